@@ -1,0 +1,63 @@
+package ivrik.cli;
+
+import ivrik.core.look.Look;
+import ivrik.media.decode.Import;
+
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+@Command(
+        name = "apply",
+        mixinStandardHelpOptions = true,
+        description = "Do a look to a still, movie or numbered sequence.")
+final class ApplyCommand implements Runnable {
+    @Spec private CommandSpec spec;
+
+    @Parameters(
+            paramLabel = "INPUT",
+            description = "A still, a movie, a vector graphic, or shot-%%04d.png.")
+    private Path input;
+
+    @Option(
+            names = "--look",
+            required = true,
+            paramLabel = "NAME|FILE",
+            description = "A built-in look or a look file.")
+    private String look;
+
+    @Option(
+            names = "--set",
+            paramLabel = "dial=value",
+            description = "Sets a dial of the look; may be repeated.")
+    private Map<String, Double> dials = new LinkedHashMap<>();
+
+    @Option(names = "--seed", description = "Draws all jitter from this seed.")
+    private Long seed;
+
+    @Mixin private OutputOptions output;
+
+    @Override
+    public void run() {
+        Look set = Inputs.look(look);
+        for (var dial : dials.entrySet()) {
+            set = set.withDial(dial.getKey(), dial.getValue());
+        }
+        if (seed != null) {
+            set = set.withSeed(seed);
+        }
+        Path folder = Path.of("").toAbsolutePath();
+        output.export(
+                Import.project(Import.source(input, folder, "source"), set),
+                folder,
+                1,
+                spec.commandLine().getErr());
+    }
+}

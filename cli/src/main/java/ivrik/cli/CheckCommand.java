@@ -1,0 +1,67 @@
+package ivrik.cli;
+
+import ivrik.core.IvrikException;
+import ivrik.core.json.LookJson;
+import ivrik.core.json.ProjectJson;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.Source;
+import ivrik.media.decode.Footage;
+import ivrik.media.file.ProjectFile;
+
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+
+@Command(
+        name = "check",
+        mixinStandardHelpOptions = true,
+        description = "Say all that is wrong with a project or a look.")
+final class CheckCommand implements Callable<Integer> {
+    @Spec private CommandSpec spec;
+
+    @Parameters(paramLabel = "PROJECT|LOOK")
+    private Path file;
+
+    @Override
+    public Integer call() {
+        List<String> problems = new ArrayList<>();
+        String text = ProjectFile.text(file);
+        if (text.contains("\"ivrik-look\"")) {
+            problems.addAll(LookJson.read(text).problems());
+        } else {
+            ProjectJson.Reading reading = ProjectJson.read(text);
+            problems.addAll(reading.problems());
+            Path folder = file.toAbsolutePath().getParent();
+            reading.project().sources().forEach(s -> checkSource(s, folder, problems));
+        }
+        var out = spec.commandLine().getOut();
+        problems.forEach(out::println);
+        out.println(
+                problems.isEmpty()
+                        ? "nothing is wrong with " + file
+                        : problems.size() + " found in " + file);
+        return problems.isEmpty() ? 0 : 1;
+    }
+
+    private static void checkSource(Source source, Path folder, List<String> problems) {
+        try (Footage footage = Footage.open(folder.resolve(source.path()), Workers.shared())) {
+            if (footage.frames() < source.frames()) {
+                problems.add(
+                        "source "
+                                + source.name()
+                                + " had "
+                                + source.frames()
+                                + " frames, its file now has "
+                                + footage.frames());
+            }
+        } catch (IvrikException e) {
+            problems.add("source " + source.name() + ": " + e.oneLine());
+        }
+    }
+}

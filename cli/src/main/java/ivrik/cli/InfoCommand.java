@@ -1,0 +1,62 @@
+package ivrik.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+
+import ivrik.core.picture.Workers;
+import ivrik.media.decode.Footage;
+
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+
+@Command(
+        name = "info",
+        mixinStandardHelpOptions = true,
+        description = "Say what a piece of footage is.")
+final class InfoCommand implements Runnable {
+    @Spec private CommandSpec spec;
+
+    @Parameters(paramLabel = "FILE")
+    private Path file;
+
+    @Option(names = "--json", description = "As JSON.")
+    private boolean json;
+
+    @Override
+    public void run() {
+        Map<String, Object> facts = new LinkedHashMap<>();
+        try (Footage footage = Footage.open(file, Workers.shared())) {
+            facts.put("file", file.toString());
+            facts.put("kind", footage.kind().name().toLowerCase(Locale.ROOT));
+            facts.put("form", footage.form());
+            facts.put("width", footage.size().width());
+            facts.put("height", footage.size().height());
+            facts.put("depth", footage.depth().name().toLowerCase(Locale.ROOT));
+            facts.put("frames", footage.frames());
+            facts.put("rate", footage.rate().toString());
+            facts.put("sound", footage.hasSound());
+        }
+        var out = spec.commandLine().getOut();
+        if (json) {
+            out.println(text(facts));
+        } else {
+            facts.forEach((name, value) -> out.printf("%-7s %s%n", name, value));
+        }
+    }
+
+    static String text(Object tree) {
+        try {
+            return new ObjectMapper().writerWithDefaultPrettyPrinter().writeValueAsString(tree);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,121 @@
+package ivrik.cli;
+
+import ivrik.core.IvrikException;
+import ivrik.media.file.UserFolder;
+
+import org.slf4j.LoggerFactory;
+
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+import java.io.PrintWriter;
+import java.util.spi.ToolProvider;
+
+/** The command {@code ivrik}: the window, or one of the subcommands. */
+@Command(
+        name = "ivrik",
+        version = "Ivrik 0.1.0",
+        mixinStandardHelpOptions = true,
+        description = "Colour channels taken apart, moved, and put back together.",
+        synopsisSubcommandLabel = "[COMMAND]",
+        subcommands = {
+            InfoCommand.class,
+            LooksCommand.class,
+            ApplyCommand.class,
+            SeparateCommand.class,
+            RejoinCommand.class,
+            RenderCommand.class,
+            CheckCommand.class
+        },
+        footer = {
+            "",
+            "Without a command the window opens. Exit: 0 done, 1 could not, 2 wrong usage."
+        })
+public final class Ivrik implements Runnable {
+    @Spec private CommandSpec spec;
+
+    @Parameters(arity = "0..*", hidden = true)
+    private String[] files = {};
+
+    @Override
+    public void run() {
+        int exit = Window.run(files);
+        if (exit != 0) {
+            throw new CommandLine.ExecutionException(
+                    spec.commandLine(), "the window ended with " + exit);
+        }
+    }
+
+    @Command(
+            name = "demo",
+            description = "The window with the demo project; without a display, a picture of it.")
+    int demo() {
+        return Window.run("--demo");
+    }
+
+    @Command(
+            name = "screenshots",
+            description = "The pictures of docs/screenshots, made from the demo.")
+    int screenshots(
+            @Parameters(arity = "0..1", defaultValue = "docs/screenshots", paramLabel = "DIR")
+                    String folder) {
+        return Window.run("--screenshots", folder);
+    }
+
+    public static void main(String[] args) {
+        System.exit(
+                run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), args));
+    }
+
+    /** Runs a command line; returns its exit code. */
+    public static int run(PrintWriter out, PrintWriter err, String... args) {
+        System.setProperty("ivrik.log", logFile());
+        return new CommandLine(new Ivrik())
+                .setOut(out)
+                .setErr(err)
+                .setCaseInsensitiveEnumValuesAllowed(true)
+                .setExecutionExceptionHandler(
+                        (fault, command, parsed) -> {
+                            LoggerFactory.getLogger(Ivrik.class)
+                                    .error("ivrik " + String.join(" ", args), fault);
+                            err.println("ivrik: " + word(fault));
+                            err.flush();
+                            return 1;
+                        })
+                .execute(args);
+    }
+
+    private static String word(Exception fault) {
+        return fault instanceof IvrikException known
+                ? known.oneLine()
+                : "something went wrong inside Ivrik ("
+                        + fault.getMessage()
+                        + "): see "
+                        + logFile();
+    }
+
+    private static String logFile() {
+        try {
+            return UserFolder.data().resolve("ivrik.log").toString();
+        } catch (IvrikException e) {
+            return System.getProperty("java.io.tmpdir") + "/ivrik.log";
+        }
+    }
+
+    /** The window lives in another module and is found as a tool of this process. */
+    static final class Window {
+        private Window() {}
+
+        static int run(String... args) {
+            return ToolProvider.findFirst("ivrik-window")
+                    .map(tool -> tool.run(System.out, System.err, args))
+                    .orElseThrow(
+                            () ->
+                                    new IllegalStateException(
+                                            "the window is not part of this build"));
+        }
+    }
+}

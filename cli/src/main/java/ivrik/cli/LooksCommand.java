@@ -1,0 +1,73 @@
+package ivrik.cli;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Dial;
+import ivrik.core.look.Look;
+
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+@Command(
+        name = "looks",
+        mixinStandardHelpOptions = true,
+        description = "List the built-in looks and their dials.")
+final class LooksCommand implements Runnable {
+    @Spec private CommandSpec spec;
+
+    @Option(names = "--json", description = "As JSON.")
+    private boolean json;
+
+    @Override
+    public void run() {
+        var out = spec.commandLine().getOut();
+        if (json) {
+            out.println(
+                    InfoCommand.text(BuiltInLooks.all().stream().map(LooksCommand::tree).toList()));
+            return;
+        }
+        for (Look look : BuiltInLooks.all()) {
+            out.printf("%s%n  %s%n", look.name(), look.note());
+            for (Dial dial : look.dials()) {
+                out.printf(
+                        "  %-10s %s to %s %s, rest %s%n",
+                        dial.name(),
+                        plain(dial.min()),
+                        plain(dial.max()),
+                        dial.unit(),
+                        plain(dial.rest()));
+            }
+        }
+    }
+
+    private static Map<String, Object> tree(Look look) {
+        Map<String, Object> tree = new LinkedHashMap<>();
+        tree.put("name", look.name());
+        tree.put("note", look.note());
+        tree.put("separation", look.separation());
+        List<Map<String, Object>> dials =
+                look.dials().stream()
+                        .map(
+                                d -> {
+                                    Map<String, Object> dial = new LinkedHashMap<>();
+                                    dial.put("name", d.name());
+                                    dial.put("unit", d.unit());
+                                    dial.put("min", d.min());
+                                    dial.put("max", d.max());
+                                    dial.put("rest", d.rest());
+                                    return dial;
+                                })
+                        .toList();
+        tree.put("dials", dials);
+        return tree;
+    }
+
+    private static String plain(double value) {
+        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+    }
+}

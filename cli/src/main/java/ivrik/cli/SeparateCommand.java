@@ -1,0 +1,56 @@
+package ivrik.cli;
+
+import ivrik.core.picture.Workers;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
+import ivrik.media.decode.Footage;
+
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+import java.nio.file.Path;
+
+@Command(
+        name = "separate",
+        mixinStandardHelpOptions = true,
+        description =
+                "Write the lanes of a picture: one 32-bit float OpenEXR each, and separation.json.")
+final class SeparateCommand implements Runnable {
+    @Parameters(paramLabel = "INPUT")
+    private Path input;
+
+    @Option(
+            names = "--model",
+            required = true,
+            paramLabel = "MODEL",
+            description = "The colour model, such as rgb.")
+    private String model;
+
+    @Option(
+            names = "--frame",
+            defaultValue = "0",
+            paramLabel = "N",
+            description = "Which frame, from 0.")
+    private long frame;
+
+    @Option(
+            names = {"-o", "--out"},
+            required = true,
+            paramLabel = "DIR")
+    private Path out;
+
+    @Override
+    public void run() {
+        Workers workers = Workers.shared();
+        Separation separation = Separations.named(model);
+        try (Footage footage = Footage.open(input, workers)) {
+            SeparationFolder.write(
+                    out,
+                    new SeparationFolder.Picture(
+                            footage.frame(frame, footage.size()), footage.depth()),
+                    separation,
+                    workers);
+        }
+    }
+}

@@ -1,0 +1,138 @@
+package ivrik.core.json;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Dial;
+import ivrik.core.look.LaneState;
+import ivrik.core.look.Look;
+import ivrik.core.look.Onto;
+import ivrik.core.look.Step;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Value;
+import ivrik.core.rejoin.Rejoin;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Treatments;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** A look as JSON text; {@code docs/look.schema.json} describes it. */
+public final class LookJson {
+    static final String FORMAT = "ivrik-look";
+
+    private LookJson() {}
+
+    /** What could be read of a look, and what could not. */
+    public record Reading(Look look, List<String> problems) {}
+
+    public static String write(Look look) {
+        ObjectNode root = Header.write(FORMAT);
+        root.setAll((ObjectNode) Json.MAPPER.valueToTree(look));
+        return Json.pretty(root);
+    }
+
+    /**
+     * Reads a look as far as it can be.
+     *
+     * @throws ForeignFileException if the text is no look, or of a newer version
+     */
+    public static Reading read(String text) {
+        List<String> problems = new ArrayList<>();
+        JsonNode root = Salvage.read(text, problems);
+        Header.check(root, FORMAT);
+        return new Reading(read(root, new Parts(problems)), List.copyOf(problems));
+    }
+
+    static Look read(JsonNode node, Parts parts) {
+        String name = node.path("name").asText("look");
+        Separation model =
+                parts.read(
+                                "the separation of look " + name,
+                                () -> Separations.named(node.path("separation").asText()))
+                        .orElseGet(() -> Separations.named("rgb"));
+        Look rest = Look.atRest(name, model);
+        List<LaneState> lanes =
+                parts.each(node.path("lanes"), "lane", n -> Parts.as(n, LaneState.class));
+        List<Step> steps = new ArrayList<>();
+        List<Dial> dials =
+                new ArrayList<>(
+                        parts.each(node.path("dials"), "dial", n -> Parts.as(n, Dial.class)));
+        for (JsonNode step : node.path("steps")) {
+            Optional<Step> read =
+                    parts.read("a step of look " + name, () -> step(step, rest.lanes().size()));
+            read.ifPresentOrElse(
+                    steps::add, () -> dials.replaceAll(d -> withoutStep(d, steps.size())));
+        }
+        return new Look(
+                name,
+                node.path("note").asText(""),
+                model.id(),
+                lanes.size() == rest.lanes().size() ? lanes : rest.lanes(),
+                steps,
+                parts.read(
+                                "the rejoin of look " + name,
+                                () -> Parts.as(node.path("rejoin"), Rejoin.class))
+                        .orElse(Rejoin.EXACT),
+                parts.read(
+                                "the onto of look " + name,
+                                () -> Parts.as(node.path("onto"), Onto.class))
+                        .orElse(Onto.IN_PLACE),
+                dials);
+    }
+
+    private static Step step(JsonNode node, int lanes) {
+        Step step = Parts.as(node, Step.class);
+        var description = Treatments.named(step.treatment()).description();
+        if (step.lanes().size() != lanes) {
+            throw new IllegalArgumentException(
+                    "it has amounts for " + step.lanes().size() + " lanes, not " + lanes);
+        }
+        return new Step(
+                step.treatment(),
+                step.on(),
+                step.edgeFill(),
+                step.sampler(),
+                step.lanes().stream().map(a -> complete(a, description.parameters())).toList());
+    }
+
+    /** With a rest value for each parameter that an older version did not know. */
+    private static Amounts complete(Amounts amounts, List<Parameter> parameters) {
+        Amounts all =
+                new Amounts(
+                        java.util.Map.of(),
+                        amounts.jitter() == null ? Jitter.NONE : amounts.jitter());
+        for (Parameter p : parameters) {
+            Value value = amounts.value(p.name());
+            all = all.with(p.name(), value == null ? Value.of(p.rest()) : value);
+        }
+        return all;
+    }
+
+    private static Dial withoutStep(Dial dial, int step) {
+        return new Dial(
+                dial.name(),
+                dial.title(),
+                dial.unit(),
+                dial.min(),
+                dial.max(),
+                dial.rest(),
+                dial.value(),
+                dial.links().stream()
+                        .filter(l -> l.step() != step)
+                        .map(
+                                l ->
+                                        l.step() < step
+                                                ? l
+                                                : new Dial.Link(
+                                                        l.step() - 1,
+                                                        l.lane(),
+                                                        l.target(),
+                                                        l.perUnit()))
+                        .toList());
+    }
+}

@@ -1,0 +1,80 @@
+package ivrik.core.json;
+
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ContainerNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+
+import java.io.IOException;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+
+/** Reads JSON up to the place where it is damaged and keeps what stood before. */
+final class Salvage {
+    private final Deque<ContainerNode<?>> open = new ArrayDeque<>();
+    private JsonNode root = JsonNodeFactory.instance.objectNode();
+
+    private Salvage() {}
+
+    /** The tree as far as it could be read; what was wrong is added to {@code problems}. */
+    static JsonNode read(String text, List<String> problems) {
+        Salvage salvage = new Salvage();
+        try (JsonParser parser = Json.MAPPER.createParser(text)) {
+            while (parser.nextToken() != null) {
+                salvage.take(parser);
+            }
+            if (!salvage.open.isEmpty()) {
+                problems.add("the text ends too early; what stood before the end is kept");
+            }
+        } catch (IOException e) {
+            int line =
+                    e instanceof com.fasterxml.jackson.core.JsonProcessingException j
+                                    && j.getLocation() != null
+                            ? j.getLocation().getLineNr()
+                            : 0;
+            problems.add(
+                    "the text is damaged at line " + line + "; what stood before that is kept");
+        }
+        return salvage.root;
+    }
+
+    private void take(JsonParser parser) throws IOException {
+        JsonToken token = parser.currentToken();
+        switch (token) {
+            case START_OBJECT -> enter(parser.currentName(), JsonNodeFactory.instance.objectNode());
+            case START_ARRAY -> enter(parser.currentName(), JsonNodeFactory.instance.arrayNode());
+            case END_OBJECT, END_ARRAY -> open.pop();
+            case FIELD_NAME -> {}
+            default -> add(parser.currentName(), scalar(parser));
+        }
+    }
+
+    private void enter(String name, ContainerNode<?> node) {
+        add(name, node);
+        open.push(node);
+    }
+
+    private void add(String name, JsonNode node) {
+        switch (open.peek()) {
+            case null -> root = node;
+            case ObjectNode object -> object.set(name, node);
+            case ArrayNode array -> array.add(node);
+            default -> throw new IllegalStateException();
+        }
+    }
+
+    private static JsonNode scalar(JsonParser parser) throws IOException {
+        JsonNodeFactory make = JsonNodeFactory.instance;
+        return switch (parser.currentToken()) {
+            case VALUE_STRING -> make.textNode(parser.getText());
+            case VALUE_NUMBER_INT -> make.numberNode(parser.getLongValue());
+            case VALUE_NUMBER_FLOAT -> make.numberNode(parser.getDoubleValue());
+            case VALUE_TRUE, VALUE_FALSE -> make.booleanNode(parser.getBooleanValue());
+            default -> make.nullNode();
+        };
+    }
+}

@@ -1,0 +1,83 @@
+package ivrik.core.look;
+
+import ivrik.core.UnknownNameException;
+import ivrik.core.look.Dial.Link;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Value;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Rgb;
+import ivrik.core.treatment.Shift;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** The looks that come with Ivrik, found by name. */
+public final class BuiltInLooks {
+    private static final double FAR_PX = 4000;
+    private static final List<Look> ALL = List.of(inRegister(), rgbSplit());
+
+    private BuiltInLooks() {}
+
+    public static List<Look> all() {
+        return ALL;
+    }
+
+    /**
+     * The look of this name.
+     *
+     * @throws UnknownNameException if there is none; it lists those there are
+     */
+    public static Look named(String name) {
+        return UnknownNameException.find("look", name, ALL, Look::name);
+    }
+
+    private static Look inRegister() {
+        return Look.atRest("in-register", new Rgb(), new Shift())
+                .withNote("Separates and rejoins and changes nothing: a beginning.");
+    }
+
+    private static Look rgbSplit() {
+        List<LaneKind> lanes = new Rgb().lanes();
+        List<Dial> dials = new ArrayList<>();
+        for (int lane = 0; lane < lanes.size(); lane++) {
+            for (String axis : List.of("x", "y")) {
+                dials.add(
+                        new Dial(
+                                lanes.get(lane).id() + "-" + axis,
+                                lanes.get(lane).title() + " " + axis,
+                                "px",
+                                -FAR_PX,
+                                FAR_PX,
+                                0,
+                                Value.ZERO,
+                                List.of(new Link(0, lane, axis, 1))));
+            }
+        }
+        double rate = Jitter.NONE.frequencyHz();
+        dials.add(onEveryLane("shake", "Shake", "px", 400, 0, Link.JITTER, lanes.size()));
+        dials.add(onEveryLane("rate", "Rate", "Hz", 120, rate, Link.RATE, lanes.size()));
+        return Look.atRest("rgb-split", new Rgb(), new Shift())
+                .withNote("Moves red, green and blue apart, and shakes them.")
+                .withDials(dials);
+    }
+
+    private static Dial onEveryLane(
+            String name,
+            String title,
+            String unit,
+            double max,
+            double rest,
+            String target,
+            int lanes) {
+        return new Dial(
+                name,
+                title,
+                unit,
+                0,
+                max,
+                rest,
+                Value.of(rest),
+                IntStream.range(0, lanes).mapToObj(lane -> new Link(0, lane, target, 1)).toList());
+    }
+}

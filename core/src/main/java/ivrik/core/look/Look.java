@@ -1,0 +1,155 @@
+package ivrik.core.look;
+
+import ivrik.core.UnknownNameException;
+import ivrik.core.motion.Rational;
+import ivrik.core.rejoin.Rejoin;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Treatment;
+
+import java.util.Collections;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** A complete, reusable treatment of a picture. */
+public record Look(
+        String name,
+        String note,
+        String separation,
+        List<LaneState> lanes,
+        List<Step> steps,
+        Rejoin rejoin,
+        Onto onto,
+        List<Dial> dials) {
+    public Look {
+        lanes = List.copyOf(lanes);
+        steps = List.copyOf(steps);
+        dials = List.copyOf(dials);
+    }
+
+    /** A look that separates and rejoins and has these treatments, all at rest. */
+    public static Look atRest(String name, Separation separation, Treatment... treatments) {
+        int lanes = separation.lanes().size();
+        return new Look(
+                name,
+                "",
+                separation.id(),
+                Collections.nCopies(lanes, LaneState.PLAIN),
+                java.util.Arrays.stream(treatments).map(t -> Step.atRest(t, lanes)).toList(),
+                Rejoin.EXACT,
+                Onto.IN_PLACE,
+                List.of());
+    }
+
+    public Separation model() {
+        return Separations.named(separation);
+    }
+
+    /** Whether a lane is in the picture: not mute, and soloed if any is. */
+    public boolean isShown(int lane) {
+        boolean anySolo = lanes.stream().anyMatch(LaneState::solo);
+        return !lanes.get(lane).mute() && (!anySolo || lanes.get(lane).solo());
+    }
+
+    public Look withName(String n) {
+        return new Look(n, note, separation, lanes, steps, rejoin, onto, dials);
+    }
+
+    public Look withNote(String n) {
+        return new Look(name, n, separation, lanes, steps, rejoin, onto, dials);
+    }
+
+    public Look withLane(int lane, UnaryOperator<LaneState> change) {
+        return new Look(
+                name,
+                note,
+                separation,
+                Lists.with(lanes, lane, change.apply(lanes.get(lane))),
+                steps,
+                rejoin,
+                onto,
+                dials);
+    }
+
+    public Look withStep(int step, UnaryOperator<Step> change) {
+        return withSteps(Lists.with(steps, step, change.apply(steps.get(step))));
+    }
+
+    public Look withSteps(List<Step> s) {
+        return new Look(name, note, separation, lanes, s, rejoin, onto, dials);
+    }
+
+    public Look withAmounts(int step, int lane, UnaryOperator<Amounts> change) {
+        return withStep(step, s -> s.withLane(lane, change));
+    }
+
+    public Look withRejoin(Rejoin r) {
+        return new Look(name, note, separation, lanes, steps, r, onto, dials);
+    }
+
+    public Look withOnto(Onto o) {
+        return new Look(name, note, separation, lanes, steps, rejoin, o, dials);
+    }
+
+    public Look withDials(List<Dial> d) {
+        return new Look(name, note, separation, lanes, steps, rejoin, onto, d);
+    }
+
+    public Dial dial(String dial) {
+        return UnknownNameException.find("dial of the look " + name, dial, dials, Dial::name);
+    }
+
+    /**
+     * With a dial set to a value, at all times.
+     *
+     * @throws UnknownNameException if there is no such dial
+     * @throws DialRangeException if the value is outside its range
+     */
+    public Look withDial(String dial, double value) {
+        Dial found = dial(dial);
+        if (!(value >= found.min() && value <= found.max())) {
+            throw new DialRangeException(found, value);
+        }
+        Dial changed = found.withValue(ivrik.core.motion.Value.of(value));
+        return withDials(dials.stream().map(d -> d.name().equals(dial) ? changed : d).toList());
+    }
+
+    /** With all jitter drawn from this seed. */
+    public Look withSeed(long seed) {
+        return withSteps(
+                steps.stream()
+                        .map(
+                                step ->
+                                        new Step(
+                                                step.treatment(),
+                                                step.on(),
+                                                step.edgeFill(),
+                                                step.sampler(),
+                                                step.lanes().stream()
+                                                        .map(
+                                                                a ->
+                                                                        a.withJitter(
+                                                                                a.jitter()
+                                                                                        .withSeed(
+                                                                                                seed)))
+                                                        .toList()))
+                        .toList());
+    }
+
+    /** What the dials add to a value at a frame. */
+    public double driven(int step, int lane, String target, Rational frame) {
+        double sum = 0;
+        for (Dial dial : dials) {
+            for (Dial.Link link : dial.links()) {
+                if (link.step() == step && link.lane() == lane && link.target().equals(target)) {
+                    double at =
+                            target.equals(Dial.Link.RATE)
+                                    ? dial.value().rest()
+                                    : dial.value().at(frame);
+                    sum += link.perUnit() * (at - dial.rest());
+                }
+            }
+        }
+        return sum;
+    }
+}

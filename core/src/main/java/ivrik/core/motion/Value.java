@@ -1,0 +1,98 @@
+package ivrik.core.motion;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * A number that may move: its rest value, and pegs in order of their frames, at most one a frame.
+ * Without pegs it is the rest value always; before the first peg it is that peg's value, after the
+ * last that one's.
+ */
+public record Value(double rest, List<Peg> pegs) {
+    public static final Value ZERO = of(0);
+
+    public Value {
+        if (!Double.isFinite(rest)) {
+            throw new IllegalArgumentException("a value must be finite");
+        }
+        pegs = pegs.stream().sorted(Comparator.comparingLong(Peg::frame)).toList();
+        for (int i = 1; i < pegs.size(); i++) {
+            if (pegs.get(i).frame() == pegs.get(i - 1).frame()) {
+                throw new IllegalArgumentException("two pegs at frame " + pegs.get(i).frame());
+            }
+        }
+    }
+
+    public static Value of(double rest) {
+        return new Value(rest, List.of());
+    }
+
+    public boolean isMoving() {
+        return !pegs.isEmpty();
+    }
+
+    /** The value at a frame, which may lie between whole frames. */
+    public double at(Rational frame) {
+        if (pegs.isEmpty()) {
+            return rest;
+        }
+        double f = frame.toDouble();
+        Peg before = pegs.getFirst();
+        if (f <= before.frame()) {
+            return before.value();
+        }
+        for (Peg after : pegs.subList(1, pegs.size())) {
+            if (f < after.frame()) {
+                double t = (f - before.frame()) / (after.frame() - before.frame());
+                return before.value()
+                        + before.ease().progress(t) * (after.value() - before.value());
+            }
+            before = after;
+        }
+        return before.value();
+    }
+
+    public double at(long frame) {
+        return at(Rational.of(frame));
+    }
+
+    public Optional<Peg> pegAt(long frame) {
+        return pegs.stream().filter(p -> p.frame() == frame).findFirst();
+    }
+
+    /** With this peg, in place of one at the same frame. */
+    public Value with(Peg peg) {
+        return new Value(rest, Stream.concat(others(peg.frame()), Stream.of(peg)).toList());
+    }
+
+    public Value without(long frame) {
+        return new Value(rest, others(frame).toList());
+    }
+
+    /** The value set to {@code v} as seen at {@code frame}: the peg there if it moves, else its rest. */
+    public Value set(long frame, double v) {
+        if (!isMoving()) {
+            return of(v);
+        }
+        return with(
+                new Peg(frame, v, pegAt(frame).map(Peg::ease).orElseGet(() -> easeInto(frame))));
+    }
+
+    private Ease easeInto(long frame) {
+        Ease ease = pegs.getFirst().ease();
+        for (Peg peg : pegs) {
+            if (peg.frame() < frame) {
+                ease = peg.ease();
+            }
+        }
+        return ease;
+    }
+
+    private Stream<Peg> others(long frame) {
+        Predicate<Peg> there = p -> p.frame() == frame;
+        return pegs.stream().filter(there.negate());
+    }
+}

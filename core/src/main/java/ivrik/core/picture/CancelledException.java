@@ -1,0 +1,8 @@
+package ivrik.core.picture;
+
+/** The work was given up because nobody wants its result any more; not a fault. */
+public final class CancelledException extends RuntimeException {
+    public CancelledException() {
+        super("cancelled", null, false, false);
+    }
+}

@@ -1,0 +1,66 @@
+package ivrik.core.picture;
+
+import java.util.Arrays;
+
+/** What lies outside a picture. Each kind knows which sample inside stands for one outside. */
+public enum EdgeFill {
+    /** Nothing: zero. */
+    EMPTY {
+        @Override
+        public int inside(int i, int n) {
+            return i >= 0 && i < n ? i : -1;
+        }
+    },
+    /** The border sample goes on for ever. */
+    REPEAT {
+        @Override
+        public int inside(int i, int n) {
+            return Math.clamp(i, 0, n - 1);
+        }
+    },
+    /** The picture is reflected at its border, the border sample standing twice: c b a | a b c. */
+    MIRROR {
+        @Override
+        public int inside(int i, int n) {
+            int m = Math.floorMod(i, 2 * n);
+            return m < n ? m : 2 * n - 1 - m;
+        }
+    },
+    /** The picture begins again. */
+    WRAP {
+        @Override
+        public int inside(int i, int n) {
+            return Math.floorMod(i, n);
+        }
+    };
+
+    /**
+     * The index in 0..n-1 that stands for index {@code i}.
+     *
+     * @return -1 where there is nothing
+     */
+    public abstract int inside(int i, int n);
+
+    /**
+     * Copies {@code count} samples of a row of {@code n} that begins at {@code row} in {@code
+     * data}, from index {@code from} on, which may lie outside on either side.
+     */
+    public void read(float[] data, int row, int n, int from, float[] out, int count) {
+        int first = Math.clamp(-(long) from, 0, count);
+        int last = Math.clamp((long) n - from, first, count);
+        for (int k = 0; k < first; k++) {
+            int i = inside(from + k, n);
+            out[k] = i < 0 ? 0 : data[row + i];
+        }
+        if (last > first) {
+            System.arraycopy(data, row + from + first, out, first, last - first);
+        }
+        if (this == EMPTY) {
+            Arrays.fill(out, last, count, 0f);
+            return;
+        }
+        for (int k = last; k < count; k++) {
+            out[k] = data[row + inside(from + k, n)];
+        }
+    }
+}

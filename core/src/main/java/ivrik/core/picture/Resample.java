@@ -1,0 +1,119 @@
+package ivrik.core.picture;
+
+/**
+ * Pictures at another size. Smaller by the exact area each new pixel covers (so that a small preview
+ * is the small version of the full render); larger linearly between pixel centres, the border
+ * repeated.
+ */
+public final class Resample {
+    private Resample() {}
+
+    /** The plane at another size; at its own size the plane itself. */
+    public static Plane to(Plane in, Size size, Workers workers) {
+        Plane across = size.width() == in.width() ? in : across(in, size.width(), workers);
+        return size.height() == in.height() ? across : down(across, size.height(), workers);
+    }
+
+    /** The frame at another size. Straight alpha is premultiplied first: colour follows coverage. */
+    public static Frame to(Frame in, Size size, Workers workers) {
+        if (in.size().equals(size)) {
+            return in;
+        }
+        return in.premultiplied(workers).mapPlanes(plane -> to(plane, size, workers));
+    }
+
+    private static Plane across(Plane in, int width, Workers workers) {
+        Weights weights = Weights.of(in.width(), width);
+        Plane out = Plane.of(width, in.height());
+        workers.rows(
+                in.height(),
+                (from, to) -> {
+                    for (int y = from; y < to; y++) {
+                        int row = in.row(y);
+                        int o = out.row(y);
+                        for (int x = 0; x < width; x++) {
+                            float sum = 0;
+                            for (int k = 0; k < weights.taps; k++) {
+                                sum +=
+                                        weights.weight[x * weights.taps + k]
+                                                * in.data()[row + weights.first[x] + k];
+                            }
+                            out.data()[o + x] = sum;
+                        }
+                    }
+                });
+        return out;
+    }
+
+    private static Plane down(Plane in, int height, Workers workers) {
+        Weights weights = Weights.of(in.height(), height);
+        Plane out = Plane.of(in.width(), height);
+        workers.rows(
+                height,
+                (from, to) -> {
+                    for (int y = from; y < to; y++) {
+                        int o = out.row(y);
+                        for (int k = 0; k < weights.taps; k++) {
+                            float w = weights.weight[y * weights.taps + k];
+                            if (w != 0) {
+                                addRow(
+                                        out.data(),
+                                        o,
+                                        in.data(),
+                                        in.row(weights.first[y] + k),
+                                        w,
+                                        in.width());
+                            }
+                        }
+                    }
+                });
+        return out;
+    }
+
+    private static void addRow(float[] out, int o, float[] in, int i, float weight, int n) {
+        for (int x = 0; x < n; x++) {
+            out[o + x] += weight * in[i + x];
+        }
+    }
+
+    /** For each of {@code to} new samples: the first old one and {@code taps} weights. */
+    private record Weights(int taps, int[] first, float[] weight) {
+        static Weights of(int from, int to) {
+            double step = (double) from / to;
+            int taps = Math.min(from, step > 1 ? (int) Math.ceil(step) + 1 : 2);
+            int[] first = new int[to];
+            float[] weight = new float[to * taps];
+            for (int i = 0; i < to; i++) {
+                double left = i * step;
+                first[i] =
+                        Math.clamp(
+                                (int) Math.floor(step > 1 ? left : left + step / 2 - 0.5),
+                                0,
+                                from - taps);
+                double sum = 0;
+                double[] w = new double[taps];
+                for (int k = 0; k < taps; k++) {
+                    double at = first[i] + k;
+                    w[k] =
+                            step > 1
+                                    ? Math.max(
+                                            0, Math.min(at + 1, left + step) - Math.max(at, left))
+                                    : Math.max(
+                                            0,
+                                            1
+                                                    - Math.abs(
+                                                            Math.clamp(
+                                                                            left + step / 2 - 0.5,
+                                                                            0,
+                                                                            from - 1)
+                                                                    - at));
+                    sum += w[k];
+                }
+                for (int k = 0; k < taps; k++) {
+                    weight[i * taps + k] = (float) (w[k] / sum);
+                }
+            }
+            return new Weights(taps, first, weight);
+        }
+    }
+}

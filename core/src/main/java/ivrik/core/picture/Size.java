@@ -1,0 +1,37 @@
+package ivrik.core.picture;
+
+/** A width and a height in pixels, both at least 1. */
+public record Size(int width, int height) {
+    public Size {
+        if (width < 1 || height < 1) {
+            throw new IllegalArgumentException(
+                    "a size is at least 1x1, not " + width + "x" + height);
+        }
+    }
+
+    /** This size times {@code scale}, rounded to the nearest pixel, never under 1. */
+    public Size scaled(double scale) {
+        return scale == 1
+                ? this
+                : new Size(
+                        Math.max(1, (int) Math.rint(width * scale)),
+                        Math.max(1, (int) Math.rint(height * scale)));
+    }
+
+    /** The largest size of this shape that lies within {@code frame}. */
+    public Size fitInto(Size frame) {
+        double scale = Math.min((double) frame.width / width, (double) frame.height / height);
+        return new Size(
+                Math.clamp(Math.round(width * scale), 1, frame.width),
+                Math.clamp(Math.round(height * scale), 1, frame.height));
+    }
+
+    public long pixels() {
+        return (long) width * height;
+    }
+
+    @Override
+    public String toString() {
+        return width + "x" + height;
+    }
+}

@@ -1,0 +1,112 @@
+package ivrik.core.picture;
+
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
+
+/**
+ * The fixed pool that picture work is spread over. Work comes as rows, cut into bands; which thread
+ * takes which band never changes a result. The caller works too, so that one worker needs no thread
+ * and calls from within a band cannot wait for each other for ever.
+ */
+public final class Workers implements AutoCloseable {
+    private static final int BAND_ROWS = 32;
+    private static final Workers SHARED = new Workers(Runtime.getRuntime().availableProcessors());
+
+    private final int threads;
+    private final ExecutorService pool;
+
+    /**
+     * @param threads how many threads work at once, at least 1, the caller's among them
+     */
+    public Workers(int threads) {
+        this.threads = Math.max(1, threads);
+        this.pool =
+                this.threads == 1
+                        ? null
+                        : Executors.newFixedThreadPool(
+                                this.threads - 1,
+                                Thread.ofPlatform().name("ivrik-worker-", 0).daemon().factory());
+    }
+
+    /** The pool of this process, as many threads as there are cores. */
+    public static Workers shared() {
+        return SHARED;
+    }
+
+    /** Rows {@code from} (included) to {@code to} (excluded). */
+    @FunctionalInterface
+    public interface Rows {
+        void run(int from, int to);
+    }
+
+    /**
+     * Runs {@code rows} over 0..count and returns when all are done. The first failure of a band is
+     * thrown here, after the bands under way have ended.
+     */
+    public void rows(int count, Rows rows) {
+        int bands = (count + BAND_ROWS - 1) / BAND_ROWS;
+        if (pool == null || bands < 2) {
+            rows.run(0, count);
+            return;
+        }
+        AtomicInteger next = new AtomicInteger();
+        AtomicReference<Throwable> failure = new AtomicReference<>();
+        Runnable take =
+                () -> {
+                    for (int band = next.getAndIncrement();
+                            band < bands;
+                            band = next.getAndIncrement()) {
+                        try {
+                            rows.run(band * BAND_ROWS, Math.min(count, (band + 1) * BAND_ROWS));
+                        } catch (Throwable t) {
+                            failure.compareAndSet(null, t);
+                            next.set(bands);
+                        }
+                    }
+                };
+        int helpers = Math.min(threads, bands) - 1;
+        CountDownLatch done = new CountDownLatch(helpers);
+        for (int i = 0; i < helpers; i++) {
+            pool.execute(
+                    () -> {
+                        take.run();
+                        done.countDown();
+                    });
+        }
+        take.run();
+        await(done, next, bands);
+        switch (failure.get()) {
+            case null -> {}
+            case RuntimeException e -> throw e;
+            case Error e -> throw e;
+            case Throwable t -> throw new IllegalStateException(t);
+        }
+    }
+
+    private static void await(CountDownLatch done, AtomicInteger next, int bands) {
+        boolean interrupted = false;
+        while (true) {
+            try {
+                done.await();
+                break;
+            } catch (InterruptedException e) {
+                interrupted = true;
+                next.set(bands);
+            }
+        }
+        if (interrupted) {
+            Thread.currentThread().interrupt();
+            throw new CancelledException();
+        }
+    }
+
+    @Override
+    public void close() {
+        if (pool != null && this != SHARED) {
+            pool.close();
+        }
+    }
+}

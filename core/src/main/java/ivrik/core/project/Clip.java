@@ -1,0 +1,38 @@
+package ivrik.core.project;
+
+import ivrik.core.motion.Rational;
+
+/**
+ * A stretch of a source on a layer.
+ *
+ * @param start first frame in the sequence
+ * @param length frames of the sequence, at least 1
+ * @param in frame of the source that is shown first
+ */
+public record Clip(String source, long start, long length, long in) {
+    public Clip {
+        if (length < 1 || in < 0) {
+            throw new IllegalArgumentException(
+                    "a clip has at least one frame and begins inside its source");
+        }
+    }
+
+    /** The first frame after it. */
+    public long end() {
+        return start + length;
+    }
+
+    public boolean covers(long frame) {
+        return frame >= start && frame < end();
+    }
+
+    /** The frame of the source shown at a frame of the sequence; the last one holds. */
+    public long sourceFrame(long frame, Source source, Rational sequenceRate) {
+        if (source.kind().isStill()) {
+            return 0;
+        }
+        long passed =
+                Rational.of(frame - start).times(source.rate()).dividedBy(sequenceRate).floor();
+        return Math.clamp(in + passed, 0, Math.max(0, source.frames() - 1));
+    }
+}

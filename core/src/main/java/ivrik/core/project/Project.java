@@ -1,0 +1,124 @@
+package ivrik.core.project;
+
+import ivrik.core.look.Lists;
+import ivrik.core.motion.Rational;
+import ivrik.core.picture.Size;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/**
+ * All that a project is.
+ *
+ * @param layers from the lowest to the uppermost
+ * @param playRange the part that is played, empty for all of it
+ */
+public record Project(
+        String name,
+        Sequence sequence,
+        List<Source> sources,
+        List<Layer> layers,
+        List<Marker> markers,
+        Optional<FrameRange> playRange) {
+    public Project {
+        sources = List.copyOf(sources);
+        layers = List.copyOf(layers);
+        markers = List.copyOf(markers);
+    }
+
+    /** A project with nothing in it. */
+    public static Project empty(String name) {
+        return new Project(
+                name,
+                new Sequence(new Size(1280, 720), Rational.of(24)),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
+    }
+
+    public boolean isEmpty() {
+        return sources.isEmpty() && layers.isEmpty();
+    }
+
+    /** How many frames there are: up to where the last clip ends, at least 1. */
+    public long frames() {
+        return Math.max(1, layers.stream().mapToLong(Layer::end).max().orElse(0));
+    }
+
+    public FrameRange allFrames() {
+        return new FrameRange(0, frames() - 1);
+    }
+
+    public FrameRange played() {
+        return playRange.map(r -> r.within(allFrames())).orElse(allFrames());
+    }
+
+    /** Where shots meet, on any layer. */
+    public TreeSet<Long> cuts() {
+        TreeSet<Long> cuts = new TreeSet<>();
+        layers.forEach(layer -> cuts.addAll(layer.cuts()));
+        return cuts;
+    }
+
+    public Optional<Source> source(String id) {
+        return sources.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    public Optional<Layer> layer(String id) {
+        return layers.stream().filter(l -> l.id().equals(id)).findFirst();
+    }
+
+    public Project withName(String n) {
+        return new Project(n, sequence, sources, layers, markers, playRange);
+    }
+
+    public Project withSequence(Sequence s) {
+        return new Project(name, s, sources, layers, markers, playRange);
+    }
+
+    public Project withLayer(String id, UnaryOperator<Layer> change) {
+        return withLayers(
+                layers.stream().map(l -> l.id().equals(id) ? change.apply(l) : l).toList());
+    }
+
+    public Project withLayers(List<Layer> l) {
+        return new Project(name, sequence, sources, l, markers, playRange);
+    }
+
+    /** With this source, in place of one of the same id. */
+    public Project withSource(Source source) {
+        return withSources(
+                source(source.id()).isPresent()
+                        ? sources.stream()
+                                .map(s -> s.id().equals(source.id()) ? source : s)
+                                .toList()
+                        : Lists.plus(sources, source));
+    }
+
+    public Project withSources(List<Source> s) {
+        return new Project(name, sequence, s, layers, markers, playRange);
+    }
+
+    public Project withMarkers(List<Marker> m) {
+        return new Project(name, sequence, sources, layers, m, playRange);
+    }
+
+    /** With a marker at a frame if there is none, without it if there is. */
+    public Project toggleMarker(Marker marker) {
+        List<Marker> others = markers.stream().filter(m -> m.frame() != marker.frame()).toList();
+        return withMarkers(
+                others.size() < markers.size()
+                        ? others
+                        : Stream.concat(others.stream(), Stream.of(marker))
+                                .sorted(java.util.Comparator.comparingLong(Marker::frame))
+                                .toList());
+    }
+
+    public Project withPlayRange(Optional<FrameRange> range) {
+        return new Project(name, sequence, sources, layers, markers, range);
+    }
+}

@@ -1,0 +1,22 @@
+package ivrik.core.treatment;
+
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+
+/** One kind of work on a lane. Implementations are stateless. */
+public interface Treatment {
+    Description description();
+
+    /** Whether these settings change nothing at all; then {@link #apply} is not called. */
+    default boolean isNeutral(Settings settings) {
+        return description().parameters().stream()
+                .allMatch(p -> settings.number(p.name()) == p.rest());
+    }
+
+    /**
+     * The treated lane, of the same size; the lane itself is left as it is.
+     *
+     * @param scale pixels of {@code lane} to a pixel of the full-size sequence, over 0
+     */
+    Plane apply(Plane lane, Settings settings, double scale, Workers workers);
+}

@@ -1,0 +1,136 @@
+package ivrik.demo;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Marker;
+import ivrik.core.project.Project;
+import ivrik.core.project.Sequence;
+import ivrik.core.project.Source;
+
+import java.util.List;
+import java.util.Optional;
+
+/** The project that the demo opens: two shots, a cut, a title, and a split that moves. */
+final class DemoProject {
+    private static final Size SIZE = new Size(Scene.WIDTH, Scene.HEIGHT);
+    private static final Rational RATE = Rational.of(Scene.RATE);
+
+    private DemoProject() {}
+
+    static Project project() {
+        Layer shots =
+                Layer.of(
+                        "shots",
+                        "shots",
+                        shotsLook(),
+                        new Clip("tram", 0, Scene.FRAMES, 0),
+                        new Clip("lanterns", Scene.FRAMES, Scene.FRAMES, 0));
+        Layer title = Layer.of("title", "title", titleLook(), new Clip("title", 24, 144, 0));
+        return new Project(
+                "Lantern Week",
+                new Sequence(SIZE, RATE),
+                List.of(
+                        movie("tram"),
+                        movie("lanterns"),
+                        still("title", "media/title.svg", Source.Kind.VECTOR),
+                        still("register chart", "media/register-chart.png", Source.Kind.STILL)),
+                List.of(shots, title),
+                List.of(new Marker(48, "bell")),
+                Optional.empty());
+    }
+
+    private static Source movie(String name) {
+        return new Source(
+                name,
+                name,
+                "media/" + name + ".webm",
+                Source.Kind.MOVIE,
+                SIZE,
+                RATE,
+                Scene.FRAMES,
+                true);
+    }
+
+    private static Source still(String name, String path, Source.Kind kind) {
+        return new Source(name, name, path, kind, SIZE, RATE, 1, false);
+    }
+
+    /** Red and blue opposed about green: apart gently, in steps up to the cut, and back. */
+    private static Look shotsLook() {
+        Value red = stepped(1, 2, 4, 7, 11, 16);
+        Value blue = stepped(-1, -2, -4, -7, -11, -16);
+        Value shake =
+                new Value(
+                        0,
+                        List.of(
+                                new Peg(84, 0, Ease.SMOOTH),
+                                new Peg(96, 6, Ease.SMOOTH),
+                                new Peg(108, 0, Ease.HOLD)));
+        return BuiltInLooks.named("in-register")
+                .withName("Night drift")
+                .withNote("Red and blue part toward the cut and come back.")
+                .withAmounts(
+                        0,
+                        0,
+                        a -> a.with("x", red).with("y", Value.of(-1)).withJitter(jitter(shake)))
+                .withAmounts(
+                        0,
+                        2,
+                        a -> a.with("x", blue).with("y", Value.of(1)).withJitter(jitter(shake)))
+                .withLane(1, lane -> lane.withHold(true));
+    }
+
+    private static Jitter jitter(Value amount) {
+        return new Jitter(amount, 12, Jitter.Kind.SMOOTH, 4);
+    }
+
+    /** Stepped up to the cut over 20 frames and down again the same way. */
+    private static Value stepped(double... heights) {
+        List<Peg> pegs = new java.util.ArrayList<>();
+        int last = heights.length - 1;
+        pegs.add(new Peg(0, heights[0], Ease.LINEAR));
+        for (int i = 0; i <= last; i++) {
+            pegs.add(new Peg(Scene.FRAMES - 4L * (last - i) - 4, heights[i], Ease.HOLD));
+        }
+        for (int i = last - 1; i >= 0; i--) {
+            pegs.add(
+                    new Peg(
+                            Scene.FRAMES + 4L * (last - i),
+                            heights[i],
+                            i == 0 ? Ease.LINEAR : Ease.HOLD));
+        }
+        pegs.add(new Peg(2L * Scene.FRAMES - 1, heights[0], Ease.HOLD));
+        return new Value(heights[0], pegs);
+    }
+
+    private static Look titleLook() {
+        Value red =
+                new Value(
+                        0,
+                        List.of(
+                                new Peg(24, 26, Ease.SMOOTH),
+                                new Peg(44, 3, Ease.SMOOTH),
+                                new Peg(150, 3, Ease.SMOOTH),
+                                new Peg(167, 30, Ease.HOLD)));
+        Value blue =
+                new Value(
+                        0,
+                        List.of(
+                                new Peg(24, -26, Ease.SMOOTH),
+                                new Peg(44, -3, Ease.SMOOTH),
+                                new Peg(150, -3, Ease.SMOOTH),
+                                new Peg(167, -30, Ease.HOLD)));
+        return BuiltInLooks.named("in-register")
+                .withName("Title drift")
+                .withAmounts(0, 0, a -> a.with("x", red))
+                .withAmounts(0, 2, a -> a.with("x", blue));
+    }
+}

@@ -1,0 +1,196 @@
+package ivrik.demo;
+
+import ivrik.core.colour.Transfer;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+
+import java.awt.Graphics2D;
+import java.awt.Rectangle;
+import java.awt.RenderingHints;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+
+/** A canvas of linear light: shapes cover it or add to it, glows spread, and a film develops it. */
+final class Light {
+    final int width;
+    final int height;
+
+    /** Red, green and blue light; 1 is the white of the screen, lamps are far above. */
+    final float[][] rgb;
+
+    Light(int width, int height) {
+        this.width = width;
+        this.height = height;
+        this.rgb = new float[3][width * height];
+    }
+
+    Light copy() {
+        Light copy = new Light(width, height);
+        for (int c = 0; c < 3; c++) {
+            System.arraycopy(rgb[c], 0, copy.rgb[c], 0, width * height);
+        }
+        return copy;
+    }
+
+    /** Light of a place. */
+    interface Shade {
+        double at(int channel, double x, double y);
+    }
+
+    static Shade flat(double... colour) {
+        return (c, x, y) -> colour[c];
+    }
+
+    static double[] times(double[] colour, double by) {
+        return new double[] {colour[0] * by, colour[1] * by, colour[2] * by};
+    }
+
+    void background(Shade shade) {
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                for (int c = 0; c < 3; c++) {
+                    rgb[c][y * width + x] = (float) shade.at(c, x, y);
+                }
+            }
+        }
+    }
+
+    /** Covers what was there. */
+    void cover(Shape shape, Shade shade) {
+        paint(shape, shade, true);
+    }
+
+    /** Adds to what was there. */
+    void add(Shape shape, Shade shade) {
+        paint(shape, shade, false);
+    }
+
+    private void paint(Shape shape, Shade shade, boolean cover) {
+        Rectangle box = shape.getBounds();
+        box.grow(1, 1);
+        box = box.intersection(new Rectangle(0, 0, width, height));
+        if (box.isEmpty()) {
+            return;
+        }
+        BufferedImage mask = new BufferedImage(box.width, box.height, BufferedImage.TYPE_BYTE_GRAY);
+        Graphics2D g = mask.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+        g.setTransform(AffineTransform.getTranslateInstance(-box.x, -box.y));
+        g.fill(shape);
+        g.dispose();
+        byte[] share = ((DataBufferByte) mask.getRaster().getDataBuffer()).getData();
+        for (int y = 0; y < box.height; y++) {
+            for (int x = 0; x < box.width; x++) {
+                float a = (share[y * box.width + x] & 0xff) / 255f;
+                if (a > 0) {
+                    int i = (box.y + y) * width + box.x + x;
+                    for (int c = 0; c < 3; c++) {
+                        float light = (float) shade.at(c, box.x + x + 0.5, box.y + y + 0.5);
+                        rgb[c][i] =
+                                cover ? rgb[c][i] + a * (light - rgb[c][i]) : rgb[c][i] + a * light;
+                    }
+                }
+            }
+        }
+    }
+
+    /** A soft round light: a Gaussian of {@code sigma} pixels. */
+    void glow(double cx, double cy, double sigma, double[] colour) {
+        int reach = (int) Math.ceil(3.5 * sigma);
+        for (int y = Math.max(0, (int) cy - reach);
+                y < Math.min(height, (int) cy + reach + 1);
+                y++) {
+            for (int x = Math.max(0, (int) cx - reach);
+                    x < Math.min(width, (int) cx + reach + 1);
+                    x++) {
+                double d2 = (x + 0.5 - cx) * (x + 0.5 - cx) + (y + 0.5 - cy) * (y + 0.5 - cy);
+                double g = Math.exp(-d2 / (2 * sigma * sigma));
+                for (int c = 0; c < 3; c++) {
+                    rgb[c][y * width + x] += (float) (g * colour[c]);
+                }
+            }
+        }
+    }
+
+    /** An out-of-focus light: a disc with a slightly brighter rim, as a lens draws it. */
+    void disc(double cx, double cy, double radius, double[] colour) {
+        int reach = (int) Math.ceil(radius) + 2;
+        for (int y = Math.max(0, (int) cy - reach);
+                y < Math.min(height, (int) cy + reach + 1);
+                y++) {
+            for (int x = Math.max(0, (int) cx - reach);
+                    x < Math.min(width, (int) cx + reach + 1);
+                    x++) {
+                double d = Math.hypot(x + 0.5 - cx, y + 0.5 - cy);
+                double edge = Math.clamp((radius - d) / 2.5 + 0.5, 0, 1);
+                double rim = 0.75 + 0.5 * Math.pow(Math.min(1, d / radius), 6);
+                for (int c = 0; c < 3; c++) {
+                    rgb[c][y * width + x] += (float) (edge * rim * colour[c]);
+                }
+            }
+        }
+    }
+
+    /** Adds what of this light a lens scatters: the picture spread by {@code sigma}, by a share. */
+    void bloom(double sigma, double share) {
+        for (int c = 0; c < 3; c++) {
+            float[] spread = blurred(rgb[c], sigma);
+            for (int i = 0; i < spread.length; i++) {
+                rgb[c][i] += (float) (share * spread[i]);
+            }
+        }
+    }
+
+    void blur(double sigma) {
+        for (int c = 0; c < 3; c++) {
+            rgb[c] = blurred(rgb[c], sigma);
+        }
+    }
+
+    private float[] blurred(float[] in, double sigma) {
+        int radius = Math.max(1, (int) Math.round(sigma * 1.0));
+        float[] a = in.clone();
+        float[] b = new float[in.length];
+        for (int pass = 0; pass < 3; pass++) {
+            for (int y = 0; y < height; y++) {
+                box(a, b, y * width, 1, width, radius);
+            }
+            for (int x = 0; x < width; x++) {
+                box(b, a, x, width, height, radius);
+            }
+        }
+        return a;
+    }
+
+    private static void box(float[] in, float[] out, int start, int step, int n, int radius) {
+        double sum = 0;
+        for (int k = -radius; k <= radius; k++) {
+            sum += in[start + Math.clamp(k, 0, n - 1) * step];
+        }
+        for (int i = 0; i < n; i++) {
+            out[start + i * step] = (float) (sum / (2 * radius + 1));
+            sum +=
+                    in[start + Math.min(n - 1, i + radius + 1) * step]
+                            - in[start + Math.max(0, i - radius) * step];
+        }
+    }
+
+    /** The light as a delivered picture: a film's shoulder, then sRGB, with a trace of its grain. */
+    Frame develop(double exposure, long frame) {
+        Plane[] planes = new Plane[3];
+        for (int c = 0; c < 3; c++) {
+            float[] samples = new float[width * height];
+            for (int i = 0; i < samples.length; i++) {
+                double v = exposure * rgb[c][i];
+                double film = 1 - Math.exp(-v * (1 + 0.35 * v));
+                double grain = ivrik.core.motion.Hash.signed(frame, i) * 0.006;
+                samples[i] = (float) Math.clamp(Transfer.SRGB.fromLinear(film) + grain, 0, 1);
+            }
+            planes[c] = Plane.of(width, height, samples);
+        }
+        return Frame.opaque(planes[0], planes[1], planes[2]);
+    }
+}

@@ -1,0 +1,14 @@
+package ivrik.media;
+
+import ivrik.core.IvrikException;
+
+/** A file is there but what is in it cannot be read. */
+public final class UnreadableMediaException extends IvrikException {
+    public UnreadableMediaException(String what, String advice) {
+        super(what, advice, null);
+    }
+
+    public UnreadableMediaException(String what, String advice, Throwable cause) {
+        super(what, advice, cause);
+    }
+}

@@ -1,0 +1,100 @@
+package ivrik.media.decode;
+
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Size;
+
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+
+/**
+ * Footage read in a thread of its own, a few frames ahead when they are asked for in order. Safe for
+ * many threads.
+ */
+final class AheadReader implements AutoCloseable {
+    private static final int AHEAD = 4;
+    private static final int KEPT = 12;
+
+    private final Footage footage;
+    private final ExecutorService decoder =
+            Executors.newSingleThreadExecutor(
+                    Thread.ofPlatform().name("ivrik-decoder").daemon().factory());
+    private final LinkedHashMap<Key, CompletableFuture<Frame>> frames = new LinkedHashMap<>();
+    private long last = -2;
+
+    private record Key(long n, Size shown) {}
+
+    AheadReader(Footage footage) {
+        this.footage = footage;
+    }
+
+    Frame frame(long n, Size shown) {
+        CompletableFuture<Frame> wanted;
+        synchronized (this) {
+            boolean inOrder = n == last + 1;
+            if (!inOrder && n != last) {
+                dropWaiting();
+            }
+            last = n;
+            wanted = ask(n, shown);
+            for (int i = 1; inOrder && i <= AHEAD && n + i < footage.frames(); i++) {
+                ask(n + i, shown);
+            }
+        }
+        try {
+            return wanted.join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof RuntimeException r ? r : e;
+        } catch (CancellationException e) {
+            return frame(n, shown); // dropped by another caller before this one had begun to wait
+        }
+    }
+
+    private CompletableFuture<Frame> ask(long n, Size shown) {
+        Key key =
+                new Key(n, footage.kind() == ivrik.core.project.Source.Kind.VECTOR ? shown : null);
+        CompletableFuture<Frame> asked = frames.get(key);
+        if (asked == null || asked.isCompletedExceptionally()) {
+            asked = new CompletableFuture<>();
+            CompletableFuture<Frame> future = asked;
+            frames.remove(key);
+            frames.put(key, future);
+            decoder.execute(() -> decode(n, shown, future));
+        }
+        Iterator<Map.Entry<Key, CompletableFuture<Frame>>> oldest = frames.entrySet().iterator();
+        while (frames.size() > KEPT && oldest.hasNext()) {
+            if (oldest.next().getValue().isDone()) {
+                oldest.remove();
+            }
+        }
+        return asked;
+    }
+
+    private void decode(long n, Size shown, CompletableFuture<Frame> future) {
+        if (future.isDone()) {
+            return;
+        }
+        try {
+            future.complete(footage.frame(n, shown));
+        } catch (Throwable t) {
+            future.completeExceptionally(t);
+        }
+    }
+
+    /** The place has changed: what waits to be read ahead is not wanted any more. */
+    private void dropWaiting() {
+        frames.values()
+                .removeIf(f -> !f.isDone() && f.getNumberOfDependents() == 0 && f.cancel(false));
+    }
+
+    @Override
+    public void close() {
+        decoder.execute(footage::close);
+        decoder.shutdown();
+    }
+}

@@ -1,0 +1,75 @@
+package ivrik.media.encode;
+
+import static org.bytedeco.ffmpeg.global.avcodec.*;
+import static org.bytedeco.ffmpeg.global.avutil.*;
+
+import ivrik.core.picture.Size;
+import ivrik.media.UnwritableTargetException;
+import ivrik.media.decode.Ffmpeg;
+
+import org.bytedeco.ffmpeg.avcodec.AVCodec;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avutil.AVDictionary;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+
+import java.nio.file.Path;
+
+/** What still and movie encoders share. */
+final class Encoders {
+    static final int NO_SPACE = -28;
+
+    private Encoders() {}
+
+    static AVCodecContext context(String name) {
+        Ffmpeg.load();
+        AVCodec codec = avcodec_find_encoder_by_name(name);
+        if (codec == null || codec.isNull()) {
+            throw new UnwritableTargetException(
+                    "this build of FFmpeg cannot write " + name, "choose another form", null);
+        }
+        AVCodecContext context = avcodec_alloc_context3(codec);
+        context.flags(context.flags() | AV_CODEC_FLAG_BITEXACT);
+        return context;
+    }
+
+    /** A picture with a buffer, ready to be filled for this encoder. */
+    static AVFrame picture(AVCodecContext encoder) {
+        AVFrame picture = av_frame_alloc();
+        picture.format(encoder.pix_fmt());
+        picture.width(encoder.width());
+        picture.height(encoder.height());
+        picture.colorspace(encoder.colorspace());
+        picture.color_range(encoder.color_range());
+        picture.color_primaries(encoder.color_primaries());
+        picture.color_trc(encoder.color_trc());
+        picture.chroma_location(encoder.chroma_sample_location());
+        check(av_frame_get_buffer(picture, 0), null);
+        return picture;
+    }
+
+    static void open(AVCodecContext encoder, AVDictionary options, String title, Size size) {
+        int opened = avcodec_open2(encoder, encoder.codec(), options);
+        if (opened < 0) {
+            throw new UnwritableTargetException(
+                    title + " cannot hold pictures of " + size + " (" + Ffmpeg.word(opened) + ")",
+                    "choose another form or another size",
+                    null);
+        }
+    }
+
+    static void check(int result, Path target) {
+        if (result >= 0) {
+            return;
+        }
+        if (result == NO_SPACE) {
+            throw new UnwritableTargetException(
+                    "the disk is full while writing " + target,
+                    "free some space or choose another disk",
+                    null);
+        }
+        throw new UnwritableTargetException(
+                "cannot write " + target + " (" + Ffmpeg.word(result) + ")",
+                "check that you may write there and that the disk has room",
+                null);
+    }
+}

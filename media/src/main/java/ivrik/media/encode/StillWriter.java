@@ -1,0 +1,117 @@
+package ivrik.media.encode;
+
+import static org.bytedeco.ffmpeg.global.avcodec.*;
+import static org.bytedeco.ffmpeg.global.avutil.*;
+
+import ivrik.core.colour.Transfer;
+import ivrik.core.picture.Alpha;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.media.decode.TransferPlane;
+import ivrik.media.file.SafeFile;
+import ivrik.media.pixel.PixelWriter;
+
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avutil.AVDictionary;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+
+import java.nio.file.Path;
+import java.util.function.Consumer;
+
+/** Single pictures: PNG of 8 or 16 bit, TIFF of 16 bit, OpenEXR of 32-bit float. */
+public final class StillWriter {
+    private StillWriter() {}
+
+    /**
+     * Writes a frame, whole or not at all; alpha is kept if there is any.
+     *
+     * @param depth of PNG samples: 8 bit, or 16 for anything deeper
+     */
+    public static void write(Frame frame, Path out, Depth depth, Workers workers) {
+        Form form = Form.of(out);
+        boolean alpha = !frame.isOpaque();
+        Frame ready = form == Form.EXR ? linear(frame, workers) : frame;
+        SafeFile.write(
+                out,
+                encode(
+                        form.encoder,
+                        form.pixelFormat(depth, alpha),
+                        form.title(),
+                        frame.size(),
+                        picture -> {
+                            PixelWriter.write(ready, picture, workers);
+                        }));
+    }
+
+    /** Writes one plane as a grey OpenEXR of 32-bit float: its values as they are. */
+    public static void writePlane(Plane plane, Path out, Workers workers) {
+        SafeFile.write(
+                out,
+                encode(
+                        "exr",
+                        AV_PIX_FMT_GRAYF32,
+                        "OpenEXR",
+                        plane.size(),
+                        picture -> {
+                            PixelWriter.write(plane, picture, workers);
+                        }));
+    }
+
+    /** As OpenEXR has it: linear light, multiplied by alpha. Marked straight so that it is left so. */
+    private static Frame linear(Frame frame, Workers workers) {
+        Frame straight = frame.straight(workers);
+        Frame light =
+                new Frame(
+                        straight.colour().stream()
+                                .map(p -> TransferPlane.of(p, Transfer.SRGB::toLinear, workers))
+                                .toList(),
+                        straight.alpha(),
+                        straight.coverage());
+        Frame multiplied = light.premultiplied(workers);
+        return multiplied.isOpaque()
+                ? multiplied
+                : new Frame(multiplied.colour(), Alpha.STRAIGHT, multiplied.coverage());
+    }
+
+    private static byte[] encode(
+            String encoder, int format, String title, Size size, Consumer<AVFrame> fill) {
+        AVCodecContext context = Encoders.context(encoder);
+        AVPacket packet = av_packet_alloc();
+        AVFrame picture = null;
+        AVDictionary options = new AVDictionary(null);
+        try {
+            context.width(size.width());
+            context.height(size.height());
+            context.pix_fmt(format);
+            context.color_range(AVCOL_RANGE_JPEG);
+            context.time_base(av_make_q(1, 1));
+            context.thread_count(1);
+            if (encoder.equals("tiff")) {
+                av_dict_set(options, "compression_algo", "deflate", 0);
+            } else if (encoder.equals("exr")) {
+                av_dict_set(options, "compression", "zip16", 0);
+                av_dict_set(options, "format", "float", 0);
+            }
+            Encoders.open(context, options, title, size);
+            picture = Encoders.picture(context);
+            fill.accept(picture);
+            Encoders.check(avcodec_send_frame(context, picture), null);
+            avcodec_send_frame(context, null);
+            Encoders.check(avcodec_receive_packet(context, packet), null);
+            byte[] bytes = new byte[packet.size()];
+            packet.data().get(bytes);
+            return bytes;
+        } finally {
+            av_dict_free(options);
+            av_packet_free(packet);
+            if (picture != null) {
+                av_frame_free(picture);
+            }
+            avcodec_free_context(context);
+        }
+    }
+}

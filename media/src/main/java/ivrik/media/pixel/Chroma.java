@@ -1,0 +1,89 @@
+package ivrik.media.pixel;
+
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+
+/** Colour difference at less than full size: up linearly, down by the matching weights. */
+final class Chroma {
+    private Chroma() {}
+
+    /**
+     * Up to full size.
+     *
+     * @param subX log2 of how many pixels share a sample across
+     * @param subY the same down
+     * @param left whether samples lie on the left pixel of each group, not between
+     */
+    static Plane up(
+            Plane in, int width, int height, int subX, int subY, boolean left, Workers workers) {
+        if (subX == 0 && subY == 0) {
+            return in;
+        }
+        Taps across = Taps.of(width, in.width(), subX, left);
+        Taps down = Taps.of(height, in.height(), subY, false);
+        Plane out = Plane.of(width, height);
+        workers.rows(
+                height,
+                (from, to) -> {
+                    float[] blend = new float[in.width()];
+                    for (int y = from; y < to; y++) {
+                        int a = in.row(down.first[y]);
+                        int b = in.row(down.second[y]);
+                        float t = down.share[y];
+                        for (int i = 0; i < blend.length; i++) {
+                            blend[i] = in.data()[a + i] + t * (in.data()[b + i] - in.data()[a + i]);
+                        }
+                        int o = out.row(y);
+                        for (int x = 0; x < width; x++) {
+                            float v = blend[across.first[x]];
+                            out.data()[o + x] = v + across.share[x] * (blend[across.second[x]] - v);
+                        }
+                    }
+                });
+        return out;
+    }
+
+    /** Halved both ways for 4:2:0: 1-2-1 across onto the left pixel, the mean of two rows down. */
+    static Plane down420(Plane in, Workers workers) {
+        int width = (in.width() + 1) / 2;
+        int height = (in.height() + 1) / 2;
+        Plane out = Plane.of(width, height);
+        workers.rows(
+                height,
+                (from, to) -> {
+                    for (int y = from; y < to; y++) {
+                        int lower = Math.min(2 * y + 1, in.height() - 1);
+                        for (int x = 0; x < width; x++) {
+                            int before = Math.max(0, 2 * x - 1);
+                            int after = Math.min(2 * x + 1, in.width() - 1);
+                            out.data()[y * width + x] =
+                                    0.125f
+                                            * (in.at(before, 2 * y)
+                                                    + 2 * in.at(2 * x, 2 * y)
+                                                    + in.at(after, 2 * y)
+                                                    + in.at(before, lower)
+                                                    + 2 * in.at(2 * x, lower)
+                                                    + in.at(after, lower));
+                        }
+                    }
+                });
+        return out;
+    }
+
+    /** For each full-size place the two samples around it and the share of the second. */
+    private record Taps(int[] first, int[] second, float[] share) {
+        static Taps of(int full, int n, int sub, boolean left) {
+            int[] first = new int[full];
+            int[] second = new int[full];
+            float[] share = new float[full];
+            double step = 1 << sub;
+            for (int i = 0; i < full; i++) {
+                double at = Math.clamp(left ? i / step : (i + 0.5) / step - 0.5, 0, n - 1);
+                first[i] = (int) at;
+                second[i] = Math.min(first[i] + 1, n - 1);
+                share[i] = (float) (at - first[i]);
+            }
+            return new Taps(first, second, share);
+        }
+    }
+}

@@ -1,0 +1,135 @@
+package ivrik.media.pixel;
+
+import static org.bytedeco.ffmpeg.global.avutil.*;
+import static org.bytedeco.ffmpeg.global.swscale.*;
+
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
+import org.bytedeco.ffmpeg.swscale.SwsContext;
+import org.bytedeco.ffmpeg.swscale.SwsFilter;
+import org.bytedeco.javacpp.DoublePointer;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** A decoded FFmpeg picture as a core frame, in R'G'B' as delivered. */
+public final class PixelReader {
+    private PixelReader() {}
+
+    public static Frame read(AVFrame in, Workers workers) {
+        AVPixFmtDescriptor layout = av_pix_fmt_desc_get(in.format());
+        long unusual = AV_PIX_FMT_FLAG_PAL | AV_PIX_FMT_FLAG_BITSTREAM | AV_PIX_FMT_FLAG_BAYER;
+        if ((layout.flags() & unusual) != 0 || layout.comp(0).depth() > 16 && !isFloat(layout)) {
+            return readConverted(in, workers);
+        }
+        boolean alpha = (layout.flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
+        int colours = layout.nb_components() - (alpha ? 1 : 0);
+        List<Plane> planes = new ArrayList<>();
+        for (int c = 0; c < layout.nb_components(); c++) {
+            planes.add(plane(in, layout, c, workers));
+        }
+        List<Plane> rgb =
+                colours == 1
+                        ? grey(in, layout, planes.getFirst(), workers)
+                        : (layout.flags() & AV_PIX_FMT_FLAG_RGB) != 0
+                                ? planes.subList(0, 3)
+                                : fromYuv(in, layout, planes, workers);
+        return alpha
+                ? Frame.straight(rgb.get(0), rgb.get(1), rgb.get(2), planes.getLast())
+                : Frame.opaque(rgb.get(0), rgb.get(1), rgb.get(2));
+    }
+
+    private static boolean isFloat(AVPixFmtDescriptor layout) {
+        return (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) != 0;
+    }
+
+    private static Plane plane(
+            AVFrame in, AVPixFmtDescriptor layout, int component, Workers workers) {
+        boolean chroma =
+                (layout.flags() & AV_PIX_FMT_FLAG_RGB) == 0
+                        && (component == 1 || component == 2)
+                        && layout.nb_components() > 2;
+        int width = chroma ? -(-in.width() >> layout.log2_chroma_w()) : in.width();
+        int height = chroma ? -(-in.height() >> layout.log2_chroma_h()) : in.height();
+        Samples samples = new Samples(in, layout, component, width, height);
+        Plane out = Plane.of(width, height);
+        workers.rows(
+                height,
+                (from, to) -> {
+                    for (int y = from; y < to; y++) {
+                        samples.read(y, out.data(), out.row(y));
+                    }
+                });
+        return out;
+    }
+
+    private static List<Plane> grey(
+            AVFrame in, AVPixFmtDescriptor layout, Plane luma, Workers workers) {
+        boolean limited = in.color_range() == AVCOL_RANGE_MPEG && !isFloat(layout);
+        Plane grey = limited ? yuv(in, layout).grey(luma, workers) : luma;
+        return List.of(grey, grey, grey);
+    }
+
+    private static List<Plane> fromYuv(
+            AVFrame in, AVPixFmtDescriptor layout, List<Plane> p, Workers workers) {
+        boolean left =
+                in.chroma_location() != AVCHROMA_LOC_CENTER
+                        && !(in.chroma_location() == AVCHROMA_LOC_UNSPECIFIED && isFullRange(in));
+        int subX = layout.log2_chroma_w();
+        int subY = layout.log2_chroma_h();
+        Plane cb = Chroma.up(p.get(1), in.width(), in.height(), subX, subY, left, workers);
+        Plane cr = Chroma.up(p.get(2), in.width(), in.height(), subX, subY, left, workers);
+        yuv(in, layout).toRgb(p.get(0), cb, cr, workers);
+        return List.of(p.get(0), cb, cr);
+    }
+
+    private static Yuv yuv(AVFrame in, AVPixFmtDescriptor layout) {
+        return Yuv.of(in.colorspace(), isFullRange(in), layout.comp(0).depth(), in.height());
+    }
+
+    private static boolean isFullRange(AVFrame in) {
+        return in.color_range() == AVCOL_RANGE_JPEG
+                || switch (in.format()) {
+                    case AV_PIX_FMT_YUVJ420P,
+                            AV_PIX_FMT_YUVJ422P,
+                            AV_PIX_FMT_YUVJ444P,
+                            AV_PIX_FMT_YUVJ440P ->
+                            true;
+                    default -> false;
+                };
+    }
+
+    /** Palettes, bit-packed and sensor layouts go through FFmpeg's own scaler. */
+    private static Frame readConverted(AVFrame in, Workers workers) {
+        boolean palette = (av_pix_fmt_desc_get(in.format()).flags() & AV_PIX_FMT_FLAG_PAL) != 0;
+        int target = palette ? AV_PIX_FMT_RGBA : AV_PIX_FMT_RGB48LE;
+        AVFrame out = av_frame_alloc();
+        SwsContext sws =
+                sws_getContext(
+                        in.width(),
+                        in.height(),
+                        in.format(),
+                        in.width(),
+                        in.height(),
+                        target,
+                        SWS_POINT | SWS_ACCURATE_RND | SWS_BITEXACT,
+                        (SwsFilter) null,
+                        (SwsFilter) null,
+                        (DoublePointer) null);
+        try {
+            out.format(target);
+            out.width(in.width());
+            out.height(in.height());
+            av_frame_get_buffer(out, 0);
+            sws_scale(sws, in.data(), in.linesize(), 0, in.height(), out.data(), out.linesize());
+            return read(out, workers);
+        } finally {
+            sws_freeContext(sws);
+            av_frame_free(out);
+        }
+    }
+}

@@ -1,0 +1,106 @@
+package ivrik.media.pixel;
+
+import static org.bytedeco.ffmpeg.global.avutil.*;
+
+import org.bytedeco.ffmpeg.avutil.AVComponentDescriptor;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
+
+import java.lang.foreign.MemorySegment;
+import java.lang.foreign.ValueLayout;
+import java.nio.ByteOrder;
+
+/**
+ * One component of an FFmpeg picture, as rows of floats: where its samples lie and how they are
+ * stored, read off the layout's {@code AVComponentDescriptor}. Integer codes are scaled so that the
+ * largest of the component's depth is 1.
+ */
+final class Samples {
+    private static final ValueLayout.OfShort LE16 =
+            ValueLayout.JAVA_SHORT_UNALIGNED.withOrder(ByteOrder.LITTLE_ENDIAN);
+    private static final ValueLayout.OfShort BE16 =
+            ValueLayout.JAVA_SHORT_UNALIGNED.withOrder(ByteOrder.BIG_ENDIAN);
+    private static final ValueLayout.OfFloat LE32 =
+            ValueLayout.JAVA_FLOAT_UNALIGNED.withOrder(ByteOrder.LITTLE_ENDIAN);
+    private static final ValueLayout.OfFloat BE32 =
+            ValueLayout.JAVA_FLOAT_UNALIGNED.withOrder(ByteOrder.BIG_ENDIAN);
+
+    private final MemorySegment plane;
+    private final long lineBytes;
+    private final int step;
+    private final int offset;
+    private final int shift;
+    private final int depth;
+    private final boolean floats;
+    private final boolean bigEndian;
+    private final int width;
+    private final float[] codes;
+
+    Samples(AVFrame frame, AVPixFmtDescriptor layout, int component, int width, int height) {
+        AVComponentDescriptor c = layout.comp(component);
+        this.lineBytes = frame.linesize(c.plane());
+        this.plane =
+                MemorySegment.ofAddress(frame.data(c.plane()).address())
+                        .reinterpret(Math.abs(lineBytes) * height);
+        this.step = c.step();
+        this.offset = c.offset();
+        this.shift = c.shift();
+        this.depth = c.depth();
+        this.floats = (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) != 0;
+        this.bigEndian = (layout.flags() & AV_PIX_FMT_FLAG_BE) != 0;
+        this.width = width;
+        this.codes = floats || depth > 16 ? null : codes(depth);
+    }
+
+    private static float[] codes(int depth) {
+        float[] codes = new float[1 << depth];
+        for (int i = 0; i < codes.length; i++) {
+            codes[i] = (float) ((double) i / (codes.length - 1));
+        }
+        return codes;
+    }
+
+    void read(int y, float[] out, int o) {
+        long at = y * lineBytes + offset;
+        if (floats && depth == 32) {
+            for (int x = 0; x < width; x++, at += step) {
+                out[o + x] = plane.get(bigEndian ? BE32 : LE32, at);
+            }
+        } else if (floats) {
+            for (int x = 0; x < width; x++, at += step) {
+                out[o + x] = Float.float16ToFloat(plane.get(bigEndian ? BE16 : LE16, at));
+            }
+        } else if (depth <= 8) {
+            int mask = codes.length - 1;
+            for (int x = 0; x < width; x++, at += step) {
+                out[o + x] = codes[plane.get(ValueLayout.JAVA_BYTE, at) >> shift & mask];
+            }
+        } else {
+            int mask = codes.length - 1;
+            for (int x = 0; x < width; x++, at += step) {
+                out[o + x] =
+                        codes[(plane.get(bigEndian ? BE16 : LE16, at) & 0xffff) >> shift & mask];
+            }
+        }
+    }
+
+    void write(int y, float[] in, int i) {
+        long at = y * lineBytes + offset;
+        if (floats) {
+            for (int x = 0; x < width; x++, at += step) {
+                plane.set(bigEndian ? BE32 : LE32, at, in[i + x]);
+            }
+            return;
+        }
+        double largest = (1 << depth) - 1;
+        for (int x = 0; x < width; x++, at += step) {
+            float v = in[i + x];
+            int code = (int) (Math.min(1f, Math.max(0f, v == v ? v : 0f)) * largest + 0.5);
+            if (depth <= 8) {
+                plane.set(ValueLayout.JAVA_BYTE, at, (byte) (code << shift));
+            } else {
+                plane.set(bigEndian ? BE16 : LE16, at, (short) (code << shift));
+            }
+        }
+    }
+}

@@ -1,0 +1,74 @@
+package ivrik.media.sound;
+
+import ivrik.core.motion.Rational;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+
+/** The sound of a sequence: that of all its visible clips, each in its place, added up. */
+public final class SoundMix implements AutoCloseable {
+    private final Project project;
+    private final Path folder;
+    private final Map<Clip, SoundReader> readers = new HashMap<>();
+
+    public SoundMix(Project project, Path folder) {
+        this.project = project;
+        this.folder = folder;
+    }
+
+    public static boolean hasSound(Project project) {
+        return project.layers().stream()
+                .filter(Layer::visible)
+                .flatMap(l -> l.clips().stream())
+                .anyMatch(c -> project.source(c.source()).map(Source::sound).orElse(false));
+    }
+
+    /** The sample at which a frame of the sequence begins. */
+    private long sample(long frame) {
+        return Rational.of(frame)
+                .times(Rational.of(SoundReader.RATE))
+                .dividedBy(project.sequence().rate())
+                .floor();
+    }
+
+    /** The stereo samples that sound while a frame is shown. */
+    public float[] frame(long frame) {
+        long from = sample(frame);
+        int count = (int) (sample(frame + 1) - from);
+        float[] mix = new float[2 * count];
+        for (Layer layer : project.layers()) {
+            if (layer.visible()) {
+                layer.clipAt(frame).ifPresent(clip -> add(clip, from, count, mix));
+            }
+        }
+        return mix;
+    }
+
+    private void add(Clip clip, long from, int count, float[] mix) {
+        Source source = project.source(clip.source()).orElse(null);
+        if (source == null || !source.sound()) {
+            return;
+        }
+        long in =
+                Rational.of(clip.in())
+                        .times(Rational.of(SoundReader.RATE))
+                        .dividedBy(source.rate())
+                        .floor();
+        SoundReader reader =
+                readers.computeIfAbsent(clip, c -> new SoundReader(folder.resolve(source.path())));
+        float[] sound = reader.read(in + from - sample(clip.start()), count);
+        for (int i = 0; i < mix.length; i++) {
+            mix[i] += sound[i];
+        }
+    }
+
+    @Override
+    public void close() {
+        readers.values().forEach(SoundReader::close);
+    }
+}

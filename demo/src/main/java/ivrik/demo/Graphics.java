@@ -32,8 +32,8 @@ final class Graphics {
           <g fill="#ffffff">
             <path d="%s"/>
             <path d="%s"/>
-            <rect x="336" y="634" width="132" height="2"/>
-            <rect x="812" y="634" width="132" height="2"/>
+            <rect x="226" y="634" width="186" height="2"/>
+            <rect x="868" y="634" width="186" height="2"/>
           </g>
         </svg>
         """

@@ -45,9 +45,9 @@ final class LanternScene implements Scene {
         for (Lantern lantern : LANTERNS) {
             hang(light, lantern, t);
         }
-        light.bloom(4, 0.12);
-        light.bloom(16, 0.10);
-        light.bloom(60, 0.09);
+        light.bloom(4, 0.10);
+        light.bloom(16, 0.06);
+        light.bloom(60, 0.035);
         return light.develop(1.15, 1000 + n);
     }
 
@@ -61,7 +61,7 @@ final class LanternScene implements Scene {
                 (c, x, y) -> {
                     double dusk = Math.exp(-Math.pow((y - 470) / 210.0, 2));
                     return new double[] {0.004, 0.006, 0.016}[c]
-                            + dusk * new double[] {0.030, 0.016, 0.034}[c];
+                            + dusk * new double[] {0.020, 0.010, 0.026}[c];
                 });
         light.cover(bridge(), Light.flat(0.0022, 0.0025, 0.0045));
         light.cover(
@@ -153,7 +153,7 @@ final class LanternScene implements Scene {
         double[] colour = PAPER[l.paper];
         double flame =
                 1 + 0.06 * Math.sin(7 * t + l.phase) + 0.04 * Math.sin(11.3 * t + 2 * l.phase);
-        light.glow(centre[0], centre[1], l.width * 0.85, Light.times(colour, 0.10));
+        light.glow(centre[0], centre[1], l.width * 0.85, Light.times(colour, 0.05));
         AffineTransform back;
         try {
             back = swing.createInverse();
@@ -232,8 +232,8 @@ final class LanternScene implements Scene {
                                                                                 -1,
                                                                                 1)))),
                                         20);
-        double white = 0.55 * core * core;
-        return rib * seam * flame * (thick * tint * (0.5 + 1.5 * core) + white);
+        double white = 0.3 * core * core;
+        return rib * seam * flame * (thick * tint * (0.42 + 1.7 * core) + white);
     }
 
     private static void fill(Light light, AffineTransform swing, Shape shape, Light.Shade shade) {

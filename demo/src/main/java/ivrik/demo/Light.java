@@ -151,18 +151,37 @@ final class Light {
     }
 
     private float[] blurred(float[] in, double sigma) {
-        int radius = Math.max(1, (int) Math.round(sigma * 1.0));
+        int radius = Math.max(1, (int) Math.round(sigma));
         float[] a = in.clone();
         float[] b = new float[in.length];
         for (int pass = 0; pass < 3; pass++) {
             for (int y = 0; y < height; y++) {
                 box(a, b, y * width, 1, width, radius);
             }
-            for (int x = 0; x < width; x++) {
-                box(b, a, x, width, height, radius);
-            }
+            down(b, a, radius);
         }
         return a;
+    }
+
+    /** The mean of {@code 2 radius + 1} rows, all columns of a row at once. */
+    private void down(float[] in, float[] out, int radius) {
+        double[] sum = new double[width];
+        for (int k = -radius; k <= radius; k++) {
+            addRow(in, Math.clamp(k, 0, height - 1), 1, sum);
+        }
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                out[y * width + x] = (float) (sum[x] / (2 * radius + 1));
+            }
+            addRow(in, Math.min(height - 1, y + radius + 1), 1, sum);
+            addRow(in, Math.max(0, y - radius), -1, sum);
+        }
+    }
+
+    private void addRow(float[] in, int y, int sign, double[] sum) {
+        for (int x = 0; x < width; x++) {
+            sum[x] += sign * in[y * width + x];
+        }
     }
 
     private static void box(float[] in, float[] out, int start, int step, int n, int radius) {

@@ -14,7 +14,10 @@ import java.awt.geom.RoundRectangle2D;
 
 /** A lit tram crosses a wet street of neon shop fronts at night. */
 final class TramScene implements Scene {
-    private static final int STREET = 492;
+    /** Where the pavement meets the shop fronts, and where the street begins. */
+    private static final int PAVEMENT = 492;
+
+    private static final int STREET = 518;
     private static final double[] WARM = {1.0, 0.56, 0.2};
     private static final double[] CREAM = {1.0, 0.8, 0.52};
     private static final double[] ROSE = {1.0, 0.1, 0.22};
@@ -52,7 +55,7 @@ final class TramScene implements Scene {
         Light light = new Light(WIDTH, HEIGHT);
         light.background(
                 (c, x, y) -> {
-                    double low = Math.exp(-(STREET - y) / 190.0);
+                    double low = Math.exp(-(PAVEMENT - y) / 190.0);
                     return new double[] {0.0035, 0.0055, 0.014}[c]
                             + low * new double[] {0.03, 0.017, 0.026}[c];
                 });
@@ -61,7 +64,7 @@ final class TramScene implements Scene {
             double w = 70 + 90 * random(1, house);
             double top = 70 + 190 * random(2, house);
             light.cover(
-                    new Rectangle2D.Double(x, top, w, STREET - top),
+                    new Rectangle2D.Double(x, top, w, PAVEMENT - top),
                     Light.flat(0.004, 0.0045, 0.008));
             for (double wy = top + 18; wy < 300; wy += 26) {
                 for (double wx = x + 12; wx < x + w - 16; wx += 22) {
@@ -79,17 +82,20 @@ final class TramScene implements Scene {
         for (int shop = 0; shop < 6; shop++) {
             shopFront(light, shop, shop * 214 - 4, 206);
         }
+        light.cover(
+                new Rectangle2D.Double(0, PAVEMENT, WIDTH, STREET - PAVEMENT),
+                (c, px, py) -> new double[] {0.012, 0.010, 0.013}[c] * (1 + 0.5 * random(9, (long) px / 46)));
         return light;
     }
 
     private static void shopFront(Light light, int shop, double x, double w) {
         light.cover(
-                new Rectangle2D.Double(x, 232, w, STREET - 232), Light.flat(0.009, 0.0075, 0.010));
+                new Rectangle2D.Double(x, 232, w, PAVEMENT - 232), Light.flat(0.009, 0.0075, 0.010));
         light.cover(new Rectangle2D.Double(x, 228, w, 6), Light.flat(0.02, 0.018, 0.02));
         double[] inside = shop % 3 == 1 ? new double[] {0.55, 0.7, 0.75} : WARM;
         double cx = x + w / 2;
         light.cover(
-                new Rectangle2D.Double(x + 12, 352, w - 74, STREET - 372),
+                new Rectangle2D.Double(x + 12, 352, w - 74, PAVEMENT - 372),
                 (c, px, py) -> {
                     double fall =
                             Math.exp(-Math.pow((px - cx + 30) / 70, 2))
@@ -97,17 +103,17 @@ final class TramScene implements Scene {
                     return inside[c] * (0.05 + 0.5 * fall);
                 });
         light.cover(
-                new Rectangle2D.Double(x + w - 52, 352, 40, STREET - 352),
+                new Rectangle2D.Double(x + w - 52, 352, 40, PAVEMENT - 352),
                 (c, px, py) -> inside[c] * 0.14 * Math.exp(-(py - 352) / 90));
         for (int item = 0; item < 9; item++) {
             double h = 12 + 34 * random(5, shop, item);
             light.cover(
-                    new Rectangle2D.Double(x + 18 + item * 14, STREET - 20 - h, 8, h),
+                    new Rectangle2D.Double(x + 18 + item * 14, PAVEMENT - 20 - h, 8, h),
                     Light.flat(Light.times(inside, 0.02 + 0.05 * random(6, shop, item))));
         }
         for (int bar = 0; bar < 4; bar++) {
             light.cover(
-                    new Rectangle2D.Double(x + 12 + bar * (w - 74) / 3 - 1, 352, 2, STREET - 372),
+                    new Rectangle2D.Double(x + 12 + bar * (w - 74) / 3 - 1, 352, 2, PAVEMENT - 372),
                     Light.flat(0.01, 0.009, 0.01));
         }
         Path2D awning = new Path2D.Double();
@@ -165,9 +171,9 @@ final class TramScene implements Scene {
     /** Strings of small bulbs across the street: strong, small highlights. */
     private static void bulbs(Light light, double t) {
         for (int string = 0; string < 3; string++) {
-            double left = 20 + 54 * string;
-            double right = 92 - 26 * string;
-            double sag = 86 + 20 * string;
+            double left = 16 + 52 * string;
+            double right = 44 + 46 * string;
+            double sag = 70 + 14 * string;
             light.cover(
                     new BasicStroke(1.1f)
                             .createStrokedShape(
@@ -205,7 +211,7 @@ final class TramScene implements Scene {
     }
 
     private static void tram(Light light, double x, double t) {
-        double top = 306;
+        double top = 298;
         double w = 640;
         double sway = 0.8 * Math.sin(5 * t);
         double y = top + sway;

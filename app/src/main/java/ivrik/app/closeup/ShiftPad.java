@@ -1,0 +1,167 @@
+package ivrik.app.closeup;
+
+import ivrik.app.control.Drawing;
+import ivrik.app.session.Follow;
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Fonts;
+import ivrik.app.theme.Palette;
+import ivrik.core.separation.LaneKind;
+import java.util.List;
+import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+
+/** One pad with an inked point per lane: where each lane is moved to. Zero is in the middle. */
+public final class ShiftPad extends Drawing {
+    private static final double RADIUS = 9;
+    private static final double[] RANGES_PX = {8, 20, 50, 100, 250, 500, 1000, 2500, 20000};
+
+    private final Session session;
+    private final View view;
+    private Session.Gesture gesture;
+    private int lane;
+    private Point2D grip;
+    private double range = RANGES_PX[1];
+
+    public ShiftPad(Session session, View view, ObjectProperty<Palette> palette) {
+        super(palette);
+        this.session = session;
+        this.view = view;
+        setMinSize(120, 120);
+        setAccessibleText("Where each lane is moved to, in pixels");
+        setOnMousePressed(this::pressed);
+        setOnMouseDragged(this::dragged);
+        setOnMouseReleased(e -> {
+            gesture = null;
+            redraw();
+        });
+        session.stateProperty().addListener((o, a, b) -> redraw());
+        view.frame.addListener((o, a, b) -> redraw());
+    }
+
+    /** Screen pixels to a pixel of the sequence. */
+    private double unit() {
+        return (Math.min(getWidth(), getHeight()) / 2 - 14) / range;
+    }
+
+    private Point2D place(Point2D shift) {
+        return new Point2D(getWidth() / 2 + shift.getX() * unit(), getHeight() / 2 + shift.getY() * unit());
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, Palette p, double w, double h) {
+        List<LaneKind> kinds = Lanes.kinds(session.state());
+        List<Point2D> points = Lanes.hasShift(session.state()) ? Lanes.shifts(session.state(), view.frame.get()) : List.of();
+        if (gesture == null) {
+            double far = points.stream()
+                    .mapToDouble(s -> Math.max(Math.abs(s.getX()), Math.abs(s.getY())))
+                    .max()
+                    .orElse(0);
+            range = java.util.Arrays.stream(RANGES_PX)
+                    .filter(r -> r >= far * 1.05)
+                    .findFirst()
+                    .orElse(far);
+        }
+        grid(g, p, w, h);
+        if (points.isEmpty()) {
+            return;
+        }
+        int working = session.state().lane();
+        g.setLineDashes(2, 3);
+        g.setStroke(p.colour("quiet"));
+        for (int i = 0; i < points.size(); i++) {
+            Point2D a = place(points.get(i));
+            Point2D o = place(Point2D.ZERO);
+            g.strokeLine(o.getX(), o.getY(), a.getX(), a.getY());
+        }
+        g.setLineDashes();
+        g.setFont(Font.font(Fonts.WORDS, 11));
+        for (int k = 1; k <= points.size(); k++) {
+            int i = (working + k) % points.size();
+            boolean held = session.state().look().orElseThrow().lanes().get(i).hold();
+            point(g, p, place(points.get(i)), kinds.get(i), i == working, held);
+        }
+    }
+
+    private void grid(GraphicsContext g, Palette p, double w, double h) {
+        g.setFill(p.colour("ground"));
+        g.fillRect(0, 0, w, h);
+        g.setLineWidth(1);
+        double cell = range / 4 * unit();
+        for (int i = -8; i <= 8; i++) {
+            g.setStroke(p.colour(i == 0 ? "line" : "faint"));
+            double x = Math.rint(w / 2 + i * cell) + 0.5;
+            double y = Math.rint(h / 2 + i * cell) + 0.5;
+            g.strokeLine(x, 0, x, h);
+            g.strokeLine(0, y, w, y);
+        }
+        g.setStroke(p.colour("line"));
+        g.strokeRect(0.5, 0.5, w - 1, h - 1);
+        g.setFill(p.colour("quiet"));
+        g.setFont(Font.font(Fonts.NUMBERS, 11));
+        g.fillText(String.format(java.util.Locale.ROOT, "%.0f px", range), 6, h - 7);
+    }
+
+    private static void point(GraphicsContext g, Palette p, Point2D at, LaneKind lane, boolean working, boolean held) {
+        Color ink = p.ink(lane.id());
+        double x = at.getX();
+        double y = at.getY();
+        g.setStroke(ink);
+        g.setLineWidth(working ? 2.2 : 1.4);
+        g.strokeOval(x - RADIUS, y - RADIUS, 2 * RADIUS, 2 * RADIUS);
+        if (held) {
+            g.strokeRect(x - 3, y - 3, 6, 6);
+        } else {
+            g.strokeLine(x - RADIUS - 4, y, x + RADIUS + 4, y);
+            g.strokeLine(x, y - RADIUS - 4, x, y + RADIUS + 4);
+        }
+        g.setFill(ink);
+        g.fillText(lane.letter(), x + RADIUS + 4, y - RADIUS + 2);
+    }
+
+    private void pressed(MouseEvent e) {
+        if (!Lanes.hasShift(session.state())) {
+            return;
+        }
+        List<LaneKind> kinds = Lanes.kinds(session.state());
+        List<Point2D> points = Lanes.shifts(session.state(), view.frame.get());
+        int working = session.state().lane();
+        lane = working;
+        for (int k = 0; k < kinds.size(); k++) {
+            int i = (working + k) % kinds.size();
+            if (place(points.get(i)).distance(e.getX(), e.getY()) < RADIUS + 4) {
+                lane = i;
+                break;
+            }
+        }
+        session.selectLane(lane);
+        boolean taken = place(points.get(lane)).distance(e.getX(), e.getY()) < RADIUS + 4;
+        grip = taken ? place(points.get(lane)).subtract(e.getX(), e.getY()) : Point2D.ZERO;
+        gesture = session.gesture("Move " + kinds.get(lane).title() + suffix());
+        if (!taken) {
+            dragged(e);
+        }
+    }
+
+    private String suffix() {
+        return view.follow.get() == Follow.ALONE ? "" : " " + view.follow.get();
+    }
+
+    private void dragged(MouseEvent e) {
+        if (gesture == null) {
+            return;
+        }
+        double fine = e.isAltDown() ? 10 : range <= 20 ? 2 : 1;
+        double x = Math.rint((e.getX() + grip.getX() - getWidth() / 2) / unit() * fine) / fine;
+        double y = Math.rint((e.getY() + grip.getY() - getHeight() / 2) / unit() * fine) / fine;
+        Point2D to = new Point2D(x, y);
+        int step = session.state().step();
+        long frame = view.frame.get();
+        gesture.editLook(look -> view.follow.get().moved(look, step, lane, frame, to));
+    }
+}

@@ -1,0 +1,187 @@
+package ivrik.app.control;
+
+import java.util.Locale;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.StackPane;
+
+/**
+ * A number to drag, type (sums too), step with the arrow keys, and reset with a double click. It
+ * shows what it is given and tells what it is asked to become.
+ */
+public final class NumberField extends StackPane {
+    private static final double DRAG_PIXELS_PER_STEP = 4;
+
+    private final Spec spec;
+    private final Label label = new Label();
+    private final TextField editor = new TextField();
+    private final Listener listener;
+    private double value;
+    private double pressedAt;
+    private double pressedValue;
+    private boolean dragging;
+
+    /**
+     * What kind of number it is.
+     *
+     * @param signed whether a plus is shown
+     */
+    public record Spec(String unit, double min, double max, double rest, double step, int decimals, boolean signed) {}
+
+    /** Who is told. */
+    public interface Listener {
+        /** A drag begins. */
+        default void begin() {}
+
+        /** A drag has come to a value. */
+        default void drag(double to) {
+            set(to);
+        }
+
+        /** The number is to be this. */
+        void set(double to);
+    }
+
+    public NumberField(Spec spec, String help, Listener listener) {
+        this.spec = spec;
+        this.listener = listener;
+        getStyleClass().add("number-field");
+        label.getStyleClass().add("number");
+        label.setMinWidth(USE_PREF_SIZE);
+        editor.setVisible(false);
+        editor.setManaged(false);
+        getChildren().addAll(label, editor);
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.SPINNER);
+        setAccessibleText(help);
+        Tooltip.install(
+                this,
+                new Tooltip(help + "\nDrag, type (sums too), arrow keys; double-click for rest ("
+                        + text(spec.rest()) + ")"));
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
+        addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::keyPressed);
+        addEventHandler(KeyEvent.KEY_TYPED, this::typed);
+        editor.setOnAction(e -> commit());
+        editor.focusedProperty().addListener((o, was, is) -> {
+            if (!is && editor.isVisible()) {
+                commit();
+            }
+        });
+        show(spec.rest());
+    }
+
+    /** Shows a value; nobody is told. */
+    public void show(double v) {
+        value = v;
+        label.setText(text(v));
+    }
+
+    public double value() {
+        return value;
+    }
+
+    public String text() {
+        return label.getText();
+    }
+
+    private String text(double v) {
+        String number = String.format(
+                Locale.ROOT, (spec.signed() && v != 0 ? "%+" : "%") + "." + spec.decimals() + "f", v == 0 ? 0.0 : v);
+        return spec.unit().isEmpty() ? number : number + " " + spec.unit();
+    }
+
+    private double clamp(double v) {
+        return Math.clamp(v, spec.min(), spec.max());
+    }
+
+    private void pressed(MouseEvent e) {
+        if (!editor.isVisible()) {
+            requestFocus();
+            pressedAt = e.getScreenX();
+            pressedValue = value;
+            dragging = false;
+            e.consume();
+        }
+    }
+
+    private void dragged(MouseEvent e) {
+        if (editor.isVisible() || e.getButton() != MouseButton.PRIMARY) {
+            return;
+        }
+        double steps = Math.rint((e.getScreenX() - pressedAt) / DRAG_PIXELS_PER_STEP);
+        if (!dragging && steps == 0) {
+            return;
+        }
+        if (!dragging) {
+            dragging = true;
+            listener.begin();
+        }
+        double fine = e.isAltDown() ? 0.1 : e.isShiftDown() ? 10 : 1;
+        listener.drag(clamp(pressedValue + steps * fine * spec.step()));
+        e.consume();
+    }
+
+    private void clicked(MouseEvent e) {
+        if (e.getClickCount() == 2 && !dragging && !editor.isVisible()) {
+            listener.set(spec.rest());
+        }
+    }
+
+    private void keyPressed(KeyEvent e) {
+        if (editor.isVisible()) {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                stopEditing();
+                e.consume();
+            }
+            return;
+        }
+        int direction = e.getCode() == KeyCode.UP ? 1 : e.getCode() == KeyCode.DOWN ? -1 : 0;
+        if (direction != 0) {
+            double size = e.isAltDown() ? 0.1 : e.isShiftDown() ? 10 : 1;
+            listener.set(clamp(value + direction * size * spec.step()));
+            e.consume();
+        } else if (e.getCode() == KeyCode.ENTER) {
+            edit(text(value).replace(spec.unit(), "").strip());
+            editor.selectAll();
+            e.consume();
+        }
+    }
+
+    private void typed(KeyEvent e) {
+        String c = e.getCharacter();
+        if (!editor.isVisible() && c.length() == 1 && "0123456789.-+(".contains(c) && !e.isShortcutDown()) {
+            edit(c);
+            editor.end();
+            e.consume();
+        }
+    }
+
+    private void edit(String text) {
+        editor.setText(text);
+        editor.setVisible(true);
+        editor.setManaged(true);
+        label.setVisible(false);
+        editor.requestFocus();
+    }
+
+    private void commit() {
+        var typed = Arithmetic.of(editor.getText());
+        stopEditing();
+        typed.ifPresent(v -> listener.set(clamp(v)));
+    }
+
+    private void stopEditing() {
+        editor.setVisible(false);
+        editor.setManaged(false);
+        label.setVisible(true);
+        requestFocus();
+    }
+}

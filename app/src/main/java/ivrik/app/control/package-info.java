@@ -1,0 +1,2 @@
+/** Controls that know nothing of the project: numbers, canvases, lane badges. */
+package ivrik.app.control;

@@ -1,0 +1,88 @@
+package ivrik.app.desk;
+
+import ivrik.app.control.Drawing;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Fonts;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Look;
+import ivrik.core.separation.LaneKind;
+import java.util.Locale;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.value.ChangeListener;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+
+/** A lane's share in a shift, as a small drawing: where it is moved, and the numbers. */
+final class ShiftCell extends Drawing {
+    private final Session session;
+    private final View view;
+    private final int step;
+    private final int lane;
+    private final LaneKind kind;
+
+    ShiftCell(Session session, View view, ObjectProperty<Palette> palette, int step, int lane, LaneKind kind) {
+        super(palette);
+        this.session = session;
+        this.view = view;
+        this.step = step;
+        this.lane = lane;
+        this.kind = kind;
+        ChangeListener<Number> moved = (o, a, b) -> redraw();
+        sceneProperty().addListener((o, was, is) -> {
+            if (is == null) {
+                view.frame.removeListener(moved);
+            } else {
+                view.frame.addListener(moved);
+            }
+        });
+        setAccessibleText(kind.title() + ", shift");
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, Palette p, double w, double h) {
+        Look look = session.state().look().orElse(null);
+        if (look == null || step >= look.steps().size()) {
+            return;
+        }
+        boolean held = look.lanes().get(lane).hold();
+        Amounts amounts = look.steps().get(step).lanes().get(lane);
+        double x = amounts.value("x").at(view.frame.get());
+        double y = amounts.value("y").at(view.frame.get());
+        double cx = w / 2;
+        double cy = 26;
+        g.setStroke(p.colour("line"));
+        g.setLineWidth(1);
+        g.strokeLine(cx - 24, cy + 0.5, cx + 24, cy + 0.5);
+        g.strokeLine(cx + 0.5, cy - 16, cx + 0.5, cy + 16);
+        double far = Math.hypot(x, y);
+        double length = far == 0 ? 0 : 4 + 16 * (1 - Math.exp(-far / 14));
+        double px = cx + (far == 0 ? 0 : x / far * length * 1.25);
+        double py = cy + (far == 0 ? 0 : y / far * length * 0.75);
+        g.setGlobalAlpha(held || !look.isShown(lane) || !look.steps().get(step).on() ? 0.45 : 1);
+        g.setStroke(p.ink(kind.id()));
+        g.setFill(p.ink(kind.id()));
+        g.setLineWidth(2);
+        g.strokeLine(cx, cy, px, py);
+        g.fillOval(px - 4, py - 4, 8, 8);
+        if (!amounts.jitter().isNone()) {
+            g.setLineWidth(1);
+            g.strokeOval(px - 8, py - 8, 16, 16);
+        }
+        g.setGlobalAlpha(1);
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setFont(Font.font(Fonts.NUMBERS, 12));
+        g.setFill(p.colour(held || far == 0 ? "quiet" : "type"));
+        g.fillText(held ? "held" : number(x) + " " + number(y), cx, h - 11);
+        g.setTextAlign(TextAlignment.LEFT);
+    }
+
+    private static String number(double v) {
+        if (v == 0) {
+            return "0";
+        }
+        return String.format(Locale.ROOT, Math.abs(v) >= 100 || v == Math.rint(v) ? "%+.0f" : "%+.1f", v);
+    }
+}

@@ -1,0 +1,275 @@
+package ivrik.app.desk;
+
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Fonts;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
+import ivrik.core.project.Clip;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Marker;
+import ivrik.core.project.Project;
+import ivrik.core.separation.LaneKind;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+
+/** Draws time: ruler, traces with their pegs, markers, cuts, and the ribbon of shots. */
+final class TimePainter {
+    private final Session session;
+    private final View view;
+    private final GraphicsContext g;
+    private final Palette p;
+    private final double width;
+    private final double height;
+    private final TimeScale scale;
+
+    TimePainter(Session session, View view, GraphicsContext g, Palette p, double width, double height) {
+        this.session = session;
+        this.view = view;
+        this.g = g;
+        this.p = p;
+        this.width = width;
+        this.height = height;
+        this.scale = TimeScale.of(width, session.project().frames());
+    }
+
+    void paint(boolean[] cached, PegPicker.Picked picked, Map<String, Image> pictures) {
+        ruler(cached);
+        double bottom = rows(picked);
+        ribbons(bottom, pictures);
+        marks(bottom);
+        playhead();
+    }
+
+    private void ruler(boolean[] cached) {
+        Project project = session.project();
+        g.setFill(p.colour("panel"));
+        g.fillRect(0, 0, width, Metrics.HEAD);
+        FrameRange played = project.played();
+        if (project.playRange().isPresent()) {
+            g.setFill(p.colour("raised"));
+            g.fillRect(scale.x(played.first()), 0, scale.x(played.last() + 1) - scale.x(played.first()), Metrics.HEAD);
+            g.setFill(p.colour("paper"));
+            g.fillRect(scale.x(played.first()), 0, 2, Metrics.HEAD);
+            g.fillRect(scale.x(played.last() + 1) - 2, 0, 2, Metrics.HEAD);
+        }
+        g.setFill(p.colour("quiet"));
+        for (int n = 0; n < cached.length; n++) {
+            if (cached[n]) {
+                g.fillRect(scale.x(n), Metrics.HEAD - 3, Math.max(1, scale.frameWidth()), 2);
+            }
+        }
+        double rate = project.sequence().rate().toDouble();
+        long every = tickEvery(rate);
+        g.setFont(Font.font(Fonts.NUMBERS, 11));
+        g.setLineWidth(1);
+        for (long f = 0; f < scale.frames(); f += Math.max(1, every / 4)) {
+            boolean large = f % every == 0;
+            double x = Math.rint(scale.x(f)) + 0.5;
+            g.setStroke(p.colour(large ? "quiet" : "line"));
+            g.strokeLine(x, large ? 10 : 18, x, Metrics.HEAD - 4);
+            if (large && scale.x(f) < width - 30) {
+                g.setFill(p.colour("quiet"));
+                g.fillText(Long.toString(f), x + 4, 16);
+            }
+        }
+        line(Metrics.HEAD - 0.5);
+    }
+
+    /** A tick about every 80 pixels, in halves and multiples of a second. */
+    private long tickEvery(double rate) {
+        double frames = 80 / scale.frameWidth();
+        long second = Math.max(1, Math.round(rate));
+        for (long step : new long[] {4, 12, second, 2 * second, 5 * second, 10 * second, 30 * second, 60 * second}) {
+            if (step >= frames) {
+                return step;
+            }
+        }
+        return 300 * second;
+    }
+
+    private void line(double y) {
+        g.setStroke(p.colour("line"));
+        g.setLineWidth(1);
+        g.strokeLine(0, y, width, y);
+    }
+
+    private double rows(PegPicker.Picked picked) {
+        Look look = session.state().look().orElse(null);
+        if (look == null || look.steps().isEmpty()) {
+            return Metrics.HEAD;
+        }
+        List<LaneKind> kinds = look.model().lanes();
+        int step = session.state().step();
+        for (int lane = 0; lane < kinds.size(); lane++) {
+            double top = Metrics.HEAD + lane * Metrics.LANE;
+            if (lane == session.state().lane()) {
+                g.setFill(p.colour("raised").deriveColor(0, 1, 1, 0.5));
+                g.fillRect(0, top, width, Metrics.LANE);
+            }
+            double middle = top + Metrics.LANE / 2;
+            g.setStroke(p.colour("faint"));
+            g.strokeLine(scale.left(), middle + 0.5, scale.left() + scale.width(), middle + 0.5);
+            Trace trace = Trace.of(session.project(), look, step, lane, view.traced.get());
+            trace(trace, middle, p.ink(kinds.get(lane).id()), look.isShown(lane));
+            if (!look.lanes().get(lane).hold()) {
+                pegs(trace, middle, lane, picked);
+            }
+            line(top + Metrics.LANE - 0.5);
+        }
+        return Metrics.HEAD + kinds.size() * Metrics.LANE;
+    }
+
+    private void trace(Trace trace, double middle, Color ink, boolean shown) {
+        g.setGlobalAlpha(shown ? 1 : 0.4);
+        g.setStroke(ink);
+        g.setLineWidth(1.6);
+        g.beginPath();
+        int every = (int) Math.max(1, Math.floor(1 / scale.frameWidth()));
+        for (long f = 0; f < scale.frames(); f += every) {
+            double y = trace.y(trace.result(f), middle);
+            double x = scale.x(f);
+            if (f == 0) {
+                g.moveTo(x, y);
+            } else {
+                g.lineTo(x, y);
+            }
+            g.lineTo(scale.x(f + Math.min(1, every)), y);
+        }
+        g.stroke();
+        g.setGlobalAlpha(1);
+    }
+
+    /** Pegs: upright strokes with a foot, and the two handles of the ease that leaves the picked one. */
+    private void pegs(Trace trace, double middle, int lane, PegPicker.Picked picked) {
+        for (Peg peg : trace.value().pegs()) {
+            boolean on = picked != null && picked.lane() == lane && picked.frame() == peg.frame();
+            double x = Math.rint(scale.x(peg.frame() + 0.5)) + 0.5;
+            double y = trace.y(peg.value(), middle);
+            g.setStroke(p.colour(on ? "paper" : "type"));
+            g.setLineWidth(on ? 2.4 : 1.4);
+            g.strokeLine(x, y - 8, x, y + 8);
+            g.strokeLine(x - 4, y + 8, x + 4, y + 8);
+            if (on) {
+                handles(trace, middle, peg);
+            }
+        }
+    }
+
+    private void handles(Trace trace, double middle, Peg peg) {
+        var knobs = PegPicker.knobs(trace, scale, middle, peg);
+        if (knobs.isEmpty()) {
+            return;
+        }
+        Peg next = PegPicker.next(trace.value(), peg).orElseThrow();
+        g.setLineWidth(1);
+        g.setStroke(p.colour("quiet"));
+        g.setFill(p.colour("paper"));
+        g.strokeLine(scale.x(peg.frame() + 0.5), trace.y(peg.value(), middle), knobs.get(0).getX(), knobs.get(0).getY());
+        g.strokeLine(scale.x(next.frame() + 0.5), trace.y(next.value(), middle), knobs.get(1).getX(), knobs.get(1).getY());
+        for (var knob : knobs) {
+            g.fillOval(knob.getX() - 3.5, knob.getY() - 3.5, 7, 7);
+        }
+    }
+
+    /** From the top layer down: a thin bar each, and the lowest as a ribbon with pictures. */
+    private void ribbons(double top, Map<String, Image> pictures) {
+        List<Layer> layers = session.project().layers();
+        String selected = session.state().layer().map(Layer::id).orElse("");
+        for (int i = layers.size() - 1; i >= 0; i--) {
+            Layer layer = layers.get(i);
+            double y = Ribbon.top(layers, i, top);
+            double h = Ribbon.height(i);
+            for (Clip clip : layer.clips()) {
+                double x = scale.x(clip.start());
+                double w = scale.x(clip.end()) - x - 1;
+                g.setFill(p.colour("raised"));
+                g.fillRect(x, y, w, h);
+                if (i == 0) {
+                    pictures(clip, pictures, x, y, w, h);
+                }
+                boolean on = layer.id().equals(selected);
+                g.setStroke(p.colour(on ? "paper" : "line"));
+                g.setLineWidth(1);
+                g.strokeRect(Math.rint(x) + 0.5, y + 0.5, Math.rint(w) - 1, h - 1);
+                name(session.project().source(clip.source()).map(s -> s.name()).orElse("missing"), x, y, w, h, i == 0);
+            }
+        }
+    }
+
+    private void name(String name, double x, double y, double w, double h, boolean over) {
+        g.save();
+        g.beginPath();
+        g.rect(x, y, w, h);
+        g.clip();
+        g.setFont(Font.font(Fonts.WORDS, 12));
+        if (over) {
+            g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.75));
+            g.fillRect(x + 1, y + 1, Math.min(w - 2, 14 + 6.4 * name.length()), 16);
+        }
+        g.setFill(p.colour("type"));
+        g.fillText(name, x + 6, y + 13);
+        g.restore();
+    }
+
+    private void pictures(Clip clip, Map<String, Image> pictures, double x, double y, double w, double h) {
+        Image image = pictures.get(clip.source());
+        if (image == null) {
+            return;
+        }
+        double each = h * image.getWidth() / image.getHeight();
+        g.save();
+        g.beginPath();
+        g.rect(x, y, w, h);
+        g.clip();
+        for (double at = x; at < x + w; at += each) {
+            g.drawImage(image, at, y, each, h);
+        }
+        g.restore();
+    }
+
+    private void marks(double rowsBottom) {
+        g.setLineWidth(1);
+        double ribbon = Ribbon.top(session.project().layers(), 0, rowsBottom);
+        for (long cut : session.project().cuts()) {
+            double x = scale.x(cut);
+            g.setStroke(p.colour("line"));
+            g.strokeLine(Math.rint(x) + 0.5, Metrics.HEAD, Math.rint(x) + 0.5, rowsBottom);
+            g.setFill(p.colour("paper"));
+            g.fillPolygon(new double[] {x - 6, x + 5, x - 0.5}, new double[] {ribbon - 1, ribbon - 1, ribbon + 7}, 3);
+        }
+        g.setFont(Font.font(Fonts.WORDS, 11));
+        for (Marker marker : session.project().markers()) {
+            double x = Math.rint(scale.x(marker.frame() + 0.5)) + 0.5;
+            g.setStroke(p.colour("quiet"));
+            g.setLineDashes(2, 3);
+            g.strokeLine(x, Metrics.HEAD, x, rowsBottom);
+            g.setLineDashes();
+            g.setFill(p.colour("quiet"));
+            g.fillPolygon(new double[] {x - 4, x + 4, x}, new double[] {Metrics.HEAD, Metrics.HEAD, Metrics.HEAD + 6}, 3);
+            g.fillText(marker.name(), x + 6, Metrics.HEAD + 11);
+        }
+    }
+
+    private void playhead() {
+        double x = Math.rint(scale.x(view.frame.get() + 0.5)) + 0.5;
+        g.setStroke(p.colour("paper"));
+        g.setLineWidth(1);
+        g.strokeLine(x, Metrics.HEAD, x, height);
+        String number = Long.toString(view.frame.get());
+        double w = 12 + 7 * number.length();
+        double left = Math.clamp(x - w / 2, 1, Math.max(1, width - w - 1));
+        g.setFill(p.colour("paper"));
+        g.fillRect(left, 4, w, 17);
+        g.setFill(p.colour("on-paper"));
+        g.setFont(Font.font(Fonts.NUMBERS, 12));
+        g.fillText(number, left + 6, 17);
+    }
+}

@@ -1,0 +1,260 @@
+package ivrik.app.desk;
+
+import ivrik.app.control.Drawing;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Value;
+import ivrik.core.separation.LaneKind;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.image.Image;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+
+/**
+ * Time, beside the matrix and in its rows: a ruler to scrub, a trace per lane with pegs to add (double
+ * click), drag, ease and delete, and the ribbon of shots and layers.
+ */
+public final class TimeView extends Drawing {
+    private final Session session;
+    private final View view;
+    private final Map<String, Image> pictures = new HashMap<>();
+    private final ContextMenu pegMenu = new ContextMenu();
+    private boolean[] cached = {};
+    private PegPicker.Picked picked;
+    private Drag drag;
+
+    /** What a drag does with each new place of the pointer. */
+    private interface Drag {
+        void to(MouseEvent e);
+    }
+
+    public TimeView(Session session, View view, ObjectProperty<Palette> palette) {
+        super(palette);
+        this.session = session;
+        this.view = view;
+        getStyleClass().add("desk");
+        setMinSize(200, 120);
+        setAccessibleText("Time: frames across, a lane's trace in each row");
+        setOnMousePressed(this::pressed);
+        setOnMouseDragged(e -> {
+            if (drag != null) {
+                drag.to(e);
+            }
+        });
+        setOnMouseReleased(e -> drag = null);
+        session.stateProperty().addListener((o, a, b) -> redraw());
+        view.frame.addListener((o, a, b) -> redraw());
+        view.traced.addListener((o, a, b) -> {
+            picked = null;
+            redraw();
+        });
+        menuItem("Hold", Ease.HOLD);
+        menuItem("Linear", Ease.LINEAR);
+        menuItem("Eased", Ease.SMOOTH);
+        MenuItem delete = new MenuItem("Delete peg");
+        delete.setOnAction(e -> deletePicked());
+        pegMenu.getItems().add(delete);
+    }
+
+    private void menuItem(String title, Ease ease) {
+        MenuItem item = new MenuItem(title);
+        item.setOnAction(e -> easePicked(ease));
+        pegMenu.getItems().add(item);
+    }
+
+    /** Which frames are ready to be played. */
+    public void showCached(boolean[] ready) {
+        if (!java.util.Arrays.equals(ready, cached)) {
+            cached = ready;
+            redraw();
+        }
+    }
+
+    /** A small picture of a source, for the ribbon. */
+    public void showPicture(String source, Image image) {
+        pictures.put(source, image);
+        redraw();
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, Palette p, double w, double h) {
+        new TimePainter(session, view, g, p, w, h).paint(cached, picked, pictures);
+    }
+
+    private TimeScale scale() {
+        return TimeScale.of(getWidth(), session.project().frames());
+    }
+
+    private double rowsBottom() {
+        return Metrics.HEAD
+                + session.state().look().filter(l -> !l.steps().isEmpty()).map(l -> l.lanes().size()).orElse(0)
+                        * Metrics.LANE;
+    }
+
+    private double middle(int lane) {
+        return Metrics.HEAD + lane * Metrics.LANE + Metrics.LANE / 2;
+    }
+
+    private Trace trace(int lane) {
+        return Trace.of(
+                session.project(),
+                session.state().look().orElseThrow(),
+                session.state().step(),
+                lane,
+                view.traced.get());
+    }
+
+    private void pressed(MouseEvent e) {
+        requestFocus();
+        pegMenu.hide();
+        if (e.getY() < Metrics.HEAD) {
+            drag = this::scrub;
+            scrub(e);
+        } else if (e.getY() >= rowsBottom()) {
+            Ribbon.at(session.project().layers(), e.getY(), rowsBottom())
+                    .ifPresent(layer -> session.selectLayer(layer.id()));
+            scrub(e);
+        } else {
+            pressedInRow(e, (int) ((e.getY() - Metrics.HEAD) / Metrics.LANE));
+        }
+        redraw();
+    }
+
+    private void scrub(MouseEvent e) {
+        view.playing.set(false);
+        view.frame.set(scale().frame(e.getX()));
+    }
+
+    private void pressedInRow(MouseEvent e, int lane) {
+        session.selectLane(lane);
+        Trace trace = trace(lane);
+        if (takeKnob(e, lane, trace)) {
+            return;
+        }
+        Optional<Peg> peg = PegPicker.at(trace, scale(), middle(lane), e.getX(), e.getY());
+        picked = peg.map(p -> new PegPicker.Picked(lane, p.frame())).orElse(null);
+        if (peg.isPresent() && e.getButton() == MouseButton.SECONDARY) {
+            pegMenu.show(this, e.getScreenX(), e.getScreenY());
+        } else if (peg.isPresent()) {
+            dragPeg(lane, peg.get());
+        } else if (e.getClickCount() == 2) {
+            addPeg(lane, scale().frame(e.getX()));
+        } else {
+            drag = this::scrub;
+            scrub(e);
+        }
+    }
+
+    private boolean takeKnob(MouseEvent e, int lane, Trace trace) {
+        if (picked == null || picked.lane() != lane) {
+            return false;
+        }
+        Peg from = trace.value().pegAt(picked.frame()).orElse(null);
+        if (from == null) {
+            return false;
+        }
+        List<Point2D> knobs = PegPicker.knobs(trace, scale(), middle(lane), from);
+        for (int k = 0; k < knobs.size(); k++) {
+            if (knobs.get(k).distance(e.getX(), e.getY()) < 7) {
+                int knob = k;
+                Peg to = PegPicker.next(trace.value(), from).orElseThrow();
+                Session.Gesture gesture = session.gesture("Ease peg at " + from.frame());
+                drag = move -> {
+                    Ease ease = PegPicker.dragged(
+                            (Ease.Eased) from.ease(), knob, trace, scale(), middle(lane), from, to, move.getX(), move.getY());
+                    gesture.editLook(look -> put(look, lane, trace.value().with(from.withEase(ease))));
+                };
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void dragPeg(int lane, Peg peg) {
+        Trace trace = trace(lane);
+        Value others = trace.value().without(peg.frame());
+        Session.Gesture gesture = session.gesture("Move peg of " + laneTitle(lane));
+        drag = e -> {
+            long frame = scale().frame(e.getX());
+            double unit = e.isAltDown() ? 10 : 1;
+            double value = Math.rint(trace.valueAt(e.getY(), middle(lane)) * unit) / unit;
+            if (view.traced.get().equals(Trace.JITTER)) {
+                value = Math.max(0, value);
+            }
+            if (others.pegAt(frame).isPresent()) {
+                return; // another peg stands there; passing it by would lose it
+            }
+            Peg moved = new Peg(frame, value, peg.ease());
+            picked = new PegPicker.Picked(lane, frame);
+            gesture.editLook(look -> put(look, lane, others.with(moved)));
+        };
+    }
+
+    private String laneTitle(int lane) {
+        return session.state().look().map(l -> l.model().lanes().get(lane)).map(LaneKind::title).orElse("lane");
+    }
+
+    private Look put(Look look, int lane, Value value) {
+        return Trace.with(look, session.state().step(), lane, view.traced.get(), value);
+    }
+
+    /** Puts a peg with the present value at a frame of a lane's traced value. */
+    public void addPeg(int lane, long frame) {
+        Value value = trace(lane).value();
+        picked = new PegPicker.Picked(lane, frame);
+        session.editLook(
+                "Peg " + laneTitle(lane) + " at " + frame,
+                look -> put(look, lane, value.with(new Peg(frame, value.at(frame), Ease.LINEAR))));
+    }
+
+    /** A peg at the present frame of the lane being worked on: set if there is none, else removed. */
+    public void togglePeg() {
+        session.state().look().filter(l -> !l.steps().isEmpty()).ifPresent(look -> {
+            int lane = session.state().lane();
+            long frame = view.frame.get();
+            if (trace(lane).value().pegAt(frame).isEmpty()) {
+                addPeg(lane, frame);
+            } else {
+                picked = new PegPicker.Picked(lane, frame);
+                deletePicked();
+            }
+        });
+    }
+
+    /** Deletes the picked peg; the last one leaves its value behind as the rest. */
+    public void deletePicked() {
+        if (picked == null) {
+            return;
+        }
+        PegPicker.Picked gone = picked;
+        picked = null;
+        Value value = trace(gone.lane()).value();
+        Value left = value.without(gone.frame());
+        Value kept = left.isMoving() ? left : Value.of(value.at(gone.frame()));
+        session.editLook(
+                "Delete peg of " + laneTitle(gone.lane()), look -> put(look, gone.lane(), kept));
+    }
+
+    private void easePicked(Ease ease) {
+        if (picked == null) {
+            return;
+        }
+        int lane = picked.lane();
+        Value value = trace(lane).value();
+        value.pegAt(picked.frame())
+                .ifPresent(peg -> session.editLook(
+                        "Ease peg of " + laneTitle(lane), look -> put(look, lane, value.with(peg.withEase(ease)))));
+    }
+}

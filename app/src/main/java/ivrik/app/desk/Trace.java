@@ -1,0 +1,68 @@
+package ivrik.app.desk;
+
+import ivrik.core.look.Look;
+import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
+import ivrik.core.project.Project;
+import ivrik.core.render.Planner;
+
+/** One lane's traced value in its row: what it is, what it comes to with jitter, and how it is drawn. */
+record Trace(Project project, Look look, int step, int lane, String name, double range) {
+    /** The traced name that stands for the jitter's amount. */
+    static final String JITTER = "jitter";
+
+    static Trace of(Project project, Look look, int step, int lane, String name) {
+        double most = 4;
+        for (int i = 0; i < look.lanes().size(); i++) {
+            Value v = value(look, step, i, name);
+            most = Math.max(most, Math.abs(v.rest()) * (v.isMoving() ? 0 : 1));
+            for (var peg : v.pegs()) {
+                most = Math.max(most, Math.abs(peg.value()));
+            }
+            if (!name.equals(JITTER)) {
+                var amount = look.steps().get(step).lanes().get(i).jitter().amount();
+                double jitter = amount.isMoving()
+                        ? amount.pegs().stream().mapToDouble(p -> Math.abs(p.value())).max().orElse(0)
+                        : Math.abs(amount.rest());
+                most = Math.max(most, jitter);
+            }
+        }
+        return new Trace(project, look, step, lane, name, most * 1.15);
+    }
+
+    static Value value(Look look, int step, int lane, String name) {
+        var amounts = look.steps().get(step).lanes().get(lane);
+        return name.equals(JITTER) ? amounts.jitter().amount() : amounts.value(name);
+    }
+
+    static Look with(Look look, int step, int lane, String name, Value value) {
+        return look.withAmounts(step, lane, a -> name.equals(JITTER)
+                ? a.withJitter(a.jitter().withAmount(value))
+                : a.with(name, value));
+    }
+
+    Value value() {
+        return value(look, step, lane, name);
+    }
+
+    /** What the value comes to at a frame, dials and jitter added. */
+    double result(long frame) {
+        if (look.lanes().get(lane).hold()) {
+            return 0;
+        }
+        if (name.equals(JITTER)) {
+            return value().at(frame);
+        }
+        return Planner.settings(look, step, lane, Rational.of(frame), project.sequence().rate())
+                .number(name);
+    }
+
+    /** The height of a value in a row whose middle is at {@code middle}. */
+    double y(double value, double middle) {
+        return middle - value / range * (Metrics.LANE / 2 - 8);
+    }
+
+    double valueAt(double y, double middle) {
+        return (middle - y) / (Metrics.LANE / 2 - 8) * range;
+    }
+}

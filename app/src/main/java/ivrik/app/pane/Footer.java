@@ -1,0 +1,106 @@
+package ivrik.app.pane;
+
+import ivrik.app.control.Badge;
+import ivrik.app.picture.Shown;
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
+import ivrik.app.session.View;
+import ivrik.core.picture.Frame;
+import java.util.Locale;
+import java.util.function.Supplier;
+import javafx.geometry.Point2D;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** The line under the panes: lane, treatment and what there is to say; the values under the pointer. */
+public final class Footer extends HBox {
+    private final Session session;
+    private final View view;
+    private final Supplier<Shown> result;
+    private final Supplier<Shown> source;
+    private final Badge badge = new Badge();
+    private final Label working = new Label();
+    private final Label notice = new Label();
+    private final Label place = new Label();
+    private final Label value = new Label();
+    private final Label was = new Label("was");
+    private final Label before = new Label();
+
+    /**
+     * @param result the last rendered result, or null
+     * @param source the last rendered source, or null
+     */
+    public Footer(Session session, View view, Supplier<Shown> result, Supplier<Shown> source) {
+        this.session = session;
+        this.view = view;
+        this.result = result;
+        this.source = source;
+        getStyleClass().addAll("strip", "footer");
+        notice.getStyleClass().add("quiet");
+        notice.setMinWidth(0);
+        working.setMinWidth(USE_PREF_SIZE);
+        was.getStyleClass().add("quiet");
+        place.getStyleClass().addAll("number", "quiet");
+        for (Label label : new Label[] {value, before}) {
+            label.getStyleClass().add("number");
+        }
+        for (Label label : new Label[] {place, value, was, before}) {
+            label.setMinWidth(USE_PREF_SIZE);
+        }
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        getChildren().addAll(badge, working, notice, gap, place, value, was, before);
+        session.stateProperty().addListener((o, a, b) -> showWork());
+        view.notice.addListener((o, a, b) -> notice.setText(b));
+        view.pointer.addListener((o, a, b) -> showValues());
+        showWork();
+        showValues();
+    }
+
+    private void showWork() {
+        State state = session.state();
+        boolean any = !Lanes.kinds(state).isEmpty();
+        badge.setVisible(any);
+        if (!any) {
+            working.setText("Nothing to work on yet");
+            return;
+        }
+        var lane = Lanes.kinds(state).get(state.lane());
+        badge.show(lane);
+        var look = state.look().orElseThrow();
+        String treatment = look.steps().isEmpty()
+                ? "no treatment"
+                : look.steps().get(state.step()).kind().description().title();
+        working.setText("working on " + lane.title() + ", " + treatment);
+    }
+
+    /** The values under the pointer, after and before. */
+    public void showValues() {
+        Point2D at = view.pointer.get();
+        Shown now = result.get();
+        boolean any = at != null && now != null && now.frame() != null;
+        for (Label label : new Label[] {place, value, was, before}) {
+            label.setVisible(any);
+        }
+        if (!any) {
+            return;
+        }
+        place.setText((int) at.getX() + ", " + (int) at.getY());
+        value.setText(sample(now, at));
+        before.setText(source.get() == null || source.get().frame() == null ? "" : sample(source.get(), at));
+    }
+
+    private static String sample(Shown shown, Point2D at) {
+        Frame frame = shown.frame();
+        int x = Math.clamp((int) (at.getX() * shown.scale()), 0, frame.width() - 1);
+        int y = Math.clamp((int) (at.getY() * shown.scale()), 0, frame.height() - 1);
+        StringBuilder text = new StringBuilder();
+        for (var plane : frame.colour()) {
+            text.append(String.format(Locale.ROOT, "%5.2f ", plane.at(x, y)));
+        }
+        return text.toString().strip();
+    }
+}

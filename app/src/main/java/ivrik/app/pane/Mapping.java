@@ -1,0 +1,38 @@
+package ivrik.app.pane;
+
+import ivrik.core.picture.Size;
+import javafx.geometry.Point2D;
+
+/**
+ * Where the picture lies in a pane.
+ *
+ * @param zoom screen pixels to a pixel of the sequence
+ */
+record Mapping(double left, double top, double zoom) {
+    private static final double MARGIN = 20;
+
+    /**
+     * @param zoom 0 to fit
+     * @param centre what lies in the middle of the pane, as shares of the picture
+     */
+    static Mapping of(Size sequence, double width, double height, double zoom, Point2D centre) {
+        if (zoom == 0) {
+            double fit = Math.min((width - 2 * MARGIN) / sequence.width(), (height - 2 * MARGIN) / sequence.height());
+            double z = Math.max(0.01, fit);
+            return new Mapping(
+                    Math.rint((width - z * sequence.width()) / 2), Math.rint((height - z * sequence.height()) / 2), z);
+        }
+        return new Mapping(
+                Math.rint(width / 2 - centre.getX() * sequence.width() * zoom),
+                Math.rint(height / 2 - centre.getY() * sequence.height() * zoom),
+                zoom);
+    }
+
+    Point2D toPicture(double x, double y) {
+        return new Point2D((x - left) / zoom, (y - top) / zoom);
+    }
+
+    Point2D toScreen(double x, double y) {
+        return new Point2D(left + x * zoom, top + y * zoom);
+    }
+}

@@ -1,0 +1,246 @@
+package ivrik.app.pane;
+
+import ivrik.app.control.Drawing;
+import ivrik.app.picture.Shown;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.session.View.Show;
+import ivrik.app.theme.Marks;
+import ivrik.app.theme.Palette;
+import ivrik.core.picture.Size;
+import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+
+/** One view of the picture: zoomed and panned with the other, with handles, marks, split and loupe. */
+public final class PicturePane extends Drawing {
+    private static final double MARK = 6;
+    private static final double SPLIT_GRIP = 6;
+    private static final double ZOOM_MIN = 0.05;
+    private static final double ZOOM_MAX = 32;
+
+    private final Session session;
+    private final View view;
+    private final ShiftHandles handles;
+    private Image image;
+    private Image splitImage;
+    private Shown shown;
+    private String gap = "";
+    private double apart;
+    private Point2D panFrom;
+    private Point2D panCentre;
+    private boolean draggingSplit;
+    private Point2D pointer;
+
+    public PicturePane(Session session, View view, ObjectProperty<Palette> palette, ShiftHandles handles) {
+        super(palette);
+        this.session = session;
+        this.view = view;
+        this.handles = handles;
+        setMinSize(120, 90);
+        setOnScroll(this::scrolled);
+        setOnMousePressed(this::pressed);
+        setOnMouseDragged(this::dragged);
+        setOnMouseReleased(e -> {
+            panFrom = null;
+            draggingSplit = false;
+            handles.released();
+        });
+        setOnMouseMoved(this::moved);
+        setOnMouseExited(e -> {
+            pointer = null;
+            view.pointer.set(null);
+            redraw();
+        });
+        view.zoom.addListener((o, a, b) -> redraw());
+        view.centre.addListener((o, a, b) -> redraw());
+        view.split.addListener((o, a, b) -> redraw());
+        view.surround.addListener((o, a, b) -> redraw());
+        view.loupe.addListener((o, a, b) -> redraw());
+        view.handles.addListener((o, a, b) -> redraw());
+        session.stateProperty().addListener((o, a, b) -> redraw());
+    }
+
+    /** A new picture. */
+    public void show(Shown next) {
+        shown = next;
+        image = next.image();
+        redraw();
+    }
+
+    /** What is left of the split line. */
+    public void showSplit(Shown source) {
+        splitImage = source == null ? null : source.image();
+        redraw();
+    }
+
+    /** Why there is no picture, in plain words; empty where there is one. */
+    public void explain(String why) {
+        gap = why;
+        redraw();
+    }
+
+    /** How far the corner marks stand apart, in screen pixels. */
+    public void split(double pixels) {
+        apart = pixels;
+        redraw();
+    }
+
+    public Shown shown() {
+        return shown;
+    }
+
+    /** Screen pixels to a pixel of the sequence at present. */
+    public double zoom() {
+        return mapping().zoom();
+    }
+
+    private Size sequence() {
+        return session.project().sequence().size();
+    }
+
+    private Mapping mapping() {
+        return Mapping.of(
+                sequence(), getWidth(), getHeight(), view.zoom.get(), view.centre.get());
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, Palette p, double width, double height) {
+        g.setFill(switch (view.surround.get()) {
+            case BLACK -> Color.gray(0.047);
+            case GREY -> Color.gray(0.466);
+            case WHITE -> Color.gray(1);
+        });
+        g.fillRect(0, 0, width, height);
+        Mapping m = mapping();
+        double w = sequence().width() * m.zoom();
+        double h = sequence().height() * m.zoom();
+        if (image != null) {
+            g.setImageSmoothing(m.zoom() / shown.scale() < 1 || shown.scale() < 1);
+            g.drawImage(image, m.left(), m.top(), w, h);
+            drawSplit(g, p, m, w, h);
+        }
+        drawMarks(g, p, m, w, h);
+        if (view.handles.get() && image != null) {
+            handles.draw(g, p, m);
+        }
+        if (!gap.isEmpty()) {
+            explain(g, p, width, height);
+        }
+        if (view.loupe.get() && pointer != null && image != null) {
+            Loupe.draw(g, p, image, shown, m, pointer, width, height);
+        }
+    }
+
+    private void drawSplit(GraphicsContext g, Palette p, Mapping m, double w, double h) {
+        double split = view.split.get();
+        if (split < 0 || splitImage == null) {
+            return;
+        }
+        double x = m.left() + split * w;
+        g.save();
+        g.beginPath();
+        g.rect(m.left(), m.top(), split * w, h);
+        g.clip();
+        g.drawImage(splitImage, m.left(), m.top(), w, h);
+        g.restore();
+        g.setStroke(p.colour("paper"));
+        g.setLineWidth(1);
+        g.strokeLine(Math.rint(x) + 0.5, m.top(), Math.rint(x) + 0.5, m.top() + h);
+    }
+
+    private void drawMarks(GraphicsContext g, Palette p, Mapping m, double w, double h) {
+        double out = MARK * 1.6 + 2;
+        for (double x : new double[] {m.left() - out, m.left() + w + out}) {
+            for (double y : new double[] {m.top() + MARK * 1.5, m.top() + h - MARK * 1.5}) {
+                Marks.register(g, p, Math.rint(x) + 0.5, Math.rint(y) + 0.5, MARK * 0.62, apart);
+            }
+        }
+    }
+
+    private void explain(GraphicsContext g, Palette p, double width, double height) {
+        g.setFont(Font.font(ivrik.app.theme.Fonts.WORDS, 14));
+        g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.85));
+        g.fillRect(0, height / 2 - 34, width, 68);
+        g.setFill(p.colour("type"));
+        g.setTextAlign(javafx.scene.text.TextAlignment.CENTER);
+        g.fillText(gap, width / 2, height / 2 + 5, width - 40);
+        g.setTextAlign(javafx.scene.text.TextAlignment.LEFT);
+    }
+
+    private void scrolled(ScrollEvent e) {
+        if (e.getDeltaY() == 0) {
+            return;
+        }
+        zoomAt(e.getX(), e.getY(), e.getDeltaY() > 0 ? 1.25 : 0.8);
+        e.consume();
+    }
+
+    /** Zooms by a factor; what is under a place of the pane stays there. */
+    public void zoomAt(double x, double y, double factor) {
+        Mapping m = mapping();
+        Point2D under = m.toPicture(x, y);
+        double zoom = Math.clamp(m.zoom() * factor, ZOOM_MIN, ZOOM_MAX);
+        Size size = sequence();
+        view.centre.set(new Point2D(
+                (under.getX() + (getWidth() / 2 - x) / zoom) / size.width(),
+                (under.getY() + (getHeight() / 2 - y) / zoom) / size.height()));
+        view.zoom.set(zoom);
+    }
+
+    private void pressed(MouseEvent e) {
+        requestFocus();
+        Mapping m = mapping();
+        double splitX = m.left() + view.split.get() * sequence().width() * m.zoom();
+        if (view.split.get() >= 0 && Math.abs(e.getX() - splitX) < SPLIT_GRIP) {
+            draggingSplit = true;
+        } else if (e.getButton() == MouseButton.PRIMARY && view.handles.get() && handles.pressed(e, m)) {
+            redraw();
+        } else {
+            panFrom = new Point2D(e.getX(), e.getY());
+            Size size = sequence();
+            Point2D middle = m.toPicture(getWidth() / 2, getHeight() / 2);
+            panCentre = new Point2D(middle.getX() / size.width(), middle.getY() / size.height());
+        }
+    }
+
+    private void dragged(MouseEvent e) {
+        Mapping m = mapping();
+        Size size = sequence();
+        if (draggingSplit) {
+            view.split.set(Math.clamp((e.getX() - m.left()) / (size.width() * m.zoom()), 0, 1));
+        } else if (panFrom != null) {
+            view.zoom.set(m.zoom());
+            view.centre.set(new Point2D(
+                    panCentre.getX() - (e.getX() - panFrom.getX()) / m.zoom() / size.width(),
+                    panCentre.getY() - (e.getY() - panFrom.getY()) / m.zoom() / size.height()));
+        } else {
+            handles.dragged(e, m);
+        }
+        moved(e);
+    }
+
+    private void moved(MouseEvent e) {
+        pointer = new Point2D(e.getX(), e.getY());
+        Point2D at = mapping().toPicture(e.getX(), e.getY());
+        boolean inside = at.getX() >= 0
+                && at.getY() >= 0
+                && at.getX() < sequence().width()
+                && at.getY() < sequence().height();
+        view.pointer.set(inside ? at : null);
+        if (view.loupe.get()) {
+            redraw();
+        }
+    }
+
+    /** What a pane is called. */
+    static String title(Show show, boolean without, boolean held) {
+        return held ? "Held frame" : without && show == Show.RESULT ? "Without" : show.toString();
+    }
+}

@@ -1,0 +1,114 @@
+package ivrik.app.pane;
+
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Palette;
+import ivrik.core.picture.Size;
+import ivrik.core.separation.LaneKind;
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+
+/**
+ * The handles of a shift on the picture: a point per lane, as far from the picture's centre as the
+ * lane is moved. Dragging one moves its lane.
+ */
+public final class ShiftHandles {
+    private static final double RADIUS = 7;
+    private static final double REACH = 11;
+
+    private final Session session;
+    private final View view;
+    private Session.Gesture gesture;
+    private int lane;
+    private Point2D grip;
+
+    public ShiftHandles(Session session, View view) {
+        this.session = session;
+        this.view = view;
+    }
+
+    private Point2D place(int lane, Mapping m) {
+        Size size = session.project().sequence().size();
+        Point2D moved = Lanes.shifts(session.state(), view.frame.get()).get(lane);
+        return m.toScreen(size.width() / 2.0 + moved.getX(), size.height() / 2.0 + moved.getY());
+    }
+
+    void draw(GraphicsContext g, Palette p, Mapping m) {
+        List<LaneKind> lanes = Lanes.kinds(session.state());
+        if (!Lanes.hasShift(session.state())) {
+            return;
+        }
+        int working = session.state().lane();
+        g.setFont(Font.font(ivrik.app.theme.Fonts.WORDS, 11));
+        for (int i = 0; i < lanes.size(); i++) {
+            if (i != working) {
+                point(g, p, place(i, m), p.ink(lanes.get(i).id()), lanes.get(i).letter(), false);
+            }
+        }
+        point(g, p, place(working, m), p.ink(lanes.get(working).id()), lanes.get(working).letter(), true);
+    }
+
+    private static void point(GraphicsContext g, Palette p, Point2D at, Color ink, String letter, boolean working) {
+        double x = at.getX();
+        double y = at.getY();
+        g.setStroke(Color.gray(0, 0.55));
+        g.setLineWidth(working ? 4 : 3);
+        g.strokeOval(x - RADIUS, y - RADIUS, 2 * RADIUS, 2 * RADIUS);
+        g.setStroke(ink);
+        g.setLineWidth(working ? 2 : 1.2);
+        g.strokeOval(x - RADIUS, y - RADIUS, 2 * RADIUS, 2 * RADIUS);
+        if (working) {
+            g.strokeLine(x - RADIUS - 4, y, x + RADIUS + 4, y);
+            g.strokeLine(x, y - RADIUS - 4, x, y + RADIUS + 4);
+            g.setFill(Color.gray(0, 0.6));
+            g.fillText(letter, x + RADIUS + 4, y - RADIUS + 1);
+            g.setFill(ink);
+            g.fillText(letter, x + RADIUS + 3, y - RADIUS);
+        }
+    }
+
+    /** Whether a handle was taken. */
+    boolean pressed(MouseEvent e, Mapping m) {
+        if (!Lanes.hasShift(session.state())) {
+            return false;
+        }
+        int working = session.state().lane();
+        List<LaneKind> kinds = Lanes.kinds(session.state());
+        for (int k = 0; k < kinds.size(); k++) {
+            int i = (working + k) % kinds.size();
+            Point2D place = place(i, m);
+            if (place.distance(e.getX(), e.getY()) < REACH) {
+                session.selectLane(i);
+                lane = i;
+                grip = place.subtract(e.getX(), e.getY());
+                gesture = session.gesture("Move " + kinds.get(i).title());
+                return true;
+            }
+        }
+        return false;
+    }
+
+    void dragged(MouseEvent e, Mapping m) {
+        if (gesture == null) {
+            return;
+        }
+        Size size = session.project().sequence().size();
+        Point2D to = m.toPicture(e.getX() + grip.getX(), e.getY() + grip.getY())
+                .subtract(size.width() / 2.0, size.height() / 2.0);
+        double unit = e.isAltDown() ? 10 : 1;
+        double x = Math.rint(to.getX() * unit) / unit;
+        double y = Math.rint(to.getY() * unit) / unit;
+        int step = session.state().step();
+        Point2D place = new Point2D(x, y);
+        gesture.editLook(look -> view.follow.get().moved(look, step, lane, view.frame.get(), place));
+    }
+
+    void released() {
+        gesture = null;
+    }
+}

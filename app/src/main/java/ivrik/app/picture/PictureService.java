@@ -1,0 +1,198 @@
+package ivrik.app.picture;
+
+import ivrik.app.session.View.Show;
+import ivrik.core.IvrikException;
+import ivrik.core.picture.CancelledException;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.Source;
+import ivrik.core.render.Cancel;
+import ivrik.core.render.Pictures;
+import ivrik.core.render.Plan;
+import ivrik.core.render.Register;
+import ivrik.core.render.Renderer;
+import ivrik.media.decode.MediaPictures;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Renders what the panes ask for in a thread of its own. The newest request wins: an older one is
+ * given up. Each is answered at half size first, then in full with its register.
+ */
+public final class PictureService {
+    private static final Logger LOG = LoggerFactory.getLogger(PictureService.class);
+    private static final double QUICK_SCALE = 0.5;
+
+    private final Workers workers = Workers.shared();
+    private final ExecutorService thread =
+            Executors.newSingleThreadExecutor(Thread.ofPlatform().name("ivrik-render").daemon().factory());
+    private final AtomicReference<Request> newest = new AtomicReference<>();
+    private final Map<String, String> faults = new ConcurrentHashMap<>();
+    private final ScreenCache cache = new ScreenCache(Runtime.getRuntime().maxMemory() / 3);
+    private final Consumer<Answer> answers;
+    private volatile MediaPictures media;
+    private volatile Renderer renderer;
+
+    /**
+     * What to render.
+     *
+     * @param layer number among the plan's layers of the one whose lanes are shown, or -1
+     */
+    public record Request(Plan plan, Set<Show> shows, int layer, int lane) {}
+
+    /**
+     * What was rendered.
+     *
+     * @param register null after the quick pass
+     * @param faults by source id, what keeps a source from being shown
+     */
+    public record Answer(Request request, Map<Show, Shown> shown, Register register, Map<String, String> faults) {}
+
+    /**
+     * @param answers told on the interface thread, only of the newest request
+     */
+    public PictureService(Consumer<Answer> answers) {
+        this.answers = answers;
+    }
+
+    /** Media paths are relative to this folder from now on; all that was kept is let go. */
+    public void useFolder(Path folder) {
+        MediaPictures before = media;
+        media = new MediaPictures(folder, workers);
+        renderer = new Renderer(tolerant(media), workers, Runtime.getRuntime().maxMemory() / 10);
+        cache.clear();
+        faults.clear();
+        if (before != null) {
+            before.close();
+        }
+    }
+
+    /** A source that cannot be had leaves a gap and a word. */
+    private Pictures tolerant(MediaPictures media) {
+        return (picture, shown) -> {
+            String id = picture.source().id();
+            try {
+                Frame frame = media.frame(picture, shown);
+                faults.remove(id);
+                return frame;
+            } catch (IvrikException e) {
+                LOG.warn("{}", e.oneLine(), e);
+                faults.put(id, e.oneLine());
+                return Frame.empty(shown);
+            }
+        };
+    }
+
+    /** Sources whose files have gone or changed since they were opened. */
+    public boolean anyChanged(Iterable<Source> sources) {
+        for (Source source : sources) {
+            if (media.hasChanged(source.path())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    public ScreenCache cache() {
+        return cache;
+    }
+
+    /** Asks for pictures; the answers come later, on the interface thread. */
+    public void ask(Request request) {
+        newest.set(request);
+        thread.execute(() -> work(request));
+    }
+
+    private void work(Request request) {
+        Cancel stale = () -> newest.get() != request;
+        try {
+            if (stale.isCancelled()) {
+                return;
+            }
+            if (cache.get(request.plan(), 1).isEmpty()) {
+                answer(request, render(request, QUICK_SCALE, stale), null);
+            }
+            Map<Show, Shown> fine = render(request, 1, stale);
+            Frame result = frame(request, Show.RESULT, 1, stale);
+            Frame source = renderer.render(request.plan().untouched(), 1, stale);
+            answer(request, fine, Register.between(result, source, workers));
+        } catch (CancelledException e) {
+            // a newer request is already waiting
+        } catch (IvrikException e) {
+            LOG.warn("{}", e.oneLine(), e);
+        } catch (RuntimeException | OutOfMemoryError e) {
+            LOG.error("a frame could not be rendered", e);
+        }
+    }
+
+    private void answer(Request request, Map<Show, Shown> shown, Register register) {
+        Answer answer = new Answer(request, shown, register, Map.copyOf(faults));
+        Platform.runLater(() -> {
+            if (newest.get() == request) {
+                answers.accept(answer);
+            }
+        });
+    }
+
+    private Map<Show, Shown> render(Request request, double scale, Cancel cancel) {
+        Map<Show, Shown> shown = new EnumMap<>(Show.class);
+        for (Show show : request.shows()) {
+            if (show == Show.HELD) {
+                continue;
+            }
+            Shown made = Shown.of(frame(request, show, scale, cancel), scale, workers);
+            shown.put(show, made);
+            if (show == Show.RESULT) {
+                cache.put(request.plan(), made);
+            }
+        }
+        return shown;
+    }
+
+    private Frame frame(Request request, Show show, double scale, Cancel cancel) {
+        Plan plan = request.plan();
+        return switch (show) {
+            case SOURCE -> renderer.render(plan.untouched(), scale, cancel);
+            case LANE_GREY, LANE_INK -> LaneView.of(request, show, scale, renderer, cancel, workers);
+            case DIFFERENCE -> LaneView.difference(
+                    renderer.render(plan, scale, cancel), renderer.render(plan.untouched(), scale, cancel), workers);
+            default -> renderer.render(plan, scale, cancel);
+        };
+    }
+
+    /** A frame for playback, from the cache or rendered now, in the calling thread. */
+    Shown forPlayback(Plan plan, double scale) {
+        return cache.get(plan, scale).orElseGet(() -> {
+            Shown made = Shown.of(renderer.render(plan, scale, Cancel.NEVER), scale, workers);
+            cache.put(plan, made);
+            return made;
+        });
+    }
+
+    /** A small picture of one frame of a source, in the calling thread. */
+    public Shown thumbnail(Source source, long frame, Size size) {
+        Size shown = source.size().fitInto(size);
+        Frame small = ivrik.core.picture.Resample.to(
+                media.frame(new Plan.Picture(source, frame), shown), shown, workers);
+        return Shown.of(small, 1, workers);
+    }
+
+    public void close() {
+        newest.set(null);
+        thread.shutdownNow();
+        if (media != null) {
+            media.close();
+        }
+    }
+}

@@ -1,0 +1,74 @@
+package ivrik.app.session;
+
+import ivrik.core.look.Look;
+import java.util.stream.IntStream;
+import javafx.geometry.Point2D;
+
+/** How the other lanes follow one that is shifted. A held lane stays where it is. */
+public enum Follow {
+    ALONE("alone", "Only the lane that is moved moves"),
+    TOGETHER("together", "All lanes that are not held move by the same way"),
+    OPPOSED("opposed", "Two lanes move as mirror images about the third");
+
+    private final String title;
+    private final String help;
+
+    Follow(String title, String help) {
+        this.title = title;
+        this.help = help;
+    }
+
+    public String help() {
+        return help;
+    }
+
+    @Override
+    public String toString() {
+        return title;
+    }
+
+    /** One lane shifted to a place as seen at a frame, and the others after it. */
+    public Look moved(Look look, int step, int lane, long frame, Point2D to) {
+        Point2D by = to.subtract(Lanes.shift(look, step, lane, frame));
+        Look moved = put(look, step, lane, frame, to);
+        int opposite = opposite(look, lane);
+        for (int i = 0; i < look.lanes().size(); i++) {
+            if (i == lane || look.lanes().get(i).hold()) {
+                continue;
+            }
+            if (this == TOGETHER) {
+                moved = put(moved, step, i, frame, Lanes.shift(look, step, i, frame).add(by));
+            } else if (this == OPPOSED && i == opposite) {
+                Point2D middle = third(look, step, lane, i, frame);
+                moved = put(moved, step, i, frame, middle.multiply(2).subtract(to));
+            }
+        }
+        return moved;
+    }
+
+    private static Look put(Look look, int step, int lane, long frame, Point2D to) {
+        return Lanes.with(Lanes.with(look, step, lane, frame, "x", to.getX()), step, lane, frame, "y", to.getY());
+    }
+
+    /** The lane mirrored against another: the outer ones against each other, passing over one held. */
+    private static int opposite(Look look, int lane) {
+        int n = look.lanes().size();
+        int mirrored = n - 1 - lane;
+        if (mirrored != lane && !look.lanes().get(mirrored).hold()) {
+            return mirrored;
+        }
+        return IntStream.range(0, n)
+                .filter(i -> i != lane && !look.lanes().get(i).hold())
+                .findFirst()
+                .orElse(lane);
+    }
+
+    /** What two opposed lanes are mirrored about: where the remaining one is. */
+    private static Point2D third(Look look, int step, int a, int b, long frame) {
+        return IntStream.range(0, look.lanes().size())
+                .filter(i -> i != a && i != b)
+                .mapToObj(i -> Lanes.shift(look, step, i, frame))
+                .findFirst()
+                .orElse(Point2D.ZERO);
+    }
+}

@@ -1,0 +1,52 @@
+package ivrik.app.session;
+
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Value;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.treatment.Parameter;
+import java.util.List;
+import java.util.stream.IntStream;
+import javafx.geometry.Point2D;
+
+/** Reading and changing what the lanes of the selected look are at a frame. */
+public final class Lanes {
+    private Lanes() {}
+
+    public static List<LaneKind> kinds(State state) {
+        return state.look().map(l -> l.model().lanes()).orElse(List.of());
+    }
+
+    /** Whether the selected step is a shift. */
+    public static boolean hasShift(State state) {
+        return state.look()
+                .filter(l -> !l.steps().isEmpty())
+                .map(l -> l.steps().get(state.step()).treatment().equals("shift"))
+                .orElse(false);
+    }
+
+    /** Each lane's own shift in the selected step, without dials and jitter. */
+    public static List<Point2D> shifts(State state, long frame) {
+        return state.look()
+                .map(look -> IntStream.range(0, look.lanes().size())
+                        .mapToObj(i -> shift(look, state.step(), i, frame))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    static Point2D shift(Look look, int step, int lane, long frame) {
+        Amounts a = look.steps().get(step).lanes().get(lane);
+        return new Point2D(a.value("x").at(frame), a.value("y").at(frame));
+    }
+
+    /** With a parameter set as seen at a frame, within its range. */
+    public static Look with(Look look, int step, int lane, long frame, String parameter, double value) {
+        Parameter p = look.steps().get(step).kind().description().parameter(parameter);
+        return look.withAmounts(
+                step, lane, a -> a.with(parameter, set(a.value(parameter), frame, p.clamp(value))));
+    }
+
+    private static Value set(Value value, long frame, double to) {
+        return value.at(frame) == to ? value : value.set(frame, to);
+    }
+}

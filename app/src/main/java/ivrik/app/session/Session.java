@@ -1,0 +1,160 @@
+package ivrik.app.session;
+
+import ivrik.app.session.State.Selection;
+import ivrik.core.look.Look;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/**
+ * The one store of what is being worked on. An edit makes a new state; undo and redo walk the list of
+ * states by the names of the edits. Used on the interface thread only.
+ */
+public final class Session {
+    private final ReadOnlyObjectWrapper<State> state =
+            new ReadOnlyObjectWrapper<>(new State(Project.empty("Untitled"), Selection.FIRST));
+    private final List<Edit> done = new ArrayList<>();
+    private final List<Edit> undone = new ArrayList<>();
+    private Project saved = state.get().project();
+
+    /** An edit's name, and the states before and after it. */
+    private record Edit(String name, State before, State after) {}
+
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    public State state() {
+        return state.get();
+    }
+
+    public Project project() {
+        return state().project();
+    }
+
+    /** Starts over with a project; nothing to undo, nothing to save. */
+    public void open(Project project) {
+        done.clear();
+        undone.clear();
+        saved = project;
+        String layer = project.layers().stream().findFirst().map(Layer::id).orElse("");
+        state.set(new State(project, new Selection(layer, 0, 0)));
+    }
+
+    /** An edit of the project; one that changes nothing is no step. */
+    public void edit(String name, UnaryOperator<Project> change) {
+        put(name, new State(change.apply(project()), state().selection()));
+    }
+
+    /** An edit of the selected layer's look. */
+    public void editLook(String name, UnaryOperator<Look> change) {
+        edit(name, lookChange(change));
+    }
+
+    private UnaryOperator<Project> lookChange(UnaryOperator<Look> change) {
+        return project -> state().layer()
+                .map(layer -> project.withLayer(layer.id(), l -> l.withLook(change)))
+                .orElse(project);
+    }
+
+    private void put(String name, State next) {
+        if (!next.equals(state())) {
+            done.add(new Edit(name, state(), next));
+            undone.clear();
+            state.set(next);
+        }
+    }
+
+    /** Another selection; not a step of its own, but undo brings it back. */
+    public void select(Selection selection) {
+        state.set(new State(project(), selection));
+    }
+
+    public void selectLane(int lane) {
+        Selection s = state().selection();
+        select(new Selection(s.layer(), s.step(), lane));
+    }
+
+    public void selectCell(int step, int lane) {
+        select(new Selection(state().selection().layer(), step, lane));
+    }
+
+    public void selectLayer(String layer) {
+        select(new Selection(layer, 0, state().selection().lane()));
+    }
+
+    /** Begins a drag: all of its changes together are one step. */
+    public Gesture gesture(String name) {
+        return new Gesture(name);
+    }
+
+    /** One drag. Every change starts from the state that it began with. */
+    public final class Gesture {
+        private final String name;
+        private final State before = state();
+
+        private Gesture(String name) {
+            this.name = name;
+        }
+
+        /** What the drag has come to: replaces what it was before. */
+        public void edit(UnaryOperator<Project> change) {
+            State next = new State(change.apply(before.project()), before.selection());
+            if (!done.isEmpty() && done.getLast().before == before) {
+                done.removeLast();
+            }
+            if (!next.equals(before)) {
+                done.add(new Edit(name, before, next));
+                undone.clear();
+            }
+            state.set(next);
+        }
+
+        public void editLook(UnaryOperator<Look> change) {
+            edit(lookChange(change));
+        }
+    }
+
+    public Optional<String> undoName() {
+        return done.isEmpty() ? Optional.empty() : Optional.of(done.getLast().name);
+    }
+
+    public Optional<String> redoName() {
+        return undone.isEmpty() ? Optional.empty() : Optional.of(undone.getLast().name);
+    }
+
+    public void undo() {
+        if (!done.isEmpty()) {
+            Edit last = done.removeLast();
+            undone.add(last);
+            state.set(last.before);
+        }
+    }
+
+    public void redo() {
+        if (!undone.isEmpty()) {
+            Edit next = undone.removeLast();
+            done.add(next);
+            state.set(next.after);
+        }
+    }
+
+    public boolean isSaved() {
+        return saved.equals(project());
+    }
+
+    public void markSaved() {
+        saved = project();
+        state.set(new State(project(), state().selection()));
+    }
+
+    /** The project is not what is on the disk, whatever is undone. */
+    public void markUnsaved() {
+        saved = Project.empty("");
+    }
+}

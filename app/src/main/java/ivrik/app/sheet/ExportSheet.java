@@ -1,0 +1,234 @@
+package ivrik.app.sheet;
+
+import ivrik.core.IvrikException;
+import ivrik.core.picture.CancelledException;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
+import ivrik.media.encode.Export;
+import ivrik.media.encode.Form;
+import ivrik.media.encode.Quality;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.application.Platform;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Export: what form, how good, which frames, how large, where to; then how far it is. */
+public final class ExportSheet extends VBox {
+    private static final Logger LOG = LoggerFactory.getLogger(ExportSheet.class);
+    private static final List<Double> SCALES = List.of(1.0, 0.5, 0.25, 2.0);
+
+    private final Project project;
+    private final Path folder;
+    private final Sheets sheets;
+    private final ChoiceBox<Form> form = new ChoiceBox<>();
+    private final ChoiceBox<Quality> quality = new ChoiceBox<>();
+    private final ChoiceBox<Double> scale = new ChoiceBox<>();
+    private final TextField from = new TextField();
+    private final TextField to = new TextField();
+    private final TextField target = new TextField();
+    private final Label word = new Label();
+    private final ProgressBar bar = new ProgressBar(0);
+    private final Button start = new Button("Export");
+    private final Button cancel = new Button("Close");
+    private final Button reveal = new Button("Show in its folder");
+    private volatile boolean stopped;
+    private boolean running;
+
+    /** What the sheet asks of the window around it. */
+    public interface Around {
+        /** Where to write; null if none was chosen. */
+        Path choose(Form form);
+
+        /** Shows a finished file in its folder. */
+        void reveal(Path file);
+    }
+
+    public ExportSheet(Project project, Path folder, Path target, Sheets sheets, Around around) {
+        this.project = project;
+        this.folder = folder;
+        this.sheets = sheets;
+        fill(form, List.of(Form.values()), Form::title, Form.H264, f -> formChosen());
+        fill(quality, List.of(Quality.values()), Quality::title, Quality.GOOD, q -> {});
+        fill(scale, SCALES, this::sizeWord, 1.0, s -> {});
+        FrameRange range = project.played();
+        from.setText(Long.toString(range.first()));
+        to.setText(Long.toString(range.last()));
+        this.target.setText(target.toString());
+        this.target.setId("export-target");
+        form.setId("export-form");
+        start.setId("export-start");
+        word.setId("export-word");
+        from.setId("export-from");
+        to.setId("export-to");
+        formChosen();
+        Button choose = new Button("Choose...");
+        choose.setOnAction(e -> {
+            Path chosen = around.choose(form.getValue());
+            if (chosen != null) {
+                this.target.setText(chosen.toString());
+            }
+        });
+        reveal.setOnAction(e -> around.reveal(Path.of(this.target.getText())));
+        reveal.setVisible(false);
+        start.getStyleClass().add("primary");
+        start.setOnAction(e -> start());
+        cancel.setOnAction(e -> {
+            if (running) {
+                stopped = true;
+            } else {
+                sheets.away();
+            }
+        });
+        lay(choose);
+    }
+
+    private void lay(Button choose) {
+        Label head = new Label("Export " + project.name());
+        head.getStyleClass().add("title");
+        GridPane grid = new GridPane(12, 10);
+        HBox.setHgrow(target, Priority.ALWAYS);
+        from.setPrefColumnCount(6);
+        to.setPrefColumnCount(6);
+        HBox frames = new HBox(8, from, new Label("to"), to, new Label("of 0 to " + project.allFrames().last()));
+        frames.setAlignment(Pos.CENTER_LEFT);
+        grid.addRow(0, quiet("Form"), form);
+        grid.addRow(1, quiet("Quality"), quality);
+        grid.addRow(2, quiet("Frames"), frames);
+        grid.addRow(3, quiet("Size"), scale);
+        grid.addRow(4, quiet("To"), new HBox(8, target, choose));
+        GridPane.setHgrow(grid.getChildren().getLast(), Priority.ALWAYS);
+        bar.setMaxWidth(Double.MAX_VALUE);
+        bar.setVisible(false);
+        word.setWrapText(true);
+        word.setMinHeight(18);
+        HBox buttons = new HBox(8, reveal, cancel, start);
+        buttons.setAlignment(Pos.CENTER_RIGHT);
+        getChildren().addAll(head, grid, bar, word, buttons);
+        setMaxWidth(600);
+    }
+
+    public Button startButton() {
+        return start;
+    }
+
+    private String sizeWord(double s) {
+        Size size = project.sequence().size().scaled(s);
+        return size.width() + " x " + size.height() + (s == 1 ? ", full size" : "");
+    }
+
+    private static <T> void fill(
+            ChoiceBox<T> box, List<T> all, Function<T, String> title, T first, Consumer<T> chosen) {
+        box.setItems(FXCollections.observableArrayList(all));
+        box.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(T t) {
+                return t == null ? "" : title.apply(t);
+            }
+
+            @Override
+            public T fromString(String s) {
+                throw new UnsupportedOperationException();
+            }
+        });
+        box.setValue(first);
+        box.setPrefWidth(280);
+        box.valueProperty().addListener((o, a, b) -> chosen.accept(b));
+    }
+
+    private static Label quiet(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("quiet");
+        return label;
+    }
+
+    private void formChosen() {
+        quality.setDisable(!form.getValue().hasQuality());
+        String name = target.getText().replaceAll("(-%04d)?\\.[A-Za-z0-9]+$", "");
+        String number = form.getValue().isMovie() ? "" : "-%04d";
+        target.setText(name + number + form.getValue().ending());
+    }
+
+    private void start() {
+        FrameRange range;
+        try {
+            range = new FrameRange(Long.parseLong(from.getText().strip()), Long.parseLong(to.getText().strip()));
+        } catch (IllegalArgumentException e) {
+            word.setText("The frames must be two numbers, the second no smaller than the first.");
+            return;
+        }
+        range = range.within(project.allFrames());
+        var order = new Export.Order(
+                project, folder, range, form.getValue(), quality.getValue(), scale.getValue(), Path.of(target.getText()));
+        running = true;
+        stopped = false;
+        start.setDisable(true);
+        reveal.setVisible(false);
+        cancel.setText("Cancel");
+        bar.setProgress(0);
+        bar.setVisible(true);
+        word.setText("Beginning");
+        sheets.onAway(() -> stopped = true);
+        Thread.ofPlatform().name("ivrik-export").daemon().start(() -> work(order));
+    }
+
+    private void work(Export.Order order) {
+        long began = System.nanoTime();
+        long frames = order.range().length();
+        String end;
+        boolean done = false;
+        try {
+            Export.run(
+                    order,
+                    Workers.shared(),
+                    n -> Platform.runLater(() -> progress(n, frames, (System.nanoTime() - began) / 1e9)),
+                    () -> stopped);
+            end = "Done: " + order.out() + ", " + frames + (frames == 1 ? " frame" : " frames");
+            done = true;
+        } catch (CancelledException e) {
+            end = "Cancelled; nothing was written under that name.";
+        } catch (IvrikException e) {
+            LOG.warn("export", e);
+            end = "Could not: " + e.oneLine();
+        } catch (RuntimeException | OutOfMemoryError e) {
+            LOG.error("export", e);
+            end = "Something went wrong inside Ivrik (" + e.getMessage() + "); the log says more.";
+        }
+        String said = end;
+        boolean finished = done;
+        Platform.runLater(() -> ended(said, finished));
+    }
+
+    private void progress(long done, long all, double seconds) {
+        bar.setProgress((double) done / all);
+        double left = seconds / done * (all - done);
+        word.setText(String.format(
+                Locale.ROOT, "%d of %d frames, %s left", done, all, left < 60 ? Math.round(left) + " s" : Math.round(left / 60) + " min"));
+    }
+
+    private void ended(String said, boolean finished) {
+        running = false;
+        word.setText(said);
+        start.setDisable(false);
+        cancel.setText("Close");
+        bar.setVisible(finished);
+        reveal.setVisible(finished);
+    }
+}

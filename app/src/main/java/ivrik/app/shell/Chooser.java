@@ -1,0 +1,18 @@
+package ivrik.app.shell;
+
+import ivrik.media.encode.Form;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Asks the user for files. Null or nothing means that none was chosen. */
+interface Chooser {
+    Path projectToOpen();
+
+    Path projectToSave(String name);
+
+    List<Path> footage();
+
+    Path oneSource(String name);
+
+    Path exportTarget(Form form, String name);
+}

@@ -1,0 +1,27 @@
+package ivrik.app.shell;
+
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+import javafx.scene.input.KeyCombination;
+
+/**
+ * Something that can be done: it stands in a menu, in the command list, and on a key if it has one.
+ *
+ * @param name may say what it is about at the moment, as in {@code Undo Nudge Red}
+ */
+public record Command(
+        String id, String menu, Supplier<String> name, KeyCombination key, Runnable action, BooleanSupplier enabled) {
+    public String title() {
+        return name.get();
+    }
+
+    public String keyText() {
+        return key == null ? "" : key.getDisplayText();
+    }
+
+    public void run() {
+        if (enabled.getAsBoolean()) {
+            action.run();
+        }
+    }
+}

@@ -1,0 +1,140 @@
+package ivrik.app.shell;
+
+import ivrik.app.control.Drawing;
+import ivrik.app.session.View;
+import ivrik.app.theme.Marks;
+import ivrik.app.theme.Palette;
+import ivrik.core.render.Register;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuBar;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+
+/** The top of the window: menus, the project's name, how far the picture is out of register, export. */
+final class Header extends StackPane {
+    private final Label name = new Label();
+    private final Label saved = new Label();
+    private final Label register = new Label();
+    private final Menu recent = new Menu("Open recent");
+    private final Mark mark;
+    private double apart;
+
+    Header(List<Command> commands, View view, ObjectProperty<Palette> palette, Runnable export) {
+        getStyleClass().add("header-stack");
+        mark = new Mark(palette);
+        Label brand = new Label("Ivrik");
+        brand.getStyleClass().add("brand");
+        MenuBar bar = new MenuBar();
+        bar.getMenus().addAll(menus(commands));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        register.setId("register");
+        register.setMinWidth(Region.USE_PREF_SIZE);
+        register.setTooltip(new Tooltip("The largest difference between this picture and its source; 1 is black to white"));
+        ToggleButton without = new ToggleButton("Without");
+        without.selectedProperty().bindBidirectional(view.without);
+        without.setTooltip(new Tooltip("The picture without the look; also while W is held down"));
+        Button out = new Button("Export");
+        out.setId("export");
+        out.getStyleClass().add("primary");
+        out.setOnAction(e -> export.run());
+        HBox line = new HBox(brand, bar, gap, mark, register, without, out);
+        line.getStyleClass().add("header");
+        name.getStyleClass().add("project-name");
+        saved.getStyleClass().add("quiet");
+        HBox title = new HBox(8, name, saved);
+        title.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        title.setMouseTransparent(true);
+        title.setAlignment(javafx.geometry.Pos.CENTER);
+        getChildren().addAll(line, title);
+    }
+
+    private List<Menu> menus(List<Command> commands) {
+        Map<String, Menu> menus = new LinkedHashMap<>();
+        for (Command command : commands) {
+            Menu menu = menus.computeIfAbsent(command.menu(), Menu::new);
+            MenuItem item = new MenuItem(command.title());
+            item.setMnemonicParsing(false);
+            item.setAccelerator(command.key());
+            item.setOnAction(e -> command.run());
+            menu.getItems().add(item);
+            menu.addEventHandler(Menu.ON_SHOWING, e -> {
+                item.setText(command.title());
+                item.setDisable(!command.enabled().getAsBoolean());
+            });
+            if (command.title().equals("Open the demo")) {
+                menu.getItems().add(recent);
+            }
+            if (List.of("Open the demo", "Save as...", "Export...", "Darkroom or Proof").contains(command.title())) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
+        }
+        // An item that was disabled when its menu was last open would not answer to its key.
+        menus.values().forEach(menu -> menu.addEventHandler(
+                Menu.ON_HIDDEN, e -> menu.getItems().forEach(item -> item.setDisable(false))));
+        return new ArrayList<>(menus.values());
+    }
+
+    void showRecent(List<String> projects, java.util.function.Consumer<String> open) {
+        recent.getItems().clear();
+        for (String project : projects) {
+            MenuItem item = new MenuItem(project);
+            item.setMnemonicParsing(false);
+            item.setOnAction(e -> open.accept(project));
+            recent.getItems().add(item);
+        }
+        recent.setDisable(projects.isEmpty());
+    }
+
+    void showName(String project, boolean isSaved, boolean hasFile) {
+        name.setText(project);
+        saved.setText(isSaved ? hasFile ? "saved" : "" : hasFile ? "not saved yet" : "unnamed");
+    }
+
+    /** How far out of register; null while it is being found. */
+    void showRegister(Register r) {
+        if (r == null) {
+            return;
+        }
+        register.setText(
+                r.isExact()
+                        ? "in register, off by 0"
+                        : String.format(Locale.ROOT, "out of register by %.3f, mean %.4f", r.largest(), r.mean()));
+        apart = apart(r);
+        mark.redraw();
+    }
+
+    /** How far apart the marks are drawn for a register, in pixels. */
+    static double apart(Register r) {
+        return r.isExact() ? 0 : 1 + 2 * Math.min(1, r.largest());
+    }
+
+    /** The registration mark beside the number. */
+    private final class Mark extends Drawing {
+        Mark(ObjectProperty<Palette> palette) {
+            super(palette);
+            setMinSize(28, 24);
+            setMaxSize(28, 24);
+        }
+
+        @Override
+        protected void draw(GraphicsContext g, Palette p, double w, double h) {
+            Marks.register(g, p, w / 2, h / 2, 5, apart);
+        }
+    }
+}

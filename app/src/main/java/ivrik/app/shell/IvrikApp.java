@@ -1,0 +1,46 @@
+package ivrik.app.shell;
+
+import ivrik.app.theme.Fonts;
+import ivrik.media.file.UserFolder;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import org.slf4j.LoggerFactory;
+
+/** The JavaFX application: makes the window and gives it what the command line named. */
+public final class IvrikApp extends Application {
+    /** Set before the start: whether there is no display. */
+    public static volatile boolean headless;
+
+    /** The exit code when the window has closed. */
+    public static volatile int exit;
+
+    @Override
+    public void start(Stage stage) {
+        Thread.currentThread().setUncaughtExceptionHandler(
+                (t, e) -> LoggerFactory.getLogger(IvrikApp.class).error("in the window", e));
+        Fonts.load();
+        List<String> args = getParameters().getRaw();
+        if (headless) {
+            Shots shots = new Shots();
+            Runnable end = Platform::exit;
+            if (args.getFirst().equals("--screenshots")) {
+                shots.all(Path.of(args.get(1)), end);
+            } else {
+                shots.demo(Path.of("ivrik-demo.png"), end);
+            }
+            return;
+        }
+        MainWindow window = new MainWindow(stage, UserFolder.data());
+        stage.show();
+        if (args.contains("--demo")) {
+            window.openDemo();
+        } else if (!args.isEmpty()) {
+            window.take(args.stream().map(Path::of).toList());
+        } else {
+            window.firstStart();
+        }
+    }
+}

@@ -1,0 +1,76 @@
+package ivrik.app.shell;
+
+import ivrik.app.control.NumberField;
+import ivrik.app.session.View;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/**
+ * Keys that the menus cannot carry: arrows nudge whatever has the focus except text, and W and H act
+ * while they are down. Text being typed is kept from the menus' single letters.
+ */
+final class Keys {
+    private static final double LARGE = 10;
+    private static final double FINE = 0.1;
+
+    private final MainWindow window;
+    private final Scene scene;
+
+    Keys(MainWindow window, Scene scene) {
+        this.window = window;
+        this.scene = scene;
+    }
+
+    void install() {
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
+        scene.getRoot().addEventHandler(KeyEvent.KEY_PRESSED, e -> {
+            boolean letter = !e.isShortcutDown() && !e.isMetaDown();
+            if (letter && (isTyping() || window.sheets().isShowing()) && e.getCode() != KeyCode.ESCAPE && e.getCode() != KeyCode.ENTER) {
+                e.consume();
+            }
+        });
+    }
+
+    private boolean isTyping() {
+        return scene.getFocusOwner() instanceof TextInputControl;
+    }
+
+    private void pressed(KeyEvent e) {
+        if (isTyping() || window.sheets().isShowing()) {
+            return;
+        }
+        View view = window.view();
+        if (e.getCode() == KeyCode.W && !e.isShortcutDown()) {
+            view.without.set(true);
+            e.consume();
+        } else if (e.getCode() == KeyCode.H && !e.isShortcutDown() && !e.isShiftDown()) {
+            view.showHeld.set(window.hasHeld());
+            e.consume();
+        } else if (e.getCode().isArrowKey() && !e.isShortcutDown()) {
+            nudge(e);
+        }
+    }
+
+    private void nudge(KeyEvent e) {
+        boolean vertical = e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN;
+        if (vertical && scene.getFocusOwner() instanceof NumberField) {
+            return; // steps that number
+        }
+        double size = e.isAltDown() ? FINE : e.isShiftDown() ? LARGE : 1;
+        double x = e.getCode() == KeyCode.RIGHT ? size : e.getCode() == KeyCode.LEFT ? -size : 0;
+        double y = e.getCode() == KeyCode.DOWN ? size : e.getCode() == KeyCode.UP ? -size : 0;
+        window.nudge(x, y);
+        e.consume();
+    }
+
+    private void released(KeyEvent e) {
+        if (e.getCode() == KeyCode.W) {
+            window.view().without.set(false);
+        } else if (e.getCode() == KeyCode.H) {
+            window.view().showHeld.set(false);
+        }
+    }
+}

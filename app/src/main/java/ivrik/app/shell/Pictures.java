@@ -1,0 +1,199 @@
+package ivrik.app.shell;
+
+import ivrik.app.pane.PaneFrame;
+import ivrik.app.pane.PicturePane;
+import ivrik.app.picture.PictureService;
+import ivrik.app.picture.PictureService.Answer;
+import ivrik.app.picture.PictureService.Request;
+import ivrik.app.picture.Shown;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.session.View.Show;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.render.Plan;
+import ivrik.core.render.Planner;
+import ivrik.core.render.Register;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.beans.property.ObjectProperty;
+
+/** Asks for the pictures the panes need, and puts the answers into them. */
+final class Pictures {
+    private final Session session;
+    private final View view;
+    private final PictureService service;
+    private final Map<Show, Shown> latest = new EnumMap<>(Show.class);
+    private final List<Pane> panes;
+    private final Consumer<Register> onRegister;
+    private final Consumer<Map<String, String>> onFaults;
+    private Request asked;
+    private boolean settled;
+    private Shown held;
+
+    /** A pane and what it shows. */
+    record Pane(PaneFrame frame, PicturePane picture, ObjectProperty<Show> show) {}
+
+    Pictures(
+            Session session,
+            View view,
+            List<Pane> panes,
+            Consumer<Register> onRegister,
+            Consumer<Map<String, String>> onFaults) {
+        this.session = session;
+        this.view = view;
+        this.panes = panes;
+        this.onRegister = onRegister;
+        this.onFaults = onFaults;
+        this.service = new PictureService(this::answered);
+        session.stateProperty().addListener((o, a, b) -> ask());
+        view.frame.addListener((o, a, b) -> {
+            if (!view.playing.get()) {
+                ask();
+            }
+        });
+        view.playing.addListener((o, a, b) -> {
+            if (!b) {
+                ask();
+            }
+        });
+        for (var what : List.of(view.paneA, view.paneB)) {
+            what.addListener((o, a, b) -> ask());
+        }
+        view.twoPanes.addListener((o, a, b) -> ask());
+        view.without.addListener((o, a, b) -> paint());
+        view.showHeld.addListener((o, a, b) -> paint());
+        view.split.addListener((o, a, b) -> paint());
+    }
+
+    PictureService service() {
+        return service;
+    }
+
+    Shown result() {
+        return latest.get(Show.RESULT);
+    }
+
+    Shown source() {
+        return latest.get(Show.SOURCE);
+    }
+
+    boolean hasHeld() {
+        return held != null;
+    }
+
+    void hold() {
+        held = latest.get(Show.RESULT);
+        paint();
+    }
+
+    /** Whether the panes show in full what was last asked for. */
+    boolean isSettled() {
+        return settled;
+    }
+
+    /** Asks for the present frame again. */
+    void ask() {
+        Project project = session.project();
+        if (project.layers().isEmpty()) {
+            return;
+        }
+        long frame = Math.min(view.frame.get(), project.frames() - 1);
+        Plan plan = Planner.plan(project, frame);
+        Set<Show> shows = EnumSet.of(Show.RESULT, Show.SOURCE, view.paneA.get());
+        if (view.twoPanes.get()) {
+            shows.add(view.paneB.get());
+        }
+        Request request = new Request(plan, shows, layerNumber(plan), session.state().lane());
+        if (settled && request.equals(asked)) {
+            return;
+        }
+        asked = request;
+        settled = false;
+        service.ask(request);
+        detail(frame);
+    }
+
+    /** All that is known is let go: sources have changed. */
+    void askAnew() {
+        settled = false;
+        asked = null;
+        ask();
+    }
+
+    /** The number among the plan's layers of the selected one. */
+    private int layerNumber(Plan plan) {
+        Layer layer = session.state().layer().orElse(null);
+        for (int i = 0; layer != null && i < plan.layers().size(); i++) {
+            String source = plan.layers().get(i).picture().source().id();
+            if (layer.clips().stream().anyMatch(c -> c.source().equals(source))) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private void detail(long frame) {
+        String shot = session.project().layers().getFirst().clipAt(frame)
+                .flatMap(c -> session.project().source(c.source()))
+                .map(s -> s.name() + ", frame " + frame)
+                .orElse("frame " + frame);
+        panes.forEach(p -> p.frame().detail(shot));
+    }
+
+    private void answered(Answer answer) {
+        latest.putAll(answer.shown());
+        settled = answer.register() != null;
+        onFaults.accept(answer.faults());
+        paint();
+        if (answer.register() != null) {
+            onRegister.accept(answer.register());
+            panes.forEach(p -> p.picture().split(Header.apart(answer.register())));
+        }
+        explain(answer);
+    }
+
+    private void explain(Answer answer) {
+        String why = answer.request().plan().layers().stream()
+                .map(l -> answer.faults().get(l.picture().source().id()))
+                .filter(java.util.Objects::nonNull)
+                .findFirst()
+                .orElse(answer.request().plan().layers().isEmpty() ? "Nothing is shown at this frame" : "");
+        panes.forEach(p -> p.picture().explain(why));
+    }
+
+    private void paint() {
+        for (Pane pane : panes) {
+            Shown shown = latest.get(chosen(pane.show().get()));
+            if (chosen(pane.show().get()) == Show.HELD) {
+                shown = held;
+            }
+            if (shown != null) {
+                pane.picture().show(shown);
+            }
+            boolean split = view.split.get() >= 0 && pane.show().get() == Show.RESULT;
+            pane.picture().showSplit(split ? latest.get(Show.SOURCE) : null);
+        }
+    }
+
+    private Show chosen(Show show) {
+        if (show != Show.RESULT) {
+            return show;
+        }
+        return view.without.get() ? Show.SOURCE : view.showHeld.get() && held != null ? Show.HELD : Show.RESULT;
+    }
+
+    /** A frame of playback. */
+    void play(Shown shown) {
+        for (Pane pane : panes) {
+            if (pane.show().get() == Show.RESULT) {
+                pane.picture().show(shown);
+            }
+        }
+        detail(view.frame.get());
+    }
+}

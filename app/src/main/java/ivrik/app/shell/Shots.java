@@ -1,0 +1,151 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.State.Selection;
+import ivrik.app.session.View.Show;
+import ivrik.app.session.View.Surround;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+import ivrik.media.encode.StillWriter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.function.Consumer;
+import javafx.animation.AnimationTimer;
+import javafx.geometry.Point2D;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+
+/** Pictures of the window with the demo in it. */
+final class Shots {
+    private static final int SETTLED_PULSES = 45;
+
+    private record Shot(Path file, Consumer<MainWindow> prepare) {}
+
+    private final Deque<Shot> shots = new ArrayDeque<>();
+    private Path folder;
+
+    /** The picture that a demo without a display leaves behind. */
+    void demo(Path file, Runnable end) {
+        folder = file.toAbsolutePath().getParent();
+        shots.add(new Shot(file, w -> w.view().frame.set(86)));
+        run(() -> {
+            System.out.println("There is no display. A picture of the window with the demo is in " + file.toAbsolutePath());
+            end.run();
+        });
+    }
+
+    /** The pictures of the documentation. */
+    void all(Path into, Runnable end) {
+        folder = into;
+        try {
+            Files.createDirectories(into);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        shot("window", w -> w.view().frame.set(86));
+        shot("proof-scheme", w -> {
+            w.view().darkroom.set(false);
+            w.view().surround.set(Surround.GREY);
+            w.view().frame.set(112);
+        });
+        shot("two-panes", w -> {
+            w.view().darkroom.set(true);
+            w.view().surround.set(Surround.BLACK);
+            w.view().frame.set(92);
+            w.view().twoPanes.set(true);
+            w.view().paneB.set(Show.DIFFERENCE);
+        });
+        shot("split-and-close", w -> {
+            w.view().twoPanes.set(false);
+            w.view().split.set(0.52);
+            w.view().zoom.set(4);
+            w.view().centre.set(new Point2D(0.5, 0.42));
+            w.view().handles.set(false);
+        });
+        shot("title", w -> {
+            w.view().split.set(-1);
+            w.view().zoom.set(0);
+            w.view().handles.set(true);
+            w.view().frame.set(34);
+            w.session().select(new Selection("title", 0, 0));
+        });
+        shot("picture-only", w -> {
+            w.view().handles.set(false);
+            w.view().frame.set(100);
+            w.view().pictureOnly.set(true);
+        });
+        shot("export", w -> {
+            w.view().pictureOnly.set(false);
+            w.view().handles.set(true);
+            w.export();
+        });
+        shot("commands", w -> w.commandList());
+        shot("welcome", w -> {
+            w.sheets().away();
+            w.newProject();
+        });
+        run(end);
+    }
+
+    private void shot(String name, Consumer<MainWindow> prepare) {
+        shots.add(new Shot(folder.resolve(name + ".png"), prepare));
+    }
+
+    private void run(Runnable end) {
+        Stage stage = new Stage();
+        Path data;
+        try {
+            data = Files.createTempDirectory("ivrik-shots");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        MainWindow window = new MainWindow(stage, data);
+        stage.show();
+        window.openDemo();
+        new AnimationTimer() {
+            private Shot now;
+            private int waited;
+
+            @Override
+            public void handle(long nanos) {
+                if (now == null) {
+                    now = shots.poll();
+                    waited = 0;
+                    if (now == null) {
+                        stop();
+                        window.close();
+                        end.run();
+                        return;
+                    }
+                    now.prepare.accept(window);
+                }
+                waited = window.isSettled() ? waited + 1 : 0;
+                if (waited > SETTLED_PULSES) {
+                    take(stage, now.file);
+                    now = null;
+                }
+            }
+        }.start();
+    }
+
+    private static void take(Stage stage, Path file) {
+        WritableImage image = stage.getScene().snapshot(null);
+        int w = (int) image.getWidth();
+        int h = (int) image.getHeight();
+        Plane[] planes = {Plane.of(w, h), Plane.of(w, h), Plane.of(w, h)};
+        for (int y = 0; y < h; y++) {
+            for (int x = 0; x < w; x++) {
+                int argb = image.getPixelReader().getArgb(x, y);
+                for (int c = 0; c < 3; c++) {
+                    planes[c].data()[y * w + x] = Depth.INT8.toFloat(argb >> (16 - 8 * c) & 0xff);
+                }
+            }
+        }
+        StillWriter.write(Frame.opaque(planes[0], planes[1], planes[2]), file, Depth.INT8, Workers.shared());
+    }
+}

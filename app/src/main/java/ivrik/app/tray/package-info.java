@@ -1,0 +1,2 @@
+/** The tray: footage and looks that lie ready. */
+package ivrik.app.tray;

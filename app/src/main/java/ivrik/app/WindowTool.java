@@ -1,18 +1,25 @@
 package ivrik.app;
 
 import ivrik.app.shell.IvrikApp;
+
+import javafx.application.Application;
+
 import java.io.PrintWriter;
 import java.lang.foreign.Arena;
 import java.lang.foreign.SymbolLookup;
 import java.util.Locale;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import java.util.spi.ToolProvider;
-import javafx.application.Application;
 
 /**
  * The window as a tool of the command: {@code [FILE...]}, {@code --demo}, or {@code --screenshots
  * DIR}. Without a display, and for screenshots, JavaFX's Headless platform is used.
  */
 public final class WindowTool implements ToolProvider {
+    /** JavaFX warns of being on the class path, which is where it is meant to be here. */
+    private static final Logger JAVAFX = Logger.getLogger("javafx");
+
     @Override
     public String name() {
         return "ivrik-window";
@@ -20,18 +27,23 @@ public final class WindowTool implements ToolProvider {
 
     @Override
     public int run(PrintWriter out, PrintWriter err, String... args) {
+        JAVAFX.setLevel(Level.SEVERE);
         boolean screenshots = args.length > 0 && args[0].equals("--screenshots");
         boolean demo = args.length > 0 && args[0].equals("--demo");
         boolean headless = screenshots || !hasDisplay();
         if (headless && !screenshots && !demo) {
-            err.println("ivrik: there is no display to open the window on: set DISPLAY, or use a subcommand (ivrik --help)");
+            err.println(
+                    "ivrik: there is no display to open the window on: set DISPLAY, or use a"
+                            + " subcommand (ivrik --help)");
             return 1;
         }
         if (headless) {
             System.setProperty("glass.platform", "Headless");
             System.setProperty("prism.order", "sw");
         } else if (isLinux() && !hasGtk()) {
-            err.println("ivrik: the window needs GTK 3, which is missing: install it, as with 'apt-get install libgtk-3-0'");
+            err.println(
+                    "ivrik: the window needs GTK 3, which is missing: install it, as with 'apt-get"
+                            + " install libgtk-3-0'");
             return 1;
         }
         IvrikApp.headless = headless;
@@ -44,7 +56,10 @@ public final class WindowTool implements ToolProvider {
     }
 
     private static boolean hasDisplay() {
-        return !isLinux() || isSet("DISPLAY") || isSet("WAYLAND_DISPLAY") || "Headless".equals(System.getProperty("glass.platform"));
+        return !isLinux()
+                || isSet("DISPLAY")
+                || isSet("WAYLAND_DISPLAY")
+                || "Headless".equals(System.getProperty("glass.platform"));
     }
 
     private static boolean isSet(String name) {

@@ -84,13 +84,16 @@ final class TramScene implements Scene {
         }
         light.cover(
                 new Rectangle2D.Double(0, PAVEMENT, WIDTH, STREET - PAVEMENT),
-                (c, px, py) -> new double[] {0.012, 0.010, 0.013}[c] * (1 + 0.5 * random(9, (long) px / 46)));
+                (c, px, py) ->
+                        new double[] {0.012, 0.010, 0.013}[c]
+                                * (1 + 0.5 * random(9, (long) px / 46)));
         return light;
     }
 
     private static void shopFront(Light light, int shop, double x, double w) {
         light.cover(
-                new Rectangle2D.Double(x, 232, w, PAVEMENT - 232), Light.flat(0.009, 0.0075, 0.010));
+                new Rectangle2D.Double(x, 232, w, PAVEMENT - 232),
+                Light.flat(0.009, 0.0075, 0.010));
         light.cover(new Rectangle2D.Double(x, 228, w, 6), Light.flat(0.02, 0.018, 0.02));
         double[] inside = shop % 3 == 1 ? new double[] {0.55, 0.7, 0.75} : WARM;
         double cx = x + w / 2;

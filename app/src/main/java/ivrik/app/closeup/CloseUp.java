@@ -17,10 +17,7 @@ import ivrik.core.picture.Sampler;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
-import java.util.function.Consumer;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
@@ -38,6 +35,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+
 /**
  * The close-up of the selected treatment, made from its description: the pad where it has x and y, a
  * number for each lane and parameter, edge fill, sampler, jitter, and the look's dials.
@@ -47,6 +49,7 @@ public final class CloseUp extends ScrollPane {
     private final View view;
     private final ObjectProperty<Palette> palette;
     private final VBox body = new VBox();
+
     /** What is told of each new state; made anew with the controls. */
     private final List<Consumer<State>> showers = new ArrayList<>();
 
@@ -70,15 +73,22 @@ public final class CloseUp extends ScrollPane {
     /** Makes the controls anew where others are needed, and shows the values. */
     private void refresh() {
         State state = session.state();
-        String needed = state.look()
-                .map(l -> l.separation() + state.step() + l.steps().stream().map(Step::treatment).toList()
-                        + l.dials().stream().map(Dial::name).toList())
-                .orElse("nothing");
+        String needed =
+                state.look()
+                        .map(
+                                l ->
+                                        l.separation()
+                                                + state.step()
+                                                + l.steps().stream().map(Step::treatment).toList()
+                                                + l.dials().stream().map(Dial::name).toList())
+                        .orElse("nothing");
         if (!needed.equals(madeFor)) {
             madeFor = needed;
             body.getChildren().clear();
             showers.clear();
-            state.look().filter(l -> !l.steps().isEmpty()).ifPresentOrElse(l -> make(state, l), this::makeEmpty);
+            state.look()
+                    .filter(l -> !l.steps().isEmpty())
+                    .ifPresentOrElse(l -> make(state, l), this::makeEmpty);
         }
         show();
     }
@@ -88,7 +98,8 @@ public final class CloseUp extends ScrollPane {
     }
 
     private void makeEmpty() {
-        Label hint = new Label("Bring in a clip, and the controls of its first treatment appear here.");
+        Label hint =
+                new Label("Bring in a clip, and the controls of its first treatment appear here.");
         hint.setWrapText(true);
         hint.getStyleClass().add("quiet");
         body.getChildren().add(hint);
@@ -118,7 +129,10 @@ public final class CloseUp extends ScrollPane {
     }
 
     private static Label unit(Description d) {
-        return quiet(d.parameters().getFirst().unit().equals("px") ? "pixels" : d.parameters().getFirst().unit());
+        return quiet(
+                d.parameters().getFirst().unit().equals("px")
+                        ? "pixels"
+                        : d.parameters().getFirst().unit());
     }
 
     private Node follow() {
@@ -131,10 +145,11 @@ public final class CloseUp extends ScrollPane {
             button.setToggleGroup(group);
             button.setId("follow-" + how);
             button.setTooltip(new Tooltip(how.help()));
-            button.setOnAction(e -> {
-                button.setSelected(true);
-                view.follow.set(how);
-            });
+            button.setOnAction(
+                    e -> {
+                        button.setSelected(true);
+                        view.follow.set(how);
+                    });
             showers.add(s -> button.setSelected(view.follow.get() == how));
             box.getChildren().add(button);
         }
@@ -161,8 +176,18 @@ public final class CloseUp extends ScrollPane {
             Label state = quiet("");
             state.setMinWidth(34);
             int number = lane;
-            showers.add(s -> state.setText(
-                    s.look().map(l -> l.lanes().get(number).hold() ? "held" : l.isShown(number) ? "" : "mute").orElse("")));
+            showers.add(
+                    s ->
+                            state.setText(
+                                    s.look()
+                                            .map(
+                                                    l ->
+                                                            l.lanes().get(number).hold()
+                                                                    ? "held"
+                                                                    : l.isShown(number)
+                                                                            ? ""
+                                                                            : "mute")
+                                            .orElse("")));
             grid.add(state, d.parameters().size() + 1, lane);
         }
         return grid;
@@ -171,51 +196,71 @@ public final class CloseUp extends ScrollPane {
     private NumberField number(int lane, LaneKind kind, Parameter p) {
         var spec = new NumberField.Spec("", p.min(), p.max(), p.rest(), p.step(), 1, p.min() < 0);
         String name = "Set " + kind.title() + " " + p.title();
-        NumberField field = new NumberField(spec, kind.title() + " " + p.title() + ", in " + p.unit(), new NumberField.Listener() {
-            private Session.Gesture gesture;
+        NumberField field =
+                new NumberField(
+                        spec,
+                        kind.title() + " " + p.title() + ", in " + p.unit(),
+                        new NumberField.Listener() {
+                            private Session.Gesture gesture;
 
-            @Override
-            public void begin() {
-                gesture = session.gesture(name);
-            }
+                            @Override
+                            public void begin() {
+                                gesture = session.gesture(name);
+                            }
 
-            @Override
-            public void drag(double to) {
-                gesture.editLook(change(to));
-            }
+                            @Override
+                            public void drag(double to) {
+                                gesture.editLook(change(to));
+                            }
 
-            @Override
-            public void set(double to) {
-                session.editLook(name, change(to));
-            }
+                            @Override
+                            public void set(double to) {
+                                session.editLook(name, change(to));
+                            }
 
-            private java.util.function.UnaryOperator<Look> change(double to) {
-                int step = session.state().step();
-                return look -> Lanes.with(look, step, lane, view.frame.get(), p.name(), to);
-            }
-        });
+                            private java.util.function.UnaryOperator<Look> change(double to) {
+                                int step = session.state().step();
+                                return look ->
+                                        Lanes.with(
+                                                look, step, lane, view.frame.get(), p.name(), to);
+                            }
+                        });
         field.setId(kind.id() + "-" + p.name());
-        showers.add(s -> s.look()
-                .filter(l -> s.step() < l.steps().size())
-                .ifPresent(l -> field.show(l.steps()
-                        .get(s.step())
-                        .lanes()
-                        .get(lane)
-                        .value(p.name())
-                        .at(view.frame.get()))));
+        showers.add(
+                s ->
+                        s.look()
+                                .filter(l -> s.step() < l.steps().size())
+                                .ifPresent(
+                                        l ->
+                                                field.show(
+                                                        l.steps()
+                                                                .get(s.step())
+                                                                .lanes()
+                                                                .get(lane)
+                                                                .value(p.name())
+                                                                .at(view.frame.get()))));
         return field;
     }
 
     private Node edges() {
-        MenuButton fill = choice("What lies outside the picture where a lane has moved away", EdgeFill.values(), to -> stepEdit(
-                "Fill edges: " + word(to), s -> s.withEdgeFill(to)));
-        MenuButton sampler = choice("How a value between pixels is found", Sampler.values(), to -> stepEdit(
-                "Sampler: " + word(to), s -> s.withSampler(to)));
+        MenuButton fill =
+                choice(
+                        "What lies outside the picture where a lane has moved away",
+                        EdgeFill.values(),
+                        to -> stepEdit("Fill edges: " + word(to), s -> s.withEdgeFill(to)));
+        MenuButton sampler =
+                choice(
+                        "How a value between pixels is found",
+                        Sampler.values(),
+                        to -> stepEdit("Sampler: " + word(to), s -> s.withSampler(to)));
         fill.setId("edge-fill");
-        showers.add(s -> step(s).ifPresent(step -> {
-            fill.setText(word(step.edgeFill()));
-            sampler.setText(word(step.sampler()));
-        }));
+        showers.add(
+                s ->
+                        step(s).ifPresent(
+                                        step -> {
+                                            fill.setText(word(step.edgeFill()));
+                                            sampler.setText(word(step.sampler()));
+                                        }));
         return row(quiet("Edges"), fill, quiet("Sampler"), sampler);
     }
 
@@ -233,34 +278,60 @@ public final class CloseUp extends ScrollPane {
     }
 
     private Node jitter() {
-        NumberField amount = new NumberField(
-                new NumberField.Spec("px", 0, 400, 0, 0.5, 1, false),
-                "Random movement of the lane being worked on: at most so far either way",
-                to -> jitterEdit("Jitter amount", j -> j.withAmount(j.amount().set(view.frame.get(), to))));
+        NumberField amount =
+                new NumberField(
+                        new NumberField.Spec("px", 0, 400, 0, 0.5, 1, false),
+                        "Random movement of the lane being worked on: at most so far either way",
+                        to ->
+                                jitterEdit(
+                                        "Jitter amount",
+                                        j -> j.withAmount(j.amount().set(view.frame.get(), to))));
         amount.setId("jitter-amount");
-        NumberField rate = new NumberField(
-                new NumberField.Spec("Hz", 0, Jitter.MAX_FREQUENCY_HZ, 12, 1, 0, false),
-                "New places a second",
-                to -> jitterEdit("Jitter rate", j -> new Jitter(j.amount(), to, j.kind(), j.seed())));
-        NumberField seed = new NumberField(
-                new NumberField.Spec("", 0, 9999, 1, 1, 0, false),
-                "Another seed, another movement",
-                to -> jitterEdit("Jitter seed", j -> j.withSeed((long) to)));
-        MenuButton kind = choice("Gliding, or jumping", Jitter.Kind.values(), to -> jitterEdit(
-                "Jitter: " + word(to), j -> new Jitter(j.amount(), j.frequencyHz(), to, j.seed())));
+        NumberField rate =
+                new NumberField(
+                        new NumberField.Spec("Hz", 0, Jitter.MAX_FREQUENCY_HZ, 12, 1, 0, false),
+                        "New places a second",
+                        to ->
+                                jitterEdit(
+                                        "Jitter rate",
+                                        j -> new Jitter(j.amount(), to, j.kind(), j.seed())));
+        NumberField seed =
+                new NumberField(
+                        new NumberField.Spec("", 0, 9999, 1, 1, 0, false),
+                        "Another seed, another movement",
+                        to -> jitterEdit("Jitter seed", j -> j.withSeed((long) to)));
+        MenuButton kind =
+                choice(
+                        "Gliding, or jumping",
+                        Jitter.Kind.values(),
+                        to ->
+                                jitterEdit(
+                                        "Jitter: " + word(to),
+                                        j ->
+                                                new Jitter(
+                                                        j.amount(),
+                                                        j.frequencyHz(),
+                                                        to,
+                                                        j.seed())));
         ToggleButton all = new ToggleButton("all lanes");
         all.getStyleClass().add("plain");
         all.setId("jitter-all");
-        all.setTooltip(new Tooltip("Changes the jitter of every lane that is not held, each moving its own way"));
+        all.setTooltip(
+                new Tooltip(
+                        "Changes the jitter of every lane that is not held, each moving its own"
+                                + " way"));
         all.selectedProperty().addListener((o, a, b) -> jitterAll = b);
         all.setSelected(jitterAll);
-        showers.add(s -> step(s).ifPresent(step -> {
-            Jitter j = step.lanes().get(s.lane()).jitter();
-            amount.show(j.amount().at(view.frame.get()));
-            rate.show(j.frequencyHz());
-            seed.show(j.seed());
-            kind.setText(word(j.kind()));
-        }));
+        showers.add(
+                s ->
+                        step(s).ifPresent(
+                                        step -> {
+                                            Jitter j = step.lanes().get(s.lane()).jitter();
+                                            amount.show(j.amount().at(view.frame.get()));
+                                            rate.show(j.frequencyHz());
+                                            seed.show(j.seed());
+                                            kind.setText(word(j.kind()));
+                                        }));
         VBox box = new VBox(2, row(quiet("Jitter"), kind, all), row(amount, rate, seedBox(seed)));
         return box;
     }
@@ -277,15 +348,19 @@ public final class CloseUp extends ScrollPane {
         int step = session.state().step();
         int lane = session.state().lane();
         boolean all = jitterAll;
-        session.editLook(name, look -> {
-            Look changed = look;
-            for (int i = 0; i < look.lanes().size(); i++) {
-                if (i == lane || all && !look.lanes().get(i).hold()) {
-                    changed = changed.withAmounts(step, i, a -> a.withJitter(change.apply(a.jitter())));
-                }
-            }
-            return changed;
-        });
+        session.editLook(
+                name,
+                look -> {
+                    Look changed = look;
+                    for (int i = 0; i < look.lanes().size(); i++) {
+                        if (i == lane || all && !look.lanes().get(i).hold()) {
+                            changed =
+                                    changed.withAmounts(
+                                            step, i, a -> a.withJitter(change.apply(a.jitter())));
+                        }
+                    }
+                    return changed;
+                });
     }
 
     private Node dials(Look look) {
@@ -295,14 +370,42 @@ public final class CloseUp extends ScrollPane {
         grid.add(head, 0, 0, 4, 1);
         for (int i = 0; i < look.dials().size(); i++) {
             Dial dial = look.dials().get(i);
-            NumberField field = new NumberField(
-                    new NumberField.Spec(dial.unit(), dial.min(), dial.max(), dial.rest(), 1, 1, dial.min() < 0),
-                    dial.title(),
-                    to -> session.editLook("Dial " + dial.title(), l -> l.withDial(dial.name(), to)));
+            NumberField field =
+                    new NumberField(
+                            new NumberField.Spec(
+                                    dial.unit(),
+                                    dial.min(),
+                                    dial.max(),
+                                    dial.rest(),
+                                    1,
+                                    1,
+                                    dial.min() < 0),
+                            dial.title(),
+                            to ->
+                                    session.editLook(
+                                            "Dial " + dial.title(),
+                                            l -> l.withDial(dial.name(), to)));
             field.setId("dial-" + dial.name());
-            showers.add(s -> s.look().ifPresent(l -> l.dials().stream()
-                    .filter(d -> d.name().equals(dial.name()))
-                    .forEach(d -> field.show(d.value().at(view.frame.get())))));
+            showers.add(
+                    s ->
+                            s.look()
+                                    .ifPresent(
+                                            l ->
+                                                    l.dials().stream()
+                                                            .filter(
+                                                                    d ->
+                                                                            d.name()
+                                                                                    .equals(
+                                                                                            dial
+                                                                                                    .name()))
+                                                            .forEach(
+                                                                    d ->
+                                                                            field.show(
+                                                                                    d.value()
+                                                                                            .at(
+                                                                                                    view
+                                                                                                            .frame
+                                                                                                            .get())))));
             grid.add(quiet(dial.title()), i % 2 * 2, 1 + i / 2);
             grid.add(field, i % 2 * 2 + 1, 1 + i / 2);
         }

@@ -8,13 +8,15 @@ import ivrik.app.session.View;
 import ivrik.app.theme.Fonts;
 import ivrik.app.theme.Palette;
 import ivrik.core.separation.LaneKind;
-import java.util.List;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
+
+import java.util.List;
 
 /** One pad with an inked point per lane: where each lane is moved to. Zero is in the middle. */
 public final class ShiftPad extends Drawing {
@@ -36,10 +38,11 @@ public final class ShiftPad extends Drawing {
         setAccessibleText("Where each lane is moved to, in pixels");
         setOnMousePressed(this::pressed);
         setOnMouseDragged(this::dragged);
-        setOnMouseReleased(e -> {
-            gesture = null;
-            redraw();
-        });
+        setOnMouseReleased(
+                e -> {
+                    gesture = null;
+                    redraw();
+                });
         session.stateProperty().addListener((o, a, b) -> redraw());
         view.frame.addListener((o, a, b) -> redraw());
     }
@@ -50,22 +53,28 @@ public final class ShiftPad extends Drawing {
     }
 
     private Point2D place(Point2D shift) {
-        return new Point2D(getWidth() / 2 + shift.getX() * unit(), getHeight() / 2 + shift.getY() * unit());
+        return new Point2D(
+                getWidth() / 2 + shift.getX() * unit(), getHeight() / 2 + shift.getY() * unit());
     }
 
     @Override
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
         List<LaneKind> kinds = Lanes.kinds(session.state());
-        List<Point2D> points = Lanes.hasShift(session.state()) ? Lanes.shifts(session.state(), view.frame.get()) : List.of();
+        List<Point2D> points =
+                Lanes.hasShift(session.state())
+                        ? Lanes.shifts(session.state(), view.frame.get())
+                        : List.of();
         if (gesture == null) {
-            double far = points.stream()
-                    .mapToDouble(s -> Math.max(Math.abs(s.getX()), Math.abs(s.getY())))
-                    .max()
-                    .orElse(0);
-            range = java.util.Arrays.stream(RANGES_PX)
-                    .filter(r -> r >= far * 1.05)
-                    .findFirst()
-                    .orElse(far);
+            double far =
+                    points.stream()
+                            .mapToDouble(s -> Math.max(Math.abs(s.getX()), Math.abs(s.getY())))
+                            .max()
+                            .orElse(0);
+            range =
+                    java.util.Arrays.stream(RANGES_PX)
+                            .filter(r -> r >= far * 1.05)
+                            .findFirst()
+                            .orElse(far);
         }
         grid(g, p, w, h);
         if (points.isEmpty()) {
@@ -107,7 +116,13 @@ public final class ShiftPad extends Drawing {
         g.fillText(String.format(java.util.Locale.ROOT, "%.0f px", range), 6, h - 7);
     }
 
-    private static void point(GraphicsContext g, Palette p, Point2D at, LaneKind lane, boolean working, boolean held) {
+    private static void point(
+            GraphicsContext g,
+            Palette p,
+            Point2D at,
+            LaneKind lane,
+            boolean working,
+            boolean held) {
         Color ink = p.ink(lane.id());
         double x = at.getX();
         double y = at.getY();

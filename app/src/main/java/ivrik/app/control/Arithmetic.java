@@ -55,7 +55,8 @@ final class Arithmetic {
             return value;
         }
         int from = at;
-        while (at < text.length() && (Character.isDigit(text.charAt(at)) || text.charAt(at) == '.')) {
+        while (at < text.length()
+                && (Character.isDigit(text.charAt(at)) || text.charAt(at) == '.')) {
             at++;
         }
         return Double.parseDouble(text.substring(from, at));

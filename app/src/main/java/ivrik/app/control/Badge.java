@@ -1,6 +1,7 @@
 package ivrik.app.control;
 
 import ivrik.core.separation.LaneKind;
+
 import javafx.scene.control.Label;
 
 /** A lane's letter on its ink. */

@@ -1,6 +1,7 @@
 package ivrik.app.control;
 
 import ivrik.app.theme.Palette;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;

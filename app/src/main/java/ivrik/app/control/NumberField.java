@@ -1,6 +1,5 @@
 package ivrik.app.control;
 
-import java.util.Locale;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -10,6 +9,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
+
+import java.util.Locale;
 
 /**
  * A number to drag, type (sums too), step with the arrow keys, and reset with a double click. It
@@ -32,7 +33,14 @@ public final class NumberField extends StackPane {
      *
      * @param signed whether a plus is shown
      */
-    public record Spec(String unit, double min, double max, double rest, double step, int decimals, boolean signed) {}
+    public record Spec(
+            String unit,
+            double min,
+            double max,
+            double rest,
+            double step,
+            int decimals,
+            boolean signed) {}
 
     /** Who is told. */
     public interface Listener {
@@ -62,19 +70,24 @@ public final class NumberField extends StackPane {
         setAccessibleText(help);
         Tooltip.install(
                 this,
-                new Tooltip(help + "\nDrag, type (sums too), arrow keys; double-click for rest ("
-                        + text(spec.rest()) + ")"));
+                new Tooltip(
+                        help
+                                + "\nDrag, type (sums too), arrow keys; double-click for rest ("
+                                + text(spec.rest())
+                                + ")"));
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
         addEventHandler(KeyEvent.KEY_PRESSED, this::keyPressed);
         addEventHandler(KeyEvent.KEY_TYPED, this::typed);
         editor.setOnAction(e -> commit());
-        editor.focusedProperty().addListener((o, was, is) -> {
-            if (!is && editor.isVisible()) {
-                commit();
-            }
-        });
+        editor.focusedProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (!is && editor.isVisible()) {
+                                commit();
+                            }
+                        });
         show(spec.rest());
     }
 
@@ -93,8 +106,11 @@ public final class NumberField extends StackPane {
     }
 
     private String text(double v) {
-        String number = String.format(
-                Locale.ROOT, (spec.signed() && v != 0 ? "%+" : "%") + "." + spec.decimals() + "f", v == 0 ? 0.0 : v);
+        String number =
+                String.format(
+                        Locale.ROOT,
+                        (spec.signed() && v != 0 ? "%+" : "%") + "." + spec.decimals() + "f",
+                        v == 0 ? 0.0 : v);
         return spec.unit().isEmpty() ? number : number + " " + spec.unit();
     }
 
@@ -157,7 +173,10 @@ public final class NumberField extends StackPane {
 
     private void typed(KeyEvent e) {
         String c = e.getCharacter();
-        if (!editor.isVisible() && c.length() == 1 && "0123456789.-+(".contains(c) && !e.isShortcutDown()) {
+        if (!editor.isVisible()
+                && c.length() == 1
+                && "0123456789.-+(".contains(c)
+                && !e.isShortcutDown()) {
             edit(c);
             editor.end();
             e.consume();

@@ -3,8 +3,7 @@ package ivrik.app.desk;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.treatment.Parameter;
-import java.util.ArrayList;
-import java.util.List;
+
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
@@ -15,6 +14,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /** The band across the lower part of the window: matrix and time, and the line of transport below. */
 public final class Desk extends SplitPane {
     private final Session session;
@@ -24,7 +26,12 @@ public final class Desk extends SplitPane {
     private final HBox traces = new HBox(2);
     private String tracedOf = "";
 
-    public Desk(Session session, View view, Matrix matrix, TimeView time, List<? extends javafx.scene.Node> transport) {
+    public Desk(
+            Session session,
+            View view,
+            Matrix matrix,
+            TimeView time,
+            List<? extends javafx.scene.Node> transport) {
         this.session = session;
         this.view = view;
         getStyleClass().add("desk");
@@ -55,25 +62,35 @@ public final class Desk extends SplitPane {
 
     private void showClock() {
         double rate = session.project().sequence().rate().toDouble();
-        clock.setText(String.format(
-                java.util.Locale.ROOT,
-                "%d of %d  %.2f s  %s a second",
-                view.frame.get(),
-                session.project().frames(),
-                view.frame.get() / rate,
-                rate == Math.rint(rate) ? Long.toString((long) rate) : String.format(java.util.Locale.ROOT, "%.3f", rate)));
+        clock.setText(
+                String.format(
+                        java.util.Locale.ROOT,
+                        "%d of %d  %.2f s  %s a second",
+                        view.frame.get(),
+                        session.project().frames(),
+                        view.frame.get() / rate,
+                        rate == Math.rint(rate)
+                                ? Long.toString((long) rate)
+                                : String.format(java.util.Locale.ROOT, "%.3f", rate)));
     }
 
     /** A choice for each value of the treatment that can be traced. */
     private void showTraces() {
         List<String> names = new ArrayList<>();
-        session.state().look().filter(l -> !l.steps().isEmpty()).ifPresent(look -> {
-            var description = look.steps().get(session.state().step()).kind().description();
-            description.parameters().stream().map(Parameter::name).forEach(names::add);
-            if (description.parameters().stream().anyMatch(Parameter::jitters)) {
-                names.add(Trace.JITTER);
-            }
-        });
+        session.state()
+                .look()
+                .filter(l -> !l.steps().isEmpty())
+                .ifPresent(
+                        look -> {
+                            var description =
+                                    look.steps().get(session.state().step()).kind().description();
+                            description.parameters().stream()
+                                    .map(Parameter::name)
+                                    .forEach(names::add);
+                            if (description.parameters().stream().anyMatch(Parameter::jitters)) {
+                                names.add(Trace.JITTER);
+                            }
+                        });
         if (names.toString().equals(tracedOf)) {
             return;
         }
@@ -87,10 +104,11 @@ public final class Desk extends SplitPane {
             button.setToggleGroup(group);
             button.setSelected(name.equals(view.traced.get()));
             button.setTooltip(new Tooltip("Show and peg " + name + " in the rows"));
-            button.setOnAction(e -> {
-                button.setSelected(true);
-                view.traced.set(name);
-            });
+            button.setOnAction(
+                    e -> {
+                        button.setSelected(true);
+                        view.traced.set(name);
+                    });
             view.traced.addListener((o, a, b) -> button.setSelected(b.equals(name)));
             traces.getChildren().add(button);
         }

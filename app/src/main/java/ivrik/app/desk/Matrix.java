@@ -12,9 +12,7 @@ import ivrik.core.look.Step;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.LaneKind;
-import java.util.List;
-import java.util.function.BiFunction;
-import java.util.function.Predicate;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -28,6 +26,10 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Predicate;
 
 /** The matrix: a row for each lane, a column for separation, each treatment, and rejoin. */
 public final class Matrix extends BorderPane {
@@ -46,17 +48,23 @@ public final class Matrix extends BorderPane {
         foot.getStyleClass().add("strip");
         setTop(grid);
         setBottom(foot);
-        session.stateProperty().addListener((o, a, b) -> {
-            if (a.project() != b.project() || !a.selection().equals(b.selection())) {
-                make();
-            }
-        });
+        session.stateProperty()
+                .addListener(
+                        (o, a, b) -> {
+                            if (a.project() != b.project()
+                                    || !a.selection().equals(b.selection())) {
+                                make();
+                            }
+                        });
         make();
     }
 
     private void make() {
         State state = session.state();
-        String focused = getScene() != null && getScene().getFocusOwner() != null ? getScene().getFocusOwner().getId() : null;
+        String focused =
+                getScene() != null && getScene().getFocusOwner() != null
+                        ? getScene().getFocusOwner().getId()
+                        : null;
         grid.getChildren().clear();
         foot.getChildren().clear();
         state.look().ifPresentOrElse(look -> make(state, look), this::makeEmpty);
@@ -69,7 +77,10 @@ public final class Matrix extends BorderPane {
     }
 
     private void makeEmpty() {
-        Label hint = new Label("Lanes appear here as soon as there is a clip: red, green and blue, each with its own row.");
+        Label hint =
+                new Label(
+                        "Lanes appear here as soon as there is a clip: red, green and blue, each"
+                                + " with its own row.");
         hint.getStyleClass().add("quiet");
         hint.setWrapText(true);
         hint.setPadding(new javafx.geometry.Insets(16));
@@ -82,7 +93,11 @@ public final class Matrix extends BorderPane {
         int columns = look.steps().size();
         for (int s = 0; s < columns; s++) {
             Step step = look.steps().get(s);
-            Label head = head(step.kind().description().title() + (step.on() ? "" : " off"), Metrics.COLUMN, s == state.step());
+            Label head =
+                    head(
+                            step.kind().description().title() + (step.on() ? "" : " off"),
+                            Metrics.COLUMN,
+                            s == state.step());
             int number = s;
             head.setOnMouseClicked(e -> session.selectCell(number, session.state().lane()));
             head.setTooltip(new Tooltip(step.kind().description().help()));
@@ -118,10 +133,32 @@ public final class Matrix extends BorderPane {
     private Node laneHead(State state, Look look, int lane, LaneKind kind) {
         Label name = new Label(kind.title());
         name.getStyleClass().add("lane-name");
-        HBox switches = new HBox(
-                toggle(look, lane, kind, "solo", "Only this lane, and others soloed, are in the picture", LaneState::solo, LaneState::withSolo),
-                toggle(look, lane, kind, "mute", "This lane is left out of the picture", LaneState::mute, LaneState::withMute),
-                toggle(look, lane, kind, "hold", "This lane takes no part in movement", LaneState::hold, LaneState::withHold));
+        HBox switches =
+                new HBox(
+                        toggle(
+                                look,
+                                lane,
+                                kind,
+                                "solo",
+                                "Only this lane, and others soloed, are in the picture",
+                                LaneState::solo,
+                                LaneState::withSolo),
+                        toggle(
+                                look,
+                                lane,
+                                kind,
+                                "mute",
+                                "This lane is left out of the picture",
+                                LaneState::mute,
+                                LaneState::withMute),
+                        toggle(
+                                look,
+                                lane,
+                                kind,
+                                "hold",
+                                "This lane takes no part in movement",
+                                LaneState::hold,
+                                LaneState::withHold));
         switches.setTranslateX(-5);
         HBox head = new HBox(new Badge(kind), new VBox(4, name, switches));
         head.getStyleClass().add("lane-head");
@@ -147,13 +184,14 @@ public final class Matrix extends BorderPane {
         button.setSelected(is.test(look.lanes().get(lane)));
         button.setTooltip(new Tooltip(help));
         button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(e -> {
-            boolean on = button.isSelected();
-            String name = (on ? "" : "Undo ") + word + " " + kind.title();
-            session.editLook(
-                    Character.toUpperCase(name.charAt(0)) + name.substring(1),
-                    l -> l.withLane(lane, s -> with.apply(s, on)));
-        });
+        button.setOnAction(
+                e -> {
+                    boolean on = button.isSelected();
+                    String name = (on ? "" : "Undo ") + word + " " + kind.title();
+                    session.editLook(
+                            Character.toUpperCase(name.charAt(0)) + name.substring(1),
+                            l -> l.withLane(lane, s -> with.apply(s, on)));
+                });
         return button;
     }
 
@@ -166,15 +204,20 @@ public final class Matrix extends BorderPane {
         }
         cell.setFocusTraversable(true);
         cell.setId("cell-" + step + "-" + kind.id());
-        cell.setOnMousePressed(e -> {
-            cell.requestFocus();
-            session.selectCell(step, lane);
-        });
-        cell.focusedProperty().addListener((o, a, b) -> {
-            if (b && !(step == session.state().step() && lane == session.state().lane())) {
-                session.selectCell(step, lane);
-            }
-        });
+        cell.setOnMousePressed(
+                e -> {
+                    cell.requestFocus();
+                    session.selectCell(step, lane);
+                });
+        cell.focusedProperty()
+                .addListener(
+                        (o, a, b) -> {
+                            if (b
+                                    && !(step == session.state().step()
+                                            && lane == session.state().lane())) {
+                                session.selectCell(step, lane);
+                            }
+                        });
         size(cell, Metrics.COLUMN, Metrics.LANE);
         return cell;
     }
@@ -188,7 +231,10 @@ public final class Matrix extends BorderPane {
             MenuButton mode = menu(look.rejoin().id(), "How the lanes become a picture again");
             mode.setId("rejoin-mode");
             for (Rejoin each : Rejoin.values()) {
-                item(mode, each.id(), () -> session.editLook("Rejoin: " + each.id(), l -> l.withRejoin(each)));
+                item(
+                        mode,
+                        each.id(),
+                        () -> session.editLook("Rejoin: " + each.id(), l -> l.withRejoin(each)));
             }
             box.getChildren().add(mode);
         } else if (!look.isShown(lane)) {
@@ -200,26 +246,44 @@ public final class Matrix extends BorderPane {
     }
 
     private void makeFoot(State state, Look look) {
-        MenuButton layer = menu(state.layer().orElseThrow().name(), "The layer whose look is on the desk");
+        MenuButton layer =
+                menu(state.layer().orElseThrow().name(), "The layer whose look is on the desk");
         layer.setId("layer");
-        session.project().layers().forEach(l -> item(layer, l.name(), () -> session.selectLayer(l.id())));
-        MenuButton onto = menu(
-                look.onto().blend() == Blend.NORMAL ? "in its place" : look.onto().blend().id(),
-                "How the result meets the untouched picture");
+        session.project()
+                .layers()
+                .forEach(l -> item(layer, l.name(), () -> session.selectLayer(l.id())));
+        MenuButton onto =
+                menu(
+                        look.onto().blend() == Blend.NORMAL
+                                ? "in its place"
+                                : look.onto().blend().id(),
+                        "How the result meets the untouched picture");
         for (Blend each : Blend.values()) {
             item(
                     onto,
                     each == Blend.NORMAL ? "in its place" : each.id(),
-                    () -> session.editLook(
-                            "Onto: " + each.id(), l -> l.withOnto(new Onto(each, l.onto().amount()))));
+                    () ->
+                            session.editLook(
+                                    "Onto: " + each.id(),
+                                    l -> l.withOnto(new Onto(each, l.onto().amount()))));
         }
         var spec = new ivrik.app.control.NumberField.Spec("%", 0, 100, 100, 5, 0, false);
-        var amount = new ivrik.app.control.NumberField(
-                spec,
-                "How much of the look is laid onto the untouched picture",
-                to -> session.editLook(
-                        "Onto amount",
-                        l -> l.withOnto(new Onto(l.onto().blend(), l.onto().amount().set(view.frame.get(), to / 100)))));
+        var amount =
+                new ivrik.app.control.NumberField(
+                        spec,
+                        "How much of the look is laid onto the untouched picture",
+                        to ->
+                                session.editLook(
+                                        "Onto amount",
+                                        l ->
+                                                l.withOnto(
+                                                        new Onto(
+                                                                l.onto().blend(),
+                                                                l.onto()
+                                                                        .amount()
+                                                                        .set(
+                                                                                view.frame.get(),
+                                                                                to / 100)))));
         amount.setId("onto-amount");
         amount.show(100 * look.onto().amount().at(view.frame.get()));
         foot.getChildren().addAll(quiet("layer"), layer, quiet("onto"), onto, amount);

@@ -3,9 +3,11 @@ package ivrik.app.desk;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
+
+import javafx.geometry.Point2D;
+
 import java.util.List;
 import java.util.Optional;
-import javafx.geometry.Point2D;
 
 /** Finding pegs and the handles of their eases under the pointer. */
 final class PegPicker {
@@ -18,8 +20,10 @@ final class PegPicker {
 
     static Optional<Peg> at(Trace trace, TimeScale scale, double middle, double x, double y) {
         return trace.value().pegs().stream()
-                .filter(p -> Math.abs(scale.x(p.frame() + 0.5) - x) < REACH
-                        && Math.abs(trace.y(p.value(), middle) - y) < REACH + 5)
+                .filter(
+                        p ->
+                                Math.abs(scale.x(p.frame() + 0.5) - x) < REACH
+                                        && Math.abs(trace.y(p.value(), middle) - y) < REACH + 5)
                 .findFirst();
     }
 
@@ -39,18 +43,38 @@ final class PegPicker {
     }
 
     private static Point2D knob(
-            Trace trace, TimeScale scale, double middle, Peg from, Peg to, double share, double way) {
+            Trace trace,
+            TimeScale scale,
+            double middle,
+            Peg from,
+            Peg to,
+            double share,
+            double way) {
         double frame = from.frame() + 0.5 + share * (to.frame() - from.frame());
-        return new Point2D(scale.x(frame), trace.y(from.value() + way * (to.value() - from.value()), middle));
+        return new Point2D(
+                scale.x(frame), trace.y(from.value() + way * (to.value() - from.value()), middle));
     }
 
     /** The ease with one handle moved to a place. */
     static Ease dragged(
-            Ease.Eased e, int knob, Trace trace, TimeScale scale, double middle, Peg from, Peg to, double x, double y) {
+            Ease.Eased e,
+            int knob,
+            Trace trace,
+            TimeScale scale,
+            double middle,
+            Peg from,
+            Peg to,
+            double x,
+            double y) {
         double frames = (x - scale.left()) / scale.width() * scale.frames() - from.frame() - 0.5;
         double share = Math.clamp(frames / (to.frame() - from.frame()), 0, 1);
         double rise = to.value() - from.value();
-        double way = rise == 0 ? knob : Math.clamp((trace.valueAt(y, middle) - from.value()) / rise, -2, 3);
-        return knob == 0 ? new Ease.Eased(share, way, e.x2(), e.y2()) : new Ease.Eased(e.x1(), e.y1(), share, way);
+        double way =
+                rise == 0
+                        ? knob
+                        : Math.clamp((trace.valueAt(y, middle) - from.value()) / rise, -2, 3);
+        return knob == 0
+                ? new Ease.Eased(share, way, e.x2(), e.y2())
+                : new Ease.Eased(e.x1(), e.y1(), share, way);
     }
 }

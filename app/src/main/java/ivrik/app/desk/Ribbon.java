@@ -1,14 +1,15 @@
 package ivrik.app.desk;
 
 import ivrik.core.project.Layer;
+
 import java.util.List;
 import java.util.Optional;
 
 /** Where the layers lie under the lanes: thin bars, and the lowest layer as a ribbon. */
 final class Ribbon {
-    private static final double GAP = 10;
+    private static final double GAP = 8;
     private static final double BAR = 18;
-    private static final double SHOTS = 46;
+    private static final double SHOTS = 38;
 
     private Ribbon() {}
 

@@ -8,12 +8,14 @@ import ivrik.app.theme.Palette;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.core.separation.LaneKind;
-import java.util.Locale;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+
+import java.util.Locale;
 
 /** A lane's share in a shift, as a small drawing: where it is moved, and the numbers. */
 final class ShiftCell extends Drawing {
@@ -23,7 +25,13 @@ final class ShiftCell extends Drawing {
     private final int lane;
     private final LaneKind kind;
 
-    ShiftCell(Session session, View view, ObjectProperty<Palette> palette, int step, int lane, LaneKind kind) {
+    ShiftCell(
+            Session session,
+            View view,
+            ObjectProperty<Palette> palette,
+            int step,
+            int lane,
+            LaneKind kind) {
         super(palette);
         this.session = session;
         this.view = view;
@@ -31,13 +39,15 @@ final class ShiftCell extends Drawing {
         this.lane = lane;
         this.kind = kind;
         ChangeListener<Number> moved = (o, a, b) -> redraw();
-        sceneProperty().addListener((o, was, is) -> {
-            if (is == null) {
-                view.frame.removeListener(moved);
-            } else {
-                view.frame.addListener(moved);
-            }
-        });
+        sceneProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (is == null) {
+                                view.frame.removeListener(moved);
+                            } else {
+                                view.frame.addListener(moved);
+                            }
+                        });
         setAccessibleText(kind.title() + ", shift");
     }
 
@@ -83,6 +93,7 @@ final class ShiftCell extends Drawing {
         if (v == 0) {
             return "0";
         }
-        return String.format(Locale.ROOT, Math.abs(v) >= 100 || v == Math.rint(v) ? "%+.0f" : "%+.1f", v);
+        return String.format(
+                Locale.ROOT, Math.abs(v) >= 100 || v == Math.rint(v) ? "%+.0f" : "%+.1f", v);
     }
 }

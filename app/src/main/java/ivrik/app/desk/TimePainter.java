@@ -5,7 +5,6 @@ import ivrik.app.session.View;
 import ivrik.app.theme.Fonts;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
-import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
@@ -13,12 +12,14 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.separation.LaneKind;
-import java.util.List;
-import java.util.Map;
+
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
+
+import java.util.List;
+import java.util.Map;
 
 /** Draws time: ruler, traces with their pegs, markers, cuts, and the ribbon of shots. */
 final class TimePainter {
@@ -30,7 +31,8 @@ final class TimePainter {
     private final double height;
     private final TimeScale scale;
 
-    TimePainter(Session session, View view, GraphicsContext g, Palette p, double width, double height) {
+    TimePainter(
+            Session session, View view, GraphicsContext g, Palette p, double width, double height) {
         this.session = session;
         this.view = view;
         this.g = g;
@@ -55,7 +57,11 @@ final class TimePainter {
         FrameRange played = project.played();
         if (project.playRange().isPresent()) {
             g.setFill(p.colour("raised"));
-            g.fillRect(scale.x(played.first()), 0, scale.x(played.last() + 1) - scale.x(played.first()), Metrics.HEAD);
+            g.fillRect(
+                    scale.x(played.first()),
+                    0,
+                    scale.x(played.last() + 1) - scale.x(played.first()),
+                    Metrics.HEAD);
             g.setFill(p.colour("paper"));
             g.fillRect(scale.x(played.first()), 0, 2, Metrics.HEAD);
             g.fillRect(scale.x(played.last() + 1) - 2, 0, 2, Metrics.HEAD);
@@ -87,7 +93,10 @@ final class TimePainter {
     private long tickEvery(double rate) {
         double frames = 80 / scale.frameWidth();
         long second = Math.max(1, Math.round(rate));
-        for (long step : new long[] {4, 12, second, 2 * second, 5 * second, 10 * second, 30 * second, 60 * second}) {
+        for (long step :
+                new long[] {
+                    4, 12, second, 2 * second, 5 * second, 10 * second, 30 * second, 60 * second
+                }) {
             if (step >= frames) {
                 return step;
             }
@@ -154,9 +163,9 @@ final class TimePainter {
             double x = Math.rint(scale.x(peg.frame() + 0.5)) + 0.5;
             double y = trace.y(peg.value(), middle);
             g.setStroke(p.colour(on ? "paper" : "type"));
-            g.setLineWidth(on ? 2.4 : 1.4);
-            g.strokeLine(x, y - 8, x, y + 8);
-            g.strokeLine(x - 4, y + 8, x + 4, y + 8);
+            g.setLineWidth(on ? 2.2 : 1.2);
+            g.strokeLine(x, y - 6, x, y + 6);
+            g.strokeLine(x - 3, y + 6, x + 3, y + 6);
             if (on) {
                 handles(trace, middle, peg);
             }
@@ -172,8 +181,16 @@ final class TimePainter {
         g.setLineWidth(1);
         g.setStroke(p.colour("quiet"));
         g.setFill(p.colour("paper"));
-        g.strokeLine(scale.x(peg.frame() + 0.5), trace.y(peg.value(), middle), knobs.get(0).getX(), knobs.get(0).getY());
-        g.strokeLine(scale.x(next.frame() + 0.5), trace.y(next.value(), middle), knobs.get(1).getX(), knobs.get(1).getY());
+        g.strokeLine(
+                scale.x(peg.frame() + 0.5),
+                trace.y(peg.value(), middle),
+                knobs.get(0).getX(),
+                knobs.get(0).getY());
+        g.strokeLine(
+                scale.x(next.frame() + 0.5),
+                trace.y(next.value(), middle),
+                knobs.get(1).getX(),
+                knobs.get(1).getY());
         for (var knob : knobs) {
             g.fillOval(knob.getX() - 3.5, knob.getY() - 3.5, 7, 7);
         }
@@ -199,7 +216,16 @@ final class TimePainter {
                 g.setStroke(p.colour(on ? "paper" : "line"));
                 g.setLineWidth(1);
                 g.strokeRect(Math.rint(x) + 0.5, y + 0.5, Math.rint(w) - 1, h - 1);
-                name(session.project().source(clip.source()).map(s -> s.name()).orElse("missing"), x, y, w, h, i == 0);
+                name(
+                        session.project()
+                                .source(clip.source())
+                                .map(s -> s.name())
+                                .orElse("missing"),
+                        x,
+                        y,
+                        w,
+                        h,
+                        i == 0);
             }
         }
     }
@@ -219,7 +245,8 @@ final class TimePainter {
         g.restore();
     }
 
-    private void pictures(Clip clip, Map<String, Image> pictures, double x, double y, double w, double h) {
+    private void pictures(
+            Clip clip, Map<String, Image> pictures, double x, double y, double w, double h) {
         Image image = pictures.get(clip.source());
         if (image == null) {
             return;
@@ -243,7 +270,10 @@ final class TimePainter {
             g.setStroke(p.colour("line"));
             g.strokeLine(Math.rint(x) + 0.5, Metrics.HEAD, Math.rint(x) + 0.5, rowsBottom);
             g.setFill(p.colour("paper"));
-            g.fillPolygon(new double[] {x - 6, x + 5, x - 0.5}, new double[] {ribbon - 1, ribbon - 1, ribbon + 7}, 3);
+            g.fillPolygon(
+                    new double[] {x - 6, x + 5, x - 0.5},
+                    new double[] {ribbon - 1, ribbon - 1, ribbon + 7},
+                    3);
         }
         g.setFont(Font.font(Fonts.WORDS, 11));
         for (Marker marker : session.project().markers()) {
@@ -253,7 +283,10 @@ final class TimePainter {
             g.strokeLine(x, Metrics.HEAD, x, rowsBottom);
             g.setLineDashes();
             g.setFill(p.colour("quiet"));
-            g.fillPolygon(new double[] {x - 4, x + 4, x}, new double[] {Metrics.HEAD, Metrics.HEAD, Metrics.HEAD + 6}, 3);
+            g.fillPolygon(
+                    new double[] {x - 4, x + 4, x},
+                    new double[] {Metrics.HEAD, Metrics.HEAD, Metrics.HEAD + 6},
+                    3);
             g.fillText(marker.name(), x + 6, Metrics.HEAD + 11);
         }
     }

@@ -9,10 +9,7 @@ import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.LaneKind;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
@@ -21,6 +18,11 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.image.Image;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /**
  * Time, beside the matrix and in its rows: a ruler to scrub, a trace per lane with pegs to add (double
@@ -48,18 +50,20 @@ public final class TimeView extends Drawing {
         setMinSize(200, 120);
         setAccessibleText("Time: frames across, a lane's trace in each row");
         setOnMousePressed(this::pressed);
-        setOnMouseDragged(e -> {
-            if (drag != null) {
-                drag.to(e);
-            }
-        });
+        setOnMouseDragged(
+                e -> {
+                    if (drag != null) {
+                        drag.to(e);
+                    }
+                });
         setOnMouseReleased(e -> drag = null);
         session.stateProperty().addListener((o, a, b) -> redraw());
         view.frame.addListener((o, a, b) -> redraw());
-        view.traced.addListener((o, a, b) -> {
-            picked = null;
-            redraw();
-        });
+        view.traced.addListener(
+                (o, a, b) -> {
+                    picked = null;
+                    redraw();
+                });
         menuItem("Hold", Ease.HOLD);
         menuItem("Linear", Ease.LINEAR);
         menuItem("Eased", Ease.SMOOTH);
@@ -99,7 +103,11 @@ public final class TimeView extends Drawing {
 
     private double rowsBottom() {
         return Metrics.HEAD
-                + session.state().look().filter(l -> !l.steps().isEmpty()).map(l -> l.lanes().size()).orElse(0)
+                + session.state()
+                                .look()
+                                .filter(l -> !l.steps().isEmpty())
+                                .map(l -> l.lanes().size())
+                                .orElse(0)
                         * Metrics.LANE;
     }
 
@@ -171,11 +179,26 @@ public final class TimeView extends Drawing {
                 int knob = k;
                 Peg to = PegPicker.next(trace.value(), from).orElseThrow();
                 Session.Gesture gesture = session.gesture("Ease peg at " + from.frame());
-                drag = move -> {
-                    Ease ease = PegPicker.dragged(
-                            (Ease.Eased) from.ease(), knob, trace, scale(), middle(lane), from, to, move.getX(), move.getY());
-                    gesture.editLook(look -> put(look, lane, trace.value().with(from.withEase(ease))));
-                };
+                drag =
+                        move -> {
+                            Ease ease =
+                                    PegPicker.dragged(
+                                            (Ease.Eased) from.ease(),
+                                            knob,
+                                            trace,
+                                            scale(),
+                                            middle(lane),
+                                            from,
+                                            to,
+                                            move.getX(),
+                                            move.getY());
+                            gesture.editLook(
+                                    look ->
+                                            put(
+                                                    look,
+                                                    lane,
+                                                    trace.value().with(from.withEase(ease))));
+                        };
                 return true;
             }
         }
@@ -186,24 +209,29 @@ public final class TimeView extends Drawing {
         Trace trace = trace(lane);
         Value others = trace.value().without(peg.frame());
         Session.Gesture gesture = session.gesture("Move peg of " + laneTitle(lane));
-        drag = e -> {
-            long frame = scale().frame(e.getX());
-            double unit = e.isAltDown() ? 10 : 1;
-            double value = Math.rint(trace.valueAt(e.getY(), middle(lane)) * unit) / unit;
-            if (view.traced.get().equals(Trace.JITTER)) {
-                value = Math.max(0, value);
-            }
-            if (others.pegAt(frame).isPresent()) {
-                return; // another peg stands there; passing it by would lose it
-            }
-            Peg moved = new Peg(frame, value, peg.ease());
-            picked = new PegPicker.Picked(lane, frame);
-            gesture.editLook(look -> put(look, lane, others.with(moved)));
-        };
+        drag =
+                e -> {
+                    long frame = scale().frame(e.getX());
+                    double unit = e.isAltDown() ? 10 : 1;
+                    double value = Math.rint(trace.valueAt(e.getY(), middle(lane)) * unit) / unit;
+                    if (view.traced.get().equals(Trace.JITTER)) {
+                        value = Math.max(0, value);
+                    }
+                    if (others.pegAt(frame).isPresent()) {
+                        return; // another peg stands there; passing it by would lose it
+                    }
+                    Peg moved = new Peg(frame, value, peg.ease());
+                    picked = new PegPicker.Picked(lane, frame);
+                    gesture.editLook(look -> put(look, lane, others.with(moved)));
+                };
     }
 
     private String laneTitle(int lane) {
-        return session.state().look().map(l -> l.model().lanes().get(lane)).map(LaneKind::title).orElse("lane");
+        return session.state()
+                .look()
+                .map(l -> l.model().lanes().get(lane))
+                .map(LaneKind::title)
+                .orElse("lane");
     }
 
     private Look put(Look look, int lane, Value value) {
@@ -221,16 +249,20 @@ public final class TimeView extends Drawing {
 
     /** A peg at the present frame of the lane being worked on: set if there is none, else removed. */
     public void togglePeg() {
-        session.state().look().filter(l -> !l.steps().isEmpty()).ifPresent(look -> {
-            int lane = session.state().lane();
-            long frame = view.frame.get();
-            if (trace(lane).value().pegAt(frame).isEmpty()) {
-                addPeg(lane, frame);
-            } else {
-                picked = new PegPicker.Picked(lane, frame);
-                deletePicked();
-            }
-        });
+        session.state()
+                .look()
+                .filter(l -> !l.steps().isEmpty())
+                .ifPresent(
+                        look -> {
+                            int lane = session.state().lane();
+                            long frame = view.frame.get();
+                            if (trace(lane).value().pegAt(frame).isEmpty()) {
+                                addPeg(lane, frame);
+                            } else {
+                                picked = new PegPicker.Picked(lane, frame);
+                                deletePicked();
+                            }
+                        });
     }
 
     /** Deletes the picked peg; the last one leaves its value behind as the rest. */
@@ -254,7 +286,10 @@ public final class TimeView extends Drawing {
         int lane = picked.lane();
         Value value = trace(lane).value();
         value.pegAt(picked.frame())
-                .ifPresent(peg -> session.editLook(
-                        "Ease peg of " + laneTitle(lane), look -> put(look, lane, value.with(peg.withEase(ease)))));
+                .ifPresent(
+                        peg ->
+                                session.editLook(
+                                        "Ease peg of " + laneTitle(lane),
+                                        look -> put(look, lane, value.with(peg.withEase(ease)))));
     }
 }

@@ -21,13 +21,17 @@ record Trace(Project project, Look look, int step, int lane, String name, double
             }
             if (!name.equals(JITTER)) {
                 var amount = look.steps().get(step).lanes().get(i).jitter().amount();
-                double jitter = amount.isMoving()
-                        ? amount.pegs().stream().mapToDouble(p -> Math.abs(p.value())).max().orElse(0)
-                        : Math.abs(amount.rest());
+                double jitter =
+                        amount.isMoving()
+                                ? amount.pegs().stream()
+                                        .mapToDouble(p -> Math.abs(p.value()))
+                                        .max()
+                                        .orElse(0)
+                                : Math.abs(amount.rest());
                 most = Math.max(most, jitter);
             }
         }
-        return new Trace(project, look, step, lane, name, most * 1.15);
+        return new Trace(project, look, step, lane, name, most * 1.1);
     }
 
     static Value value(Look look, int step, int lane, String name) {
@@ -36,9 +40,13 @@ record Trace(Project project, Look look, int step, int lane, String name, double
     }
 
     static Look with(Look look, int step, int lane, String name, Value value) {
-        return look.withAmounts(step, lane, a -> name.equals(JITTER)
-                ? a.withJitter(a.jitter().withAmount(value))
-                : a.with(name, value));
+        return look.withAmounts(
+                step,
+                lane,
+                a ->
+                        name.equals(JITTER)
+                                ? a.withJitter(a.jitter().withAmount(value))
+                                : a.with(name, value));
     }
 
     Value value() {
@@ -59,10 +67,10 @@ record Trace(Project project, Look look, int step, int lane, String name, double
 
     /** The height of a value in a row whose middle is at {@code middle}. */
     double y(double value, double middle) {
-        return middle - value / range * (Metrics.LANE / 2 - 8);
+        return middle - value / range * (Metrics.LANE / 2 - 10);
     }
 
     double valueAt(double y, double middle) {
-        return (middle - y) / (Metrics.LANE / 2 - 8) * range;
+        return (middle - y) / (Metrics.LANE / 2 - 10) * range;
     }
 }

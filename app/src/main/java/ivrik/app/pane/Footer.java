@@ -7,13 +7,15 @@ import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.core.picture.Frame;
-import java.util.Locale;
-import java.util.function.Supplier;
+
 import javafx.geometry.Point2D;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+
+import java.util.Locale;
+import java.util.function.Supplier;
 
 /** The line under the panes: lane, treatment and what there is to say; the values under the pointer. */
 public final class Footer extends HBox {
@@ -71,9 +73,10 @@ public final class Footer extends HBox {
         var lane = Lanes.kinds(state).get(state.lane());
         badge.show(lane);
         var look = state.look().orElseThrow();
-        String treatment = look.steps().isEmpty()
-                ? "no treatment"
-                : look.steps().get(state.step()).kind().description().title();
+        String treatment =
+                look.steps().isEmpty()
+                        ? "no treatment"
+                        : look.steps().get(state.step()).kind().description().title();
         working.setText("working on " + lane.title() + ", " + treatment);
     }
 
@@ -90,7 +93,10 @@ public final class Footer extends HBox {
         }
         place.setText((int) at.getX() + ", " + (int) at.getY());
         value.setText(sample(now, at));
-        before.setText(source.get() == null || source.get().frame() == null ? "" : sample(source.get(), at));
+        before.setText(
+                source.get() == null || source.get().frame() == null
+                        ? ""
+                        : sample(source.get(), at));
     }
 
     private static String sample(Shown shown, Point2D at) {

@@ -2,6 +2,7 @@ package ivrik.app.pane;
 
 import ivrik.app.picture.Shown;
 import ivrik.app.theme.Palette;
+
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
@@ -14,9 +15,19 @@ final class Loupe {
     private Loupe() {}
 
     static void draw(
-            GraphicsContext g, Palette p, Image image, Shown shown, Mapping m, Point2D at, double width, double height) {
+            GraphicsContext g,
+            Palette p,
+            Image image,
+            Shown shown,
+            Mapping m,
+            Point2D at,
+            double width,
+            double height) {
         Point2D centre = m.toPicture(at.getX(), at.getY()).multiply(shown.scale());
-        double x = at.getX() + RADIUS + 24 + RADIUS > width ? at.getX() - RADIUS - 24 : at.getX() + RADIUS + 24;
+        double x =
+                at.getX() + RADIUS + 24 + RADIUS > width
+                        ? at.getX() - RADIUS - 24
+                        : at.getX() + RADIUS + 24;
         double y = Math.clamp(at.getY(), RADIUS + 4, Math.max(RADIUS + 4, height - RADIUS - 4));
         double half = RADIUS / MAGNIFY;
         g.save();

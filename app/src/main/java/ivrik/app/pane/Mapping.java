@@ -1,6 +1,7 @@
 package ivrik.app.pane;
 
 import ivrik.core.picture.Size;
+
 import javafx.geometry.Point2D;
 
 /**
@@ -9,7 +10,7 @@ import javafx.geometry.Point2D;
  * @param zoom screen pixels to a pixel of the sequence
  */
 record Mapping(double left, double top, double zoom) {
-    private static final double MARGIN = 20;
+    private static final double MARGIN = 26;
 
     /**
      * @param zoom 0 to fit
@@ -17,10 +18,15 @@ record Mapping(double left, double top, double zoom) {
      */
     static Mapping of(Size sequence, double width, double height, double zoom, Point2D centre) {
         if (zoom == 0) {
-            double fit = Math.min((width - 2 * MARGIN) / sequence.width(), (height - 2 * MARGIN) / sequence.height());
+            double fit =
+                    Math.min(
+                            (width - 2 * MARGIN) / sequence.width(),
+                            (height - 2 * MARGIN) / sequence.height());
             double z = Math.max(0.01, fit);
             return new Mapping(
-                    Math.rint((width - z * sequence.width()) / 2), Math.rint((height - z * sequence.height()) / 2), z);
+                    Math.rint((width - z * sequence.width()) / 2),
+                    Math.rint((height - z * sequence.height()) / 2),
+                    z);
         }
         return new Mapping(
                 Math.rint(width / 2 - centre.getX() * sequence.width() * zoom),

@@ -2,6 +2,7 @@ package ivrik.app.pane;
 
 import ivrik.app.session.View;
 import ivrik.app.session.View.Show;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -34,8 +35,13 @@ public final class PaneFrame extends BorderPane {
         strip.getChildren().addAll(extras);
         setTop(strip);
         setCenter(pane);
-        Runnable name = () -> choice.setText(
-                PicturePane.title(show.get(), view.without.get(), view.showHeld.get() && show.get() == Show.RESULT));
+        Runnable name =
+                () ->
+                        choice.setText(
+                                PicturePane.title(
+                                        show.get(),
+                                        view.without.get(),
+                                        view.showHeld.get() && show.get() == Show.RESULT));
         show.addListener((o, a, b) -> name.run());
         view.without.addListener((o, a, b) -> name.run());
         view.showHeld.addListener((o, a, b) -> name.run());

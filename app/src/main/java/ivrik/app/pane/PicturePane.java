@@ -8,6 +8,7 @@ import ivrik.app.session.View.Show;
 import ivrik.app.theme.Marks;
 import ivrik.app.theme.Palette;
 import ivrik.core.picture.Size;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
@@ -38,7 +39,8 @@ public final class PicturePane extends Drawing {
     private boolean draggingSplit;
     private Point2D pointer;
 
-    public PicturePane(Session session, View view, ObjectProperty<Palette> palette, ShiftHandles handles) {
+    public PicturePane(
+            Session session, View view, ObjectProperty<Palette> palette, ShiftHandles handles) {
         super(palette);
         this.session = session;
         this.view = view;
@@ -47,17 +49,19 @@ public final class PicturePane extends Drawing {
         setOnScroll(this::scrolled);
         setOnMousePressed(this::pressed);
         setOnMouseDragged(this::dragged);
-        setOnMouseReleased(e -> {
-            panFrom = null;
-            draggingSplit = false;
-            handles.released();
-        });
+        setOnMouseReleased(
+                e -> {
+                    panFrom = null;
+                    draggingSplit = false;
+                    handles.released();
+                });
         setOnMouseMoved(this::moved);
-        setOnMouseExited(e -> {
-            pointer = null;
-            view.pointer.set(null);
-            redraw();
-        });
+        setOnMouseExited(
+                e -> {
+                    pointer = null;
+                    view.pointer.set(null);
+                    redraw();
+                });
         view.zoom.addListener((o, a, b) -> redraw());
         view.centre.addListener((o, a, b) -> redraw());
         view.split.addListener((o, a, b) -> redraw());
@@ -106,17 +110,17 @@ public final class PicturePane extends Drawing {
     }
 
     private Mapping mapping() {
-        return Mapping.of(
-                sequence(), getWidth(), getHeight(), view.zoom.get(), view.centre.get());
+        return Mapping.of(sequence(), getWidth(), getHeight(), view.zoom.get(), view.centre.get());
     }
 
     @Override
     protected void draw(GraphicsContext g, Palette p, double width, double height) {
-        g.setFill(switch (view.surround.get()) {
-            case BLACK -> Color.gray(0.047);
-            case GREY -> Color.gray(0.466);
-            case WHITE -> Color.gray(1);
-        });
+        g.setFill(
+                switch (view.surround.get()) {
+                    case BLACK -> Color.gray(0.047);
+                    case GREY -> Color.gray(0.466);
+                    case WHITE -> Color.gray(1);
+                });
         g.fillRect(0, 0, width, height);
         Mapping m = mapping();
         double w = sequence().width() * m.zoom();
@@ -188,9 +192,10 @@ public final class PicturePane extends Drawing {
         Point2D under = m.toPicture(x, y);
         double zoom = Math.clamp(m.zoom() * factor, ZOOM_MIN, ZOOM_MAX);
         Size size = sequence();
-        view.centre.set(new Point2D(
-                (under.getX() + (getWidth() / 2 - x) / zoom) / size.width(),
-                (under.getY() + (getHeight() / 2 - y) / zoom) / size.height()));
+        view.centre.set(
+                new Point2D(
+                        (under.getX() + (getWidth() / 2 - x) / zoom) / size.width(),
+                        (under.getY() + (getHeight() / 2 - y) / zoom) / size.height()));
         view.zoom.set(zoom);
     }
 
@@ -200,7 +205,9 @@ public final class PicturePane extends Drawing {
         double splitX = m.left() + view.split.get() * sequence().width() * m.zoom();
         if (view.split.get() >= 0 && Math.abs(e.getX() - splitX) < SPLIT_GRIP) {
             draggingSplit = true;
-        } else if (e.getButton() == MouseButton.PRIMARY && view.handles.get() && handles.pressed(e, m)) {
+        } else if (e.getButton() == MouseButton.PRIMARY
+                && view.handles.get()
+                && handles.pressed(e, m)) {
             redraw();
         } else {
             panFrom = new Point2D(e.getX(), e.getY());
@@ -217,9 +224,12 @@ public final class PicturePane extends Drawing {
             view.split.set(Math.clamp((e.getX() - m.left()) / (size.width() * m.zoom()), 0, 1));
         } else if (panFrom != null) {
             view.zoom.set(m.zoom());
-            view.centre.set(new Point2D(
-                    panCentre.getX() - (e.getX() - panFrom.getX()) / m.zoom() / size.width(),
-                    panCentre.getY() - (e.getY() - panFrom.getY()) / m.zoom() / size.height()));
+            view.centre.set(
+                    new Point2D(
+                            panCentre.getX()
+                                    - (e.getX() - panFrom.getX()) / m.zoom() / size.width(),
+                            panCentre.getY()
+                                    - (e.getY() - panFrom.getY()) / m.zoom() / size.height()));
         } else {
             handles.dragged(e, m);
         }
@@ -229,10 +239,11 @@ public final class PicturePane extends Drawing {
     private void moved(MouseEvent e) {
         pointer = new Point2D(e.getX(), e.getY());
         Point2D at = mapping().toPicture(e.getX(), e.getY());
-        boolean inside = at.getX() >= 0
-                && at.getY() >= 0
-                && at.getX() < sequence().width()
-                && at.getY() < sequence().height();
+        boolean inside =
+                at.getX() >= 0
+                        && at.getY() >= 0
+                        && at.getX() < sequence().width()
+                        && at.getY() < sequence().height();
         view.pointer.set(inside ? at : null);
         if (view.loupe.get()) {
             redraw();

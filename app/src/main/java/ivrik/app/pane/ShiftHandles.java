@@ -6,12 +6,14 @@ import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.picture.Size;
 import ivrik.core.separation.LaneKind;
-import java.util.List;
+
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
+
+import java.util.List;
 
 /**
  * The handles of a shift on the picture: a point per lane, as far from the picture's centre as the
@@ -50,10 +52,17 @@ public final class ShiftHandles {
                 point(g, p, place(i, m), p.ink(lanes.get(i).id()), lanes.get(i).letter(), false);
             }
         }
-        point(g, p, place(working, m), p.ink(lanes.get(working).id()), lanes.get(working).letter(), true);
+        point(
+                g,
+                p,
+                place(working, m),
+                p.ink(lanes.get(working).id()),
+                lanes.get(working).letter(),
+                true);
     }
 
-    private static void point(GraphicsContext g, Palette p, Point2D at, Color ink, String letter, boolean working) {
+    private static void point(
+            GraphicsContext g, Palette p, Point2D at, Color ink, String letter, boolean working) {
         double x = at.getX();
         double y = at.getY();
         g.setStroke(Color.gray(0, 0.55));
@@ -98,14 +107,16 @@ public final class ShiftHandles {
             return;
         }
         Size size = session.project().sequence().size();
-        Point2D to = m.toPicture(e.getX() + grip.getX(), e.getY() + grip.getY())
-                .subtract(size.width() / 2.0, size.height() / 2.0);
+        Point2D to =
+                m.toPicture(e.getX() + grip.getX(), e.getY() + grip.getY())
+                        .subtract(size.width() / 2.0, size.height() / 2.0);
         double unit = e.isAltDown() ? 10 : 1;
         double x = Math.rint(to.getX() * unit) / unit;
         double y = Math.rint(to.getY() * unit) / unit;
         int step = session.state().step();
         Point2D place = new Point2D(x, y);
-        gesture.editLook(look -> view.follow.get().moved(look, step, lane, view.frame.get(), place));
+        gesture.editLook(
+                look -> view.follow.get().moved(look, step, lane, view.frame.get(), place));
     }
 
     void released() {

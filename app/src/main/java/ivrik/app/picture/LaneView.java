@@ -18,19 +18,23 @@ final class LaneView {
 
     private LaneView() {}
 
-    static Frame of(Request request, Show show, double scale, Renderer renderer, Cancel cancel, Workers workers) {
+    static Frame of(
+            Request request,
+            Show show,
+            double scale,
+            Renderer renderer,
+            Cancel cancel,
+            Workers workers) {
         if (request.layer() < 0) {
             return Frame.empty(request.plan().size().scaled(scale));
         }
         LayerPlan layer = request.plan().layers().get(request.layer());
-        Plane lane = renderer.lanes(layer, request.plan().size(), scale, cancel).get(request.lane());
+        Plane lane =
+                renderer.lanes(layer, request.plan().size(), scale, cancel).get(request.lane());
         if (show == Show.LANE_GREY) {
             return Frame.opaque(lane, lane, lane);
         }
-        Ink ink = Separations.named(layer.look().separation())
-                .lanes()
-                .get(request.lane())
-                .ink();
+        Ink ink = Separations.named(layer.look().separation()).lanes().get(request.lane()).ink();
         return Frame.opaque(
                 Kernels.scale(lane, ink.red(), workers),
                 Kernels.scale(lane, ink.green(), workers),
@@ -43,9 +47,16 @@ final class LaneView {
         Frame q = b.premultiplied(workers);
         Plane[] planes = new Plane[3];
         for (int c = 0; c < 3; c++) {
-            Plane apart = Kernels.add(p.colour().get(c), Kernels.scale(q.colour().get(c), -1, workers), workers);
-            planes[c] = Kernels.maximum(
-                    Kernels.scale(apart, AMPLIFIED, workers), Kernels.scale(apart, -AMPLIFIED, workers), workers);
+            Plane apart =
+                    Kernels.add(
+                            p.colour().get(c),
+                            Kernels.scale(q.colour().get(c), -1, workers),
+                            workers);
+            planes[c] =
+                    Kernels.maximum(
+                            Kernels.scale(apart, AMPLIFIED, workers),
+                            Kernels.scale(apart, -AMPLIFIED, workers),
+                            workers);
         }
         return Frame.opaque(planes[0], planes[1], planes[2]);
     }

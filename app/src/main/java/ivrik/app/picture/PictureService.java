@@ -13,6 +13,12 @@ import ivrik.core.render.Plan;
 import ivrik.core.render.Register;
 import ivrik.core.render.Renderer;
 import ivrik.media.decode.MediaPictures;
+
+import javafx.application.Platform;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.Map;
@@ -22,9 +28,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
-import javafx.application.Platform;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * Renders what the panes ask for in a thread of its own. The newest request wins: an older one is
@@ -36,7 +39,8 @@ public final class PictureService {
 
     private final Workers workers = Workers.shared();
     private final ExecutorService thread =
-            Executors.newSingleThreadExecutor(Thread.ofPlatform().name("ivrik-render").daemon().factory());
+            Executors.newSingleThreadExecutor(
+                    Thread.ofPlatform().name("ivrik-render").daemon().factory());
     private final AtomicReference<Request> newest = new AtomicReference<>();
     private final Map<String, String> faults = new ConcurrentHashMap<>();
     private final ScreenCache cache = new ScreenCache(Runtime.getRuntime().maxMemory() / 3);
@@ -57,7 +61,11 @@ public final class PictureService {
      * @param register null after the quick pass
      * @param faults by source id, what keeps a source from being shown
      */
-    public record Answer(Request request, Map<Show, Shown> shown, Register register, Map<String, String> faults) {}
+    public record Answer(
+            Request request,
+            Map<Show, Shown> shown,
+            Register register,
+            Map<String, String> faults) {}
 
     /**
      * @param answers told on the interface thread, only of the newest request
@@ -138,11 +146,12 @@ public final class PictureService {
 
     private void answer(Request request, Map<Show, Shown> shown, Register register) {
         Answer answer = new Answer(request, shown, register, Map.copyOf(faults));
-        Platform.runLater(() -> {
-            if (newest.get() == request) {
-                answers.accept(answer);
-            }
-        });
+        Platform.runLater(
+                () -> {
+                    if (newest.get() == request) {
+                        answers.accept(answer);
+                    }
+                });
     }
 
     private Map<Show, Shown> render(Request request, double scale, Cancel cancel) {
@@ -164,27 +173,38 @@ public final class PictureService {
         Plan plan = request.plan();
         return switch (show) {
             case SOURCE -> renderer.render(plan.untouched(), scale, cancel);
-            case LANE_GREY, LANE_INK -> LaneView.of(request, show, scale, renderer, cancel, workers);
-            case DIFFERENCE -> LaneView.difference(
-                    renderer.render(plan, scale, cancel), renderer.render(plan.untouched(), scale, cancel), workers);
+            case LANE_GREY, LANE_INK ->
+                    LaneView.of(request, show, scale, renderer, cancel, workers);
+            case DIFFERENCE ->
+                    LaneView.difference(
+                            renderer.render(plan, scale, cancel),
+                            renderer.render(plan.untouched(), scale, cancel),
+                            workers);
             default -> renderer.render(plan, scale, cancel);
         };
     }
 
     /** A frame for playback, from the cache or rendered now, in the calling thread. */
     Shown forPlayback(Plan plan, double scale) {
-        return cache.get(plan, scale).orElseGet(() -> {
-            Shown made = Shown.of(renderer.render(plan, scale, Cancel.NEVER), scale, workers);
-            cache.put(plan, made);
-            return made;
-        });
+        return cache.get(plan, scale)
+                .orElseGet(
+                        () -> {
+                            Shown made =
+                                    Shown.of(
+                                            renderer.render(plan, scale, Cancel.NEVER),
+                                            scale,
+                                            workers);
+                            cache.put(plan, made);
+                            return made;
+                        });
     }
 
     /** A small picture of one frame of a source, in the calling thread. */
     public Shown thumbnail(Source source, long frame, Size size) {
         Size shown = source.size().fitInto(size);
-        Frame small = ivrik.core.picture.Resample.to(
-                media.frame(new Plan.Picture(source, frame), shown), shown, workers);
+        Frame small =
+                ivrik.core.picture.Resample.to(
+                        media.frame(new Plan.Picture(source, frame), shown), shown, workers);
         return Shown.of(small, 1, workers);
     }
 

@@ -7,12 +7,15 @@ import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
+
+import javafx.animation.AnimationTimer;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
-import javafx.animation.AnimationTimer;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * Plays at the sequence's rate, from frames rendered ahead. When they are not ready in time the size
@@ -29,13 +32,15 @@ public final class Player {
     private final PictureService service;
     private final Consumer<Shown> screen;
     private final ExecutorService renderer =
-            Executors.newSingleThreadExecutor(Thread.ofPlatform().name("ivrik-playback").daemon().factory());
-    private final AnimationTimer clock = new AnimationTimer() {
-        @Override
-        public void handle(long now) {
-            tick(now);
-        }
-    };
+            Executors.newSingleThreadExecutor(
+                    Thread.ofPlatform().name("ivrik-playback").daemon().factory());
+    private final AnimationTimer clock =
+            new AnimationTimer() {
+                @Override
+                public void handle(long now) {
+                    tick(now);
+                }
+            };
     private long startedAt;
     private long startFrame;
     private int late;
@@ -51,13 +56,14 @@ public final class Player {
         this.view = view;
         this.service = service;
         this.screen = screen;
-        view.playing.addListener((o, was, is) -> {
-            if (is) {
-                start();
-            } else {
-                stop();
-            }
-        });
+        view.playing.addListener(
+                (o, was, is) -> {
+                    if (is) {
+                        start();
+                    } else {
+                        stop();
+                    }
+                });
     }
 
     private void start() {
@@ -127,7 +133,8 @@ public final class Player {
         if (late > LATE_BEFORE_SMALLER && scale > SMALLEST) {
             scale /= 2;
             late = 0;
-            view.notice.set("Played at " + (scale == 0.5 ? "half" : "quarter") + " size to keep time");
+            view.notice.set(
+                    "Played at " + (scale == 0.5 ? "half" : "quarter") + " size to keep time");
         }
     }
 

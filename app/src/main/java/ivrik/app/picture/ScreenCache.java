@@ -1,6 +1,7 @@
 package ivrik.app.picture;
 
 import ivrik.core.render.Plan;
+
 import java.util.LinkedHashMap;
 import java.util.Optional;
 

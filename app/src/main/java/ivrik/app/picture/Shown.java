@@ -4,11 +4,13 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 import ivrik.core.render.Screen;
-import java.nio.IntBuffer;
+
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
+
+import java.nio.IntBuffer;
 
 /**
  * A rendered frame ready for the screen.
@@ -31,8 +33,12 @@ public record Shown(int[] pixels, Size size, Frame frame, double scale) {
 
     /** The picture; made on the interface thread. */
     public Image image() {
-        return new WritableImage(new PixelBuffer<>(
-                size.width(), size.height(), IntBuffer.wrap(pixels), PixelFormat.getIntArgbPreInstance()));
+        return new WritableImage(
+                new PixelBuffer<>(
+                        size.width(),
+                        size.height(),
+                        IntBuffer.wrap(pixels),
+                        PixelFormat.getIntArgbPreInstance()));
     }
 
     public long bytes() {

@@ -5,6 +5,11 @@ import ivrik.core.json.ProjectJson;
 import ivrik.core.project.Project;
 import ivrik.media.file.Journal;
 import ivrik.media.file.ProjectFile;
+
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -14,9 +19,6 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import javafx.application.Platform;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /**
  * The project's file: opening, saving, and the journal that is written a moment after every change,
@@ -30,7 +32,8 @@ public final class Document {
     private final Consumer<String> say;
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final ScheduledExecutorService writer =
-            Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("ivrik-journal").daemon().factory());
+            Executors.newSingleThreadScheduledExecutor(
+                    Thread.ofPlatform().name("ivrik-journal").daemon().factory());
     private ScheduledFuture<?> pending;
     private Path folder;
 
@@ -42,11 +45,13 @@ public final class Document {
         this.dataFolder = dataFolder;
         this.folder = dataFolder;
         this.say = say;
-        session.stateProperty().addListener((o, was, is) -> {
-            if (was.project() != is.project()) {
-                journalSoon();
-            }
-        });
+        session.stateProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (was.project() != is.project()) {
+                                journalSoon();
+                            }
+                        });
     }
 
     /** Where the project is saved, null while it has no name. */
@@ -94,7 +99,9 @@ public final class Document {
     }
 
     private static Project onDisk(Path project) {
-        return project != null && Files.exists(project) ? ProjectFile.load(project).project() : null;
+        return project != null && Files.exists(project)
+                ? ProjectFile.load(project).project()
+                : null;
     }
 
     /** Takes lost work back; it is unsaved. */
@@ -147,18 +154,23 @@ public final class Document {
         Project project = session.project();
         Journal journal = journal(file.get());
         boolean keep = !session.isSaved() && !project.isEmpty();
-        pending = writer.schedule(
-                () -> {
-                    try {
-                        if (keep) {
-                            journal.write(project);
-                        }
-                    } catch (IvrikException e) {
-                        Platform.runLater(() -> say.accept("Work is not being kept safe: " + e.oneLine()));
-                    }
-                },
-                JOURNAL_DELAY_MS,
-                TimeUnit.MILLISECONDS);
+        pending =
+                writer.schedule(
+                        () -> {
+                            try {
+                                if (keep) {
+                                    journal.write(project);
+                                }
+                            } catch (IvrikException e) {
+                                Platform.runLater(
+                                        () ->
+                                                say.accept(
+                                                        "Work is not being kept safe: "
+                                                                + e.oneLine()));
+                            }
+                        },
+                        JOURNAL_DELAY_MS,
+                        TimeUnit.MILLISECONDS);
     }
 
     /** The window closes: what is saved or not wanted needs no journal. */

@@ -1,8 +1,10 @@
 package ivrik.app.session;
 
 import ivrik.core.look.Look;
-import java.util.stream.IntStream;
+
 import javafx.geometry.Point2D;
+
+import java.util.stream.IntStream;
 
 /** How the other lanes follow one that is shifted. A held lane stays where it is. */
 public enum Follow {
@@ -47,7 +49,13 @@ public enum Follow {
     }
 
     private static Look put(Look look, int step, int lane, long frame, Point2D to) {
-        return Lanes.with(Lanes.with(look, step, lane, frame, "x", to.getX()), step, lane, frame, "y", to.getY());
+        return Lanes.with(
+                Lanes.with(look, step, lane, frame, "x", to.getX()),
+                step,
+                lane,
+                frame,
+                "y",
+                to.getY());
     }
 
     /** The lane mirrored against another: the outer ones against each other, passing over one held. */

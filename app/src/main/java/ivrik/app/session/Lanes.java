@@ -5,9 +5,11 @@ import ivrik.core.look.Look;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Parameter;
+
+import javafx.geometry.Point2D;
+
 import java.util.List;
 import java.util.stream.IntStream;
-import javafx.geometry.Point2D;
 
 /** Reading and changing what the lanes of the selected look are at a frame. */
 public final class Lanes {
@@ -28,9 +30,11 @@ public final class Lanes {
     /** Each lane's own shift in the selected step, without dials and jitter. */
     public static List<Point2D> shifts(State state, long frame) {
         return state.look()
-                .map(look -> IntStream.range(0, look.lanes().size())
-                        .mapToObj(i -> shift(look, state.step(), i, frame))
-                        .toList())
+                .map(
+                        look ->
+                                IntStream.range(0, look.lanes().size())
+                                        .mapToObj(i -> shift(look, state.step(), i, frame))
+                                        .toList())
                 .orElse(List.of());
     }
 
@@ -40,7 +44,8 @@ public final class Lanes {
     }
 
     /** With a parameter set as seen at a frame, within its range. */
-    public static Look with(Look look, int step, int lane, long frame, String parameter, double value) {
+    public static Look with(
+            Look look, int step, int lane, long frame, String parameter, double value) {
         Parameter p = look.steps().get(step).kind().description().parameter(parameter);
         return look.withAmounts(
                 step, lane, a -> a.with(parameter, set(a.value(parameter), frame, p.clamp(value))));

@@ -4,12 +4,14 @@ import ivrik.app.session.State.Selection;
 import ivrik.core.look.Look;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /**
  * The one store of what is being worked on. An edit makes a new state; undo and redo walk the list of
@@ -57,9 +59,10 @@ public final class Session {
     }
 
     private UnaryOperator<Project> lookChange(UnaryOperator<Look> change) {
-        return project -> state().layer()
-                .map(layer -> project.withLayer(layer.id(), l -> l.withLook(change)))
-                .orElse(project);
+        return project ->
+                state().layer()
+                        .map(layer -> project.withLayer(layer.id(), l -> l.withLook(change)))
+                        .orElse(project);
     }
 
     private void put(String name, State next) {

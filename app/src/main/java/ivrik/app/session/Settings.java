@@ -3,26 +3,35 @@ package ivrik.app.session;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+
 import ivrik.core.IvrikException;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.SafeFile;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /** What is remembered of the window between starts. */
 public record Settings(
-        List<String> recent, boolean darkroom, double trayShare, double closeUpShare, double deskShare, double timeShare) {
-    public static final Settings FIRST = new Settings(List.of(), true, 0.118, 0.795, 0.594, 0.456);
+        List<String> recent,
+        boolean darkroom,
+        double trayShare,
+        double closeUpShare,
+        double deskShare,
+        double timeShare) {
+    public static final Settings FIRST = new Settings(List.of(), true, 0.118, 0.795, 0.586, 0.282);
     private static final Logger LOG = LoggerFactory.getLogger(Settings.class);
     private static final int RECENT = 8;
-    private static final JsonMapper MAPPER = JsonMapper.builder()
-            .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-            .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
-            .build();
+    private static final JsonMapper MAPPER =
+            JsonMapper.builder()
+                    .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                    .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
+                    .build();
 
     public Settings {
         recent = List.copyOf(recent);
@@ -59,7 +68,12 @@ public record Settings(
         next.remove(project.toString());
         next.addFirst(project.toString());
         return new Settings(
-                next.subList(0, Math.min(RECENT, next.size())), darkroom, trayShare, closeUpShare, deskShare, timeShare);
+                next.subList(0, Math.min(RECENT, next.size())),
+                darkroom,
+                trayShare,
+                closeUpShare,
+                deskShare,
+                timeShare);
     }
 
     public Settings withDarkroom(boolean d) {

@@ -3,6 +3,7 @@ package ivrik.app.session;
 import ivrik.core.look.Look;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+
 import java.util.Optional;
 
 /** One root: the project and what is selected in it. */
@@ -14,8 +15,7 @@ public record State(Project project, Selection selection) {
 
     /** The selected layer, or the lowest. */
     public Optional<Layer> layer() {
-        return project.layer(selection.layer())
-                .or(() -> project.layers().stream().findFirst());
+        return project.layer(selection.layer()).or(() -> project.layers().stream().findFirst());
     }
 
     public Optional<Look> look() {

@@ -46,18 +46,25 @@ public final class View {
     public final ObjectProperty<Show> paneA = new SimpleObjectProperty<>(Show.RESULT);
     public final ObjectProperty<Show> paneB = new SimpleObjectProperty<>(Show.SOURCE);
     public final BooleanProperty twoPanes = new SimpleBooleanProperty();
+
     /** While true the result pane shows the picture without the look. */
     public final BooleanProperty without = new SimpleBooleanProperty();
+
     /** While true the result pane shows the held frame. */
     public final BooleanProperty showHeld = new SimpleBooleanProperty();
+
     /** A line across the picture, source on its left; 0..1 of the width, or off below 0. */
     public final DoubleProperty split = new SimpleDoubleProperty(-1);
+
     public final BooleanProperty loupe = new SimpleBooleanProperty();
     public final BooleanProperty handles = new SimpleBooleanProperty(true);
+
     /** Screen pixels to a pixel of the sequence; 0 fits the pane. */
     public final DoubleProperty zoom = new SimpleDoubleProperty();
+
     /** The middle of the pane, as shares of the picture's width and height. */
     public final ObjectProperty<Point2D> centre = new SimpleObjectProperty<>(new Point2D(0.5, 0.5));
+
     public final ObjectProperty<Surround> surround = new SimpleObjectProperty<>(Surround.BLACK);
     public final BooleanProperty playing = new SimpleBooleanProperty();
     public final BooleanProperty loop = new SimpleBooleanProperty(true);
@@ -65,12 +72,16 @@ public final class View {
     public final BooleanProperty trayShown = new SimpleBooleanProperty(true);
     public final BooleanProperty closeUpShown = new SimpleBooleanProperty(true);
     public final BooleanProperty pictureOnly = new SimpleBooleanProperty();
+
     /** How the other lanes follow one that is shifted by hand. */
     public final ObjectProperty<Follow> follow = new SimpleObjectProperty<>(Follow.ALONE);
+
     /** Which of the treatment's values is traced and pegged: a parameter, or {@code jitter}. */
     public final StringProperty traced = new SimpleStringProperty("x");
+
     /** Something to tell in passing, such as why an edit shows nothing. */
     public final StringProperty notice = new SimpleStringProperty("");
+
     /** The place under the pointer in pixels of the sequence, or null. */
     public final ObjectProperty<Point2D> pointer = new SimpleObjectProperty<>();
 }

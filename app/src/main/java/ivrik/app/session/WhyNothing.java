@@ -4,6 +4,7 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
+
 import java.util.Optional;
 
 /** Why an edit shows nothing on screen, in plain words. */
@@ -14,7 +15,9 @@ public final class WhyNothing {
     public static Optional<String> of(Project before, State after, long frame) {
         Project now = after.project();
         Look look = after.look().orElse(null);
-        if (look == null || before.equals(now) || !Planner.plan(before, frame).equals(Planner.plan(now, frame))) {
+        if (look == null
+                || before.equals(now)
+                || !Planner.plan(before, frame).equals(Planner.plan(now, frame))) {
             return Optional.empty();
         }
         var layer = after.layer().orElseThrow();
@@ -22,12 +25,17 @@ public final class WhyNothing {
             return Optional.of("Nothing changes here: the layer " + layer.name() + " is hidden");
         }
         if (layer.clipAt(frame).isEmpty()) {
-            return Optional.of("Nothing changes here: " + layer.name() + " shows nothing at frame " + frame);
+            return Optional.of(
+                    "Nothing changes here: " + layer.name() + " shows nothing at frame " + frame);
         }
         String lane = look.model().lanes().get(after.lane()).title();
         if (!look.isShown(after.lane())) {
-            return Optional.of("Nothing changes: " + lane
-                    + (look.lanes().get(after.lane()).mute() ? " is mute" : " is not among the soloed lanes"));
+            return Optional.of(
+                    "Nothing changes: "
+                            + lane
+                            + (look.lanes().get(after.lane()).mute()
+                                    ? " is mute"
+                                    : " is not among the soloed lanes"));
         }
         if (look.onto().amount().at(frame) == 0) {
             return Optional.of("Nothing changes: the look is laid on by 0 %");
@@ -35,10 +43,12 @@ public final class WhyNothing {
         if (!look.steps().isEmpty()) {
             Step step = look.steps().get(after.step());
             if (!step.on()) {
-                return Optional.of("Nothing changes: " + step.kind().description().title() + " is off");
+                return Optional.of(
+                        "Nothing changes: " + step.kind().description().title() + " is off");
             }
             if (look.lanes().get(after.lane()).hold() && step.kind().description().moves()) {
-                return Optional.of("Nothing changes: " + lane + " is held and takes no part in movement");
+                return Optional.of(
+                        "Nothing changes: " + lane + " is held and takes no part in movement");
             }
         }
         return Optional.empty();

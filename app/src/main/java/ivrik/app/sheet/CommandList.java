@@ -1,8 +1,7 @@
 package ivrik.app.sheet;
 
 import ivrik.app.shell.Command;
-import java.util.List;
-import java.util.Locale;
+
 import javafx.collections.FXCollections;
 import javafx.collections.transformation.FilteredList;
 import javafx.scene.control.Label;
@@ -14,13 +13,17 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
+import java.util.List;
+import java.util.Locale;
+
 /** All commands, found by typing part of their names. */
 public final class CommandList extends VBox {
     private final TextField search = new TextField();
     private final ListView<Command> list = new ListView<>();
 
     public CommandList(List<Command> commands, Sheets sheets) {
-        FilteredList<Command> found = new FilteredList<>(FXCollections.observableArrayList(commands));
+        FilteredList<Command> found =
+                new FilteredList<>(FXCollections.observableArrayList(commands));
         Label head = new Label("Commands");
         head.getStyleClass().add("title");
         search.setPromptText("Type part of what you want to do");
@@ -30,28 +33,36 @@ public final class CommandList extends VBox {
         list.setFocusTraversable(false);
         list.setCellFactory(view -> new Row());
         list.getSelectionModel().select(0);
-        search.textProperty().addListener((o, a, text) -> {
-            found.setPredicate(c -> matches(c, text));
-            list.getSelectionModel().select(0);
-        });
-        Runnable run = () -> {
-            Command chosen = list.getSelectionModel().getSelectedItem();
-            if (chosen != null) {
-                sheets.away();
-                chosen.run();
-            }
-        };
+        search.textProperty()
+                .addListener(
+                        (o, a, text) -> {
+                            found.setPredicate(c -> matches(c, text));
+                            list.getSelectionModel().select(0);
+                        });
+        Runnable run =
+                () -> {
+                    Command chosen = list.getSelectionModel().getSelectedItem();
+                    if (chosen != null) {
+                        sheets.away();
+                        chosen.run();
+                    }
+                };
         search.setOnAction(e -> run.run());
         list.setOnMouseClicked(e -> run.run());
-        search.setOnKeyPressed(e -> {
-            int step = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
-            if (step != 0) {
-                int next = Math.clamp(list.getSelectionModel().getSelectedIndex() + step, 0, Math.max(0, found.size() - 1));
-                list.getSelectionModel().select(next);
-                list.scrollTo(Math.max(0, next - 6));
-                e.consume();
-            }
-        });
+        search.setOnKeyPressed(
+                e -> {
+                    int step = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
+                    if (step != 0) {
+                        int next =
+                                Math.clamp(
+                                        list.getSelectionModel().getSelectedIndex() + step,
+                                        0,
+                                        Math.max(0, found.size() - 1));
+                        list.getSelectionModel().select(next);
+                        list.scrollTo(Math.max(0, next - 6));
+                        e.consume();
+                    }
+                });
         getChildren().addAll(head, search, list);
         setMaxWidth(560);
     }
@@ -62,7 +73,8 @@ public final class CommandList extends VBox {
 
     private static boolean matches(Command command, String text) {
         String all = (command.menu() + " " + command.title()).toLowerCase(Locale.ROOT);
-        return List.of(text.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream().allMatch(all::contains);
+        return List.of(text.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream()
+                .allMatch(all::contains);
     }
 
     private static final class Row extends ListCell<Command> {

@@ -9,11 +9,7 @@ import ivrik.core.project.Project;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Quality;
-import java.nio.file.Path;
-import java.util.List;
-import java.util.Locale;
-import java.util.function.Consumer;
-import java.util.function.Function;
+
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
@@ -27,8 +23,15 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import java.util.function.Function;
 
 /** Export: what form, how good, which frames, how large, where to; then how far it is. */
 public final class ExportSheet extends VBox {
@@ -80,23 +83,25 @@ public final class ExportSheet extends VBox {
         to.setId("export-to");
         formChosen();
         Button choose = new Button("Choose...");
-        choose.setOnAction(e -> {
-            Path chosen = around.choose(form.getValue());
-            if (chosen != null) {
-                this.target.setText(chosen.toString());
-            }
-        });
+        choose.setOnAction(
+                e -> {
+                    Path chosen = around.choose(form.getValue());
+                    if (chosen != null) {
+                        this.target.setText(chosen.toString());
+                    }
+                });
         reveal.setOnAction(e -> around.reveal(Path.of(this.target.getText())));
         reveal.setVisible(false);
         start.getStyleClass().add("primary");
         start.setOnAction(e -> start());
-        cancel.setOnAction(e -> {
-            if (running) {
-                stopped = true;
-            } else {
-                sheets.away();
-            }
-        });
+        cancel.setOnAction(
+                e -> {
+                    if (running) {
+                        stopped = true;
+                    } else {
+                        sheets.away();
+                    }
+                });
         lay(choose);
     }
 
@@ -107,7 +112,13 @@ public final class ExportSheet extends VBox {
         HBox.setHgrow(target, Priority.ALWAYS);
         from.setPrefColumnCount(6);
         to.setPrefColumnCount(6);
-        HBox frames = new HBox(8, from, new Label("to"), to, new Label("of 0 to " + project.allFrames().last()));
+        HBox frames =
+                new HBox(
+                        8,
+                        from,
+                        new Label("to"),
+                        to,
+                        new Label("of 0 to " + project.allFrames().last()));
         frames.setAlignment(Pos.CENTER_LEFT);
         grid.addRow(0, quiet("Form"), form);
         grid.addRow(1, quiet("Quality"), quality);
@@ -137,17 +148,18 @@ public final class ExportSheet extends VBox {
     private static <T> void fill(
             ChoiceBox<T> box, List<T> all, Function<T, String> title, T first, Consumer<T> chosen) {
         box.setItems(FXCollections.observableArrayList(all));
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(T t) {
-                return t == null ? "" : title.apply(t);
-            }
+        box.setConverter(
+                new StringConverter<>() {
+                    @Override
+                    public String toString(T t) {
+                        return t == null ? "" : title.apply(t);
+                    }
 
-            @Override
-            public T fromString(String s) {
-                throw new UnsupportedOperationException();
-            }
-        });
+                    @Override
+                    public T fromString(String s) {
+                        throw new UnsupportedOperationException();
+                    }
+                });
         box.setValue(first);
         box.setPrefWidth(280);
         box.valueProperty().addListener((o, a, b) -> chosen.accept(b));
@@ -169,14 +181,24 @@ public final class ExportSheet extends VBox {
     private void start() {
         FrameRange range;
         try {
-            range = new FrameRange(Long.parseLong(from.getText().strip()), Long.parseLong(to.getText().strip()));
+            range =
+                    new FrameRange(
+                            Long.parseLong(from.getText().strip()),
+                            Long.parseLong(to.getText().strip()));
         } catch (IllegalArgumentException e) {
             word.setText("The frames must be two numbers, the second no smaller than the first.");
             return;
         }
         range = range.within(project.allFrames());
-        var order = new Export.Order(
-                project, folder, range, form.getValue(), quality.getValue(), scale.getValue(), Path.of(target.getText()));
+        var order =
+                new Export.Order(
+                        project,
+                        folder,
+                        range,
+                        form.getValue(),
+                        quality.getValue(),
+                        scale.getValue(),
+                        Path.of(target.getText()));
         running = true;
         stopped = false;
         start.setDisable(true);
@@ -198,7 +220,9 @@ public final class ExportSheet extends VBox {
             Export.run(
                     order,
                     Workers.shared(),
-                    n -> Platform.runLater(() -> progress(n, frames, (System.nanoTime() - began) / 1e9)),
+                    n ->
+                            Platform.runLater(
+                                    () -> progress(n, frames, (System.nanoTime() - began) / 1e9)),
                     () -> stopped);
             end = "Done: " + order.out() + ", " + frames + (frames == 1 ? " frame" : " frames");
             done = true;
@@ -219,8 +243,13 @@ public final class ExportSheet extends VBox {
     private void progress(long done, long all, double seconds) {
         bar.setProgress((double) done / all);
         double left = seconds / done * (all - done);
-        word.setText(String.format(
-                Locale.ROOT, "%d of %d frames, %s left", done, all, left < 60 ? Math.round(left) + " s" : Math.round(left / 60) + " min"));
+        word.setText(
+                String.format(
+                        Locale.ROOT,
+                        "%d of %d frames, %s left",
+                        done,
+                        all,
+                        left < 60 ? Math.round(left) + " s" : Math.round(left / 60) + " min"));
     }
 
     private void ended(String said, boolean finished) {

@@ -1,6 +1,5 @@
 package ivrik.app.sheet;
 
-import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -11,6 +10,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
+import java.util.List;
+
 /** The window's content, and at most one sheet over it. Escape puts a sheet away. */
 public final class Sheets extends StackPane {
     private final StackPane ground = new StackPane();
@@ -20,12 +21,13 @@ public final class Sheets extends StackPane {
         ground.getStyleClass().add("sheet-ground");
         ground.setVisible(false);
         getChildren().addAll(content, ground);
-        ground.setOnKeyPressed(e -> {
-            if (e.getCode() == KeyCode.ESCAPE) {
-                away();
-                e.consume();
-            }
-        });
+        ground.setOnKeyPressed(
+                e -> {
+                    if (e.getCode() == KeyCode.ESCAPE) {
+                        away();
+                        e.consume();
+                    }
+                });
     }
 
     public boolean isShowing() {
@@ -71,10 +73,11 @@ public final class Sheets extends StackPane {
         for (Choice choice : choices.reversed()) {
             Button button = new Button(choice.title());
             button.setId("choice-" + choices.indexOf(choice));
-            button.setOnAction(e -> {
-                away();
-                choice.action().run();
-            });
+            button.setOnAction(
+                    e -> {
+                        away();
+                        choice.action().run();
+                    });
             buttons.getChildren().add(button);
         }
         Button first = (Button) buttons.getChildren().getLast();

@@ -1,6 +1,7 @@
 package ivrik.app.shell;
 
 import ivrik.media.encode.Form;
+
 import java.nio.file.Path;
 import java.util.List;
 

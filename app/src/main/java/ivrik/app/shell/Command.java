@@ -1,8 +1,9 @@
 package ivrik.app.shell;
 
+import javafx.scene.input.KeyCombination;
+
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
-import javafx.scene.input.KeyCombination;
 
 /**
  * Something that can be done: it stands in a menu, in the command list, and on a key if it has one.
@@ -10,7 +11,12 @@ import javafx.scene.input.KeyCombination;
  * @param name may say what it is about at the moment, as in {@code Undo Nudge Red}
  */
 public record Command(
-        String id, String menu, Supplier<String> name, KeyCombination key, Runnable action, BooleanSupplier enabled) {
+        String id,
+        String menu,
+        Supplier<String> name,
+        KeyCombination key,
+        Runnable action,
+        BooleanSupplier enabled) {
     public String title() {
         return name.get();
     }

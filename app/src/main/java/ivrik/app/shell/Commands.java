@@ -10,6 +10,13 @@ import ivrik.core.look.LaneState;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
+
+import javafx.beans.property.BooleanProperty;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyCombination.Modifier;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.NavigableSet;
@@ -18,11 +25,6 @@ import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.BooleanProperty;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCodeCombination;
-import javafx.scene.input.KeyCombination;
-import javafx.scene.input.KeyCombination.Modifier;
 
 /** The list of all commands, in the order of the menus. */
 final class Commands {
@@ -66,13 +68,25 @@ final class Commands {
 
     private void edit() {
         menu = "Edit";
-        named("undo", () -> "Undo" + session.undoName().map(n -> " " + n).orElse(""), key(KeyCode.Z, CTRL), session::undo,
+        named(
+                "undo",
+                () -> "Undo" + session.undoName().map(n -> " " + n).orElse(""),
+                key(KeyCode.Z, CTRL),
+                session::undo,
                 () -> session.undoName().isPresent());
-        named("redo", () -> "Redo" + session.redoName().map(n -> " " + n).orElse(""), key(KeyCode.Z, CTRL, SHIFT), session::redo,
+        named(
+                "redo",
+                () -> "Redo" + session.redoName().map(n -> " " + n).orElse(""),
+                key(KeyCode.Z, CTRL, SHIFT),
+                session::redo,
                 () -> session.redoName().isPresent());
         add("Add or remove a peg here", key(KeyCode.P), window.time()::togglePeg, this::any);
         add("Delete the picked peg", key(KeyCode.DELETE), window.time()::deletePicked, this::any);
-        add("Put the lane's treatment to rest", key(KeyCode.BACK_SPACE), window::restLane, this::any);
+        add(
+                "Put the lane's treatment to rest",
+                key(KeyCode.BACK_SPACE),
+                window::restLane,
+                this::any);
         add("Switch the treatment on or off", key(KeyCode.X), window::toggleStep, this::any);
     }
 
@@ -80,7 +94,11 @@ final class Commands {
         menu = "Lane";
         for (int i = 0; i < 4; i++) {
             int lane = i;
-            named("lane-" + i, () -> "Work on " + laneTitle(lane), key(KeyCode.getKeyCode(Integer.toString(i + 1))), () -> session.selectLane(lane),
+            named(
+                    "lane-" + i,
+                    () -> "Work on " + laneTitle(lane),
+                    key(KeyCode.getKeyCode(Integer.toString(i + 1))),
+                    () -> session.selectLane(lane),
                     () -> lane < Lanes.kinds(session.state()).size());
         }
         add("Solo", key(KeyCode.O), () -> toggle("Solo", s -> s.withSolo(!s.solo())), this::any);
@@ -89,8 +107,15 @@ final class Commands {
         for (Follow follow : Follow.values()) {
             add("Move " + follow, null, () -> view.follow.set(follow), this::any);
         }
-        add("Next way of moving: alone, together, opposed", key(KeyCode.V), () -> view.follow.set(
-                Follow.values()[(view.follow.get().ordinal() + 1) % Follow.values().length]), this::any);
+        add(
+                "Next way of moving: alone, together, opposed",
+                key(KeyCode.V),
+                () ->
+                        view.follow.set(
+                                Follow.values()[
+                                        (view.follow.get().ordinal() + 1)
+                                                % Follow.values().length]),
+                this::any);
     }
 
     private String laneTitle(int lane) {
@@ -105,20 +130,49 @@ final class Commands {
 
     private void time() {
         menu = "Time";
-        add("Play or stop", key(KeyCode.SPACE), () -> view.playing.set(!view.playing.get()), this::any);
+        add(
+                "Play or stop",
+                key(KeyCode.SPACE),
+                () -> view.playing.set(!view.playing.get()),
+                this::any);
         flag("Play round and round", key(KeyCode.R), view.loop);
         add("One frame on", key(KeyCode.RIGHT, CTRL), () -> step(1), this::any);
         add("One frame back", key(KeyCode.LEFT, CTRL), () -> step(-1), this::any);
         add("To the next peg, cut or marker", key(KeyCode.DOWN, CTRL), () -> jump(true), this::any);
-        add("To the previous peg, cut or marker", key(KeyCode.UP, CTRL), () -> jump(false), this::any);
-        add("To the first frame", key(KeyCode.HOME), () -> go(session.project().played().first()), this::any);
-        add("To the last frame", key(KeyCode.END), () -> go(session.project().played().last()), this::any);
+        add(
+                "To the previous peg, cut or marker",
+                key(KeyCode.UP, CTRL),
+                () -> jump(false),
+                this::any);
+        add(
+                "To the first frame",
+                key(KeyCode.HOME),
+                () -> go(session.project().played().first()),
+                this::any);
+        add(
+                "To the last frame",
+                key(KeyCode.END),
+                () -> go(session.project().played().last()),
+                this::any);
         add("Play range begins here", key(KeyCode.OPEN_BRACKET), () -> range(true), this::any);
         add("Play range ends here", key(KeyCode.CLOSE_BRACKET), () -> range(false), this::any);
-        add("Play all", key(KeyCode.BACK_SLASH), () -> session.edit("Play all", p -> p.withPlayRange(Optional.empty())), this::any);
-        add("Set or clear a marker", key(KeyCode.K), () -> session.edit(
-                "Marker at " + view.frame.get(),
-                p -> p.toggleMarker(new Marker(view.frame.get(), "mark " + view.frame.get()))), this::any);
+        add(
+                "Play all",
+                key(KeyCode.BACK_SLASH),
+                () -> session.edit("Play all", p -> p.withPlayRange(Optional.empty())),
+                this::any);
+        add(
+                "Set or clear a marker",
+                key(KeyCode.K),
+                () ->
+                        session.edit(
+                                "Marker at " + view.frame.get(),
+                                p ->
+                                        p.toggleMarker(
+                                                new Marker(
+                                                        view.frame.get(),
+                                                        "mark " + view.frame.get()))),
+                this::any);
     }
 
     private void go(long frame) {
@@ -133,10 +187,37 @@ final class Commands {
     private void jump(boolean forward) {
         NavigableSet<Long> places = new TreeSet<>(session.project().cuts());
         session.project().markers().forEach(m -> places.add(m.frame()));
-        session.state().look().ifPresent(look -> look.steps().forEach(step -> step.lanes().forEach(lane -> {
-            lane.values().values().forEach(v -> v.pegs().forEach(p -> places.add(p.frame())));
-            lane.jitter().amount().pegs().forEach(p -> places.add(p.frame()));
-        })));
+        session.state()
+                .look()
+                .ifPresent(
+                        look ->
+                                look.steps()
+                                        .forEach(
+                                                step ->
+                                                        step.lanes()
+                                                                .forEach(
+                                                                        lane -> {
+                                                                            lane.values()
+                                                                                    .values()
+                                                                                    .forEach(
+                                                                                            v ->
+                                                                                                    v.pegs()
+                                                                                                            .forEach(
+                                                                                                                    p ->
+                                                                                                                            places
+                                                                                                                                    .add(
+                                                                                                                                            p
+                                                                                                                                                    .frame())));
+                                                                            lane.jitter()
+                                                                                    .amount()
+                                                                                    .pegs()
+                                                                                    .forEach(
+                                                                                            p ->
+                                                                                                    places
+                                                                                                            .add(
+                                                                                                                    p
+                                                                                                                            .frame()));
+                                                                        })));
         Long to = forward ? places.higher(view.frame.get()) : places.lower(view.frame.get());
         if (to != null) {
             go(Math.min(to, session.project().frames() - 1));
@@ -147,19 +228,32 @@ final class Commands {
         Project project = session.project();
         FrameRange now = project.played();
         long here = view.frame.get();
-        FrameRange next = begins
-                ? new FrameRange(here, Math.max(here, now.last()))
-                : new FrameRange(Math.min(here, now.first()), here);
+        FrameRange next =
+                begins
+                        ? new FrameRange(here, Math.max(here, now.last()))
+                        : new FrameRange(Math.min(here, now.first()), here);
         session.edit("Play range " + next, p -> p.withPlayRange(Optional.of(next)));
     }
 
     private void viewMenu() {
         menu = "View";
         flag("Second pane", key(KeyCode.B), view.twoPanes);
-        add("Split line", key(KeyCode.S), () -> view.split.set(view.split.get() < 0 ? 0.5 : -1), this::any);
+        add(
+                "Split line",
+                key(KeyCode.S),
+                () -> view.split.set(view.split.get() < 0 ? 0.5 : -1),
+                this::any);
         add("Put this frame aside", key(KeyCode.H, SHIFT), window::holdFrame, this::any);
-        add("Show the held frame (also while H is down)", null, () -> view.showHeld.set(!view.showHeld.get()), window::hasHeld);
-        add("Without the look (also while W is down)", null, () -> view.without.set(!view.without.get()), this::any);
+        add(
+                "Show the held frame (also while H is down)",
+                null,
+                () -> view.showHeld.set(!view.showHeld.get()),
+                window::hasHeld);
+        add(
+                "Without the look (also while W is down)",
+                null,
+                () -> view.without.set(!view.without.get()),
+                this::any);
         add("Lane in grey", key(KeyCode.A), () -> show(Show.LANE_GREY), this::any);
         add("Lane in its ink", key(KeyCode.A, SHIFT), () -> show(Show.LANE_INK), this::any);
         add("Difference", key(KeyCode.D), () -> show(Show.DIFFERENCE), this::any);
@@ -172,8 +266,14 @@ final class Commands {
         flag("Tray", key(KeyCode.T), view.trayShown);
         flag("Close-up", key(KeyCode.C), view.closeUpShown);
         flag("Only the picture", key(KeyCode.F), view.pictureOnly);
-        add("Next surround: black, grey, white", key(KeyCode.U), () -> view.surround.set(
-                Surround.values()[(view.surround.get().ordinal() + 1) % Surround.values().length]));
+        add(
+                "Next surround: black, grey, white",
+                key(KeyCode.U),
+                () ->
+                        view.surround.set(
+                                Surround.values()[
+                                        (view.surround.get().ordinal() + 1)
+                                                % Surround.values().length]));
         flag("Darkroom or Proof", null, view.darkroom);
     }
 
@@ -204,7 +304,12 @@ final class Commands {
         add(title, key, () -> flag.set(!flag.get()));
     }
 
-    private void named(String id, Supplier<String> name, KeyCombination key, Runnable action, BooleanSupplier enabled) {
+    private void named(
+            String id,
+            Supplier<String> name,
+            KeyCombination key,
+            Runnable action,
+            BooleanSupplier enabled) {
         all.add(new Command(id, menu, name, key, action, enabled));
     }
 

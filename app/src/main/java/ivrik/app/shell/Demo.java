@@ -7,6 +7,7 @@ final class Demo {
     private Demo() {}
 
     static Path project() {
-        return Path.of(System.getProperty("ivrik.home", ".")).resolve("demo/lantern-week/lantern-week.ivrik");
+        return Path.of(System.getProperty("ivrik.home", "."))
+                .resolve("demo/lantern-week/lantern-week.ivrik");
     }
 }

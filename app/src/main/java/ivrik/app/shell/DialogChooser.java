@@ -2,16 +2,19 @@ package ivrik.app.shell;
 
 import ivrik.media.encode.Form;
 import ivrik.media.file.ProjectFile;
-import java.io.File;
-import java.nio.file.Path;
-import java.util.List;
+
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
 
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+
 /** The platform's own file dialogs. */
 final class DialogChooser implements Chooser {
-    private static final ExtensionFilter PROJECTS = new ExtensionFilter("Ivrik projects", "*" + ProjectFile.ENDING);
+    private static final ExtensionFilter PROJECTS =
+            new ExtensionFilter("Ivrik projects", "*" + ProjectFile.ENDING);
     private static final ExtensionFilter ALL = new ExtensionFilter("All files", "*.*");
 
     private final Window window;
@@ -56,7 +59,8 @@ final class DialogChooser implements Chooser {
 
     @Override
     public Path exportTarget(Form form, String name) {
-        FileChooser chooser = chooser("Export to", new ExtensionFilter(form.title(), "*" + form.ending()));
+        FileChooser chooser =
+                chooser("Export to", new ExtensionFilter(form.title(), "*" + form.ending()));
         chooser.setInitialFileName(name);
         return path(chooser.showSaveDialog(window));
     }

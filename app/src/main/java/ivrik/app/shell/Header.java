@@ -5,11 +5,7 @@ import ivrik.app.session.View;
 import ivrik.app.theme.Marks;
 import ivrik.app.theme.Palette;
 import ivrik.core.render.Register;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Locale;
-import java.util.Map;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
@@ -24,6 +20,12 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 
 /** The top of the window: menus, the project's name, how far the picture is out of register, export. */
 final class Header extends StackPane {
@@ -45,7 +47,10 @@ final class Header extends StackPane {
         HBox.setHgrow(gap, Priority.ALWAYS);
         register.setId("register");
         register.setMinWidth(Region.USE_PREF_SIZE);
-        register.setTooltip(new Tooltip("The largest difference between this picture and its source; 1 is black to white"));
+        register.setTooltip(
+                new Tooltip(
+                        "The largest difference between this picture and its source; 1 is black to"
+                                + " white"));
         ToggleButton without = new ToggleButton("Without");
         without.selectedProperty().bindBidirectional(view.without);
         without.setTooltip(new Tooltip("The picture without the look; also while W is held down"));
@@ -73,20 +78,29 @@ final class Header extends StackPane {
             item.setAccelerator(command.key());
             item.setOnAction(e -> command.run());
             menu.getItems().add(item);
-            menu.addEventHandler(Menu.ON_SHOWING, e -> {
-                item.setText(command.title());
-                item.setDisable(!command.enabled().getAsBoolean());
-            });
+            menu.addEventHandler(
+                    Menu.ON_SHOWING,
+                    e -> {
+                        item.setText(command.title());
+                        item.setDisable(!command.enabled().getAsBoolean());
+                    });
             if (command.title().equals("Open the demo")) {
                 menu.getItems().add(recent);
             }
-            if (List.of("Open the demo", "Save as...", "Export...", "Darkroom or Proof").contains(command.title())) {
+            if (List.of("Open the demo", "Save as...", "Export...", "Darkroom or Proof")
+                    .contains(command.title())) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
         }
         // An item that was disabled when its menu was last open would not answer to its key.
-        menus.values().forEach(menu -> menu.addEventHandler(
-                Menu.ON_HIDDEN, e -> menu.getItems().forEach(item -> item.setDisable(false))));
+        menus.values()
+                .forEach(
+                        menu ->
+                                menu.addEventHandler(
+                                        Menu.ON_HIDDEN,
+                                        e ->
+                                                menu.getItems()
+                                                        .forEach(item -> item.setDisable(false))));
         return new ArrayList<>(menus.values());
     }
 
@@ -114,7 +128,11 @@ final class Header extends StackPane {
         register.setText(
                 r.isExact()
                         ? "in register, off by 0"
-                        : String.format(Locale.ROOT, "out of register by %.3f, mean %.4f", r.largest(), r.mean()));
+                        : String.format(
+                                Locale.ROOT,
+                                "out of register by %.3f, mean %.4f",
+                                r.largest(),
+                                r.mean()));
         apart = apart(r);
         mark.redraw();
     }

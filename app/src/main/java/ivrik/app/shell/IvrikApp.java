@@ -2,12 +2,15 @@ package ivrik.app.shell;
 
 import ivrik.app.theme.Fonts;
 import ivrik.media.file.UserFolder;
-import java.nio.file.Path;
-import java.util.List;
+
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+
 import org.slf4j.LoggerFactory;
+
+import java.nio.file.Path;
+import java.util.List;
 
 /** The JavaFX application: makes the window and gives it what the command line named. */
 public final class IvrikApp extends Application {
@@ -19,8 +22,10 @@ public final class IvrikApp extends Application {
 
     @Override
     public void start(Stage stage) {
-        Thread.currentThread().setUncaughtExceptionHandler(
-                (t, e) -> LoggerFactory.getLogger(IvrikApp.class).error("in the window", e));
+        Thread.currentThread()
+                .setUncaughtExceptionHandler(
+                        (t, e) ->
+                                LoggerFactory.getLogger(IvrikApp.class).error("in the window", e));
         Fonts.load();
         List<String> args = getParameters().getRaw();
         if (headless) {

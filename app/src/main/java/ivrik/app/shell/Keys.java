@@ -2,6 +2,7 @@ package ivrik.app.shell;
 
 import ivrik.app.control.NumberField;
 import ivrik.app.session.View;
+
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -26,12 +27,18 @@ final class Keys {
     void install() {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
-        scene.getRoot().addEventHandler(KeyEvent.KEY_PRESSED, e -> {
-            boolean letter = !e.isShortcutDown() && !e.isMetaDown();
-            if (letter && (isTyping() || window.sheets().isShowing()) && e.getCode() != KeyCode.ESCAPE && e.getCode() != KeyCode.ENTER) {
-                e.consume();
-            }
-        });
+        scene.getRoot()
+                .addEventHandler(
+                        KeyEvent.KEY_PRESSED,
+                        e -> {
+                            boolean letter = !e.isShortcutDown() && !e.isMetaDown();
+                            if (letter
+                                    && (isTyping() || window.sheets().isShowing())
+                                    && e.getCode() != KeyCode.ESCAPE
+                                    && e.getCode() != KeyCode.ENTER) {
+                                e.consume();
+                            }
+                        });
     }
 
     private boolean isTyping() {

@@ -29,11 +29,7 @@ import ivrik.core.project.Source;
 import ivrik.core.render.Planner;
 import ivrik.media.encode.Form;
 import ivrik.media.file.ProjectFile;
-import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.HashSet;
-import java.util.List;
-import java.util.Set;
+
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
@@ -50,8 +46,15 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import javafx.util.Duration;
+
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 
 /** The window: its parts, and what the commands do. */
 public final class MainWindow {
@@ -100,12 +103,15 @@ public final class MainWindow {
         zoom.getStyleClass().addAll("number", "quiet");
         frameA = new PaneFrame(view, view.paneA, paneA, zoom);
         frameB = new PaneFrame(view, view.paneB, paneB);
-        pictures = new Pictures(
-                session,
-                view,
-                List.of(new Pictures.Pane(frameA, paneA, view.paneA), new Pictures.Pane(frameB, paneB, view.paneB)),
-                r -> headerShow(r),
-                faults -> trayMissing(faults.keySet()));
+        pictures =
+                new Pictures(
+                        session,
+                        view,
+                        List.of(
+                                new Pictures.Pane(frameA, paneA, view.paneA),
+                                new Pictures.Pane(frameB, paneB, view.paneB)),
+                        r -> headerShow(r),
+                        faults -> trayMissing(faults.keySet()));
         pictures.service().useFolder(document.folder());
         player = new Player(session, view, pictures.service(), pictures::play);
         commands = Commands.of(this);
@@ -132,10 +138,11 @@ public final class MainWindow {
         stage.setTitle("Ivrik");
         stage.setMinWidth(900);
         stage.setMinHeight(600);
-        stage.setOnCloseRequest(e -> {
-            e.consume();
-            quit();
-        });
+        stage.setOnCloseRequest(
+                e -> {
+                    e.consume();
+                    quit();
+                });
         new Keys(this, scene).install();
         installDrop(scene);
         Runnable showZoom = () -> zoom.setText(Math.round(100 * paneA.zoom()) + " %");
@@ -149,15 +156,17 @@ public final class MainWindow {
         view.darkroom.set(settings.darkroom());
         view.darkroom.addListener((o, a, b) -> scheme());
         scheme();
-        session.stateProperty().addListener((o, was, is) -> {
-            WhyNothing.of(was.project(), is, view.frame.get())
-                    .filter(w -> was.project() != is.project())
-                    .ifPresentOrElse(view.notice::set, () -> view.notice.set(""));
-            view.frame.set(Math.min(view.frame.get(), is.project().frames() - 1));
-            showName();
-            makePictures();
-            welcome();
-        });
+        session.stateProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            WhyNothing.of(was.project(), is, view.frame.get())
+                                    .filter(w -> was.project() != is.project())
+                                    .ifPresentOrElse(view.notice::set, () -> view.notice.set(""));
+                            view.frame.set(Math.min(view.frame.get(), is.project().frames() - 1));
+                            showName();
+                            makePictures();
+                            welcome();
+                        });
         document.fileProperty().addListener((o, a, b) -> showName());
         watch = new Timeline(new KeyFrame(Duration.millis(400), e -> tick()));
         watch.setCycleCount(Timeline.INDEFINITE);
@@ -248,34 +257,50 @@ public final class MainWindow {
         if (view.trayShown.get() && !only) {
             parts.add(tray);
         }
-        parts.add(upper.getItems().stream().filter(n -> n instanceof BorderPane).findFirst().orElseThrow());
+        parts.add(
+                upper.getItems().stream()
+                        .filter(n -> n instanceof BorderPane)
+                        .findFirst()
+                        .orElseThrow());
         if (view.closeUpShown.get() && !only) {
             parts.add(closeUp);
         }
         upper.getItems().setAll(parts);
         whole.getItems().setAll(only ? List.of(upper) : List.of(upper, desk));
-        Platform.runLater(() -> {
-            if (upper.getItems().size() == 3) {
-                upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
-            } else if (upper.getItems().size() == 2) {
-                upper.setDividerPositions(upper.getItems().getFirst() == tray ? settings.trayShare() : settings.closeUpShare());
-            }
-            whole.setDividerPositions(settings.deskShare());
-        });
+        Platform.runLater(
+                () -> {
+                    if (upper.getItems().size() == 3) {
+                        upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
+                    } else if (upper.getItems().size() == 2) {
+                        upper.setDividerPositions(
+                                upper.getItems().getFirst() == tray
+                                        ? settings.trayShare()
+                                        : settings.closeUpShare());
+                    }
+                    whole.setDividerPositions(settings.deskShare());
+                });
     }
 
     private void showName() {
         Path file = document.file();
-        String name = file == null ? session.project().name() : file.getFileName().toString().replaceFirst("\\.ivrik$", "");
+        String name =
+                file == null
+                        ? session.project().name()
+                        : file.getFileName().toString().replaceFirst("\\.ivrik$", "");
         boolean saved = session.isSaved();
-        String shown = session.project().name().equals("Untitled") || file != null && !saved ? name : session.project().name();
+        String shown =
+                session.project().name().equals("Untitled") || file != null && !saved
+                        ? name
+                        : session.project().name();
         header.showName(shown, saved, file != null);
         stage.setTitle(shown + (saved ? "" : " *") + " - Ivrik");
     }
 
     private void welcome() {
         if (session.project().isEmpty()) {
-            paneA.explain("Bring in a clip: drop it here, or use Bring in at the left. The demo is in the File menu.");
+            paneA.explain(
+                    "Bring in a clip: drop it here, or use Bring in at the left. The demo is in the"
+                            + " File menu.");
         }
     }
 
@@ -298,17 +323,28 @@ public final class MainWindow {
     private void makePictures() {
         for (Source source : session.project().sources()) {
             if (pictured.add(document.folder() + "|" + source.path())) {
-                Thread.ofVirtual().start(() -> {
-                    try {
-                        var small = pictures.service().thumbnail(source, source.frames() / 3, new Size(256, 144));
-                        Platform.runLater(() -> {
-                            tray.showPicture(source.id(), small.image());
-                            time.showPicture(source.id(), small.image());
-                        });
-                    } catch (IvrikException e) {
-                        LOG.info("no small picture of {}: {}", source.name(), e.oneLine());
-                    }
-                });
+                Thread.ofVirtual()
+                        .start(
+                                () -> {
+                                    try {
+                                        var small =
+                                                pictures.service()
+                                                        .thumbnail(
+                                                                source,
+                                                                source.frames() / 3,
+                                                                new Size(256, 144));
+                                        Platform.runLater(
+                                                () -> {
+                                                    tray.showPicture(source.id(), small.image());
+                                                    time.showPicture(source.id(), small.image());
+                                                });
+                                    } catch (IvrikException e) {
+                                        LOG.info(
+                                                "no small picture of {}: {}",
+                                                source.name(),
+                                                e.oneLine());
+                                    }
+                                });
             }
         }
     }
@@ -347,23 +383,26 @@ public final class MainWindow {
     }
 
     private void installDrop(Scene scene) {
-        scene.setOnDragOver(e -> {
-            if (e.getDragboard().hasFiles()) {
-                e.acceptTransferModes(TransferMode.COPY);
-            }
-            e.consume();
-        });
-        scene.setOnDragDropped(e -> {
-            e.setDropCompleted(e.getDragboard().hasFiles());
-            take(e.getDragboard().getFiles().stream().map(java.io.File::toPath).toList());
-            e.consume();
-        });
+        scene.setOnDragOver(
+                e -> {
+                    if (e.getDragboard().hasFiles()) {
+                        e.acceptTransferModes(TransferMode.COPY);
+                    }
+                    e.consume();
+                });
+        scene.setOnDragDropped(
+                e -> {
+                    e.setDropCompleted(e.getDragboard().hasFiles());
+                    take(e.getDragboard().getFiles().stream().map(java.io.File::toPath).toList());
+                    e.consume();
+                });
     }
 
     /** Files from a drop, a dialog or the command line: a project is opened, anything else brought in. */
     public void take(List<Path> files) {
         files.stream().filter(MainWindow::isProject).findFirst().ifPresent(this::open);
-        importer.bringIn(files.stream().filter(f -> !isProject(f)).map(Path::toAbsolutePath).toList());
+        importer.bringIn(
+                files.stream().filter(f -> !isProject(f)).map(Path::toAbsolutePath).toList());
     }
 
     private static boolean isProject(Path file) {
@@ -375,10 +414,11 @@ public final class MainWindow {
     }
 
     void newProject() {
-        unlessUnsaved(() -> {
-            document.startNew();
-            fresh();
-        });
+        unlessUnsaved(
+                () -> {
+                    document.startNew();
+                    fresh();
+                });
     }
 
     void openProject() {
@@ -390,7 +430,8 @@ public final class MainWindow {
 
     /** The very first start shows the demo; later ones offer back what was lost. */
     void firstStart() {
-        if (!java.nio.file.Files.exists(dataFolder.resolve("window.json")) && java.nio.file.Files.exists(Demo.project())) {
+        if (!java.nio.file.Files.exists(dataFolder.resolve("window.json"))
+                && java.nio.file.Files.exists(Demo.project())) {
             openDemo();
         }
         offerLost(null);
@@ -412,8 +453,11 @@ public final class MainWindow {
             settings = settings.withRecent(file.toAbsolutePath());
             header.showRecent(settings.recent(), p -> open(Path.of(p)));
             if (!problems.isEmpty()) {
-                tell("Part of " + file.getFileName() + " could not be read",
-                        String.join("\n", problems) + "\n\nThe rest is here. The file itself is as it was until you save.");
+                tell(
+                        "Part of " + file.getFileName() + " could not be read",
+                        String.join("\n", problems)
+                                + "\n\n"
+                                + "The rest is here. The file itself is as it was until you save.");
             }
             offerLost(file.toAbsolutePath());
         } catch (IvrikException e) {
@@ -425,15 +469,24 @@ public final class MainWindow {
     /** Looks for work without a name that was lost, at start. */
     public void offerLost(Path file) {
         try {
-            document.lost(file).ifPresent(lost -> sheets.ask(
-                    "Work that was not saved",
-                    "Ivrik ended before this was saved. Take it back? The file on the disk stays as it is until you save.",
-                    List.of(
-                            new Sheets.Choice("Take it back", () -> {
-                                document.takeBack(file, lost);
-                                fresh();
-                            }),
-                            new Sheets.Choice("Leave it", () -> document.discard(file)))));
+            document.lost(file)
+                    .ifPresent(
+                            lost ->
+                                    sheets.ask(
+                                            "Work that was not saved",
+                                            "Ivrik ended before this was saved. Take it back? The"
+                                                    + " file on the disk stays as it is until you"
+                                                    + " save.",
+                                            List.of(
+                                                    new Sheets.Choice(
+                                                            "Take it back",
+                                                            () -> {
+                                                                document.takeBack(file, lost);
+                                                                fresh();
+                                                            }),
+                                                    new Sheets.Choice(
+                                                            "Leave it",
+                                                            () -> document.discard(file)))));
         } catch (IvrikException e) {
             LOG.warn("journal", e);
         }
@@ -459,15 +512,19 @@ public final class MainWindow {
                 "Save " + session.project().name() + " first?",
                 "It has changes that are not saved.",
                 List.of(
-                        new Sheets.Choice("Save", () -> {
-                            if (saveNow()) {
-                                action.run();
-                            }
-                        }),
-                        new Sheets.Choice("Do not save", () -> {
-                            document.discard(document.file());
-                            action.run();
-                        }),
+                        new Sheets.Choice(
+                                "Save",
+                                () -> {
+                                    if (saveNow()) {
+                                        action.run();
+                                    }
+                                }),
+                        new Sheets.Choice(
+                                "Do not save",
+                                () -> {
+                                    document.discard(document.file());
+                                    action.run();
+                                }),
                         new Sheets.Choice("Stay here", () -> {})));
     }
 
@@ -476,7 +533,10 @@ public final class MainWindow {
     }
 
     private boolean saveNow() {
-        Path target = document.file() == null ? chooser.projectToSave(session.project().name()) : document.file();
+        Path target =
+                document.file() == null
+                        ? chooser.projectToSave(session.project().name())
+                        : document.file();
         return target != null && saveTo(target);
     }
 
@@ -511,20 +571,32 @@ public final class MainWindow {
             return;
         }
         view.playing.set(false);
-        Path folder = document.file() == null ? Path.of(System.getProperty("user.home")) : document.folder();
-        String name = session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        ExportSheet sheet = new ExportSheet(
-                session.project(), document.folder(), folder.resolve(name + ".mp4"), sheets, new ExportSheet.Around() {
-                    @Override
-                    public Path choose(Form form) {
-                        return chooser.exportTarget(form, name + form.ending());
-                    }
+        Path folder =
+                document.file() == null
+                        ? Path.of(System.getProperty("user.home"))
+                        : document.folder();
+        String name =
+                session.project()
+                        .name()
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .replaceAll("[^a-z0-9]+", "-");
+        ExportSheet sheet =
+                new ExportSheet(
+                        session.project(),
+                        document.folder(),
+                        folder.resolve(name + ".mp4"),
+                        sheets,
+                        new ExportSheet.Around() {
+                            @Override
+                            public Path choose(Form form) {
+                                return chooser.exportTarget(form, name + form.ending());
+                            }
 
-                    @Override
-                    public void reveal(Path file) {
-                        Reveal.inItsFolder(file);
-                    }
-                });
+                            @Override
+                            public void reveal(Path file) {
+                                Reveal.inItsFolder(file);
+                            }
+                        });
         sheets.show(sheet, sheet.startButton());
     }
 
@@ -545,11 +617,12 @@ public final class MainWindow {
 
     private void remember() {
         if (upper.getDividerPositions().length == 2 && whole.getDividerPositions().length == 1) {
-            settings = settings.withShares(
-                    upper.getDividerPositions()[0],
-                    upper.getDividerPositions()[1],
-                    whole.getDividerPositions()[0],
-                    desk.getDividerPositions()[0]);
+            settings =
+                    settings.withShares(
+                            upper.getDividerPositions()[0],
+                            upper.getDividerPositions()[1],
+                            whole.getDividerPositions()[0],
+                            desk.getDividerPositions()[0]);
         }
         try {
             settings.save(dataFolder);
@@ -582,13 +655,17 @@ public final class MainWindow {
         int step = session.state().step();
         session.editLook(
                 "Put " + Lanes.kinds(session.state()).get(lane).title() + " to rest",
-                look -> look.withAmounts(
-                        step, lane, a -> Amounts.atRest(look.steps().get(step).kind().description())));
+                look ->
+                        look.withAmounts(
+                                step,
+                                lane,
+                                a -> Amounts.atRest(look.steps().get(step).kind().description())));
     }
 
     void toggleStep() {
         int step = session.state().step();
-        session.editLook("Treatment on or off", look -> look.withStep(step, s -> s.withOn(!s.on())));
+        session.editLook(
+                "Treatment on or off", look -> look.withStep(step, s -> s.withOn(!s.on())));
     }
 
     void holdFrame() {
@@ -605,15 +682,18 @@ public final class MainWindow {
     }
 
     void commandList() {
-        CommandList list = new CommandList(
-                commands.stream().filter(c -> c.enabled().getAsBoolean()).toList(), sheets);
+        CommandList list =
+                new CommandList(
+                        commands.stream().filter(c -> c.enabled().getAsBoolean()).toList(), sheets);
         sheets.show(list, list.search());
     }
 
     void about() {
-        tell("Ivrik 0.1.0", "Colour channels taken apart, moved, and put back together.\n\n"
-                + "Apache License 2.0. It comes with FFmpeg (LGPL) and the IBM Plex fonts (SIL Open Font License); "
-                + "NOTICE.md has the whole list.");
+        tell(
+                "Ivrik 0.1.0",
+                "Colour channels taken apart, moved, and put back together.\n\n"
+                    + "Apache License 2.0. It comes with FFmpeg (LGPL) and the IBM Plex fonts (SIL"
+                    + " Open Font License); NOTICE.md has the whole list.");
     }
 
     void tell(String title, String text) {

@@ -14,13 +14,15 @@ import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Register;
+
+import javafx.beans.property.ObjectProperty;
+
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
-import javafx.beans.property.ObjectProperty;
 
 /** Asks for the pictures the panes need, and puts the answers into them. */
 final class Pictures {
@@ -51,16 +53,18 @@ final class Pictures {
         this.onFaults = onFaults;
         this.service = new PictureService(this::answered);
         session.stateProperty().addListener((o, a, b) -> ask());
-        view.frame.addListener((o, a, b) -> {
-            if (!view.playing.get()) {
-                ask();
-            }
-        });
-        view.playing.addListener((o, a, b) -> {
-            if (!b) {
-                ask();
-            }
-        });
+        view.frame.addListener(
+                (o, a, b) -> {
+                    if (!view.playing.get()) {
+                        ask();
+                    }
+                });
+        view.playing.addListener(
+                (o, a, b) -> {
+                    if (!b) {
+                        ask();
+                    }
+                });
         for (var what : List.of(view.paneA, view.paneB)) {
             what.addListener((o, a, b) -> ask());
         }
@@ -138,10 +142,14 @@ final class Pictures {
     }
 
     private void detail(long frame) {
-        String shot = session.project().layers().getFirst().clipAt(frame)
-                .flatMap(c -> session.project().source(c.source()))
-                .map(s -> s.name() + ", frame " + frame)
-                .orElse("frame " + frame);
+        String shot =
+                session.project()
+                        .layers()
+                        .getFirst()
+                        .clipAt(frame)
+                        .flatMap(c -> session.project().source(c.source()))
+                        .map(s -> s.name() + ", frame " + frame)
+                        .orElse("frame " + frame);
         panes.forEach(p -> p.frame().detail(shot));
     }
 
@@ -158,11 +166,15 @@ final class Pictures {
     }
 
     private void explain(Answer answer) {
-        String why = answer.request().plan().layers().stream()
-                .map(l -> answer.faults().get(l.picture().source().id()))
-                .filter(java.util.Objects::nonNull)
-                .findFirst()
-                .orElse(answer.request().plan().layers().isEmpty() ? "Nothing is shown at this frame" : "");
+        String why =
+                answer.request().plan().layers().stream()
+                        .map(l -> answer.faults().get(l.picture().source().id()))
+                        .filter(java.util.Objects::nonNull)
+                        .findFirst()
+                        .orElse(
+                                answer.request().plan().layers().isEmpty()
+                                        ? "Nothing is shown at this frame"
+                                        : "");
         panes.forEach(p -> p.picture().explain(why));
     }
 
@@ -184,7 +196,9 @@ final class Pictures {
         if (show != Show.RESULT) {
             return show;
         }
-        return view.without.get() ? Show.SOURCE : view.showHeld.get() && held != null ? Show.HELD : Show.RESULT;
+        return view.without.get()
+                ? Show.SOURCE
+                : view.showHeld.get() && held != null ? Show.HELD : Show.RESULT;
     }
 
     /** A frame of playback. */

@@ -1,11 +1,12 @@
 package ivrik.app.shell;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /** Shows a file in the platform's own file window. */
 final class Reveal {
@@ -16,9 +17,12 @@ final class Reveal {
     static void inItsFolder(Path file) {
         String os = System.getProperty("os.name").toLowerCase(Locale.ROOT);
         String folder = file.toAbsolutePath().getParent().toString();
-        List<String> command = os.contains("win")
-                ? List.of("explorer", "/select," + file.toAbsolutePath())
-                : os.contains("mac") ? List.of("open", "-R", file.toString()) : List.of("xdg-open", folder);
+        List<String> command =
+                os.contains("win")
+                        ? List.of("explorer", "/select," + file.toAbsolutePath())
+                        : os.contains("mac")
+                                ? List.of("open", "-R", file.toString())
+                                : List.of("xdg-open", folder);
         try {
             new ProcessBuilder(command)
                     .redirectErrorStream(true)

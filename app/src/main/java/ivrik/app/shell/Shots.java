@@ -8,6 +8,12 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
 import ivrik.media.encode.StillWriter;
+
+import javafx.animation.AnimationTimer;
+import javafx.geometry.Point2D;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -15,10 +21,6 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.function.Consumer;
-import javafx.animation.AnimationTimer;
-import javafx.geometry.Point2D;
-import javafx.scene.image.WritableImage;
-import javafx.stage.Stage;
 
 /** Pictures of the window with the demo in it. */
 final class Shots {
@@ -33,10 +35,13 @@ final class Shots {
     void demo(Path file, Runnable end) {
         folder = file.toAbsolutePath().getParent();
         shots.add(new Shot(file, w -> w.view().frame.set(86)));
-        run(() -> {
-            System.out.println("There is no display. A picture of the window with the demo is in " + file.toAbsolutePath());
-            end.run();
-        });
+        run(
+                () -> {
+                    System.out.println(
+                            "There is no display. A picture of the window with the demo is in "
+                                    + file.toAbsolutePath());
+                    end.run();
+                });
     }
 
     /** The pictures of the documentation. */
@@ -48,47 +53,61 @@ final class Shots {
             throw new UncheckedIOException(e);
         }
         shot("window", w -> w.view().frame.set(86));
-        shot("proof-scheme", w -> {
-            w.view().darkroom.set(false);
-            w.view().surround.set(Surround.GREY);
-            w.view().frame.set(112);
-        });
-        shot("two-panes", w -> {
-            w.view().darkroom.set(true);
-            w.view().surround.set(Surround.BLACK);
-            w.view().frame.set(92);
-            w.view().twoPanes.set(true);
-            w.view().paneB.set(Show.DIFFERENCE);
-        });
-        shot("split-and-close", w -> {
-            w.view().twoPanes.set(false);
-            w.view().split.set(0.52);
-            w.view().zoom.set(4);
-            w.view().centre.set(new Point2D(0.5, 0.42));
-            w.view().handles.set(false);
-        });
-        shot("title", w -> {
-            w.view().split.set(-1);
-            w.view().zoom.set(0);
-            w.view().handles.set(true);
-            w.view().frame.set(34);
-            w.session().select(new Selection("title", 0, 0));
-        });
-        shot("picture-only", w -> {
-            w.view().handles.set(false);
-            w.view().frame.set(100);
-            w.view().pictureOnly.set(true);
-        });
-        shot("export", w -> {
-            w.view().pictureOnly.set(false);
-            w.view().handles.set(true);
-            w.export();
-        });
+        shot(
+                "proof-scheme",
+                w -> {
+                    w.view().darkroom.set(false);
+                    w.view().surround.set(Surround.GREY);
+                    w.view().frame.set(112);
+                });
+        shot(
+                "two-panes",
+                w -> {
+                    w.view().darkroom.set(true);
+                    w.view().surround.set(Surround.BLACK);
+                    w.view().frame.set(92);
+                    w.view().twoPanes.set(true);
+                    w.view().paneB.set(Show.DIFFERENCE);
+                });
+        shot(
+                "split-and-close",
+                w -> {
+                    w.view().twoPanes.set(false);
+                    w.view().split.set(0.52);
+                    w.view().zoom.set(4);
+                    w.view().centre.set(new Point2D(0.5, 0.42));
+                    w.view().handles.set(false);
+                });
+        shot(
+                "title",
+                w -> {
+                    w.view().split.set(-1);
+                    w.view().zoom.set(0);
+                    w.view().handles.set(true);
+                    w.view().frame.set(34);
+                    w.session().select(new Selection("title", 0, 0));
+                });
+        shot(
+                "picture-only",
+                w -> {
+                    w.view().handles.set(false);
+                    w.view().frame.set(100);
+                    w.view().pictureOnly.set(true);
+                });
+        shot(
+                "export",
+                w -> {
+                    w.view().pictureOnly.set(false);
+                    w.view().handles.set(true);
+                    w.export();
+                });
         shot("commands", w -> w.commandList());
-        shot("welcome", w -> {
-            w.sheets().away();
-            w.newProject();
-        });
+        shot(
+                "welcome",
+                w -> {
+                    w.sheets().away();
+                    w.newProject();
+                });
         run(end);
     }
 
@@ -146,6 +165,7 @@ final class Shots {
                 }
             }
         }
-        StillWriter.write(Frame.opaque(planes[0], planes[1], planes[2]), file, Depth.INT8, Workers.shared());
+        StillWriter.write(
+                Frame.opaque(planes[0], planes[1], planes[2]), file, Depth.INT8, Workers.shared());
     }
 }

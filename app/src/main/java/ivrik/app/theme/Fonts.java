@@ -1,20 +1,22 @@
 package ivrik.app.theme;
 
+import javafx.scene.text.Font;
+
 import java.io.InputStream;
 import java.util.List;
-import javafx.scene.text.Font;
 
 /** The families that ship with Ivrik. */
 public final class Fonts {
-    public static final String WORDS = "IBM Plex Sans Condensed";
+    public static final String WORDS = "IBM Plex Sans Cond";
     public static final String NUMBERS = "IBM Plex Mono";
-    private static final List<String> FILES = List.of(
-            "IBMPlexSansCondensed-Regular",
-            "IBMPlexSansCondensed-Medium",
-            "IBMPlexSansCondensed-SemiBold",
-            "IBMPlexSansCondensed-Bold",
-            "IBMPlexMono-Regular",
-            "IBMPlexMono-Medium");
+    private static final List<String> FILES =
+            List.of(
+                    "IBMPlexSansCondensed-Regular",
+                    "IBMPlexSansCondensed-Medium",
+                    "IBMPlexSansCondensed-SemiBold",
+                    "IBMPlexSansCondensed-Bold",
+                    "IBMPlexMono-Regular",
+                    "IBMPlexMono-Medium");
 
     private Fonts() {}
 

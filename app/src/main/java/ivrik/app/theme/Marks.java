@@ -12,7 +12,8 @@ public final class Marks {
     /**
      * @param apart how far the inks have parted, in pixels; 0 is fused
      */
-    public static void register(GraphicsContext g, Palette palette, double x, double y, double r, double apart) {
+    public static void register(
+            GraphicsContext g, Palette palette, double x, double y, double r, double apart) {
         if (apart < 0.3) {
             mark(g, palette.colour("quiet"), x, y, r);
             return;

@@ -1,5 +1,9 @@
 package ivrik.app.theme;
 
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.paint.Color;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -8,13 +12,11 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.SimpleObjectProperty;
-import javafx.scene.paint.Color;
 
 /** The colours of a scheme by the names the style sheet gives them, for what is drawn. */
 public final class Palette {
-    public static final String SHEET = Palette.class.getResource("/ivrik/app/ivrik.css").toExternalForm();
+    public static final String SHEET =
+            Palette.class.getResource("/ivrik/app/ivrik.css").toExternalForm();
     private static final Pattern SCHEME = Pattern.compile("\\.(darkroom|proof) \\{([^}]*)}");
     private static final Pattern COLOUR = Pattern.compile("-([a-z-]+): (#[0-9a-f]{6});");
     private static final Map<String, Palette> ALL = read();

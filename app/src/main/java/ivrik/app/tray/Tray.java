@@ -5,12 +5,7 @@ import ivrik.app.session.State;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.project.Source;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Set;
-import java.util.function.Consumer;
+
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
@@ -27,10 +22,17 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+
 /** Footage with small pictures, and looks; an empty tray says what to do. */
 public final class Tray extends ScrollPane {
     public static final int PICTURE_WIDTH = 128;
-    public static final int PICTURE_HEIGHT = 60;
+    public static final int PICTURE_HEIGHT = 52;
 
     private final Session session;
     private final Actions actions;
@@ -91,7 +93,10 @@ public final class Tray extends ScrollPane {
         Button bringIn = new Button(made.isEmpty() ? "Bring in a clip" : "Bring in");
         bringIn.setId("bring-in");
         bringIn.setMaxWidth(Double.MAX_VALUE);
-        bringIn.setTooltip(new Tooltip("Movies, stills, vector graphics, numbered sequences; or drop them anywhere"));
+        bringIn.setTooltip(
+                new Tooltip(
+                        "Movies, stills, vector graphics, numbered sequences; or drop them"
+                                + " anywhere"));
         bringIn.setOnAction(e -> actions.bringIn());
         list.getChildren().add(bringIn);
         Region gap = new Region();
@@ -136,24 +141,34 @@ public final class Tray extends ScrollPane {
         card.setFocusTraversable(true);
         Tooltip.install(
                 card,
-                new Tooltip(source.path() + "\n" + source.size() + ", " + length(source)
-                        + (gone ? "\nThe file is missing: click to point to where it is now" : "\nDouble-click to put it on")));
+                new Tooltip(
+                        source.path()
+                                + "\n"
+                                + source.size()
+                                + ", "
+                                + length(source)
+                                + (gone
+                                        ? "\nThe file is missing: click to point to where it is now"
+                                        : "\nDouble-click to put it on")));
         Consumer<Source> open = gone ? actions::replace : actions::place;
-        card.setOnMouseClicked(e -> {
-            card.requestFocus();
-            if (e.getClickCount() == (gone ? 1 : 2)) {
-                open.accept(source);
-            }
-        });
-        card.setOnKeyPressed(e -> {
-            if (e.getCode() == KeyCode.ENTER) {
-                open.accept(source);
-            }
-        });
-        ContextMenu menu = new ContextMenu(
-                item("Put it on", () -> actions.place(source)),
-                item("Replace its file...", () -> actions.replace(source)),
-                item("Take it out", () -> actions.remove(source)));
+        card.setOnMouseClicked(
+                e -> {
+                    card.requestFocus();
+                    if (e.getClickCount() == (gone ? 1 : 2)) {
+                        open.accept(source);
+                    }
+                });
+        card.setOnKeyPressed(
+                e -> {
+                    if (e.getCode() == KeyCode.ENTER) {
+                        open.accept(source);
+                    }
+                });
+        ContextMenu menu =
+                new ContextMenu(
+                        item("Put it on", () -> actions.place(source)),
+                        item("Replace its file...", () -> actions.replace(source)),
+                        item("Take it out", () -> actions.remove(source)));
         card.setOnContextMenuRequested(e -> menu.show(card, e.getScreenX(), e.getScreenY()));
         return card;
     }
@@ -168,7 +183,9 @@ public final class Tray extends ScrollPane {
         return switch (source.kind()) {
             case VECTOR -> "vector";
             case STILL -> "still";
-            default -> String.format(Locale.ROOT, "%.1f s", source.frames() / source.rate().toDouble());
+            default ->
+                    String.format(
+                            Locale.ROOT, "%.1f s", source.frames() / source.rate().toDouble());
         };
     }
 
@@ -183,18 +200,21 @@ public final class Tray extends ScrollPane {
         row.getStyleClass().add("card");
         row.setId("look-" + look.name());
         row.setFocusTraversable(true);
-        Tooltip.install(row, new Tooltip(look.note() + "\nDouble-click to use it on the selected layer"));
-        row.setOnMouseClicked(e -> {
-            row.requestFocus();
-            if (e.getClickCount() == 2) {
-                actions.use(look);
-            }
-        });
-        row.setOnKeyPressed(e -> {
-            if (e.getCode() == KeyCode.ENTER) {
-                actions.use(look);
-            }
-        });
+        Tooltip.install(
+                row, new Tooltip(look.note() + "\nDouble-click to use it on the selected layer"));
+        row.setOnMouseClicked(
+                e -> {
+                    row.requestFocus();
+                    if (e.getClickCount() == 2) {
+                        actions.use(look);
+                    }
+                });
+        row.setOnKeyPressed(
+                e -> {
+                    if (e.getCode() == KeyCode.ENTER) {
+                        actions.use(look);
+                    }
+                });
         return row;
     }
 }

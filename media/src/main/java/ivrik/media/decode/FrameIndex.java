@@ -19,9 +19,12 @@ final class FrameIndex {
     private final long[] times;
     private final long[] keys;
 
-    private FrameIndex(long[] times, long[] keys) {
+    private final boolean timed;
+
+    private FrameIndex(long[] times, long[] keys, boolean timed) {
         this.times = times;
         this.keys = keys;
+        this.timed = timed;
     }
 
     static FrameIndex of(AVFormatContext format, AVStream stream, AVPacket packet) {
@@ -29,6 +32,7 @@ final class FrameIndex {
         long[] keys = new long[16];
         int n = 0;
         int k = 0;
+        boolean timed = true;
         while (av_read_frame(format, packet) >= 0) {
             boolean shown =
                     packet.stream_index() == stream.index()
@@ -38,6 +42,7 @@ final class FrameIndex {
                     times = Arrays.copyOf(times, n * 2);
                 }
                 long time = packet.pts() != AV_NOPTS_VALUE ? packet.pts() : packet.dts();
+                timed &= packet.pts() != AV_NOPTS_VALUE;
                 times[n++] = time;
                 if ((packet.flags() & AV_PKT_FLAG_KEY) != 0) {
                     if (k == keys.length) {
@@ -52,7 +57,15 @@ final class FrameIndex {
         keys = Arrays.copyOf(keys, k);
         Arrays.sort(times);
         Arrays.sort(keys);
-        return new FrameIndex(times, keys);
+        return new FrameIndex(times, keys, timed);
+    }
+
+    /**
+     * Whether every packet says when it is shown. Where one does not (AVI with B-frames, raw
+     * streams) frames have to be counted from the beginning.
+     */
+    boolean isTimed() {
+        return timed;
     }
 
     int size() {

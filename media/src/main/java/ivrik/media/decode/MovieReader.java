@@ -41,6 +41,7 @@ public final class MovieReader implements AutoCloseable {
     private final FrameIndex index;
     private final boolean sound;
     private long next;
+    private long counted;
     private boolean draining;
     private boolean closed;
 
@@ -188,11 +189,12 @@ public final class MovieReader implements AutoCloseable {
                     "there is no frame " + n + " in " + path.getFileName(),
                     "it has frames 0 to " + (index.size() - 1));
         }
-        if (n != next) {
+        if (n != next && (index.isTimed() || n < next)) {
             seek(n);
         }
         while (receive()) {
-            long shown = index.number(decoded.best_effort_timestamp());
+            long shown =
+                    index.isTimed() ? index.number(decoded.best_effort_timestamp()) : counted++;
             if (shown >= n || index.size() == 1) {
                 next = shown + 1;
                 return PixelReader.read(decoded, workers);
@@ -204,7 +206,8 @@ public final class MovieReader implements AutoCloseable {
     }
 
     private void seek(long n) {
-        long target = index.keyBefore(n);
+        long target = index.isTimed() ? index.keyBefore(n) : index.first();
+        counted = 0;
         avcodec_flush_buffers(codec);
         draining = false;
         int done = avformat_seek_file(format, stream.index(), Long.MIN_VALUE, target, target, 0);

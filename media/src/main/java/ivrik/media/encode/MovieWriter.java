@@ -74,7 +74,9 @@ public final class MovieWriter implements AutoCloseable {
             stream.avg_frame_rate(Ffmpeg.rational(options.rate()));
             avcodec_parameters_from_context(stream.codecpar(), video);
             if (options.alpha() && options.form() == Form.VP9) {
-                av_dict_set(stream.metadata(), "alpha_mode", "1", 0);
+                AVDictionary facts = new AVDictionary(null);
+                av_dict_set(facts, "alpha_mode", "1", 0);
+                stream.metadata(facts);
             }
             sound =
                     options.sound()

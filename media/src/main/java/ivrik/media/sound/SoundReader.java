@@ -27,6 +27,9 @@ public final class SoundReader implements AutoCloseable {
     /** Samples a second of all sound inside Ivrik. */
     public static final int RATE = 48_000;
 
+    /** Up to here it is decoded on, which is exact; a seek is as exact as the file's timestamps. */
+    private static final long FAR = 120L * RATE;
+
     private final Path path;
     private final AVFormatContext format = new AVFormatContext(null);
     private final AVStream stream;
@@ -80,7 +83,7 @@ public final class SoundReader implements AutoCloseable {
      */
     public float[] read(long from, int count) {
         float[] out = new float[2 * count];
-        if (from < readyAt || from > readyAt + RATE) {
+        if (from < readyAt || from > readyAt + FAR) {
             seek(Math.max(0, from));
         }
         long end = from + count;
@@ -152,22 +155,33 @@ public final class SoundReader implements AutoCloseable {
         av_packet_unref(packet);
     }
 
+    /** Appends a decoded block, or at the end what the resampler still holds. */
     private void convert(AVFrame frame) {
-        int room = frame == null ? 4096 : swr_get_out_samples(resampler, frame.nb_samples());
-        try (FloatPointer out = new FloatPointer(2L * Math.max(1, room));
-                PointerPointer<FloatPointer> planes = new PointerPointer<>(out)) {
-            int made =
-                    swr_convert(
-                            resampler,
-                            planes,
-                            room,
-                            frame == null ? null : frame.extended_data(),
-                            frame == null ? 0 : frame.nb_samples());
-            check(made);
+        AVFrame out = av_frame_alloc();
+        try {
+            out.format(AV_SAMPLE_FMT_FLT);
+            out.sample_rate(RATE);
+            av_channel_layout_default(out.ch_layout(), 2);
+            check(swr_convert_frame(resampler, out, frame));
+            int made = out.nb_samples();
             float[] more = new float[ready.length + 2 * made];
             System.arraycopy(ready, 0, more, 0, ready.length);
-            out.get(more, ready.length, 2 * made);
+            if (made > 0) {
+                new FloatPointer(out.data(0)).get(more, ready.length, 2 * made);
+                keepMonoAsLoud(more, ready.length);
+            }
             ready = more;
+        } finally {
+            av_frame_free(out);
+        }
+    }
+
+    /** FFmpeg spreads one channel over two at 3 dB less each; here it is to sound from both as it is. */
+    private void keepMonoAsLoud(float[] samples, int from) {
+        if (codec.ch_layout().nb_channels() == 1) {
+            for (int i = from; i < samples.length; i++) {
+                samples[i] *= (float) Math.sqrt(2);
+            }
         }
     }
 

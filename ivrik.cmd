@@ -1,0 +1,22 @@
+@echo off
+rem Builds what is missing or stale, then runs Ivrik.
+setlocal
+set "HOME_DIR=%~dp0"
+set "JDK="
+for %%J in ("%IVRIK_JDK%" "%JAVA_HOME%") do if not defined JDK if exist "%%~J\bin\javac.exe" findstr /r "JAVA_VERSION=\"2[5-9]" "%%~J\release" >nul 2>nul && set "JDK=%%~J"
+if not defined JDK for /d %%J in ("%ProgramFiles%\Eclipse Adoptium\jdk-25*" "%ProgramFiles%\Java\jdk-25*") do if not defined JDK set "JDK=%%~J"
+if not defined JDK (
+  echo ivrik: Java 25 is needed: install a JDK 25 and set JAVA_HOME to it 1>&2
+  exit /b 1
+)
+powershell -NoProfile -Command "$h='%HOME_DIR%'; $s=$h+'target\built'; if(-not(Test-Path $s)){exit 1}; $t=(Get-Item $s).LastWriteTime; $n=Get-ChildItem -Recurse -File ($h+'pom.xml'),($h+'core\src\main'),($h+'media\src\main'),($h+'cli\src\main'),($h+'app\src\main') | Where-Object {$_.LastWriteTime -gt $t} | Select-Object -First 1; if($n){exit 1}"
+if errorlevel 1 (
+  echo ivrik: building, this once 1>&2
+  pushd "%HOME_DIR%"
+  call mvn -q -B -Dmaven.test.skip=true -pl core,media,cli,app package 1>&2 || (popd & echo ivrik: the build failed 1>&2 & exit /b 1)
+  popd
+  echo built> "%HOME_DIR%target\built"
+)
+set "MEMORY="
+if defined IVRIK_MEMORY set "MEMORY=-Xmx%IVRIK_MEMORY%"
+"%JDK%\bin\java" --enable-native-access=ALL-UNNAMED -Xshare:auto -XX:+UseParallelGC %MEMORY% "-Divrik.home=%HOME_DIR%." -cp "%HOME_DIR%cli\target\ivrik-cli-0.1.0.jar;%HOME_DIR%app\target\ivrik-app-0.1.0.jar;%HOME_DIR%target\lib\*" ivrik.cli.Ivrik %*

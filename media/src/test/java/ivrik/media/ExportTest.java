@@ -1,0 +1,231 @@
+package ivrik.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static org.bytedeco.ffmpeg.global.avformat.*;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.picture.CancelledException;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
+import ivrik.core.render.Cancel;
+import ivrik.media.decode.Footage;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.Export;
+import ivrik.media.encode.Form;
+import ivrik.media.encode.Quality;
+import ivrik.media.sound.SoundReader;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+class ExportTest {
+    private static final Look MOVED =
+            BuiltInLooks.named("rgb-split")
+                    .withDial("red-x", 3.5)
+                    .withDial("blue-y", -2)
+                    .withDial("shake", 2);
+    private final Workers workers = Workers.shared();
+
+    @TempDir Path folder;
+
+    private Project project;
+
+    @BeforeEach
+    void aFourSecondMovieWithATone() {
+        Path file = folder.resolve("in.mkv");
+        TestMedia.make(
+                file,
+                new TestMedia.Track("testsrc2=s=96x64:r=24:d=4,format=yuv444p", "ffv1", ""),
+                new TestMedia.Track(
+                        "sine=frequency=440:sample_rate=44100:duration=4,aformat=sample_fmts=s16",
+                        "flac",
+                        ""));
+        project = Import.project(Import.source(file, folder, "in"), MOVED);
+    }
+
+    private Path export(Project p, String name, Form form, FrameRange range) {
+        Path out = folder.resolve(name);
+        Export.run(
+                new Export.Order(p, folder, range, form, Quality.FINEST, 1, out),
+                workers,
+                n -> {},
+                Cancel.NEVER);
+        return out;
+    }
+
+    @Test
+    void losslessMovieAndNumberedStillsAreTheSameFrames() {
+        export(project, "still-%03d.png", Form.PNG, project.allFrames());
+        Path movie = export(project, "out.mkv", Form.FFV1, project.allFrames());
+        try (Footage read = Footage.open(movie, workers);
+                Footage stills = Footage.open(folder.resolve("still-%03d.png"), workers)) {
+            assertThat(read.frames()).isEqualTo(96).isEqualTo(stills.frames());
+            assertThat(read.hasSound()).isTrue();
+            for (int n = 0; n < 96; n++) {
+                Frame a = read.frame(n, read.size());
+                Frame b = stills.frame(n, stills.size());
+                for (int c = 0; c < 3; c++) {
+                    assertThat(a.colour().get(c).sameSamples(b.colour().get(c)))
+                            .as("frame %d", n)
+                            .isTrue();
+                }
+            }
+        }
+        assertThat(TestMedia.sound(movie)).hasSize(4 * 48_000);
+    }
+
+    @Test
+    void soundIsTrimmedToTheRange() {
+        Path movie = export(project, "part.mkv", Form.FFV1, new FrameRange(24, 47));
+        assertThat(TestMedia.sound(movie)).hasSize(48_000);
+        try (SoundReader whole = new SoundReader(folder.resolve("in.mkv"));
+                SoundReader part = new SoundReader(movie)) {
+            float[] expected = whole.read(48_000 + 1000, 500);
+            float[] trimmed = part.read(1000, 500);
+            for (int i = 0; i < trimmed.length; i++) {
+                assertThat(trimmed[i]).isCloseTo(expected[i], within(2e-3f));
+            }
+            // The tone itself, worked out by hand: FFmpeg's sine has an amplitude of 1/8.
+            double energy = 0;
+            for (float v : trimmed) {
+                energy += v * v / (double) trimmed.length;
+            }
+            assertThat(Math.sqrt(2 * energy)).isCloseTo(0.125, within(0.01));
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"VP9", "H264", "AV1"})
+    void compressedMoviesLookTheSameAndAreTaggedRight(Form form) {
+        Path movie = export(project, "out" + form.ending(), form, new FrameRange(0, 23));
+        Path exact = export(project, "exact.mkv", Form.FFV1, new FrameRange(0, 23));
+        try (Footage read = Footage.open(movie, workers);
+                Footage wanted = Footage.open(exact, workers)) {
+            assertThat(read.frames()).isEqualTo(24);
+            assertThat(read.rate().toDouble()).isCloseTo(24, within(1e-9));
+            Frame a = read.frame(12, read.size());
+            Frame b = wanted.frame(12, wanted.size());
+            double sum = 0;
+            for (int i = 0; i < 96 * 64; i++) {
+                sum += Math.abs(a.colour().get(1).data()[i] - b.colour().get(1).data()[i]);
+            }
+            assertThat(sum / (96 * 64)).isLessThan(0.03);
+        }
+        assertThat(tags(movie)).isEqualTo("primaries 1, transfer 1, matrix 1, range 1");
+        try (SoundReader sound = new SoundReader(movie)) {
+            float[] second = sound.read(0, 48_000);
+            assertThat(second[2 * 30_000]).isNotZero();
+        }
+    }
+
+    /** The colour tags of a movie's first stream by their numbers in ITU-T H.273; range 1 is limited. */
+    private static String tags(Path movie) {
+        var format = new org.bytedeco.ffmpeg.avformat.AVFormatContext(null);
+        avformat_open_input(
+                format, movie.toString(), null, (org.bytedeco.ffmpeg.avutil.AVDictionary) null);
+        avformat_find_stream_info(format, (org.bytedeco.javacpp.PointerPointer<?>) null);
+        var p = format.streams(0).codecpar();
+        String tags =
+                "primaries "
+                        + p.color_primaries()
+                        + ", transfer "
+                        + p.color_trc()
+                        + ", matrix "
+                        + p.color_space()
+                        + ", range "
+                        + p.color_range();
+        avformat_close_input(format);
+        return tags;
+    }
+
+    @Test
+    void anOddSizeIsMadeEvenForFormsThatNeedIt() {
+        Path odd = folder.resolve("odd.png");
+        TestMedia.make(
+                odd, new TestMedia.Track("color=0x808080:s=65x49:d=0.04,format=rgb24", "png", ""));
+        Project p =
+                Import.project(
+                        Import.source(odd, folder, "odd"), BuiltInLooks.named("in-register"));
+        try (Footage read =
+                Footage.open(export(p, "odd.mp4", Form.H264, new FrameRange(0, 0)), workers)) {
+            assertThat(read.size()).isEqualTo(new Size(66, 50));
+        }
+    }
+
+    @Test
+    void alphaLeavesInTheFormsThatKeepIt() throws IOException {
+        Path svg =
+                Files.writeString(
+                        folder.resolve("t.svg"),
+                        "<svg xmlns='http://www.w3.org/2000/svg' width='64' height='64'>"
+                                + "<rect x='16' y='16' width='32' height='32' fill='#fff'/></svg>");
+        Project p =
+                Import.project(
+                        Import.source(svg, folder, "t"),
+                        BuiltInLooks.named("rgb-split").withDial("red-x", 8));
+        for (Form form : List.of(Form.PNG, Form.FFV1, Form.VP9)) {
+            try (Footage read =
+                    Footage.open(
+                            export(p, "alpha" + form.ending(), form, new FrameRange(0, 0)),
+                            workers)) {
+                Frame frame = read.frame(0, read.size());
+                assertThat(frame.isOpaque()).isFalse();
+                assertThat(frame.coverage().getFirst().at(52, 30)).isCloseTo(1f, within(0.03f));
+                assertThat(frame.colour().get(0).at(52, 30)).isCloseTo(1f, within(0.05f));
+                assertThat(frame.coverage().getFirst().at(5, 5)).isCloseTo(0f, within(0.03f));
+            }
+        }
+    }
+
+    @Test
+    void aCancelledExportLeavesWhatWasThereBefore() throws IOException {
+        Path out = Files.writeString(folder.resolve("kept.mkv"), "mine");
+        List<Long> done = new ArrayList<>();
+        var order =
+                new Export.Order(
+                        project, folder, project.allFrames(), Form.FFV1, Quality.GOOD, 1, out);
+        assertThatThrownBy(() -> Export.run(order, workers, done::add, () -> done.size() >= 5))
+                .isInstanceOf(CancelledException.class);
+        assertThat(out).hasContent("mine");
+        try (var files = Files.list(folder)) {
+            assertThat(files.filter(f -> f.toString().endsWith(".part"))).isEmpty();
+        }
+    }
+
+    @Test
+    void targetsAndSourcesThatCannotBeAreSaid() throws IOException {
+        assertThatThrownBy(
+                        () ->
+                                export(
+                                        project,
+                                        "no/such/folder/a.mkv",
+                                        Form.FFV1,
+                                        new FrameRange(0, 0)))
+                .isInstanceOf(UnwritableTargetException.class)
+                .hasMessageContaining("no folder");
+        assertThatThrownBy(() -> export(project, "one.png", Form.PNG, new FrameRange(0, 3)))
+                .hasMessageContaining("cannot hold 4 frames");
+        Files.createDirectory(folder.resolve("dir.mkv"));
+        assertThatThrownBy(() -> export(project, "dir.mkv", Form.FFV1, new FrameRange(0, 0)))
+                .hasMessageContaining("is a folder");
+        Files.delete(folder.resolve("in.mkv"));
+        assertThatThrownBy(() -> export(project, "a.mkv", Form.FFV1, new FrameRange(0, 0)))
+                .isInstanceOf(MissingFileException.class);
+        assertThat(folder.resolve("a.mkv")).doesNotExist();
+    }
+}

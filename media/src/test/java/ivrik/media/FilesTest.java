@@ -1,0 +1,113 @@
+package ivrik.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+import ivrik.core.render.Plan;
+import ivrik.media.decode.Import;
+import ivrik.media.decode.MediaPictures;
+import ivrik.media.encode.StillWriter;
+import ivrik.media.file.Journal;
+import ivrik.media.file.ProjectFile;
+import ivrik.media.file.SafeFile;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+class FilesTest {
+    @TempDir Path folder;
+
+    private Project project() {
+        Path picture = folder.resolve("media/p.png");
+        try {
+            Files.createDirectories(picture.getParent());
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        StillWriter.write(
+                StillsTest.random(8, 6, ivrik.core.picture.Depth.INT8, false),
+                picture,
+                ivrik.core.picture.Depth.INT8,
+                Workers.shared());
+        return Import.project(Import.source(picture, folder, "p"), BuiltInLooks.named("rgb-split"));
+    }
+
+    @Test
+    void aFileThatIsNotFinishedIsNeverSeen() throws IOException {
+        Path target = Files.writeString(folder.resolve("a.txt"), "before");
+        try (SafeFile file = new SafeFile(target)) {
+            Files.writeString(file.aside(), "half");
+        }
+        assertThat(target).hasContent("before");
+        SafeFile.write(target, "after");
+        assertThat(target).hasContent("after");
+        try (var files = Files.list(folder)) {
+            assertThat(files).hasSize(1);
+        }
+    }
+
+    @Test
+    void aFullDiskIsCalledAFullDisk() {
+        assertThat(SafeFile.fault(folder, new IOException("No space left on device")).oneLine())
+                .contains("disk is full")
+                .contains("free some space");
+        assertThat(SafeFile.fault(folder, new IOException("denied")).oneLine())
+                .contains("cannot write");
+    }
+
+    @Test
+    void projectsSaveLoadAndMoveWithTheirMedia() throws IOException {
+        Path file = folder.resolve("p.ivrik");
+        Project project = project();
+        ProjectFile.save(file, project);
+        assertThat(ProjectFile.load(file).project()).isEqualTo(project);
+        assertThat(project.sources().getFirst().path()).isEqualTo("media/p.png");
+        Path elsewhere = Files.createDirectories(folder.resolve("deep/er"));
+        Project moved = ProjectFile.rebased(project, folder, elsewhere);
+        assertThat(moved.sources().getFirst().path()).isEqualTo("../../media/p.png");
+        assertThatThrownBy(() -> ProjectFile.load(folder.resolve("none.ivrik")))
+                .isInstanceOf(MissingFileException.class);
+    }
+
+    @Test
+    void theJournalKeepsWorkUntilItIsCleared() {
+        Path file = folder.resolve("p.ivrik");
+        Journal journal = Journal.beside(file);
+        assertThat(journal.read()).isEmpty();
+        journal.write(project());
+        assertThat(Journal.beside(file).read().orElseThrow().project()).isEqualTo(project());
+        journal.clear();
+        assertThat(journal.read()).isEmpty();
+    }
+
+    @Test
+    void aSourceThatVanishesOrChangesIsNoticed() throws IOException {
+        Source source = project().sources().getFirst();
+        Path file = folder.resolve(source.path());
+        try (MediaPictures pictures = new MediaPictures(folder, Workers.shared())) {
+            Plan.Picture picture = new Plan.Picture(source, 0);
+            var before = pictures.frame(picture, source.size());
+            assertThat(pictures.hasChanged(source.path())).isFalse();
+            StillWriter.write(
+                    StillsTest.random(9, 5, ivrik.core.picture.Depth.INT8, false),
+                    file,
+                    ivrik.core.picture.Depth.INT8,
+                    Workers.shared());
+            Files.setLastModifiedTime(file, java.nio.file.attribute.FileTime.fromMillis(1000));
+            assertThat(pictures.hasChanged(source.path())).isTrue();
+            assertThat(pictures.frame(picture, source.size()).size()).isNotEqualTo(before.size());
+            Files.delete(file);
+            assertThat(pictures.hasChanged(source.path())).isTrue();
+            assertThatThrownBy(() -> pictures.frame(picture, source.size()))
+                    .isInstanceOf(MissingFileException.class);
+        }
+    }
+}

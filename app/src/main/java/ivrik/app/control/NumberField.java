@@ -146,7 +146,10 @@ public final class NumberField extends StackPane {
     }
 
     private void clicked(MouseEvent e) {
-        if (e.getClickCount() == 2 && !dragging && !editor.isVisible()) {
+        if (e.getClickCount() > 0
+                && e.getClickCount() % 2 == 0
+                && !dragging
+                && !editor.isVisible()) {
             listener.set(spec.rest());
         }
     }

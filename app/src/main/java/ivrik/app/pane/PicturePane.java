@@ -46,6 +46,7 @@ public final class PicturePane extends Drawing {
         this.view = view;
         this.handles = handles;
         setMinSize(120, 90);
+        setFocusTraversable(true);
         setOnScroll(this::scrolled);
         setOnMousePressed(this::pressed);
         setOnMouseDragged(this::dragged);

@@ -8,6 +8,9 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /**
  * Keys that the menus cannot carry: arrows nudge whatever has the focus except text, and W and H act
  * while they are down. Text being typed is kept from the menus' single letters.
@@ -15,6 +18,15 @@ import javafx.scene.input.KeyEvent;
 final class Keys {
     private static final double LARGE = 10;
     private static final double FINE = 0.1;
+    private static final Set<KeyCode> NUMERIC =
+            EnumSet.of(
+                    KeyCode.PERIOD,
+                    KeyCode.DECIMAL,
+                    KeyCode.MINUS,
+                    KeyCode.SUBTRACT,
+                    KeyCode.PLUS,
+                    KeyCode.ADD,
+                    KeyCode.EQUALS);
 
     private final MainWindow window;
     private final Scene scene;
@@ -27,18 +39,22 @@ final class Keys {
     void install() {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
-        scene.getRoot()
-                .addEventHandler(
-                        KeyEvent.KEY_PRESSED,
-                        e -> {
-                            boolean letter = !e.isShortcutDown() && !e.isMetaDown();
-                            if (letter
-                                    && (isTyping() || window.sheets().isShowing())
-                                    && e.getCode() != KeyCode.ESCAPE
-                                    && e.getCode() != KeyCode.ENTER) {
-                                e.consume();
-                            }
-                        });
+        scene.getRoot().addEventHandler(KeyEvent.KEY_PRESSED, this::keepFromMenus);
+    }
+
+    /** Comes after the focused control and before the menus. */
+    private void keepFromMenus(KeyEvent e) {
+        boolean taken = isTyping() || window.sheets().isShowing() || beginsNumber(e);
+        boolean ends = e.getCode() == KeyCode.ESCAPE || e.getCode() == KeyCode.ENTER;
+        if (taken && !ends && !e.isShortcutDown() && !e.isMetaDown()) {
+            e.consume();
+        }
+    }
+
+    /** Whether a number has the focus and this key is the first of what is typed into it. */
+    private boolean beginsNumber(KeyEvent e) {
+        return scene.getFocusOwner() instanceof NumberField
+                && (e.getCode().isDigitKey() || NUMERIC.contains(e.getCode()));
     }
 
     private boolean isTyping() {

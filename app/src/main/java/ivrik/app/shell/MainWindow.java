@@ -132,8 +132,8 @@ public final class MainWindow {
         BorderPane content = new BorderPane(whole);
         content.setTop(header);
         sheets = new Sheets(content);
+        sheets.getStyleClass().add("window");
         Scene scene = new Scene(sheets, 1280, 800);
-        scene.getStylesheets().add(Palette.SHEET);
         stage.setScene(scene);
         stage.setTitle("Ivrik");
         stage.setMinWidth(900);
@@ -244,8 +244,7 @@ public final class MainWindow {
 
     private void scheme() {
         Palette next = Palette.of(view.darkroom.get());
-        sheets.getStyleClass().removeAll("darkroom", "proof");
-        sheets.getStyleClass().add(next.name());
+        stage.getScene().getStylesheets().setAll(next.sheets());
         palette.set(next);
         settings = settings.withDarkroom(view.darkroom.get());
     }
@@ -267,6 +266,7 @@ public final class MainWindow {
         }
         upper.getItems().setAll(parts);
         whole.getItems().setAll(only ? List.of(upper) : List.of(upper, desk));
+        paneA.requestFocus();
         Platform.runLater(
                 () -> {
                     if (upper.getItems().size() == 3) {

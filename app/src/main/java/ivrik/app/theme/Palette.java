@@ -9,54 +9,49 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** The colours of a scheme by the names the style sheet gives them, for what is drawn. */
+/** The colours of a scheme by the names its style sheet gives them, for what is drawn. */
 public final class Palette {
-    public static final String SHEET =
-            Palette.class.getResource("/ivrik/app/ivrik.css").toExternalForm();
-    private static final Pattern SCHEME = Pattern.compile("\\.(darkroom|proof) \\{([^}]*)}");
     private static final Pattern COLOUR = Pattern.compile("-([a-z-]+): (#[0-9a-f]{6});");
-    private static final Map<String, Palette> ALL = read();
+    private static final String SHAPES = sheet("ivrik");
+    private static final Palette DARKROOM = new Palette("darkroom");
+    private static final Palette PROOF = new Palette("proof");
 
     private final String name;
     private final Map<String, Color> colours = new HashMap<>();
 
     private Palette(String name) {
         this.name = name;
-    }
-
-    public static Palette of(boolean darkroom) {
-        return ALL.get(darkroom ? "darkroom" : "proof");
-    }
-
-    /** A property that holds the scheme in use. */
-    public static ObjectProperty<Palette> property() {
-        return new SimpleObjectProperty<>(of(true));
-    }
-
-    private static Map<String, Palette> read() {
-        try (InputStream in = Palette.class.getResourceAsStream("/ivrik/app/ivrik.css")) {
+        try (InputStream in = Palette.class.getResourceAsStream("/ivrik/app/" + name + ".css")) {
             String css = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            Map<String, Palette> all = new HashMap<>();
-            for (Matcher scheme = SCHEME.matcher(css); scheme.find(); ) {
-                Palette palette = new Palette(scheme.group(1));
-                for (Matcher colour = COLOUR.matcher(scheme.group(2)); colour.find(); ) {
-                    palette.colours.put(colour.group(1), Color.web(colour.group(2)));
-                }
-                all.put(palette.name, palette);
+            for (Matcher colour = COLOUR.matcher(css); colour.find(); ) {
+                colours.put(colour.group(1), Color.web(colour.group(2)));
             }
-            return all;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    /** The style class of this scheme. */
-    public String name() {
-        return name;
+    private static String sheet(String name) {
+        return Palette.class.getResource("/ivrik/app/" + name + ".css").toExternalForm();
+    }
+
+    public static Palette of(boolean darkroom) {
+        return darkroom ? DARKROOM : PROOF;
+    }
+
+    /** The style sheets of a window in this scheme. */
+    public List<String> sheets() {
+        return List.of(SHAPES, sheet(name));
+    }
+
+    /** A property that holds the scheme in use. */
+    public static ObjectProperty<Palette> property() {
+        return new SimpleObjectProperty<>(of(true));
     }
 
     public Color colour(String which) {

@@ -1,0 +1,18 @@
+package ivrik.app.control;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+
+class ArithmeticTest {
+    @Test
+    void sumsAreWorkedOutAndNonsenseIsNot() {
+        assertThat(Arithmetic.of("412+3")).hasValue(415);
+        assertThat(Arithmetic.of("-2*(1.5+3)/4")).hasValue(-2.25);
+        assertThat(Arithmetic.of("2 - -3")).hasValue(5);
+        assertThat(Arithmetic.of("1,5")).hasValue(1.5);
+        for (String bad : new String[] {"", "a", "1+", "(2", "1/0", "2)"}) {
+            assertThat(Arithmetic.of(bad)).as(bad).isEmpty();
+        }
+    }
+}

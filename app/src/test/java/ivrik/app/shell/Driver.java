@@ -1,0 +1,312 @@
+package ivrik.app.shell;
+
+import ivrik.app.theme.Fonts;
+import ivrik.media.encode.Form;
+
+import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.robot.Robot;
+import javafx.stage.Stage;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+
+/** A real window with a robot's hands on its keyboard and mouse. */
+final class Driver implements AutoCloseable {
+    private static final long PATIENCE_S = 40;
+    private static boolean started;
+
+    final MainWindow window;
+    final Files files = new Files();
+    private final Stage stage;
+    private final Robot robot;
+
+    /** Answers the file dialogs. */
+    static final class Files implements Chooser {
+        Path project;
+        List<Path> footage = List.of();
+        Path source;
+
+        @Override
+        public Path projectToOpen() {
+            return project;
+        }
+
+        @Override
+        public Path projectToSave(String name) {
+            return project;
+        }
+
+        @Override
+        public List<Path> footage() {
+            return footage;
+        }
+
+        @Override
+        public Path oneSource(String name) {
+            return source;
+        }
+
+        @Override
+        public Path exportTarget(Form form, String name) {
+            return project;
+        }
+    }
+
+    Driver(Path dataFolder) {
+        start();
+        List<Object> made =
+                on(
+                        () -> {
+                            Stage s = new Stage();
+                            MainWindow w = new MainWindow(s, dataFolder);
+                            w.chooseWith(files);
+                            s.setX(0);
+                            s.setY(0);
+                            s.show();
+                            s.toFront();
+                            s.requestFocus();
+                            return List.of(s, w, new Robot());
+                        });
+        stage = (Stage) made.get(0);
+        window = (MainWindow) made.get(1);
+        robot = (Robot) made.get(2);
+        pulses(3);
+    }
+
+    private static synchronized void start() {
+        if (!started) {
+            started = true;
+            CountDownLatch ready = new CountDownLatch(1);
+            Platform.startup(
+                    () -> {
+                        Platform.setImplicitExit(false);
+                        Fonts.load();
+                        ready.countDown();
+                    });
+            try {
+                if (!ready.await(PATIENCE_S, TimeUnit.SECONDS)) {
+                    throw new IllegalStateException("JavaFX did not start");
+                }
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+
+    /** Runs on the interface thread. */
+    static <T> T on(Callable<T> work) {
+        FutureTask<T> task = new FutureTask<>(work);
+        if (Platform.isFxApplicationThread()) {
+            task.run();
+        } else {
+            Platform.runLater(task);
+        }
+        try {
+            return task.get(PATIENCE_S, TimeUnit.SECONDS);
+        } catch (Exception e) {
+            throw new IllegalStateException(e.getCause() == null ? e : e.getCause());
+        }
+    }
+
+    static void run(Runnable work) {
+        on(
+                () -> {
+                    work.run();
+                    return null;
+                });
+    }
+
+    /** Waits until something is true on the interface thread. */
+    static void until(String what, BooleanSupplier condition) {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_S);
+        while (!on(condition::getAsBoolean)) {
+            if (System.nanoTime() > end) {
+                throw new AssertionError("waited in vain until " + what);
+            }
+            sleep(10);
+        }
+    }
+
+    static void sleep(long ms) {
+        try {
+            Thread.sleep(ms);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Lets the window lay itself out and draw a few times. */
+    static void pulses(int n) {
+        for (int i = 0; i < n; i++) {
+            CountDownLatch drawn = new CountDownLatch(1);
+            Platform.runLater(
+                    () ->
+                            new javafx.animation.AnimationTimer() {
+                                @Override
+                                public void handle(long now) {
+                                    stop();
+                                    drawn.countDown();
+                                }
+                            }.start());
+            try {
+                drawn.await(2, TimeUnit.SECONDS);
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+
+    void settle() {
+        pulses(2);
+        until("the panes show what was asked for", window::isSettled);
+        pulses(2);
+    }
+
+    /** Presses keys together and lets them go. */
+    void key(KeyCode... keys) {
+        for (KeyCode key : keys) {
+            run(() -> robot.keyPress(key));
+        }
+        for (int i = keys.length - 1; i >= 0; i--) {
+            KeyCode key = keys[i];
+            run(() -> robot.keyRelease(key));
+        }
+        pulses(1);
+    }
+
+    void press(KeyCode key) {
+        run(() -> robot.keyPress(key));
+        pulses(1);
+    }
+
+    void release(KeyCode key) {
+        run(() -> robot.keyRelease(key));
+        pulses(1);
+    }
+
+    /** Types digits, points and signs. */
+    void type(String text) {
+        for (char c : text.toCharArray()) {
+            if (c == '+') {
+                key(KeyCode.SHIFT, KeyCode.EQUALS);
+            } else if (c == '*') {
+                key(KeyCode.SHIFT, KeyCode.DIGIT8);
+            } else {
+                key(
+                        switch (c) {
+                            case '.' -> KeyCode.PERIOD;
+                            case '-' -> KeyCode.MINUS;
+                            case ' ' -> KeyCode.SPACE;
+                            default -> KeyCode.getKeyCode(String.valueOf(Character.toUpperCase(c)));
+                        });
+            }
+        }
+    }
+
+    /** Found on the interface thread itself. */
+    Node look(String selector) {
+        return stage.getScene().getRoot().lookup(selector);
+    }
+
+    Node find(String selector) {
+        Node node = on(() -> stage.getScene().getRoot().lookup(selector));
+        if (node == null) {
+            throw new AssertionError("there is no " + selector + " in the window");
+        }
+        return node;
+    }
+
+    private static Point2D at(Node node, double x, double y) {
+        return on(
+                () -> {
+                    Bounds b = node.getLayoutBounds();
+                    return node.localToScreen(
+                            b.getMinX() + x * b.getWidth(), b.getMinY() + y * b.getHeight());
+                });
+    }
+
+    /** A place in a node as a share of its width and height, on the screen. */
+    void move(Node node, double x, double y) {
+        Point2D to = at(node, x, y);
+        run(() -> robot.mouseMove(to));
+        pulses(1);
+    }
+
+    void click(Node node) {
+        click(node, 0.5, 0.5, 1, MouseButton.PRIMARY);
+    }
+
+    void click(String selector) {
+        click(find(selector));
+    }
+
+    void click(Node node, double x, double y, int times, MouseButton button) {
+        move(node, x, y);
+        for (int i = 0; i < times; i++) {
+            run(() -> robot.mousePress(button));
+            run(() -> robot.mouseRelease(button));
+        }
+        pulses(2);
+    }
+
+    /** Drags from one place of a node by so many pixels. */
+    void drag(Node node, double x, double y, double dx, double dy) {
+        Point2D from = at(node, x, y);
+        run(() -> robot.mouseMove(from));
+        run(() -> robot.mousePress(MouseButton.PRIMARY));
+        for (int i = 1; i <= 5; i++) {
+            Point2D to = from.add(dx * i / 5, dy * i / 5);
+            run(() -> robot.mouseMove(to));
+            pulses(1);
+        }
+        run(() -> robot.mouseRelease(MouseButton.PRIMARY));
+        pulses(2);
+    }
+
+    String text(String selector) {
+        Node node = find(selector);
+        return on(
+                () ->
+                        node instanceof javafx.scene.control.Labeled l
+                                ? l.getText()
+                                : ((javafx.scene.control.TextInputControl) node).getText());
+    }
+
+    /** All words that are visible in the window. */
+    List<String> words() {
+        return on(
+                () -> {
+                    List<String> words = new ArrayList<>();
+                    collect(stage.getScene().getRoot(), words);
+                    return words;
+                });
+    }
+
+    private static void collect(Node node, List<String> words) {
+        if (!node.isVisible()) {
+            return;
+        }
+        if (node instanceof javafx.scene.control.Labeled l && l.getText() != null) {
+            words.add(l.getText());
+        }
+        if (node instanceof javafx.scene.Parent p) {
+            p.getChildrenUnmodifiable().forEach(n -> collect(n, words));
+        }
+    }
+
+    @Override
+    public void close() {
+        run(window::close);
+    }
+}

@@ -1,0 +1,388 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.control.NumberField;
+import ivrik.app.session.Follow;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Ease;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.project.Project;
+import ivrik.media.file.Journal;
+import ivrik.media.file.ProjectFile;
+
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Parts of the window, each by keyboard and mouse, on a copy of the demo. */
+class WindowTest {
+    private static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
+
+    @TempDir Path folder;
+
+    private Path project;
+    private Driver d;
+
+    @BeforeEach
+    void aCopyOfTheDemo() throws IOException {
+        Files.createDirectories(folder.resolve("media"));
+        try (var files = Files.list(DEMO.resolve("media"))) {
+            for (Path file : files.toList()) {
+                Files.copy(file, folder.resolve("media").resolve(file.getFileName()));
+            }
+        }
+        project =
+                Files.copy(
+                        DEMO.resolve("lantern-week.ivrik"), folder.resolve("lantern-week.ivrik"));
+        d = new Driver(Files.createDirectories(folder.resolve("data")));
+    }
+
+    @AfterEach
+    void close() {
+        d.close();
+    }
+
+    private void open() {
+        Driver.run(() -> d.window.open(project));
+        d.settle();
+    }
+
+    private Look look() {
+        return Driver.on(() -> d.window.session().state().look().orElseThrow());
+    }
+
+    private double x(int lane, long frame) {
+        return look().steps().getFirst().lanes().get(lane).value("x").at(frame);
+    }
+
+    private void atFrame(long frame) {
+        Driver.run(() -> d.window.view().frame.set(frame));
+        d.settle();
+    }
+
+    @Test
+    void theDemoOpensInFullWithItsNamesAndLanes() {
+        open();
+        assertThat(d.words())
+                .contains(
+                        "Lantern Week",
+                        "Red",
+                        "Green",
+                        "Blue",
+                        "tram",
+                        "lanterns",
+                        "title",
+                        "Shift",
+                        "Separate RGB");
+        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(Driver.on(() -> d.window.session().isSaved())).isTrue();
+    }
+
+    @Test
+    void thePadMovesTwoLanesOpposedAsOneStep() {
+        open();
+        d.click("#follow-opposed");
+        Driver.run(() -> d.window.session().selectLayer("title"));
+        atFrame(60);
+        Node pad = d.find("#shift-pad");
+        double before = x(0, 60);
+        d.drag(
+                pad,
+                0.5
+                        + 0.5
+                                * before
+                                / 8
+                                * (pad.getLayoutBounds().getHeight()
+                                        / pad.getLayoutBounds().getWidth())
+                                * 0.85,
+                0.5,
+                30,
+                0);
+        assertThat(x(0, 60)).isGreaterThan(before);
+        assertThat(x(2, 60)).isEqualTo(-x(0, 60));
+        assertThat(x(1, 60)).isZero();
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(x(0, 60)).isEqualTo(before);
+    }
+
+    @Test
+    void followingMovesTheOtherLanesAndLeavesAHeldOneAlone() {
+        Look rest = ivrik.core.look.BuiltInLooks.named("in-register");
+        var to = new javafx.geometry.Point2D(4, -2);
+        Look opposed = Follow.OPPOSED.moved(rest, 0, 0, 0, to);
+        assertThat(opposed.steps().getFirst().lanes().get(2).value("x").rest()).isEqualTo(-4);
+        assertThat(opposed.steps().getFirst().lanes().get(1).value("x").rest()).isZero();
+        Look together = Follow.TOGETHER.moved(rest.withLane(1, s -> s.withHold(true)), 0, 0, 0, to);
+        assertThat(together.steps().getFirst().lanes().get(2).value("y").rest()).isEqualTo(-2);
+        assertThat(together.steps().getFirst().lanes().get(1).value("y").rest()).isZero();
+    }
+
+    @Test
+    void aNumberIsDraggedTypedAsASumSteppedAndReset() {
+        open();
+        Driver.run(() -> d.window.session().selectLayer("title"));
+        d.settle();
+        NumberField y = (NumberField) d.find("#green-y");
+        d.click(y);
+        d.type("4.5+3");
+        d.key(KeyCode.ENTER);
+        assertThat(Driver.on(y::value)).isEqualTo(7.5);
+        d.key(KeyCode.UP);
+        assertThat(Driver.on(y::value)).isEqualTo(8.5);
+        d.key(KeyCode.SHIFT, KeyCode.DOWN);
+        assertThat(Driver.on(y::value)).isEqualTo(-1.5);
+        d.drag(y, 0.5, 0.5, 20, 0);
+        assertThat(Driver.on(y::value)).isEqualTo(3.5);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(Driver.on(y::value)).isEqualTo(-1.5);
+        d.click(y, 0.5, 0.5, 2, MouseButton.PRIMARY);
+        assertThat(Driver.on(y::value)).isZero();
+    }
+
+    @Test
+    void pegsAreAddedDraggedEasedAndDeletedByHand() {
+        open();
+        Driver.run(() -> d.window.session().selectLayer("title"));
+        d.settle();
+        Node time = d.find("TimeView");
+        double width = time.getLayoutBounds().getWidth();
+        double height = time.getLayoutBounds().getHeight();
+        double at = (12 + (100.5) / 192 * (width - 24)) / width;
+        double row = (28 + 31) / height;
+        d.click(time, at, row, 2, MouseButton.PRIMARY);
+        assertThat(look().steps().getFirst().lanes().get(0).value("x").pegAt(100)).isPresent();
+        int pegs = look().steps().getFirst().lanes().get(0).value("x").pegs().size();
+        d.drag(time, at, (28 + 31 - 3.0 / 33 * 21) / height, 4 * (width - 24) / 192 + 1, -8);
+        var value = look().steps().getFirst().lanes().get(0).value("x");
+        assertThat(value.pegAt(104)).isPresent();
+        assertThat(value.at(104)).isGreaterThan(3);
+        assertThat(value.pegs()).hasSize(pegs);
+        d.key(KeyCode.DELETE);
+        assertThat(look().steps().getFirst().lanes().get(0).value("x").pegAt(104)).isEmpty();
+        assertThat(look().steps().getFirst().lanes().get(0).value("x").pegs().getFirst().ease())
+                .isEqualTo(Ease.SMOOTH);
+    }
+
+    @Test
+    void anEditThatShowsNothingSaysWhy() {
+        open();
+        d.key(KeyCode.DIGIT2);
+        d.key(KeyCode.RIGHT);
+        assertThat(d.words()).anyMatch(w -> w.contains("Green is held and takes no part"));
+        d.click("#green-hold");
+        d.key(KeyCode.RIGHT);
+        assertThat(d.words()).noneMatch(w -> w.contains("Nothing changes"));
+        d.click("#green-mute");
+        d.key(KeyCode.RIGHT);
+        assertThat(d.words()).anyMatch(w -> w.contains("Green is mute"));
+        d.key(KeyCode.M);
+        d.key(KeyCode.X);
+        d.key(KeyCode.RIGHT);
+        assertThat(d.words()).anyMatch(w -> w.contains("Shift is off"));
+    }
+
+    @Test
+    void edgeFillRejoinAndLooksAreChosen() {
+        open();
+        Driver.run(
+                () ->
+                        ((javafx.scene.control.MenuButton) d.look("#edge-fill"))
+                                .getItems()
+                                .get(2)
+                                .fire());
+        assertThat(look().steps().getFirst().edgeFill()).isEqualTo(EdgeFill.MIRROR);
+        Driver.run(
+                () ->
+                        ((javafx.scene.control.MenuButton) d.look("#rejoin-mode"))
+                                .getItems()
+                                .get(2)
+                                .fire());
+        assertThat(look().rejoin().id()).isEqualTo("screen");
+        Driver.run(() -> d.look("#look-rgb-split").requestFocus());
+        d.key(KeyCode.ENTER);
+        assertThat(look().name()).isEqualTo("rgb-split");
+        NumberField dial = (NumberField) d.find("#dial-red-x");
+        d.settle();
+        assertThat(d.text("#register"))
+                .isEqualTo("in register, off by 0"); // the title is not there yet
+        Driver.run(dial::requestFocus);
+        d.type("6");
+        d.key(KeyCode.ENTER);
+        assertThat(look().dial("red-x").value().rest()).isEqualTo(6);
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+    }
+
+    @Test
+    void everyCommandIsInTheListAndNoTwoShareAKey() {
+        open();
+        List<String> keys = new ArrayList<>();
+        Driver.run(
+                () ->
+                        Commands.of(d.window).stream()
+                                .map(Command::keyText)
+                                .filter(k -> !k.isEmpty())
+                                .forEach(keys::add));
+        assertThat(keys).doesNotHaveDuplicates().hasSizeGreaterThan(35);
+        d.key(KeyCode.CONTROL, KeyCode.SPACE);
+        d.type("loupe");
+        d.key(KeyCode.ENTER);
+        assertThat(Driver.on(() -> d.window.view().loupe.get())).isTrue();
+        assertThat(Driver.on(() -> d.window.sheets().isShowing())).isFalse();
+    }
+
+    @Test
+    void typingInAFieldIsNotTakenForCommands() {
+        open();
+        Project before = Driver.on(() -> d.window.session().project());
+        d.key(KeyCode.CONTROL, KeyCode.E);
+        Node from = d.find("#export-from");
+        d.click(from);
+        d.type("mgx1 ");
+        d.key(KeyCode.LEFT);
+        assertThat(d.text("#export-from")).contains("mgx1");
+        assertThat(Driver.on(() -> d.window.session().project())).isEqualTo(before);
+        d.click("#export-start");
+        Driver.pulses(3);
+        assertThat(d.text("#export-word")).contains("two numbers");
+        d.key(KeyCode.ESCAPE);
+    }
+
+    @Test
+    void timeIsWalkedByKeys() {
+        open();
+        atFrame(90);
+        d.key(KeyCode.CONTROL, KeyCode.DOWN);
+        assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(92);
+        d.key(KeyCode.CONTROL, KeyCode.DOWN);
+        assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(96);
+        d.key(KeyCode.OPEN_BRACKET);
+        d.key(KeyCode.END);
+        assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(191);
+        d.key(KeyCode.HOME);
+        assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(96);
+        d.key(KeyCode.K);
+        assertThat(Driver.on(() -> d.window.session().project().markers())).hasSize(2);
+    }
+
+    @Test
+    void partsFoldAndTheSchemeChanges() {
+        open();
+        d.key(KeyCode.T);
+        assertThat(d.words()).doesNotContain("Footage");
+        d.key(KeyCode.C);
+        assertThat(d.words()).doesNotContain("opposed");
+        d.key(KeyCode.F);
+        assertThat(d.words()).doesNotContain("Separate RGB");
+        d.key(KeyCode.F);
+        d.key(KeyCode.T);
+        d.key(KeyCode.C);
+        assertThat(d.words()).contains("Footage", "opposed", "Separate RGB");
+        Driver.run(() -> d.window.view().darkroom.set(false));
+        Driver.pulses(2);
+        assertThat(Driver.on(() -> d.look(".window").getScene().getStylesheets()))
+                .anyMatch(sheet -> sheet.endsWith("proof.css"));
+    }
+
+    @Test
+    void missingFootageIsAnExplainedGapAndIsFoundAgain() throws IOException {
+        Path away = Files.move(folder.resolve("media/tram.webm"), folder.resolve("elsewhere.webm"));
+        open();
+        Driver.until("the tray says so", () -> d.words().contains("missing: find it"));
+        d.files.source = away;
+        d.click("#source-tram");
+        Driver.until("it is back", () -> !d.words().contains("missing: find it"));
+        d.settle();
+        assertThat(
+                        Driver.on(
+                                () ->
+                                        d.window
+                                                .session()
+                                                .project()
+                                                .source("tram")
+                                                .orElseThrow()
+                                                .path()))
+                .isEqualTo("elsewhere.webm");
+        assertThat(look().name()).isEqualTo("Night drift");
+    }
+
+    @Test
+    void aDamagedProjectOpensAsFarAsItCanAndIsNotTouched() throws IOException {
+        String text = Files.readString(project);
+        String damaged = text.substring(0, text.lastIndexOf("\"Title drift\"") + 20);
+        Files.writeString(project, damaged);
+        Driver.run(() -> d.window.open(project));
+        Driver.pulses(3);
+        assertThat(d.words()).anyMatch(w -> w.contains("could not be read"));
+        d.click("#choice-0");
+        d.settle();
+        assertThat(Driver.on(() -> d.window.session().project().layer("shots"))).isPresent();
+        assertThat(project).hasContent(damaged);
+        assertThat(Driver.on(() -> d.window.session().isSaved())).isFalse();
+    }
+
+    @Test
+    void workLostInACrashIsOfferedBack() {
+        open();
+        d.key(KeyCode.RIGHT);
+        Project work = Driver.on(() -> d.window.session().project());
+        Driver.until("the journal is written", () -> Journal.beside(project).read().isPresent());
+        try (Driver next = new Driver(folder.resolve("data"))) {
+            Driver.run(() -> next.window.open(project));
+            Driver.pulses(3);
+            assertThat(next.words()).anyMatch(w -> w.contains("Take it back"));
+            next.click("#choice-0");
+            assertThat(Driver.on(() -> next.window.session().project())).isEqualTo(work);
+            assertThat(ProjectFile.load(project).project()).isNotEqualTo(work);
+            Driver.run(() -> next.window.save());
+            assertThat(ProjectFile.load(project).project()).isEqualTo(work);
+            assertThat(Journal.beside(project).file()).doesNotExist();
+        }
+    }
+
+    @Test
+    void savingWhereItCannotBeSavedKeepsTheWork() {
+        open();
+        d.key(KeyCode.RIGHT);
+        d.files.project = folder.resolve("no/such/place/p.ivrik");
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+        assertThat(d.words()).anyMatch(w -> w.contains("no folder"));
+        d.click("#choice-0");
+        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Nudge Red");
+    }
+
+    @Test
+    void aFileThatIsNoFootageIsExplained() throws IOException {
+        Path text = Files.writeString(folder.resolve("notes.png"), "only words");
+        Driver.run(() -> d.window.take(List.of(text)));
+        Driver.until(
+                "it is said",
+                () -> d.words().stream().anyMatch(w -> w.contains("notes.png cannot be read")));
+        assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
+    }
+
+    @Test
+    void aHandleOnThePictureMovesItsLane() {
+        open();
+        Driver.run(() -> d.window.session().selectLayer("title"));
+        atFrame(60);
+        d.key(KeyCode.DIGIT2);
+        double before = x(1, 60);
+        Node pane = d.find("PicturePane");
+        d.drag(pane, 0.5, 0.5, 18, 0);
+        assertThat(x(1, 60)).isGreaterThan(before + 10);
+        assertThat(x(0, 60)).isEqualTo(3);
+    }
+}

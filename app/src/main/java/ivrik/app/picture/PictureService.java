@@ -184,19 +184,12 @@ public final class PictureService {
         };
     }
 
-    /** A frame for playback, from the cache or rendered now, in the calling thread. */
-    Shown forPlayback(Plan plan, double scale) {
-        return cache.get(plan, scale)
-                .orElseGet(
-                        () -> {
-                            Shown made =
-                                    Shown.of(
-                                            renderer.render(plan, scale, Cancel.NEVER),
-                                            scale,
-                                            workers);
-                            cache.put(plan, made);
-                            return made;
-                        });
+    /** Makes a frame for playback and keeps it, in the calling thread. */
+    void prepare(Plan plan, double scale) {
+        Size size = plan.size().scaled(scale);
+        int[] pixels = new int[(int) size.pixels()];
+        renderer.toScreen(plan, scale, pixels, Cancel.NEVER);
+        cache.put(plan, new Shown(pixels, size, null, scale));
     }
 
     /** A small picture of one frame of a source, in the calling thread. */

@@ -163,7 +163,7 @@ public final class Player {
 
     private void render(Plan plan) {
         try {
-            service.forPlayback(plan, scale);
+            service.prepare(plan, scale);
         } catch (IvrikException e) {
             LOG.warn("{}", e.oneLine(), e);
         }

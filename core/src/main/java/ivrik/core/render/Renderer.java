@@ -5,10 +5,13 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
 import ivrik.core.picture.Resample;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
+import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
+import ivrik.core.rejoin.Rejoin;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.Picture;
@@ -133,18 +136,59 @@ public final class Renderer {
     }
 
     private List<Plane> treated(List<Plane> lanes, LookPlan look, double scale, Cancel cancel) {
-        List<Plane> treated = new ArrayList<>(lanes);
+        return treatedRows(lanes, look, scale, cancel).stream()
+                .map(rows -> rows.toPlane(workers))
+                .toList();
+    }
+
+    /** The treated lanes; the last treatment of each is still to be done, row by row. */
+    private List<Rows> treatedRows(List<Plane> lanes, LookPlan look, double scale, Cancel cancel) {
+        List<Rows> treated = new ArrayList<>(lanes.stream().map(Rows::of).toList());
         for (StepPlan step : look.steps()) {
             Treatment treatment = Treatments.named(step.treatment());
             for (int i = 0; i < treated.size(); i++) {
                 Settings settings = step.lanes().get(i);
                 if (settings != null) {
                     cancel.check();
-                    treated.set(i, treatment.apply(treated.get(i), settings, scale, workers));
+                    treated.set(
+                            i,
+                            treatment.apply(
+                                    treated.get(i).toPlane(workers), settings, scale, workers));
                 }
             }
         }
         return treated;
+    }
+
+    /**
+     * A whole frame as screen pixels, as {@link Screen#pack} makes them of {@link #render}, but
+     * without planes in between where the lanes of one opaque layer go straight to the screen.
+     *
+     * @param pixels at least as many words as the scaled frame has pixels
+     */
+    public void toScreen(Plan plan, double scale, int[] pixels, Cancel cancel) {
+        if (plan.layers().size() == 1 && isStraight(plan.layers().getFirst())) {
+            LayerPlan layer = plan.layers().getFirst();
+            Frame source = placed(layer.picture(), plan.size().scaled(scale));
+            if (source.isOpaque()) {
+                Screen.pack(
+                        treatedRows(source.colour(), layer.look(), scale, cancel), pixels, workers);
+                return;
+            }
+        }
+        Screen.pack(render(plan, scale, cancel), pixels, workers);
+    }
+
+    /** Whether the treated lanes of a layer are what is shown. */
+    private static boolean isStraight(LayerPlan layer) {
+        LookPlan look = layer.look();
+        return layer.opacity() == 1
+                && !look.isNeutral()
+                && !look.shown().contains(false)
+                && look.rejoin() == Rejoin.EXACT
+                && look.onto() == Blend.NORMAL
+                && look.ontoAmount() == 1
+                && Separations.named(look.separation()).isChannels();
     }
 
     /** A source fitted into the sequence, centred; uncovered where it does not reach. */

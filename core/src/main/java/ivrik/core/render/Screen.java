@@ -1,8 +1,10 @@
 package ivrik.core.render;
 
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Workers;
+
+import java.util.List;
 
 /** Frames as 8-bit screen pixels. */
 public final class Screen {
@@ -15,29 +17,66 @@ public final class Screen {
      * @param pixels at least width x height words, row by row
      */
     public static void pack(Frame frame, int[] pixels, Workers workers) {
-        Frame shown = frame.premultiplied(workers);
-        Plane r = shown.colour().get(0);
-        Plane g = shown.colour().get(1);
-        Plane b = shown.colour().get(2);
-        int width = shown.width();
+        pack(
+                frame.premultiplied(workers).colour().stream().map(Rows::of).toList(),
+                pixels,
+                workers);
+    }
+
+    /** Packs the rows of red, green and blue in the same way, as they are made. */
+    static void pack(List<Rows> rgb, int[] pixels, Workers workers) {
+        int width = rgb.getFirst().width();
         workers.rows(
-                shown.height(),
+                rgb.getFirst().height(),
                 (from, to) -> {
+                    Packer packer = new Packer(rgb, width);
                     for (int y = from; y < to; y++) {
-                        packRow(
-                                r.data(), r.row(y), g.data(), g.row(y), b.data(), b.row(y), pixels,
-                                y * width, width);
+                        packer.row(y, pixels, y * width);
                     }
                 });
     }
 
-    private static void packRow(
-            float[] r, int i, float[] g, int j, float[] b, int k, int[] out, int o, int n) {
-        for (int x = 0; x < n; x++) {
-            int red = (int) (Math.min(1f, Math.max(0f, r[i + x])) * 255f + 0.5f);
-            int green = (int) (Math.min(1f, Math.max(0f, g[j + x])) * 255f + 0.5f);
-            int blue = (int) (Math.min(1f, Math.max(0f, b[k + x])) * 255f + 0.5f);
-            out[o + x] = 0xff000000 | red << 16 | green << 8 | blue;
+    /** The scratch rows of one thread; its loops are small and begin at 0 so that they vectorise. */
+    private static final class Packer {
+        private final List<Rows.Reader> readers;
+        private final float[] samples;
+        private final int[] red;
+        private final int[] green;
+        private final int[] blue;
+
+        Packer(List<Rows> rgb, int width) {
+            readers = rgb.stream().map(Rows::reader).toList();
+            samples = new float[width];
+            red = new int[width];
+            green = new int[width];
+            blue = new int[width];
+        }
+
+        void row(int y, int[] pixels, int o) {
+            codes(y, 0, red);
+            codes(y, 1, green);
+            codes(y, 2, blue);
+            join(red, green, blue);
+            System.arraycopy(red, 0, pixels, o, red.length);
+        }
+
+        private void codes(int y, int channel, int[] codes) {
+            readers.get(channel).row(y, samples, 0);
+            toCodes(samples, codes);
+        }
+
+        /** Clamped as integers: clamping floats would not vectorise. */
+        private static void toCodes(float[] samples, int[] codes) {
+            for (int x = 0; x < codes.length; x++) {
+                codes[x] = Math.min(255, Math.max(0, (int) (samples[x] * 255f + 0.5f)));
+            }
+        }
+
+        /** Into the first array. */
+        private static void join(int[] red, int[] green, int[] blue) {
+            for (int x = 0; x < red.length; x++) {
+                red[x] = 0xff000000 | red[x] << 16 | green[x] << 8 | blue[x];
+            }
         }
     }
 }

@@ -29,6 +29,11 @@ public final class Rgb implements Separation {
     }
 
     @Override
+    public boolean isChannels() {
+        return true;
+    }
+
+    @Override
     public List<Plane> separate(List<Plane> colour, Workers workers) {
         return colour;
     }

@@ -16,6 +16,11 @@ public interface Separation {
     /** The lanes in their order. */
     List<LaneKind> lanes();
 
+    /** Whether the lanes are the three colour channels themselves. */
+    default boolean isChannels() {
+        return false;
+    }
+
     /** The lanes of these three colour planes (red, green, blue as delivered). */
     List<Plane> separate(List<Plane> colour, Workers workers);
 

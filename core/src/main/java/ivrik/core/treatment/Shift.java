@@ -1,6 +1,7 @@
 package ivrik.core.treatment;
 
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Workers;
 
 import java.util.List;
@@ -24,12 +25,8 @@ public final class Shift implements Treatment {
     }
 
     @Override
-    public Plane apply(Plane lane, Settings settings, double scale, Workers workers) {
-        return Translation.of(
-                lane,
-                settings.number("x") * scale,
-                settings.number("y") * scale,
-                settings,
-                workers);
+    public Rows apply(Plane lane, Settings settings, double scale, Workers workers) {
+        return new Translation(
+                lane, settings.number("x") * scale, settings.number("y") * scale, settings);
     }
 }

@@ -2,46 +2,28 @@ package ivrik.core.treatment;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Sampler;
-import ivrik.core.picture.Workers;
+
+import java.util.Arrays;
 
 /**
  * The kernel of {@link Shift}: a plane sampled at a constant distance, rows first blended with each
  * other and the blend then with its neighbours, in loops that vectorise. Where a shift is whole in
  * one direction the kernel of that direction is the single weight 1, and nothing is rounded.
  */
-final class Translation {
+final class Translation implements Rows {
     private final Plane in;
     private final EdgeFill fill;
     private final Axis across;
     private final Axis down;
 
-    private Translation(Plane in, EdgeFill fill, Axis across, Axis down) {
-        this.in = in;
-        this.fill = fill;
-        this.across = across;
-        this.down = down;
-    }
-
     /** {@code in} moved right by {@code dx} and down by {@code dy} of its own pixels. */
-    static Plane of(Plane in, double dx, double dy, Settings settings, Workers workers) {
-        Translation move =
-                new Translation(
-                        in,
-                        settings.edgeFill(),
-                        Axis.of(dx, settings.sampler()),
-                        Axis.of(dy, settings.sampler()));
-        Plane out = Plane.of(in.width(), in.height());
-        workers.rows(
-                in.height(),
-                (from, to) -> {
-                    float[] blend = new float[in.width() + move.across.weights.length - 1];
-                    for (int y = from; y < to; y++) {
-                        move.blendRows(y, blend);
-                        blendAlong(blend, move.across.weights, out.data(), out.row(y), in.width());
-                    }
-                });
-        return out;
+    Translation(Plane in, double dx, double dy, Settings settings) {
+        this.in = in;
+        this.fill = settings.edgeFill();
+        this.across = Axis.of(dx, settings.sampler());
+        this.down = Axis.of(dy, settings.sampler());
     }
 
     /** One direction: the first sample relative to the target, and the weights from there on. */
@@ -56,87 +38,134 @@ final class Translation {
         }
     }
 
-    /** The weighted sum of the rows that make row {@code y}, with what lies outside on both sides. */
-    private void blendRows(int y, float[] blend) {
-        int n = in.width();
-        int from = across.first;
-        int first = Math.clamp(-(long) from, 0, blend.length);
-        int last = Math.clamp((long) n - from, first, blend.length);
-        float[] w = down.weights;
-        int[] rows = new int[w.length];
-        for (int j = 0; j < w.length; j++) {
-            int inside = fill.inside(y + down.first + j, in.height());
-            rows[j] = inside < 0 ? -1 : in.row(inside);
+    @Override
+    public int width() {
+        return in.width();
+    }
+
+    @Override
+    public int height() {
+        return in.height();
+    }
+
+    @Override
+    public Reader reader() {
+        return new Blender();
+    }
+
+    /**
+     * Makes rows in one thread. The source rows it needs are kept, each with what lies outside on both
+     * sides, so that in order each is fetched once. All loops run from 0 over arrays of their own: that
+     * is what the compiler vectorises.
+     */
+    private final class Blender implements Reader {
+        private final int count = in.width() + across.weights.length - 1;
+        private final float[][] kept = new float[down.weights.length][count];
+        private final long[] keptRow = new long[down.weights.length];
+        private final float[] blend = new float[count];
+        private final float[] row = new float[in.width()];
+        private final float[][] moved = new float[across.weights.length][in.width()];
+
+        Blender() {
+            Arrays.fill(keptRow, Long.MIN_VALUE);
         }
-        if (w.length == 2 && rows[0] >= 0 && rows[1] >= 0) {
-            two(in.data(), rows[0] + from, rows[1] + from, w[0], w[1], blend, first, last);
-        } else {
-            java.util.Arrays.fill(blend, first, last, 0f);
-            for (int j = 0; j < w.length; j++) {
-                if (rows[j] >= 0) {
-                    one(in.data(), rows[j] + from, w[j], blend, first, last);
+
+        @Override
+        public void row(int y, float[] out, int o) {
+            float[] blended = blendRows(y);
+            float[] along = across.weights.length == 1 ? blended : blendAlong(blended);
+            System.arraycopy(along, 0, out, o, in.width());
+        }
+
+        private float[] blendRows(int y) {
+            float[] w = down.weights;
+            return switch (w.length) {
+                case 1 -> source(y, 0);
+                case 2 -> sum(source(y, 0), source(y, 1), w[0], w[1], blend);
+                case 4 ->
+                        sum(
+                                source(y, 0),
+                                source(y, 1),
+                                source(y, 2),
+                                source(y, 3),
+                                w[0],
+                                w[1],
+                                w[2],
+                                w[3],
+                                blend);
+                default -> {
+                    Arrays.fill(blend, 0f);
+                    for (int j = 0; j < w.length; j++) {
+                        add(source(y, j), w[j], blend);
+                    }
+                    yield blend;
+                }
+            };
+        }
+
+        /** The row that the {@code j}-th weight applies to. */
+        private float[] source(int y, int j) {
+            long wanted = (long) y + down.first + j;
+            int slot = (int) Math.floorMod(wanted, (long) kept.length);
+            if (keptRow[slot] != wanted) {
+                keptRow[slot] = wanted;
+                int inside = fill.inside((int) wanted, in.height());
+                if (inside < 0) {
+                    Arrays.fill(kept[slot], 0f);
+                } else {
+                    fill.read(
+                            in.data(), in.row(inside), in.width(), across.first, kept[slot], count);
                 }
             }
+            return kept[slot];
         }
-        for (int k = 0; k < first; k++) {
-            blend[k] = outside(rows, w, fill.inside(from + k, n));
-        }
-        for (int k = last; k < blend.length; k++) {
-            blend[k] = outside(rows, w, fill.inside(from + k, n));
-        }
-    }
 
-    private float outside(int[] rows, float[] weights, int x) {
-        float sum = 0;
-        for (int j = 0; j < rows.length; j++) {
-            if (x >= 0 && rows[j] >= 0) {
-                sum += weights[j] * in.data()[rows[j] + x];
+        private float[] blendAlong(float[] blended) {
+            float[] w = across.weights;
+            for (int i = 1; i < w.length; i++) {
+                System.arraycopy(blended, i, moved[i], 0, row.length);
             }
-        }
-        return sum;
-    }
-
-    private static void one(float[] in, int row, float weight, float[] out, int first, int last) {
-        for (int k = first; k < last; k++) {
-            out[k] += weight * in[row + k];
-        }
-    }
-
-    private static void two(
-            float[] in, int a, int b, float wa, float wb, float[] out, int first, int last) {
-        for (int k = first; k < last; k++) {
-            out[k] = wa * in[a + k] + wb * in[b + k];
-        }
-    }
-
-    private static void blendAlong(float[] in, float[] w, float[] out, int o, int n) {
-        switch (w.length) {
-            case 1 -> System.arraycopy(in, 0, out, o, n);
-            case 2 -> {
-                float a = w[0];
-                float b = w[1];
-                for (int x = 0; x < n; x++) {
-                    out[o + x] = a * in[x] + b * in[x + 1];
-                }
-            }
-            case 4 -> {
-                float a = w[0];
-                float b = w[1];
-                float c = w[2];
-                float d = w[3];
-                for (int x = 0; x < n; x++) {
-                    out[o + x] = a * in[x] + b * in[x + 1] + c * in[x + 2] + d * in[x + 3];
-                }
-            }
-            default -> {
-                java.util.Arrays.fill(out, o, o + n, 0f);
-                for (int i = 0; i < w.length; i++) {
-                    float weight = w[i];
-                    for (int x = 0; x < n; x++) {
-                        out[o + x] += weight * in[x + i];
+            switch (w.length) {
+                case 2 -> sum(blended, moved[1], w[0], w[1], row);
+                case 4 -> sum(blended, moved[1], moved[2], moved[3], w[0], w[1], w[2], w[3], row);
+                default -> {
+                    Arrays.fill(row, 0f);
+                    add(blended, w[0], row);
+                    for (int i = 1; i < w.length; i++) {
+                        add(moved[i], w[i], row);
                     }
                 }
             }
+            return row;
         }
+    }
+
+    private static void add(float[] in, float weight, float[] out) {
+        for (int k = 0; k < out.length; k++) {
+            out[k] += weight * in[k];
+        }
+    }
+
+    private static float[] sum(float[] in, float[] next, float a, float b, float[] out) {
+        for (int k = 0; k < out.length; k++) {
+            out[k] = a * in[k] + b * next[k];
+        }
+        return out;
+    }
+
+    private static float[] sum(
+            float[] r,
+            float[] s,
+            float[] t,
+            float[] u,
+            float a,
+            float b,
+            float c,
+            float d,
+            float[] out) {
+        for (int k = 0; k < out.length; k++) {
+            out[k] = a * r[k] + b * s[k] + c * t[k] + d * u[k];
+        }
+        return out;
     }
 }

@@ -1,6 +1,7 @@
 package ivrik.core.treatment;
 
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Workers;
 
 /** One kind of work on a lane. Implementations are stateless. */
@@ -14,9 +15,10 @@ public interface Treatment {
     }
 
     /**
-     * The treated lane, of the same size; the lane itself is left as it is.
+     * The treated lane, of the same size; the lane itself is left as it is. Work that needs no more
+     * than a few rows of the lane at a time is best left to the reader of the rows.
      *
      * @param scale pixels of {@code lane} to a pixel of the full-size sequence, over 0
      */
-    Plane apply(Plane lane, Settings settings, double scale, Workers workers);
+    Rows apply(Plane lane, Settings settings, double scale, Workers workers);
 }

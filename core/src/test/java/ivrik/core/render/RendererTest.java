@@ -307,6 +307,27 @@ class RendererTest {
     }
 
     @Test
+    void straightToTheScreenIsTheSameAsByWayOfPlanes() {
+        for (Look look :
+                List.of(
+                        split,
+                        split.withDial("red-x", 3.4).withDial("blue-y", -2),
+                        split.withDial("red-x", 3.4).withLane(1, s -> s.withMute(true)),
+                        split.withDial("red-x", 3.4)
+                                .withOnto(new Onto(Blend.SCREEN, Value.of(0.4))))) {
+            for (double scale : new double[] {1, 0.5}) {
+                Plan plan = Planner.plan(project(look), 0);
+                Size size = SIZE.scaled(scale);
+                int[] direct = new int[(int) size.pixels()];
+                int[] planes = new int[(int) size.pixels()];
+                renderer().toScreen(plan, scale, direct, Cancel.NEVER);
+                Screen.pack(renderer().render(plan, scale, Cancel.NEVER), planes, Workers.shared());
+                assertThat(direct).isEqualTo(planes);
+            }
+        }
+    }
+
+    @Test
     void switchesReadAsTheySay() {
         assertThat(LaneState.PLAIN.withSolo(true)).isEqualTo(new LaneState(true, false, false));
     }

@@ -26,7 +26,8 @@ class ShiftTest {
                         in,
                         new Settings(Map.of("x", x, "y", y), fill, sampler),
                         scale,
-                        Workers.shared());
+                        Workers.shared())
+                .toPlane(Workers.shared());
     }
 
     @Property(tries = 200)
@@ -122,10 +123,12 @@ class ShiftTest {
     void anyNumberOfThreadsGivesTheSameBits() {
         Plane in = Pictured.noise(301, 257, 6);
         Settings s = new Settings(Map.of("x", 3.3, "y", -7.7), EdgeFill.MIRROR, Sampler.BEST);
-        Plane one = new Shift().apply(in, s, 1, new Workers(1));
+        Workers single = new Workers(1);
+        Plane one = new Shift().apply(in, s, 1, single).toPlane(single);
         for (int threads : new int[] {2, 7}) {
             try (Workers workers = new Workers(threads)) {
-                assertThat(new Shift().apply(in, s, 1, workers).sameSamples(one)).isTrue();
+                assertThat(new Shift().apply(in, s, 1, workers).toPlane(workers).sameSamples(one))
+                        .isTrue();
             }
         }
     }

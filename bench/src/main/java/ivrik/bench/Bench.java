@@ -1,0 +1,181 @@
+package ivrik.bench;
+
+import static org.bytedeco.opencv.global.opencv_core.*;
+import static org.bytedeco.opencv.global.opencv_imgproc.*;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.motion.Rational;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.Source;
+import ivrik.core.rejoin.Blend;
+import ivrik.core.render.Cancel;
+import ivrik.core.render.Plan;
+import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.render.Planner;
+import ivrik.core.render.Renderer;
+import ivrik.core.treatment.Settings;
+import ivrik.core.treatment.Shift;
+
+import org.bytedeco.javacpp.FloatPointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+
+/** The table of ratios: {@code bench/run [--quick] [--json FILE]}. */
+public final class Bench {
+    private static final int WIDTH = 1920;
+    private static final int HEIGHT = 1080;
+    private static final int THREADS = 2;
+
+    private final Workers workers = new Workers(THREADS);
+    private final Plane red = noise(1);
+    private final Plane green = noise(2);
+    private final Plane blue = noise(3);
+
+    private Bench() {}
+
+    public static void main(String[] args) throws IOException {
+        List<String> words = List.of(args);
+        boolean quick = words.contains("--quick");
+        setNumThreads(THREADS);
+        List<Duel.Result> results = new ArrayList<>();
+        System.out.printf(
+                "%-44s %10s %12s %8s %8s%n",
+                "planes of 1920x1080, two threads each",
+                "ivrik ms",
+                "reference ms",
+                "ratio",
+                "at most");
+        for (Duel duel : new Bench().duels()) {
+            Duel.Result r = duel.run(quick ? 30 : 100, quick ? 60 : 300);
+            results.add(r);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-44s %10.2f %12.2f %8.2f %8s %s%n",
+                    r.name(),
+                    r.ivrikMs(),
+                    r.referenceMs(),
+                    r.ratio(),
+                    Double.isNaN(r.limit()) ? "-" : Double.toString(r.limit()),
+                    r.isWithinLimit() ? "" : "over");
+        }
+        int json = words.indexOf("--json");
+        if (json >= 0) {
+            Files.writeString(Path.of(words.get(json + 1)), json(results));
+        }
+        System.exit(results.stream().allMatch(Duel.Result::isWithinLimit) ? 0 : 1);
+    }
+
+    private List<Duel> duels() {
+        return List.of(
+                new Duel(
+                        "sub-pixel shift, linear / affine warp",
+                        shift(Sampler.QUICK),
+                        affine(INTER_LINEAR),
+                        0.6),
+                new Duel(
+                        "sub-pixel shift, cubic / affine warp, cubic",
+                        shift(Sampler.GOOD),
+                        affine(INTER_CUBIC),
+                        Double.NaN),
+                new Duel("RGB split to screen / copy of one plane", split(3.37, -2.5), copy(), 12),
+                new Duel("RGB split, whole pixels / copy of one plane", split(5, -3), copy(), 12));
+    }
+
+    private static Plane noise(long seed) {
+        Random random = new Random(seed);
+        float[] samples = new float[WIDTH * HEIGHT];
+        for (int i = 0; i < samples.length; i++) {
+            samples[i] = random.nextFloat();
+        }
+        return Plane.of(WIDTH, HEIGHT, samples);
+    }
+
+    private Runnable shift(Sampler sampler) {
+        Shift shift = new Shift();
+        Settings settings = new Settings(Map.of("x", 3.37, "y", -1.62), EdgeFill.REPEAT, sampler);
+        return () -> shift.apply(red, settings, 1, workers).toPlane(workers);
+    }
+
+    private Runnable affine(int interpolation) {
+        Mat in = new Mat(HEIGHT, WIDTH, CV_32FC1);
+        new FloatPointer(in.data()).put(red.data());
+        Mat out = new Mat(HEIGHT, WIDTH, CV_32FC1);
+        Mat move = new Mat(2, 3, CV_32FC1);
+        new FloatPointer(move.data()).put(1f, 0f, 3.37f, 0f, 1f, -1.62f);
+        return () ->
+                warpAffine(
+                        in, out, move, out.size(), interpolation, BORDER_REPLICATE, new Scalar());
+    }
+
+    /** From planes to screen pixels: all three lanes moved, rejoined, packed. */
+    private Runnable split(double x, double y) {
+        Frame frame = Frame.opaque(red, green, blue);
+        Size size = frame.size();
+        Source source =
+                new Source("s", "s", "s", Source.Kind.STILL, size, Rational.of(24), 1, false);
+        LookPlan look =
+                Planner.look(
+                        BuiltInLooks.named("rgb-split")
+                                .withDial("red-x", x)
+                                .withDial("green-y", y)
+                                .withDial("blue-x", -x)
+                                .withDial("blue-y", y),
+                        Rational.ZERO,
+                        Rational.of(24));
+        Plan plan =
+                new Plan(
+                        size,
+                        List.of(
+                                new Plan.LayerPlan(
+                                        new Plan.Picture(source, 0), look, Blend.NORMAL, 1)));
+        Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
+        int[] pixels = new int[WIDTH * HEIGHT];
+        return () -> renderer.toScreen(plan, 1, pixels, Cancel.NEVER);
+    }
+
+    private Runnable copy() {
+        float[] to = new float[WIDTH * HEIGHT];
+        return () ->
+                workers.rows(
+                        HEIGHT,
+                        (from, end) ->
+                                System.arraycopy(
+                                        red.data(),
+                                        from * WIDTH,
+                                        to,
+                                        from * WIDTH,
+                                        (end - from) * WIDTH));
+    }
+
+    private static String json(List<Duel.Result> results) {
+        StringBuilder rows = new StringBuilder();
+        for (Duel.Result r : results) {
+            rows.append(rows.isEmpty() ? "[\n" : ",\n")
+                    .append(
+                            String.format(
+                                    Locale.ROOT,
+                                    "  {\"name\": \"%s\", \"ivrik_ms\": %.3f, \"reference_ms\":"
+                                            + " %.3f, \"ratio\": %.3f, \"limit\": %s}",
+                                    r.name(),
+                                    r.ivrikMs(),
+                                    r.referenceMs(),
+                                    r.ratio(),
+                                    Double.isNaN(r.limit()) ? "null" : Double.toString(r.limit())));
+        }
+        return rows.append("\n]\n").toString();
+    }
+}

@@ -1,0 +1,61 @@
+package ivrik.core.picture;
+
+/**
+ * A plane whose rows are made when they are asked for, so that work can go on row by row in the
+ * cache without whole planes in between.
+ */
+public interface Rows {
+    int width();
+
+    int height();
+
+    /** A reader for one thread, with whatever scratch space it needs. */
+    Reader reader();
+
+    /** Makes rows. */
+    @FunctionalInterface
+    interface Reader {
+        /** Writes the samples of row {@code y} to {@code out} from {@code o} on. */
+        void row(int y, float[] out, int o);
+    }
+
+    /** All rows, made by many threads. */
+    default Plane toPlane(Workers workers) {
+        Plane out = Plane.of(width(), height());
+        workers.rows(
+                height(),
+                (from, to) -> {
+                    Reader reader = reader();
+                    for (int y = from; y < to; y++) {
+                        reader.row(y, out.data(), out.row(y));
+                    }
+                });
+        return out;
+    }
+
+    /** The rows of a plane; it is itself when all are wanted. */
+    static Rows of(Plane plane) {
+        return new Rows() {
+            @Override
+            public int width() {
+                return plane.width();
+            }
+
+            @Override
+            public int height() {
+                return plane.height();
+            }
+
+            @Override
+            public Reader reader() {
+                return (y, out, o) ->
+                        System.arraycopy(plane.data(), plane.row(y), out, o, plane.width());
+            }
+
+            @Override
+            public Plane toPlane(Workers workers) {
+                return plane;
+            }
+        };
+    }
+}

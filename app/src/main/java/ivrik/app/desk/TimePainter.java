@@ -42,6 +42,13 @@ final class TimePainter {
         this.scale = TimeScale.of(width, session.project().frames());
     }
 
+    /** Where there is nothing to be timed yet, a word about what will be here. */
+    void paintEmpty() {
+        g.setFill(p.colour("quiet"));
+        g.setFont(Font.font(Fonts.WORDS, 13));
+        g.fillText("Time runs here: shots, cuts, and how each lane moves.", 16, 30);
+    }
+
     void paint(boolean[] cached, PegPicker.Picked picked, Map<String, Image> pictures) {
         ruler(cached);
         double bottom = rows(picked);

@@ -94,7 +94,12 @@ public final class TimeView extends Drawing {
 
     @Override
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
-        new TimePainter(session, view, g, p, w, h).paint(cached, picked, pictures);
+        TimePainter painter = new TimePainter(session, view, g, p, w, h);
+        if (session.project().layers().isEmpty()) {
+            painter.paintEmpty();
+        } else {
+            painter.paint(cached, picked, pictures);
+        }
     }
 
     private TimeScale scale() {

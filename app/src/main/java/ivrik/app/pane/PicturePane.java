@@ -79,6 +79,15 @@ public final class PicturePane extends Drawing {
         redraw();
     }
 
+    /** No picture any more. */
+    public void clear() {
+        image = null;
+        splitImage = null;
+        shown = null;
+        gap = "";
+        redraw();
+    }
+
     /** What is left of the split line. */
     public void showSplit(Shown source) {
         splitImage = source == null ? null : source.image();
@@ -131,7 +140,9 @@ public final class PicturePane extends Drawing {
             g.drawImage(image, m.left(), m.top(), w, h);
             drawSplit(g, p, m, w, h);
         }
-        drawMarks(g, p, m, w, h);
+        if (image != null) {
+            drawMarks(g, p, m, w, h);
+        }
         if (view.handles.get() && image != null) {
             handles.draw(g, p, m);
         }

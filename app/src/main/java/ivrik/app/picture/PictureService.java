@@ -122,6 +122,11 @@ public final class PictureService {
         thread.execute(() -> work(request));
     }
 
+    /** Nothing is wanted any more. */
+    public void forget() {
+        newest.set(null);
+    }
+
     private void work(Request request) {
         Cancel stale = () -> newest.get() != request;
         try {

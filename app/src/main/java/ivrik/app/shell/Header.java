@@ -120,8 +120,10 @@ final class Header extends StackPane {
         saved.setText(isSaved ? hasFile ? "saved" : "" : hasFile ? "not saved yet" : "unnamed");
     }
 
-    /** How far out of register; null while it is being found. */
+    /** How far out of register; null where there is no picture. */
     void showRegister(Register r) {
+        mark.setVisible(r != null);
+        register.setVisible(r != null);
         if (r == null) {
             return;
         }

@@ -44,6 +44,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 
@@ -84,6 +85,7 @@ public final class MainWindow {
     private final Desk desk;
     private final Sheets sheets;
     private final Header header;
+    private final Welcome welcome;
     private final List<Command> commands;
     private final Timeline watch;
     private final Set<String> pictured = new HashSet<>();
@@ -120,7 +122,8 @@ public final class MainWindow {
         closeUp = new CloseUp(session, view, palette);
         desk = new Desk(session, view, new Matrix(session, view, palette), time, transport());
         Footer footer = new Footer(session, view, pictures::result, pictures::source);
-        BorderPane middle = new BorderPane(panes);
+        welcome = new Welcome(this::bringIn, this::openDemo, this::open);
+        BorderPane middle = new BorderPane(new StackPane(panes, welcome));
         middle.setBottom(footer);
         upper.getItems().setAll(tray, middle, closeUp);
         SplitPane.setResizableWithParent(tray, false);
@@ -297,11 +300,8 @@ public final class MainWindow {
     }
 
     private void welcome() {
-        if (session.project().isEmpty()) {
-            paneA.explain(
-                    "Bring in a clip: drop it here, or use Bring in at the left. The demo is in the"
-                            + " File menu.");
-        }
+        welcome.setVisible(session.project().isEmpty());
+        welcome.showRecent(settings.recent());
     }
 
     private void tick() {

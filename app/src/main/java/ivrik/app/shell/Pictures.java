@@ -104,6 +104,7 @@ final class Pictures {
     void ask() {
         Project project = session.project();
         if (project.layers().isEmpty()) {
+            clear();
             return;
         }
         long frame = Math.min(view.frame.get(), project.frames() - 1);
@@ -120,6 +121,20 @@ final class Pictures {
         settled = false;
         service.ask(request);
         detail(frame);
+    }
+
+    /** There is nothing to show. */
+    private void clear() {
+        asked = null;
+        settled = true;
+        latest.clear();
+        service.forget();
+        onRegister.accept(null);
+        panes.forEach(
+                p -> {
+                    p.picture().clear();
+                    p.frame().detail("");
+                });
     }
 
     /** All that is known is let go: sources have changed. */

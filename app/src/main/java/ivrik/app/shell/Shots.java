@@ -18,6 +18,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.function.Consumer;
@@ -125,7 +126,7 @@ final class Shots {
         }
         MainWindow window = new MainWindow(stage, data);
         stage.show();
-        window.openDemo();
+        window.open(copyOfDemo());
         new AnimationTimer() {
             private Shot now;
             private int waited;
@@ -150,6 +151,25 @@ final class Shots {
                 }
             }
         }.start();
+    }
+
+    /** The demo in a folder whose name is the same on every machine. */
+    private static Path copyOfDemo() {
+        Path from = Demo.project().getParent();
+        Path to = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
+        try (var files = Files.walk(from)) {
+            for (Path file : files.toList()) {
+                Path target = to.resolve(from.relativize(file).toString());
+                if (Files.isDirectory(file)) {
+                    Files.createDirectories(target);
+                } else {
+                    Files.copy(file, target, StandardCopyOption.REPLACE_EXISTING);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return to.resolve(Demo.project().getFileName());
     }
 
     private static void take(Stage stage, Path file) {

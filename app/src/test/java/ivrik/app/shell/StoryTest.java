@@ -52,7 +52,7 @@ class StoryTest {
         Path movie = folder.resolve("night.mkv");
         Project made;
         try (Driver d = new Driver(folder.resolve("data"))) {
-            assertThat(d.words()).contains("Bring in a clip");
+            assertThat(d.words()).contains("Bring in a clip", "Drop a clip here");
             d.files.footage = List.of(clip);
             d.key(KeyCode.CONTROL, KeyCode.I);
             Driver.until("the clip is in", () -> !d.window.session().project().layers().isEmpty());

@@ -89,6 +89,36 @@ class FilesTest {
     }
 
     @Test
+    void closedPicturesAreGivenUpHoweverManyStillAsk() throws Exception {
+        Source source = project().sources().getFirst();
+        for (int round = 0; round < 20; round++) {
+            MediaPictures pictures = new MediaPictures(folder, Workers.shared());
+            var asking = new java.util.ArrayList<java.util.concurrent.Future<Boolean>>();
+            try (var threads = java.util.concurrent.Executors.newFixedThreadPool(3)) {
+                for (int t = 0; t < 3; t++) {
+                    asking.add(
+                            threads.submit(
+                                    () -> {
+                                        while (true) {
+                                            try {
+                                                pictures.frame(
+                                                        new Plan.Picture(source, 0), source.size());
+                                            } catch (ivrik.core.picture.CancelledException e) {
+                                                return true;
+                                            }
+                                        }
+                                    }));
+                }
+                Thread.sleep(5);
+                pictures.close();
+                for (var each : asking) {
+                    assertThat(each.get(10, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
+                }
+            }
+        }
+    }
+
+    @Test
     void aSourceThatVanishesOrChangesIsNoticed() throws IOException {
         Source source = project().sources().getFirst();
         Path file = folder.resolve(source.path());

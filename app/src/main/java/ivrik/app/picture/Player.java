@@ -3,6 +3,7 @@ package ivrik.app.picture;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
+import ivrik.core.picture.CancelledException;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
@@ -166,6 +167,8 @@ public final class Player {
             service.prepare(plan, scale);
         } catch (IvrikException e) {
             LOG.warn("{}", e.oneLine(), e);
+        } catch (CancelledException e) {
+            LOG.debug("the sources were changed while playing");
         }
     }
 

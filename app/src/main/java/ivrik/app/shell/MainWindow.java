@@ -23,6 +23,7 @@ import ivrik.app.tray.Tray;
 import ivrik.core.IvrikException;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
+import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
@@ -343,6 +344,8 @@ public final class MainWindow {
                                                 "no small picture of {}: {}",
                                                 source.name(),
                                                 e.oneLine());
+                                    } catch (CancelledException e) {
+                                        LOG.debug("another project was opened meanwhile");
                                     }
                                 });
             }

@@ -1,5 +1,6 @@
 package ivrik.media.decode;
 
+import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 
@@ -26,6 +27,7 @@ final class AheadReader implements AutoCloseable {
                     Thread.ofPlatform().name("ivrik-decoder").daemon().factory());
     private final LinkedHashMap<Key, CompletableFuture<Frame>> frames = new LinkedHashMap<>();
     private long last = -2;
+    private boolean closed;
 
     private record Key(long n, Size shown) {}
 
@@ -56,6 +58,9 @@ final class AheadReader implements AutoCloseable {
     }
 
     private CompletableFuture<Frame> ask(long n, Size shown) {
+        if (closed) {
+            throw new CancelledException();
+        }
         Key key =
                 new Key(n, footage.kind() == ivrik.core.project.Source.Kind.VECTOR ? shown : null);
         CompletableFuture<Frame> asked = frames.get(key);
@@ -92,9 +97,13 @@ final class AheadReader implements AutoCloseable {
                 .removeIf(f -> !f.isDone() && f.getNumberOfDependents() == 0 && f.cancel(false));
     }
 
+    /** What was asked for before is still read; asking again is given up. */
     @Override
-    public void close() {
-        decoder.execute(footage::close);
-        decoder.shutdown();
+    public synchronized void close() {
+        if (!closed) {
+            closed = true;
+            decoder.execute(footage::close);
+            decoder.shutdown();
+        }
     }
 }

@@ -1,5 +1,6 @@
 package ivrik.media.decode;
 
+import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
@@ -17,12 +18,13 @@ import java.util.Map;
 /**
  * The pictures of a project's sources, from files. Each file is opened once and read ahead by a
  * thread of its own; a file that has changed is opened again, one that has gone is said to be
- * missing.
+ * missing. After {@link #close} asking is given up with a {@code CancelledException}.
  */
 public final class MediaPictures implements Pictures, AutoCloseable {
     private final Path folder;
     private final Workers workers;
     private final Map<String, Open> open = new HashMap<>();
+    private boolean closed;
 
     /** What a file was like when it was opened. */
     private record Stamp(long size, long modified) {
@@ -55,6 +57,9 @@ public final class MediaPictures implements Pictures, AutoCloseable {
     }
 
     private synchronized AheadReader reader(String name) {
+        if (closed) {
+            throw new CancelledException();
+        }
         Path path = folder.resolve(name);
         Stamp stamp = Stamp.of(path);
         Open known = open.get(name);
@@ -81,6 +86,7 @@ public final class MediaPictures implements Pictures, AutoCloseable {
 
     @Override
     public synchronized void close() {
+        closed = true;
         open.values().forEach(o -> o.reader.close());
         open.clear();
     }

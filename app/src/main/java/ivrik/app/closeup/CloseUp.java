@@ -1,5 +1,10 @@
 package ivrik.app.closeup;
 
+import static ivrik.app.closeup.Controls.choice;
+import static ivrik.app.closeup.Controls.quiet;
+import static ivrik.app.closeup.Controls.row;
+import static ivrik.app.closeup.Controls.word;
+
 import ivrik.app.control.Badge;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Follow;
@@ -11,7 +16,6 @@ import ivrik.app.theme.Palette;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
-import ivrik.core.motion.Jitter;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Sampler;
 import ivrik.core.separation.LaneKind;
@@ -23,7 +27,6 @@ import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -32,12 +35,10 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /**
@@ -264,11 +265,7 @@ public final class CloseUp extends ScrollPane {
         return row(quiet("Edges"), fill, quiet("Sampler"), sampler);
     }
 
-    private static String word(Enum<?> e) {
-        return e.name().toLowerCase(Locale.ROOT);
-    }
-
-    private static java.util.Optional<Step> step(State s) {
+    static java.util.Optional<Step> step(State s) {
         return s.look().filter(l -> s.step() < l.steps().size()).map(l -> l.steps().get(s.step()));
     }
 
@@ -278,89 +275,9 @@ public final class CloseUp extends ScrollPane {
     }
 
     private Node jitter() {
-        NumberField amount =
-                new NumberField(
-                        new NumberField.Spec("px", 0, 400, 0, 0.5, 1, false),
-                        "Random movement of the lane being worked on: at most so far either way",
-                        to ->
-                                jitterEdit(
-                                        "Jitter amount",
-                                        j -> j.withAmount(j.amount().set(view.frame.get(), to))));
-        amount.setId("jitter-amount");
-        NumberField rate =
-                new NumberField(
-                        new NumberField.Spec("Hz", 0, Jitter.MAX_FREQUENCY_HZ, 12, 1, 0, false),
-                        "New places a second",
-                        to ->
-                                jitterEdit(
-                                        "Jitter rate",
-                                        j -> new Jitter(j.amount(), to, j.kind(), j.seed())));
-        NumberField seed =
-                new NumberField(
-                        new NumberField.Spec("", 0, 9999, 1, 1, 0, false),
-                        "Another seed, another movement",
-                        to -> jitterEdit("Jitter seed", j -> j.withSeed((long) to)));
-        MenuButton kind =
-                choice(
-                        "Gliding, or jumping",
-                        Jitter.Kind.values(),
-                        to ->
-                                jitterEdit(
-                                        "Jitter: " + word(to),
-                                        j ->
-                                                new Jitter(
-                                                        j.amount(),
-                                                        j.frequencyHz(),
-                                                        to,
-                                                        j.seed())));
-        ToggleButton all = new ToggleButton("all lanes");
-        all.getStyleClass().add("plain");
-        all.setId("jitter-all");
-        all.setTooltip(
-                new Tooltip(
-                        "Changes the jitter of every lane that is not held, each moving its own"
-                                + " way"));
-        all.selectedProperty().addListener((o, a, b) -> jitterAll = b);
-        all.setSelected(jitterAll);
-        showers.add(
-                s ->
-                        step(s).ifPresent(
-                                        step -> {
-                                            Jitter j = step.lanes().get(s.lane()).jitter();
-                                            amount.show(j.amount().at(view.frame.get()));
-                                            rate.show(j.frequencyHz());
-                                            seed.show(j.seed());
-                                            kind.setText(word(j.kind()));
-                                        }));
-        VBox box = new VBox(2, row(quiet("Jitter"), kind, all), row(amount, rate, seedBox(seed)));
-        return box;
-    }
-
-    private boolean jitterAll;
-
-    private static Node seedBox(NumberField seed) {
-        HBox box = new HBox(2, quiet("seed"), seed);
-        box.setAlignment(javafx.geometry.Pos.CENTER);
-        return box;
-    }
-
-    private void jitterEdit(String name, java.util.function.UnaryOperator<Jitter> change) {
-        int step = session.state().step();
-        int lane = session.state().lane();
-        boolean all = jitterAll;
-        session.editLook(
-                name,
-                look -> {
-                    Look changed = look;
-                    for (int i = 0; i < look.lanes().size(); i++) {
-                        if (i == lane || all && !look.lanes().get(i).hold()) {
-                            changed =
-                                    changed.withAmounts(
-                                            step, i, a -> a.withJitter(change.apply(a.jitter())));
-                        }
-                    }
-                    return changed;
-                });
+        JitterControls controls = new JitterControls(session, view);
+        showers.add(controls::show);
+        return controls;
     }
 
     private Node dials(Look look) {
@@ -410,39 +327,5 @@ public final class CloseUp extends ScrollPane {
             grid.add(field, i % 2 * 2 + 1, 1 + i / 2);
         }
         return grid;
-    }
-
-    private static <T> MenuButton choice(String help, T[] all, Consumer<T> set) {
-        MenuButton button = new MenuButton();
-        button.getStyleClass().add("plain");
-        button.setTooltip(new Tooltip(help));
-        for (T each : all) {
-            MenuItem item = new MenuItem(word((Enum<?>) each));
-            item.setOnAction(e -> set.accept(each));
-            button.getItems().add(item);
-        }
-        return button;
-    }
-
-    private static Label quiet(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("quiet");
-        label.setMinWidth(USE_PREF_SIZE);
-        return label;
-    }
-
-    /** Nodes on one line, the space between them shared. */
-    private static HBox row(Node... nodes) {
-        HBox row = new HBox();
-        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        for (int i = 0; i < nodes.length; i++) {
-            if (i > 0) {
-                Region gap = new Region();
-                HBox.setHgrow(gap, Priority.ALWAYS);
-                row.getChildren().add(gap);
-            }
-            row.getChildren().add(nodes[i]);
-        }
-        return row;
     }
 }

@@ -41,6 +41,11 @@ public record Settings(
         return dataFolder.resolve("window.json");
     }
 
+    /** Whether any were kept before. */
+    public static boolean isKept(Path dataFolder) {
+        return Files.exists(file(dataFolder));
+    }
+
     /** Those remembered; the first ones if there are none or they are damaged. */
     public static Settings load(Path dataFolder) {
         Path file = file(dataFolder);

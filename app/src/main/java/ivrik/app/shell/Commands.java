@@ -56,11 +56,11 @@ final class Commands {
 
     private void file() {
         menu = "File";
-        add("New project", key(KeyCode.N, CTRL), window::newProject);
-        add("Open...", key(KeyCode.O, CTRL), window::openProject);
+        add("New project", key(KeyCode.N, CTRL), () -> window.projects().startNew());
+        add("Open...", key(KeyCode.O, CTRL), () -> window.projects().open());
         add("Open the demo", null, window::openDemo);
-        add("Save", key(KeyCode.S, CTRL), window::save);
-        add("Save as...", key(KeyCode.S, CTRL, SHIFT), window::saveAs);
+        add("Save", key(KeyCode.S, CTRL), () -> window.projects().save());
+        add("Save as...", key(KeyCode.S, CTRL, SHIFT), () -> window.projects().saveAs());
         add("Bring in footage...", key(KeyCode.I, CTRL), window::bringIn);
         add("Export...", key(KeyCode.E, CTRL), window::export, this::any);
         add("Quit", key(KeyCode.Q, CTRL), window::quit);

@@ -12,7 +12,6 @@ import ivrik.app.picture.Player;
 import ivrik.app.session.Document;
 import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
-import ivrik.app.session.Settings;
 import ivrik.app.session.View;
 import ivrik.app.session.WhyNothing;
 import ivrik.app.sheet.CommandList;
@@ -20,14 +19,12 @@ import ivrik.app.sheet.ExportSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.theme.Palette;
 import ivrik.app.tray.Tray;
-import ivrik.core.IvrikException;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
-import ivrik.core.picture.CancelledException;
-import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.render.Planner;
+import ivrik.core.render.Register;
 import ivrik.media.encode.Form;
 import ivrik.media.file.ProjectFile;
 
@@ -35,77 +32,60 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
-import javafx.geometry.Orientation;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
-import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
-
+import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 
 /** The window: its parts, and what the commands do. */
 public final class MainWindow {
-    private static final Logger LOG = LoggerFactory.getLogger(MainWindow.class);
     private static final long MOST_CACHE_TICKS = 3000;
 
     private final Stage stage;
-    private final Path dataFolder;
     private final Session session = new Session();
     private final View view = new View();
     private final ObjectProperty<Palette> palette = Palette.property();
+    private final Remembered remembered;
     private final Document document;
     private final Importer importer;
-    private Chooser chooser;
-    private Settings settings;
+    private final Projects projects;
     private final TimeView time;
     private final PicturePane paneA;
-    private final PaneFrame frameA;
-    private final PaneFrame frameB;
     private final Pictures pictures;
+    private final SmallPictures small;
     private final Player player;
     private final Tray tray;
-    private final CloseUp closeUp;
-    private final SplitPane panes = new SplitPane();
-    private final SplitPane upper = new SplitPane();
-    private final SplitPane whole = new SplitPane();
-    private final Desk desk;
+    private final Arrangement arrangement;
     private final Sheets sheets;
     private final Header header;
     private final Welcome welcome;
     private final List<Command> commands;
     private final Timeline watch;
-    private final Set<String> pictured = new HashSet<>();
+    private Chooser chooser;
 
     public MainWindow(Stage stage, Path dataFolder) {
         this.stage = stage;
-        this.dataFolder = dataFolder;
-        this.chooser = new DialogChooser(stage);
-        this.settings = Settings.load(dataFolder);
+        chooser = new DialogChooser(stage);
+        remembered = new Remembered(dataFolder);
         document = new Document(session, dataFolder, view.notice::set);
         importer = new Importer(session, document, this::tell);
         time = new TimeView(session, view, palette);
         ShiftHandles handles = new ShiftHandles(session, view);
         paneA = new PicturePane(session, view, palette, handles);
         PicturePane paneB = new PicturePane(session, view, palette, handles);
-        Label zoom = new Label();
-        zoom.getStyleClass().addAll("number", "quiet");
-        frameA = new PaneFrame(view, view.paneA, paneA, zoom);
-        frameB = new PaneFrame(view, view.paneB, paneB);
+        PaneFrame frameA = new PaneFrame(view, view.paneA, paneA, zoomLabel());
+        PaneFrame frameB = new PaneFrame(view, view.paneB, paneB);
         pictures =
                 new Pictures(
                         session,
@@ -113,33 +93,59 @@ public final class MainWindow {
                         List.of(
                                 new Pictures.Pane(frameA, paneA, view.paneA),
                                 new Pictures.Pane(frameB, paneB, view.paneB)),
-                        r -> headerShow(r),
-                        faults -> trayMissing(faults.keySet()));
+                        this::showRegister,
+                        this::showFaults);
         pictures.service().useFolder(document.folder());
         player = new Player(session, view, pictures.service(), pictures::play);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
         tray = new Tray(session, trayActions());
-        closeUp = new CloseUp(session, view, palette);
-        desk = new Desk(session, view, new Matrix(session, view, palette), time, transport());
-        Footer footer = new Footer(session, view, pictures::result, pictures::source);
+        small =
+                new SmallPictures(
+                        pictures.service(),
+                        (source, image) -> {
+                            tray.showPicture(source, image);
+                            time.showPicture(source, image);
+                        });
         welcome = new Welcome(this::bringIn, this::openDemo, this::open);
-        BorderPane middle = new BorderPane(new StackPane(panes, welcome));
-        middle.setBottom(footer);
-        upper.getItems().setAll(tray, middle, closeUp);
-        SplitPane.setResizableWithParent(tray, false);
-        SplitPane.setResizableWithParent(closeUp, false);
-        whole.setOrientation(Orientation.VERTICAL);
-        whole.getItems().setAll(upper, desk);
-        SplitPane.setResizableWithParent(desk, false);
-        panes.getItems().setAll(frameA);
-        BorderPane content = new BorderPane(whole);
+        arrangement =
+                new Arrangement(
+                        view,
+                        remembered,
+                        tray,
+                        List.of(frameA, frameB),
+                        welcome,
+                        new Footer(session, view, pictures::result, pictures::source),
+                        new CloseUp(session, view, palette),
+                        new Desk(
+                                session,
+                                view,
+                                new Matrix(session, view, palette),
+                                time,
+                                transport()));
+        BorderPane content = new BorderPane(arrangement);
         content.setTop(header);
         sheets = new Sheets(content);
         sheets.getStyleClass().add("window");
+        projects =
+                new Projects(
+                        session,
+                        view,
+                        document,
+                        sheets,
+                        remembered,
+                        () -> chooser,
+                        this::folderChanged);
+        watch = new Timeline(new KeyFrame(Duration.millis(400), e -> tick()));
+        watch.setCycleCount(Timeline.INDEFINITE);
+        watch.play();
+        fillStage();
+        listen();
+    }
+
+    private void fillStage() {
         Scene scene = new Scene(sheets, 1280, 800);
         stage.setScene(scene);
-        stage.setTitle("Ivrik");
         stage.setMinWidth(900);
         stage.setMinHeight(600);
         stage.setOnCloseRequest(
@@ -149,44 +155,64 @@ public final class MainWindow {
                 });
         new Keys(this, scene).install();
         installDrop(scene);
-        Runnable showZoom = () -> zoom.setText(Math.round(100 * paneA.zoom()) + " %");
-        view.zoom.addListener((o, a, b) -> showZoom.run());
-        paneA.widthProperty().addListener((o, a, b) -> Platform.runLater(showZoom));
-        paneA.heightProperty().addListener((o, a, b) -> Platform.runLater(showZoom));
-        view.twoPanes.addListener((o, a, b) -> fold());
-        view.trayShown.addListener((o, a, b) -> fold());
-        view.closeUpShown.addListener((o, a, b) -> fold());
-        view.pictureOnly.addListener((o, a, b) -> fold());
-        view.darkroom.set(settings.darkroom());
+    }
+
+    private void listen() {
+        view.darkroom.set(remembered.get().darkroom());
         view.darkroom.addListener((o, a, b) -> scheme());
-        scheme();
+        view.pictureOnly.addListener((o, a, b) -> paneA.requestFocus());
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {
-                            WhyNothing.of(was.project(), is, view.frame.get())
-                                    .filter(w -> was.project() != is.project())
-                                    .ifPresentOrElse(view.notice::set, () -> view.notice.set(""));
+                            if (was.project() != is.project()) {
+                                view.notice.set(
+                                        WhyNothing.of(was.project(), is, view.frame.get())
+                                                .orElse(""));
+                            }
                             view.frame.set(Math.min(view.frame.get(), is.project().frames() - 1));
+                            small.make(is.project().sources());
                             showName();
-                            makePictures();
-                            welcome();
+                            showWelcome();
                         });
         document.fileProperty().addListener((o, a, b) -> showName());
-        watch = new Timeline(new KeyFrame(Duration.millis(400), e -> tick()));
-        watch.setCycleCount(Timeline.INDEFINITE);
-        watch.play();
-        header.showRecent(settings.recent(), p -> open(Path.of(p)));
+        remembered.onChange(this::showRecent);
+        scheme();
+        showRecent();
         showName();
-        Platform.runLater(this::setShares);
-        welcome();
+        showWelcome();
     }
 
-    private void headerShow(ivrik.core.render.Register register) {
+    private Label zoomLabel() {
+        Label zoom = new Label();
+        zoom.getStyleClass().addAll("number", "quiet");
+        Runnable show = () -> zoom.setText(Math.round(100 * paneA.zoom()) + " %");
+        view.zoom.addListener((o, a, b) -> show.run());
+        paneA.layoutBoundsProperty().addListener((o, a, b) -> Platform.runLater(show));
+        return zoom;
+    }
+
+    private void showRegister(Register register) {
         header.showRegister(register);
     }
 
-    private void trayMissing(Set<String> ids) {
-        tray.showMissing(ids);
+    private void showFaults(Map<String, String> faults) {
+        tray.showMissing(faults.keySet());
+    }
+
+    private void showRecent() {
+        header.showRecent(remembered.get().recent(), p -> open(Path.of(p)));
+        welcome.showRecent(remembered.get().recent());
+    }
+
+    private void showWelcome() {
+        welcome.setVisible(session.project().isEmpty());
+    }
+
+    private void folderChanged() {
+        pictures.service().useFolder(document.folder());
+        pictures.askAnew();
+        small.forget();
+        small.make(session.project().sources());
     }
 
     Session session() {
@@ -201,20 +227,16 @@ public final class MainWindow {
         return time;
     }
 
-    Document document() {
-        return document;
-    }
-
     Sheets sheets() {
         return sheets;
     }
 
-    Stage stage() {
-        return stage;
-    }
-
     Player player() {
         return player;
+    }
+
+    Projects projects() {
+        return projects;
     }
 
     /** Whether the panes show in full what was last asked for. */
@@ -225,12 +247,6 @@ public final class MainWindow {
     /** In place of the platform's dialogs. */
     void chooseWith(Chooser c) {
         chooser = c;
-    }
-
-    private void setShares() {
-        upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
-        whole.setDividerPositions(settings.deskShare());
-        desk.setDividerPositions(settings.timeShare());
     }
 
     private List<Node> transport() {
@@ -250,39 +266,7 @@ public final class MainWindow {
         Palette next = Palette.of(view.darkroom.get());
         stage.getScene().getStylesheets().setAll(next.sheets());
         palette.set(next);
-        settings = settings.withDarkroom(view.darkroom.get());
-    }
-
-    private void fold() {
-        boolean only = view.pictureOnly.get();
-        panes.getItems().setAll(view.twoPanes.get() ? List.of(frameA, frameB) : List.of(frameA));
-        List<Node> parts = new ArrayList<>();
-        if (view.trayShown.get() && !only) {
-            parts.add(tray);
-        }
-        parts.add(
-                upper.getItems().stream()
-                        .filter(n -> n instanceof BorderPane)
-                        .findFirst()
-                        .orElseThrow());
-        if (view.closeUpShown.get() && !only) {
-            parts.add(closeUp);
-        }
-        upper.getItems().setAll(parts);
-        whole.getItems().setAll(only ? List.of(upper) : List.of(upper, desk));
-        paneA.requestFocus();
-        Platform.runLater(
-                () -> {
-                    if (upper.getItems().size() == 3) {
-                        upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
-                    } else if (upper.getItems().size() == 2) {
-                        upper.setDividerPositions(
-                                upper.getItems().getFirst() == tray
-                                        ? settings.trayShare()
-                                        : settings.closeUpShare());
-                    }
-                    whole.setDividerPositions(settings.deskShare());
-                });
+        remembered.change(s -> s.withDarkroom(view.darkroom.get()));
     }
 
     private void showName() {
@@ -300,16 +284,11 @@ public final class MainWindow {
         stage.setTitle(shown + (saved ? "" : " *") + " - Ivrik");
     }
 
-    private void welcome() {
-        welcome.setVisible(session.project().isEmpty());
-        welcome.showRecent(settings.recent());
-    }
-
+    /** Now and then: have sources changed on the disk, and which frames are ready to be played. */
     private void tick() {
         if (pictures.service().anyChanged(session.project().sources())) {
-            pictures.service().useFolder(document.folder());
+            folderChanged();
             view.notice.set("A source has changed on the disk; its pictures are read anew");
-            pictures.askAnew();
         }
         Project project = session.project();
         int frames = (int) Math.min(project.frames(), MOST_CACHE_TICKS);
@@ -318,38 +297,6 @@ public final class MainWindow {
             ready[n] = pictures.service().cache().has(Planner.plan(project, n), 0.25);
         }
         time.showCached(ready);
-    }
-
-    /** Small pictures of sources that have none yet, made off the interface thread. */
-    private void makePictures() {
-        for (Source source : session.project().sources()) {
-            if (pictured.add(document.folder() + "|" + source.path())) {
-                Thread.ofVirtual()
-                        .start(
-                                () -> {
-                                    try {
-                                        var small =
-                                                pictures.service()
-                                                        .thumbnail(
-                                                                source,
-                                                                source.frames() / 3,
-                                                                new Size(256, 144));
-                                        Platform.runLater(
-                                                () -> {
-                                                    tray.showPicture(source.id(), small.image());
-                                                    time.showPicture(source.id(), small.image());
-                                                });
-                                    } catch (IvrikException e) {
-                                        LOG.info(
-                                                "no small picture of {}: {}",
-                                                source.name(),
-                                                e.oneLine());
-                                    } catch (CancelledException e) {
-                                        LOG.debug("another project was opened meanwhile");
-                                    }
-                                });
-            }
-        }
     }
 
     private Tray.Actions trayActions() {
@@ -368,7 +315,7 @@ public final class MainWindow {
             public void replace(Source source) {
                 Path file = chooser.oneSource(source.name());
                 if (file != null) {
-                    pictured.clear();
+                    small.forget();
                     importer.replace(source, file);
                 }
             }
@@ -416,157 +363,21 @@ public final class MainWindow {
         take(chooser.footage());
     }
 
-    void newProject() {
-        unlessUnsaved(
-                () -> {
-                    document.startNew();
-                    fresh();
-                });
-    }
-
-    void openProject() {
-        Path chosen = chooser.projectToOpen();
-        if (chosen != null) {
-            open(chosen);
-        }
-    }
-
-    /** The very first start shows the demo; later ones offer back what was lost. */
-    void firstStart() {
-        if (!java.nio.file.Files.exists(dataFolder.resolve("window.json"))
-                && java.nio.file.Files.exists(Demo.project())) {
-            openDemo();
-        }
-        offerLost(null);
-    }
-
     void openDemo() {
         open(Demo.project());
     }
 
     /** Opens a project, offering back work that was lost. */
     public void open(Path file) {
-        unlessUnsaved(() -> openNow(file));
+        projects.open(file);
     }
 
-    private void openNow(Path file) {
-        try {
-            List<String> problems = document.open(file);
-            fresh();
-            settings = settings.withRecent(file.toAbsolutePath());
-            header.showRecent(settings.recent(), p -> open(Path.of(p)));
-            if (!problems.isEmpty()) {
-                tell(
-                        "Part of " + file.getFileName() + " could not be read",
-                        String.join("\n", problems)
-                                + "\n\n"
-                                + "The rest is here. The file itself is as it was until you save.");
-            }
-            offerLost(file.toAbsolutePath());
-        } catch (IvrikException e) {
-            LOG.warn("open", e);
-            tell("Could not open " + file.getFileName(), e.oneLine());
+    /** The very first start shows the demo; later ones offer back what was lost. */
+    void firstStart() {
+        if (remembered.isFirst() && Files.exists(Demo.project())) {
+            openDemo();
         }
-    }
-
-    /** Looks for work without a name that was lost, at start. */
-    public void offerLost(Path file) {
-        try {
-            document.lost(file)
-                    .ifPresent(
-                            lost ->
-                                    sheets.ask(
-                                            "Work that was not saved",
-                                            "Ivrik ended before this was saved. Take it back? The"
-                                                    + " file on the disk stays as it is until you"
-                                                    + " save.",
-                                            List.of(
-                                                    new Sheets.Choice(
-                                                            "Take it back",
-                                                            () -> {
-                                                                document.takeBack(file, lost);
-                                                                fresh();
-                                                            }),
-                                                    new Sheets.Choice(
-                                                            "Leave it",
-                                                            () -> document.discard(file)))));
-        } catch (IvrikException e) {
-            LOG.warn("journal", e);
-        }
-    }
-
-    /** Another project: its folder, its pictures, its first frame. */
-    private void fresh() {
-        view.playing.set(false);
-        view.frame.set(0);
-        pictured.clear();
-        pictures.service().useFolder(document.folder());
-        pictures.askAnew();
-        makePictures();
-        welcome();
-    }
-
-    private void unlessUnsaved(Runnable action) {
-        if (session.isSaved() || session.project().isEmpty()) {
-            action.run();
-            return;
-        }
-        sheets.ask(
-                "Save " + session.project().name() + " first?",
-                "It has changes that are not saved.",
-                List.of(
-                        new Sheets.Choice(
-                                "Save",
-                                () -> {
-                                    if (saveNow()) {
-                                        action.run();
-                                    }
-                                }),
-                        new Sheets.Choice(
-                                "Do not save",
-                                () -> {
-                                    document.discard(document.file());
-                                    action.run();
-                                }),
-                        new Sheets.Choice("Stay here", () -> {})));
-    }
-
-    void save() {
-        saveNow();
-    }
-
-    private boolean saveNow() {
-        Path target =
-                document.file() == null
-                        ? chooser.projectToSave(session.project().name())
-                        : document.file();
-        return target != null && saveTo(target);
-    }
-
-    void saveAs() {
-        Path target = chooser.projectToSave(session.project().name());
-        if (target != null) {
-            saveTo(target);
-        }
-    }
-
-    private boolean saveTo(Path target) {
-        Path before = document.folder();
-        try {
-            document.saveAs(target);
-            settings = settings.withRecent(target.toAbsolutePath());
-            header.showRecent(settings.recent(), p -> open(Path.of(p)));
-            if (!before.equals(document.folder())) {
-                pictures.service().useFolder(document.folder());
-                pictures.askAnew();
-            }
-            view.notice.set("Saved to " + target);
-            return true;
-        } catch (IvrikException e) {
-            LOG.warn("save", e);
-            tell("Could not save", e.oneLine());
-            return false;
-        }
+        projects.offerLost(null);
     }
 
     void export() {
@@ -604,34 +415,19 @@ public final class MainWindow {
     }
 
     void quit() {
-        unlessUnsaved(this::close);
+        projects.unlessUnsaved(this::close);
     }
 
     /** Ends without asking. */
     public void close() {
-        remember();
+        arrangement.remember();
+        remembered.save();
         watch.stop();
         player.close();
         pictures.service().close();
         document.close();
         stage.setOnCloseRequest(null);
         stage.close();
-    }
-
-    private void remember() {
-        if (upper.getDividerPositions().length == 2 && whole.getDividerPositions().length == 1) {
-            settings =
-                    settings.withShares(
-                            upper.getDividerPositions()[0],
-                            upper.getDividerPositions()[1],
-                            whole.getDividerPositions()[0],
-                            desk.getDividerPositions()[0]);
-        }
-        try {
-            settings.save(dataFolder);
-        } catch (IvrikException e) {
-            LOG.warn("the window's settings could not be kept", e);
-        }
     }
 
     /** Moves the lane being worked on, and others after it, by so many pixels. */

@@ -107,7 +107,7 @@ final class Shots {
                 "welcome",
                 w -> {
                     w.sheets().away();
-                    w.newProject();
+                    w.projects().startNew();
                 });
         run(end);
     }

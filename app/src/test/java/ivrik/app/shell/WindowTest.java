@@ -346,7 +346,7 @@ class WindowTest {
             next.click("#choice-0");
             assertThat(Driver.on(() -> next.window.session().project())).isEqualTo(work);
             assertThat(ProjectFile.load(project).project()).isNotEqualTo(work);
-            Driver.run(() -> next.window.save());
+            Driver.run(() -> next.window.projects().save());
             assertThat(ProjectFile.load(project).project()).isEqualTo(work);
             assertThat(Journal.beside(project).file()).doesNotExist();
         }

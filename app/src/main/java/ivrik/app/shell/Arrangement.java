@@ -1,0 +1,100 @@
+package ivrik.app.shell;
+
+import ivrik.app.desk.Desk;
+import ivrik.app.session.Settings;
+import ivrik.app.session.View;
+
+import javafx.application.Platform;
+import javafx.geometry.Orientation;
+import javafx.scene.Node;
+import javafx.scene.control.SplitPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** How the parts of the window lie: tray, panes and close-up over the desk; what is folded away. */
+final class Arrangement extends SplitPane {
+    private final View view;
+    private final Remembered remembered;
+    private final Node tray;
+    private final Node closeUp;
+    private final Desk desk;
+    private final List<Node> frames;
+    private final BorderPane middle;
+    private final SplitPane panes = new SplitPane();
+    private final SplitPane upper = new SplitPane();
+
+    /**
+     * @param frames the first pane and the second
+     * @param over what lies over the panes while there is nothing in them
+     */
+    Arrangement(
+            View view,
+            Remembered remembered,
+            Node tray,
+            List<Node> frames,
+            Node over,
+            Node footer,
+            Node closeUp,
+            Desk desk) {
+        this.view = view;
+        this.remembered = remembered;
+        this.tray = tray;
+        this.closeUp = closeUp;
+        this.desk = desk;
+        this.frames = frames;
+        middle = new BorderPane(new StackPane(panes, over));
+        middle.setBottom(footer);
+        for (Node fixed : List.of(tray, closeUp, desk)) {
+            SplitPane.setResizableWithParent(fixed, false);
+        }
+        setOrientation(Orientation.VERTICAL);
+        for (var fold :
+                List.of(view.twoPanes, view.trayShown, view.closeUpShown, view.pictureOnly)) {
+            fold.addListener((o, a, b) -> lay());
+        }
+        lay();
+        Platform.runLater(() -> desk.setDividerPositions(remembered.get().timeShare()));
+    }
+
+    private void lay() {
+        boolean only = view.pictureOnly.get();
+        panes.getItems().setAll(view.twoPanes.get() ? frames : frames.subList(0, 1));
+        List<Node> parts = new ArrayList<>();
+        if (view.trayShown.get() && !only) {
+            parts.add(tray);
+        }
+        parts.add(middle);
+        if (view.closeUpShown.get() && !only) {
+            parts.add(closeUp);
+        }
+        upper.getItems().setAll(parts);
+        getItems().setAll(only ? List.of(upper) : List.of(upper, desk));
+        Platform.runLater(this::setShares);
+    }
+
+    private void setShares() {
+        Settings settings = remembered.get();
+        setDividerPositions(settings.deskShare());
+        if (upper.getItems().size() == 3) {
+            upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
+        } else if (upper.getItems().size() == 2) {
+            boolean left = upper.getItems().getFirst() == tray;
+            upper.setDividerPositions(left ? settings.trayShare() : settings.closeUpShare());
+        }
+    }
+
+    /** Keeps the widths for the next start, if all parts are there. */
+    void remember() {
+        double[] across = upper.getDividerPositions();
+        double[] down = getDividerPositions();
+        if (across.length == 2 && down.length == 1) {
+            remembered.change(
+                    s ->
+                            s.withShares(
+                                    across[0], across[1], down[0], desk.getDividerPositions()[0]));
+        }
+    }
+}

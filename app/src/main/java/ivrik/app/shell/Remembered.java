@@ -1,0 +1,52 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.Settings;
+import ivrik.core.IvrikException;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+import java.nio.file.Path;
+import java.util.function.UnaryOperator;
+
+/** The window's settings between starts, and those who want to know when they change. */
+final class Remembered {
+    private static final Logger LOG = LoggerFactory.getLogger(Remembered.class);
+
+    private final Path dataFolder;
+    private final boolean first;
+    private Settings settings;
+    private Runnable changed = () -> {};
+
+    Remembered(Path dataFolder) {
+        this.dataFolder = dataFolder;
+        this.first = !Settings.isKept(dataFolder);
+        this.settings = Settings.load(dataFolder);
+    }
+
+    /** Whether nothing was remembered: the very first start. */
+    boolean isFirst() {
+        return first;
+    }
+
+    Settings get() {
+        return settings;
+    }
+
+    void onChange(Runnable action) {
+        changed = action;
+    }
+
+    void change(UnaryOperator<Settings> change) {
+        settings = change.apply(settings);
+        changed.run();
+    }
+
+    void save() {
+        try {
+            settings.save(dataFolder);
+        } catch (IvrikException e) {
+            LOG.warn("the window's settings could not be kept", e);
+        }
+    }
+}

@@ -1,0 +1,146 @@
+package ivrik.app.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Value;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+
+/** Where things lie in time, and what is under the pointer there. */
+class TimeTest {
+    private static final Value MOVING =
+            new Value(
+                    0,
+                    List.of(
+                            new Peg(10, 0, Ease.SMOOTH),
+                            new Peg(30, 8, Ease.LINEAR),
+                            new Peg(50, -4, Ease.HOLD)));
+    private final Look look =
+            BuiltInLooks.named("in-register").withAmounts(0, 0, a -> a.with("x", MOVING));
+    private final TimeScale scale = TimeScale.of(1000, 100);
+
+    private Trace trace(Look l, int lane, String name) {
+        return Trace.of(Project.empty("p"), l, 0, lane, name);
+    }
+
+    @Property(tries = 300)
+    void everyFrameIsFoundAgainWhereItIsDrawn(
+            @ForAll @IntRange(min = 60, max = 3000) int width,
+            @ForAll @IntRange(min = 1, max = 5000) int frames) {
+        TimeScale s = TimeScale.of(width, frames);
+        for (long f : new long[] {0, frames / 3, frames / 2, frames - 1}) {
+            assertThat(s.frame(s.x(f + 0.5))).isEqualTo(f);
+        }
+        assertThat(s.frame(-50)).isZero();
+        assertThat(s.frame(width + 50)).isEqualTo(frames - 1);
+    }
+
+    @Test
+    void aTraceIsDrawnToTheLargestOfAllLanesSoThatRowsCompare() {
+        Trace red = trace(look, 0, "x");
+        Trace green = trace(look, 1, "x");
+        assertThat(red.range()).isEqualTo(green.range()).isCloseTo(8 * 1.1, within(1e-9));
+        assertThat(red.y(8, 100)).isLessThan(100);
+        assertThat(red.valueAt(red.y(3.5, 100), 100)).isCloseTo(3.5, within(1e-9));
+    }
+
+    @Test
+    void aTraceShowsWhatTheValueComesToWithJitterAndDials() {
+        Look shaken =
+                BuiltInLooks.named("rgb-split")
+                        .withDial("red-x", 5)
+                        .withAmounts(
+                                0,
+                                0,
+                                a ->
+                                        a.withJitter(
+                                                new Jitter(
+                                                        Value.of(2), 12, Jitter.Kind.STEPPED, 3)));
+        double there = trace(shaken, 0, "x").result(7);
+        assertThat(there).isBetween(3.0, 7.0).isNotEqualTo(5.0);
+        assertThat(trace(shaken, 0, Trace.JITTER).result(7)).isEqualTo(2);
+        assertThat(trace(shaken.withLane(0, s -> s.withHold(true)), 0, "x").result(7)).isZero();
+    }
+
+    @Test
+    void pegsAndTheHandlesOfTheirEasesAreUnderThePointer() {
+        Trace trace = trace(look, 0, "x");
+        double x = scale.x(10.5);
+        double y = trace.y(0, 100);
+        assertThat(PegPicker.at(trace, scale, 100, x + 3, y - 4))
+                .contains(MOVING.pegs().getFirst());
+        assertThat(PegPicker.at(trace, scale, 100, x + 30, y)).isEmpty();
+        var knobs = PegPicker.knobs(trace, scale, 100, MOVING.pegs().getFirst());
+        assertThat(knobs).hasSize(2);
+        assertThat(knobs.get(0).getX()).isCloseTo(scale.x(10.5 + 20 / 3.0), within(1e-6));
+        assertThat(knobs.get(0).getY()).isCloseTo(trace.y(0, 100), within(1e-6));
+        assertThat(knobs.get(1).getY()).isCloseTo(trace.y(8, 100), within(1e-6));
+        assertThat(PegPicker.knobs(trace, scale, 100, MOVING.pegs().get(1))).isEmpty();
+        assertThat(PegPicker.knobs(trace, scale, 100, MOVING.pegs().get(2))).isEmpty();
+    }
+
+    @Test
+    void aHandleIsDraggedWithinItsPegsInTime() {
+        Trace trace = trace(look, 0, "x");
+        Peg from = MOVING.pegs().get(0);
+        Peg to = MOVING.pegs().get(1);
+        var ease =
+                (Ease.Eased)
+                        PegPicker.dragged(
+                                (Ease.Eased) Ease.SMOOTH,
+                                0,
+                                trace,
+                                scale,
+                                100,
+                                from,
+                                to,
+                                scale.x(20.5),
+                                trace.y(4, 100));
+        assertThat(ease.x1()).isCloseTo(0.5, within(1e-9));
+        assertThat(ease.y1()).isCloseTo(0.5, within(1e-9));
+        assertThat(ease.x2()).isEqualTo(2 / 3.0);
+        var far =
+                (Ease.Eased)
+                        PegPicker.dragged(
+                                (Ease.Eased) Ease.SMOOTH,
+                                1,
+                                trace,
+                                scale,
+                                100,
+                                from,
+                                to,
+                                scale.x(90),
+                                trace.y(80, 100));
+        assertThat(far.x2()).isEqualTo(1);
+        assertThat(far.y2()).isEqualTo(3);
+    }
+
+    @Test
+    void layersLieUnderEachOtherTheLowestAsARibbon() {
+        List<Layer> layers =
+                List.of(
+                        Layer.of("shots", "shots", look),
+                        Layer.of("title", "title", look),
+                        Layer.of("mark", "mark", look));
+        for (int i = 0; i < 3; i++) {
+            double middle = Ribbon.top(layers, i, 200) + Ribbon.height(i) / 2;
+            assertThat(Ribbon.at(layers, middle, 200)).contains(layers.get(i));
+        }
+        assertThat(Ribbon.top(layers, 2, 200)).isLessThan(Ribbon.top(layers, 1, 200));
+        assertThat(Ribbon.at(layers, 201, 200)).isEmpty();
+    }
+}

@@ -1,0 +1,231 @@
+package ivrik.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.session.State.Selection;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+
+import javafx.geometry.Point2D;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+class SessionTest {
+    @TempDir Path folder;
+
+    private final Session session = new Session();
+
+    static Project project(String path) {
+        Source source =
+                new Source(
+                        "s",
+                        "s",
+                        path,
+                        Source.Kind.STILL,
+                        new Size(8, 8),
+                        Rational.of(24),
+                        1,
+                        false);
+        return Project.empty("p")
+                .withSources(List.of(source))
+                .withLayers(
+                        List.of(
+                                Layer.of(
+                                        "a",
+                                        "a",
+                                        BuiltInLooks.named("in-register"),
+                                        new Clip("s", 0, 10, 0))));
+    }
+
+    @BeforeEach
+    void open() {
+        session.open(project("s.png"));
+    }
+
+    private void nudge(double x) {
+        session.editLook("Nudge to " + x, l -> Lanes.with(l, 0, 0, 0, "x", x));
+    }
+
+    private double x() {
+        return Lanes.shifts(session.state(), 0).getFirst().getX();
+    }
+
+    @Test
+    void undoAndRedoWalkTheStatesByName() {
+        nudge(1);
+        nudge(2);
+        assertThat(session.undoName()).contains("Nudge to 2.0");
+        session.undo();
+        assertThat(x()).isEqualTo(1);
+        assertThat(session.redoName()).contains("Nudge to 2.0");
+        session.undo();
+        assertThat(x()).isZero();
+        assertThat(session.undoName()).isEmpty();
+        session.undo();
+        session.redo();
+        session.redo();
+        assertThat(x()).isEqualTo(2);
+    }
+
+    @Test
+    void aNewEditForgetsWhatWasUndone() {
+        nudge(1);
+        session.undo();
+        nudge(5);
+        assertThat(session.redoName()).isEmpty();
+        session.redo();
+        assertThat(x()).isEqualTo(5);
+    }
+
+    @Test
+    void anEditThatChangesNothingIsNoStep() {
+        session.editLook("Nothing", l -> l);
+        assertThat(session.undoName()).isEmpty();
+        assertThat(session.isSaved()).isTrue();
+    }
+
+    @Test
+    void aDragIsOneStepFromWhereItBegan() {
+        nudge(1);
+        Session.Gesture drag = session.gesture("Drag");
+        for (int i = 2; i < 9; i++) {
+            double to = i;
+            drag.editLook(l -> Lanes.with(l, 0, 0, 0, "x", to));
+        }
+        assertThat(x()).isEqualTo(8);
+        session.undo();
+        assertThat(x()).isEqualTo(1);
+        session.redo();
+        assertThat(x()).isEqualTo(8);
+    }
+
+    @Test
+    void aDragBackToWhereItBeganIsNoStep() {
+        Session.Gesture drag = session.gesture("Drag");
+        drag.editLook(l -> Lanes.with(l, 0, 0, 0, "x", 4));
+        drag.editLook(l -> Lanes.with(l, 0, 0, 0, "x", 0));
+        assertThat(session.undoName()).isEmpty();
+        assertThat(x()).isZero();
+    }
+
+    @Test
+    void selectingIsNoStepButUndoBringsItBack() {
+        session.selectLane(2);
+        nudge(3);
+        session.selectLane(0);
+        assertThat(session.state().lane()).isZero();
+        session.undo();
+        assertThat(session.state().lane()).isEqualTo(2);
+    }
+
+    @Test
+    void aSelectionPastTheEndIsHeldWithin() {
+        session.select(new Selection("gone", 9, 9));
+        assertThat(session.state().lane()).isEqualTo(2);
+        assertThat(session.state().step()).isZero();
+        assertThat(session.state().layer().orElseThrow().id()).isEqualTo("a");
+    }
+
+    @Test
+    void aMovingValueIsPeggedAndAStillOneIsSet() {
+        Value moving =
+                new Value(0, List.of(new Peg(0, 0, Ease.LINEAR), new Peg(8, 8, Ease.LINEAR)));
+        session.editLook("Peg", l -> l.withAmounts(0, 0, a -> a.with("x", moving)));
+        session.editLook("Set", l -> Lanes.with(l, 0, 0, 4, "x", 1));
+        assertThat(Lanes.shifts(session.state(), 4).getFirst()).isEqualTo(new Point2D(1, 0));
+        assertThat(Lanes.shifts(session.state(), 8).getFirst()).isEqualTo(new Point2D(8, 0));
+        session.editLook("Same", l -> Lanes.with(l, 0, 0, 2, "x", 0.5));
+        assertThat(session.undoName()).contains("Set");
+    }
+
+    @Test
+    void savingElsewhereTakesTheMediaPathsAlong() throws IOException {
+        Path data = Files.createDirectories(folder.resolve("data"));
+        Path home = Files.createDirectories(folder.resolve("home"));
+        Document document = new Document(session, data, s -> {});
+        session.open(project("../media/s.png"));
+        nudge(1);
+        document.saveAs(home.resolve("deep.ivrik"));
+        assertThat(session.isSaved()).isTrue();
+        assertThat(session.project().source("s").orElseThrow().path()).isEqualTo("../media/s.png");
+        Path deeper = Files.createDirectories(home.resolve("x/y"));
+        document.saveAs(deeper.resolve("deep.ivrik"));
+        assertThat(session.project().source("s").orElseThrow().path())
+                .isEqualTo("../../../media/s.png");
+        assertThat(document.folder()).isEqualTo(deeper);
+        assertThat(document.file()).isEqualTo(deeper.resolve("deep.ivrik"));
+        document.close();
+    }
+
+    @Test
+    void unnamedWorkIsKeptInTheUsersFolderAndOfferedUntilDiscarded() throws Exception {
+        Document document = new Document(session, folder, s -> {});
+        nudge(7);
+        Path journal = folder.resolve("unnamed.ivrik.journal");
+        for (int i = 0; i < 400 && !Files.exists(journal); i++) {
+            Thread.sleep(10);
+        }
+        assertThat(document.lost(null)).contains(session.project());
+        document.discard(null);
+        assertThat(document.lost(null)).isEmpty();
+        document.close();
+    }
+
+    @Test
+    void settingsAreRememberedAndDamagedOnesLeftAside() throws IOException {
+        Settings settings = Settings.FIRST;
+        for (int i = 0; i < 12; i++) {
+            settings = settings.withRecent(Path.of("/p" + i));
+        }
+        settings =
+                settings.withRecent(Path.of("/p9"))
+                        .withDarkroom(false)
+                        .withShares(0.2, 0.8, 0.6, 0.4);
+        settings.save(folder);
+        Settings again = Settings.load(folder);
+        assertThat(again).isEqualTo(settings);
+        assertThat(again.recent()).hasSize(8).startsWith("/p9", "/p11").doesNotHaveDuplicates();
+        Files.writeString(folder.resolve("window.json"), "{\"recent\": 3");
+        assertThat(Settings.load(folder)).isEqualTo(Settings.FIRST);
+    }
+
+    @Test
+    void whyAnEditShowsNothingIsSaidInTheUsersWords() {
+        Project before = session.project();
+        session.selectLane(1);
+        session.editLook("Mute", l -> l.withLane(1, s -> s.withMute(true)));
+        Project muted = session.project();
+        session.editLook("Nudge", l -> Lanes.with(l, 0, 1, 0, "x", 3));
+        assertThat(WhyNothing.of(muted, session.state(), 0))
+                .contains("Nothing changes: Green is mute");
+        assertThat(WhyNothing.of(before, session.state(), 0)).isEmpty();
+        assertThat(WhyNothing.of(muted, session.state(), 50).orElseThrow())
+                .contains("shows nothing at frame 50");
+        session.editLook(
+                "Solo",
+                l -> l.withLane(1, s -> s.withMute(false)).withLane(0, s -> s.withSolo(true)));
+        Project soloed = session.project();
+        session.editLook("Nudge", l -> Lanes.with(l, 0, 1, 0, "x", 4));
+        assertThat(WhyNothing.of(soloed, session.state(), 0).orElseThrow())
+                .contains("not among the soloed");
+        session.edit("Hide", p -> p.withLayer("a", l -> l.withVisible(false)));
+        Project hidden = session.project();
+        session.editLook("Nudge", l -> Lanes.with(l, 0, 0, 0, "x", 9));
+        assertThat(WhyNothing.of(hidden, session.state(), 0).orElseThrow()).contains("a is hidden");
+    }
+}

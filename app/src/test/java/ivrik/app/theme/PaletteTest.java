@@ -1,0 +1,69 @@
+package ivrik.app.theme;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.paint.Color;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.util.List;
+
+/** Contrast by WCAG 2: (L1 + 0.05) / (L2 + 0.05) of the relative luminances. */
+class PaletteTest {
+    private static double luminance(Color c) {
+        return 0.2126 * linear(c.getRed())
+                + 0.7152 * linear(c.getGreen())
+                + 0.0722 * linear(c.getBlue());
+    }
+
+    private static double linear(double v) {
+        return v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+    }
+
+    private static double contrast(Color a, Color b) {
+        double x = luminance(a) + 0.05;
+        double y = luminance(b) + 0.05;
+        return Math.max(x, y) / Math.min(x, y);
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void smallTypeCanBeReadOnEveryGround(boolean darkroom) {
+        Palette p = Palette.of(darkroom);
+        for (String ground : List.of("ground", "panel", "raised")) {
+            assertThat(contrast(p.colour("type"), p.colour(ground)))
+                    .as("type on " + ground)
+                    .isGreaterThan(4.5);
+            assertThat(contrast(p.colour("quiet"), p.colour(ground)))
+                    .as("quiet on " + ground)
+                    .isGreaterThan(4.5);
+        }
+        assertThat(contrast(p.colour("on-paper"), p.colour("paper"))).isGreaterThan(4.5);
+        for (String ink : List.of("red", "green", "blue")) {
+            assertThat(contrast(p.colour("on-ink"), p.ink(ink)))
+                    .as("letter on " + ink)
+                    .isGreaterThan(4.5);
+            assertThat(contrast(p.ink(ink), p.colour("panel")))
+                    .as(ink + " on panel")
+                    .isGreaterThan(3);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void hueIsOnlyInInks(boolean darkroom) {
+        Palette p = Palette.of(darkroom);
+        for (String chrome : List.of("ground", "panel", "raised", "line", "faint")) {
+            assertThat(p.colour(chrome).getSaturation()).as(chrome).isLessThan(0.1);
+        }
+        assertThat(p.ink("red").getSaturation()).isGreaterThan(0.5);
+    }
+
+    @Test
+    void aSchemeNamesItsSheetAndItsShapes() {
+        assertThat(Palette.of(true).sheets()).anyMatch(s -> s.endsWith("darkroom.css")).hasSize(2);
+        assertThat(Palette.of(false).sheets()).anyMatch(s -> s.endsWith("proof.css"));
+    }
+}

@@ -1,0 +1,83 @@
+package ivrik.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.Pictured;
+import ivrik.core.colour.Transfer;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+import java.util.function.DoubleBinaryOperator;
+
+class KernelsTest {
+    private final Workers workers = Workers.shared();
+    private final Plane a = Pictured.noise(37, 41, 1);
+    private final Plane b = Pictured.noise(37, 41, 2);
+
+    private void assertEach(Plane out, DoubleBinaryOperator expected) {
+        for (int y = 0; y < 41; y++) {
+            for (int x = 0; x < 37; x++) {
+                double exact = expected.applyAsDouble(a.at(x, y), b.at(x, y));
+                assertThat((double) out.at(x, y))
+                        .isCloseTo(exact, within(1e-6 * Math.max(1, Math.abs(exact))));
+            }
+        }
+    }
+
+    @Test
+    void arithmeticIsThatOfDoubles() {
+        assertEach(Kernels.multiply(a, b, workers), (p, q) -> p * q);
+        assertEach(Kernels.divide(a, b, workers), (p, q) -> p / q);
+        assertEach(Kernels.maximum(a, b, workers), Math::max);
+        assertEach(Kernels.add(a, b, workers), Double::sum);
+        assertEach(Kernels.screen(a, b, workers), (p, q) -> 1 - (1 - p) * (1 - q));
+        assertEach(Kernels.mix(a, b, 0.3f, workers), (p, q) -> 0.7 * p + 0.3 * q);
+        assertEach(Kernels.scale(a, -2, workers), (p, q) -> -2 * p);
+        assertEach(Kernels.over(a, b, a, workers), (p, q) -> p + (1 - q) * p);
+    }
+
+    @Test
+    void nothingDividedByNothingIsNothing() {
+        Plane zero = Plane.of(37, 41);
+        assertThat(Kernels.divide(a, zero, workers).data()).containsOnly(0f);
+        assertThat(Kernels.screen(a, zero, workers).sameSamples(a)).isTrue();
+    }
+
+    @Test
+    void croppedPlanesAreReadWhereTheyAre() {
+        Region part = new Region(5, 7, 9, 4);
+        Plane sum = Kernels.add(a.crop(part), b.crop(part), workers);
+        assertThat(sum.at(8, 3)).isEqualTo(a.at(13, 10) + b.at(13, 10));
+    }
+
+    @Test
+    void planesOfTwoSizesAreRefused() {
+        assertThatThrownBy(() -> Kernels.add(a, Plane.of(3, 3), workers))
+                .hasMessageContaining("differ in size");
+        assertThatThrownBy(() -> Plane.of(0, 3)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new Plane(4, 4, 4, 1, new float[16]))
+                .hasMessageContaining("does not fit");
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void transferFunctionsGoThereAndBackAlsoBelowBlackAndAboveWhite(Transfer transfer) {
+        for (double v = -0.5; v < 2; v += 0.01) {
+            assertThat(transfer.fromLinear(transfer.toLinear(v))).isCloseTo(v, within(1e-9));
+            assertThat(transfer.toLinear(-v)).isCloseTo(-transfer.toLinear(v), within(1e-12));
+        }
+        assertThat(transfer.toLinear(1)).isCloseTo(1, within(1e-12));
+    }
+
+    @Test
+    void srgbIsThatOfTheStandard() {
+        // IEC 61966-2-1 at half: ((0.5 + 0.055) / 1.055) ^ 2.4.
+        assertThat(Transfer.SRGB.toLinear(0.5)).isCloseTo(0.21404114048223255, within(1e-12));
+        assertThat(Transfer.SRGB.toLinear(0.04)).isCloseTo(0.04 / 12.92, within(1e-12));
+        assertThat(Transfer.BT1886.toLinear(0.5)).isCloseTo(Math.pow(0.5, 2.4), within(1e-12));
+    }
+}

@@ -1,0 +1,101 @@
+package ivrik.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Lists;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.Form;
+import ivrik.media.sound.SoundMix;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.nio.file.Path;
+import java.util.List;
+
+class SoundMixTest {
+    @TempDir Path folder;
+
+    private Source tone(String name, int hertz) {
+        Path file =
+                TestMedia.make(
+                        folder.resolve(name + ".mkv"),
+                        new TestMedia.Track(
+                                "color=black:s=16x16:r=24:d=2,format=yuv444p", "ffv1", ""),
+                        new TestMedia.Track(
+                                "sine=frequency="
+                                        + hertz
+                                        + ":sample_rate=48000:duration=2,aformat=sample_fmts=s16",
+                                "flac",
+                                ""));
+        return Import.source(file, folder, name);
+    }
+
+    /** How much of a tone is in the left channel: the size of its Fourier component. */
+    private static double share(float[] stereo, int hertz) {
+        double re = 0;
+        double im = 0;
+        int n = stereo.length / 2;
+        for (int i = 0; i < n; i++) {
+            double a = 2 * Math.PI * hertz * i / 48_000.0;
+            re += stereo[2 * i] * Math.cos(a);
+            im += stereo[2 * i] * Math.sin(a);
+        }
+        return 2 * Math.hypot(re, im) / n;
+    }
+
+    @Test
+    void clipsSoundInTheirPlacesAndLayersTogether() {
+        Source low = tone("low", 240);
+        Source high = tone("high", 960);
+        Project shots = Import.project(low, BuiltInLooks.named("in-register")).withSource(high);
+        Layer base =
+                shots.layers()
+                        .getFirst()
+                        .withClips(List.of(new Clip("low", 0, 24, 0), new Clip("high", 30, 24, 6)));
+        Project project =
+                shots.withLayers(
+                        Lists.plus(
+                                List.of(base),
+                                Layer.of(
+                                        "over",
+                                        "over",
+                                        BuiltInLooks.named("in-register"),
+                                        new Clip("high", 10, 5, 0))));
+        assertThat(SoundMix.hasSound(project)).isTrue();
+        try (SoundMix mix = new SoundMix(project, folder)) {
+            assertThat(mix.frame(5)).hasSize(2 * 2000);
+            assertThat(share(mix.frame(5), 240)).isCloseTo(0.125, within(0.01));
+            assertThat(share(mix.frame(5), 960)).isCloseTo(0, within(0.01));
+            float[] both = mix.frame(12);
+            assertThat(share(both, 240)).isCloseTo(0.125, within(0.01));
+            assertThat(share(both, 960)).isCloseTo(0.125, within(0.01));
+            assertThat(mix.frame(26)).containsOnly(0f);
+            assertThat(share(mix.frame(40), 960)).isCloseTo(0.125, within(0.01));
+            assertThat(share(mix.frame(3), 240)).isCloseTo(0.125, within(0.01));
+        }
+        try (SoundMix mute =
+                new SoundMix(project.withLayers(List.of(base.withVisible(false))), folder)) {
+            assertThat(mute.frame(5)).containsOnly(0f);
+        }
+    }
+
+    @Test
+    void theEndingDecidesTheForm() {
+        assertThat(Form.of(Path.of("a.PNG"))).isEqualTo(Form.PNG);
+        assertThat(Form.of(Path.of("a.tiff"))).isEqualTo(Form.TIFF);
+        assertThat(Form.of(Path.of("a-%04d.exr"))).isEqualTo(Form.EXR);
+        assertThat(Form.of(Path.of("a.mkv"))).isEqualTo(Form.FFV1);
+        assertThat(Form.of(Path.of("a.mp4"))).isEqualTo(Form.H264);
+        assertThat(Form.movies(true)).containsExactly(Form.FFV1, Form.VP9, Form.H264, Form.AV1);
+        assertThat(Form.FFV1.hasQuality()).isFalse();
+        assertThatThrownBy(() -> Form.of(Path.of("a.doc"))).hasMessageContaining("a.doc");
+    }
+}

@@ -30,6 +30,7 @@ final class TimePainter {
     private final double width;
     private final double height;
     private final TimeScale scale;
+    private double[][] results;
 
     TimePainter(
             Session session, View view, GraphicsContext g, Palette p, double width, double height) {
@@ -49,12 +50,16 @@ final class TimePainter {
         g.fillText("Time runs here: shots, cuts, and how each lane moves.", 16, 30);
     }
 
-    void paint(boolean[] cached, PegPicker.Picked picked, Map<String, Image> pictures) {
+    void paint(
+            boolean[] cached,
+            double[][] traced,
+            PegPicker.Picked picked,
+            Map<String, Image> pictures) {
+        results = traced;
         ruler(cached);
         double bottom = rows(picked);
         ribbons(bottom, pictures);
         marks(bottom);
-        playhead();
     }
 
     private void ruler(boolean[] cached) {
@@ -150,7 +155,7 @@ final class TimePainter {
         g.beginPath();
         int every = (int) Math.max(1, Math.floor(1 / scale.frameWidth()));
         for (long f = 0; f < scale.frames(); f += every) {
-            double y = trace.y(trace.result(f), middle);
+            double y = trace.y(results[trace.lane()][(int) f], middle);
             double x = scale.x(f);
             if (f == 0) {
                 g.moveTo(x, y);
@@ -296,20 +301,5 @@ final class TimePainter {
                     3);
             g.fillText(marker.name(), x + 6, Metrics.HEAD + 11);
         }
-    }
-
-    private void playhead() {
-        double x = Math.rint(scale.x(view.frame.get() + 0.5)) + 0.5;
-        g.setStroke(p.colour("paper"));
-        g.setLineWidth(1);
-        g.strokeLine(x, Metrics.HEAD, x, height);
-        String number = Long.toString(view.frame.get());
-        double w = 12 + 7 * number.length();
-        double left = Math.clamp(x - w / 2, 1, Math.max(1, width - w - 1));
-        g.setFill(p.colour("paper"));
-        g.fillRect(left, 4, w, 17);
-        g.setFill(p.colour("on-paper"));
-        g.setFont(Font.font(Fonts.NUMBERS, 12));
-        g.fillText(number, left + 6, 17);
     }
 }

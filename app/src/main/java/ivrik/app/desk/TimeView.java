@@ -14,10 +14,12 @@ import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.image.Image;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.Line;
 
 import java.util.HashMap;
 import java.util.List;
@@ -33,6 +35,9 @@ public final class TimeView extends Drawing {
     private final View view;
     private final Map<String, Image> pictures = new HashMap<>();
     private final ContextMenu pegMenu = new ContextMenu();
+    private final Line playhead = new Line();
+    private final Label number = new Label();
+    private double[][] results;
     private boolean[] cached = {};
     private PegPicker.Picked picked;
     private Drag drag;
@@ -57,11 +62,21 @@ public final class TimeView extends Drawing {
                     }
                 });
         setOnMouseReleased(e -> drag = null);
-        session.stateProperty().addListener((o, a, b) -> redraw());
-        view.frame.addListener((o, a, b) -> redraw());
+        playhead.setManaged(false);
+        number.setManaged(false);
+        number.getStyleClass().add("playhead");
+        getChildren().addAll(playhead, number);
+        session.stateProperty()
+                .addListener(
+                        (o, a, b) -> {
+                            results = null;
+                            redraw();
+                        });
+        view.frame.addListener((o, a, b) -> placePlayhead());
         view.traced.addListener(
                 (o, a, b) -> {
                     picked = null;
+                    results = null;
                     redraw();
                 });
         menuItem("Hold", Ease.HOLD);
@@ -98,8 +113,45 @@ public final class TimeView extends Drawing {
         if (session.project().layers().isEmpty()) {
             painter.paintEmpty();
         } else {
-            painter.paint(cached, picked, pictures);
+            painter.paint(cached, results(), picked, pictures);
         }
+    }
+
+    /** What each lane's traced value comes to at each frame; worked out once for a state. */
+    private double[][] results() {
+        if (results == null) {
+            Look look = session.state().look().orElse(null);
+            int lanes = look == null || look.steps().isEmpty() ? 0 : look.lanes().size();
+            results = new double[lanes][(int) session.project().frames()];
+            for (int lane = 0; lane < lanes; lane++) {
+                Trace trace = trace(lane);
+                java.util.Arrays.setAll(results[lane], trace::result);
+            }
+        }
+        return results;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        super.layoutChildren();
+        placePlayhead();
+    }
+
+    /** Where the present frame is; moves over the drawing, which need not be done again. */
+    private void placePlayhead() {
+        boolean any = !session.project().layers().isEmpty();
+        playhead.setVisible(any);
+        number.setVisible(any);
+        double x = Math.rint(scale().x(view.frame.get() + 0.5)) + 0.5;
+        playhead.setStartX(x);
+        playhead.setEndX(x);
+        playhead.setStartY(Metrics.HEAD);
+        playhead.setEndY(getHeight());
+        playhead.setStroke(palette.get().colour("paper"));
+        number.setText(Long.toString(view.frame.get()));
+        number.autosize();
+        double w = number.getWidth();
+        number.relocate(Math.clamp(x - w / 2, 1, Math.max(1, getWidth() - w - 1)), 4);
     }
 
     private TimeScale scale() {

@@ -14,8 +14,10 @@ import javafx.animation.AnimationTimer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
+import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 
 /**
@@ -25,8 +27,11 @@ import java.util.function.Consumer;
 public final class Player {
     private static final Logger LOG = LoggerFactory.getLogger(Player.class);
     private static final int AHEAD = 36;
-    private static final int LATE_BEFORE_SMALLER = 4;
+    private static final int LATE_BEFORE_SMALLER = 6;
     private static final double SMALLEST = 0.25;
+
+    /** How long an earlier frame stands in for one that is not ready. */
+    private static final long HELD_AT_MOST = 8;
 
     private final Session session;
     private final View view;
@@ -48,6 +53,7 @@ public final class Player {
     private volatile double scale = 1;
     private volatile long wanted = -1;
     private int shownCount;
+    private long lastShown;
 
     /**
      * @param screen told of each frame to show
@@ -74,6 +80,7 @@ public final class Player {
         startedAt = -1;
         late = 0;
         shownCount = 0;
+        lastShown = -1;
         scale = 1;
         wanted = startFrame;
         renderer.execute(this::renderAhead);
@@ -82,6 +89,11 @@ public final class Player {
 
     private void stop() {
         clock.stop();
+        LOG.info(
+                "{} frames shown in {} ms, last at {} of full size",
+                shownCount,
+                startedAt < 0 ? 0 : (System.nanoTime() - startedAt) / 1_000_000,
+                scale);
         wanted = -1;
         view.notice.set("");
     }
@@ -112,25 +124,30 @@ public final class Player {
             }
             frame = range.first() + (frame - range.first()) % range.length();
         }
-        if (frame == view.frame.get() && shownCount > 0) {
+        if (frame == wanted && shownCount > 0) {
             return;
         }
         wanted = frame;
         view.frame.set(frame);
-        show(Planner.plan(project, frame));
+        show(project, frame);
     }
 
-    private void show(Plan plan) {
-        for (double s = 1; s >= SMALLEST; s /= 2) {
-            var ready = service.cache().get(plan, s);
+    /** Shows the frame, or the nearest before it that is ready. */
+    private void show(Project project, long frame) {
+        FrameRange range = project.played();
+        for (long n = frame; n >= Math.max(range.first(), frame - HELD_AT_MOST); n--) {
+            Optional<Shown> ready = ready(Planner.plan(project, n));
             if (ready.isPresent()) {
-                late = Math.max(0, late - 1);
-                shownCount++;
-                screen.accept(ready.get());
-                return;
+                late = n == frame ? Math.max(0, late - 1) : late + 1;
+                if (n != lastShown) {
+                    lastShown = n;
+                    shownCount++;
+                    screen.accept(ready.get());
+                }
+                break;
             }
+            late += n == frame ? 1 : 0;
         }
-        late++;
         if (late > LATE_BEFORE_SMALLER && scale > SMALLEST) {
             scale /= 2;
             late = 0;
@@ -139,25 +156,40 @@ public final class Player {
         }
     }
 
-    /** Renders from the wanted frame on, as far as is worth while, until playing stops. */
+    /** A frame at the best size there is. */
+    private Optional<Shown> ready(Plan plan) {
+        for (double s = 1; s >= SMALLEST; s /= 2) {
+            Optional<Shown> ready = service.cache().get(plan, s);
+            if (ready.isPresent()) {
+                return ready;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * Renders, until playing stops, the first frame that is not ready among those to come; it begins as
+     * far ahead as the clock will have got by the time a frame is done.
+     */
     private void renderAhead() {
+        double secondsEach = 0;
         while (wanted >= 0) {
             Project project = session.project();
             FrameRange range = project.played();
-            long from = wanted;
-            boolean idle = true;
-            for (int i = 0; i < AHEAD && wanted >= 0; i++) {
+            long lead = (long) Math.ceil(secondsEach * project.sequence().rate().toDouble());
+            long from = wanted + Math.min(lead, AHEAD / 2);
+            Plan next = null;
+            for (int i = 0; i < AHEAD && next == null && wanted >= 0; i++) {
                 long n = range.first() + Math.floorMod(from + i - range.first(), range.length());
                 Plan plan = Planner.plan(project, n);
-                if (!service.cache().has(plan, scale)) {
-                    idle = false;
-                    render(plan);
-                    break;
-                }
+                next = service.cache().has(plan, scale) ? null : plan;
             }
-            if (idle) {
-                Thread.onSpinWait();
-                java.util.concurrent.locks.LockSupport.parkNanos(4_000_000);
+            if (next == null) {
+                LockSupport.parkNanos(4_000_000);
+            } else {
+                long began = System.nanoTime();
+                render(next);
+                secondsEach = 0.7 * secondsEach + 0.3 * (System.nanoTime() - began) / 1e9;
             }
         }
     }

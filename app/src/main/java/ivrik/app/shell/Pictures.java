@@ -17,6 +17,11 @@ import ivrik.core.render.Register;
 
 import javafx.beans.property.ObjectProperty;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+import java.time.Duration;
+import java.time.Instant;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -26,6 +31,8 @@ import java.util.function.Consumer;
 
 /** Asks for the pictures the panes need, and puts the answers into them. */
 final class Pictures {
+    private static final Logger LOG = LoggerFactory.getLogger(Pictures.class);
+
     private final Session session;
     private final View view;
     private final PictureService service;
@@ -35,6 +42,7 @@ final class Pictures {
     private final Consumer<Map<String, String>> onFaults;
     private Request asked;
     private boolean settled;
+    private boolean answeredBefore;
     private Shown held;
 
     /** A pane and what it shows. */
@@ -171,6 +179,15 @@ final class Pictures {
     private void answered(Answer answer) {
         latest.putAll(answer.shown());
         settled = answer.register() != null;
+        if (settled && !answeredBefore) {
+            answeredBefore = true;
+            Instant started = ProcessHandle.current().info().startInstant().orElse(Instant.now());
+            Runtime memory = Runtime.getRuntime();
+            LOG.info(
+                    "first picture in full {} ms after the start, {} MB of memory in use",
+                    Duration.between(started, Instant.now()).toMillis(),
+                    (memory.totalMemory() - memory.freeMemory()) >> 20);
+        }
         onFaults.accept(answer.faults());
         paint();
         if (answer.register() != null) {

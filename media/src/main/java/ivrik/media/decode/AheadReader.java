@@ -38,7 +38,7 @@ final class AheadReader implements AutoCloseable {
     Frame frame(long n, Size shown) {
         CompletableFuture<Frame> wanted;
         synchronized (this) {
-            boolean inOrder = n == last + 1;
+            boolean inOrder = n > last && n <= last + KEPT;
             if (!inOrder && n != last) {
                 dropWaiting();
             }

@@ -76,6 +76,10 @@ final class FrameIndex {
         return times[0];
     }
 
+    long time(long n) {
+        return times[(int) n];
+    }
+
     /** The number of the frame with a timestamp; of the one before it if none has it. */
     long number(long time) {
         int at = Arrays.binarySearch(times, time);

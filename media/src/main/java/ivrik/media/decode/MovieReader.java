@@ -189,7 +189,7 @@ public final class MovieReader implements AutoCloseable {
                     "there is no frame " + n + " in " + path.getFileName(),
                     "it has frames 0 to " + (index.size() - 1));
         }
-        if (n != next && (index.isTimed() || n < next)) {
+        if (n < next || n > next && isQuickerBySeeking(n)) {
             seek(n);
         }
         while (receive()) {
@@ -203,6 +203,11 @@ public final class MovieReader implements AutoCloseable {
         throw new UnreadableMediaException(
                 "frame " + n + " of " + path.getFileName() + " is damaged or cut off",
                 "replace the file, or shorten the clip to the frames before it");
+    }
+
+    /** Whether decoding can begin between the last frame and the one wanted. */
+    private boolean isQuickerBySeeking(long n) {
+        return index.isTimed() && index.keyBefore(n) > index.time(next - 1);
     }
 
     private void seek(long n) {

@@ -60,8 +60,9 @@ public final class PixelReader {
         workers.rows(
                 height,
                 (from, to) -> {
+                    byte[] scratch = samples.scratch();
                     for (int y = from; y < to; y++) {
-                        samples.read(y, out.data(), out.row(y));
+                        samples.read(y, out.data(), out.row(y), scratch);
                     }
                 });
         return out;

@@ -60,7 +60,12 @@ final class Samples {
         return codes;
     }
 
-    void read(int y, float[] out, int o) {
+    /** Room for {@link #read}, one for each thread. */
+    byte[] scratch() {
+        return new byte[depth <= 8 && !floats ? (width - 1) * step + 1 : 0];
+    }
+
+    void read(int y, float[] out, int o, byte[] scratch) {
         long at = y * lineBytes + offset;
         if (floats && depth == 32) {
             for (int x = 0; x < width; x++, at += step) {
@@ -72,8 +77,9 @@ final class Samples {
             }
         } else if (depth <= 8) {
             int mask = codes.length - 1;
-            for (int x = 0; x < width; x++, at += step) {
-                out[o + x] = codes[plane.get(ValueLayout.JAVA_BYTE, at) >> shift & mask];
+            MemorySegment.copy(plane, ValueLayout.JAVA_BYTE, at, scratch, 0, scratch.length);
+            for (int x = 0, i = 0; x < width; x++, i += step) {
+                out[o + x] = codes[scratch[i] >> shift & mask];
             }
         } else {
             int mask = codes.length - 1;

@@ -78,6 +78,7 @@ public final class ExportSheet extends VBox {
         this.target.setId("export-target");
         form.setId("export-form");
         start.setId("export-start");
+        cancel.setId("export-cancel");
         word.setId("export-word");
         from.setId("export-from");
         to.setId("export-to");

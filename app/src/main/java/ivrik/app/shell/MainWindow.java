@@ -170,7 +170,6 @@ public final class MainWindow {
                                                 .orElse(""));
                             }
                             view.frame.set(Math.min(view.frame.get(), is.project().frames() - 1));
-                            small.make(is.project().sources());
                             showName();
                             showWelcome();
                         });
@@ -191,8 +190,10 @@ public final class MainWindow {
         return zoom;
     }
 
+    /** The present picture is there in full: now there is time for small ones. */
     private void showRegister(Register register) {
         header.showRegister(register);
+        small.make(session.project().sources());
     }
 
     private void showFaults(Map<String, String> faults) {
@@ -212,7 +213,6 @@ public final class MainWindow {
         pictures.service().useFolder(document.folder());
         pictures.askAnew();
         small.forget();
-        small.make(session.project().sources());
     }
 
     Session session() {

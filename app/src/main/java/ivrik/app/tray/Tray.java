@@ -85,7 +85,29 @@ public final class Tray extends ScrollPane {
         make();
     }
 
+    /** Made anew; what had the focus has it again. */
     private void make() {
+        String focused = focusedId();
+        fill();
+        Node again = focused == null ? null : find(focused);
+        if (again != null) {
+            again.requestFocus();
+        }
+    }
+
+    private Node find(String id) {
+        return list.getChildren().stream()
+                .filter(n -> id.equals(n.getId()))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private String focusedId() {
+        Node owner = getScene() == null ? null : getScene().getFocusOwner();
+        return owner == null || owner.getParent() != list ? null : owner.getId();
+    }
+
+    private void fill() {
         made = session.project().sources();
         list.getChildren().clear();
         list.getChildren().add(heading("Footage"));

@@ -182,7 +182,7 @@ final class Driver implements AutoCloseable {
             KeyCode key = keys[i];
             run(() -> robot.keyRelease(key));
         }
-        pulses(1);
+        pulses(2);
     }
 
     void press(KeyCode key) {

@@ -243,6 +243,7 @@ class HandlingTest {
         d.key(KeyCode.HOME);
         assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(10);
         d.key(KeyCode.SPACE);
+        Driver.until("it has begun", () -> d.window.view().frame.get() > 10);
         Driver.until("it has stopped", () -> !d.window.view().playing.get());
         assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(16);
         d.key(KeyCode.BACK_SLASH);

@@ -4,6 +4,8 @@ import ivrik.app.control.NumberField;
 import ivrik.app.session.View;
 
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -12,8 +14,9 @@ import java.util.EnumSet;
 import java.util.Set;
 
 /**
- * Keys that the menus cannot carry: arrows nudge whatever has the focus except text, and W and H act
- * while they are down. Text being typed is kept from the menus' single letters.
+ * Keys that the menus cannot carry: arrows nudge and Space plays whatever has the focus except text,
+ * Enter presses the focused button, and W and H act while they are down. Text being typed is kept from
+ * the menus' single letters.
  */
 final class Keys {
     private static final double LARGE = 10;
@@ -72,8 +75,24 @@ final class Keys {
         } else if (e.getCode() == KeyCode.H && !e.isShortcutDown() && !e.isShiftDown()) {
             view.showHeld.set(window.hasHeld());
             e.consume();
+        } else if (e.getCode() == KeyCode.SPACE && !e.isShortcutDown()) {
+            view.playing.set(!view.playing.get() && !window.session().project().layers().isEmpty());
+            e.consume();
+        } else if (e.getCode() == KeyCode.ENTER
+                && scene.getFocusOwner() instanceof ButtonBase button) {
+            press(button);
+            e.consume();
         } else if (e.getCode().isArrowKey() && !e.isShortcutDown()) {
             nudge(e);
+        }
+    }
+
+    /** Enter does what Space does elsewhere, because Space plays whatever has the focus. */
+    private static void press(ButtonBase button) {
+        if (button instanceof MenuButton menu) {
+            menu.show();
+        } else {
+            button.fire();
         }
     }
 

@@ -233,6 +233,20 @@ class HandlingTest {
     }
 
     @Test
+    void spacePlaysWhateverHasTheFocusAndEnterPressesIt() {
+        bringIn(still("a.png", 0.3f));
+        Driver.run(() -> d.look("#red-mute").requestFocus());
+        d.key(KeyCode.SPACE);
+        assertThat(Driver.on(() -> d.window.view().playing.get())).isTrue();
+        d.key(KeyCode.SPACE);
+        assertThat(Driver.on(() -> d.window.view().playing.get())).isFalse();
+        Driver.run(() -> d.look("#red-mute").requestFocus());
+        d.key(KeyCode.ENTER);
+        assertThat(Driver.on(() -> d.window.session().state().look().orElseThrow().isShown(0)))
+                .isFalse();
+    }
+
+    @Test
     void playingOnceStopsAtTheEndOfTheRange() {
         bringIn(still("a.png", 0.3f));
         Driver.run(() -> d.window.view().frame.set(10));

@@ -139,6 +139,8 @@ class HandlingTest {
         Files.delete(file);
         Driver.until("it is missed", () -> d.words().contains("missing: find it"));
         d.files.source = still("b.png", 0.5f);
+        d.settle();
+        Driver.pulses(10);
         d.click("#source-a");
         Driver.until("it is found", () -> !d.words().contains("missing: find it"));
         assertThat(Driver.on(() -> project().sources().getFirst().path())).endsWith("b.png");

@@ -302,6 +302,8 @@ class WindowTest {
         open();
         Driver.until("the tray says so", () -> d.words().contains("missing: find it"));
         d.files.source = away;
+        d.settle();
+        Driver.pulses(10);
         d.click("#source-tram");
         Driver.until("it is back", () -> !d.words().contains("missing: find it"));
         d.settle();

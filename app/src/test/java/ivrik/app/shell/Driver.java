@@ -1,6 +1,8 @@
 package ivrik.app.shell;
 
 import ivrik.app.theme.Fonts;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Look;
 import ivrik.media.encode.Form;
 
 import javafx.application.Platform;
@@ -281,6 +283,16 @@ final class Driver implements AutoCloseable {
                         node instanceof javafx.scene.control.Labeled l
                                 ? l.getText()
                                 : ((javafx.scene.control.TextInputControl) node).getText());
+    }
+
+    /** The look on the desk. */
+    Look selectedLook() {
+        return on(() -> window.session().state().look().orElseThrow());
+    }
+
+    /** What each lane is told in the first step of the look on the desk. */
+    List<Amounts> lanes() {
+        return selectedLook().steps().getFirst().lanes();
     }
 
     /** All words that are visible in the window. */

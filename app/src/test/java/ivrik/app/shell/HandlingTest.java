@@ -70,13 +70,7 @@ class HandlingTest {
     }
 
     private double x(int lane) {
-        return Driver.on(() -> d.window.session().state().look().orElseThrow())
-                .steps()
-                .getFirst()
-                .lanes()
-                .get(lane)
-                .value("x")
-                .rest();
+        return d.lanes().get(lane).value("x").rest();
     }
 
     @Test
@@ -206,32 +200,11 @@ class HandlingTest {
         d.click("#jitter-amount");
         d.type("5");
         d.key(KeyCode.ENTER);
-        var lanes =
-                Driver.on(
-                        () ->
-                                d.window
-                                        .session()
-                                        .state()
-                                        .look()
-                                        .orElseThrow()
-                                        .steps()
-                                        .getFirst()
-                                        .lanes());
+        var lanes = d.lanes();
         assertThat(lanes).allMatch(a -> a.jitter().amount().rest() == 5);
         assertThat(Driver.on(() -> d.window.session().undoName())).contains("Jitter amount");
         d.key(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(
-                        Driver.on(
-                                () ->
-                                        d.window
-                                                .session()
-                                                .state()
-                                                .look()
-                                                .orElseThrow()
-                                                .steps()
-                                                .getFirst()
-                                                .lanes()))
-                .allMatch(a -> a.jitter().isNone());
+        assertThat(d.lanes()).allMatch(a -> a.jitter().isNone());
     }
 
     @Test

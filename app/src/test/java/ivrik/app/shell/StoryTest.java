@@ -31,17 +31,7 @@ class StoryTest {
     @TempDir Path folder;
 
     private Amounts amounts(Driver d, int lane) {
-        return Driver.on(
-                () ->
-                        d.window
-                                .session()
-                                .state()
-                                .look()
-                                .orElseThrow()
-                                .steps()
-                                .getFirst()
-                                .lanes()
-                                .get(lane));
+        return d.lanes().get(lane);
     }
 
     @Test

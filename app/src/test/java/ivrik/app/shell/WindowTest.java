@@ -60,7 +60,7 @@ class WindowTest {
     }
 
     private Look look() {
-        return Driver.on(() -> d.window.session().state().look().orElseThrow());
+        return d.selectedLook();
     }
 
     private double x(int lane, long frame) {

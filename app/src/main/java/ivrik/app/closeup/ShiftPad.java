@@ -5,7 +5,6 @@ import ivrik.app.session.Follow;
 import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.theme.Fonts;
 import ivrik.app.theme.Palette;
 import ivrik.core.separation.LaneKind;
 
@@ -14,7 +13,6 @@ import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
 
 import java.util.List;
 
@@ -89,7 +87,7 @@ public final class ShiftPad extends Drawing {
             g.strokeLine(o.getX(), o.getY(), a.getX(), a.getY());
         }
         g.setLineDashes();
-        g.setFont(Font.font(Fonts.WORDS, 11));
+        g.setFont(p.words(11));
         for (int k = 1; k <= points.size(); k++) {
             int i = (working + k) % points.size();
             boolean held = session.state().look().orElseThrow().lanes().get(i).hold();
@@ -112,7 +110,7 @@ public final class ShiftPad extends Drawing {
         g.setStroke(p.colour("line"));
         g.strokeRect(0.5, 0.5, w - 1, h - 1);
         g.setFill(p.colour("quiet"));
-        g.setFont(Font.font(Fonts.NUMBERS, 11));
+        g.setFont(p.numbers(11));
         g.fillText(String.format(java.util.Locale.ROOT, "%.0f px", range), 6, h - 7);
     }
 

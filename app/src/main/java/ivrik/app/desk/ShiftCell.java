@@ -3,7 +3,6 @@ package ivrik.app.desk;
 import ivrik.app.control.Drawing;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.theme.Fonts;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
@@ -12,7 +11,6 @@ import ivrik.core.separation.LaneKind;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
 import java.util.Locale;
@@ -83,7 +81,7 @@ final class ShiftCell extends Drawing {
         }
         g.setGlobalAlpha(1);
         g.setTextAlign(TextAlignment.CENTER);
-        g.setFont(Font.font(Fonts.NUMBERS, 12));
+        g.setFont(p.numbers(12));
         g.setFill(p.colour(held || far == 0 ? "quiet" : "type"));
         g.fillText(held ? "held" : number(x) + " " + number(y), cx, h - 11);
         g.setTextAlign(TextAlignment.LEFT);

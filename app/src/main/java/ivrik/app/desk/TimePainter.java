@@ -2,7 +2,6 @@ package ivrik.app.desk;
 
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.theme.Fonts;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Peg;
@@ -16,7 +15,6 @@ import ivrik.core.separation.LaneKind;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
 
 import java.util.List;
 import java.util.Map;
@@ -46,7 +44,7 @@ final class TimePainter {
     /** Where there is nothing to be timed yet, a word about what will be here. */
     void paintEmpty() {
         g.setFill(p.colour("quiet"));
-        g.setFont(Font.font(Fonts.WORDS, 13));
+        g.setFont(p.words(13));
         g.fillText("Time runs here: shots, cuts, and how each lane moves.", 16, 30);
     }
 
@@ -86,7 +84,7 @@ final class TimePainter {
         }
         double rate = project.sequence().rate().toDouble();
         long every = tickEvery(rate);
-        g.setFont(Font.font(Fonts.NUMBERS, 11));
+        g.setFont(p.numbers(11));
         g.setLineWidth(1);
         for (long f = 0; f < scale.frames(); f += Math.max(1, every / 4)) {
             boolean large = f % every == 0;
@@ -247,7 +245,7 @@ final class TimePainter {
         g.beginPath();
         g.rect(x, y, w, h);
         g.clip();
-        g.setFont(Font.font(Fonts.WORDS, 12));
+        g.setFont(p.words(12));
         if (over) {
             g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.75));
             g.fillRect(x + 1, y + 1, Math.min(w - 2, 14 + 6.4 * name.length()), 16);
@@ -287,7 +285,7 @@ final class TimePainter {
                     new double[] {ribbon - 1, ribbon - 1, ribbon + 7},
                     3);
         }
-        g.setFont(Font.font(Fonts.WORDS, 11));
+        g.setFont(p.words(11));
         for (Marker marker : session.project().markers()) {
             double x = Math.rint(scale.x(marker.frame() + 0.5)) + 0.5;
             g.setStroke(p.colour("quiet"));

@@ -17,7 +17,6 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
 
 /** One view of the picture: zoomed and panned with the other, with handles, marks, split and loupe. */
 public final class PicturePane extends Drawing {
@@ -181,7 +180,7 @@ public final class PicturePane extends Drawing {
     }
 
     private void explain(GraphicsContext g, Palette p, double width, double height) {
-        g.setFont(Font.font(ivrik.app.theme.Fonts.WORDS, 14));
+        g.setFont(p.words(14));
         g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.85));
         g.fillRect(0, height / 2 - 34, width, 68);
         g.setFill(p.colour("type"));

@@ -11,7 +11,6 @@ import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
 
 import java.util.List;
 
@@ -46,7 +45,7 @@ public final class ShiftHandles {
             return;
         }
         int working = session.state().lane();
-        g.setFont(Font.font(ivrik.app.theme.Fonts.WORDS, 11));
+        g.setFont(p.words(11));
         for (int i = 0; i < lanes.size(); i++) {
             if (i != working) {
                 point(g, p, place(i, m), p.ink(lanes.get(i).id()), lanes.get(i).letter(), false);

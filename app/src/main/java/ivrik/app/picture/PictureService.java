@@ -45,6 +45,7 @@ public final class PictureService {
     private final Map<String, String> faults = new ConcurrentHashMap<>();
     private final ScreenCache cache = new ScreenCache(Runtime.getRuntime().maxMemory() / 3);
     private final Consumer<Answer> answers;
+    private volatile Path folder;
     private volatile MediaPictures media;
     private volatile Renderer renderer;
 
@@ -77,6 +78,7 @@ public final class PictureService {
     /** Media paths are relative to this folder from now on; all that was kept is let go. */
     public void useFolder(Path folder) {
         MediaPictures before = media;
+        this.folder = folder;
         media = new MediaPictures(folder, workers);
         renderer = new Renderer(tolerant(media), workers, Runtime.getRuntime().maxMemory() / 10);
         cache.clear();
@@ -84,6 +86,11 @@ public final class PictureService {
         if (before != null) {
             before.close();
         }
+    }
+
+    /** What media paths are relative to. */
+    public Path folder() {
+        return folder;
     }
 
     /** A source that cannot be had leaves a gap and a word. */

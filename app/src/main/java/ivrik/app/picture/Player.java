@@ -19,6 +19,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /**
  * Plays at the sequence's rate, from frames rendered ahead. When they are not ready in time the size
@@ -27,8 +28,6 @@ import java.util.function.Consumer;
 public final class Player {
     private static final Logger LOG = LoggerFactory.getLogger(Player.class);
     private static final int AHEAD = 36;
-    private static final int LATE_BEFORE_SMALLER = 6;
-    private static final double SMALLEST = 0.25;
 
     /** How long an earlier frame stands in for one that is not ready. */
     private static final long HELD_AT_MOST = 8;
@@ -37,6 +36,7 @@ public final class Player {
     private final View view;
     private final PictureService service;
     private final Consumer<Shown> screen;
+    private final SoundTrackPlayer sound;
     private final ExecutorService renderer =
             Executors.newSingleThreadExecutor(
                     Thread.ofPlatform().name("ivrik-playback").daemon().factory());
@@ -49,8 +49,7 @@ public final class Player {
             };
     private long startedAt;
     private long startFrame;
-    private int late;
-    private volatile double scale = 1;
+    private volatile Pace pace = new Pace(1);
     private volatile long wanted = -1;
     private int shownCount;
     private long lastShown;
@@ -59,6 +58,16 @@ public final class Player {
      * @param screen told of each frame to show
      */
     public Player(Session session, View view, PictureService service, Consumer<Shown> screen) {
+        this(session, view, service, screen, Speaker::ofTheMachine);
+    }
+
+    Player(
+            Session session,
+            View view,
+            PictureService service,
+            Consumer<Shown> screen,
+            Supplier<Optional<Speaker>> speakers) {
+        this.sound = new SoundTrackPlayer(speakers);
         this.session = session;
         this.view = view;
         this.service = service;
@@ -78,10 +87,9 @@ public final class Player {
         long frame = view.frame.get();
         startFrame = frame >= range.first() && frame < range.last() ? frame : range.first();
         startedAt = -1;
-        late = 0;
         shownCount = 0;
         lastShown = -1;
-        scale = 1;
+        pace = new Pace(1 / session.project().sequence().rate().toDouble());
         wanted = startFrame;
         renderer.execute(this::renderAhead);
         clock.start();
@@ -93,8 +101,9 @@ public final class Player {
                 "{} frames shown in {} ms, last at {} of full size",
                 shownCount,
                 startedAt < 0 ? 0 : (System.nanoTime() - startedAt) / 1_000_000,
-                scale);
+                pace.scale());
         wanted = -1;
+        sound.stop();
         view.notice.set("");
     }
 
@@ -105,7 +114,7 @@ public final class Player {
 
     /** The size that is played, as a share of the full one. */
     public double scale() {
-        return scale;
+        return pace.scale();
     }
 
     private void tick(long now) {
@@ -113,6 +122,7 @@ public final class Player {
         FrameRange range = project.played();
         if (startedAt < 0) {
             startedAt = now;
+            sound.start(project, service.folder(), startFrame, view.loop.get());
         }
         long passed = (long) ((now - startedAt) / 1e9 * project.sequence().rate().toDouble());
         long frame = startFrame + passed;
@@ -138,27 +148,33 @@ public final class Player {
         for (long n = frame; n >= Math.max(range.first(), frame - HELD_AT_MOST); n--) {
             Optional<Shown> ready = ready(Planner.plan(project, n));
             if (ready.isPresent()) {
-                late = n == frame ? Math.max(0, late - 1) : late + 1;
+                pace.shown(n == frame);
                 if (n != lastShown) {
                     lastShown = n;
                     shownCount++;
                     screen.accept(ready.get());
                 }
-                break;
+                say();
+                return;
             }
-            late += n == frame ? 1 : 0;
         }
-        if (late > LATE_BEFORE_SMALLER && scale > SMALLEST) {
-            scale /= 2;
-            late = 0;
-            view.notice.set(
-                    "Played at " + (scale == 0.5 ? "half" : "quarter") + " size to keep time");
-        }
+        pace.shown(false);
+        say();
+    }
+
+    private void say() {
+        double scale = pace.scale();
+        view.notice.set(
+                scale == 1
+                        ? ""
+                        : "Played at "
+                                + (scale == 0.5 ? "half" : "quarter")
+                                + " size to keep time");
     }
 
     /** A frame at the best size there is. */
     private Optional<Shown> ready(Plan plan) {
-        for (double s = 1; s >= SMALLEST; s /= 2) {
+        for (double s = 1; s >= Pace.SMALLEST; s /= 2) {
             Optional<Shown> ready = service.cache().get(plan, s);
             if (ready.isPresent()) {
                 return ready;
@@ -172,12 +188,12 @@ public final class Player {
      * far ahead as the clock will have got by the time a frame is done.
      */
     private void renderAhead() {
-        double secondsEach = 0;
         while (wanted >= 0) {
             Project project = session.project();
             FrameRange range = project.played();
-            long lead = (long) Math.ceil(secondsEach * project.sequence().rate().toDouble());
+            long lead = (long) Math.ceil(pace.secondsEach() * project.sequence().rate().toDouble());
             long from = wanted + Math.min(lead, AHEAD / 2);
+            double scale = pace.scale();
             Plan next = null;
             for (int i = 0; i < AHEAD && next == null && wanted >= 0; i++) {
                 long n = range.first() + Math.floorMod(from + i - range.first(), range.length());
@@ -188,13 +204,13 @@ public final class Player {
                 LockSupport.parkNanos(4_000_000);
             } else {
                 long began = System.nanoTime();
-                render(next);
-                secondsEach = 0.7 * secondsEach + 0.3 * (System.nanoTime() - began) / 1e9;
+                render(next, scale);
+                pace.rendered(scale, (System.nanoTime() - began) / 1e9);
             }
         }
     }
 
-    private void render(Plan plan) {
+    private void render(Plan plan, double scale) {
         try {
             service.prepare(plan, scale);
         } catch (IvrikException e) {
@@ -206,6 +222,7 @@ public final class Player {
 
     public void close() {
         clock.stop();
+        sound.stop();
         wanted = -1;
         renderer.shutdownNow();
     }

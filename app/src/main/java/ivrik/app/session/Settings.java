@@ -20,11 +20,13 @@ import java.util.List;
 public record Settings(
         List<String> recent,
         boolean darkroom,
+        double textScale,
         double trayShare,
         double closeUpShare,
         double deskShare,
         double timeShare) {
-    public static final Settings FIRST = new Settings(List.of(), true, 0.118, 0.795, 0.582, 0.282);
+    public static final Settings FIRST =
+            new Settings(List.of(), true, 1, 0.118, 0.795, 0.582, 0.282);
     private static final Logger LOG = LoggerFactory.getLogger(Settings.class);
     private static final int RECENT = 8;
     private static final JsonMapper MAPPER =
@@ -75,6 +77,7 @@ public record Settings(
         return new Settings(
                 next.subList(0, Math.min(RECENT, next.size())),
                 darkroom,
+                textScale,
                 trayShare,
                 closeUpShare,
                 deskShare,
@@ -82,10 +85,14 @@ public record Settings(
     }
 
     public Settings withDarkroom(boolean d) {
-        return new Settings(recent, d, trayShare, closeUpShare, deskShare, timeShare);
+        return new Settings(recent, d, textScale, trayShare, closeUpShare, deskShare, timeShare);
+    }
+
+    public Settings withTextScale(double t) {
+        return new Settings(recent, darkroom, t, trayShare, closeUpShare, deskShare, timeShare);
     }
 
     public Settings withShares(double tray, double closeUp, double desk, double time) {
-        return new Settings(recent, darkroom, tray, closeUp, desk, time);
+        return new Settings(recent, darkroom, textScale, tray, closeUp, desk, time);
     }
 }

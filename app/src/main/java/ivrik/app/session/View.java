@@ -69,6 +69,10 @@ public final class View {
     public final BooleanProperty playing = new SimpleBooleanProperty();
     public final BooleanProperty loop = new SimpleBooleanProperty(true);
     public final BooleanProperty darkroom = new SimpleBooleanProperty(true);
+
+    /** How much larger than its own size type is set: 1 to 1.5. */
+    public final DoubleProperty textScale = new SimpleDoubleProperty(1);
+
     public final BooleanProperty trayShown = new SimpleBooleanProperty(true);
     public final BooleanProperty closeUpShown = new SimpleBooleanProperty(true);
     public final BooleanProperty pictureOnly = new SimpleBooleanProperty();

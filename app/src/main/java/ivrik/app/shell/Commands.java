@@ -31,6 +31,9 @@ final class Commands {
     private static final Modifier CTRL = KeyCombination.SHORTCUT_DOWN;
     private static final Modifier SHIFT = KeyCombination.SHIFT_DOWN;
 
+    /** Sizes of type from one times to one and a half times. */
+    private static final double TEXT_STEPS = 8;
+
     private final MainWindow window;
     private final Session session;
     private final View view;
@@ -85,9 +88,13 @@ final class Commands {
         add(
                 "Put the lane's treatment to rest",
                 key(KeyCode.BACK_SPACE),
-                window::restLane,
+                window.laneWork()::rest,
                 this::any);
-        add("Switch the treatment on or off", key(KeyCode.X), window::toggleStep, this::any);
+        add(
+                "Switch the treatment on or off",
+                key(KeyCode.X),
+                window.laneWork()::toggleStep,
+                this::any);
     }
 
     private void lane() {
@@ -275,6 +282,14 @@ final class Commands {
                                         (view.surround.get().ordinal() + 1)
                                                 % Surround.values().length]));
         flag("Darkroom or Proof", null, view.darkroom);
+        add("Larger text", key(KeyCode.EQUALS, CTRL), () -> text(1));
+        add("Smaller text", key(KeyCode.MINUS, CTRL), () -> text(-1));
+    }
+
+    /** The next larger or smaller size of type. */
+    private void text(int by) {
+        double steps = Math.rint((view.textScale.get() - 1) * TEXT_STEPS) + by;
+        view.textScale.set(1 + Math.clamp(steps, 0, 4) / TEXT_STEPS);
     }
 
     /** Shows something in the result pane, or the result again. */

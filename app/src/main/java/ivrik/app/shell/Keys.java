@@ -104,7 +104,7 @@ final class Keys {
         double size = e.isAltDown() ? FINE : e.isShiftDown() ? LARGE : 1;
         double x = e.getCode() == KeyCode.RIGHT ? size : e.getCode() == KeyCode.LEFT ? -size : 0;
         double y = e.getCode() == KeyCode.DOWN ? size : e.getCode() == KeyCode.UP ? -size : 0;
-        window.nudge(x, y);
+        window.laneWork().nudge(x, y);
         e.consume();
     }
 

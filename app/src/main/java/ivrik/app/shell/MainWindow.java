@@ -10,35 +10,29 @@ import ivrik.app.pane.PicturePane;
 import ivrik.app.pane.ShiftHandles;
 import ivrik.app.picture.Player;
 import ivrik.app.session.Document;
-import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.WhyNothing;
 import ivrik.app.sheet.CommandList;
-import ivrik.app.sheet.ExportSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.theme.Palette;
 import ivrik.app.tray.Tray;
-import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Register;
-import ivrik.media.encode.Form;
 import ivrik.media.file.ProjectFile;
 
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
-import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import javafx.util.Duration;
@@ -50,6 +44,7 @@ import java.util.Map;
 
 /** The window: its parts, and what the commands do. */
 public final class MainWindow {
+    private static final double TEXT_PX = 13;
     private static final long MOST_CACHE_TICKS = 3000;
 
     private final Stage stage;
@@ -59,6 +54,7 @@ public final class MainWindow {
     private final Remembered remembered;
     private final Document document;
     private final Importer importer;
+    private final LaneWork laneWork = new LaneWork(session, view);
     private final Projects projects;
     private final TimeView time;
     private final PicturePane paneA;
@@ -154,12 +150,14 @@ public final class MainWindow {
                     quit();
                 });
         new Keys(this, scene).install();
-        installDrop(scene);
+        new Drop(this::take).install(scene);
     }
 
     private void listen() {
         view.darkroom.set(remembered.get().darkroom());
+        view.textScale.set(remembered.get().textScale());
         view.darkroom.addListener((o, a, b) -> scheme());
+        view.textScale.addListener((o, a, b) -> scheme());
         view.pictureOnly.addListener((o, a, b) -> paneA.requestFocus());
         session.stateProperty()
                 .addListener(
@@ -231,6 +229,10 @@ public final class MainWindow {
         return sheets;
     }
 
+    LaneWork laneWork() {
+        return laneWork;
+    }
+
     Player player() {
         return player;
     }
@@ -263,10 +265,12 @@ public final class MainWindow {
     }
 
     private void scheme() {
-        Palette next = Palette.of(view.darkroom.get());
+        double text = view.textScale.get();
+        Palette next = Palette.of(view.darkroom.get(), text);
         stage.getScene().getStylesheets().setAll(next.sheets());
+        sheets.setStyle("-fx-font-size: " + TEXT_PX * text + "px");
         palette.set(next);
-        remembered.change(s -> s.withDarkroom(view.darkroom.get()));
+        remembered.change(s -> s.withDarkroom(view.darkroom.get()).withTextScale(text));
     }
 
     private void showName() {
@@ -332,22 +336,6 @@ public final class MainWindow {
         };
     }
 
-    private void installDrop(Scene scene) {
-        scene.setOnDragOver(
-                e -> {
-                    if (e.getDragboard().hasFiles()) {
-                        e.acceptTransferModes(TransferMode.COPY);
-                    }
-                    e.consume();
-                });
-        scene.setOnDragDropped(
-                e -> {
-                    e.setDropCompleted(e.getDragboard().hasFiles());
-                    take(e.getDragboard().getFiles().stream().map(java.io.File::toPath).toList());
-                    e.consume();
-                });
-    }
-
     /** Files from a drop, a dialog or the command line: a project is opened, anything else brought in. */
     public void take(List<Path> files) {
         files.stream().filter(MainWindow::isProject).findFirst().ifPresent(this::open);
@@ -385,33 +373,7 @@ public final class MainWindow {
             return;
         }
         view.playing.set(false);
-        Path folder =
-                document.file() == null
-                        ? Path.of(System.getProperty("user.home"))
-                        : document.folder();
-        String name =
-                session.project()
-                        .name()
-                        .toLowerCase(java.util.Locale.ROOT)
-                        .replaceAll("[^a-z0-9]+", "-");
-        ExportSheet sheet =
-                new ExportSheet(
-                        session.project(),
-                        document.folder(),
-                        folder.resolve(name + ".mp4"),
-                        sheets,
-                        new ExportSheet.Around() {
-                            @Override
-                            public Path choose(Form form) {
-                                return chooser.exportTarget(form, name + form.ending());
-                            }
-
-                            @Override
-                            public void reveal(Path file) {
-                                Reveal.inItsFolder(file);
-                            }
-                        });
-        sheets.show(sheet, sheet.startButton());
+        new Exporting(session, document, sheets, () -> chooser).show();
     }
 
     void quit() {
@@ -428,43 +390,6 @@ public final class MainWindow {
         document.close();
         stage.setOnCloseRequest(null);
         stage.close();
-    }
-
-    /** Moves the lane being worked on, and others after it, by so many pixels. */
-    void nudge(double dx, double dy) {
-        if (!Lanes.hasShift(session.state())) {
-            return;
-        }
-        int lane = session.state().lane();
-        int step = session.state().step();
-        long frame = view.frame.get();
-        Point2D from = Lanes.shifts(session.state(), frame).get(lane);
-        Point2D to = new Point2D(tidy(from.getX() + dx), tidy(from.getY() + dy));
-        String name = "Nudge " + Lanes.kinds(session.state()).get(lane).title();
-        session.editLook(name, look -> view.follow.get().moved(look, step, lane, frame, to));
-    }
-
-    /** Tenths add up to whole numbers. */
-    private static double tidy(double v) {
-        return Math.rint(v * 1e6) / 1e6;
-    }
-
-    void restLane() {
-        int lane = session.state().lane();
-        int step = session.state().step();
-        session.editLook(
-                "Put " + Lanes.kinds(session.state()).get(lane).title() + " to rest",
-                look ->
-                        look.withAmounts(
-                                step,
-                                lane,
-                                a -> Amounts.atRest(look.steps().get(step).kind().description())));
-    }
-
-    void toggleStep() {
-        int step = session.state().step();
-        session.editLook(
-                "Treatment on or off", look -> look.withStep(step, s -> s.withOn(!s.on())));
     }
 
     void holdFrame() {

@@ -3,6 +3,7 @@ package ivrik.app.theme;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -14,18 +15,18 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** The colours of a scheme by the names its style sheet gives them, for what is drawn. */
+/** The colours of a scheme by the names its style sheet gives them, and its type, for what is drawn. */
 public final class Palette {
     private static final Pattern COLOUR = Pattern.compile("-([a-z-]+): (#[0-9a-f]{6});");
     private static final String SHAPES = sheet("ivrik");
-    private static final Palette DARKROOM = new Palette("darkroom");
-    private static final Palette PROOF = new Palette("proof");
 
     private final String name;
+    private final double textScale;
     private final Map<String, Color> colours = new HashMap<>();
 
-    private Palette(String name) {
+    private Palette(String name, double textScale) {
         this.name = name;
+        this.textScale = textScale;
         try (InputStream in = Palette.class.getResourceAsStream("/ivrik/app/" + name + ".css")) {
             String css = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             for (Matcher colour = COLOUR.matcher(css); colour.find(); ) {
@@ -41,7 +42,14 @@ public final class Palette {
     }
 
     public static Palette of(boolean darkroom) {
-        return darkroom ? DARKROOM : PROOF;
+        return of(darkroom, 1);
+    }
+
+    /**
+     * @param textScale how much larger than its own size type is set
+     */
+    public static Palette of(boolean darkroom, double textScale) {
+        return new Palette(darkroom ? "darkroom" : "proof", textScale);
     }
 
     /** The style sheets of a window in this scheme. */
@@ -65,5 +73,15 @@ public final class Palette {
     /** The ink of a lane by its id, such as {@code red}. */
     public Color ink(String lane) {
         return colour("ink-" + lane);
+    }
+
+    /** The type of words. */
+    public Font words(double size) {
+        return Font.font(Fonts.WORDS, size * textScale);
+    }
+
+    /** The type of numbers, all digits equally wide. */
+    public Font numbers(double size) {
+        return Font.font(Fonts.NUMBERS, size * textScale);
     }
 }

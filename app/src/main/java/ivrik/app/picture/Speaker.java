@@ -1,0 +1,52 @@
+package ivrik.app.picture;
+
+import ivrik.media.sound.SoundReader;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+import java.util.Optional;
+
+import javax.sound.sampled.AudioFormat;
+import javax.sound.sampled.AudioSystem;
+import javax.sound.sampled.LineUnavailableException;
+import javax.sound.sampled.SourceDataLine;
+
+/** Where sound goes: 16-bit little-endian stereo at {@link SoundReader#RATE}. */
+interface Speaker extends AutoCloseable {
+    AudioFormat FORMAT = new AudioFormat(SoundReader.RATE, 16, 2, true, false);
+
+    /** Takes sound, and waits until there is room for it. */
+    void play(byte[] samples);
+
+    /** Silence at once. */
+    @Override
+    void close();
+
+    /** That of the machine; empty if it has none that is free. */
+    static Optional<Speaker> ofTheMachine() {
+        Logger log = LoggerFactory.getLogger(Speaker.class);
+        try {
+            SourceDataLine line = AudioSystem.getSourceDataLine(FORMAT);
+            line.open(FORMAT, FORMAT.getFrameSize() * SoundReader.RATE / 10);
+            line.start();
+            return Optional.of(
+                    new Speaker() {
+                        @Override
+                        public void play(byte[] samples) {
+                            line.write(samples, 0, samples.length);
+                        }
+
+                        @Override
+                        public void close() {
+                            line.stop();
+                            line.flush();
+                            line.close();
+                        }
+                    });
+        } catch (LineUnavailableException | IllegalArgumentException e) {
+            log.info("this machine has no free sound output: {}", e.getMessage());
+            return Optional.empty();
+        }
+    }
+}

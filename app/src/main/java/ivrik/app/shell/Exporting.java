@@ -1,0 +1,56 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.Document;
+import ivrik.app.session.Session;
+import ivrik.app.sheet.ExportSheet;
+import ivrik.app.sheet.Sheets;
+import ivrik.media.encode.Form;
+
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.function.Supplier;
+
+/** Opens the export sheet with what the project suggests. */
+final class Exporting implements ExportSheet.Around {
+    private final Session session;
+    private final Document document;
+    private final Sheets sheets;
+    private final Supplier<Chooser> chooser;
+
+    Exporting(Session session, Document document, Sheets sheets, Supplier<Chooser> chooser) {
+        this.session = session;
+        this.document = document;
+        this.sheets = sheets;
+        this.chooser = chooser;
+    }
+
+    void show() {
+        Path folder =
+                document.file() == null
+                        ? Path.of(System.getProperty("user.home"))
+                        : document.folder();
+        ExportSheet sheet =
+                new ExportSheet(
+                        session.project(),
+                        document.folder(),
+                        folder.resolve(name() + Form.H264.ending()),
+                        sheets,
+                        this);
+        sheets.show(sheet, sheet.startButton());
+    }
+
+    /** The project's name as a file is called. */
+    private String name() {
+        return session.project().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    }
+
+    @Override
+    public Path choose(Form form) {
+        return chooser.get().exportTarget(form, name() + form.ending());
+    }
+
+    @Override
+    public void reveal(Path file) {
+        Reveal.inItsFolder(file);
+    }
+}

@@ -1,0 +1,100 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+
+import javafx.event.Event;
+import javafx.event.EventHandler;
+import javafx.scene.Scene;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.Dragboard;
+import javafx.scene.input.TransferMode;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/** Files that the platform says are dragged over the window and dropped on it. */
+class DropTest {
+    private static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
+
+    @TempDir Path folder;
+
+    private Driver d;
+
+    @BeforeEach
+    void open() throws IOException {
+        d = new Driver(Files.createDirectories(folder.resolve("data")));
+    }
+
+    @AfterEach
+    void close() {
+        d.close();
+    }
+
+    /** What the platform would send; true if the drag was accepted and then taken. */
+    private boolean drop(List<File> files) {
+        Dragboard board = mock();
+        when(board.hasFiles()).thenReturn(!files.isEmpty());
+        when(board.getTransferModes()).thenReturn(Set.of(TransferMode.COPY));
+        when(board.getFiles()).thenReturn(files);
+        return Driver.on(
+                () -> {
+                    Scene scene = d.look("#play").getScene();
+                    List<DragEvent> seen = new ArrayList<>();
+                    EventHandler<DragEvent> see = seen::add;
+                    scene.addEventHandler(DragEvent.ANY, see);
+                    Event.fireEvent(scene, event(DragEvent.DRAG_OVER, board));
+                    Event.fireEvent(scene, event(DragEvent.DRAG_DROPPED, board));
+                    scene.removeEventHandler(DragEvent.ANY, see);
+                    return seen.get(0).isAccepted() && seen.get(1).isDropCompleted();
+                });
+    }
+
+    private static DragEvent event(javafx.event.EventType<DragEvent> type, Dragboard board) {
+        return new DragEvent(type, board, 400, 300, 400, 300, TransferMode.COPY, null, null, null);
+    }
+
+    @Test
+    void aClipDroppedOnTheWindowIsBroughtInAndNudgedByOneKey() throws IOException {
+        Path tram = Files.copy(DEMO.resolve("media/tram.webm"), folder.resolve("tram.webm"));
+        assertThat(drop(List.of(tram.toFile()))).isTrue();
+        Driver.until("it is in", () -> !d.window.session().project().isEmpty());
+        d.settle();
+        d.key(javafx.scene.input.KeyCode.RIGHT);
+        assertThat(d.lanes().getFirst().value("x").rest()).isEqualTo(1);
+    }
+
+    @Test
+    void aProjectDroppedOnTheWindowIsOpened() {
+        assertThat(drop(List.of(DEMO.resolve("lantern-week.ivrik").toFile()))).isTrue();
+        Driver.until(
+                "it is open", () -> d.window.session().project().name().equals("Lantern Week"));
+    }
+
+    @Test
+    void textOrAnythingElseThatIsNoFileIsLeftAlone() {
+        assertThat(drop(List.of())).isFalse();
+        assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
+    }
+
+    @Test
+    void aFileThatIsNoPictureIsExplained() throws IOException {
+        Path note = Files.writeString(folder.resolve("note.png"), "this is only text");
+        assertThat(drop(List.of(note.toFile()))).isTrue();
+        Driver.until(
+                "it is explained",
+                () -> d.words().stream().anyMatch(w -> w.contains("Could not bring in note.png")));
+        assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
+    }
+}

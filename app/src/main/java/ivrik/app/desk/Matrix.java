@@ -56,6 +56,7 @@ public final class Matrix extends BorderPane {
                                 make();
                             }
                         });
+        view.textScale.addListener((o, a, b) -> make());
         make();
     }
 
@@ -89,21 +90,21 @@ public final class Matrix extends BorderPane {
 
     private void make(State state, Look look) {
         List<LaneKind> lanes = look.model().lanes();
-        grid.add(head("Separate " + look.model().title(), Metrics.NAME_COLUMN, false), 0, 0);
+        grid.add(head("Separate " + look.model().title(), wide(Metrics.NAME_COLUMN), false), 0, 0);
         int columns = look.steps().size();
         for (int s = 0; s < columns; s++) {
             Step step = look.steps().get(s);
             Label head =
                     head(
                             step.kind().description().title() + (step.on() ? "" : " off"),
-                            Metrics.COLUMN,
+                            wide(Metrics.COLUMN),
                             s == state.step());
             int number = s;
             head.setOnMouseClicked(e -> session.selectCell(number, session.state().lane()));
             head.setTooltip(new Tooltip(step.kind().description().help()));
             grid.add(head, 1 + s, 0);
         }
-        grid.add(head("Rejoin", Metrics.COLUMN, false), 1 + columns, 0);
+        grid.add(head("Rejoin", wide(Metrics.COLUMN), false), 1 + columns, 0);
         for (int lane = 0; lane < lanes.size(); lane++) {
             grid.add(laneHead(state, look, lane, lanes.get(lane)), 0, 1 + lane);
             for (int s = 0; s < columns; s++) {
@@ -112,6 +113,11 @@ public final class Matrix extends BorderPane {
             grid.add(rejoinCell(look, lane, lanes.get(lane)), 1 + columns, 1 + lane);
         }
         makeFoot(state, look);
+    }
+
+    /** Columns hold words, and grow with them. */
+    private double wide(double width) {
+        return Math.rint(width * view.textScale.get());
     }
 
     private static Label head(String text, double width, boolean selected) {
@@ -166,7 +172,7 @@ public final class Matrix extends BorderPane {
             head.getStyleClass().add("selected");
         }
         head.setOnMouseClicked(e -> session.selectLane(lane));
-        size(head, Metrics.NAME_COLUMN, Metrics.LANE);
+        size(head, wide(Metrics.NAME_COLUMN), Metrics.LANE);
         return head;
     }
 
@@ -218,7 +224,7 @@ public final class Matrix extends BorderPane {
                                 session.selectCell(step, lane);
                             }
                         });
-        size(cell, Metrics.COLUMN, Metrics.LANE);
+        size(cell, wide(Metrics.COLUMN), Metrics.LANE);
         return cell;
     }
 
@@ -226,7 +232,7 @@ public final class Matrix extends BorderPane {
         VBox box = new VBox(2);
         box.setAlignment(Pos.CENTER);
         box.getStyleClass().add("cell");
-        size(box, Metrics.COLUMN, Metrics.LANE);
+        size(box, wide(Metrics.COLUMN), Metrics.LANE);
         if (lane == look.lanes().size() / 2) {
             MenuButton mode = menu(look.rejoin().id(), "How the lanes become a picture again");
             mode.setId("rejoin-mode");

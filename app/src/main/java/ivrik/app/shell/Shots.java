@@ -88,9 +88,11 @@ final class Shots {
                     w.view().frame.set(34);
                     w.session().select(new Selection("title", 0, 0));
                 });
+        shot("larger-text", w -> w.view().textScale.set(1.25));
         shot(
                 "picture-only",
                 w -> {
+                    w.view().textScale.set(1);
                     w.view().handles.set(false);
                     w.view().frame.set(100);
                     w.view().pictureOnly.set(true);

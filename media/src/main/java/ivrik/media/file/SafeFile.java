@@ -117,6 +117,12 @@ public final class SafeFile implements AutoCloseable {
                     "free some space or choose another disk",
                     e);
         }
+        if (why.contains("too large") || why.contains("quota")) {
+            return new UnwritableTargetException(
+                    target + " is larger than there is room for",
+                    "choose another disk, or ask for a larger share of this one",
+                    e);
+        }
         return new UnwritableTargetException(
                 "cannot write " + target,
                 "check that you may write there, or choose another place",

@@ -90,7 +90,7 @@ final class JitterControls extends VBox {
     }
 
     void show(State state) {
-        CloseUp.step(state)
+        TreatmentPart.step(state)
                 .ifPresent(
                         step -> {
                             Jitter j = step.lanes().get(state.lane()).jitter();

@@ -121,7 +121,7 @@ public final class ShiftPad extends Drawing {
             LaneKind lane,
             boolean working,
             boolean held) {
-        Color ink = p.ink(lane.id());
+        Color ink = p.ink(lane);
         double x = at.getX();
         double y = at.getY();
         g.setStroke(ink);

@@ -4,21 +4,18 @@ import ivrik.app.control.Badge;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.session.View.Face;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
-import ivrik.core.look.Onto;
 import ivrik.core.look.Step;
 import ivrik.core.rejoin.Blend;
-import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.LaneKind;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
@@ -26,8 +23,11 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Rectangle;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.BiFunction;
 import java.util.function.Predicate;
 
@@ -37,17 +37,15 @@ public final class Matrix extends BorderPane {
     private final View view;
     private final ObjectProperty<Palette> palette;
     private final GridPane grid = new GridPane();
-    private final HBox foot = new HBox(12);
+    private final Map<Integer, Label> strengths = new HashMap<>();
 
     public Matrix(Session session, View view, ObjectProperty<Palette> palette) {
         this.session = session;
         this.view = view;
         this.palette = palette;
         getStyleClass().add("desk");
-        foot.setAlignment(Pos.CENTER_LEFT);
-        foot.getStyleClass().add("strip");
         setTop(grid);
-        setBottom(foot);
+        setBottom(new LayerStrip(session, view));
         session.stateProperty()
                 .addListener(
                         (o, a, b) -> {
@@ -57,6 +55,8 @@ public final class Matrix extends BorderPane {
                             }
                         });
         view.textScale.addListener((o, a, b) -> make());
+        view.face.addListener((o, a, b) -> make());
+        view.frame.addListener((o, a, b) -> showStrengths());
         make();
     }
 
@@ -67,7 +67,7 @@ public final class Matrix extends BorderPane {
                         ? getScene().getFocusOwner().getId()
                         : null;
         grid.getChildren().clear();
-        foot.getChildren().clear();
+        strengths.clear();
         state.look().ifPresentOrElse(look -> make(state, look), this::makeEmpty);
         if (focused != null) {
             Node again = grid.lookup("#" + focused);
@@ -90,7 +90,13 @@ public final class Matrix extends BorderPane {
 
     private void make(State state, Look look) {
         List<LaneKind> lanes = look.model().lanes();
-        grid.add(head("Separate " + look.model().title(), wide(Metrics.NAME_COLUMN), false), 0, 0);
+        Label separate =
+                head(separation(look), wide(Metrics.NAME_COLUMN), view.face.get() == Face.SEPARATE);
+        separate.setTooltip(
+                new Tooltip("How the picture is taken apart: press to change the model"));
+        separate.setId("head-separate");
+        separate.setOnMouseClicked(e -> face(Face.SEPARATE));
+        grid.add(separate, 0, 0);
         int columns = look.steps().size();
         for (int s = 0; s < columns; s++) {
             Step step = look.steps().get(s);
@@ -98,21 +104,40 @@ public final class Matrix extends BorderPane {
                     head(
                             step.kind().description().title() + (step.on() ? "" : " off"),
                             wide(Metrics.COLUMN),
-                            s == state.step());
+                            s == state.step() && view.face.get() == Face.TREATMENT);
             int number = s;
-            head.setOnMouseClicked(e -> session.selectCell(number, session.state().lane()));
+            head.setOnMouseClicked(
+                    e -> {
+                        face(Face.TREATMENT);
+                        session.selectCell(number, session.state().lane());
+                    });
             head.setTooltip(new Tooltip(step.kind().description().help()));
             grid.add(head, 1 + s, 0);
         }
-        grid.add(head("Rejoin", wide(Metrics.COLUMN), false), 1 + columns, 0);
+        Label rejoin = head("Rejoin", wide(Metrics.COLUMN), view.face.get() == Face.REJOIN);
+        rejoin.setTooltip(new Tooltip("How the lanes become a picture again: inks, modes, order"));
+        rejoin.setId("head-rejoin");
+        rejoin.setOnMouseClicked(e -> face(Face.REJOIN));
+        grid.add(rejoin, 1 + columns, 0);
         for (int lane = 0; lane < lanes.size(); lane++) {
             grid.add(laneHead(state, look, lane, lanes.get(lane)), 0, 1 + lane);
             for (int s = 0; s < columns; s++) {
-                grid.add(cell(state, s, lane, lanes.get(lane)), 1 + s, 1 + lane);
+                grid.add(cell(state, look, s, lane, lanes.get(lane)), 1 + s, 1 + lane);
             }
             grid.add(rejoinCell(look, lane, lanes.get(lane)), 1 + columns, 1 + lane);
         }
-        makeFoot(state, look);
+        showStrengths();
+    }
+
+    /** The model's name, if there is room for both words. */
+    private static String separation(Look look) {
+        String title = look.model().title();
+        return title.length() > 10 ? title : "Separate " + title;
+    }
+
+    private void face(Face face) {
+        view.closeUpShown.set(true);
+        view.face.set(face);
     }
 
     /** Columns hold words, and grow with them. */
@@ -172,7 +197,7 @@ public final class Matrix extends BorderPane {
             head.getStyleClass().add("selected");
         }
         head.setOnMouseClicked(e -> session.selectLane(lane));
-        size(head, wide(Metrics.NAME_COLUMN), Metrics.LANE);
+        size(head, wide(Metrics.NAME_COLUMN), Metrics.lane(look.lanes().size()));
         return head;
     }
 
@@ -201,7 +226,7 @@ public final class Matrix extends BorderPane {
         return button;
     }
 
-    private Node cell(State state, int step, int lane, LaneKind kind) {
+    private Node cell(State state, Look look, int step, int lane, LaneKind kind) {
         ShiftCell cell = new ShiftCell(session, view, palette, step, lane, kind);
         boolean selected = step == state.step() && lane == state.lane();
         cell.getStyleClass().add("cell");
@@ -213,6 +238,7 @@ public final class Matrix extends BorderPane {
         cell.setOnMousePressed(
                 e -> {
                     cell.requestFocus();
+                    face(Face.TREATMENT);
                     session.selectCell(step, lane);
                 });
         cell.focusedProperty()
@@ -224,93 +250,62 @@ public final class Matrix extends BorderPane {
                                 session.selectCell(step, lane);
                             }
                         });
-        size(cell, wide(Metrics.COLUMN), Metrics.LANE);
+        size(cell, wide(Metrics.COLUMN), Metrics.lane(look.lanes().size()));
         return cell;
     }
 
+    /** The ink a lane paints with, and how: its own way, the way of all, or not at all. */
     private Node rejoinCell(Look look, int lane, LaneKind kind) {
-        VBox box = new VBox(2);
+        LaneState state = look.lanes().get(lane);
+        Rectangle swatch = new Rectangle(18, 12, Palette.colourOf(state.ink().orElse(kind.ink())));
+        swatch.getStyleClass().add("swatch");
+        Label strength = new Label();
+        strength.getStyleClass().add("number");
+        strengths.put(lane, strength);
+        HBox inked = new HBox(6, swatch, strength);
+        inked.setAlignment(Pos.CENTER);
+        String way =
+                !look.isShown(lane)
+                        ? "left out"
+                        : look.rejoin().isExact()
+                                ? look.rejoin().id()
+                                : state.blend().map(Blend::id).orElse(look.rejoin().id());
+        VBox box = new VBox(3, inked, quiet(way));
         box.setAlignment(Pos.CENTER);
         box.getStyleClass().add("cell");
-        size(box, wide(Metrics.COLUMN), Metrics.LANE);
-        if (lane == look.lanes().size() / 2) {
-            MenuButton mode = menu(look.rejoin().id(), "How the lanes become a picture again");
-            mode.setId("rejoin-mode");
-            for (Rejoin each : Rejoin.values()) {
-                item(
-                        mode,
-                        each.id(),
-                        () -> session.editLook("Rejoin: " + each.id(), l -> l.withRejoin(each)));
-            }
-            box.getChildren().add(mode);
-        } else if (!look.isShown(lane)) {
-            Label out = new Label("left out");
-            out.getStyleClass().add("quiet");
-            box.getChildren().add(out);
-        }
+        box.setId("rejoin-" + kind.id());
+        box.setOnMouseClicked(
+                e -> {
+                    session.selectLane(lane);
+                    face(Face.REJOIN);
+                });
+        size(box, wide(Metrics.COLUMN), Metrics.lane(look.lanes().size()));
         return box;
     }
 
-    private void makeFoot(State state, Look look) {
-        MenuButton layer =
-                menu(state.layer().orElseThrow().name(), "The layer whose look is on the desk");
-        layer.setId("layer");
-        session.project()
-                .layers()
-                .forEach(l -> item(layer, l.name(), () -> session.selectLayer(l.id())));
-        MenuButton onto =
-                menu(
-                        look.onto().blend() == Blend.NORMAL
-                                ? "in its place"
-                                : look.onto().blend().id(),
-                        "How the result meets the untouched picture");
-        for (Blend each : Blend.values()) {
-            item(
-                    onto,
-                    each == Blend.NORMAL ? "in its place" : each.id(),
-                    () ->
-                            session.editLook(
-                                    "Onto: " + each.id(),
-                                    l -> l.withOnto(new Onto(each, l.onto().amount()))));
-        }
-        var spec = new ivrik.app.control.NumberField.Spec("%", 0, 100, 100, 5, 0, false);
-        var amount =
-                new ivrik.app.control.NumberField(
-                        spec,
-                        "How much of the look is laid onto the untouched picture",
-                        to ->
-                                session.editLook(
-                                        "Onto amount",
-                                        l ->
-                                                l.withOnto(
-                                                        new Onto(
-                                                                l.onto().blend(),
-                                                                l.onto()
-                                                                        .amount()
-                                                                        .set(
-                                                                                view.frame.get(),
-                                                                                to / 100)))));
-        amount.setId("onto-amount");
-        amount.show(100 * look.onto().amount().at(view.frame.get()));
-        foot.getChildren().addAll(quiet("layer"), layer, quiet("onto"), onto, amount);
+    private void showStrengths() {
+        session.state()
+                .look()
+                .ifPresent(
+                        look ->
+                                strengths.forEach(
+                                        (lane, label) ->
+                                                label.setText(
+                                                        Math.round(
+                                                                        100
+                                                                                * look.lanes()
+                                                                                        .get(lane)
+                                                                                        .strength()
+                                                                                        .at(
+                                                                                                view
+                                                                                                        .frame
+                                                                                                        .get()))
+                                                                + " %")));
     }
 
     private static Label quiet(String text) {
         Label label = new Label(text);
         label.getStyleClass().add("quiet");
         return label;
-    }
-
-    private static MenuButton menu(String text, String help) {
-        MenuButton menu = new MenuButton(text);
-        menu.getStyleClass().add("plain");
-        menu.setTooltip(new Tooltip(help));
-        return menu;
-    }
-
-    private static void item(MenuButton menu, String text, Runnable action) {
-        MenuItem item = new MenuItem(text);
-        item.setOnAction(e -> action.run());
-        menu.getItems().add(item);
     }
 }

@@ -60,31 +60,37 @@ final class ShiftCell extends Drawing {
         double x = amounts.value("x").at(view.frame.get());
         double y = amounts.value("y").at(view.frame.get());
         double cx = w / 2;
-        double cy = 26;
+        double cy = isLow(h) ? 15 : 26;
+        double reach = Math.min(16, cy - 5);
         g.setStroke(p.colour("line"));
         g.setLineWidth(1);
         g.strokeLine(cx - 24, cy + 0.5, cx + 24, cy + 0.5);
-        g.strokeLine(cx + 0.5, cy - 16, cx + 0.5, cy + 16);
+        g.strokeLine(cx + 0.5, cy - reach, cx + 0.5, cy + reach);
         double far = Math.hypot(x, y);
         double length = far == 0 ? 0 : 4 + 16 * (1 - Math.exp(-far / 14));
         double px = cx + (far == 0 ? 0 : x / far * length * 1.25);
-        double py = cy + (far == 0 ? 0 : y / far * length * 0.75);
+        double py = cy + (far == 0 ? 0 : y / far * length * 0.75 * reach / 16);
         g.setGlobalAlpha(held || !look.isShown(lane) || !look.steps().get(step).on() ? 0.45 : 1);
-        g.setStroke(p.ink(kind.id()));
-        g.setFill(p.ink(kind.id()));
+        g.setStroke(p.ink(kind));
+        g.setFill(p.ink(kind));
         g.setLineWidth(2);
         g.strokeLine(cx, cy, px, py);
         g.fillOval(px - 4, py - 4, 8, 8);
         if (!amounts.jitter().isNone()) {
             g.setLineWidth(1);
-            g.strokeOval(px - 8, py - 8, 16, 16);
+            double r = isLow(h) ? 6 : 8;
+            g.strokeOval(px - r, py - r, 2 * r, 2 * r);
         }
         g.setGlobalAlpha(1);
         g.setTextAlign(TextAlignment.CENTER);
         g.setFont(p.numbers(12));
         g.setFill(p.colour(held || far == 0 ? "quiet" : "type"));
-        g.fillText(held ? "held" : number(x) + " " + number(y), cx, h - 11);
+        g.fillText(held ? "held" : number(x) + " " + number(y), cx, h - (isLow(h) ? 7 : 11));
         g.setTextAlign(TextAlignment.LEFT);
+    }
+
+    private static boolean isLow(double height) {
+        return height < 56;
     }
 
     private static String number(double v) {

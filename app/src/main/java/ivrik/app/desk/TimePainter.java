@@ -127,23 +127,24 @@ final class TimePainter {
         }
         List<LaneKind> kinds = look.model().lanes();
         int step = session.state().step();
+        double row = Metrics.lane(kinds.size());
         for (int lane = 0; lane < kinds.size(); lane++) {
-            double top = Metrics.HEAD + lane * Metrics.LANE;
+            double top = Metrics.HEAD + lane * row;
             if (lane == session.state().lane()) {
                 g.setFill(p.colour("raised").deriveColor(0, 1, 1, 0.5));
-                g.fillRect(0, top, width, Metrics.LANE);
+                g.fillRect(0, top, width, row);
             }
-            double middle = top + Metrics.LANE / 2;
+            double middle = top + row / 2;
             g.setStroke(p.colour("faint"));
             g.strokeLine(scale.left(), middle + 0.5, scale.left() + scale.width(), middle + 0.5);
             Trace trace = Trace.of(session.project(), look, step, lane, view.traced.get());
-            trace(trace, middle, p.ink(kinds.get(lane).id()), look.isShown(lane));
+            trace(trace, middle, p.ink(kinds.get(lane)), look.isShown(lane));
             if (!look.lanes().get(lane).hold()) {
                 pegs(trace, middle, lane, picked);
             }
-            line(top + Metrics.LANE - 0.5);
+            line(top + row - 0.5);
         }
-        return Metrics.HEAD + kinds.size() * Metrics.LANE;
+        return Metrics.HEAD + kinds.size() * row;
     }
 
     private void trace(Trace trace, double middle, Color ink, boolean shown) {

@@ -161,15 +161,18 @@ public final class TimeView extends Drawing {
     private double rowsBottom() {
         return Metrics.HEAD
                 + session.state()
-                                .look()
-                                .filter(l -> !l.steps().isEmpty())
-                                .map(l -> l.lanes().size())
-                                .orElse(0)
-                        * Metrics.LANE;
+                        .look()
+                        .filter(l -> !l.steps().isEmpty())
+                        .map(l -> l.lanes().size() * Metrics.lane(l.lanes().size()))
+                        .orElse(0.0);
+    }
+
+    private double row() {
+        return Metrics.lane(session.state().look().map(l -> l.lanes().size()).orElse(0));
     }
 
     private double middle(int lane) {
-        return Metrics.HEAD + lane * Metrics.LANE + Metrics.LANE / 2;
+        return Metrics.HEAD + lane * row() + row() / 2;
     }
 
     private Trace trace(int lane) {
@@ -192,7 +195,7 @@ public final class TimeView extends Drawing {
                     .ifPresent(layer -> session.selectLayer(layer.id()));
             scrub(e);
         } else {
-            pressedInRow(e, (int) ((e.getY() - Metrics.HEAD) / Metrics.LANE));
+            pressedInRow(e, (int) ((e.getY() - Metrics.HEAD) / row()));
         }
         redraw();
     }

@@ -67,10 +67,15 @@ record Trace(Project project, Look look, int step, int lane, String name, double
 
     /** The height of a value in a row whose middle is at {@code middle}. */
     double y(double value, double middle) {
-        return middle - value / range * (Metrics.LANE / 2 - 10);
+        return middle - value / range * reach();
     }
 
     double valueAt(double y, double middle) {
-        return (middle - y) / (Metrics.LANE / 2 - 10) * range;
+        return (middle - y) / reach() * range;
+    }
+
+    /** How far from the middle of its row a trace may go, in pixels. */
+    private double reach() {
+        return Metrics.lane(look.lanes().size()) / 2 - 10;
     }
 }

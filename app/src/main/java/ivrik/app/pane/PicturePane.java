@@ -213,6 +213,12 @@ public final class PicturePane extends Drawing {
     private void pressed(MouseEvent e) {
         requestFocus();
         Mapping m = mapping();
+        if (view.picking.get() != null) {
+            var asked = view.picking.get();
+            view.picking.set(null);
+            asked.accept(m.toPicture(e.getX(), e.getY()));
+            return;
+        }
         double splitX = m.left() + view.split.get() * sequence().width() * m.zoom();
         if (view.split.get() >= 0 && Math.abs(e.getX() - splitX) < SPLIT_GRIP) {
             draggingSplit = true;

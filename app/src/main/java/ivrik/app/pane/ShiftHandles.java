@@ -48,14 +48,14 @@ public final class ShiftHandles {
         g.setFont(p.words(11));
         for (int i = 0; i < lanes.size(); i++) {
             if (i != working) {
-                point(g, p, place(i, m), p.ink(lanes.get(i).id()), lanes.get(i).letter(), false);
+                point(g, p, place(i, m), p.ink(lanes.get(i)), lanes.get(i).letter(), false);
             }
         }
         point(
                 g,
                 p,
                 place(working, m),
-                p.ink(lanes.get(working).id()),
+                p.ink(lanes.get(working)),
                 lanes.get(working).letter(),
                 true);
     }

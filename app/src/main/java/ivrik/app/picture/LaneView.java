@@ -6,11 +6,14 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
+import ivrik.core.rejoin.Joiner;
 import ivrik.core.render.Cancel;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Renderer;
 import ivrik.core.separation.Ink;
-import ivrik.core.separation.Separations;
+import ivrik.core.separation.LaneKind;
+
+import java.util.List;
 
 /** One lane, and differences, as pictures. */
 final class LaneView {
@@ -30,15 +33,30 @@ final class LaneView {
         }
         LayerPlan layer = request.plan().layers().get(request.layer());
         Plane lane =
-                renderer.lanes(layer, request.plan().size(), scale, cancel).get(request.lane());
+                renderer.lanes(request.plan(), layer, request.look(), scale, cancel)
+                        .get(request.lane());
+        LaneKind kind = layer.looks().get(request.look()).model().lanes().get(request.lane());
         if (show == Show.LANE_GREY) {
-            return Frame.opaque(lane, lane, lane);
+            Plane grey = grey(lane, kind, workers);
+            return Frame.opaque(grey, grey, grey);
         }
-        Ink ink = Separations.named(layer.look().separation()).lanes().get(request.lane()).ink();
-        return Frame.opaque(
-                Kernels.scale(lane, ink.red(), workers),
-                Kernels.scale(lane, ink.green(), workers),
-                Kernels.scale(lane, ink.blue(), workers));
+        Ink ink =
+                layer.looks().get(request.look()).plates().stream()
+                        .filter(p -> p.lane() == request.lane())
+                        .findFirst()
+                        .orElseThrow()
+                        .ink();
+        List<Plane> colour = Joiner.picture(lane, kind, ink, workers);
+        return Frame.opaque(colour.get(0), colour.get(1), colour.get(2));
+    }
+
+    /** Light as it is, ink as black on white, differences around middle grey, angles as they count. */
+    private static Plane grey(Plane lane, LaneKind kind, Workers workers) {
+        return switch (kind.paint()) {
+            case LIGHT, ANGLE -> lane;
+            case INK -> Joiner.picture(lane, kind, Ink.BLACK, workers).getFirst();
+            case SIGNED -> Joiner.picture(lane, kind, Ink.WHITE, workers).getFirst();
+        };
     }
 
     /** How far two frames are apart, made easy to see. */

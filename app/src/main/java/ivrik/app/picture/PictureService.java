@@ -10,6 +10,7 @@ import ivrik.core.project.Source;
 import ivrik.core.render.Cancel;
 import ivrik.core.render.Pictures;
 import ivrik.core.render.Plan;
+import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Register;
 import ivrik.core.render.Renderer;
 import ivrik.media.decode.MediaPictures;
@@ -53,8 +54,9 @@ public final class PictureService {
      * What to render.
      *
      * @param layer number among the plan's layers of the one whose lanes are shown, or -1
+     * @param look which of its looks they belong to
      */
-    public record Request(Plan plan, Set<Show> shows, int layer, int lane) {}
+    public record Request(Plan plan, Set<Show> shows, int layer, int look, int lane) {}
 
     /**
      * What was rendered.
@@ -112,7 +114,7 @@ public final class PictureService {
     /** Sources whose files have gone or changed since they were opened. */
     public boolean anyChanged(Iterable<Source> sources) {
         for (Source source : sources) {
-            if (media.hasChanged(source.path())) {
+            if (source.kind().isFile() && media.hasChanged(source.path())) {
                 return true;
             }
         }
@@ -146,7 +148,7 @@ public final class PictureService {
             Map<Show, Shown> fine = render(request, 1, stale);
             Frame result = frame(request, Show.RESULT, 1, stale);
             Frame source = renderer.render(request.plan().untouched(), 1, stale);
-            answer(request, fine, Register.between(result, source, workers));
+            answer(request, fine, register(request, result, source, stale));
         } catch (CancelledException e) {
             // a newer request is already waiting
         } catch (IvrikException e) {
@@ -154,6 +156,20 @@ public final class PictureService {
         } catch (RuntimeException | OutOfMemoryError e) {
             LOG.error("a frame could not be rendered", e);
         }
+    }
+
+    /**
+     * How far the result is from the source. Where no layer has anything done to it that is no proof yet:
+     * then the lanes of the one on the desk are really rejoined, without the short cut of leaving them
+     * alone.
+     */
+    private Register register(Request request, Frame result, Frame source, Cancel stale) {
+        Register shown = Register.between(result, source, workers);
+        Plan plan = request.plan();
+        boolean untouched = plan.layers().stream().allMatch(LayerPlan::isNeutral);
+        return shown.isExact() && untouched && request.layer() >= 0
+                ? renderer.proof(plan, plan.layers().get(request.layer()), request.look(), 1, stale)
+                : shown;
     }
 
     private void answer(Request request, Map<Show, Shown> shown, Register register) {
@@ -202,6 +218,20 @@ public final class PictureService {
         int[] pixels = new int[(int) size.pixels()];
         renderer.toScreen(plan, scale, pixels, Cancel.NEVER);
         cache.put(plan, new Shown(pixels, size, null, scale));
+    }
+
+    /** A small picture of a frame, in the calling thread. */
+    public Shown small(Plan plan, int width) {
+        double scale = Math.min(1, (double) width / plan.size().width());
+        return Shown.of(renderer.render(plan, scale, Cancel.NEVER), scale, workers);
+    }
+
+    /** How far a frame is from its source, at half size, in the calling thread. */
+    public Register register(Plan plan) {
+        return Register.between(
+                renderer.render(plan, QUICK_SCALE, Cancel.NEVER),
+                renderer.render(plan.untouched(), QUICK_SCALE, Cancel.NEVER),
+                workers);
     }
 
     /** A small picture of one frame of a source, in the calling thread. */

@@ -45,7 +45,7 @@ public final class Session {
         undone.clear();
         saved = project;
         String layer = project.layers().stream().findFirst().map(Layer::id).orElse("");
-        state.set(new State(project, new Selection(layer, 0, 0)));
+        state.set(new State(project, new Selection(layer, 0, 0, 0)));
     }
 
     /** An edit of the project; one that changes nothing is no step. */
@@ -61,7 +61,11 @@ public final class Session {
     private UnaryOperator<Project> lookChange(UnaryOperator<Look> change) {
         return project ->
                 state().layer()
-                        .map(layer -> project.withLayer(layer.id(), l -> l.withLook(change)))
+                        .map(
+                                layer ->
+                                        project.withLayer(
+                                                layer.id(),
+                                                l -> l.withLook(state().lookNumber(), change)))
                         .orElse(project);
     }
 
@@ -80,15 +84,27 @@ public final class Session {
 
     public void selectLane(int lane) {
         Selection s = state().selection();
-        select(new Selection(s.layer(), s.step(), lane));
+        select(new Selection(s.layer(), s.look(), s.step(), lane));
     }
 
     public void selectCell(int step, int lane) {
-        select(new Selection(state().selection().layer(), step, lane));
+        Selection s = state().selection();
+        select(new Selection(s.layer(), s.look(), step, lane));
     }
 
     public void selectLayer(String layer) {
-        select(new Selection(layer, 0, state().selection().lane()));
+        select(new Selection(layer, 0, 0, state().selection().lane()));
+    }
+
+    /** Another look of the selected layer. */
+    public void selectLook(int number) {
+        Selection s = state().selection();
+        select(new Selection(s.layer(), number, 0, s.lane()));
+    }
+
+    /** An edit of the selected layer. */
+    public void editLayer(String name, UnaryOperator<Layer> change) {
+        state().layer().ifPresent(l -> edit(name, p -> p.withLayer(l.id(), change)));
     }
 
     /** Begins a drag: all of its changes together are one step. */

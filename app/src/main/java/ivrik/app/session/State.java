@@ -8,9 +8,9 @@ import java.util.Optional;
 
 /** One root: the project and what is selected in it. */
 public record State(Project project, Selection selection) {
-    /** The layer, step and lane being worked on; numbers may point past the end after an edit. */
-    public record Selection(String layer, int step, int lane) {
-        public static final Selection FIRST = new Selection("", 0, 0);
+    /** The layer, look, step and lane being worked on; numbers may point past the end after an edit. */
+    public record Selection(String layer, int look, int step, int lane) {
+        public static final Selection FIRST = new Selection("", 0, 0, 0);
     }
 
     /** The selected layer, or the lowest. */
@@ -19,7 +19,13 @@ public record State(Project project, Selection selection) {
     }
 
     public Optional<Look> look() {
-        return layer().map(Layer::look);
+        return layer().map(l -> l.looks().get(lookNumber()).look());
+    }
+
+    /** Which of the layer's looks it is. */
+    public int lookNumber() {
+        int looks = layer().map(l -> l.looks().size()).orElse(1);
+        return Math.clamp(selection.look(), 0, looks - 1);
     }
 
     public int lane() {

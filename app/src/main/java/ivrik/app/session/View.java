@@ -1,5 +1,7 @@
 package ivrik.app.session;
 
+import ivrik.core.project.Project;
+
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.LongProperty;
@@ -11,6 +13,9 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.geometry.Point2D;
+
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 
 /** How the work is looked at: nothing here is saved with the project or undone. */
 public final class View {
@@ -35,6 +40,21 @@ public final class View {
         }
     }
 
+    /** What the close-up shows. */
+    public enum Face {
+        TREATMENT,
+        SEPARATE,
+        REJOIN,
+        LAYER
+    }
+
+    /** A sheet of small pictures in the place of the desk. */
+    public enum Band {
+        NONE,
+        BLENDS,
+        PROGRESSIVES
+    }
+
     /** What lies around the picture. */
     public enum Surround {
         BLACK,
@@ -45,6 +65,16 @@ public final class View {
     public final LongProperty frame = new SimpleLongProperty();
     public final ObjectProperty<Show> paneA = new SimpleObjectProperty<>(Show.RESULT);
     public final ObjectProperty<Show> paneB = new SimpleObjectProperty<>(Show.SOURCE);
+    public final ObjectProperty<Face> face = new SimpleObjectProperty<>(Face.TREATMENT);
+
+    public final ObjectProperty<Band> band = new SimpleObjectProperty<>(Band.NONE);
+
+    /** Told of the place of the sequence that is pressed next; null while nobody asks. */
+    public final ObjectProperty<Consumer<Point2D>> picking = new SimpleObjectProperty<>();
+
+    /** An edit that is only tried: the panes show it, the project does not have it. Null for none. */
+    public final ObjectProperty<UnaryOperator<Project>> trial = new SimpleObjectProperty<>();
+
     public final BooleanProperty twoPanes = new SimpleBooleanProperty();
 
     /** While true the result pane shows the picture without the look. */

@@ -28,6 +28,9 @@ public final class WhyNothing {
             return Optional.of(
                     "Nothing changes here: " + layer.name() + " shows nothing at frame " + frame);
         }
+        if (!layer.looks().get(after.lookNumber()).on()) {
+            return Optional.of("Nothing changes: the look " + look.name() + " is off");
+        }
         String lane = look.model().lanes().get(after.lane()).title();
         if (!look.isShown(after.lane())) {
             return Optional.of(

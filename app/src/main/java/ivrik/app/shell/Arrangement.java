@@ -13,6 +13,7 @@ import javafx.scene.layout.StackPane;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /** How the parts of the window lie: tray, panes and close-up over the desk; what is folded away. */
 final class Arrangement extends SplitPane {
@@ -21,6 +22,7 @@ final class Arrangement extends SplitPane {
     private final Node tray;
     private final Node closeUp;
     private final Desk desk;
+    private final Function<View.Band, Node> bands;
     private final List<Node> frames;
     private final BorderPane middle;
     private final SplitPane panes = new SplitPane();
@@ -28,6 +30,7 @@ final class Arrangement extends SplitPane {
 
     /**
      * @param frames the first pane and the second
+     * @param bands makes what stands in the place of the desk
      * @param over what lies over the panes while there is nothing in them
      */
     Arrangement(
@@ -38,12 +41,14 @@ final class Arrangement extends SplitPane {
             Node over,
             Node footer,
             Node closeUp,
-            Desk desk) {
+            Desk desk,
+            Function<View.Band, Node> bands) {
         this.view = view;
         this.remembered = remembered;
         this.tray = tray;
         this.closeUp = closeUp;
         this.desk = desk;
+        this.bands = bands;
         this.frames = frames;
         middle = new BorderPane(new StackPane(panes, over));
         middle.setBottom(footer);
@@ -55,6 +60,7 @@ final class Arrangement extends SplitPane {
                 List.of(view.twoPanes, view.trayShown, view.closeUpShown, view.pictureOnly)) {
             fold.addListener((o, a, b) -> lay());
         }
+        view.band.addListener((o, a, b) -> lay());
         lay();
         Platform.runLater(() -> desk.setDividerPositions(remembered.get().timeShare()));
     }
@@ -71,8 +77,19 @@ final class Arrangement extends SplitPane {
             parts.add(closeUp);
         }
         upper.getItems().setAll(parts);
-        getItems().setAll(only ? List.of(upper) : List.of(upper, desk));
+        getItems().setAll(only ? List.of(upper) : List.of(upper, lower()));
         Platform.runLater(this::setShares);
+    }
+
+    /** The desk, or a sheet of small pictures in its place, which then has the keys. */
+    private Node lower() {
+        if (view.band.get() == View.Band.NONE) {
+            return desk;
+        }
+        Node band = bands.apply(view.band.get());
+        SplitPane.setResizableWithParent(band, false);
+        Platform.runLater(band::requestFocus);
+        return band;
     }
 
     private void setShares() {

@@ -15,5 +15,8 @@ interface Chooser {
 
     Path oneSource(String name);
 
+    /** Where to write one picture. */
+    Path picture(String name);
+
     Path exportTarget(Form form, String name);
 }

@@ -2,14 +2,19 @@ package ivrik.app.shell;
 
 import ivrik.app.session.Follow;
 import ivrik.app.session.Lanes;
+import ivrik.app.session.Models;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
+import ivrik.app.session.View.Band;
+import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.look.LaneState;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
 
 import javafx.beans.property.BooleanProperty;
 import javafx.scene.input.KeyCode;
@@ -51,6 +56,8 @@ final class Commands {
         commands.file();
         commands.edit();
         commands.lane();
+        commands.separate();
+        commands.layers();
         commands.time();
         commands.viewMenu();
         commands.help();
@@ -123,6 +130,42 @@ final class Commands {
                                         (view.follow.get().ordinal() + 1)
                                                 % Follow.values().length]),
                 this::any);
+    }
+
+    private void separate() {
+        menu = "Separate";
+        for (Separation model : Separations.all()) {
+            named(
+                    "separate-" + model.id(),
+                    model::title,
+                    null,
+                    () -> Models.change(session, view, model),
+                    this::any);
+        }
+        add("Show how it is separated", key(KeyCode.N), () -> face(Face.SEPARATE), this::any);
+        add("Show how it is rejoined", key(KeyCode.Y), () -> face(Face.REJOIN), this::any);
+        add("Show the treatment", key(KeyCode.Z), () -> face(Face.TREATMENT), this::any);
+        add("All blend modes...", key(KeyCode.E), () -> band(Band.BLENDS), this::any);
+        add("Progressives...", key(KeyCode.I), () -> band(Band.PROGRESSIVES), this::any);
+    }
+
+    private void layers() {
+        LayerWork work = window.layerWork();
+        menu = "Layer";
+        add("New title", key(KeyCode.T, CTRL), () -> work.newTitle(view.frame.get()));
+        add("New solid", null, work::newSolid);
+        add("Show the layer", key(KeyCode.Q), () -> face(Face.LAYER), this::any);
+        add("Sequence...", null, window::sequence, this::any);
+        add("Trim the sequence to what the moves leave covered", null, work::trim, this::any);
+    }
+
+    private void face(Face face) {
+        view.closeUpShown.set(true);
+        view.face.set(face);
+    }
+
+    private void band(Band band) {
+        view.band.set(view.band.get() == band ? Band.NONE : band);
     }
 
     private String laneTitle(int lane) {

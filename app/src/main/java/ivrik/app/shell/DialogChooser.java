@@ -58,6 +58,13 @@ final class DialogChooser implements Chooser {
     }
 
     @Override
+    public Path picture(String name) {
+        FileChooser chooser = chooser("Save a picture", new ExtensionFilter("PNG", "*.png"));
+        chooser.setInitialFileName(name);
+        return path(chooser.showSaveDialog(window));
+    }
+
+    @Override
     public Path exportTarget(Form form, String name) {
         FileChooser chooser =
                 chooser("Export to", new ExtensionFilter(form.title(), "*" + form.ending()));

@@ -128,13 +128,18 @@ final class Header extends StackPane {
             return;
         }
         register.setText(
-                r.isExact()
+                r.largest() == 0
                         ? "in register, off by 0"
-                        : String.format(
-                                Locale.ROOT,
-                                "out of register by %.3f, mean %.4f",
-                                r.largest(),
-                                r.mean()));
+                        : r.isExact()
+                                ? String.format(
+                                        Locale.ROOT,
+                                        "in register at 16 bit, off by %.1e",
+                                        r.largest())
+                                : String.format(
+                                        Locale.ROOT,
+                                        "out of register by %.3f, mean %.4f",
+                                        r.largest(),
+                                        r.mean()));
         apart = apart(r);
         mark.redraw();
     }

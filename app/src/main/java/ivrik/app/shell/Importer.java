@@ -111,7 +111,7 @@ final class Importer {
                                             BuiltInLooks.named("in-register"),
                                             clip)));
         }
-        if (source.kind() == Source.Kind.VECTOR) {
+        if (source.kind().isDrawn()) {
             Clip clip = new Clip(source.id(), 0, listed.frames(), 0);
             return listed.withLayers(
                     Lists.plus(

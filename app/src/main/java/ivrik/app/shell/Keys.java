@@ -82,7 +82,9 @@ final class Keys {
                 && scene.getFocusOwner() instanceof ButtonBase button) {
             press(button);
             e.consume();
-        } else if (e.getCode().isArrowKey() && !e.isShortcutDown()) {
+        } else if (e.getCode().isArrowKey()
+                && !e.isShortcutDown()
+                && view.band.get() == View.Band.NONE) {
             nudge(e);
         }
     }

@@ -1,5 +1,7 @@
 package ivrik.app.shell;
 
+import ivrik.app.band.BlendSheet;
+import ivrik.app.band.Progressives;
 import ivrik.app.closeup.CloseUp;
 import ivrik.app.desk.Desk;
 import ivrik.app.desk.Matrix;
@@ -14,6 +16,7 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.WhyNothing;
 import ivrik.app.sheet.CommandList;
+import ivrik.app.sheet.SequenceSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.theme.Palette;
 import ivrik.app.tray.Tray;
@@ -55,6 +58,7 @@ public final class MainWindow {
     private final Document document;
     private final Importer importer;
     private final LaneWork laneWork = new LaneWork(session, view);
+    private final LayerWork layerWork = new LayerWork(session, view);
     private final Projects projects;
     private final TimeView time;
     private final PicturePane paneA;
@@ -112,13 +116,14 @@ public final class MainWindow {
                         List.of(frameA, frameB),
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
-                        new CloseUp(session, view, palette),
+                        new CloseUp(session, view, palette, pictures::sourceColour),
                         new Desk(
                                 session,
                                 view,
                                 new Matrix(session, view, palette),
                                 time,
-                                transport()));
+                                transport()),
+                        this::band);
         BorderPane content = new BorderPane(arrangement);
         content.setTop(header);
         sheets = new Sheets(content);
@@ -229,6 +234,15 @@ public final class MainWindow {
         return sheets;
     }
 
+    LayerWork layerWork() {
+        return layerWork;
+    }
+
+    void sequence() {
+        SequenceSheet sheet = new SequenceSheet(session, sheets);
+        sheets.show(sheet, sheet.first());
+    }
+
     LaneWork laneWork() {
         return laneWork;
     }
@@ -249,6 +263,19 @@ public final class MainWindow {
     /** In place of the platform's dialogs. */
     void chooseWith(Chooser c) {
         chooser = c;
+    }
+
+    private Node band(View.Band which) {
+        return which == View.Band.BLENDS
+                ? new BlendSheet(session, view, pictures.service())
+                : new Progressives(session, view, pictures.service(), this::saveProgressives);
+    }
+
+    private void saveProgressives(List<Project> each) {
+        Path file = chooser.picture("progressives.png");
+        if (file != null) {
+            new TiledPicture(pictures.service(), view.frame.get(), this::tell).write(each, file);
+        }
     }
 
     private List<Node> transport() {

@@ -9,13 +9,16 @@ import ivrik.app.picture.Shown;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Show;
+import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Register;
+import ivrik.core.separation.Ink;
 
 import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Point2D;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -26,6 +29,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 
@@ -77,6 +81,7 @@ final class Pictures {
             what.addListener((o, a, b) -> ask());
         }
         view.twoPanes.addListener((o, a, b) -> ask());
+        view.trial.addListener((o, a, b) -> ask());
         view.without.addListener((o, a, b) -> paint());
         view.showHeld.addListener((o, a, b) -> paint());
         view.split.addListener((o, a, b) -> paint());
@@ -92,6 +97,26 @@ final class Pictures {
 
     Shown source() {
         return latest.get(Show.SOURCE);
+    }
+
+    /** The source's colour, as delivered, at a place of the sequence; none outside. */
+    Optional<Ink> sourceColour(Point2D at) {
+        Shown source = source();
+        if (source == null || source.frame() == null) {
+            return Optional.empty();
+        }
+        Frame frame = source.frame();
+        int x = (int) Math.floor(at.getX() * source.scale());
+        int y = (int) Math.floor(at.getY() * source.scale());
+        if (x < 0 || y < 0 || x >= frame.width() || y >= frame.height()) {
+            return Optional.empty();
+        }
+        float[] c = new float[3];
+        for (int i = 0; i < 3; i++) {
+            c[i] = frame.colour().get(i).at(x, y);
+        }
+        // as it can be written down
+        return Optional.of(Ink.parse(new Ink(c[0], c[1], c[2]).hex()));
     }
 
     boolean hasHeld() {
@@ -110,7 +135,7 @@ final class Pictures {
 
     /** Asks for the present frame again. */
     void ask() {
-        Project project = session.project();
+        Project project = shown();
         if (project.layers().isEmpty()) {
             clear();
             return;
@@ -121,7 +146,13 @@ final class Pictures {
         if (view.twoPanes.get()) {
             shows.add(view.paneB.get());
         }
-        Request request = new Request(plan, shows, layerNumber(plan), session.state().lane());
+        Request request =
+                new Request(
+                        plan,
+                        shows,
+                        layerNumber(plan),
+                        session.state().lookNumber(),
+                        session.state().lane());
         if (settled && request.equals(asked)) {
             return;
         }
@@ -129,6 +160,13 @@ final class Pictures {
         settled = false;
         service.ask(request);
         detail(frame);
+    }
+
+    /** The project, with what is being tried out on it. */
+    private Project shown() {
+        return view.trial.get() == null
+                ? session.project()
+                : view.trial.get().apply(session.project());
     }
 
     /** There is nothing to show. */
@@ -154,10 +192,9 @@ final class Pictures {
 
     /** The number among the plan's layers of the selected one. */
     private int layerNumber(Plan plan) {
-        Layer layer = session.state().layer().orElse(null);
-        for (int i = 0; layer != null && i < plan.layers().size(); i++) {
-            String source = plan.layers().get(i).picture().source().id();
-            if (layer.clips().stream().anyMatch(c -> c.source().equals(source))) {
+        String id = session.state().layer().map(Layer::id).orElse("");
+        for (int i = 0; i < plan.layers().size(); i++) {
+            if (plan.layers().get(i).id().equals(id)) {
                 return i;
             }
         }

@@ -1,13 +1,18 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.Models;
 import ivrik.app.session.State.Selection;
+import ivrik.app.session.View.Band;
+import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
+import ivrik.core.separation.Separations;
 import ivrik.media.encode.StillWriter;
+import ivrik.media.file.Journal;
 
 import javafx.animation.AnimationTimer;
 import javafx.geometry.Point2D;
@@ -25,6 +30,7 @@ import java.util.function.Consumer;
 
 /** Pictures of the window with the demo in it. */
 final class Shots {
+    private static final int BAND_PULSES = 240;
     private static final int SETTLED_PULSES = 45;
 
     private record Shot(Path file, Consumer<MainWindow> prepare) {}
@@ -86,9 +92,33 @@ final class Shots {
                     w.view().zoom.set(0);
                     w.view().handles.set(true);
                     w.view().frame.set(34);
-                    w.session().select(new Selection("title", 0, 0));
+                    w.session().select(new Selection("title", 0, 0, 0));
                 });
-        shot("larger-text", w -> w.view().textScale.set(1.25));
+        shot(
+                "inks",
+                w -> {
+                    w.session().selectLayer("shots");
+                    w.view().frame.set(120);
+                    Models.change(w.session(), w.view(), Separations.named("cmyk"));
+                    w.session().selectLane(1);
+                    w.view().face.set(Face.SEPARATE);
+                });
+        shot(
+                "blends",
+                w -> {
+                    w.session().undo();
+                    w.view().frame.set(92);
+                    w.view().face.set(Face.REJOIN);
+                    w.view().band.set(Band.BLENDS);
+                });
+        shot("progressives", w -> w.view().band.set(Band.PROGRESSIVES));
+        shot(
+                "larger-text",
+                w -> {
+                    w.view().band.set(Band.NONE);
+                    w.view().face.set(Face.TREATMENT);
+                    w.view().textScale.set(1.25);
+                });
         shot(
                 "picture-only",
                 w -> {
@@ -147,7 +177,8 @@ final class Shots {
                     now.prepare.accept(window);
                 }
                 waited = window.isSettled() ? waited + 1 : 0;
-                if (waited > SETTLED_PULSES) {
+                if (waited
+                        > (window.view().band.get() == Band.NONE ? SETTLED_PULSES : BAND_PULSES)) {
                     take(stage, now.file);
                     now = null;
                 }
@@ -160,6 +191,7 @@ final class Shots {
         Path from = Demo.project().getParent();
         Path to = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
         try (var files = Files.walk(from)) {
+            Journal.beside(to.resolve(Demo.project().getFileName())).clear();
             for (Path file : files.toList()) {
                 Path target = to.resolve(from.relativize(file).toString());
                 if (Files.isDirectory(file)) {

@@ -19,7 +19,12 @@ public final class Marks {
             return;
         }
         for (int i = 0; i < INKS.length; i++) {
-            mark(g, palette.ink(INKS[i]), x + (i - 1) * apart, y - (i - 1) * apart * 0.4, r);
+            mark(
+                    g,
+                    palette.colour("ink-" + INKS[i]),
+                    x + (i - 1) * apart,
+                    y - (i - 1) * apart * 0.4,
+                    r);
         }
     }
 

@@ -1,5 +1,9 @@
 package ivrik.app.theme;
 
+import ivrik.core.colour.Transfer;
+import ivrik.core.separation.Ink;
+import ivrik.core.separation.LaneKind;
+
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.paint.Color;
@@ -17,6 +21,7 @@ import java.util.regex.Pattern;
 
 /** The colours of a scheme by the names its style sheet gives them, and its type, for what is drawn. */
 public final class Palette {
+    private static final double READABLE = 4.5;
     private static final Pattern COLOUR = Pattern.compile("-([a-z-]+): (#[0-9a-f]{6});");
     private static final String SHAPES = sheet("ivrik");
 
@@ -70,9 +75,44 @@ public final class Palette {
         return colour;
     }
 
-    /** The ink of a lane by its id, such as {@code red}. */
-    public Color ink(String lane) {
-        return colour("ink-" + lane);
+    /** A lane's ink: the scheme's own for known lanes, else its colour drawn towards what can be read. */
+    public Color ink(LaneKind lane) {
+        Color known = colours.get("ink-" + lane.id());
+        return known == null ? readable(colourOf(lane.ink())) : known;
+    }
+
+    /** An ink as it is. */
+    public static Color colourOf(Ink ink) {
+        return Color.color(part(ink.red()), part(ink.green()), part(ink.blue()));
+    }
+
+    private static double part(float v) {
+        return Math.clamp(v, 0, 1);
+    }
+
+    /** Nearer to the colour of type until it stands out from the ground. */
+    private Color readable(Color colour) {
+        Color ground = colour("panel");
+        for (double t = 0; t < 1; t += 0.1) {
+            Color nearer = colour.interpolate(colour("type"), t);
+            if (contrast(nearer, ground) >= READABLE) {
+                return nearer;
+            }
+        }
+        return colour("type");
+    }
+
+    /** The contrast ratio of WCAG 2.2. */
+    public static double contrast(Color a, Color b) {
+        double la = luminance(a);
+        double lb = luminance(b);
+        return (Math.max(la, lb) + 0.05) / (Math.min(la, lb) + 0.05);
+    }
+
+    private static double luminance(Color c) {
+        return 0.2126 * Transfer.SRGB.toLinear(c.getRed())
+                + 0.7152 * Transfer.SRGB.toLinear(c.getGreen())
+                + 0.0722 * Transfer.SRGB.toLinear(c.getBlue());
     }
 
     /** The type of words. */

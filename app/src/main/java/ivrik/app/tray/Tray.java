@@ -204,6 +204,8 @@ public final class Tray extends ScrollPane {
     private static String length(Source source) {
         return switch (source.kind()) {
             case VECTOR -> "vector";
+            case TITLE -> "title";
+            case SOLID -> "solid";
             case STILL -> "still";
             default ->
                     String.format(

@@ -6,6 +6,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
+import ivrik.core.project.Ground;
 import ivrik.core.render.Plan;
 
 import org.junit.jupiter.api.Test;
@@ -14,7 +15,7 @@ import java.util.List;
 
 class ScreenCacheTest {
     private static Plan plan(int width) {
-        return new Plan(new Size(width, 10), List.of());
+        return new Plan(new Size(width, 10), Ground.NOTHING, List.of());
     }
 
     private static Shown shown(double scale) {

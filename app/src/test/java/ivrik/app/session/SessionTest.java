@@ -135,7 +135,7 @@ class SessionTest {
 
     @Test
     void aSelectionPastTheEndIsHeldWithin() {
-        session.select(new Selection("gone", 9, 9));
+        session.select(new Selection("gone", 9, 9, 9));
         assertThat(session.state().lane()).isEqualTo(2);
         assertThat(session.state().step()).isZero();
         assertThat(session.state().layer().orElseThrow().id()).isEqualTo("a");

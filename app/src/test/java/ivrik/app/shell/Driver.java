@@ -60,6 +60,11 @@ final class Driver implements AutoCloseable {
         }
 
         @Override
+        public Path picture(String name) {
+            return project;
+        }
+
+        @Override
         public Path exportTarget(Form form, String name) {
             return project;
         }

@@ -203,13 +203,15 @@ class WindowTest {
                                 .get(2)
                                 .fire());
         assertThat(look().steps().getFirst().edgeFill()).isEqualTo(EdgeFill.MIRROR);
+        d.click("#head-rejoin");
         Driver.run(
                 () ->
-                        ((javafx.scene.control.MenuButton) d.look("#rejoin-mode"))
+                        ((javafx.scene.control.MenuButton) d.look("#rejoin-way"))
                                 .getItems()
                                 .get(2)
                                 .fire());
         assertThat(look().rejoin().id()).isEqualTo("screen");
+        d.key(KeyCode.Z);
         Driver.run(() -> d.look("#look-rgb-split").requestFocus());
         d.key(KeyCode.ENTER);
         assertThat(look().name()).isEqualTo("rgb-split");

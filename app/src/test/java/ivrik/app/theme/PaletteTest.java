@@ -2,6 +2,14 @@ package ivrik.app.theme;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.core.separation.Ink;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.LaneKind.Role;
+import ivrik.core.separation.Paint;
+import ivrik.core.separation.Rgb;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
+
 import javafx.scene.paint.Color;
 
 import org.junit.jupiter.api.Test;
@@ -41,13 +49,16 @@ class PaletteTest {
                     .isGreaterThan(4.5);
         }
         assertThat(contrast(p.colour("on-paper"), p.colour("paper"))).isGreaterThan(4.5);
-        for (String ink : List.of("red", "green", "blue")) {
-            assertThat(contrast(p.colour("on-ink"), p.ink(ink)))
-                    .as("letter on " + ink)
-                    .isGreaterThan(4.5);
-            assertThat(contrast(p.ink(ink), p.colour("panel")))
-                    .as(ink + " on panel")
-                    .isGreaterThan(3);
+        for (Separation model : Separations.all()) {
+            for (LaneKind lane : model.lanes()) {
+                String named = "ink-" + lane.id();
+                assertThat(contrast(p.colour("on-ink"), p.colour(named)))
+                        .as("letter on " + named)
+                        .isGreaterThan(4.5);
+                assertThat(contrast(p.ink(lane), p.colour("panel")))
+                        .as(named + " on panel")
+                        .isGreaterThan(3);
+            }
         }
     }
 
@@ -58,12 +69,29 @@ class PaletteTest {
         for (String chrome : List.of("ground", "panel", "raised", "line", "faint")) {
             assertThat(p.colour(chrome).getSaturation()).as(chrome).isLessThan(0.1);
         }
-        assertThat(p.ink("red").getSaturation()).isGreaterThan(0.5);
+        assertThat(p.ink(new Rgb().lanes().getFirst()).getSaturation()).isGreaterThan(0.5);
     }
 
     @Test
     void aSchemeNamesItsSheetAndItsShapes() {
         assertThat(Palette.of(true).sheets()).anyMatch(s -> s.endsWith("darkroom.css")).hasSize(2);
         assertThat(Palette.of(false).sheets()).anyMatch(s -> s.endsWith("proof.css"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aColourOfOnesOwnIsDrawnSoThatItStandsOut(boolean darkroom) {
+        Palette p = Palette.of(darkroom);
+        for (String hex : List.of("101010", "f0f0f0", "20104a", "ffe0a0")) {
+            LaneKind lane =
+                    new LaneKind("first", "First", "1", Role.FIRST, Ink.parse(hex), Paint.LIGHT);
+            assertThat(contrast(p.ink(lane), p.colour("panel"))).as(hex).isGreaterThan(4.4);
+        }
+    }
+
+    @Test
+    void typeIsSetLargerWhenAskedFor() {
+        assertThat(Palette.of(true, 1.25).words(12).getSize()).isEqualTo(15);
+        assertThat(Palette.of(true).numbers(12).getSize()).isEqualTo(12);
     }
 }

@@ -21,24 +21,24 @@ public enum Transfer {
     SRGB {
         @Override
         double positiveToLinear(double v) {
-            return v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+            return v <= 0.04045 ? v / 12.92 : StrictMath.pow((v + 0.055) / 1.055, 2.4);
         }
 
         @Override
         double positiveFromLinear(double v) {
-            return v <= 0.0031308 ? v * 12.92 : 1.055 * Math.pow(v, 1 / 2.4) - 0.055;
+            return v <= 0.0031308 ? v * 12.92 : 1.055 * StrictMath.pow(v, 1 / 2.4) - 0.055;
         }
     },
     /** The display of ITU-R BT.1886 with a black of zero: a gamma of 2.4. */
     BT1886 {
         @Override
         double positiveToLinear(double v) {
-            return Math.pow(v, 2.4);
+            return StrictMath.pow(v, 2.4);
         }
 
         @Override
         double positiveFromLinear(double v) {
-            return Math.pow(v, 1 / 2.4);
+            return StrictMath.pow(v, 1 / 2.4);
         }
     };
 

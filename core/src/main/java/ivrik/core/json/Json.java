@@ -15,16 +15,28 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 
+import ivrik.core.UnknownNameException;
+import ivrik.core.look.Dial;
+import ivrik.core.look.Feed;
+import ivrik.core.look.LaneState;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Size;
+import ivrik.core.project.Ground;
+import ivrik.core.project.Sequence;
+import ivrik.core.project.Source;
+import ivrik.core.project.Title;
+import ivrik.core.rejoin.Blend;
+import ivrik.core.rejoin.Rejoin;
+import ivrik.core.separation.Ink;
 
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** How the small values look in JSON: {@code 24}, {@code [1280, 720]}, {@code 4.5}, {@code "hold"}. */
 final class Json {
@@ -46,6 +58,13 @@ final class Json {
                 n -> new Size(whole(n.path(0)), whole(n.path(1))));
         put(forms, Ease.class, Json::writeEase, Json::readEase);
         put(forms, Value.class, Json::writeValue, Json::readValue);
+        put(forms, Rejoin.class, (r, g) -> g.writeString(r.id()), n -> Rejoin.named(n.asText("")));
+        put(forms, Ink.class, (i, g) -> g.writeString(i.hex()), n -> Ink.parse(n.asText("")));
+        put(forms, Blend.class, (b, g) -> g.writeString(b.id()), n -> blend(n.asText("")));
+        put(forms, Dial.Link.class, Json::writeLink, Json::readLink);
+        put(forms, Sequence.class, Json::writeSequence, Json::readSequence);
+        put(forms, Source.class, Json::writeSource, Json::readSource);
+        put(forms, LaneState.class, Json::writeLane, Json::readLane);
         forms.addSerializer(
                 new StdSerializer<Enum<?>>(Enum.class, false) {
                     @Override
@@ -116,6 +135,123 @@ final class Json {
                             readEase(peg.path("ease"))));
         }
         return new Value(number(node.path("rest")), pegs);
+    }
+
+    private static Blend blend(String id) {
+        return UnknownNameException.find("blend mode", id, List.of(Blend.values()), Blend::id);
+    }
+
+    private static void writeLane(LaneState lane, JsonGenerator g) throws IOException {
+        g.writeStartObject();
+        g.writeBooleanField("solo", lane.solo());
+        g.writeBooleanField("mute", lane.mute());
+        g.writeBooleanField("hold", lane.hold());
+        if (lane.ink().isPresent()) {
+            g.writePOJOField("ink", lane.ink().get());
+        }
+        if (lane.blend().isPresent()) {
+            g.writePOJOField("blend", lane.blend().get());
+        }
+        g.writePOJOField("strength", lane.strength());
+        if (!lane.feed().isOwn()) {
+            g.writePOJOField("feed", lane.feed());
+        }
+        g.writeEndObject();
+    }
+
+    private static LaneState readLane(JsonNode node) throws IOException {
+        if (!node.isObject()) {
+            throw new IllegalArgumentException("a lane is an object, not " + node);
+        }
+        return new LaneState(
+                node.path("solo").asBoolean(),
+                node.path("mute").asBoolean(),
+                node.path("hold").asBoolean(),
+                node.has("ink")
+                        ? Optional.of(Ink.parse(node.get("ink").asText()))
+                        : Optional.empty(),
+                node.has("blend")
+                        ? Optional.of(blend(node.get("blend").asText()))
+                        : Optional.empty(),
+                node.has("strength") ? readValue(node.get("strength")) : Value.of(1),
+                node.has("feed") ? MAPPER.treeToValue(node.get("feed"), Feed.class) : Feed.OWN);
+    }
+
+    private static void writeSequence(Sequence s, JsonGenerator g) throws IOException {
+        g.writeStartObject();
+        g.writePOJOField("size", s.size());
+        g.writePOJOField("rate", s.rate());
+        g.writePOJOField("ground", s.ground());
+        g.writeEndObject();
+    }
+
+    private static Sequence readSequence(JsonNode node) throws IOException {
+        return new Sequence(
+                MAPPER.treeToValue(node.path("size"), Size.class),
+                Rational.parse(node.path("rate").asText()),
+                node.has("ground")
+                        ? MAPPER.treeToValue(node.get("ground"), Ground.class)
+                        : Ground.NOTHING);
+    }
+
+    private static void writeSource(Source s, JsonGenerator g) throws IOException {
+        g.writeStartObject();
+        g.writeStringField("id", s.id());
+        g.writeStringField("name", s.name());
+        g.writeStringField("path", s.path());
+        g.writePOJOField("kind", s.kind());
+        g.writePOJOField("size", s.size());
+        g.writePOJOField("rate", s.rate());
+        g.writeNumberField("frames", s.frames());
+        g.writeBooleanField("sound", s.sound());
+        if (s.title().isPresent()) {
+            g.writePOJOField("title", s.title().get());
+        }
+        g.writeEndObject();
+    }
+
+    private static Source readSource(JsonNode node) throws IOException {
+        for (String needed : List.of("id", "name", "path", "kind", "size", "rate", "frames")) {
+            if (!node.hasNonNull(needed)) {
+                throw new IllegalArgumentException("its " + needed + " is missing");
+            }
+        }
+        return new Source(
+                node.path("id").asText(),
+                node.path("name").asText(),
+                node.path("path").asText(),
+                MAPPER.treeToValue(node.path("kind"), Source.Kind.class),
+                MAPPER.treeToValue(node.path("size"), Size.class),
+                Rational.parse(node.path("rate").asText()),
+                node.path("frames").asLong(),
+                node.path("sound").asBoolean(),
+                node.has("title")
+                        ? Optional.of(MAPPER.treeToValue(node.get("title"), Title.class))
+                        : Optional.empty());
+    }
+
+    private static void writeLink(Dial.Link link, JsonGenerator g) throws IOException {
+        g.writeStartObject();
+        g.writeNumberField("step", link.step());
+        g.writeNumberField("lane", link.lane());
+        g.writeStringField("target", link.target());
+        g.writeNumberField("perUnit", link.perUnit());
+        if (link.only() != null) {
+            g.writePOJOField("only", link.only());
+        }
+        g.writeEndObject();
+    }
+
+    private static Dial.Link readLink(JsonNode node) {
+        JsonNode only = node.path("only");
+        return new Dial.Link(
+                whole(node.path("step")),
+                whole(node.path("lane")),
+                node.path("target").asText(),
+                number(node.path("perUnit")),
+                only.isObject()
+                        ? new Dial.Only(only.path("dial").asText(), whole(only.path("value")))
+                        : null);
     }
 
     private static double number(JsonNode node) {

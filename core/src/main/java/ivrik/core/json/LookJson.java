@@ -8,6 +8,7 @@ import ivrik.core.look.Dial;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
+import ivrik.core.look.Overscan;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
@@ -73,6 +74,7 @@ public final class LookJson {
                 node.path("note").asText(""),
                 model.id(),
                 lanes.size() == rest.lanes().size() ? lanes : rest.lanes(),
+                order(node.path("order"), rest.lanes().size()),
                 steps,
                 parts.read(
                                 "the rejoin of look " + name,
@@ -82,6 +84,13 @@ public final class LookJson {
                                 "the onto of look " + name,
                                 () -> Parts.as(node.path("onto"), Onto.class))
                         .orElse(Onto.IN_PLACE),
+                parts.read(
+                                "the overscan of look " + name,
+                                () ->
+                                        node.has("overscan")
+                                                ? Parts.as(node.path("overscan"), Overscan.class)
+                                                : Overscan.OFF)
+                        .orElse(Overscan.OFF),
                 dials);
     }
 
@@ -114,25 +123,18 @@ public final class LookJson {
     }
 
     private static Dial withoutStep(Dial dial, int step) {
-        return new Dial(
-                dial.name(),
-                dial.title(),
-                dial.unit(),
-                dial.min(),
-                dial.max(),
-                dial.rest(),
-                dial.value(),
+        return dial.withLinks(
                 dial.links().stream()
                         .filter(l -> l.step() != step)
-                        .map(
-                                l ->
-                                        l.step() < step
-                                                ? l
-                                                : new Dial.Link(
-                                                        l.step() - 1,
-                                                        l.lane(),
-                                                        l.target(),
-                                                        l.perUnit()))
+                        .map(l -> l.step() < step ? l : l.withStep(l.step() - 1))
                         .toList());
+    }
+
+    /** Each lane once, or the natural order. */
+    private static List<Integer> order(JsonNode node, int lanes) {
+        List<Integer> order = new ArrayList<>();
+        node.forEach(n -> order.add(n.asInt()));
+        List<Integer> natural = Look.naturalOrder(lanes);
+        return order.stream().sorted().toList().equals(natural) ? order : natural;
     }
 }

@@ -4,10 +4,12 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
+import ivrik.core.look.Place;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
@@ -95,7 +97,14 @@ public final class ProjectJson {
                         node.path("clips"),
                         "a clip of layer " + name,
                         n -> Parts.as(n, Clip.class)),
-                LookJson.read(node.path("look"), parts),
+                parts.read(
+                                "the place of layer " + name,
+                                () ->
+                                        node.has("place")
+                                                ? Parts.as(node.path("place"), Place.class)
+                                                : Place.FITTED)
+                        .orElse(Place.FITTED),
+                looks(node, parts),
                 parts.read(
                                 "the blend mode of layer " + name,
                                 () -> Parts.as(node.path("blend"), Blend.class))
@@ -104,5 +113,20 @@ public final class ProjectJson {
                                 "the opacity of layer " + name,
                                 () -> Parts.as(node.path("opacity"), Value.class))
                         .orElse(Value.of(1)));
+    }
+
+    /** All its looks; a project of before they could be several has one. */
+    private static List<LayerLook> looks(JsonNode layer, Parts parts) {
+        List<LayerLook> looks = new ArrayList<>();
+        for (JsonNode look : layer.path("looks")) {
+            looks.add(
+                    new LayerLook(
+                            LookJson.read(look.path("look"), parts),
+                            look.path("on").asBoolean(true)));
+        }
+        if (looks.isEmpty()) {
+            looks.add(new LayerLook(LookJson.read(layer.path("look"), parts), true));
+        }
+        return looks;
     }
 }

@@ -14,8 +14,9 @@ import java.util.stream.IntStream;
 
 /** The looks that come with Ivrik, found by name. */
 public final class BuiltInLooks {
+    private static final String PAIR = "pair";
     private static final double FAR_PX = 4000;
-    private static final List<Look> ALL = List.of(inRegister(), rgbSplit());
+    private static final List<Look> ALL = List.of(inRegister(), rgbSplit(), stereoGlasses());
 
     private BuiltInLooks() {}
 
@@ -60,6 +61,37 @@ public final class BuiltInLooks {
         return Look.atRest("rgb-split", new Rgb(), new Shift())
                 .withNote("Moves red, green and blue apart, and shakes them.")
                 .withDials(dials);
+    }
+
+    /** One lane against the two others: red against cyan and its kin, for glasses of two colours. */
+    private static Look stereoGlasses() {
+        List<Dial> dials = new ArrayList<>();
+        dials.add(halves("depth", "Depth", "x"));
+        dials.add(halves("height", "Height", "y"));
+        dials.add(
+                new Dial(
+                        PAIR,
+                        "Pair: red and cyan 0, green and magenta 1, blue and yellow 2",
+                        "",
+                        0,
+                        2,
+                        0,
+                        Value.ZERO,
+                        List.of()));
+        return Look.atRest("stereo-glasses", new Rgb(), new Shift())
+                .withNote("Moves one lane and the two others apart, half the way each.")
+                .withDials(dials);
+    }
+
+    private static Dial halves(String name, String title, String axis) {
+        List<Link> links = new ArrayList<>();
+        for (int pair = 0; pair < 3; pair++) {
+            for (int lane = 0; lane < 3; lane++) {
+                double half = lane == pair ? 0.5 : -0.5;
+                links.add(new Link(0, lane, axis, half, new Dial.Only(PAIR, pair)));
+            }
+        }
+        return new Dial(name, title, "px", -FAR_PX, FAR_PX, 0, Value.ZERO, links);
     }
 
     private static Dial onEveryLane(

@@ -29,6 +29,13 @@ public record Dial(
         return new Dial(name, title, unit, min, max, rest, v, links);
     }
 
+    public Dial withLinks(List<Link> l) {
+        return new Dial(name, title, unit, min, max, rest, value, l);
+    }
+
+    /** Another dial's value, rounded, at which a link works: a choice between several. */
+    public record Only(String dial, int value) {}
+
     /**
      * One value that a dial drives.
      *
@@ -36,8 +43,21 @@ public record Dial(
      * @param lane number of the lane
      * @param target a parameter of the treatment, or {@link #JITTER} or {@link #RATE}
      * @param perUnit added to the value for each unit that the dial is away from rest
+     * @param only when it works; null for always
      */
-    public record Link(int step, int lane, String target, double perUnit) {
+    public record Link(int step, int lane, String target, double perUnit, Only only) {
+        public Link(int step, int lane, String target, double perUnit) {
+            this(step, lane, target, perUnit, null);
+        }
+
+        Link withLane(int l) {
+            return new Link(step, l, target, perUnit, only);
+        }
+
+        public Link withStep(int s) {
+            return new Link(s, lane, target, perUnit, only);
+        }
+
         /** The jitter's amount. */
         public static final String JITTER = "jitter";
 

@@ -10,19 +10,28 @@ import ivrik.core.treatment.Treatment;
 import java.util.Collections;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 
-/** A complete, reusable treatment of a picture. */
+/**
+ * A complete, reusable treatment of a picture.
+ *
+ * @param separation the name of its colour model
+ * @param order the numbers of the lanes as they are laid upon each other, the lowest first
+ */
 public record Look(
         String name,
         String note,
         String separation,
         List<LaneState> lanes,
+        List<Integer> order,
         List<Step> steps,
         Rejoin rejoin,
         Onto onto,
+        Overscan overscan,
         List<Dial> dials) {
     public Look {
         lanes = List.copyOf(lanes);
+        order = List.copyOf(order);
         steps = List.copyOf(steps);
         dials = List.copyOf(dials);
     }
@@ -35,10 +44,17 @@ public record Look(
                 "",
                 separation.id(),
                 Collections.nCopies(lanes, LaneState.PLAIN),
+                naturalOrder(lanes),
                 java.util.Arrays.stream(treatments).map(t -> Step.atRest(t, lanes)).toList(),
                 Rejoin.EXACT,
                 Onto.IN_PLACE,
+                Overscan.OFF,
                 List.of());
+    }
+
+    /** Lanes in the order of their model. */
+    public static List<Integer> naturalOrder(int lanes) {
+        return IntStream.range(0, lanes).boxed().toList();
     }
 
     public Separation model() {
@@ -52,11 +68,11 @@ public record Look(
     }
 
     public Look withName(String n) {
-        return new Look(n, note, separation, lanes, steps, rejoin, onto, dials);
+        return new Look(n, note, separation, lanes, order, steps, rejoin, onto, overscan, dials);
     }
 
     public Look withNote(String n) {
-        return new Look(name, n, separation, lanes, steps, rejoin, onto, dials);
+        return new Look(name, n, separation, lanes, order, steps, rejoin, onto, overscan, dials);
     }
 
     public Look withLane(int lane, UnaryOperator<LaneState> change) {
@@ -65,10 +81,17 @@ public record Look(
                 note,
                 separation,
                 Lists.with(lanes, lane, change.apply(lanes.get(lane))),
+                order,
                 steps,
                 rejoin,
                 onto,
+                overscan,
                 dials);
+    }
+
+    /** With lanes laid down in this order; it names each lane once. */
+    public Look withOrder(List<Integer> o) {
+        return new Look(name, note, separation, lanes, o, steps, rejoin, onto, overscan, dials);
     }
 
     public Look withStep(int step, UnaryOperator<Step> change) {
@@ -76,7 +99,7 @@ public record Look(
     }
 
     public Look withSteps(List<Step> s) {
-        return new Look(name, note, separation, lanes, s, rejoin, onto, dials);
+        return new Look(name, note, separation, lanes, order, s, rejoin, onto, overscan, dials);
     }
 
     public Look withAmounts(int step, int lane, UnaryOperator<Amounts> change) {
@@ -84,15 +107,24 @@ public record Look(
     }
 
     public Look withRejoin(Rejoin r) {
-        return new Look(name, note, separation, lanes, steps, r, onto, dials);
+        return new Look(name, note, separation, lanes, order, steps, r, onto, overscan, dials);
+    }
+
+    /** With another name of the same model, such as one with another black generation. */
+    public Look withSeparation(String s) {
+        return new Look(name, note, s, lanes, order, steps, rejoin, onto, overscan, dials);
     }
 
     public Look withOnto(Onto o) {
-        return new Look(name, note, separation, lanes, steps, rejoin, o, dials);
+        return new Look(name, note, separation, lanes, order, steps, rejoin, o, overscan, dials);
+    }
+
+    public Look withOverscan(Overscan o) {
+        return new Look(name, note, separation, lanes, order, steps, rejoin, onto, o, dials);
     }
 
     public Look withDials(List<Dial> d) {
-        return new Look(name, note, separation, lanes, steps, rejoin, onto, d);
+        return new Look(name, note, separation, lanes, order, steps, rejoin, onto, overscan, d);
     }
 
     public Dial dial(String dial) {
@@ -141,7 +173,10 @@ public record Look(
         double sum = 0;
         for (Dial dial : dials) {
             for (Dial.Link link : dial.links()) {
-                if (link.step() == step && link.lane() == lane && link.target().equals(target)) {
+                if (link.step() == step
+                        && link.lane() == lane
+                        && link.target().equals(target)
+                        && isChosen(link)) {
                     double at =
                             target.equals(Dial.Link.RATE)
                                     ? dial.value().rest()
@@ -151,5 +186,12 @@ public record Look(
             }
         }
         return sum;
+    }
+
+    private boolean isChosen(Dial.Link link) {
+        return link.only() == null
+                || dials.stream()
+                        .filter(d -> d.name().equals(link.only().dial()))
+                        .allMatch(d -> Math.rint(d.value().rest()) == link.only().value());
     }
 }

@@ -3,6 +3,7 @@ package ivrik.core.motion;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -94,5 +95,14 @@ public record Value(double rest, List<Peg> pegs) {
     private Stream<Peg> others(long frame) {
         Predicate<Peg> there = p -> p.frame() == frame;
         return pegs.stream().filter(there.negate());
+    }
+
+    /** With the rest and every peg's value changed in the same way. */
+    public Value map(DoubleUnaryOperator change) {
+        return new Value(
+                change.applyAsDouble(rest),
+                pegs.stream()
+                        .map(p -> new Peg(p.frame(), change.applyAsDouble(p.value()), p.ease()))
+                        .toList());
     }
 }

@@ -1,106 +1,169 @@
 package ivrik.core.rejoin;
 
-import ivrik.core.picture.Kernels;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
-
-import java.util.List;
+import java.util.Locale;
 
 /**
- * Blend modes of W3C Compositing and Blending Level 1, and add. Each knows its blend of two opaque
- * channels and its share where both pictures cover in part. Values outside 0..1 are not clamped.
+ * Blend modes: how an upper picture's colour acts on what lies beneath, both fully covered. The modes
+ * of W3C Compositing and Blending Level 1 by its formulas, and their kin. {@code b} is the lower
+ * picture (backdrop), {@code s} the upper one (source).
+ *
+ * <p>Outside 0..1 the formulas are carried on as they stand, nothing is clamped; the modes that divide
+ * or that have a {@code min} or {@code max} in their formula keep it.
  */
 public enum Blend {
     /** The upper picture. */
-    NORMAL {
-        @Override
-        public Plane channel(Plane under, Plane over, Workers workers) {
-            return over;
-        }
+    NORMAL((b, s) -> s),
+    /** b + s: light added to light. */
+    ADD((b, s) -> b + s),
+    /** b + s - bs. Over 1 it can fall again. */
+    SCREEN((b, s) -> b + s - b * s),
+    /** The greater. */
+    LIGHTEN((b, s) -> Math.max(b, s)),
+    /** min(1, b / (1 - s)); 0 where b is 0 or less, 1 where s reaches 1. */
+    COLOR_DODGE(Blend::dodge),
+    /** The colour of the greater luminosity. */
+    LIGHTER_COLOR((b, s, out) -> copy(Luminosity.of(s) > Luminosity.of(b) ? s : b, out)),
+    /** bs. */
+    MULTIPLY((b, s) -> b * s),
+    /** The lesser. */
+    DARKEN((b, s) -> Math.min(b, s)),
+    /** 1 - min(1, (1 - b) / s); 1 where b reaches 1, 0 where s is 0 or less. */
+    COLOR_BURN(Blend::burn),
+    /** b + s - 1. */
+    LINEAR_BURN((b, s) -> b + s - 1),
+    /** The colour of the lesser luminosity. */
+    DARKER_COLOR((b, s, out) -> copy(Luminosity.of(s) < Luminosity.of(b) ? s : b, out)),
+    /** Hard light with the pictures changed over. */
+    OVERLAY((b, s) -> hardLight(s, b)),
+    /** Multiply by 2s up to a half, screen with 2s - 1 beyond. */
+    HARD_LIGHT(Blend::hardLight),
+    /** The soft light of W3C, whose curve is a polynomial for dark b and a root for light. */
+    SOFT_LIGHT(Blend::softLight),
+    /** b + 2s - 1. */
+    LINEAR_LIGHT((b, s) -> b + 2 * s - 1),
+    /** Color burn with 2s up to a half, color dodge with 2s - 1 beyond. */
+    VIVID_LIGHT((b, s) -> s <= 0.5f ? burn(b, 2 * s) : dodge(b, 2 * s - 1)),
+    /** Darken with 2s up to a half, lighten with 2s - 1 beyond. */
+    PIN_LIGHT((b, s) -> s <= 0.5f ? Math.min(b, 2 * s) : Math.max(b, 2 * s - 1)),
+    /** |b - s|. */
+    DIFFERENCE((b, s) -> Math.abs(b - s)),
+    /** b + s - 2bs. */
+    EXCLUSION((b, s) -> b + s - 2 * b * s),
+    /** b - s: can be negative. */
+    SUBTRACT((b, s) -> b - s),
+    /** b / s; where s is 0: 1, or 0 if b is 0 as well. */
+    DIVIDE((b, s) -> s == 0 ? (b == 0 ? 0 : 1) : b / s),
+    /** The hue of the upper, saturation and luminosity of the lower. */
+    HUE(
+            (b, s, out) -> {
+                Luminosity.setSaturation(s, Luminosity.saturation(b), out);
+                Luminosity.set(out, Luminosity.of(b), out);
+            }),
+    /** The saturation of the upper, hue and luminosity of the lower. */
+    SATURATION(
+            (b, s, out) -> {
+                Luminosity.setSaturation(b, Luminosity.saturation(s), out);
+                Luminosity.set(out, Luminosity.of(b), out);
+            }),
+    /** Hue and saturation of the upper, luminosity of the lower. */
+    COLOR((b, s, out) -> Luminosity.set(s, Luminosity.of(b), out)),
+    /** The luminosity of the upper, hue and saturation of the lower. */
+    LUMINOSITY((b, s, out) -> Luminosity.set(b, Luminosity.of(s), out));
 
-        @Override
-        Plane shared(Plane under, Plane underCover, Plane over, Plane overCover, Workers workers) {
-            return Kernels.multiply(over, underCover, workers);
-        }
-    },
-    /** The sum of both: light added to light. */
-    ADD {
-        @Override
-        public Plane channel(Plane under, Plane over, Workers workers) {
-            return Kernels.add(under, over, workers);
-        }
+    private final Channel channel;
+    private final Colour colour;
 
-        @Override
-        Plane shared(Plane under, Plane underCover, Plane over, Plane overCover, Workers workers) {
-            return Kernels.add(
-                    Kernels.multiply(under, overCover, workers),
-                    Kernels.multiply(over, underCover, workers),
-                    workers);
-        }
-    },
-    /** a + b - ab. Over 1 it can fall again. */
-    SCREEN {
-        @Override
-        public Plane channel(Plane under, Plane over, Workers workers) {
-            return Kernels.screen(under, over, workers);
-        }
+    /** A mode that works on each channel by itself. */
+    interface Channel {
+        float of(float b, float s);
+    }
 
-        @Override
-        Plane shared(Plane under, Plane underCover, Plane over, Plane overCover, Workers workers) {
-            Plane sum = ADD.shared(under, underCover, over, overCover, workers);
-            return Kernels.add(
-                    sum,
-                    Kernels.scale(Kernels.multiply(under, over, workers), -1, workers),
-                    workers);
-        }
-    },
-    /** The greater of both. */
-    LIGHTEN {
-        @Override
-        public Plane channel(Plane under, Plane over, Workers workers) {
-            return Kernels.maximum(under, over, workers);
-        }
+    /** A mode that needs all three channels of a colour. */
+    interface Colour {
+        void of(float[] b, float[] s, float[] out);
+    }
 
-        @Override
-        Plane shared(Plane under, Plane underCover, Plane over, Plane overCover, Workers workers) {
-            return Kernels.maximum(
-                    Kernels.multiply(under, overCover, workers),
-                    Kernels.multiply(over, underCover, workers),
-                    workers);
-        }
-    };
+    Blend(Channel channel) {
+        this.channel = channel;
+        this.colour = null;
+    }
 
-    /** The name in files. */
+    Blend(Colour colour) {
+        this.channel = null;
+        this.colour = colour;
+    }
+
+    /** The name in files, such as {@code color-dodge}. */
     public String id() {
-        return name().toLowerCase(java.util.Locale.ROOT);
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
+    /** The name in the window. */
     public String title() {
-        return name().charAt(0) + id().substring(1);
+        String words = id().replace('-', ' ');
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
-    /** B(under, over) of one channel, both fully covered. */
-    public abstract Plane channel(Plane under, Plane over, Workers workers);
-
-    /** Coverage times coverage times B(under, over), from premultiplied channels. */
-    abstract Plane shared(
-            Plane under, Plane underCover, Plane over, Plane overCover, Workers workers);
-
-    /** One premultiplied channel upon another: over (1 - ua) + under (1 - oa) + shared. */
-    Plane channel(Plane under, Plane underCover, Plane over, Plane overCover, Workers workers) {
-        if (this == NORMAL) {
-            return Kernels.over(over, overCover, under, workers);
+    /**
+     * B(b, s) of the first {@code n} colours.
+     *
+     * @param b red, green and blue of the lower picture
+     * @param s of the upper one
+     * @param out may be neither
+     */
+    void row(float[][] b, float[][] s, float[][] out, int n) {
+        if (channel != null) {
+            for (int c = 0; c < 3; c++) {
+                row(channel, b[c], s[c], out[c], n);
+            }
+            return;
         }
-        List<Plane> parts =
-                List.of(
-                        uncovered(over, underCover, workers),
-                        uncovered(under, overCover, workers),
-                        shared(under, underCover, over, overCover, workers));
-        return parts.stream().reduce((a, b) -> Kernels.add(a, b, workers)).orElseThrow();
+        float[] lower = new float[3];
+        float[] upper = new float[3];
+        float[] blended = new float[3];
+        for (int i = 0; i < n; i++) {
+            for (int c = 0; c < 3; c++) {
+                lower[c] = b[c][i];
+                upper[c] = s[c][i];
+            }
+            colour.of(lower, upper, blended);
+            for (int c = 0; c < 3; c++) {
+                out[c][i] = blended[c];
+            }
+        }
     }
 
-    private static Plane uncovered(Plane colour, Plane cover, Workers workers) {
-        Plane none = Plane.of(colour.width(), colour.height());
-        return Kernels.over(none, cover, colour, workers);
+    private static void row(Channel channel, float[] b, float[] s, float[] out, int n) {
+        for (int i = 0; i < n; i++) {
+            out[i] = channel.of(b[i], s[i]);
+        }
+    }
+
+    private static void copy(float[] from, float[] to) {
+        System.arraycopy(from, 0, to, 0, 3);
+    }
+
+    private static float dodge(float b, float s) {
+        return b <= 0 ? 0 : s >= 1 ? 1 : Math.min(1, b / (1 - s));
+    }
+
+    private static float burn(float b, float s) {
+        return b >= 1 ? 1 : s <= 0 ? 0 : 1 - Math.min(1, (1 - b) / s);
+    }
+
+    private static float hardLight(float b, float s) {
+        if (s <= 0.5f) {
+            return b * 2 * s;
+        }
+        float t = 2 * s - 1;
+        return b + t - b * t;
+    }
+
+    private static float softLight(float b, float s) {
+        if (s <= 0.5f) {
+            return b - (1 - 2 * s) * b * (1 - b);
+        }
+        float d = b <= 0.25f ? ((16 * b - 12) * b + 4) * b : (float) Math.sqrt(b);
+        return b + (2 * s - 1) * (d - b);
     }
 }

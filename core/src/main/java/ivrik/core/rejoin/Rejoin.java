@@ -1,82 +1,57 @@
 package ivrik.core.rejoin;
 
-import ivrik.core.picture.Kernels;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
-import ivrik.core.separation.Ink;
-import ivrik.core.separation.Separation;
+import ivrik.core.UnknownNameException;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.stream.IntStream;
+import java.util.Optional;
 
 /**
- * How lanes become a picture: exactly, by undoing the separation, or by blending the lanes painted
- * in their inks. With untouched inks each channel has one contributor and all ways agree.
+ * How lanes become a picture: exactly, by undoing the separation, or as plates laid upon each other by
+ * a blend mode. With untouched inks and RGB each channel has one contributor, so that exact, add,
+ * screen and lighten agree.
+ *
+ * @param blend of all plates that have none of their own; empty for exact
  */
-public enum Rejoin {
-    EXACT {
-        @Override
-        public List<Plane> join(Separation separation, List<Plane> lanes, Workers workers) {
-            return separation.rejoin(lanes, workers);
-        }
-    },
-    ADD {
-        @Override
-        public List<Plane> join(Separation separation, List<Plane> lanes, Workers workers) {
-            return painted(separation, lanes, Blend.ADD, workers);
-        }
-    },
-    SCREEN {
-        @Override
-        public List<Plane> join(Separation separation, List<Plane> lanes, Workers workers) {
-            return painted(separation, lanes, Blend.SCREEN, workers);
-        }
-    },
-    LIGHTEN {
-        @Override
-        public List<Plane> join(Separation separation, List<Plane> lanes, Workers workers) {
-            return painted(separation, lanes, Blend.LIGHTEN, workers);
-        }
-    };
+public record Rejoin(Optional<Blend> blend) {
+    public static final Rejoin EXACT = new Rejoin(Optional.empty());
+    private static final String EXACT_ID = "exact";
 
+    public static Rejoin by(Blend blend) {
+        return new Rejoin(Optional.of(blend));
+    }
+
+    /** Exact, and each blend mode but normal, in which the last plate would cover all others. */
+    public static List<Rejoin> all() {
+        List<Rejoin> all = new ArrayList<>(List.of(EXACT));
+        for (Blend each : Blend.values()) {
+            if (each != Blend.NORMAL) {
+                all.add(by(each));
+            }
+        }
+        return all;
+    }
+
+    public boolean isExact() {
+        return blend.isEmpty();
+    }
+
+    /** The name in files. */
     public String id() {
-        return name().toLowerCase(Locale.ROOT);
+        return blend.map(Blend::id).orElse(EXACT_ID);
     }
 
+    /** The name in the window. */
     public String title() {
-        return name().charAt(0) + id().substring(1);
+        return blend.map(Blend::title).orElse("Exact");
     }
 
-    /** The three colour planes of these lanes. */
-    public abstract List<Plane> join(Separation separation, List<Plane> lanes, Workers workers);
-
-    private static List<Plane> painted(
-            Separation separation, List<Plane> lanes, Blend blend, Workers workers) {
-        return IntStream.range(0, 3)
-                .mapToObj(
-                        channel ->
-                                IntStream.range(0, lanes.size())
-                                        .mapToObj(
-                                                i ->
-                                                        paint(
-                                                                lanes.get(i),
-                                                                separation.lanes().get(i).ink(),
-                                                                channel,
-                                                                workers))
-                                        .filter(p -> p != null)
-                                        .reduce((a, b) -> blend.channel(a, b, workers))
-                                        .orElseGet(
-                                                () ->
-                                                        Plane.of(
-                                                                lanes.getFirst().width(),
-                                                                lanes.getFirst().height())))
-                .toList();
-    }
-
-    /** What an ink paints of a channel; null where it paints nothing of it. */
-    private static Plane paint(Plane lane, Ink ink, int channel, Workers workers) {
-        float part = ink.part(channel);
-        return part == 0 ? null : part == 1 ? lane : Kernels.scale(lane, part, workers);
+    /**
+     * The way of this name.
+     *
+     * @throws UnknownNameException if there is none; it lists those there are
+     */
+    public static Rejoin named(String id) {
+        return UnknownNameException.find("rejoin", id, all(), Rejoin::id);
     }
 }

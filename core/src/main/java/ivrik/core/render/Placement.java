@@ -1,10 +1,15 @@
 package ivrik.core.render;
 
 import ivrik.core.picture.Alpha;
+import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Resample;
+import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
+import ivrik.core.picture.Turn;
 import ivrik.core.picture.Workers;
+import ivrik.core.render.Plan.PlacePlan;
 
 import java.util.List;
 
@@ -12,17 +17,81 @@ import java.util.List;
 final class Placement {
     private Placement() {}
 
-    /** The picture in the middle of a larger size, nothing around it. */
-    static Frame centred(Frame picture, Size size, Workers workers) {
-        int left = (size.width() - picture.width()) / 2;
-        int top = (size.height() - picture.height()) / 2;
+    /** Pixels of the sequence to a pixel of a picture. */
+    static double scale(Size picture, Size sequence, PlacePlan place) {
+        double across = (double) sequence.width() / picture.width();
+        double down = (double) sequence.height() / picture.height();
+        return place.scale()
+                * switch (place.fit()) {
+                    case FIT -> Math.min(across, down);
+                    case FILL -> Math.max(across, down);
+                    case EXACT -> 1;
+                };
+    }
+
+    /**
+     * The size in pixels at which a picture is to be had.
+     *
+     * @param sequence the sequence at full size
+     * @param shown the same as it is rendered
+     */
+    static Size size(Size picture, Size sequence, Size shown, PlacePlan place) {
+        if (place.isPlain()) {
+            return picture.fitInto(shown);
+        }
+        double scale = scale(picture, sequence, place) * shown.width() / sequence.width();
+        return new Size(
+                (int) Math.max(1, Math.rint(picture.width() * scale)),
+                (int) Math.max(1, Math.rint(picture.height() * scale)));
+    }
+
+    /**
+     * A picture in its place, nothing around it; itself if it just fills the size.
+     *
+     * @param in of any size
+     * @param fitted what {@link #size} says
+     * @param perPixel pixels of the result to a pixel of the sequence
+     */
+    static Frame put(
+            Frame in, Size fitted, Size size, PlacePlan place, double perPixel, Workers workers) {
+        Frame picture = Resample.to(in, fitted, workers);
+        if (place.isPlain() && fitted.equals(size)) {
+            return picture;
+        }
+        Frame covered = covered(picture, workers);
+        if (place.flipX() || place.flipY()) {
+            covered = covered.mapPlanes(p -> flipped(p, place.flipX(), place.flipY()));
+        }
+        double x = place.x() * perPixel;
+        double y = place.y() * perPixel;
+        if (place.isPlain()) {
+            int left = (size.width() - fitted.width()) / 2;
+            int top = (size.height() - fitted.height()) / 2;
+            return covered.mapPlanes(p -> padded(p, size, left, top));
+        }
+        Turn turn = new Turn(fitted, size, place.angleDegrees(), x, y);
+        return covered.mapPlanes(p -> turn.of(p, EdgeFill.EMPTY, Sampler.GOOD, workers));
+    }
+
+    private static Frame covered(Frame picture, Workers workers) {
         Frame in = picture.premultiplied(workers);
-        Plane full = in.isOpaque() ? Plane.flat(in.width(), in.height(), 1) : null;
-        Frame covered =
-                full == null
-                        ? in
-                        : new Frame(in.colour(), Alpha.PREMULTIPLIED, List.of(full, full, full));
-        return covered.mapPlanes(plane -> padded(plane, size, left, top));
+        if (!in.isOpaque()) {
+            return in;
+        }
+        Plane full = Plane.flat(in.width(), in.height(), 1);
+        return new Frame(in.colour(), Alpha.PREMULTIPLIED, List.of(full, full, full));
+    }
+
+    private static Plane flipped(Plane in, boolean acrossX, boolean acrossY) {
+        Plane out = Plane.of(in.width(), in.height());
+        for (int y = 0; y < in.height(); y++) {
+            int from = in.row(acrossY ? in.height() - 1 - y : y);
+            int to = out.row(y);
+            for (int x = 0; x < in.width(); x++) {
+                out.data()[to + x] = in.data()[from + (acrossX ? in.width() - 1 - x : x)];
+            }
+        }
+        return out;
     }
 
     private static Plane padded(Plane in, Size size, int left, int top) {

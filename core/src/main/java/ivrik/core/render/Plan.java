@@ -1,12 +1,21 @@
 package ivrik.core.render;
 
+import ivrik.core.look.Place;
 import ivrik.core.picture.Size;
+import ivrik.core.project.Ground;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
+import ivrik.core.rejoin.Plate;
 import ivrik.core.rejoin.Rejoin;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Settings;
 
+import java.util.Collections;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 
 /**
  * All that one frame depends on, as plain numbers without time. Two equal plans have the same
@@ -14,36 +23,107 @@ import java.util.List;
  * frame leaves its plan equal.
  *
  * @param size of the sequence, full size
+ * @param ground what lies beneath all layers
  * @param layers those visible here, from the lowest up
  */
-public record Plan(Size size, List<LayerPlan> layers) {
+public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     /** A frame of a source. */
     public record Picture(Source source, long frame) {}
 
-    /** One layer: its picture, what is done to it, and how it lies on those beneath. */
-    public record LayerPlan(Picture picture, LookPlan look, Blend blend, double opacity) {}
+    /** Where a picture lies, at one moment; lengths in pixels of the sequence. */
+    public record PlacePlan(
+            Place.Fit fit,
+            double x,
+            double y,
+            double scale,
+            double angleDegrees,
+            boolean flipX,
+            boolean flipY) {
+        /** Fitted into the middle, upright. */
+        public boolean isPlain() {
+            return fit == Place.Fit.FIT
+                    && x == 0
+                    && y == 0
+                    && scale == 1
+                    && angleDegrees == 0
+                    && !flipX
+                    && !flipY;
+        }
+    }
+
+    /**
+     * One layer: its picture, what is done to it, and how it lies on those beneath.
+     *
+     * @param id of the layer
+     * @param looks all of them; those not in use change nothing
+     */
+    public record LayerPlan(
+            String id,
+            Picture picture,
+            PlacePlan place,
+            List<LookPlan> looks,
+            Blend blend,
+            double opacity) {
+        public boolean isNeutral() {
+            return looks.stream().allMatch(LookPlan::isNeutral);
+        }
+    }
+
+    /** Another picture for one lane; none where there is nothing to be seen. */
+    public record FeedPlan(Optional<Picture> picture, PlacePlan place) {}
 
     /**
      * A look at one moment.
      *
-     * @param shown for each lane whether it is in the picture
+     * @param plates how each lane is printed, in the order in which they are laid down
+     * @param feeds for each lane another picture than the layer's, or null
      * @param steps those that change something, in order
      * @param ontoAmount 0..1
+     * @param overscan how much the result is scaled up, at least 1
      */
     public record LookPlan(
             String separation,
-            List<Boolean> shown,
+            List<Plate> plates,
+            List<FeedPlan> feeds,
             List<StepPlan> steps,
             Rejoin rejoin,
             Blend onto,
-            double ontoAmount) {
+            double ontoAmount,
+            double overscan) {
         /** Whether the picture goes through untouched. */
         public boolean isNeutral() {
-            return steps.isEmpty()
-                            && !shown.contains(false)
-                            && onto == Blend.NORMAL
-                            && rejoin == Rejoin.EXACT
-                    || ontoAmount == 0;
+            boolean untouched =
+                    steps.isEmpty() && onto == Blend.NORMAL && rejoin.isExact() && isPlain();
+            return (untouched || ontoAmount == 0) && overscan == 1;
+        }
+
+        /** Whether each lane is its own and printed as its model has it; the order does not matter to exactness. */
+        public boolean isPlain() {
+            List<LaneKind> kinds = model().lanes();
+            return feeds.stream().allMatch(Objects::isNull)
+                    && plates.stream()
+                            .allMatch(
+                                    p ->
+                                            p.shown()
+                                                    && p.strength() == 1
+                                                    && p.ink().equals(kinds.get(p.lane()).ink()));
+        }
+
+        public Separation model() {
+            return Separations.named(separation);
+        }
+
+        /** With pictures for lanes, and scaled up. */
+        LookPlan with(List<FeedPlan> pictures, double times) {
+            return new LookPlan(
+                    separation, plates, pictures, steps, rejoin, onto, ontoAmount, times);
+        }
+
+        /** The same model with nothing done in it. */
+        LookPlan untouched() {
+            List<FeedPlan> own = Collections.nCopies(feeds.size(), null);
+            return new LookPlan(
+                    separation, plates, own, List.of(), Rejoin.EXACT, Blend.NORMAL, 0, 1);
         }
     }
 
@@ -54,20 +134,15 @@ public record Plan(Size size, List<LayerPlan> layers) {
     public Plan untouched() {
         return new Plan(
                 size,
+                ground,
                 layers.stream()
                         .map(
                                 l ->
                                         new LayerPlan(
+                                                l.id,
                                                 l.picture,
-                                                new LookPlan(
-                                                        l.look.separation,
-                                                        l.look.shown.stream()
-                                                                .map(s -> true)
-                                                                .toList(),
-                                                        List.of(),
-                                                        Rejoin.EXACT,
-                                                        Blend.NORMAL,
-                                                        0),
+                                                l.place,
+                                                l.looks.stream().map(LookPlan::untouched).toList(),
                                                 l.blend,
                                                 l.opacity))
                         .toList());

@@ -2,26 +2,37 @@ package ivrik.core.render;
 
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Dial.Link;
+import ivrik.core.look.Feed;
+import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
+import ivrik.core.look.Place;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Rational;
+import ivrik.core.project.Clip;
+import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+import ivrik.core.rejoin.Plate;
+import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.Picture;
+import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Treatment;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /** Evaluates all values of a project at a frame. */
 public final class Planner {
@@ -35,32 +46,93 @@ public final class Planner {
                 planLayer(project, layer, frame).ifPresent(layers::add);
             }
         }
-        return new Plan(project.sequence().size(), List.copyOf(layers));
+        return new Plan(
+                project.sequence().size(), project.sequence().ground(), List.copyOf(layers));
     }
 
     private static Optional<LayerPlan> planLayer(Project project, Layer layer, long frame) {
+        return picture(project, layer, frame)
+                .map(
+                        picture ->
+                                new LayerPlan(
+                                        layer.id(),
+                                        picture,
+                                        place(layer.place(), frame),
+                                        layer.looks().stream()
+                                                .map(l -> look(project, layer, l, frame))
+                                                .toList(),
+                                        layer.blend(),
+                                        Math.clamp(layer.opacity().at(frame), 0, 1)));
+    }
+
+    private static Optional<Picture> picture(Project project, Layer layer, long frame) {
         return layer.clipAt(frame)
                 .flatMap(
                         clip ->
                                 project.source(clip.source())
                                         .map(
-                                                source -> {
-                                                    Rational rate = project.sequence().rate();
-                                                    return new LayerPlan(
-                                                            new Picture(
-                                                                    source,
-                                                                    clip.sourceFrame(
-                                                                            frame, source, rate)),
-                                                            look(
-                                                                    layer.look(),
-                                                                    Rational.of(frame),
-                                                                    rate),
-                                                            layer.blend(),
-                                                            layer.opacity().at(frame));
-                                                }));
+                                                source ->
+                                                        new Picture(
+                                                                source,
+                                                                clip.sourceFrame(
+                                                                        frame,
+                                                                        source,
+                                                                        project.sequence()
+                                                                                .rate()))));
     }
 
-    /** A look at a frame, at {@code rate} frames a second. */
+    private static PlacePlan place(Place place, long frame) {
+        return new PlacePlan(
+                place.fit(),
+                place.x().at(frame),
+                place.y().at(frame),
+                Math.max(1e-3, place.scale().at(frame)),
+                place.angleDegrees().at(frame),
+                place.flipX(),
+                place.flipY());
+    }
+
+    private static LookPlan look(Project project, Layer layer, LayerLook look, long frame) {
+        Rational rate = project.sequence().rate();
+        LookPlan plan = look(look.look(), Rational.of(frame), rate);
+        if (!look.on()) {
+            return plan.untouched();
+        }
+        List<FeedPlan> feeds =
+                look.look().lanes().stream()
+                        .map(s -> s.feed().isOwn() ? null : feed(project, layer, s.feed(), frame))
+                        .toList();
+        double overscan = Overscans.of(look.look(), layer.range(), project.sequence()).scale();
+        return plan.with(feeds, overscan);
+    }
+
+    /** The picture of a lane that takes it from elsewhere. */
+    private static FeedPlan feed(Project project, Layer layer, Feed feed, long frame) {
+        FrameRange range = layer.range();
+        int inside =
+                feed.beyond()
+                        .inside(
+                                (int) (frame - feed.delayFrames() - range.first()),
+                                (int) range.length());
+        long at = range.first() + inside;
+        Place place = feed.place().equals(Place.FITTED) ? layer.place() : feed.place();
+        Optional<Picture> picture =
+                inside < 0
+                        ? Optional.empty()
+                        : feed.source().isEmpty()
+                                ? picture(project, layer, at)
+                                : project.source(feed.source())
+                                        .map(s -> other(project, s, range, at));
+        return new FeedPlan(picture, place(place, frame));
+    }
+
+    /** Another source's picture, as if it began with the layer. */
+    private static Picture other(Project project, Source source, FrameRange range, long frame) {
+        Clip clip = new Clip(source.id(), range.first(), range.length(), 0);
+        return new Picture(source, clip.sourceFrame(frame, source, project.sequence().rate()));
+    }
+
+    /** A look at a frame, at {@code rate} frames a second, by itself: without other pictures. */
     public static LookPlan look(Look look, Rational frame, Rational rate) {
         List<StepPlan> steps = new ArrayList<>();
         for (int i = 0; i < look.steps().size(); i++) {
@@ -71,11 +143,29 @@ public final class Planner {
         }
         return new LookPlan(
                 look.separation(),
-                IntStream.range(0, look.lanes().size()).mapToObj(look::isShown).toList(),
+                plates(look, frame),
+                Collections.nCopies(look.lanes().size(), null),
                 List.copyOf(steps),
                 look.rejoin(),
                 look.onto().blend(),
-                Math.clamp(look.onto().amount().at(frame), 0, 1));
+                Math.clamp(look.onto().amount().at(frame), 0, 1),
+                1);
+    }
+
+    private static List<Plate> plates(Look look, Rational frame) {
+        List<LaneKind> kinds = look.model().lanes();
+        return look.order().stream()
+                .map(
+                        lane -> {
+                            LaneState state = look.lanes().get(lane);
+                            return new Plate(
+                                    lane,
+                                    look.isShown(lane),
+                                    state.ink().orElse(kinds.get(lane).ink()),
+                                    state.blend(),
+                                    Math.clamp(state.strength().at(frame), 0, 1));
+                        })
+                .toList();
     }
 
     private static StepPlan step(Look look, int index, Rational frame, Rational rate) {
@@ -89,7 +179,7 @@ public final class Planner {
                     step.on() && !held && look.isShown(lane) && !treatment.isNeutral(settings);
             lanes.add(acts ? settings : null);
         }
-        return new StepPlan(step.treatment(), java.util.Collections.unmodifiableList(lanes));
+        return new StepPlan(step.treatment(), Collections.unmodifiableList(lanes));
     }
 
     /** One lane's numbers in a step at a frame: values, dials and jitter added up, within range. */

@@ -9,8 +9,11 @@ import ivrik.core.picture.Workers;
  * source, over all samples of the three colour channels; 1 is the range from black to white.
  */
 public record Register(double largest, double mean) {
+    /** Under half of a 16-bit code: not even such a picture can tell them apart. */
+    private static final double HALF_CODE = 0.5 / 65535;
+
     public boolean isExact() {
-        return largest == 0;
+        return largest < HALF_CODE;
     }
 
     /** Compares two frames of one size, as they show over black. */

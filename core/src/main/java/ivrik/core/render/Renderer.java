@@ -1,28 +1,19 @@
 package ivrik.core.render;
 
-import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
-import ivrik.core.picture.Resample;
-import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
-import ivrik.core.rejoin.Rejoin;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.Picture;
-import ivrik.core.render.Plan.StepPlan;
-import ivrik.core.separation.Separation;
-import ivrik.core.separation.Separations;
-import ivrik.core.treatment.Settings;
-import ivrik.core.treatment.Treatment;
-import ivrik.core.treatment.Treatments;
+import ivrik.core.render.Plan.PlacePlan;
 
-import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 
 /**
@@ -33,6 +24,7 @@ import java.util.List;
 public final class Renderer {
     private final Pictures pictures;
     private final Workers workers;
+    private final LookRenderer looks;
     private final FrameCache placed;
     private final FrameCache looked;
 
@@ -42,6 +34,7 @@ public final class Renderer {
     public Renderer(Pictures pictures, Workers workers, long cacheBytes) {
         this.pictures = pictures;
         this.workers = workers;
+        this.looks = new LookRenderer(workers);
         this.placed = new FrameCache(cacheBytes);
         this.looked = new FrameCache(cacheBytes);
     }
@@ -75,7 +68,7 @@ public final class Renderer {
         Frame below = null;
         for (LayerPlan layer : plan.layers()) {
             cancel.check();
-            Frame over = layer(layer, size, scale, cancel).crop(part);
+            Frame over = layer(layer, plan.size(), scale, cancel).crop(part);
             if (below == null && layer.opacity() == 1) {
                 below = over;
             } else {
@@ -84,80 +77,98 @@ public final class Renderer {
                 below = Composite.of(under, over, layer.blend(), layer.opacity(), workers);
             }
         }
-        return below == null ? Frame.empty(new Size(part.width(), part.height())) : below;
-    }
-
-    /** The lanes of the lowest layer that has a look, treated but not rejoined; for viewing them. */
-    public List<Plane> lanes(LayerPlan layer, Size sequence, double scale, Cancel cancel) {
-        Frame source = placed(layer.picture(), sequence.scaled(scale)).premultiplied(workers);
-        LookPlan look = layer.look();
-        Separation separation = Separations.named(look.separation());
-        return treated(separation.separate(source.colour(), workers), look, scale, cancel);
-    }
-
-    private Frame layer(LayerPlan layer, Size size, double scale, Cancel cancel) {
-        Frame source = placed(layer.picture(), size);
-        if (layer.look().isNeutral()) {
-            return source;
-        }
-        record Key(Picture picture, LookPlan look, Size size) {}
-        return looked.get(
-                new Key(layer.picture(), layer.look(), size),
-                () -> apply(layer.look(), source, scale, cancel));
-    }
-
-    /** A look done to a picture of the sequence's size times {@code scale}. */
-    public Frame apply(LookPlan look, Frame source, double scale, Cancel cancel) {
-        if (look.isNeutral()) {
-            return source;
-        }
-        Separation separation = Separations.named(look.separation());
-        Frame in = look.steps().isEmpty() ? source : source.premultiplied(workers);
-        List<Plane> lanes = treated(separation.separate(in.colour(), workers), look, scale, cancel);
-        List<Plane> shown = new ArrayList<>();
-        for (int i = 0; i < lanes.size(); i++) {
-            shown.add(
-                    look.shown().get(i)
-                            ? lanes.get(i)
-                            : Plane.flat(
-                                    in.width(), in.height(), separation.lanes().get(i).nothing()));
-        }
-        List<Plane> colour = look.rejoin().join(separation, shown, workers);
-        Frame result =
-                in.isOpaque()
-                        ? new Frame(colour, Alpha.OPAQUE, List.of())
-                        : new Frame(
-                                colour, in.alpha(), treated(in.coverage(), look, scale, cancel));
-        cancel.check();
-        return switch (look.onto()) {
-            case NORMAL -> Composite.mix(source, result, look.ontoAmount(), workers);
-            default -> Composite.of(source, result, look.onto(), look.ontoAmount(), workers);
+        Frame all = below == null ? Frame.empty(new Size(part.width(), part.height())) : below;
+        return switch (plan.ground()) {
+            case NOTHING -> all;
+            case BLACK -> Composite.overBlack(all, workers);
+            case PAPER -> Composite.overWhite(all, workers);
         };
     }
 
-    private List<Plane> treated(List<Plane> lanes, LookPlan look, double scale, Cancel cancel) {
-        return treatedRows(lanes, look, scale, cancel).stream()
-                .map(rows -> rows.toPlane(workers))
+    /**
+     * The lanes of one of a layer's looks, treated but not rejoined, over nothing; for viewing them.
+     *
+     * @param plan that the layer is in
+     */
+    public List<Plane> lanes(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+        LookPlan chosen = layer.looks().get(look);
+        return looks.lanes(
+                        chosen,
+                        beneath(plan, layer, look, scale, cancel),
+                        feeds(chosen, plan.size(), scale),
+                        scale,
+                        cancel)
+                .planes();
+    }
+
+    /**
+     * How far the lanes of one of a layer's looks, rejoined without any short cut, are from what they
+     * were separated from: the proof that untouched lanes are in register.
+     */
+    public Register proof(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+        LookPlan chosen = layer.looks().get(look);
+        Frame source = beneath(plan, layer, look, scale, cancel);
+        Frame back =
+                looks.rejoined(chosen, source, feeds(chosen, plan.size(), scale), scale, cancel);
+        return Register.between(back, source, workers);
+    }
+
+    /** What one of a layer's looks is done to: the picture with the looks before it. */
+    private Frame beneath(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+        LayerPlan before =
+                new LayerPlan(
+                        layer.id(),
+                        layer.picture(),
+                        layer.place(),
+                        layer.looks().subList(0, look),
+                        layer.blend(),
+                        layer.opacity());
+        return layer(before, plan.size(), scale, cancel);
+    }
+
+    private Frame layer(LayerPlan layer, Size sequence, double scale, Cancel cancel) {
+        if (layer.isNeutral()) {
+            return placed(layer.picture(), layer.place(), sequence, scale);
+        }
+        record Key(
+                Picture picture, PlacePlan place, List<LookPlan> looks, Size sequence, double s) {}
+        return looked.get(
+                new Key(layer.picture(), layer.place(), layer.looks(), sequence, scale),
+                () -> {
+                    Frame picture = placed(layer.picture(), layer.place(), sequence, scale);
+                    for (LookPlan look : layer.looks()) {
+                        if (!look.isNeutral()) {
+                            picture =
+                                    looks.apply(
+                                            look,
+                                            picture,
+                                            feeds(look, sequence, scale),
+                                            scale,
+                                            cancel);
+                        }
+                    }
+                    return picture;
+                });
+    }
+
+    /** The pictures of lanes that take theirs from elsewhere; null for the others. */
+    private List<Frame> feeds(LookPlan look, Size sequence, double scale) {
+        return look.feeds().stream()
+                .map(
+                        feed ->
+                                feed == null
+                                        ? null
+                                        : feed.picture()
+                                                .map(p -> placed(p, feed.place(), sequence, scale))
+                                                .orElseGet(
+                                                        () -> Frame.empty(sequence.scaled(scale))))
                 .toList();
     }
 
-    /** The treated lanes; the last treatment of each is still to be done, row by row. */
-    private List<Rows> treatedRows(List<Plane> lanes, LookPlan look, double scale, Cancel cancel) {
-        List<Rows> treated = new ArrayList<>(lanes.stream().map(Rows::of).toList());
-        for (StepPlan step : look.steps()) {
-            Treatment treatment = Treatments.named(step.treatment());
-            for (int i = 0; i < treated.size(); i++) {
-                Settings settings = step.lanes().get(i);
-                if (settings != null) {
-                    cancel.check();
-                    treated.set(
-                            i,
-                            treatment.apply(
-                                    treated.get(i).toPlane(workers), settings, scale, workers));
-                }
-            }
-        }
-        return treated;
+    /** A look by itself done to a picture of the sequence's size times {@code scale}. */
+    public Frame apply(LookPlan look, Frame source, double scale, Cancel cancel) {
+        return looks.apply(
+                look, source, Collections.nCopies(look.feeds().size(), null), scale, cancel);
     }
 
     /**
@@ -169,10 +180,12 @@ public final class Renderer {
     public void toScreen(Plan plan, double scale, int[] pixels, Cancel cancel) {
         if (plan.layers().size() == 1 && isStraight(plan.layers().getFirst())) {
             LayerPlan layer = plan.layers().getFirst();
-            Frame source = placed(layer.picture(), plan.size().scaled(scale));
+            Frame source = placed(layer.picture(), layer.place(), plan.size(), scale);
             if (source.isOpaque()) {
                 Screen.pack(
-                        treatedRows(source.colour(), layer.look(), scale, cancel), pixels, workers);
+                        looks.rows(layer.looks().getFirst(), source.colour(), scale, cancel),
+                        pixels,
+                        workers);
                 return;
             }
         }
@@ -181,25 +194,28 @@ public final class Renderer {
 
     /** Whether the treated lanes of a layer are what is shown. */
     private static boolean isStraight(LayerPlan layer) {
-        LookPlan look = layer.look();
-        return layer.opacity() == 1
+        LookPlan look = layer.looks().getFirst();
+        return layer.looks().size() == 1
+                && layer.opacity() == 1
+                && look.overscan() == 1
                 && !look.isNeutral()
-                && !look.shown().contains(false)
-                && look.rejoin() == Rejoin.EXACT
+                && look.isPlain()
+                && look.rejoin().isExact()
                 && look.onto() == Blend.NORMAL
                 && look.ontoAmount() == 1
-                && Separations.named(look.separation()).isChannels();
+                && look.model().isChannels();
     }
 
-    /** A source fitted into the sequence, centred; uncovered where it does not reach. */
-    private Frame placed(Picture picture, Size size) {
-        record Key(Picture picture, Size size) {}
+    /** A source in its place; uncovered where it does not reach. */
+    private Frame placed(Picture picture, PlacePlan place, Size sequence, double scale) {
+        record Key(Picture picture, PlacePlan place, Size sequence, double scale) {}
+        Size shown = sequence.scaled(scale);
         return placed.get(
-                new Key(picture, size),
+                new Key(picture, place, sequence, scale),
                 () -> {
-                    Size shown = picture.source().size().fitInto(size);
-                    Frame fitted = Resample.to(pictures.frame(picture, shown), shown, workers);
-                    return shown.equals(size) ? fitted : Placement.centred(fitted, size, workers);
+                    Size fitted = Placement.size(picture.source().size(), sequence, shown, place);
+                    return Placement.put(
+                            pictures.frame(picture, fitted), fitted, shown, place, scale, workers);
                 });
     }
 }

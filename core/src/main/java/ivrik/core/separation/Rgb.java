@@ -2,6 +2,7 @@ package ivrik.core.separation;
 
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
+import ivrik.core.separation.LaneKind.Role;
 
 import java.util.List;
 
@@ -9,9 +10,9 @@ import java.util.List;
 public final class Rgb implements Separation {
     private static final List<LaneKind> LANES =
             List.of(
-                    new LaneKind("red", "Red", "R", Ink.RED, 0),
-                    new LaneKind("green", "Green", "G", Ink.GREEN, 0),
-                    new LaneKind("blue", "Blue", "B", Ink.BLUE, 0));
+                    new LaneKind("red", "Red", "R", Role.FIRST, Ink.RED, Paint.LIGHT),
+                    new LaneKind("green", "Green", "G", Role.SECOND, Ink.GREEN, Paint.LIGHT),
+                    new LaneKind("blue", "Blue", "B", Role.THIRD, Ink.BLUE, Paint.LIGHT));
 
     @Override
     public String id() {

@@ -2,6 +2,7 @@ package ivrik.core.treatment;
 
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 
 import java.util.List;
@@ -28,5 +29,24 @@ public final class Shift implements Treatment {
     public Rows apply(Plane lane, Settings settings, double scale, Workers workers) {
         return new Translation(
                 lane, settings.number("x") * scale, settings.number("y") * scale, settings);
+    }
+
+    @Override
+    public Covered covered(Covered before, Settings settings, Size size) {
+        double x = settings.number("x");
+        double y = settings.number("y");
+        int reachX = reach(x, settings);
+        int reachY = reach(y, settings);
+        return new Covered(
+                        Math.ceil(before.left() + x + reachX),
+                        Math.ceil(before.top() + y + reachY),
+                        Math.floor(before.right() + x - reachX),
+                        Math.floor(before.bottom() + y - reachY))
+                .and(Covered.all(size));
+    }
+
+    /** How far between pixels a value looks beyond the next one. */
+    private static int reach(double shift, Settings settings) {
+        return shift == Math.rint(shift) ? 0 : -settings.sampler().firstTap();
     }
 }

@@ -2,6 +2,7 @@ package ivrik.core.treatment;
 
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 
 /** One kind of work on a lane. Implementations are stateless. */
@@ -21,4 +22,14 @@ public interface Treatment {
      * @param scale pixels of {@code lane} to a pixel of the full-size sequence, over 0
      */
     Rows apply(Plane lane, Settings settings, double scale, Workers workers);
+
+    /**
+     * What is left of the part of a lane that nothing from outside the picture has reached. What does
+     * not move or spread the lane leaves it.
+     *
+     * @param size of the sequence
+     */
+    default Covered covered(Covered before, Settings settings, Size size) {
+        return before;
+    }
 }

@@ -2,11 +2,16 @@ package ivrik.media.decode;
 
 import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
+import ivrik.core.project.Source;
+import ivrik.core.project.Title;
 import ivrik.core.render.Pictures;
 import ivrik.core.render.Plan.Picture;
+import ivrik.core.separation.Ink;
 import ivrik.media.MissingFileException;
+import ivrik.media.vector.TitleGraphic;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -53,6 +58,17 @@ public final class MediaPictures implements Pictures, AutoCloseable {
 
     @Override
     public Frame frame(Picture picture, Size shown) {
+        Source source = picture.source();
+        if (source.kind() == Source.Kind.TITLE) {
+            return TitleGraphic.draw(source.title().orElse(Title.EMPTY), source.size(), shown);
+        }
+        if (source.kind() == Source.Kind.SOLID) {
+            Ink colour = source.title().orElse(Title.EMPTY).colour();
+            return Frame.opaque(
+                    Plane.flat(shown.width(), shown.height(), colour.red()),
+                    Plane.flat(shown.width(), shown.height(), colour.green()),
+                    Plane.flat(shown.width(), shown.height(), colour.blue()));
+        }
         return reader(picture.source().path()).frame(picture.frame(), shown);
     }
 

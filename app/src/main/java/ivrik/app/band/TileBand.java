@@ -1,0 +1,223 @@
+package ivrik.app.band;
+
+import ivrik.app.picture.PictureService;
+import ivrik.app.picture.Shown;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.core.IvrikException;
+import ivrik.core.picture.CancelledException;
+import ivrik.core.project.Project;
+import ivrik.core.render.Plan;
+import ivrik.core.render.Planner;
+
+import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+
+/**
+ * Small pictures of this frame, one for each of several edits. Arrow keys and the pointer walk them
+ * and the pane follows; Enter or a click takes one, Escape goes back to the desk.
+ */
+abstract class TileBand extends BorderPane {
+    private static final Logger LOG = LoggerFactory.getLogger(TileBand.class);
+
+    final Session session;
+    final View view;
+    final PictureService service;
+    private final FlowPane flow = new FlowPane(6, 6);
+    private final HBox head = new HBox(12);
+    private final AtomicInteger generation = new AtomicInteger();
+    private final ChangeListener<Object> changed = (o, a, b) -> Platform.runLater(this::renderAll);
+    private final List<VBox> cards = new ArrayList<>();
+    private List<Tile> tiles = List.of();
+    private int at;
+
+    TileBand(Session session, View view, PictureService service, String title, String hint) {
+        this.session = session;
+        this.view = view;
+        this.service = service;
+        getStyleClass().add("desk");
+        Label name = new Label(title);
+        name.getStyleClass().add("project-name");
+        Label how = new Label(hint);
+        how.getStyleClass().add("quiet");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        head.getChildren().addAll(name, how, gap);
+        head.getStyleClass().addAll("strip", "desk-head");
+        flow.getStyleClass().add("tiles");
+        ScrollPane scroll = new ScrollPane(flow);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        setTop(head);
+        setCenter(scroll);
+        setFocusTraversable(true);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        sceneProperty().addListener((o, was, is) -> inScene(is != null));
+    }
+
+    /** What there is to see. */
+    abstract List<Tile> tiles();
+
+    /** How wide each small picture is, in pixels. */
+    abstract int tileWidth(int count);
+
+    /** One was chosen. */
+    abstract void take(Tile tile);
+
+    /** Which one stands for what is there now; -1 for none. */
+    abstract int present(List<Tile> tiles);
+
+    final void addToHead(Node... nodes) {
+        head.getChildren().addAll(nodes);
+    }
+
+    private void inScene(boolean is) {
+        if (is) {
+            session.stateProperty().addListener(changed);
+            view.frame.addListener(changed);
+            make();
+        } else {
+            session.stateProperty().removeListener(changed);
+            view.frame.removeListener(changed);
+            generation.incrementAndGet();
+            view.trial.set(null);
+        }
+    }
+
+    /** Makes the tiles anew. */
+    final void make() {
+        tiles = tiles();
+        cards.clear();
+        for (int i = 0; i < tiles.size(); i++) {
+            cards.add(card(i));
+        }
+        flow.getChildren().setAll(cards);
+        at = present(tiles);
+        mark();
+        view.trial.set(null);
+        renderAll();
+    }
+
+    private VBox card(int number) {
+        Tile tile = tiles.get(number);
+        int width = tileWidth(tiles.size());
+        ImageView picture = new ImageView();
+        picture.setFitWidth(width);
+        picture.setFitHeight(height(width));
+        Label title = new Label(tile.title());
+        title.setMaxWidth(width);
+        VBox card = new VBox(picture, title);
+        card.setAlignment(Pos.CENTER);
+        card.getStyleClass().add("card");
+        card.setId("tile-" + tile.id());
+        card.setOnMouseEntered(e -> walk(number));
+        card.setOnMouseClicked(e -> take(tile));
+        return card;
+    }
+
+    private double height(int width) {
+        var size = session.project().sequence().size();
+        return Math.rint((double) width * size.height() / size.width());
+    }
+
+    private void keyPressed(KeyEvent e) {
+        int columns =
+                Math.max(
+                        1,
+                        (int)
+                                ((flow.getWidth() - 12)
+                                        / (tileWidth(tiles.size()) + 8 + flow.getHgap())));
+        int by =
+                switch (e.getCode()) {
+                    case RIGHT -> 1;
+                    case LEFT -> -1;
+                    case DOWN -> columns;
+                    case UP -> -columns;
+                    default -> 0;
+                };
+        if (by != 0) {
+            walk(Math.clamp(at + by, 0, tiles.size() - 1));
+            e.consume();
+        } else if (e.getCode() == KeyCode.ENTER && at >= 0) {
+            take(tiles.get(at));
+            e.consume();
+        } else if (e.getCode() == KeyCode.ESCAPE) {
+            view.band.set(View.Band.NONE);
+            e.consume();
+        }
+    }
+
+    private void walk(int to) {
+        at = to;
+        mark();
+        view.trial.set(tiles.get(to).trial());
+        requestFocus();
+    }
+
+    private void mark() {
+        for (int i = 0; i < cards.size(); i++) {
+            cards.get(i).getStyleClass().remove("picked");
+            if (i == at) {
+                cards.get(i).getStyleClass().add("picked");
+            }
+        }
+    }
+
+    /** Renders all tiles in a thread of its own; a later call makes an earlier one stop. */
+    private void renderAll() {
+        Project project = session.project();
+        if (project.layers().isEmpty() || getScene() == null) {
+            return;
+        }
+        int mine = generation.incrementAndGet();
+        long frame = view.frame.get();
+        List<Tile> wanted = tiles;
+        int width = 2 * tileWidth(wanted.size());
+        Thread.ofVirtual()
+                .start(
+                        () -> {
+                            for (int i = 0; i < wanted.size() && generation.get() == mine; i++) {
+                                render(wanted.get(i).trial().apply(project), frame, i, width, mine);
+                            }
+                        });
+    }
+
+    private void render(Project project, long frame, int number, int width, int mine) {
+        try {
+            Plan plan = Planner.plan(project, frame);
+            Shown small = service.small(plan, width);
+            Platform.runLater(
+                    () -> {
+                        if (generation.get() == mine) {
+                            ((ImageView) cards.get(number).getChildren().getFirst())
+                                    .setImage(small.image());
+                        }
+                    });
+        } catch (IvrikException e) {
+            LOG.info("no small picture: {}", e.oneLine());
+        } catch (CancelledException e) {
+            LOG.debug("another project was opened meanwhile");
+        }
+    }
+}

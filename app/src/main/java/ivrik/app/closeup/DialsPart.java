@@ -1,0 +1,58 @@
+package ivrik.app.closeup;
+
+import ivrik.app.control.NumberField;
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
+import ivrik.app.session.View;
+import ivrik.core.look.Dial;
+import ivrik.core.look.Look;
+
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+
+import java.util.List;
+import java.util.function.Consumer;
+
+/** The dials of a look: a name and a number each, two beside each other. */
+final class DialsPart extends GridPane {
+    /**
+     * @param showers gets what shows a state
+     */
+    DialsPart(Session session, View view, Look look, List<Consumer<State>> showers) {
+        super(8, 2);
+        Label head = new Label("Dials of " + look.name());
+        head.getStyleClass().add("heading");
+        add(head, 0, 0, 4, 1);
+        for (int i = 0; i < look.dials().size(); i++) {
+            Dial dial = look.dials().get(i);
+            var spec =
+                    new NumberField.Spec(
+                            dial.unit(), dial.min(), dial.max(), dial.rest(), 1, 1, dial.min() < 0);
+            NumberField field =
+                    new NumberField(
+                            spec,
+                            dial.title(),
+                            to ->
+                                    session.editLook(
+                                            "Dial " + dial.title(),
+                                            l -> l.withDial(dial.name(), to)));
+            field.setId("dial-" + dial.name());
+            showers.add(
+                    s ->
+                            s.look().stream()
+                                    .flatMap(l -> l.dials().stream())
+                                    .filter(d -> d.name().equals(dial.name()))
+                                    .forEach(d -> field.show(d.value().at(view.frame.get()))));
+            Label name = Controls.quiet(shortened(dial.title()));
+            name.setTooltip(new javafx.scene.control.Tooltip(dial.title()));
+            add(name, i % 2 * 2, 1 + i / 2);
+            add(field, i % 2 * 2 + 1, 1 + i / 2);
+        }
+    }
+
+    /** What stands before a colon: the rest is for the tooltip. */
+    private static String shortened(String title) {
+        int colon = title.indexOf(':');
+        return colon < 0 ? title : title.substring(0, colon);
+    }
+}

@@ -1,0 +1,250 @@
+package ivrik.app.desk;
+
+import ivrik.app.control.NumberField;
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
+import ivrik.app.session.View;
+import ivrik.app.session.View.Face;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Lists;
+import ivrik.core.look.Look;
+import ivrik.core.look.Onto;
+import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
+import ivrik.core.rejoin.Blend;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** Under the matrix: which layer is on the desk, which of its looks, and how that meets the picture. */
+final class LayerStrip extends HBox {
+    private final Session session;
+    private final View view;
+    private NumberField amount;
+
+    LayerStrip(Session session, View view) {
+        super(10);
+        this.session = session;
+        this.view = view;
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add("strip");
+        session.stateProperty().addListener((o, a, b) -> make());
+        view.frame.addListener((o, a, b) -> showAmount());
+        make();
+    }
+
+    private void make() {
+        State state = session.state();
+        getChildren().clear();
+        state.layer().ifPresent(l -> make(state, l));
+    }
+
+    private void make(State state, Layer layer) {
+        Look look = state.look().orElseThrow();
+        getChildren()
+                .addAll(
+                        quiet("layer"),
+                        layers(layer),
+                        quiet("look"),
+                        looks(state, layer),
+                        quiet("onto"),
+                        onto(look),
+                        amount());
+    }
+
+    private MenuButton layers(Layer layer) {
+        MenuButton menu = menu(layer.name(), "The layer whose looks are on the desk");
+        menu.setId("layer");
+        List<Layer> layers = session.project().layers();
+        for (Layer each : layers.reversed()) {
+            item(menu, each.name(), () -> session.selectLayer(each.id()));
+        }
+        int at = layers.indexOf(layer);
+        menu.getItems().add(new SeparatorMenuItem());
+        item(menu, "Its place, text and time", () -> show(Face.LAYER));
+        item(menu, "Lay it higher", () -> swap(at, at + 1)).setDisable(at == layers.size() - 1);
+        item(menu, "Lay it lower", () -> swap(at, at - 1)).setDisable(at == 0);
+        item(menu, "Take the layer away", () -> remove(layer)).setDisable(layers.size() < 2);
+        return menu;
+    }
+
+    private void swap(int a, int b) {
+        session.edit(
+                "Order of the layers",
+                p -> {
+                    List<Layer> layers = new ArrayList<>(p.layers());
+                    Collections.swap(layers, a, b);
+                    return p.withLayers(layers);
+                });
+    }
+
+    private void remove(Layer layer) {
+        session.edit(
+                "Take away layer " + layer.name(),
+                p ->
+                        p.withLayers(
+                                p.layers().stream()
+                                        .filter(l -> !l.id().equals(layer.id()))
+                                        .toList()));
+    }
+
+    private MenuButton looks(State state, Layer layer) {
+        int at = state.lookNumber();
+        LayerLook now = layer.looks().get(at);
+        int count = layer.looks().size();
+        MenuButton menu =
+                menu(
+                        (count > 1 ? at + 1 + " of " + count + " " : "")
+                                + now.look().name()
+                                + (now.on() ? "" : ", off"),
+                        "The looks of this layer, done one after the other");
+        menu.setId("look");
+        for (int i = 0; i < count; i++) {
+            int number = i;
+            LayerLook each = layer.looks().get(i);
+            item(
+                    menu,
+                    i + 1 + "  " + each.look().name() + (each.on() ? "" : ", off"),
+                    () -> session.selectLook(number));
+        }
+        menu.getItems().add(new SeparatorMenuItem());
+        item(
+                menu,
+                now.on() ? "Switch it off" : "Switch it on",
+                () ->
+                        looks(
+                                "Look on or off",
+                                l -> Lists.with(l, at, new LayerLook(now.look(), !now.on()))));
+        item(
+                menu,
+                "Add a look after it",
+                () -> {
+                    looks(
+                            "Add a look",
+                            l -> {
+                                List<LayerLook> more = new ArrayList<>(l);
+                                Look fresh = BuiltInLooks.named("in-register");
+                                more.add(at + 1, new LayerLook(fresh, true));
+                                return more;
+                            });
+                    session.selectLook(at + 1);
+                });
+        item(menu, "Do it earlier", () -> moveLook(at, at - 1)).setDisable(at == 0);
+        item(menu, "Do it later", () -> moveLook(at, at + 1)).setDisable(at == count - 1);
+        item(
+                        menu,
+                        "Take the look away",
+                        () ->
+                                looks(
+                                        "Take away a look",
+                                        l -> {
+                                            List<LayerLook> fewer = new ArrayList<>(l);
+                                            fewer.remove(at);
+                                            return fewer;
+                                        }))
+                .setDisable(count < 2);
+        return menu;
+    }
+
+    private void moveLook(int from, int to) {
+        looks(
+                "Order of the looks",
+                l -> {
+                    List<LayerLook> moved = new ArrayList<>(l);
+                    Collections.swap(moved, from, to);
+                    return moved;
+                });
+        session.selectLook(to);
+    }
+
+    private void looks(String name, UnaryOperator<List<LayerLook>> change) {
+        session.editLayer(name, l -> l.withLooks(change.apply(l.looks())));
+    }
+
+    private MenuButton onto(Look look) {
+        MenuButton onto =
+                menu(word(look.onto().blend()), "How the look meets the untouched picture");
+        onto.setId("onto");
+        for (Blend each : Blend.values()) {
+            item(
+                    onto,
+                    word(each),
+                    () ->
+                            session.editLook(
+                                    "Onto: " + each.id(),
+                                    l -> l.withOnto(new Onto(each, l.onto().amount()))));
+        }
+        return onto;
+    }
+
+    private static String word(Blend blend) {
+        return blend == Blend.NORMAL ? "in its place" : blend.title();
+    }
+
+    private NumberField amount() {
+        amount =
+                new NumberField(
+                        new NumberField.Spec("%", 0, 100, 100, 5, 0, false),
+                        "How much of the look is laid onto the untouched picture",
+                        to ->
+                                session.editLook(
+                                        "Onto amount",
+                                        l ->
+                                                l.withOnto(
+                                                        new Onto(
+                                                                l.onto().blend(),
+                                                                l.onto()
+                                                                        .amount()
+                                                                        .set(
+                                                                                view.frame.get(),
+                                                                                to / 100)))));
+        amount.setId("onto-amount");
+        showAmount();
+        return amount;
+    }
+
+    private void showAmount() {
+        session.state()
+                .look()
+                .filter(l -> amount != null)
+                .ifPresent(l -> amount.show(100 * l.onto().amount().at(view.frame.get())));
+    }
+
+    private void show(Face face) {
+        view.closeUpShown.set(true);
+        view.face.set(face);
+    }
+
+    private static Label quiet(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("quiet");
+        label.setMinWidth(USE_PREF_SIZE);
+        return label;
+    }
+
+    private static MenuButton menu(String text, String help) {
+        MenuButton menu = new MenuButton(text);
+        menu.setMnemonicParsing(false);
+        menu.getStyleClass().add("plain");
+        menu.setTooltip(new Tooltip(help));
+        return menu;
+    }
+
+    private static MenuItem item(MenuButton menu, String text, Runnable action) {
+        MenuItem item = new MenuItem(text);
+        item.setMnemonicParsing(false);
+        item.setOnAction(e -> action.run());
+        menu.getItems().add(item);
+        return item;
+    }
+}

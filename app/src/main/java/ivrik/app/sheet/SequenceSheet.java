@@ -1,0 +1,123 @@
+package ivrik.app.sheet;
+
+import ivrik.app.control.NumberField;
+import ivrik.app.session.Session;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Ground;
+import ivrik.core.project.Sequence;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+import java.util.function.UnaryOperator;
+
+/** The sequence: its size, and what lies beneath all layers. */
+public final class SequenceSheet extends VBox {
+    private static final int LARGEST = 16_384;
+
+    private final Session session;
+    private final NumberField width;
+    private final NumberField height;
+
+    public SequenceSheet(Session session, Sheets sheets) {
+        this.session = session;
+        Label head = new Label("Sequence");
+        head.getStyleClass().add("title");
+        width =
+                side(
+                        "sequence-width",
+                        "Width of the sequence",
+                        (s, to) -> new Size(to, s.height()));
+        height =
+                side(
+                        "sequence-height",
+                        "Height of the sequence",
+                        (s, to) -> new Size(s.width(), to));
+        ChoiceBox<Ground> ground = new ChoiceBox<>();
+        ground.setId("sequence-ground");
+        ground.getItems().setAll(Ground.values());
+        ground.setConverter(new GroundWords());
+        ground.setValue(session.project().sequence().ground());
+        ground.setOnAction(
+                e -> edit("Ground: " + ground.getValue(), s -> s.withGround(ground.getValue())));
+        GridPane grid = new GridPane(12, 10);
+        grid.addRow(0, quiet("Size"), new HBox(8, width, quiet("by"), height));
+        grid.addRow(1, quiet("Beneath all layers"), ground);
+        Label note =
+                quiet(
+                        "Larger than the picture, lanes can be pulled wholly apart: light adds on"
+                                + " black, ink takes away on paper.");
+        note.setWrapText(true);
+        Button done = new Button("Done");
+        done.setId("sequence-done");
+        done.getStyleClass().add("primary");
+        done.setOnAction(e -> sheets.away());
+        HBox buttons = new HBox(done);
+        buttons.setAlignment(Pos.CENTER_RIGHT);
+        getChildren().addAll(head, grid, note, buttons);
+        setMaxWidth(440);
+        show();
+    }
+
+    private interface Side {
+        Size to(Size size, int pixels);
+    }
+
+    private NumberField side(String id, String help, Side side) {
+        NumberField field =
+                new NumberField(
+                        new NumberField.Spec("px", 1, LARGEST, 1280, 2, 0, false),
+                        help,
+                        to ->
+                                edit(
+                                        "Size of the sequence",
+                                        s -> s.withSize(side.to(s.size(), (int) to))));
+        field.setId(id);
+        return field;
+    }
+
+    private void edit(String name, UnaryOperator<Sequence> change) {
+        session.edit(name, p -> p.withSequence(change.apply(p.sequence())));
+        show();
+    }
+
+    private void show() {
+        width.show(session.project().sequence().size().width());
+        height.show(session.project().sequence().size().height());
+    }
+
+    /** What has the keys at first. */
+    public Node first() {
+        return width;
+    }
+
+    private static Label quiet(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("quiet");
+        return label;
+    }
+
+    private static final class GroundWords extends javafx.util.StringConverter<Ground> {
+        @Override
+        public String toString(Ground g) {
+            return g == null
+                    ? ""
+                    : switch (g) {
+                        case NOTHING -> "nothing, with alpha";
+                        case BLACK -> "black";
+                        case PAPER -> "paper white";
+                    };
+        }
+
+        @Override
+        public Ground fromString(String text) {
+            throw new UnsupportedOperationException();
+        }
+    }
+}

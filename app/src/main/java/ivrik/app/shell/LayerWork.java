@@ -1,0 +1,101 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.session.View.Face;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Lists;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+import ivrik.core.project.Title;
+import ivrik.core.render.Overscans;
+import ivrik.core.render.Trim;
+import ivrik.core.separation.Ink;
+import ivrik.core.treatment.Covered;
+
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** New layers, and what concerns the sequence as a whole. */
+final class LayerWork {
+    private static final double STILL_SECONDS = 4;
+    private static final Ink FIRST_SOLID = Ink.parse("20242c");
+
+    private final Session session;
+    private final View view;
+
+    LayerWork(Session session, View view) {
+        this.session = session;
+        this.view = view;
+    }
+
+    /** A title over all, from a frame to the end. */
+    void newTitle(long frame) {
+        Project project = session.project();
+        Source title =
+                Source.of(
+                        free(project, "title"),
+                        Title.EMPTY.withText("TITLE"),
+                        project.sequence().size());
+        add("New title", title, Math.min(frame, end(project) - 1), true);
+    }
+
+    /** One colour under all. */
+    void newSolid() {
+        Project project = session.project();
+        Source solid = Source.solid(free(project, "solid"), FIRST_SOLID, project.sequence().size());
+        add("New solid", solid, 0, false);
+    }
+
+    private void add(String name, Source source, long start, boolean over) {
+        long length = end(session.project()) - start;
+        Clip clip = new Clip(source.id(), start, length, 0);
+        Layer layer = Layer.of(source.id(), source.name(), BuiltInLooks.named("in-register"), clip);
+        session.edit(
+                name,
+                p -> {
+                    List<Layer> layers =
+                            over
+                                    ? Lists.plus(p.layers(), layer)
+                                    : IntStream.rangeClosed(0, p.layers().size())
+                                            .mapToObj(i -> i == 0 ? layer : p.layers().get(i - 1))
+                                            .toList();
+                    return p.withSource(source).withLayers(layers);
+                });
+        session.selectLayer(layer.id());
+        view.closeUpShown.set(true);
+        view.face.set(Face.LAYER);
+    }
+
+    private static long end(Project project) {
+        return project.layers().isEmpty()
+                ? Math.round(STILL_SECONDS * project.sequence().rate().toDouble())
+                : project.frames();
+    }
+
+    private static String free(Project project, String name) {
+        return IntStream.iterate(1, n -> n + 1)
+                .mapToObj(n -> n == 1 ? name : name + " " + n)
+                .filter(n -> project.source(n).isEmpty() && project.layer(n).isEmpty())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Crops the sequence to what the moves of the look on the desk leave covered at all times. */
+    void trim() {
+        Layer layer = session.state().layer().orElseThrow();
+        Covered covered =
+                Overscans.demanded(
+                                session.state().look().orElseThrow(),
+                                layer.range(),
+                                session.project().sequence())
+                        .covered();
+        if (covered.equals(Covered.all(session.project().sequence().size()))) {
+            view.notice.set("Nothing to trim: no edge is uncovered");
+            return;
+        }
+        session.edit("Trim the sequence", p -> Trim.to(p, covered));
+    }
+}

@@ -1,0 +1,105 @@
+package ivrik.core.look;
+
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Separation;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * A look moved to another colour model. What was done to a lane is done to its counterpart, the lane
+ * of the same role; the rest is put to rest.
+ *
+ * @param look in the new model
+ * @param dropped what had no counterpart and was not at rest, by title
+ */
+public record ModelChange(Look look, List<String> dropped) {
+    public ModelChange {
+        dropped = List.copyOf(dropped);
+    }
+
+    public static ModelChange of(Look old, Separation model) {
+        List<LaneKind> before = old.model().lanes();
+        List<LaneKind> after = model.lanes();
+        int[] from = after.stream().mapToInt(k -> counterpart(k, before)).toArray();
+        List<Step> steps = old.steps().stream().map(s -> moved(s, from)).toList();
+        List<LaneState> lanes =
+                IntStream.of(from)
+                        .mapToObj(
+                                i ->
+                                        i < 0
+                                                ? LaneState.PLAIN
+                                                : old.lanes()
+                                                        .get(i)
+                                                        .withInk(java.util.Optional.empty()))
+                        .toList();
+        List<String> dropped = new ArrayList<>();
+        for (int i = 0; i < before.size(); i++) {
+            int lane = i;
+            boolean kept = IntStream.of(from).anyMatch(f -> f == lane);
+            if (!kept && isTouched(old, lane)) {
+                dropped.add(before.get(lane).title());
+            }
+        }
+        List<Dial> dials = new ArrayList<>();
+        for (Dial dial : old.dials()) {
+            Dial there = moved(dial, from);
+            if (there.links().isEmpty() && !dial.links().isEmpty()) {
+                dropped.add("the dial " + dial.title());
+            } else {
+                dials.add(there);
+            }
+        }
+        Look look =
+                new Look(
+                        old.name(),
+                        old.note(),
+                        model.id(),
+                        lanes,
+                        Look.naturalOrder(after.size()),
+                        steps,
+                        old.rejoin(),
+                        old.onto(),
+                        old.overscan(),
+                        dials);
+        return new ModelChange(look, dropped);
+    }
+
+    private static int counterpart(LaneKind kind, List<LaneKind> among) {
+        return IntStream.range(0, among.size())
+                .filter(i -> among.get(i).role() == kind.role())
+                .findFirst()
+                .orElse(-1);
+    }
+
+    private static boolean isTouched(Look look, int lane) {
+        return !look.lanes().get(lane).equals(LaneState.PLAIN)
+                || look.steps().stream()
+                        .anyMatch(
+                                s ->
+                                        !s.lanes()
+                                                .get(lane)
+                                                .equals(Amounts.atRest(s.kind().description())));
+    }
+
+    private static Step moved(Step step, int[] from) {
+        Amounts rest = Amounts.atRest(step.kind().description());
+        return new Step(
+                step.treatment(),
+                step.on(),
+                step.edgeFill(),
+                step.sampler(),
+                IntStream.of(from).mapToObj(i -> i < 0 ? rest : step.lanes().get(i)).toList());
+    }
+
+    private static Dial moved(Dial dial, int[] from) {
+        List<Dial.Link> links = new ArrayList<>();
+        for (Dial.Link link : dial.links()) {
+            IntStream.range(0, from.length)
+                    .filter(i -> from[i] == link.lane())
+                    .forEach(i -> links.add(link.withLane(i)));
+        }
+        return dial.withLinks(links);
+    }
+}

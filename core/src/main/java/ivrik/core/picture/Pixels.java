@@ -1,0 +1,71 @@
+package ivrik.core.picture;
+
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Work on the samples of several planes at one place: planes in, as many as are wanted out. */
+public final class Pixels {
+    private Pixels() {}
+
+    /** One row's work: the first {@code n} samples of each array. */
+    @FunctionalInterface
+    public interface Row {
+        void run(float[][] in, float[][] out, int n);
+    }
+
+    /**
+     * Planes made row by row of planes of one size. Rows begin at index 0 of arrays of their own, so
+     * that the work vectorises; it may write to {@code in}.
+     */
+    public static List<Plane> map(List<Plane> in, int outputs, Workers workers, Row work) {
+        Plane first = in.getFirst();
+        int w = first.width();
+        List<Plane> out =
+                Stream.generate(() -> Plane.of(w, first.height())).limit(outputs).toList();
+        workers.rows(
+                first.height(),
+                (from, to) -> {
+                    float[][] a = new float[in.size()][w];
+                    float[][] b = new float[outputs][w];
+                    for (int y = from; y < to; y++) {
+                        for (int i = 0; i < a.length; i++) {
+                            Plane p = in.get(i);
+                            System.arraycopy(p.data(), p.row(y), a[i], 0, w);
+                        }
+                        work.run(a, b, w);
+                        for (int i = 0; i < outputs; i++) {
+                            System.arraycopy(b[i], 0, out.get(i).data(), y * w, w);
+                        }
+                    }
+                });
+        return out;
+    }
+
+    /** m times (a, b, c), for the first {@code n} samples; m row by row. */
+    public static void matrix(float[] m, float[][] in, float[][] out, int n) {
+        row(m[0], m[1], m[2], in[0], in[1], in[2], out[0], n);
+        row(m[3], m[4], m[5], in[0], in[1], in[2], out[1], n);
+        row(m[6], m[7], m[8], in[0], in[1], in[2], out[2], n);
+    }
+
+    private static void row(
+            float p, float q, float r, float[] a, float[] b, float[] c, float[] out, int n) {
+        for (int i = 0; i < n; i++) {
+            out[i] = p * a[i] + q * b[i] + r * c[i];
+        }
+    }
+
+    /** The same in double precision, for light, whose darkest parts are seen much enlarged. */
+    public static void matrix(double[] m, float[][] in, float[][] out, int n) {
+        row(m[0], m[1], m[2], in[0], in[1], in[2], out[0], n);
+        row(m[3], m[4], m[5], in[0], in[1], in[2], out[1], n);
+        row(m[6], m[7], m[8], in[0], in[1], in[2], out[2], n);
+    }
+
+    private static void row(
+            double p, double q, double r, float[] a, float[] b, float[] c, float[] out, int n) {
+        for (int i = 0; i < n; i++) {
+            out[i] = (float) (p * a[i] + q * b[i] + r * c[i]);
+        }
+    }
+}

@@ -1,0 +1,44 @@
+package ivrik.core.render;
+
+import ivrik.core.picture.Pixels;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/**
+ * Angles in turns, treated as directions: their cosines and sines are, so that what lies between two
+ * of them is found the short way round.
+ */
+final class Angles {
+    private static final double TURN = 2 * Math.PI;
+
+    private Angles() {}
+
+    /** A plane of angles after a treatment of planes. */
+    static Plane treated(Plane turns, UnaryOperator<Plane> treatment, Workers workers) {
+        List<Plane> directions =
+                Pixels.map(
+                        List.of(turns),
+                        2,
+                        workers,
+                        (in, out, n) -> {
+                            for (int i = 0; i < n; i++) {
+                                out[0][i] = (float) StrictMath.cos(TURN * in[0][i]);
+                                out[1][i] = (float) StrictMath.sin(TURN * in[0][i]);
+                            }
+                        });
+        return Pixels.map(
+                        directions.stream().map(treatment).toList(),
+                        1,
+                        workers,
+                        (in, out, n) -> {
+                            for (int i = 0; i < n; i++) {
+                                double t = StrictMath.atan2(in[1][i], in[0][i]) / TURN;
+                                out[0][i] = (float) (t < 0 ? t + 1 : t);
+                            }
+                        })
+                .getFirst();
+    }
+}

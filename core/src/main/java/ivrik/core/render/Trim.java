@@ -1,0 +1,46 @@
+package ivrik.core.render;
+
+import ivrik.core.look.Place;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.treatment.Covered;
+
+/** A sequence cropped; its layers stay where they are in the picture. */
+public final class Trim {
+    private Trim() {}
+
+    /** The project with its sequence cropped to whole pixels within {@code to}. */
+    public static Project to(Project project, Covered to) {
+        Size old = project.sequence().size();
+        double left = Math.ceil(to.left());
+        double top = Math.ceil(to.top());
+        int width = (int) Math.max(1, Math.floor(to.right()) - left);
+        int height = (int) Math.max(1, Math.floor(to.bottom()) - top);
+        double x = (old.width() - width) / 2.0 - left;
+        double y = (old.height() - height) / 2.0 - top;
+        return project.withSequence(project.sequence().withSize(new Size(width, height)))
+                .withLayers(project.layers().stream().map(l -> moved(project, l, x, y)).toList());
+    }
+
+    /** Pixel for pixel, at the size it had, its middle moved. */
+    private static Layer moved(Project project, Layer layer, double x, double y) {
+        Place place = layer.place();
+        Size picture =
+                project.source(layer.clips().getFirst().source())
+                        .map(s -> s.size())
+                        .orElse(project.sequence().size());
+        PlacePlan once = new PlacePlan(place.fit(), 0, 0, 1, 0, false, false);
+        double scale = Placement.scale(picture, project.sequence().size(), once);
+        return layer.withPlace(
+                new Place(
+                        Place.Fit.EXACT,
+                        place.x().map(v -> v + x),
+                        place.y().map(v -> v + y),
+                        place.scale().map(v -> v * scale),
+                        place.angleDegrees(),
+                        place.flipX(),
+                        place.flipY()));
+    }
+}

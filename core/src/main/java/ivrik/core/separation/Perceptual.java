@@ -1,0 +1,214 @@
+package ivrik.core.separation;
+
+import ivrik.core.colour.CubeRoot;
+import ivrik.core.colour.Matrix3;
+import ivrik.core.colour.Primaries;
+import ivrik.core.colour.Transfer;
+import ivrik.core.colour.TransferTable;
+import ivrik.core.picture.Pixels;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+import ivrik.core.separation.LaneKind.Role;
+
+import java.util.List;
+
+/**
+ * Lightness and two opponent colours: linear light to cone-like responses, bent by a root, and mixed:
+ * lanes = M2 f(M1 light). In double precision from end to end, since the darkest light is seen much
+ * enlarged.
+ */
+final class Perceptual implements Separation {
+    private final String id;
+    private final String title;
+    private final List<LaneKind> lanes;
+    private final double[] responses;
+    private final double[] light;
+    private final double[] mixed;
+    private final double[] unmixed;
+    private final Root root;
+
+    /** An odd function of a response and its inverse. */
+    private interface Root {
+        double bend(double response);
+
+        double unbend(double value);
+    }
+
+    private Perceptual(
+            String id, String title, float span, Matrix3 responses, Root root, Matrix3 mix) {
+        this.id = id;
+        this.title = title;
+        this.lanes =
+                List.of(
+                        new LaneKind(
+                                "lightness",
+                                "Lightness",
+                                "L",
+                                Role.LIGHTNESS,
+                                Ink.WHITE,
+                                Paint.LIGHT),
+                        new LaneKind(
+                                "a",
+                                "Green to red",
+                                "a",
+                                Role.RED_GREEN,
+                                new Ink(0.95f, 0.2f, 0.55f),
+                                Paint.SIGNED,
+                                span),
+                        new LaneKind(
+                                "b",
+                                "Blue to yellow",
+                                "b",
+                                Role.BLUE_YELLOW,
+                                new Ink(0.75f, 0.6f, 0),
+                                Paint.SIGNED,
+                                span));
+        this.responses = responses.numbers();
+        this.light = responses.inverse().numbers();
+        this.mixed = mix.numbers();
+        this.unmixed = mix.inverse().numbers();
+        this.root = root;
+    }
+
+    /**
+     * CIELAB of CIE 15, white D65, in hundredths: lightness 0..1 for L* 0..100, a and b likewise.
+     * Negative responses by the odd extension of the root.
+     */
+    static Separation lab() {
+        Matrix3 toXyz = Primaries.SRGB.toXyz();
+        double[] white = toXyz.times(1, 1, 1);
+        // f(t) - 16/116 is what is mixed, so that black is 0 and the mix is a matrix alone
+        return new Perceptual(
+                "lab",
+                "CIELAB",
+                1,
+                toXyz.scaledRows(1 / white[0], 1 / white[1], 1 / white[2]),
+                new LabRoot(),
+                Matrix3.of(0, 1.16, 0, 5, -5, 0, 0, 2, -2));
+    }
+
+    /** OKLab (Ottosson 2020): matrices on linear light, signed cube root. */
+    static Separation oklab() {
+        return new Perceptual(
+                "oklab",
+                "OKLab",
+                0.4f,
+                Matrix3.of(
+                        0.4122214708,
+                        0.5363325363,
+                        0.0514459929,
+                        0.2119034982,
+                        0.6806995451,
+                        0.1073969566,
+                        0.0883024619,
+                        0.2817188376,
+                        0.6299787005),
+                new SignedCube(),
+                Matrix3.of(
+                        0.2104542553,
+                        0.7936177850,
+                        -0.0040720468,
+                        1.9779984951,
+                        -2.4285922050,
+                        0.4505937099,
+                        0.0259040371,
+                        0.7827717662,
+                        -0.8086757660));
+    }
+
+    private static final class SignedCube implements Root {
+        @Override
+        public double bend(double response) {
+            return CubeRoot.of(response);
+        }
+
+        @Override
+        public double unbend(double v) {
+            return v * v * v;
+        }
+    }
+
+    /** f(t) - 4/29: the cube root above (6/29)^3, a straight line below. */
+    private static final class LabRoot implements Root {
+        private static final double KNEE = 6.0 / 29;
+        private static final double SLOPE = 1 / (3 * KNEE * KNEE);
+        private static final double OFFSET = 4.0 / 29;
+
+        @Override
+        public double bend(double response) {
+            double t = Math.abs(response);
+            double f = t > KNEE * KNEE * KNEE ? CubeRoot.of(t) - OFFSET : SLOPE * t;
+            return Math.copySign(f, response);
+        }
+
+        @Override
+        public double unbend(double value) {
+            double f = Math.abs(value) + OFFSET;
+            double t = f > KNEE ? f * f * f : (f - OFFSET) / SLOPE;
+            return Math.copySign(t, value);
+        }
+    }
+
+    @Override
+    public String id() {
+        return id;
+    }
+
+    @Override
+    public String title() {
+        return title;
+    }
+
+    @Override
+    public List<LaneKind> lanes() {
+        return lanes;
+    }
+
+    @Override
+    public List<Plane> separate(List<Plane> colour, Workers workers) {
+        TransferTable toLinear = TransferTable.toLinear(Transfer.SRGB);
+        return Pixels.map(
+                colour,
+                3,
+                workers,
+                (in, out, n) -> {
+                    for (float[] channel : in) {
+                        toLinear.apply(channel, n);
+                    }
+                    for (int i = 0; i < n; i++) {
+                        double l = root.bend(dot(responses, 0, in[0][i], in[1][i], in[2][i]));
+                        double m = root.bend(dot(responses, 1, in[0][i], in[1][i], in[2][i]));
+                        double s = root.bend(dot(responses, 2, in[0][i], in[1][i], in[2][i]));
+                        for (int k = 0; k < 3; k++) {
+                            out[k][i] = (float) dot(mixed, k, l, m, s);
+                        }
+                    }
+                });
+    }
+
+    private static double dot(double[] matrix, int row, double a, double b, double c) {
+        return matrix[3 * row] * a + matrix[3 * row + 1] * b + matrix[3 * row + 2] * c;
+    }
+
+    @Override
+    public List<Plane> rejoin(List<Plane> planes, Workers workers) {
+        TransferTable fromLinear = TransferTable.fromLinear(Transfer.SRGB);
+        return Pixels.map(
+                planes,
+                3,
+                workers,
+                (in, out, n) -> {
+                    for (int i = 0; i < n; i++) {
+                        double l = root.unbend(dot(unmixed, 0, in[0][i], in[1][i], in[2][i]));
+                        double m = root.unbend(dot(unmixed, 1, in[0][i], in[1][i], in[2][i]));
+                        double s = root.unbend(dot(unmixed, 2, in[0][i], in[1][i], in[2][i]));
+                        for (int c = 0; c < 3; c++) {
+                            out[c][i] = (float) dot(light, c, l, m, s);
+                        }
+                    }
+                    for (float[] channel : out) {
+                        fromLinear.apply(channel, n);
+                    }
+                });
+    }
+}

@@ -1,0 +1,164 @@
+package ivrik.core.separation;
+
+import ivrik.core.colour.Matrix3;
+import ivrik.core.picture.Pixels;
+
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * Colours from lanes by a matrix, and lanes from colours. Where the matrix is badly conditioned lanes
+ * are large, and rounding them to floats would show in a 16-bit picture; then the last bits of all
+ * three are chosen together so that their roundings cancel.
+ */
+final class TrioSolver {
+    /** From here on plain rounding can be seen at 16 bit. */
+    private static final double HARMLESS_CONDITION = 10;
+
+    /** The last bit of a float below its first, in powers of two. */
+    private static final int LAST_BIT = 23;
+
+    /** Codes of a 16-bit picture. */
+    private static final float CODES = 65535;
+
+    /** From here on half the last bit of a lane is more than half a code. */
+    private static final float LARGE = 128;
+
+    /** Smaller lanes are taken to be of this size, in powers of two. */
+    private static final int SMALLEST = -40;
+
+    private final double[][] m;
+    private final double[][] inverse;
+    private final double[] back;
+    private final boolean careful;
+
+    TrioSolver(Matrix3 matrix, double condition) {
+        m = matrix.rows();
+        inverse = matrix.inverse().rows();
+        back = matrix.numbers();
+        careful = condition > HARMLESS_CONDITION;
+    }
+
+    /** The first {@code n} colours' lanes. */
+    void separate(float[][] in, float[][] out, int n) {
+        Rounding rounding = new Rounding();
+        for (int i = 0; i < n; i++) {
+            separate(in, out, i, rounding);
+        }
+    }
+
+    private void separate(float[][] in, float[][] out, int i, Rounding rounding) {
+        double r = in[0][i];
+        double g = in[1][i];
+        double b = in[2][i];
+        for (int k = 0; k < 3; k++) {
+            out[k][i] = (float) (inverse[k][0] * r + inverse[k][1] * g + inverse[k][2] * b);
+        }
+        if (careful) {
+            rounding.improve(out, i, r, g, b);
+        }
+    }
+
+    /** The first {@code n} lanes' colours. */
+    void rejoin(float[][] in, float[][] out, int n) {
+        Pixels.matrix(back, in, out, n);
+        if (!careful) {
+            return;
+        }
+        Rounding rounding = new Rounding();
+        for (int i = 0; i < n; i++) {
+            float largest =
+                    Math.max(Math.abs(in[0][i]), Math.max(Math.abs(in[1][i]), Math.abs(in[2][i])));
+            if (largest > LARGE) {
+                snap(in, out, i, rounding);
+            }
+        }
+    }
+
+    /**
+     * Lanes so large that their last bits are as coarse as 16-bit codes may still be those of one code:
+     * if a code next to the colour separates into just these lanes, it is the colour.
+     */
+    private void snap(float[][] lanes, float[][] colour, int i, Rounding rounding) {
+        float[][] code = new float[3][1];
+        float[][] again = new float[3][1];
+        for (int corner = 0; corner < 8; corner++) {
+            for (int c = 0; c < 3; c++) {
+                double low = Math.floor(colour[c][i] * CODES);
+                code[c][0] = (float) (low + (corner >> c & 1)) / CODES;
+            }
+            separate(code, again, 0, rounding);
+            if (again[0][0] == lanes[0][i]
+                    && again[1][0] == lanes[1][i]
+                    && again[2][0] == lanes[2][i]) {
+                for (int c = 0; c < 3; c++) {
+                    colour[c][i] = code[c][0];
+                }
+                return;
+            }
+        }
+    }
+
+    /** For one thread: lattices by the sizes of the lanes' last bits. */
+    private final class Rounding {
+        private final Map<Integer, Lattice> lattices = new HashMap<>();
+        private final int[] exponent = new int[3];
+        private final double[] units = new double[3];
+        private final double[] moved = new double[3];
+        private int lastKey = -1;
+        private Lattice last;
+
+        void improve(float[][] lanes, int i, double r, double g, double b) {
+            for (int k = 0; k < 3; k++) {
+                exponent[k] = Math.max(Math.getExponent(lanes[k][i]), SMALLEST);
+            }
+            while (!move(lanes, i, r, g, b)) {
+                // a lane grew past a power of two, where floats lie farther apart: now it counts by
+                // those
+            }
+        }
+
+        /** Whether the lanes could be put where they come nearest to the colour. */
+        private boolean move(float[][] lanes, int i, double r, double g, double b) {
+            double x = lanes[0][i];
+            double y = lanes[1][i];
+            double z = lanes[2][i];
+            lattice()
+                    .nearest(
+                            r - (m[0][0] * x + m[0][1] * y + m[0][2] * z),
+                            g - (m[1][0] * x + m[1][1] * y + m[1][2] * z),
+                            b - (m[2][0] * x + m[2][1] * y + m[2][2] * z),
+                            units);
+            boolean fits = true;
+            for (int k = 0; k < 3; k++) {
+                moved[k] = lanes[k][i] + units[k] * step(k);
+                if ((float) moved[k] != moved[k]) {
+                    exponent[k]++;
+                    lanes[k][i] = (float) (Math.rint(lanes[k][i] / step(k)) * step(k));
+                    fits = false;
+                }
+            }
+            for (int k = 0; fits && k < 3; k++) {
+                lanes[k][i] = (float) moved[k];
+            }
+            return fits;
+        }
+
+        private double step(int k) {
+            return Math.scalb(1.0, exponent[k] - LAST_BIT);
+        }
+
+        private Lattice lattice() {
+            int key = exponent[0] + 127 << 16 | exponent[1] + 127 << 8 | exponent[2] + 127;
+            if (key != lastKey) {
+                last =
+                        lattices.computeIfAbsent(
+                                key,
+                                missing ->
+                                        new Lattice(m, new double[] {step(0), step(1), step(2)}));
+                lastKey = key;
+            }
+            return last;
+        }
+    }
+}

@@ -1,0 +1,53 @@
+package ivrik.core.colour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+import java.util.Random;
+
+class TablesTest {
+    @ParameterizedTest
+    @EnumSource(names = {"LINEAR", "SRGB"})
+    void tablesAreAsGoodAsTheFunction(Transfer transfer) {
+        TransferTable to = TransferTable.toLinear(transfer);
+        TransferTable from = TransferTable.fromLinear(transfer);
+        Random random = new Random(11);
+        for (int i = 0; i < 200_000; i++) {
+            float v = i < 100_000 ? random.nextFloat() : random.nextFloat() * 3 - 1;
+            assertThat((double) to.at(v)).isCloseTo(transfer.toLinear(v), within(2e-7 * scale(v)));
+            assertThat((double) from.at(v))
+                    .isCloseTo(transfer.fromLinear(v), within(2e-7 * scale(v)));
+        }
+    }
+
+    private static double scale(double v) {
+        return Math.max(1, 10 * v * v);
+    }
+
+    @Test
+    void endsAreExact() {
+        TransferTable to = TransferTable.toLinear(Transfer.SRGB);
+        TransferTable from = TransferTable.fromLinear(Transfer.SRGB);
+        assertThat(to.at(0)).isZero();
+        assertThat(to.at(1)).isEqualTo(1f);
+        assertThat(from.at(1)).isEqualTo(1f);
+        assertThat(from.at(-0.5f)).isEqualTo(-from.at(0.5f), within(2e-7f));
+    }
+
+    @Test
+    void cubeRootsAreRightWhateverTheSize() {
+        Random random = new Random(5);
+        for (int i = 0; i < 200_000; i++) {
+            double x = Math.scalb(random.nextDouble() + 0.5, random.nextInt(-60, 60));
+            double root = StrictMath.cbrt(x);
+            assertThat(CubeRoot.of(x)).isEqualTo(root, within(1e-12 * root));
+            assertThat(CubeRoot.of(-x)).isEqualTo(-CubeRoot.of(x));
+        }
+        assertThat(CubeRoot.of(0)).isZero();
+        assertThat(CubeRoot.of(Double.NaN)).isNaN();
+    }
+}

@@ -1,0 +1,171 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.look.Overscan;
+import ivrik.core.look.Overscan.Kind;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Zoom;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
+import ivrik.core.treatment.Covered;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** White pictures that move over nothing: whatever is not white is an uncovered edge. */
+class OverscanTest {
+    private static final Size SIZE = new Size(160, 90);
+    private static final FrameRange ALL = new FrameRange(0, Scene.FRAMES - 1);
+    private static final Look SPLIT = empty(BuiltInLooks.named("rgb-split"));
+
+    private final Scene scene = new Scene(white());
+
+    private static Frame white() {
+        Plane white = Plane.flat(SIZE.width(), SIZE.height(), 1);
+        return Frame.opaque(white, white, white);
+    }
+
+    private static Look empty(Look look) {
+        return look.withStep(0, s -> s.withEdgeFill(EdgeFill.EMPTY));
+    }
+
+    private static double worst(Scene scene, Look look) {
+        double worst = 0;
+        Project project = scene.project(look);
+        for (long n = 0; n < Scene.FRAMES; n++) {
+            for (Plane plane : scene.render(project, n).colour()) {
+                for (float v : plane.data()) {
+                    worst = Math.max(worst, Math.abs(v - 1));
+                }
+            }
+        }
+        return worst;
+    }
+
+    @Property(tries = 30)
+    void noUncoveredEdgeIsEverSeenAndHalfAPercentLessWouldShowOne(
+            @ForAll boolean across,
+            @ForAll @DoubleRange(min = -9, max = 9) double red,
+            @ForAll @DoubleRange(min = -6, max = 6) double blue,
+            @ForAll @DoubleRange(max = 4) double shake,
+            @ForAll Sampler sampler,
+            @ForAll @IntRange(min = 1, max = 38) int at) {
+        // long enough that half a percent is more than the cubic looks at
+        Plane white = across ? Plane.flat(1400, 12, 1) : Plane.flat(12, 1400, 1);
+        Scene strip = new Scene(Frame.opaque(white, white, white));
+        String axis = across ? "x" : "y";
+        Value moving =
+                new Value(
+                        0,
+                        List.of(
+                                new Peg(0, 0, Ease.LINEAR),
+                                new Peg(at, red, Ease.LINEAR),
+                                new Peg(39, -red / 2, Ease.LINEAR)));
+        Look look =
+                SPLIT.withStep(0, s -> s.withSampler(sampler))
+                        .withAmounts(0, 0, a -> a.with(axis, moving))
+                        .withAmounts(0, 1, a -> a.with(axis, shaken(shake)))
+                        .withAmounts(0, 2, a -> a.with(axis, Value.of(blue)));
+        Overscans.Result needed = Overscans.demanded(look, ALL, strip.sequence());
+        assertThat(worst(strip, look.withOverscan(new Overscan(Kind.AUTOMATIC, 1))))
+                .isLessThan(1e-5);
+        if (needed.scale() > 1.005) {
+            Overscan less = new Overscan(Kind.FIXED, needed.scale() * 0.995);
+            assertThat(worst(strip, look.withOverscan(less))).isGreaterThan(1e-3);
+        }
+    }
+
+    /** From peg to peg, each frame elsewhere. */
+    private static Value shaken(double by) {
+        List<Peg> pegs = new ArrayList<>();
+        for (int n = 0; n < Scene.FRAMES; n++) {
+            pegs.add(new Peg(n, by * Math.sin(n * 2.4), Ease.HOLD));
+        }
+        return new Value(0, pegs);
+    }
+
+    @Test
+    void itIsTheLeastThatHidesAWholePixelMoveAndNamesTheFrame() {
+        Value once = new Value(0, List.of(new Peg(0, 0, Ease.HOLD), new Peg(7, 5, Ease.HOLD)));
+        Look look = SPLIT.withAmounts(0, 1, a -> a.with("x", once));
+        Overscans.Result needed = Overscans.demanded(look, ALL, scene.sequence());
+        assertThat(needed.frame()).isEqualTo(7);
+        // five columns uncovered, and one more that the cubic may look at: 79.5 / (79.5 - 6)
+        assertThat(needed.scale()).isCloseTo(79.5 / 73.5, within(1e-12));
+        assertThat(needed.covered()).isEqualTo(new Covered(5, 0, 160, 90));
+    }
+
+    @Test
+    void heldMutedAndRestingLanesDemandNothing() {
+        assertThat(Overscans.demanded(SPLIT, ALL, scene.sequence()).scale()).isEqualTo(1);
+        Look moved = SPLIT.withDial("red-x", 8);
+        for (Look look :
+                List.of(
+                        moved.withLane(0, s -> s.withHold(true)),
+                        moved.withLane(0, s -> s.withMute(true)))) {
+            assertThat(Overscans.demanded(look, ALL, scene.sequence()).scale()).isEqualTo(1);
+        }
+        assertThat(Overscans.demanded(moved, ALL, scene.sequence()).scale()).isGreaterThan(1.1);
+    }
+
+    @Test
+    void enlargingKeepsTheMiddleAndALinearRamp() {
+        Plane ramp = Plane.of(41, 1);
+        for (int x = 0; x < 41; x++) {
+            ramp.data()[x] = x;
+        }
+        Plane out = Zoom.of(ramp, 2, ivrik.core.picture.Workers.shared());
+        assertThat(out.at(20, 0)).isEqualTo(20f);
+        for (int x = 4; x < 37; x++) {
+            assertThat(out.at(x, 0)).isCloseTo(20 + (x - 20) / 2f, within(1e-4f));
+        }
+        assertThat(Zoom.of(ramp, 1, ivrik.core.picture.Workers.shared())).isSameAs(ramp);
+    }
+
+    @Test
+    void trimmingCropsToWhatIsCoveredAndMovesNothing() {
+        Plane ramp = Plane.of(SIZE.width(), SIZE.height());
+        for (int i = 0; i < ramp.data().length; i++) {
+            ramp.data()[i] = i % SIZE.width() / 200f;
+        }
+        Scene ramps = new Scene(Frame.opaque(ramp, ramp, ramp));
+        Look look = SPLIT.withDial("red-x", 6).withDial("blue-y", -4);
+        Project project = ramps.project(look);
+        Covered covered = Overscans.demanded(look, ALL, ramps.sequence()).covered();
+        Project trimmed = Trim.to(project, covered);
+        assertThat(trimmed.sequence().size()).isEqualTo(new Size(154, 86));
+        Frame before = ramps.render(project, 3);
+        Frame after = ramps.render(trimmed, 3).premultiplied(ivrik.core.picture.Workers.shared());
+        for (int c = 0; c < 3; c++) {
+            for (int y = 0; y < 86; y++) {
+                for (int x = 0; x < 154; x++) {
+                    // the moves begin from the picture's own edge again
+                    if (c != 0 || x >= 6) {
+                        if (c != 2 || y < 82) {
+                            assertThat(after.colour().get(c).at(x, y))
+                                    .isCloseTo(before.colour().get(c).at(x + 6, y), within(1e-6f));
+                        }
+                    }
+                }
+            }
+        }
+    }
+}

@@ -4,6 +4,7 @@ import static org.bytedeco.opencv.global.opencv_core.*;
 import static org.bytedeco.opencv.global.opencv_imgproc.*;
 
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Place.Fit;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
@@ -11,13 +12,17 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
+import ivrik.core.project.Ground;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
+import ivrik.core.rejoin.Composite;
 import ivrik.core.render.Cancel;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Shift;
 
@@ -80,6 +85,27 @@ public final class Bench {
     }
 
     private List<Duel> duels() {
+        List<Duel> duels = new ArrayList<>(shifts());
+        for (String model : List.of("rgb", "ycbcr-709", "oklab", "cmyk", "lab", "xyz")) {
+            duels.add(
+                    new Duel(
+                            model + " and back / copy of three planes",
+                            roundTrip(Separations.named(model)),
+                            copy(3),
+                            model.startsWith("ycbcr") || model.equals("rgb") ? 4 : Double.NaN));
+        }
+        for (Blend blend : List.of(Blend.SCREEN, Blend.SOFT_LIGHT, Blend.LUMINOSITY)) {
+            duels.add(
+                    new Duel(
+                            "blend of two frames, " + blend.id() + " / copy of three planes",
+                            blend(blend),
+                            copy(3),
+                            Double.NaN));
+        }
+        return duels;
+    }
+
+    private List<Duel> shifts() {
         return List.of(
                 new Duel(
                         "sub-pixel shift, linear / affine warp",
@@ -91,8 +117,8 @@ public final class Bench {
                         shift(Sampler.GOOD),
                         affine(INTER_CUBIC),
                         Double.NaN),
-                new Duel("RGB split to screen / copy of one plane", split(3.37, -2.5), copy(), 12),
-                new Duel("RGB split, whole pixels / copy of one plane", split(5, -3), copy(), 12));
+                new Duel("RGB split to screen / copy of one plane", split(3.37, -2.5), copy(1), 12),
+                new Duel("RGB split, whole pixels / copy of one plane", split(5, -3), copy(1), 12));
     }
 
     private static Plane noise(long seed) {
@@ -139,26 +165,48 @@ public final class Bench {
         Plan plan =
                 new Plan(
                         size,
+                        Ground.NOTHING,
                         List.of(
                                 new Plan.LayerPlan(
-                                        new Plan.Picture(source, 0), look, Blend.NORMAL, 1)));
+                                        "l",
+                                        new Plan.Picture(source, 0),
+                                        new Plan.PlacePlan(Fit.FIT, 0, 0, 1, 0, false, false),
+                                        List.of(look),
+                                        Blend.NORMAL,
+                                        1)));
         Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
         int[] pixels = new int[WIDTH * HEIGHT];
         return () -> renderer.toScreen(plan, 1, pixels, Cancel.NEVER);
     }
 
-    private Runnable copy() {
-        float[] to = new float[WIDTH * HEIGHT];
+    private Runnable roundTrip(Separation model) {
+        List<Plane> colour = List.of(red, green, blue);
+        return () -> model.rejoin(model.separate(colour, workers), workers);
+    }
+
+    private Runnable blend(Blend mode) {
+        Frame under = Frame.opaque(red, green, blue);
+        Frame over = Frame.opaque(green, blue, red);
+        return () -> Composite.of(under, over, mode, 1, workers);
+    }
+
+    /** So many planes copied. */
+    private Runnable copy(int planes) {
+        float[][] to = new float[planes][WIDTH * HEIGHT];
+        float[][] from = {red.data(), green.data(), blue.data()};
         return () ->
                 workers.rows(
                         HEIGHT,
-                        (from, end) ->
+                        (first, end) -> {
+                            for (int i = 0; i < planes; i++) {
                                 System.arraycopy(
-                                        red.data(),
-                                        from * WIDTH,
-                                        to,
-                                        from * WIDTH,
-                                        (end - from) * WIDTH));
+                                        from[i],
+                                        first * WIDTH,
+                                        to[i],
+                                        first * WIDTH,
+                                        (end - first) * WIDTH);
+                            }
+                        });
     }
 
     private static String json(List<Duel.Result> results) {

@@ -38,7 +38,9 @@ final class CheckCommand implements Callable<Integer> {
             ProjectJson.Reading reading = ProjectJson.read(text);
             problems.addAll(reading.problems());
             Path folder = file.toAbsolutePath().getParent();
-            reading.project().sources().forEach(s -> checkSource(s, folder, problems));
+            reading.project().sources().stream()
+                    .filter(s -> s.kind().isFile())
+                    .forEach(s -> checkSource(s, folder, problems));
         }
         var out = spec.commandLine().getOut();
         problems.forEach(out::println);

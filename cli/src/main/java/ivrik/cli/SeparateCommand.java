@@ -24,7 +24,9 @@ final class SeparateCommand implements Runnable {
             names = "--model",
             required = true,
             paramLabel = "MODEL",
-            description = "The colour model, such as rgb.")
+            description =
+                    "rgb, cmy, cmyk, cmyk:0.6, ycbcr-601, ycbcr-709, ycbcr-2020, ycocg, xyz, lms,"
+                            + " lab, oklab, hsv, or trio:RRGGBB,RRGGBB,RRGGBB.")
     private String model;
 
     @Option(

@@ -8,6 +8,8 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBuffer;
@@ -164,6 +166,59 @@ class CommandLineTest {
                                 folder.resolve("x.png").toString()))
                 .isEqualTo(1);
         assertThat(err).contains("green.exr").contains("missing");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "cmy",
+                "cmyk",
+                "cmyk:0.6",
+                "ycbcr-601",
+                "ycbcr-709",
+                "ycbcr-2020",
+                "ycocg",
+                "xyz",
+                "lms",
+                "lab",
+                "oklab",
+                "hsv",
+                "trio:ff5a28,28c878,4638ff"
+            })
+    void everySeparationOfAPictureAndItsAlphaIsRejoinedExactly(String model) throws IOException {
+        for (Path in :
+                new Path[] {
+                    picture8("a.png", false), picture8("b.png", true), picture16("c.png")
+                }) {
+            Path lanes = folder.resolve("lanes");
+            Path back = folder.resolve("back.png");
+            assertThat(ivrik("separate", in.toString(), "--model", model, "-o", lanes.toString()))
+                    .isZero();
+            assertThat(ivrik("rejoin", lanes.toString(), "-o", back.toString())).isZero();
+            assertSamePixels(in, back);
+            try (var files = Files.list(lanes)) { // one with alpha would leave its plane behind
+                for (Path file : files.toList()) {
+                    Files.delete(file);
+                }
+            }
+        }
+    }
+
+    @Test
+    void aTrioInOnePlaneIsRefusedInOneLine() throws IOException {
+        Path in = picture8("in.png", false);
+        assertThat(
+                        ivrik(
+                                "separate",
+                                in.toString(),
+                                "--model",
+                                "trio:ff0000,00ff00,ffff00",
+                                "-o",
+                                folder.resolve("x").toString()))
+                .isEqualTo(1);
+        assertThat(err).contains("one plane").contains("the nearest that work are");
+        assertThat(err.strip().lines()).hasSize(1);
+        assertThat(folder.resolve("x")).doesNotExist();
     }
 
     @Test

@@ -2,6 +2,8 @@ package ivrik.demo;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
+import ivrik.core.look.Overscan;
+import ivrik.core.look.Place;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Peg;
@@ -10,10 +12,14 @@ import ivrik.core.motion.Value;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
+import ivrik.core.project.Title;
+import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Shift;
 
 import java.util.List;
 import java.util.Optional;
@@ -21,6 +27,8 @@ import java.util.Optional;
 /** The project that the demo opens: two shots, a cut, a title, and a split that moves. */
 final class DemoProject {
     private static final Size SIZE = new Size(Scene.WIDTH, Scene.HEIGHT);
+    private static final Title CAPTION =
+            Title.EMPTY.withText("Night tram, line 7").withSizePx(34).withTracking(60);
     private static final Rational RATE = Rational.of(Scene.RATE);
 
     private DemoProject() {}
@@ -33,7 +41,13 @@ final class DemoProject {
                         shotsLook(),
                         new Clip("tram", 0, Scene.FRAMES, 0),
                         new Clip("lanterns", Scene.FRAMES, Scene.FRAMES, 0));
+        shots =
+                shots.withLooks(
+                        List.of(new LayerLook(shotsLook(), true), new LayerLook(inkLook(), true)));
         Layer title = Layer.of("title", "title", titleLook(), new Clip("title", 24, 144, 0));
+        Layer caption =
+                Layer.of("caption", "caption", captionLook(), new Clip("caption", 4, 68, 0))
+                        .withPlace(Place.FITTED.withY(Value.of(322)));
         return new Project(
                 "Lantern Week",
                 new Sequence(SIZE, RATE),
@@ -41,8 +55,9 @@ final class DemoProject {
                         movie("tram"),
                         movie("lanterns"),
                         still("title", "media/title.svg", Source.Kind.VECTOR),
-                        still("register chart", "media/register-chart.png", Source.Kind.STILL)),
-                List.of(shots, title),
+                        still("register chart", "media/register-chart.png", Source.Kind.STILL),
+                        Source.of("caption", CAPTION, SIZE)),
+                List.of(shots, title, caption),
                 List.of(new Marker(48, "bell")),
                 Optional.empty());
     }
@@ -85,7 +100,41 @@ final class DemoProject {
                         0,
                         2,
                         a -> a.with("x", blue).with("y", Value.of(1)).withJitter(jitter(shake)))
-                .withLane(1, lane -> lane.withHold(true));
+                .withLane(1, lane -> lane.withHold(true))
+                .withOverscan(new Overscan(Overscan.Kind.AUTOMATIC, 1));
+    }
+
+    /** The second shot as a print: magenta and yellow settle onto the others after the cut. */
+    private static Look inkLook() {
+        return Look.atRest("Settling inks", Separations.named("cmyk"), new Shift())
+                .withNote("Magenta and yellow come to rest on cyan and key after the cut.")
+                .withAmounts(0, 1, a -> a.with("x", settling(-6)).with("y", settling(3)))
+                .withAmounts(0, 2, a -> a.with("x", settling(5)).with("y", settling(-4)));
+    }
+
+    private static Value settling(double from) {
+        return new Value(
+                0,
+                List.of(
+                        new Peg(Scene.FRAMES - 1, 0, Ease.HOLD),
+                        new Peg(Scene.FRAMES, from, Ease.SMOOTH),
+                        new Peg(Scene.FRAMES + 60, 0, Ease.HOLD)));
+    }
+
+    /** Typed words in three colours of the festival's own, parting as they go. */
+    private static Look captionLook() {
+        Value away =
+                new Value(
+                        0,
+                        List.of(
+                                new Peg(4, 18, Ease.SMOOTH),
+                                new Peg(16, 0, Ease.HOLD),
+                                new Peg(58, 0, Ease.SMOOTH),
+                                new Peg(71, 16, Ease.HOLD)));
+        return Look.atRest(
+                        "Three lights", Separations.named("trio:ff5a28,28c878,4638ff"), new Shift())
+                .withAmounts(0, 0, a -> a.with("x", away))
+                .withAmounts(0, 2, a -> a.with("x", away.map(v -> -v)));
     }
 
     private static Jitter jitter(Value amount) {

@@ -14,7 +14,6 @@ import ivrik.core.project.LayerLook;
 import ivrik.core.rejoin.Blend;
 
 import javafx.geometry.Pos;
-import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
@@ -33,7 +32,7 @@ final class LayerStrip extends HBox {
     private NumberField amount;
 
     LayerStrip(Session session, View view) {
-        super(10);
+        super(4);
         this.session = session;
         this.view = view;
         setAlignment(Pos.CENTER_LEFT);
@@ -51,15 +50,7 @@ final class LayerStrip extends HBox {
 
     private void make(State state, Layer layer) {
         Look look = state.look().orElseThrow();
-        getChildren()
-                .addAll(
-                        quiet("layer"),
-                        layers(layer),
-                        quiet("look"),
-                        looks(state, layer),
-                        quiet("onto"),
-                        onto(look),
-                        amount());
+        getChildren().addAll(layers(layer), looks(state, layer), onto(look), amount());
     }
 
     private MenuButton layers(Layer layer) {
@@ -223,13 +214,6 @@ final class LayerStrip extends HBox {
     private void show(Face face) {
         view.closeUpShown.set(true);
         view.face.set(face);
-    }
-
-    private static Label quiet(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("quiet");
-        label.setMinWidth(USE_PREF_SIZE);
-        return label;
     }
 
     private static MenuButton menu(String text, String help) {

@@ -214,7 +214,7 @@ final class TimePainter {
         for (int i = layers.size() - 1; i >= 0; i--) {
             Layer layer = layers.get(i);
             double y = Ribbon.top(layers, i, top);
-            double h = Ribbon.height(i);
+            double h = Ribbon.height(layers, i);
             for (Clip clip : layer.clips()) {
                 double x = scale.x(clip.start());
                 double w = scale.x(clip.end()) - x - 1;
@@ -252,7 +252,7 @@ final class TimePainter {
             g.fillRect(x + 1, y + 1, Math.min(w - 2, 14 + 6.4 * name.length()), 16);
         }
         g.setFill(p.colour("type"));
-        g.fillText(name, x + 6, y + 13);
+        g.fillText(name, x + 6, y + Math.min(13, h - 4));
         g.restore();
     }
 

@@ -1,6 +1,5 @@
 package ivrik.app.shell;
 
-import ivrik.app.session.Models;
 import ivrik.app.session.State.Selection;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
@@ -10,7 +9,6 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
-import ivrik.core.separation.Separations;
 import ivrik.media.encode.StillWriter;
 import ivrik.media.file.Journal;
 
@@ -95,18 +93,25 @@ final class Shots {
                     w.session().select(new Selection("title", 0, 0, 0));
                 });
         shot(
+                "layer",
+                w -> {
+                    w.view().frame.set(9);
+                    w.session().selectLayer("caption");
+                    w.view().face.set(Face.LAYER);
+                });
+        shot(
                 "inks",
                 w -> {
                     w.session().selectLayer("shots");
-                    w.view().frame.set(120);
-                    Models.change(w.session(), w.view(), Separations.named("cmyk"));
+                    w.session().selectLook(1);
+                    w.view().frame.set(104);
                     w.session().selectLane(1);
                     w.view().face.set(Face.SEPARATE);
                 });
         shot(
                 "blends",
                 w -> {
-                    w.session().undo();
+                    w.session().selectLook(0);
                     w.view().frame.set(92);
                     w.view().face.set(Face.REJOIN);
                     w.view().band.set(Band.BLENDS);

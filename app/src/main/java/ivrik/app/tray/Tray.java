@@ -164,7 +164,7 @@ public final class Tray extends ScrollPane {
         Tooltip.install(
                 card,
                 new Tooltip(
-                        source.path()
+                        (source.kind().isFile() ? source.path() : "made in Ivrik")
                                 + "\n"
                                 + source.size()
                                 + ", "

@@ -137,7 +137,7 @@ class TimeTest {
                         Layer.of("title", "title", look),
                         Layer.of("mark", "mark", look));
         for (int i = 0; i < 3; i++) {
-            double middle = Ribbon.top(layers, i, 200) + Ribbon.height(i) / 2;
+            double middle = Ribbon.top(layers, i, 200) + Ribbon.height(layers, i) / 2;
             assertThat(Ribbon.at(layers, middle, 200)).contains(layers.get(i));
         }
         assertThat(Ribbon.top(layers, 2, 200)).isLessThan(Ribbon.top(layers, 1, 200));

@@ -67,7 +67,11 @@ public final class ProjectFile {
     public static Project rebased(Project project, Path from, Path to) {
         return project.withSources(
                 project.sources().stream()
-                        .map(s -> s.withPath(relative(to, from.resolve(s.path()))))
+                        .map(
+                                s ->
+                                        s.kind().isFile()
+                                                ? s.withPath(relative(to, from.resolve(s.path())))
+                                                : s)
                         .toList());
     }
 }

@@ -1,0 +1,284 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.session.View.Face;
+import ivrik.core.look.Overscan;
+import ivrik.core.look.Place.Fit;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.Ground;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+import ivrik.core.rejoin.Blend;
+import ivrik.media.encode.StillWriter;
+
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Layers, their place and looks, titles, the sequence, overscan, other pictures and times: driven. */
+class LayersTest {
+    @TempDir Path folder;
+
+    private Driver d;
+
+    @BeforeEach
+    void open() throws IOException {
+        d = new Driver(Files.createDirectories(folder.resolve("data")));
+        bringIn("one.png", 0.3f);
+    }
+
+    @AfterEach
+    void close() {
+        d.close();
+    }
+
+    private void bringIn(String name, float value) {
+        Path file = folder.resolve(name);
+        Plane p = Plane.flat(96, 54, value);
+        for (int x = 40; x < 50; x++) {
+            p.data()[20 * 96 + x] = 1;
+        }
+        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
+        int before = Driver.on(() -> project().sources().size());
+        Driver.run(() -> d.window.take(List.of(file)));
+        Driver.until("it is in", () -> project().sources().size() > before);
+        d.settle();
+    }
+
+    private Project project() {
+        return d.window.session().project();
+    }
+
+    private Layer layer(int number) {
+        return Driver.on(() -> project().layers().get(number));
+    }
+
+    private void command(String title) {
+        Driver.run(
+                () ->
+                        Commands.of(d.window).stream()
+                                .filter(c -> c.title().equals(title))
+                                .findFirst()
+                                .orElseThrow()
+                                .action()
+                                .run());
+        d.settle();
+    }
+
+    private void fire(String id, String item) {
+        Driver.run(
+                () -> {
+                    MenuButton menu = (MenuButton) d.look(id);
+                    menu.show();
+                    menu.getItems().stream()
+                            .filter(i -> item.equals(i.getText()))
+                            .findFirst()
+                            .orElseThrow()
+                            .fire();
+                    menu.hide();
+                });
+        d.settle();
+    }
+
+    private void type(String id, String number) {
+        Driver.run(() -> d.look(id).requestFocus());
+        d.type(number);
+        d.key(KeyCode.ENTER);
+        d.settle();
+    }
+
+    @Test
+    void aTitleIsTypedSetAndPutOutOfRegister() {
+        d.key(KeyCode.CONTROL, KeyCode.T);
+        d.settle();
+        assertThat(layer(1).name()).isEqualTo("title");
+        assertThat(Driver.on(() -> d.window.view().face.get())).isEqualTo(Face.LAYER);
+        Driver.run(() -> ((TextInputControl) d.look("#title-text")).setText("LATE"));
+        type("#title-size", "20");
+        type("#title-tracking", "100");
+        Source title = Driver.on(() -> project().source("title").orElseThrow());
+        assertThat(title.title().orElseThrow().text()).isEqualTo("LATE");
+        assertThat(title.title().orElseThrow().sizePx()).isEqualTo(20);
+        assertThat(title.title().orElseThrow().tracking()).isEqualTo(100);
+        d.key(KeyCode.Z);
+        d.key(KeyCode.RIGHT);
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(layer(1).look().steps().getFirst().lanes().getFirst().value("x").rest())
+                .isEqualTo(1);
+        assertThat(layer(0).look().steps().getFirst().lanes().getFirst().value("x").rest())
+                .as("the picture beneath is left alone")
+                .isZero();
+    }
+
+    @Test
+    void typingLettersInATitleDoesNotStartCommands() {
+        d.key(KeyCode.CONTROL, KeyCode.T);
+        d.settle();
+        Driver.run(
+                () -> {
+                    TextInputControl text = (TextInputControl) d.look("#title-text");
+                    text.setText("");
+                    text.requestFocus();
+                });
+        d.type("bed");
+        assertThat(
+                        Driver.on(
+                                () ->
+                                        project()
+                                                .source("title")
+                                                .orElseThrow()
+                                                .title()
+                                                .orElseThrow()
+                                                .text()))
+                .isEqualToIgnoringCase("bed");
+        assertThat(Driver.on(() -> d.window.view().twoPanes.get())).isFalse();
+    }
+
+    @Test
+    void aSolidLiesUnderAllAndLayersChangeTheirOrder() {
+        command("New solid");
+        assertThat(layer(0).name()).isEqualTo("solid");
+        fire("#layer", "Lay it higher");
+        assertThat(layer(1).name()).isEqualTo("solid");
+        fire("#layer", "Take the layer away");
+        assertThat(Driver.on(() -> project().layers())).hasSize(1);
+    }
+
+    @Test
+    void placeBlendOpacityAndTimeOfALayerAreNumbers() {
+        command("New solid");
+        fire("#layer-blend", "Multiply");
+        fire("#layer-fit", "exact");
+        type("#layer-x", "12");
+        type("#layer-scale", "50");
+        type("#layer-angle", "30");
+        type("#layer-opacity", "40");
+        type("#layer-in", "10");
+        type("#layer-out", "19");
+        Driver.run(() -> ((ButtonBase) d.look("#layer-flip-x")).fire());
+        Layer solid = layer(0);
+        assertThat(solid.blend()).isEqualTo(Blend.MULTIPLY);
+        assertThat(solid.opacity().rest()).isEqualTo(0.4);
+        assertThat(solid.place().fit()).isEqualTo(Fit.EXACT);
+        assertThat(solid.place().x().rest()).isEqualTo(12);
+        assertThat(solid.place().scale().rest()).isEqualTo(0.5);
+        assertThat(solid.place().angleDegrees().rest()).isEqualTo(30);
+        assertThat(solid.place().flipX()).isTrue();
+        assertThat(solid.range().first()).isEqualTo(10);
+        assertThat(solid.range().last()).isEqualTo(19);
+    }
+
+    @Test
+    void looksAreStackedSwitchedAndMoved() {
+        fire("#look", "Add a look after it");
+        assertThat(layer(0).looks()).hasSize(2);
+        assertThat(Driver.on(() -> d.window.session().state().lookNumber())).isEqualTo(1);
+        d.key(KeyCode.RIGHT);
+        assertThat(
+                        layer(0).looks()
+                                .get(1)
+                                .look()
+                                .steps()
+                                .getFirst()
+                                .lanes()
+                                .getFirst()
+                                .value("x")
+                                .rest())
+                .isEqualTo(1);
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        fire("#look", "Switch it off");
+        assertThat(d.text("#register")).startsWith("in register");
+        d.key(KeyCode.RIGHT);
+        assertThat(d.words()).anyMatch(w -> w.startsWith("Nothing changes: the look"));
+        fire("#look", "Do it earlier");
+        assertThat(layer(0).looks().getFirst().on()).isFalse();
+        fire("#look", "Take the look away");
+        assertThat(layer(0).looks()).hasSize(1);
+    }
+
+    @Test
+    void overscanFollowsTheMovesAndNamesTheFrame() {
+        d.click("#head-rejoin");
+        assertThat(d.text("#overscan-word")).isEqualTo("No edge is uncovered.");
+        d.key(KeyCode.SHIFT, KeyCode.RIGHT);
+        assertThat(d.text("#overscan-word")).contains("most at frame 0").contains("edges show");
+        fire("#overscan", "automatic");
+        assertThat(d.text("#overscan-word")).doesNotContain("edges show");
+        assertThat(layer(0).look().overscan().kind()).isEqualTo(Overscan.Kind.AUTOMATIC);
+        type("#overscan-scale", "103");
+        assertThat(layer(0).look().overscan()).isEqualTo(new Overscan(Overscan.Kind.FIXED, 1.03));
+        assertThat(d.text("#overscan-word")).contains("edges show");
+        command("Trim the sequence to what the moves leave covered");
+        assertThat(Driver.on(() -> project().sequence().size())).isEqualTo(new Size(86, 54));
+    }
+
+    @Test
+    void theSequenceMayBeLargerThanThePictureOnBlackOrPaper() {
+        command("Sequence...");
+        type("#sequence-width", "200");
+        type("#sequence-height", "100");
+        Driver.run(() -> ground().setValue(Ground.PAPER));
+        Driver.run(() -> ((ButtonBase) d.look("#sequence-done")).fire());
+        d.settle();
+        assertThat(Driver.on(() -> project().sequence().size())).isEqualTo(new Size(200, 100));
+        assertThat(Driver.on(() -> project().sequence().ground())).isEqualTo(Ground.PAPER);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(Driver.on(() -> project().sequence().ground())).isEqualTo(Ground.NOTHING);
+    }
+
+    @SuppressWarnings("unchecked")
+    private ChoiceBox<Ground> ground() {
+        return (ChoiceBox<Ground>) d.look("#sequence-ground");
+    }
+
+    @Test
+    void aLaneTakesAnotherPictureAndAnotherTime() {
+        bringIn("two.png", 0.9f);
+        d.key(KeyCode.N);
+        fire("#red-picture", "two");
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        type("#green-delay", "3");
+        fire("#green-beyond", "wrap");
+        var lanes = layer(0).look().lanes();
+        assertThat(lanes.get(0).feed().source()).isEqualTo("two");
+        assertThat(lanes.get(1).feed().delayFrames()).isEqualTo(3);
+        assertThat(lanes.get(1).feed().beyond()).isEqualTo(EdgeFill.WRAP);
+        type("#feed-scale", "60");
+        assertThat(layer(0).look().lanes().get(0).feed().place().scale().rest()).isEqualTo(0.6);
+    }
+
+    @Test
+    void allOfItIsThereAgainWhenTheProjectIsOpened() {
+        d.key(KeyCode.CONTROL, KeyCode.T);
+        fire("#look", "Add a look after it");
+        command("CMYK");
+        Project before = Driver.on(this::project);
+        d.files.project = folder.resolve("kept.ivrik");
+        d.key(KeyCode.CONTROL, KeyCode.S);
+        Driver.run(() -> d.window.open(folder.resolve("kept.ivrik")));
+        d.settle();
+        assertThat(Driver.on(() -> project().layers())).isEqualTo(before.layers());
+    }
+}

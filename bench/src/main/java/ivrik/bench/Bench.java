@@ -4,6 +4,7 @@ import static org.bytedeco.opencv.global.opencv_core.*;
 import static org.bytedeco.opencv.global.opencv_imgproc.*;
 
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
 import ivrik.core.look.Place.Fit;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.EdgeFill;
@@ -89,17 +90,17 @@ public final class Bench {
         for (String model : List.of("rgb", "ycbcr-709", "oklab", "cmyk", "lab", "xyz")) {
             duels.add(
                     new Duel(
-                            model + " and back / copy of three planes",
+                            model + " and back / three planes copied into new ones",
                             roundTrip(Separations.named(model)),
-                            copy(3),
+                            copyNew(),
                             model.startsWith("ycbcr") || model.equals("rgb") ? 4 : Double.NaN));
         }
         for (Blend blend : List.of(Blend.SCREEN, Blend.SOFT_LIGHT, Blend.LUMINOSITY)) {
             duels.add(
                     new Duel(
-                            "blend of two frames, " + blend.id() + " / copy of three planes",
+                            "two frames blended, " + blend.id() + " / the same",
                             blend(blend),
-                            copy(3),
+                            copyNew(),
                             Double.NaN));
         }
         return duels;
@@ -117,8 +118,8 @@ public final class Bench {
                         shift(Sampler.GOOD),
                         affine(INTER_CUBIC),
                         Double.NaN),
-                new Duel("RGB split to screen / copy of one plane", split(3.37, -2.5), copy(1), 12),
-                new Duel("RGB split, whole pixels / copy of one plane", split(5, -3), copy(1), 12));
+                new Duel("RGB split to screen / copy of one plane", split(3.37, -2.5), copy(), 12),
+                new Duel("RGB split, whole pixels / copy of one plane", split(5, -3), copy(), 12));
     }
 
     private static Plane noise(long seed) {
@@ -147,41 +148,47 @@ public final class Bench {
                         in, out, move, out.size(), interpolation, BORDER_REPLICATE, new Scalar());
     }
 
-    /** From planes to screen pixels: all three lanes moved, rejoined, packed. */
-    private Runnable split(double x, double y) {
-        Frame frame = Frame.opaque(red, green, blue);
+    /** One opaque layer under a look. */
+    private static Plan plan(Frame frame, Look look) {
         Size size = frame.size();
         Source source =
                 new Source("s", "s", "s", Source.Kind.STILL, size, Rational.of(24), 1, false);
-        LookPlan look =
-                Planner.look(
+        LookPlan planned = Planner.look(look, Rational.ZERO, Rational.of(24));
+        return new Plan(
+                size,
+                Ground.NOTHING,
+                List.of(
+                        new Plan.LayerPlan(
+                                "l",
+                                new Plan.Picture(source, 0),
+                                new Plan.PlacePlan(Fit.FIT, 0, 0, 1, 0, false, false),
+                                List.of(planned),
+                                Blend.NORMAL,
+                                1)));
+    }
+
+    /** From planes to screen pixels: all three lanes moved, rejoined, packed. */
+    private Runnable split(double x, double y) {
+        Frame frame = Frame.opaque(red, green, blue);
+        Plan plan =
+                plan(
+                        frame,
                         BuiltInLooks.named("rgb-split")
                                 .withDial("red-x", x)
                                 .withDial("green-y", y)
                                 .withDial("blue-x", -x)
-                                .withDial("blue-y", y),
-                        Rational.ZERO,
-                        Rational.of(24));
-        Plan plan =
-                new Plan(
-                        size,
-                        Ground.NOTHING,
-                        List.of(
-                                new Plan.LayerPlan(
-                                        "l",
-                                        new Plan.Picture(source, 0),
-                                        new Plan.PlacePlan(Fit.FIT, 0, 0, 1, 0, false, false),
-                                        List.of(look),
-                                        Blend.NORMAL,
-                                        1)));
+                                .withDial("blue-y", y));
         Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
         int[] pixels = new int[WIDTH * HEIGHT];
         return () -> renderer.toScreen(plan, 1, pixels, Cancel.NEVER);
     }
 
+    /** Taken apart and rejoined as the renderer does it, row by row. */
     private Runnable roundTrip(Separation model) {
-        List<Plane> colour = List.of(red, green, blue);
-        return () -> model.rejoin(model.separate(colour, workers), workers);
+        Frame frame = Frame.opaque(red, green, blue);
+        Plan plan = plan(frame, Look.atRest("rest", model));
+        Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
+        return () -> renderer.rejoined(plan, plan.layers().getFirst(), 0, 1, Cancel.NEVER);
     }
 
     private Runnable blend(Blend mode) {
@@ -190,23 +197,26 @@ public final class Bench {
         return () -> Composite.of(under, over, mode, 1, workers);
     }
 
-    /** So many planes copied. */
-    private Runnable copy(int planes) {
-        float[][] to = new float[planes][WIDTH * HEIGHT];
-        float[][] from = {red.data(), green.data(), blue.data()};
-        return () ->
-                workers.rows(
-                        HEIGHT,
-                        (first, end) -> {
-                            for (int i = 0; i < planes; i++) {
-                                System.arraycopy(
-                                        from[i],
-                                        first * WIDTH,
-                                        to[i],
-                                        first * WIDTH,
-                                        (end - first) * WIDTH);
-                            }
-                        });
+    private Runnable copy() {
+        float[] to = new float[WIDTH * HEIGHT];
+        return () -> copy(red.data(), to);
+    }
+
+    /** As what makes new planes does: the planes are new each time. */
+    private Runnable copyNew() {
+        return () -> {
+            for (Plane from : List.of(red, green, blue)) {
+                copy(from.data(), new float[WIDTH * HEIGHT]);
+            }
+        };
+    }
+
+    private void copy(float[] from, float[] to) {
+        workers.rows(
+                HEIGHT,
+                (first, end) ->
+                        System.arraycopy(
+                                from, first * WIDTH, to, first * WIDTH, (end - first) * WIDTH));
     }
 
     private static String json(List<Duel.Result> results) {

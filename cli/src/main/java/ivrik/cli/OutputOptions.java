@@ -43,6 +43,11 @@ final class OutputOptions {
             description = "${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} at rest.")
     Quality quality;
 
+    @Option(
+            names = "--dither",
+            description = "Dither when leaving to 8 bit; a frame that is not changed never is.")
+    boolean dither;
+
     @Option(names = "--progress", description = "Say how far it is, even when not on a terminal.")
     boolean progress;
 
@@ -63,6 +68,7 @@ final class OutputOptions {
                         form == null ? Form.of(out) : form,
                         quality,
                         scale,
+                        dither,
                         out),
                 Workers.shared(),
                 done -> {

@@ -7,6 +7,7 @@ import static org.bytedeco.ffmpeg.global.avformat.*;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
+import ivrik.core.motion.Value;
 import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
@@ -61,7 +62,50 @@ class ExportTest {
     private Path export(Project p, String name, Form form, FrameRange range) {
         Path out = folder.resolve(name);
         Export.run(
-                new Export.Order(p, folder, range, form, Quality.FINEST, 1, out),
+                new Export.Order(p, folder, range, form, Quality.FINEST, 1, false, out),
+                workers,
+                n -> {},
+                Cancel.NEVER);
+        return out;
+    }
+
+    @Test
+    void ditherTouchesOnlyFramesInWhichSomethingIsChanged() {
+        for (boolean changed : new boolean[] {false, true}) {
+            Project still =
+                    project.withLayer(
+                            "shots", l -> l.withLook(0, k -> BuiltInLooks.named("in-register")));
+            Project fine =
+                    changed
+                            ? still.withLayer(
+                                    "shots",
+                                    l ->
+                                            l.withLook(
+                                                    0,
+                                                    k ->
+                                                            k.withLane(
+                                                                    0,
+                                                                    s ->
+                                                                            s.withStrength(
+                                                                                    Value.of(
+                                                                                            0.503)))))
+                            : still;
+            Path plain = ordered(fine, "plain" + changed + ".png", false);
+            Path dithered = ordered(fine, "dithered" + changed + ".png", true);
+            try (Footage a = Footage.open(plain, workers);
+                    Footage b = Footage.open(dithered, workers)) {
+                var before = a.frame(0, a.size()).colour().getFirst();
+                var after = b.frame(0, b.size()).colour().getFirst();
+                assertThat(before.sameSamples(after)).isEqualTo(!changed);
+            }
+        }
+    }
+
+    private Path ordered(Project p, String name, boolean dither) {
+        Path out = folder.resolve(name);
+        Export.run(
+                new Export.Order(
+                        p, folder, new FrameRange(3, 3), Form.PNG, Quality.FINEST, 1, dither, out),
                 workers,
                 n -> {},
                 Cancel.NEVER);
@@ -198,7 +242,14 @@ class ExportTest {
         List<Long> done = new ArrayList<>();
         var order =
                 new Export.Order(
-                        project, folder, project.allFrames(), Form.FFV1, Quality.GOOD, 1, out);
+                        project,
+                        folder,
+                        project.allFrames(),
+                        Form.FFV1,
+                        Quality.GOOD,
+                        1,
+                        false,
+                        out);
         assertThatThrownBy(() -> Export.run(order, workers, done::add, () -> done.size() >= 5))
                 .isInstanceOf(CancelledException.class);
         assertThat(out).hasContent("mine");

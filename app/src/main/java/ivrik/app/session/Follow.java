@@ -10,7 +10,8 @@ import java.util.stream.IntStream;
 public enum Follow {
     ALONE("alone", "Only the lane that is moved moves"),
     TOGETHER("together", "All lanes that are not held move by the same way"),
-    OPPOSED("opposed", "Two lanes move as mirror images about the third");
+    OPPOSED("opposed", "Two lanes move as mirror images about the third"),
+    AGAINST("against", "One lane moves one way, all others that are not held the other way");
 
     private final String title;
     private final String help;
@@ -40,6 +41,8 @@ public enum Follow {
             }
             if (this == TOGETHER) {
                 moved = put(moved, step, i, frame, Lanes.shift(look, step, i, frame).add(by));
+            } else if (this == AGAINST) {
+                moved = put(moved, step, i, frame, Lanes.shift(look, step, i, frame).subtract(by));
             } else if (this == OPPOSED && i == opposite) {
                 Point2D middle = third(look, step, lane, i, frame);
                 moved = put(moved, step, i, frame, middle.multiply(2).subtract(to));

@@ -14,10 +14,12 @@ import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -44,6 +46,7 @@ public final class ExportSheet extends VBox {
     private final ChoiceBox<Form> form = new ChoiceBox<>();
     private final ChoiceBox<Quality> quality = new ChoiceBox<>();
     private final ChoiceBox<Double> scale = new ChoiceBox<>();
+    private final CheckBox dither = new CheckBox("dither to 8 bit");
     private final TextField from = new TextField();
     private final TextField to = new TextField();
     private final TextField target = new TextField();
@@ -124,7 +127,14 @@ public final class ExportSheet extends VBox {
         grid.addRow(0, quiet("Form"), form);
         grid.addRow(1, quiet("Quality"), quality);
         grid.addRow(2, quiet("Frames"), frames);
-        grid.addRow(3, quiet("Size"), scale);
+        dither.setId("export-dither");
+        dither.setTooltip(
+                new Tooltip(
+                        "Keeps smooth changes from leaving in bands; what is not changed is never"
+                                + " touched"));
+        HBox size = new HBox(16, scale, dither);
+        size.setAlignment(Pos.CENTER_LEFT);
+        grid.addRow(3, quiet("Size"), size);
         grid.addRow(4, quiet("To"), new HBox(8, target, choose));
         GridPane.setHgrow(grid.getChildren().getLast(), Priority.ALWAYS);
         bar.setMaxWidth(Double.MAX_VALUE);
@@ -199,6 +209,7 @@ public final class ExportSheet extends VBox {
                         form.getValue(),
                         quality.getValue(),
                         scale.getValue(),
+                        dither.isSelected(),
                         Path.of(target.getText()));
         running = true;
         stopped = false;

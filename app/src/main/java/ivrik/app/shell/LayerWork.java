@@ -14,8 +14,10 @@ import ivrik.core.render.Overscans;
 import ivrik.core.render.Trim;
 import ivrik.core.separation.Ink;
 import ivrik.core.treatment.Covered;
+import ivrik.media.decode.Import;
 
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
 /** New layers, and what concerns the sequence as a whole. */
@@ -36,7 +38,7 @@ final class LayerWork {
         Project project = session.project();
         Source title =
                 Source.of(
-                        free(project, "title"),
+                        free("title", n -> project.source(n).isPresent()),
                         Title.EMPTY.withText("TITLE"),
                         project.sequence().size());
         add("New title", title, Math.min(frame, end(project) - 1), true);
@@ -45,14 +47,31 @@ final class LayerWork {
     /** One colour under all. */
     void newSolid() {
         Project project = session.project();
-        Source solid = Source.solid(free(project, "solid"), FIRST_SOLID, project.sequence().size());
+        Source solid =
+                Source.solid(
+                        free("solid", n -> project.source(n).isPresent()),
+                        FIRST_SOLID,
+                        project.sequence().size());
         add("New solid", solid, 0, false);
     }
 
+    /** A source that is listed, over all, from the first frame on. */
+    void layOver(Source source) {
+        add("Lay " + source.name() + " over all", source, 0, true);
+    }
+
     private void add(String name, Source source, long start, boolean over) {
-        long length = end(session.project()) - start;
-        Clip clip = new Clip(source.id(), start, length, 0);
-        Layer layer = Layer.of(source.id(), source.name(), BuiltInLooks.named("in-register"), clip);
+        Project project = session.project();
+        long length =
+                source.kind().isStill()
+                        ? end(project) - start
+                        : Import.length(source, project.sequence());
+        Layer layer =
+                Layer.of(
+                        free(source.id(), n -> project.layer(n).isPresent()),
+                        source.name(),
+                        BuiltInLooks.named("in-register"),
+                        new Clip(source.id(), start, length, 0));
         session.edit(
                 name,
                 p -> {
@@ -75,10 +94,11 @@ final class LayerWork {
                 : project.frames();
     }
 
-    private static String free(Project project, String name) {
+    /** The name, with a number behind it if it is taken. */
+    private static String free(String name, Predicate<String> taken) {
         return IntStream.iterate(1, n -> n + 1)
                 .mapToObj(n -> n == 1 ? name : name + " " + n)
-                .filter(n -> project.source(n).isEmpty() && project.layer(n).isEmpty())
+                .filter(taken.negate())
                 .findFirst()
                 .orElseThrow();
     }

@@ -343,6 +343,11 @@ public final class MainWindow {
             }
 
             @Override
+            public void layOver(Source source) {
+                layerWork.layOver(source);
+            }
+
+            @Override
             public void replace(Source source) {
                 Path file = chooser.oneSource(source.name());
                 if (file != null) {

@@ -47,6 +47,9 @@ public final class Tray extends ScrollPane {
 
         void place(Source source);
 
+        /** On a layer of its own, over all others. */
+        void layOver(Source source);
+
         void replace(Source source);
 
         void remove(Source source);
@@ -189,6 +192,9 @@ public final class Tray extends ScrollPane {
         ContextMenu menu =
                 new ContextMenu(
                         item("Put it on", () -> actions.place(source)),
+                        item(
+                                "Lay it over all, on a layer of its own",
+                                () -> actions.layOver(source)),
                         item("Replace its file...", () -> actions.replace(source)),
                         item("Take it out", () -> actions.remove(source)));
         card.setOnContextMenuRequested(e -> menu.show(card, e.getScreenX(), e.getScreenY()));

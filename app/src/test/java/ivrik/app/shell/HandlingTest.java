@@ -149,6 +149,9 @@ class HandlingTest {
         d.key(KeyCode.V);
         d.key(KeyCode.RIGHT);
         assertThat(List.of(x(0), x(1), x(2))).containsExactly(11.0, 10.0, 9.0);
+        d.key(KeyCode.V);
+        d.key(KeyCode.RIGHT);
+        assertThat(List.of(x(0), x(1), x(2))).containsExactly(12.0, 9.0, 8.0);
         d.key(KeyCode.G);
         d.key(KeyCode.V);
         d.key(KeyCode.BACK_SPACE);

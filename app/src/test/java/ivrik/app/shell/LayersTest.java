@@ -165,6 +165,20 @@ class LayersTest {
     }
 
     @Test
+    void aPictureFromTheTrayIsLaidOverAllOnALayerOfItsOwn() {
+        bringIn("two.png", 0.9f);
+        Driver.run(() -> d.window.layerWork().layOver(project().source("two").orElseThrow()));
+        assertThat(layer(1).clips().getFirst().source()).isEqualTo("two");
+        assertThat(layer(1).range().first()).isZero();
+        d.settle();
+        d.key(KeyCode.Z);
+        d.key(KeyCode.RIGHT);
+        assertThat(layer(0).look().steps().getFirst().lanes().getFirst().value("x").rest())
+                .as("the layer beneath is not treated")
+                .isZero();
+    }
+
+    @Test
     void placeBlendOpacityAndTimeOfALayerAreNumbers() {
         command("New solid");
         fire("#layer-blend", "Multiply");

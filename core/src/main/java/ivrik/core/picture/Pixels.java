@@ -1,7 +1,7 @@
 package ivrik.core.picture;
 
+import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
 
 /** Work on the samples of several planes at one place: planes in, as many as are wanted out. */
 public final class Pixels {
@@ -18,27 +18,48 @@ public final class Pixels {
      * that the work vectorises; it may write to {@code in}.
      */
     public static List<Plane> map(List<Plane> in, int outputs, Workers workers, Row work) {
+        boolean[] all = new boolean[outputs];
+        Arrays.fill(all, true);
+        return map(in, all, workers, work);
+    }
+
+    /**
+     * The same, of which only some are kept.
+     *
+     * @param wanted one for each that the work makes
+     * @return null for those that are not wanted
+     */
+    public static List<Plane> map(List<Plane> in, boolean[] wanted, Workers workers, Row work) {
         Plane first = in.getFirst();
         int w = first.width();
-        List<Plane> out =
-                Stream.generate(() -> Plane.of(w, first.height())).limit(outputs).toList();
+        Plane[] out = new Plane[wanted.length];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = wanted[i] ? Plane.of(w, first.height()) : null;
+        }
         workers.rows(
                 first.height(),
                 (from, to) -> {
                     float[][] a = new float[in.size()][w];
-                    float[][] b = new float[outputs][w];
+                    float[][] b = new float[out.length][w];
                     for (int y = from; y < to; y++) {
-                        for (int i = 0; i < a.length; i++) {
-                            Plane p = in.get(i);
-                            System.arraycopy(p.data(), p.row(y), a[i], 0, w);
-                        }
+                        read(in, y, a);
                         work.run(a, b, w);
-                        for (int i = 0; i < outputs; i++) {
-                            System.arraycopy(b[i], 0, out.get(i).data(), y * w, w);
+                        for (int i = 0; i < out.length; i++) {
+                            if (wanted[i]) {
+                                System.arraycopy(b[i], 0, out[i].data(), y * w, w);
+                            }
                         }
                     }
                 });
-        return out;
+        return Arrays.asList(out);
+    }
+
+    /** Row {@code y} of each plane. */
+    public static void read(List<Plane> planes, int y, float[][] rows) {
+        for (int i = 0; i < rows.length; i++) {
+            Plane p = planes.get(i);
+            System.arraycopy(p.data(), p.row(y), rows[i], 0, p.width());
+        }
     }
 
     /** m times (a, b, c), for the first {@code n} samples; m row by row. */

@@ -1,8 +1,10 @@
 package ivrik.core.render;
 
 import ivrik.core.picture.Alpha;
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
+import ivrik.core.picture.Pixels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Planes;
 import ivrik.core.picture.Rows;
@@ -13,7 +15,6 @@ import ivrik.core.rejoin.Composite;
 import ivrik.core.rejoin.Joiner;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.StepPlan;
-import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Paint;
 import ivrik.core.separation.Separation;
 import ivrik.core.treatment.Settings;
@@ -71,6 +72,12 @@ final class LookRenderer {
     /** Separated, treated and rejoined, without any short cut. */
     Frame rejoined(LookPlan look, Frame source, List<Frame> feeds, double scale, Cancel cancel) {
         Separation model = look.model();
+        if (source.isOpaque() && isStraight(look)) {
+            return new Frame(
+                    straight(look, source.colour(), scale, cancel).toPlanes(workers),
+                    Alpha.OPAQUE,
+                    List.of());
+        }
         if (look.steps().isEmpty()
                 && !source.isOpaque()
                 && feeds.stream().allMatch(Objects::isNull)) {
@@ -100,6 +107,33 @@ final class LookRenderer {
                         .map(p -> Kernels.multiply(p, union, workers))
                         .toList();
         return new Frame(colour, Alpha.PREMULTIPLIED, List.of(union, union, union));
+    }
+
+    /** Whether lanes need only be rejoined row by row as they come: exactly, each in its own ink. */
+    static boolean isStraight(LookPlan look) {
+        return look.rejoin().isExact() && look.isPlain();
+    }
+
+    /**
+     * The colours of a look that {@link #isStraight}, of an opaque picture. Lanes that are not treated
+     * never become planes.
+     */
+    ColourRows straight(LookPlan look, List<Plane> colour, double scale, Cancel cancel) {
+        Separation model = look.model();
+        int count = model.lanes().size();
+        if (model.isChannels()) {
+            return ColourRows.of(rows(look, colour, scale, cancel));
+        }
+        boolean[] treated = new boolean[count];
+        for (int i = 0; i < count; i++) {
+            treated[i] = isTreated(look, i);
+        }
+        List<Plane> lanes = Pixels.map(colour, treated, workers, model::separate);
+        List<Rows> rows = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            rows.add(treated[i] ? lane(look, lanes.get(i), i, scale, cancel) : null);
+        }
+        return new LaneStream(model, colour, rows);
     }
 
     private List<Plane> join(LookPlan look, List<Plane> lanes) {
@@ -157,28 +191,25 @@ final class LookRenderer {
     }
 
     private List<Plane> treated(LookPlan look, List<Plane> lanes, double scale, Cancel cancel) {
-        List<LaneKind> kinds = look.model().lanes();
-        if (kinds.stream().noneMatch(k -> k.paint() == Paint.ANGLE)) {
-            return spread(look, lanes, scale, cancel);
-        }
         return IntStream.range(0, lanes.size())
-                .mapToObj(
-                        i ->
-                                kinds.get(i).paint() == Paint.ANGLE && isTreated(look, i)
-                                        ? Angles.treated(
-                                                lanes.get(i),
-                                                p -> one(look, p, i, scale, cancel),
-                                                workers)
-                                        : one(look, lanes.get(i), i, scale, cancel))
+                .mapToObj(i -> lane(look, lanes.get(i), i, scale, cancel).toPlane(workers))
                 .toList();
+    }
+
+    /** A treated lane; angles are treated as directions. */
+    private Rows lane(LookPlan look, Plane lane, int number, double scale, Cancel cancel) {
+        boolean angle = look.model().lanes().get(number).paint() == Paint.ANGLE;
+        return angle && isTreated(look, number)
+                ? Rows.of(
+                        Angles.treated(
+                                lane,
+                                p -> rows(look, p, number, scale, cancel).toPlane(workers),
+                                workers))
+                : rows(look, lane, number, scale, cancel);
     }
 
     private static boolean isTreated(LookPlan look, int lane) {
         return look.steps().stream().anyMatch(s -> s.lanes().get(lane) != null);
-    }
-
-    private Plane one(LookPlan look, Plane lane, int number, double scale, Cancel cancel) {
-        return rows(look, lane, number, scale, cancel).toPlane(workers);
     }
 
     private List<Plane> spread(LookPlan look, List<Plane> planes, double scale, Cancel cancel) {
@@ -186,7 +217,7 @@ final class LookRenderer {
     }
 
     /** The treated lanes; the last treatment of each is still to be done, row by row. */
-    List<Rows> rows(LookPlan look, List<Plane> lanes, double scale, Cancel cancel) {
+    private List<Rows> rows(LookPlan look, List<Plane> lanes, double scale, Cancel cancel) {
         List<Rows> treated = new ArrayList<>();
         for (int i = 0; i < lanes.size(); i++) {
             treated.add(rows(look, lanes.get(i), i, scale, cancel));

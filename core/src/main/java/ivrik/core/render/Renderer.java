@@ -106,11 +106,21 @@ public final class Renderer {
      * were separated from: the proof that untouched lanes are in register.
      */
     public Register proof(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+        return Register.between(
+                rejoined(plan, layer, look, scale, cancel),
+                beneath(plan, layer, look, scale, cancel),
+                workers);
+    }
+
+    /** One of a layer's looks with its lanes really taken apart and rejoined, whatever it does. */
+    public Frame rejoined(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         LookPlan chosen = layer.looks().get(look);
-        Frame source = beneath(plan, layer, look, scale, cancel);
-        Frame back =
-                looks.rejoined(chosen, source, feeds(chosen, plan.size(), scale), scale, cancel);
-        return Register.between(back, source, workers);
+        return looks.rejoined(
+                chosen,
+                beneath(plan, layer, look, scale, cancel),
+                feeds(chosen, plan.size(), scale),
+                scale,
+                cancel);
     }
 
     /** What one of a layer's looks is done to: the picture with the looks before it. */
@@ -183,7 +193,7 @@ public final class Renderer {
             Frame source = placed(layer.picture(), layer.place(), plan.size(), scale);
             if (source.isOpaque()) {
                 Screen.pack(
-                        looks.rows(layer.looks().getFirst(), source.colour(), scale, cancel),
+                        looks.straight(layer.looks().getFirst(), source.colour(), scale, cancel),
                         pixels,
                         workers);
                 return;
@@ -199,11 +209,9 @@ public final class Renderer {
                 && layer.opacity() == 1
                 && look.overscan() == 1
                 && !look.isNeutral()
-                && look.isPlain()
-                && look.rejoin().isExact()
+                && LookRenderer.isStraight(look)
                 && look.onto() == Blend.NORMAL
-                && look.ontoAmount() == 1
-                && look.model().isChannels();
+                && look.ontoAmount() == 1;
     }
 
     /** A source in its place; uncovered where it does not reach. */

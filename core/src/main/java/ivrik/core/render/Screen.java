@@ -1,10 +1,9 @@
 package ivrik.core.render;
 
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Workers;
-
-import java.util.List;
 
 /** Frames as 8-bit screen pixels. */
 public final class Screen {
@@ -18,16 +17,17 @@ public final class Screen {
      */
     public static void pack(Frame frame, int[] pixels, Workers workers) {
         pack(
-                frame.premultiplied(workers).colour().stream().map(Rows::of).toList(),
+                ColourRows.of(
+                        frame.premultiplied(workers).colour().stream().map(Rows::of).toList()),
                 pixels,
                 workers);
     }
 
     /** Packs the rows of red, green and blue in the same way, as they are made. */
-    static void pack(List<Rows> rgb, int[] pixels, Workers workers) {
-        int width = rgb.getFirst().width();
+    static void pack(ColourRows rgb, int[] pixels, Workers workers) {
+        int width = rgb.width();
         workers.rows(
-                rgb.getFirst().height(),
+                rgb.height(),
                 (from, to) -> {
                     Packer packer = new Packer(rgb, width);
                     for (int y = from; y < to; y++) {
@@ -38,31 +38,27 @@ public final class Screen {
 
     /** The scratch rows of one thread; its loops are small and begin at 0 so that they vectorise. */
     private static final class Packer {
-        private final List<Rows.Reader> readers;
-        private final float[] samples;
+        private final ColourRows.Reader reader;
+        private final float[][] samples;
         private final int[] red;
         private final int[] green;
         private final int[] blue;
 
-        Packer(List<Rows> rgb, int width) {
-            readers = rgb.stream().map(Rows::reader).toList();
-            samples = new float[width];
+        Packer(ColourRows rgb, int width) {
+            reader = rgb.reader();
+            samples = new float[3][width];
             red = new int[width];
             green = new int[width];
             blue = new int[width];
         }
 
         void row(int y, int[] pixels, int o) {
-            codes(y, 0, red);
-            codes(y, 1, green);
-            codes(y, 2, blue);
+            reader.row(y, samples);
+            toCodes(samples[0], red);
+            toCodes(samples[1], green);
+            toCodes(samples[2], blue);
             join(red, green, blue);
             System.arraycopy(red, 0, pixels, o, red.length);
-        }
-
-        private void codes(int y, int channel, int[] codes) {
-            readers.get(channel).row(y, samples, 0);
-            toCodes(samples, codes);
         }
 
         /** Clamped as integers: clamping floats would not vectorise. */

@@ -1,8 +1,5 @@
 package ivrik.core.separation;
 
-import ivrik.core.picture.Pixels;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.LaneKind.Role;
 
 import java.util.List;
@@ -31,24 +28,18 @@ public final class Cmy implements Separation {
     }
 
     @Override
-    public List<Plane> separate(List<Plane> colour, Workers workers) {
-        return Pixels.map(
-                colour,
-                3,
-                workers,
-                (in, out, n) -> {
-                    for (int c = 0; c < 3; c++) {
-                        complement(in[c], out[c], n);
-                    }
-                });
+    public void separate(float[][] colour, float[][] lanes, int n) {
+        for (int c = 0; c < 3; c++) {
+            complement(colour[c], lanes[c], n);
+        }
     }
 
     @Override
-    public List<Plane> rejoin(List<Plane> lanes, Workers workers) {
-        return separate(lanes, workers);
+    public void rejoin(float[][] lanes, float[][] colour, int n) {
+        separate(lanes, colour, n);
     }
 
-    static void complement(float[] in, float[] out, int n) {
+    private static void complement(float[] in, float[] out, int n) {
         for (int i = 0; i < n; i++) {
             out[i] = 1 - in[i];
         }

@@ -1,8 +1,5 @@
 package ivrik.core.separation;
 
-import ivrik.core.picture.Pixels;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.LaneKind.Role;
 
 import java.util.List;
@@ -64,48 +61,47 @@ public final class Cmyk implements Separation {
     }
 
     @Override
-    public List<Plane> separate(List<Plane> colour, Workers workers) {
-        return Pixels.map(
-                colour,
-                4,
-                workers,
-                (in, out, n) -> {
-                    key(in[0], in[1], in[2], generation, out[3], n);
-                    for (int c = 0; c < 3; c++) {
-                        rest(in[c], out[3], out[c], n);
-                    }
-                });
-    }
-
-    /** K; kept a little off 1 unless all three are black exactly, so that nothing is lost. */
-    private static void key(float[] r, float[] g, float[] b, float generation, float[] k, int n) {
+    public void separate(float[][] colour, float[][] lanes, int n) {
+        float[] key = lanes[3];
+        key(colour[0], colour[1], colour[2], generation, key, n);
         for (int i = 0; i < n; i++) {
-            float lightest = Math.max(r[i], Math.max(g[i], b[i]));
-            float key = generation * (1 - lightest);
-            boolean black = r[i] == 0 && g[i] == 0 && b[i] == 0;
-            k[i] = !black && Math.abs(1 - key) < LITTLE ? 1 - LITTLE : key;
+            if (Math.abs(1 - key[i]) < LITTLE && !isBlack(colour, i)) {
+                key[i] = 1 - LITTLE; // kept a little off 1, so that nothing is lost
+            }
+        }
+        for (int c = 0; c < 3; c++) {
+            rest(colour[c], key, lanes[c], n);
+        }
+        for (int i = 0; i < n; i++) {
+            if (key[i] == 1) {
+                lanes[0][i] = lanes[1][i] = lanes[2][i] = 0;
+            }
         }
     }
 
-    /** (C - K) / (1 - K) of C = 1 - R, that is 1 - R / (1 - K). */
+    private static boolean isBlack(float[][] colour, int i) {
+        return colour[0][i] == 0 && colour[1][i] == 0 && colour[2][i] == 0;
+    }
+
+    /** g min(C, M, Y). */
+    private static void key(float[] r, float[] g, float[] b, float generation, float[] k, int n) {
+        for (int i = 0; i < n; i++) {
+            k[i] = generation * (1 - Math.max(r[i], Math.max(g[i], b[i])));
+        }
+    }
+
+    /** (C - K) / (1 - K) of C = 1 - R, that is 1 - R / (1 - K); no number where K is 1. */
     private static void rest(float[] channel, float[] key, float[] out, int n) {
         for (int i = 0; i < n; i++) {
-            float paper = 1 - key[i];
-            out[i] = paper == 0 ? 0 : 1 - channel[i] / paper;
+            out[i] = 1 - channel[i] / (1 - key[i]);
         }
     }
 
     @Override
-    public List<Plane> rejoin(List<Plane> lanes, Workers workers) {
-        return Pixels.map(
-                lanes,
-                3,
-                workers,
-                (in, out, n) -> {
-                    for (int c = 0; c < 3; c++) {
-                        product(in[c], in[3], out[c], n);
-                    }
-                });
+    public void rejoin(float[][] lanes, float[][] colour, int n) {
+        for (int c = 0; c < 3; c++) {
+            product(lanes[c], lanes[3], colour[c], n);
+        }
     }
 
     private static void product(float[] ink, float[] key, float[] out, int n) {

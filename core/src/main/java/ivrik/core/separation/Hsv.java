@@ -1,8 +1,5 @@
 package ivrik.core.separation;
 
-import ivrik.core.picture.Pixels;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.LaneKind.Role;
 
 import java.util.List;
@@ -35,46 +32,32 @@ public final class Hsv implements Separation {
     }
 
     @Override
-    public List<Plane> separate(List<Plane> colour, Workers workers) {
-        return Pixels.map(
-                colour,
-                3,
-                workers,
-                (in, out, n) -> {
-                    for (int i = 0; i < n; i++) {
-                        float r = in[0][i];
-                        float g = in[1][i];
-                        float b = in[2][i];
-                        float value = Math.max(r, Math.max(g, b));
-                        float chroma = value - Math.min(r, Math.min(g, b));
-                        float sixth =
-                                chroma == 0
-                                        ? 0
-                                        : value == r
-                                                ? (g - b) / chroma
-                                                : value == g
-                                                        ? 2 + (b - r) / chroma
-                                                        : 4 + (r - g) / chroma;
-                        out[0][i] = (sixth < 0 ? sixth + 6 : sixth) / 6;
-                        out[1][i] = chroma;
-                        out[2][i] = value;
-                    }
-                });
+    public void separate(float[][] colour, float[][] lanes, int n) {
+        for (int i = 0; i < n; i++) {
+            float r = colour[0][i];
+            float g = colour[1][i];
+            float b = colour[2][i];
+            float value = Math.max(r, Math.max(g, b));
+            float chroma = value - Math.min(r, Math.min(g, b));
+            float sixth =
+                    chroma == 0
+                            ? 0
+                            : value == r
+                                    ? (g - b) / chroma
+                                    : value == g ? 2 + (b - r) / chroma : 4 + (r - g) / chroma;
+            lanes[0][i] = (sixth < 0 ? sixth + 6 : sixth) / 6;
+            lanes[1][i] = chroma;
+            lanes[2][i] = value;
+        }
     }
 
     @Override
-    public List<Plane> rejoin(List<Plane> lanes, Workers workers) {
-        return Pixels.map(
-                lanes,
-                3,
-                workers,
-                (in, out, n) -> {
-                    for (int c = 0; c < 3; c++) {
-                        for (int i = 0; i < n; i++) {
-                            out[c][i] = in[2][i] - in[1][i] * (1 - pure(in[0][i], c));
-                        }
-                    }
-                });
+    public void rejoin(float[][] lanes, float[][] colour, int n) {
+        for (int c = 0; c < 3; c++) {
+            for (int i = 0; i < n; i++) {
+                colour[c][i] = lanes[2][i] - lanes[1][i] * (1 - pure(lanes[0][i], c));
+            }
+        }
     }
 
     /** The part of a channel (0 red, 1 green, 2 blue) in a hue of full chroma and value, 0..1. */

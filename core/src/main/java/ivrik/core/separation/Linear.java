@@ -4,18 +4,18 @@ import ivrik.core.colour.Matrix3;
 import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
 import ivrik.core.picture.Pixels;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 
 import java.util.List;
 
 /** A model that is a matrix on the colour as delivered, or on its linear light. */
-class Linear implements Separation {
+final class Linear implements Separation {
     private final String id;
     private final String title;
     private final List<LaneKind> lanes;
-    private final Matrix3 forward;
-    private final Matrix3 back;
+    private final float[] forward;
+    private final float[] back;
+    private final double[] precise;
+    private final double[] preciseBack;
     private final Transfer transfer;
 
     /**
@@ -26,8 +26,10 @@ class Linear implements Separation {
         this.id = id;
         this.title = title;
         this.lanes = lanes;
-        this.forward = forward;
-        this.back = forward.inverse();
+        this.forward = forward.floats();
+        this.back = forward.inverse().floats();
+        this.precise = forward.numbers();
+        this.preciseBack = forward.inverse().numbers();
         this.transfer = transfer;
     }
 
@@ -51,42 +53,26 @@ class Linear implements Separation {
     }
 
     @Override
-    public List<Plane> separate(List<Plane> colour, Workers workers) {
+    public void separate(float[][] colour, float[][] out, int n) {
         if (isDelivered()) {
-            float[] m = forward.floats();
-            return Pixels.map(colour, 3, workers, (in, out, n) -> Pixels.matrix(m, in, out, n));
+            Pixels.matrix(forward, colour, out, n);
+        } else {
+            for (float[] channel : colour) {
+                TransferTable.toLinear(transfer).apply(channel, n);
+            }
+            Pixels.matrix(precise, colour, out, n);
         }
-        double[] m = forward.numbers();
-        TransferTable toLinear = TransferTable.toLinear(transfer);
-        return Pixels.map(
-                colour,
-                3,
-                workers,
-                (in, out, n) -> {
-                    for (float[] channel : in) {
-                        toLinear.apply(channel, n);
-                    }
-                    Pixels.matrix(m, in, out, n);
-                });
     }
 
     @Override
-    public List<Plane> rejoin(List<Plane> planes, Workers workers) {
+    public void rejoin(float[][] in, float[][] colour, int n) {
         if (isDelivered()) {
-            float[] m = back.floats();
-            return Pixels.map(planes, 3, workers, (in, out, n) -> Pixels.matrix(m, in, out, n));
+            Pixels.matrix(back, in, colour, n);
+        } else {
+            Pixels.matrix(preciseBack, in, colour, n);
+            for (float[] channel : colour) {
+                TransferTable.fromLinear(transfer).apply(channel, n);
+            }
         }
-        double[] m = back.numbers();
-        TransferTable fromLinear = TransferTable.fromLinear(transfer);
-        return Pixels.map(
-                planes,
-                3,
-                workers,
-                (in, out, n) -> {
-                    Pixels.matrix(m, in, out, n);
-                    for (float[] channel : out) {
-                        fromLinear.apply(channel, n);
-                    }
-                });
     }
 }

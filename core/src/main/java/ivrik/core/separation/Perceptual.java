@@ -5,9 +5,6 @@ import ivrik.core.colour.Matrix3;
 import ivrik.core.colour.Primaries;
 import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
-import ivrik.core.picture.Pixels;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.LaneKind.Role;
 
 import java.util.List;
@@ -165,50 +162,39 @@ final class Perceptual implements Separation {
     }
 
     @Override
-    public List<Plane> separate(List<Plane> colour, Workers workers) {
-        TransferTable toLinear = TransferTable.toLinear(Transfer.SRGB);
-        return Pixels.map(
-                colour,
-                3,
-                workers,
-                (in, out, n) -> {
-                    for (float[] channel : in) {
-                        toLinear.apply(channel, n);
-                    }
-                    for (int i = 0; i < n; i++) {
-                        double l = root.bend(dot(responses, 0, in[0][i], in[1][i], in[2][i]));
-                        double m = root.bend(dot(responses, 1, in[0][i], in[1][i], in[2][i]));
-                        double s = root.bend(dot(responses, 2, in[0][i], in[1][i], in[2][i]));
-                        for (int k = 0; k < 3; k++) {
-                            out[k][i] = (float) dot(mixed, k, l, m, s);
-                        }
-                    }
-                });
+    public void separate(float[][] colour, float[][] out, int n) {
+        for (float[] channel : colour) {
+            TransferTable.toLinear(Transfer.SRGB).apply(channel, n);
+        }
+        for (int i = 0; i < n; i++) {
+            double r = colour[0][i];
+            double g = colour[1][i];
+            double b = colour[2][i];
+            double l = root.bend(dot(responses, 0, r, g, b));
+            double m = root.bend(dot(responses, 1, r, g, b));
+            double s = root.bend(dot(responses, 2, r, g, b));
+            for (int k = 0; k < 3; k++) {
+                out[k][i] = (float) dot(mixed, k, l, m, s);
+            }
+        }
+    }
+
+    @Override
+    public void rejoin(float[][] in, float[][] colour, int n) {
+        for (int i = 0; i < n; i++) {
+            double l = root.unbend(dot(unmixed, 0, in[0][i], in[1][i], in[2][i]));
+            double m = root.unbend(dot(unmixed, 1, in[0][i], in[1][i], in[2][i]));
+            double s = root.unbend(dot(unmixed, 2, in[0][i], in[1][i], in[2][i]));
+            for (int c = 0; c < 3; c++) {
+                colour[c][i] = (float) dot(light, c, l, m, s);
+            }
+        }
+        for (float[] channel : colour) {
+            TransferTable.fromLinear(Transfer.SRGB).apply(channel, n);
+        }
     }
 
     private static double dot(double[] matrix, int row, double a, double b, double c) {
         return matrix[3 * row] * a + matrix[3 * row + 1] * b + matrix[3 * row + 2] * c;
-    }
-
-    @Override
-    public List<Plane> rejoin(List<Plane> planes, Workers workers) {
-        TransferTable fromLinear = TransferTable.fromLinear(Transfer.SRGB);
-        return Pixels.map(
-                planes,
-                3,
-                workers,
-                (in, out, n) -> {
-                    for (int i = 0; i < n; i++) {
-                        double l = root.unbend(dot(unmixed, 0, in[0][i], in[1][i], in[2][i]));
-                        double m = root.unbend(dot(unmixed, 1, in[0][i], in[1][i], in[2][i]));
-                        double s = root.unbend(dot(unmixed, 2, in[0][i], in[1][i], in[2][i]));
-                        for (int c = 0; c < 3; c++) {
-                            out[c][i] = (float) dot(light, c, l, m, s);
-                        }
-                    }
-                    for (float[] channel : out) {
-                        fromLinear.apply(channel, n);
-                    }
-                });
     }
 }

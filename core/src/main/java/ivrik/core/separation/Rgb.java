@@ -35,6 +35,18 @@ public final class Rgb implements Separation {
     }
 
     @Override
+    public void separate(float[][] colour, float[][] lanes, int n) {
+        for (int c = 0; c < 3; c++) {
+            System.arraycopy(colour[c], 0, lanes[c], 0, n);
+        }
+    }
+
+    @Override
+    public void rejoin(float[][] lanes, float[][] colour, int n) {
+        separate(lanes, colour, n);
+    }
+
+    @Override
     public List<Plane> separate(List<Plane> colour, Workers workers) {
         return colour;
     }

@@ -1,5 +1,6 @@
 package ivrik.core.separation;
 
+import ivrik.core.picture.Pixels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
 
@@ -21,9 +22,29 @@ public interface Separation {
         return false;
     }
 
-    /** The lanes of these three colour planes (red, green, blue as delivered). */
-    List<Plane> separate(List<Plane> colour, Workers workers);
+    /**
+     * The lanes of the first {@code n} colours of a row.
+     *
+     * @param colour red, green and blue as delivered; may be written over
+     * @param lanes as many arrays as there are lanes
+     */
+    void separate(float[][] colour, float[][] lanes, int n);
 
-    /** The three colour planes of these lanes; undoes {@link #separate}. */
-    List<Plane> rejoin(List<Plane> lanes, Workers workers);
+    /**
+     * The colours of the first {@code n} lanes of a row; undoes {@link #separate(float[][], float[][],
+     * int)}.
+     *
+     * @param lanes may be written over
+     */
+    void rejoin(float[][] lanes, float[][] colour, int n);
+
+    /** The lanes of these three colour planes (red, green, blue as delivered). */
+    default List<Plane> separate(List<Plane> colour, Workers workers) {
+        return Pixels.map(colour, lanes().size(), workers, this::separate);
+    }
+
+    /** The three colour planes of these lanes; undoes {@link #separate(List, Workers)}. */
+    default List<Plane> rejoin(List<Plane> lanes, Workers workers) {
+        return Pixels.map(lanes, 3, workers, this::rejoin);
+    }
 }

@@ -3,9 +3,6 @@ package ivrik.core.separation;
 import ivrik.core.colour.Matrix3;
 import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
-import ivrik.core.picture.Pixels;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.LaneKind.Role;
 
 import java.util.ArrayList;
@@ -160,34 +157,22 @@ public final class Trio implements Separation {
     }
 
     @Override
-    public List<Plane> separate(List<Plane> colour, Workers workers) {
-        return Pixels.map(
-                colour,
-                3,
-                workers,
-                (in, out, n) -> {
-                    if (linear) {
-                        for (float[] channel : in) {
-                            TransferTable.toLinear(Transfer.SRGB).apply(channel, n);
-                        }
-                    }
-                    solver.separate(in, out, n);
-                });
+    public void separate(float[][] colour, float[][] out, int n) {
+        if (linear) {
+            for (float[] channel : colour) {
+                TransferTable.toLinear(Transfer.SRGB).apply(channel, n);
+            }
+        }
+        solver.separate(colour, out, n);
     }
 
     @Override
-    public List<Plane> rejoin(List<Plane> planes, Workers workers) {
-        return Pixels.map(
-                planes,
-                3,
-                workers,
-                (in, out, n) -> {
-                    solver.rejoin(in, out, n);
-                    if (linear) {
-                        for (float[] channel : out) {
-                            TransferTable.fromLinear(Transfer.SRGB).apply(channel, n);
-                        }
-                    }
-                });
+    public void rejoin(float[][] in, float[][] colour, int n) {
+        solver.rejoin(in, colour, n);
+        if (linear) {
+            for (float[] channel : colour) {
+                TransferTable.fromLinear(Transfer.SRGB).apply(channel, n);
+            }
+        }
     }
 }

@@ -8,6 +8,8 @@ import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.render.Cancel;
+import ivrik.core.render.Dither;
+import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
 import ivrik.media.MissingFileException;
@@ -18,6 +20,7 @@ import ivrik.media.decode.NumberedSequence;
 import ivrik.media.sound.SoundMix;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.function.LongConsumer;
 
 /** A range of a project written as a still, a numbered sequence or a movie with sound. */
@@ -31,6 +34,8 @@ public final class Export {
      *
      * @param folder what the project's media paths are relative to
      * @param scale of the sequence's size, over 0
+     * @param dither whether colour is dithered when it leaves to 8 bit; a frame in which nothing was
+     *     changed never is
      */
     public record Order(
             Project project,
@@ -39,6 +44,7 @@ public final class Export {
             Form form,
             Quality quality,
             double scale,
+            boolean dither,
             Path out) {}
 
     /**
@@ -52,16 +58,17 @@ public final class Export {
         check(order);
         try (MediaPictures pictures = new MediaPictures(order.folder(), workers)) {
             Renderer renderer = new Renderer(pictures, workers, CACHE_BYTES);
+            Frames frames = new Frames(order, renderer, depth(order, workers), workers, cancel);
             if (order.form().isMovie()) {
-                movie(order, renderer, workers, done, cancel);
+                movie(frames, done);
             } else {
-                stills(order, renderer, workers, done, cancel);
+                stills(frames, done);
             }
         }
     }
 
     private static void check(Order order) {
-        for (Source source : order.project().sources()) {
+        for (Source source : files(order.project())) {
             boolean used =
                     order.project().layers().stream()
                             .flatMap(l -> l.clips().stream())
@@ -85,39 +92,51 @@ public final class Export {
         }
     }
 
-    private static Frame frame(Order order, Renderer renderer, long n, Cancel cancel) {
-        cancel.check();
-        return renderer.render(Planner.plan(order.project(), n), order.scale(), cancel);
+    private static List<Source> files(Project project) {
+        return project.sources().stream().filter(s -> s.kind().isFile()).toList();
     }
 
-    private static void stills(
-            Order order, Renderer renderer, Workers workers, LongConsumer done, Cancel cancel) {
-        Depth depth = depth(order, workers);
+    /** Renders the frames of an order, dithered if it says so. */
+    private record Frames(
+            Order order, Renderer renderer, Depth depth, Workers workers, Cancel cancel) {
+        Frame frame(long n) {
+            cancel.check();
+            Plan plan = Planner.plan(order.project(), n);
+            Frame frame = renderer.render(plan, order.scale(), cancel);
+            boolean changed = !plan.layers().stream().allMatch(Plan.LayerPlan::isNeutral);
+            return order.dither() && depth == Depth.INT8 && changed
+                    ? Dither.of(frame, depth, n, workers)
+                    : frame;
+        }
+    }
+
+    private static void stills(Frames frames, LongConsumer done) {
+        Order order = frames.order();
         for (long n = order.range().first(); n <= order.range().last(); n++) {
             Path out = NumberedSequence.numbered(order.out(), n);
-            StillWriter.write(frame(order, renderer, n, cancel), out, depth, workers);
+            StillWriter.write(frames.frame(n), out, frames.depth(), frames.workers());
             done.accept(n - order.range().first() + 1);
         }
     }
 
-    private static void movie(
-            Order order, Renderer renderer, Workers workers, LongConsumer done, Cancel cancel) {
-        Frame first = frame(order, renderer, order.range().first(), cancel);
+    private static void movie(Frames frames, LongConsumer done) {
+        Order order = frames.order();
+        Frame first = frames.frame(order.range().first());
         boolean sound = SoundMix.hasSound(order.project());
         Size size = order.project().sequence().size().scaled(order.scale());
         var options =
                 new MovieWriter.Options(
                         order.form(),
                         order.quality(),
-                        depth(order, workers),
+                        frames.depth(),
                         !first.isOpaque() && order.form().keepsAlpha(),
                         size,
                         order.project().sequence().rate(),
                         sound);
-        try (MovieWriter writer = new MovieWriter(order.out(), options, workers);
+        try (MovieWriter writer = new MovieWriter(order.out(), options, frames.workers());
                 SoundMix mix = new SoundMix(order.project(), order.folder())) {
             for (long n = order.range().first(); n <= order.range().last(); n++) {
-                writer.picture(frame(order, renderer, n, cancel));
+                writer.picture(frames.frame(n));
                 if (sound) {
                     writer.sound(mix.frame(n));
                 }
@@ -130,7 +149,7 @@ public final class Export {
     /** The deepest of the sources, so that untouched pictures leave as they came; floats as 16 bit. */
     private static Depth depth(Order order, Workers workers) {
         Depth deepest = Depth.INT8;
-        for (Source source : order.project().sources()) {
+        for (Source source : files(order.project())) {
             try (Footage footage = Footage.open(order.folder().resolve(source.path()), workers)) {
                 if (footage.depth().bits() > deepest.bits()) {
                     deepest = footage.depth();

@@ -1,0 +1,49 @@
+package ivrik.core.render;
+
+import ivrik.core.motion.Hash;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Noise of at most half a code before rounding to few bits, so that a smooth change does not leave in
+ * bands. What lies on a code already stays on it. The noise is a hash of frame, channel and place.
+ */
+public final class Dither {
+    /** A little under a half: with all of it a value on a code could be rounded to the next. */
+    private static final double HALF = 0.499;
+
+    private Dither() {}
+
+    /** The colour dithered for a depth; coverage is left as it is. */
+    public static Frame of(Frame frame, Depth depth, long number, Workers workers) {
+        Frame straight = frame.straight(workers);
+        double code = HALF / ((1 << depth.bits()) - 1);
+        List<Plane> colour = new ArrayList<>();
+        for (int c = 0; c < 3; c++) {
+            colour.add(noisy(straight.colour().get(c), code, number, c, workers));
+        }
+        return new Frame(colour, straight.alpha(), straight.coverage());
+    }
+
+    private static Plane noisy(Plane in, double most, long number, int channel, Workers workers) {
+        Plane out = Plane.of(in.width(), in.height());
+        workers.rows(
+                in.height(),
+                (from, to) -> {
+                    for (int y = from; y < to; y++) {
+                        for (int x = 0; x < in.width(); x++) {
+                            out.data()[out.row(y) + x] =
+                                    (float)
+                                            (in.data()[in.row(y) + x]
+                                                    + most * Hash.signed(number, channel, x, y));
+                        }
+                    }
+                });
+        return out;
+    }
+}

@@ -1,0 +1,49 @@
+package ivrik.core.render;
+
+import ivrik.core.picture.ColourRows;
+import ivrik.core.picture.Pixels;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.separation.Separation;
+
+import java.util.List;
+
+/**
+ * Colour taken apart and put together again row by row: of each row the lanes are made, those that
+ * were treated are put in place of their own, and all are rejoined.
+ *
+ * @param treated one for each lane; null for one that is as it was
+ */
+record LaneStream(Separation model, List<Plane> colour, List<Rows> treated) implements ColourRows {
+    @Override
+    public int width() {
+        return colour.getFirst().width();
+    }
+
+    @Override
+    public int height() {
+        return colour.getFirst().height();
+    }
+
+    @Override
+    public Reader reader() {
+        int width = width();
+        float[][] source = new float[3][width];
+        float[][] lanes = new float[treated.size()][width];
+        List<Rows.Reader> readers =
+                treated.stream().map(rows -> rows == null ? null : rows.reader()).toList();
+        boolean all = treated.stream().noneMatch(java.util.Objects::isNull);
+        return (y, rgb) -> {
+            if (!all) {
+                Pixels.read(colour, y, source);
+                model.separate(source, lanes, width);
+            }
+            for (int i = 0; i < lanes.length; i++) {
+                if (readers.get(i) != null) {
+                    readers.get(i).row(y, lanes[i], 0);
+                }
+            }
+            model.rejoin(lanes, rgb, width);
+        };
+    }
+}

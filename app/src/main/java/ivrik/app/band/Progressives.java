@@ -19,8 +19,8 @@ import java.util.stream.IntStream;
 
 /** Each lane alone, each pair and so on, and all together; one that is clicked stays in the pane. */
 public final class Progressives extends TileBand {
-    private static final int OF_THREE_LANES = 194;
-    private static final int OF_FOUR_LANES = 146;
+    private static final int OF_THREE_LANES = 184;
+    private static final int OF_FOUR_LANES = 144;
 
     /**
      * @param export writes these small pictures as one picture

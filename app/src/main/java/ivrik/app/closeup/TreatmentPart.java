@@ -30,6 +30,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -99,12 +100,12 @@ final class TreatmentPart extends VBox implements Part {
 
     private Node follow() {
         ToggleGroup group = new ToggleGroup();
-        HBox box = new HBox(2, quiet("Drag"));
-        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        FlowPane box = new FlowPane(2, 2);
         for (Follow how : Follow.values()) {
             ToggleButton button = new ToggleButton(how.toString());
             button.getStyleClass().add("plain");
             button.setToggleGroup(group);
+            button.setMinWidth(USE_PREF_SIZE);
             button.setId("follow-" + how);
             button.setTooltip(new Tooltip(how.help()));
             button.setOnAction(

@@ -6,6 +6,7 @@ import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
 import ivrik.app.theme.Palette;
+import ivrik.core.look.Feed;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
@@ -191,7 +192,9 @@ public final class Matrix extends BorderPane {
                                 LaneState::hold,
                                 LaneState::withHold));
         switches.setTranslateX(-5);
-        HBox head = new HBox(new Badge(kind), new VBox(4, name, switches));
+        Label feed = quiet(feed(look.lanes().get(lane).feed()));
+        feed.setId(kind.id() + "-feed");
+        HBox head = new HBox(new Badge(kind), new VBox(4, new HBox(6, name, feed), switches));
         head.getStyleClass().add("lane-head");
         if (lane == state.lane()) {
             head.getStyleClass().add("selected");
@@ -199,6 +202,18 @@ public final class Matrix extends BorderPane {
         head.setOnMouseClicked(e -> session.selectLane(lane));
         size(head, wide(Metrics.NAME_COLUMN), Metrics.lane(look.lanes().size()));
         return head;
+    }
+
+    /** What a lane is taken from, in as few words as can be; nothing for its own picture. */
+    private String feed(Feed feed) {
+        String late =
+                feed.delayFrames() == 0
+                        ? ""
+                        : Math.abs(feed.delayFrames())
+                                + (feed.delayFrames() > 0 ? " late" : " early");
+        String other =
+                session.project().source(feed.source()).map(s -> "of " + s.name()).orElse("");
+        return (other + " " + late).strip();
     }
 
     private ToggleButton toggle(

@@ -279,6 +279,8 @@ class LayersTest {
         assertThat(lanes.get(0).feed().source()).isEqualTo("two");
         assertThat(lanes.get(1).feed().delayFrames()).isEqualTo(3);
         assertThat(lanes.get(1).feed().beyond()).isEqualTo(EdgeFill.WRAP);
+        assertThat(d.text("#red-feed")).isEqualTo("of two");
+        assertThat(d.text("#green-feed")).isEqualTo("3 late");
         type("#feed-scale", "60");
         assertThat(layer(0).look().lanes().get(0).feed().place().scale().rest()).isEqualTo(0.6);
     }

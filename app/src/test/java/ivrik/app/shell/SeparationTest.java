@@ -267,7 +267,8 @@ class SeparationTest {
         Driver.run(() -> ((ButtonBase) d.look("#save-progressives")).fire());
         Driver.until("it is saved", () -> d.words().contains("Saved"));
         assertThat(folder.resolve("progressives.png")).isNotEmptyFile();
-        d.key(KeyCode.ENTER);
+        d.click("#choice-0");
+        Driver.until("it is read", () -> !d.window.sheets().isShowing());
         d.key(KeyCode.I);
         d.settle();
         assertThat(Driver.on(() -> d.window.view().band.get())).isEqualTo(Band.NONE);

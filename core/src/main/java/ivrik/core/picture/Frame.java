@@ -88,6 +88,19 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
                 .reduce(first, (a, b) -> a == b ? a : Kernels.maximum(a, b, workers));
     }
 
+    /**
+     * With the union of its coverages for every channel, as an ordinary RGBA file has it, so that it
+     * looks the same over any backdrop here and elsewhere; colour is premultiplied by its own coverage.
+     */
+    public Frame united(Workers workers) {
+        if (isOpaque() || coverage.stream().distinct().count() == 1) {
+            return this;
+        }
+        Plane union = unionAlpha(workers);
+        return new Frame(
+                premultiplied(workers).colour, Alpha.PREMULTIPLIED, List.of(union, union, union));
+    }
+
     /** Colour multiplied by coverage, channel by channel; an opaque frame is returned as it is. */
     public Frame premultiplied(Workers workers) {
         if (alpha != Alpha.STRAIGHT) {

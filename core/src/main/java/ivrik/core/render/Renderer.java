@@ -136,6 +136,7 @@ public final class Renderer {
         return layer(before, plan.size(), scale, cancel);
     }
 
+    /** A layer's picture with all its looks; from here on one coverage stands for all channels. */
     private Frame layer(LayerPlan layer, Size sequence, double scale, Cancel cancel) {
         if (layer.isNeutral()) {
             return placed(layer.picture(), layer.place(), sequence, scale);
@@ -157,7 +158,7 @@ public final class Renderer {
                                             cancel);
                         }
                     }
-                    return picture;
+                    return picture.united(workers);
                 });
     }
 

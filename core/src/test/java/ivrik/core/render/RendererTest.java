@@ -148,7 +148,8 @@ class RendererTest {
         Frame out = renderer.render(project(split.withDial("red-x", 3)), 0);
         assertThat(out.colour().get(0).at(43, 30)).isEqualTo(1f);
         assertThat(out.coverage().get(0).at(43, 30)).isEqualTo(1f);
-        assertThat(out.coverage().get(1).at(43, 30)).isZero();
+        assertThat(out.coverage().get(1).at(43, 30)).isEqualTo(1f);
+        assertThat(out.colour().get(1).at(43, 30)).isZero();
         assertThat(out.unionAlpha(Workers.shared()).at(43, 30)).isEqualTo(1f);
         assertThat(out.colour().get(1).at(40, 30)).isEqualTo(1f);
     }

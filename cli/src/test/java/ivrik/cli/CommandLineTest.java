@@ -205,6 +205,37 @@ class CommandLineTest {
     }
 
     @Test
+    void stereoGlassesMoveTheHalvesOfAPictureApart() throws IOException {
+        Path in = picture8("in.png", false);
+        Path to = folder.resolve("out.png");
+        assertThat(
+                        ivrik(
+                                "apply",
+                                in.toString(),
+                                "--look",
+                                "stereo-glasses",
+                                "--set",
+                                "depth=8",
+                                "--set",
+                                "pair=1",
+                                "--dither",
+                                "-o",
+                                to.toString()))
+                .isZero();
+        Raster a = ImageIO.read(in.toFile()).getRaster();
+        Raster b = ImageIO.read(to.toFile()).getRaster();
+        for (int y = 0; y < 30; y++) {
+            for (int x = 4; x < 36; x++) {
+                assertThat(b.getSample(x, y, 0)).isEqualTo(a.getSample(Math.min(39, x + 4), y, 0));
+                assertThat(b.getSample(x, y, 1)).isEqualTo(a.getSample(x - 4, y, 1));
+                assertThat(b.getSample(x, y, 2)).isEqualTo(a.getSample(Math.min(39, x + 4), y, 2));
+            }
+        }
+        assertThat(ivrik("looks")).isZero();
+        assertThat(out).contains("stereo-glasses").contains("depth").contains("pair");
+    }
+
+    @Test
     void aTrioInOnePlaneIsRefusedInOneLine() throws IOException {
         Path in = picture8("in.png", false);
         assertThat(

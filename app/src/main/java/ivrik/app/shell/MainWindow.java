@@ -20,15 +20,10 @@ import ivrik.app.sheet.SequenceSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.theme.Palette;
 import ivrik.app.tray.Tray;
-import ivrik.core.look.Look;
 import ivrik.core.project.Project;
-import ivrik.core.project.Source;
-import ivrik.core.render.Planner;
 import ivrik.core.render.Register;
 import ivrik.media.file.ProjectFile;
 
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
@@ -38,7 +33,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
-import javafx.util.Duration;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -48,7 +42,6 @@ import java.util.Map;
 /** The window: its parts, and what the commands do. */
 public final class MainWindow {
     private static final double TEXT_PX = 13;
-    private static final long MOST_CACHE_TICKS = 3000;
 
     private final Stage stage;
     private final Session session = new Session();
@@ -71,7 +64,7 @@ public final class MainWindow {
     private final Header header;
     private final Welcome welcome;
     private final List<Command> commands;
-    private final Timeline watch;
+    private final Watch watch;
     private Chooser chooser;
 
     public MainWindow(Stage stage, Path dataFolder) {
@@ -99,7 +92,16 @@ public final class MainWindow {
         player = new Player(session, view, pictures.service(), pictures::play);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
-        tray = new Tray(session, trayActions());
+        tray =
+                new Tray(
+                        session,
+                        new TrayWork(
+                                session,
+                                importer,
+                                layerWork,
+                                () -> chooser,
+                                this::bringIn,
+                                this::forgetSmall));
         small =
                 new SmallPictures(
                         pictures.service(),
@@ -137,9 +139,7 @@ public final class MainWindow {
                         remembered,
                         () -> chooser,
                         this::folderChanged);
-        watch = new Timeline(new KeyFrame(Duration.millis(400), e -> tick()));
-        watch.setCycleCount(Timeline.INDEFINITE);
-        watch.play();
+        watch = new Watch(session, view, pictures.service(), time, this::folderChanged);
         fillStage();
         listen();
     }
@@ -210,6 +210,10 @@ public final class MainWindow {
 
     private void showWelcome() {
         welcome.setVisible(session.project().isEmpty());
+    }
+
+    private void forgetSmall() {
+        small.forget();
     }
 
     private void folderChanged() {
@@ -313,59 +317,6 @@ public final class MainWindow {
                         : session.project().name();
         header.showName(shown, saved, file != null);
         stage.setTitle(shown + (saved ? "" : " *") + " - Ivrik");
-    }
-
-    /** Now and then: have sources changed on the disk, and which frames are ready to be played. */
-    private void tick() {
-        if (pictures.service().anyChanged(session.project().sources())) {
-            folderChanged();
-            view.notice.set("A source has changed on the disk; its pictures are read anew");
-        }
-        Project project = session.project();
-        int frames = (int) Math.min(project.frames(), MOST_CACHE_TICKS);
-        boolean[] ready = new boolean[frames];
-        for (int n = 0; n < frames && !project.layers().isEmpty(); n++) {
-            ready[n] = pictures.service().cache().has(Planner.plan(project, n), 0.25);
-        }
-        time.showCached(ready);
-    }
-
-    private Tray.Actions trayActions() {
-        return new Tray.Actions() {
-            @Override
-            public void bringIn() {
-                MainWindow.this.bringIn();
-            }
-
-            @Override
-            public void place(Source source) {
-                session.edit("Put on " + source.name(), p -> Importer.withPlaced(p, source));
-            }
-
-            @Override
-            public void layOver(Source source) {
-                layerWork.layOver(source);
-            }
-
-            @Override
-            public void replace(Source source) {
-                Path file = chooser.oneSource(source.name());
-                if (file != null) {
-                    small.forget();
-                    importer.replace(source, file);
-                }
-            }
-
-            @Override
-            public void remove(Source source) {
-                importer.remove(source);
-            }
-
-            @Override
-            public void use(Look look) {
-                session.editLook("Use " + look.name(), old -> look);
-            }
-        };
     }
 
     /** Files from a drop, a dialog or the command line: a project is opened, anything else brought in. */

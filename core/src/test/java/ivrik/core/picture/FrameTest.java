@@ -75,4 +75,21 @@ class FrameTest {
                     .hasMessageStartingWith("band");
         }
     }
+
+    @Test
+    void aFrameWithOneCoverageForAllHasThePremultipliedColourItHad() {
+        Plane full = Plane.flat(2, 1, 1);
+        Plane none = Plane.of(2, 1);
+        Frame parted =
+                new Frame(
+                        List.of(full, none, none), Alpha.PREMULTIPLIED, List.of(full, none, none));
+        Frame united = parted.united(workers);
+        assertThat(united.coverage()).allMatch(p -> p.at(0, 0) == 1);
+        assertThat(united.colour().get(0).at(0, 0)).isEqualTo(1f);
+        assertThat(united.colour().get(1).at(0, 0)).isZero();
+        Frame alike = Frame.straight(full, full, full, none);
+        assertThat(alike.united(workers)).isSameAs(alike);
+        Frame opaque = Frame.opaque(full, full, full);
+        assertThat(opaque.united(workers)).isSameAs(opaque);
+    }
 }

@@ -1,0 +1,71 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.Session;
+import ivrik.app.tray.Tray;
+import ivrik.core.look.Look;
+import ivrik.core.project.Source;
+
+import java.nio.file.Path;
+import java.util.function.Supplier;
+
+/** What is done from the tray. */
+final class TrayWork implements Tray.Actions {
+    private final Session session;
+    private final Importer importer;
+    private final LayerWork layers;
+    private final Supplier<Chooser> chooser;
+    private final Runnable bringIn;
+    private final Runnable forgetSmall;
+
+    /**
+     * @param forgetSmall lets go of the small pictures, because a file is another now
+     */
+    TrayWork(
+            Session session,
+            Importer importer,
+            LayerWork layers,
+            Supplier<Chooser> chooser,
+            Runnable bringIn,
+            Runnable forgetSmall) {
+        this.session = session;
+        this.importer = importer;
+        this.layers = layers;
+        this.chooser = chooser;
+        this.bringIn = bringIn;
+        this.forgetSmall = forgetSmall;
+    }
+
+    @Override
+    public void bringIn() {
+        bringIn.run();
+    }
+
+    @Override
+    public void place(Source source) {
+        session.edit("Put on " + source.name(), p -> Importer.withPlaced(p, source));
+    }
+
+    @Override
+    public void layOver(Source source) {
+        layers.layOver(source);
+    }
+
+    @Override
+    public void replace(Source source) {
+        Path file = chooser.get().oneSource(source.name());
+        if (file != null) {
+            forgetSmall.run();
+            importer.replace(source, file);
+        }
+    }
+
+    @Override
+    public void remove(Source source) {
+        importer.remove(source);
+    }
+
+    @Override
+    public void use(Look look) {
+        session.editLook("Use " + look.name(), old -> look);
+    }
+}

@@ -1,0 +1,56 @@
+package ivrik.app.shell;
+
+import ivrik.app.desk.TimeView;
+import ivrik.app.picture.PictureService;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.core.project.Project;
+import ivrik.core.render.Planner;
+
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.util.Duration;
+
+/** Looks now and then: have sources changed on the disk, and which frames are ready to be played. */
+final class Watch {
+    private static final Duration EVERY = Duration.millis(400);
+    private static final long MOST_FRAMES = 3000;
+    private static final double SMALLEST_SCALE = 0.25;
+
+    private final Session session;
+    private final View view;
+    private final PictureService service;
+    private final TimeView time;
+    private final Runnable changed;
+    private final Timeline timer = new Timeline(new KeyFrame(EVERY, e -> look()));
+
+    /**
+     * @param changed a source is another now, or gone
+     */
+    Watch(Session session, View view, PictureService service, TimeView time, Runnable changed) {
+        this.session = session;
+        this.view = view;
+        this.service = service;
+        this.time = time;
+        this.changed = changed;
+        timer.setCycleCount(Timeline.INDEFINITE);
+        timer.play();
+    }
+
+    void stop() {
+        timer.stop();
+    }
+
+    private void look() {
+        Project project = session.project();
+        if (service.anyChanged(project.sources())) {
+            changed.run();
+            view.notice.set("A source has changed on the disk; its pictures are read anew");
+        }
+        boolean[] ready = new boolean[(int) Math.min(project.frames(), MOST_FRAMES)];
+        for (int n = 0; n < ready.length && !project.layers().isEmpty(); n++) {
+            ready[n] = service.cache().has(Planner.plan(project, n), SMALLEST_SCALE);
+        }
+        time.showCached(ready);
+    }
+}

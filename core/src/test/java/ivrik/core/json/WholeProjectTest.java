@@ -1,0 +1,189 @@
+package ivrik.core.json;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Feed;
+import ivrik.core.look.LaneState;
+import ivrik.core.look.Look;
+import ivrik.core.look.Onto;
+import ivrik.core.look.Overscan;
+import ivrik.core.look.Place;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Ground;
+import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
+import ivrik.core.project.Project;
+import ivrik.core.project.Sequence;
+import ivrik.core.project.Source;
+import ivrik.core.project.Title;
+import ivrik.core.rejoin.Blend;
+import ivrik.core.rejoin.Rejoin;
+import ivrik.core.separation.Ink;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Shift;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Everything that layers, lanes and looks can say, written and read again. */
+class WholeProjectTest {
+    private static final Size SIZE = new Size(640, 360);
+    private static final Value MOVING =
+            new Value(0.5, List.of(new Peg(2, 0.25, Ease.SMOOTH), new Peg(9, 0.75, Ease.HOLD)));
+    private static final Place PLACED =
+            new Place(Place.Fit.EXACT, MOVING, Value.of(-7.5), Value.of(1.25), MOVING, true, false);
+
+    private static Look look() {
+        return Look.atRest("inks", Separations.named("cmyk:0.6"), new Shift())
+                .withNote("with everything")
+                .withRejoin(Rejoin.by(Blend.SOFT_LIGHT))
+                .withOrder(List.of(3, 1, 0, 2))
+                .withOnto(new Onto(Blend.DARKER_COLOR, MOVING))
+                .withOverscan(new Overscan(Overscan.Kind.FIXED, 1.04))
+                .withLane(0, s -> s.withInk(Optional.of(Ink.parse("3366ff"))).withSolo(true))
+                .withLane(1, s -> s.withBlend(Optional.of(Blend.VIVID_LIGHT)).withHold(true))
+                .withLane(2, s -> s.withStrength(MOVING).withMute(true))
+                .withLane(3, s -> s.withFeed(new Feed("title", -4, EdgeFill.MIRROR, PLACED)));
+    }
+
+    private static Project project() {
+        Title words =
+                new Title(
+                        "two\n\"lines\"",
+                        "Any Font",
+                        300,
+                        48.5,
+                        -12,
+                        Title.Align.RIGHT,
+                        Ink.parse("ffeedd"));
+        Layer layer =
+                Layer.of("l", "Layer one", look(), new Clip("title", 3, 20, 0))
+                        .withPlace(PLACED)
+                        .withBlend(Blend.EXCLUSION)
+                        .withOpacity(MOVING)
+                        .withVisible(false)
+                        .withLooks(
+                                List.of(
+                                        new LayerLook(look(), false),
+                                        new LayerLook(
+                                                BuiltInLooks.named("stereo-glasses")
+                                                        .withDial("pair", 2),
+                                                true)));
+        return new Project(
+                "Whole",
+                new Sequence(SIZE, new Rational(25, 1), Ground.PAPER),
+                List.of(
+                        Source.of("title", words, SIZE),
+                        Source.solid("solid", Ink.parse("102030"), SIZE)),
+                List.of(layer),
+                List.of(),
+                Optional.empty());
+    }
+
+    @Test
+    void itComesBackAsItWas() {
+        ProjectJson.Reading reading = ProjectJson.read(ProjectJson.write(project()));
+        assertThat(reading.problems()).isEmpty();
+        assertThat(reading.project()).isEqualTo(project());
+    }
+
+    static Stream<Separation> models() {
+        return Stream.concat(
+                Separations.all().stream(),
+                Stream.of(Separations.named("trio:ff8020,20ff60,4040ff,linear")));
+    }
+
+    @ParameterizedTest
+    @MethodSource("models")
+    void aLookOfEveryModelComesBack(Separation model) {
+        Look look = Look.atRest("m", model, new Shift());
+        LookJson.Reading reading = LookJson.read(LookJson.write(look));
+        assertThat(reading.problems()).isEmpty();
+        assertThat(reading.look()).isEqualTo(look);
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyBlendModeComesBackInEachPlaceItCanStand(Blend blend) {
+        Look look =
+                BuiltInLooks.named("in-register")
+                        .withRejoin(blend == Blend.NORMAL ? Rejoin.EXACT : Rejoin.by(blend))
+                        .withOnto(new Onto(blend, Value.of(0.5)))
+                        .withLane(0, s -> s.withBlend(Optional.of(blend)));
+        assertThat(LookJson.read(LookJson.write(look)).look()).isEqualTo(look);
+    }
+
+    @Test
+    void aProjectOfBeforeLayersHadSeveralLooksAndAPlaceIsRead() {
+        String old =
+                """
+                {
+                  "format": "ivrik-project", "version": 1, "name": "Old",
+                  "sequence": {"size": [64, 36], "rate": "24"},
+                  "sources": [{"id": "a", "name": "a", "path": "a.png", "kind": "still",
+                               "size": [64, 36], "rate": "24", "frames": 1, "sound": false}],
+                  "layers": [{
+                    "id": "l", "name": "l", "visible": true,
+                    "clips": [{"source": "a", "start": 0, "length": 5, "in": 0}],
+                    "look": {
+                      "name": "split", "note": "", "separation": "rgb",
+                      "lanes": [{"solo": false, "mute": true, "hold": false},
+                                {"solo": false, "mute": false, "hold": true},
+                                {"solo": true, "mute": false, "hold": false}],
+                      "steps": [], "rejoin": "screen",
+                      "onto": {"blend": "lighten", "amount": 0.5},
+                      "dials": []
+                    },
+                    "blend": "add", "opacity": 1
+                  }],
+                  "markers": []
+                }
+                """;
+        ProjectJson.Reading reading = ProjectJson.read(old);
+        assertThat(reading.problems()).isEmpty();
+        Layer layer = reading.project().layers().getFirst();
+        assertThat(layer.place()).isEqualTo(Place.FITTED);
+        assertThat(layer.looks()).hasSize(1);
+        Look look = layer.look();
+        assertThat(look.rejoin()).isEqualTo(Rejoin.by(Blend.SCREEN));
+        assertThat(look.onto().blend()).isEqualTo(Blend.LIGHTEN);
+        assertThat(look.order()).containsExactly(0, 1, 2);
+        assertThat(look.overscan()).isEqualTo(Overscan.OFF);
+        assertThat(look.lanes())
+                .containsExactly(
+                        LaneState.PLAIN.withMute(true),
+                        LaneState.PLAIN.withHold(true),
+                        LaneState.PLAIN.withSolo(true));
+        assertThat(reading.project().sequence().ground()).isEqualTo(Ground.NOTHING);
+    }
+
+    @Test
+    void whatIsWrongInALaneOrALookCostsOnlyItselfAndIsNamed() {
+        String text = ProjectJson.write(project());
+        ProjectJson.Reading mode = ProjectJson.read(text.replace("vivid-light", "vivid-night"));
+        assertThat(mode.problems()).isNotEmpty().allMatch(p -> p.contains("vivid-night"));
+        assertThat(mode.project().layers()).hasSize(1);
+        ProjectJson.Reading model = ProjectJson.read(text.replace("cmyk:0.6", "cmyk:lots"));
+        assertThat(model.problems()).anyMatch(p -> p.contains("cmyk:lots"));
+        ProjectJson.Reading order =
+                ProjectJson.read(text.replaceFirst("\\[ 3, 1, 0, 2 ]", "[ 3, 3, 0, 2 ]"));
+        assertThat(order.project().layers().getFirst().look().order()).hasSize(4);
+        ProjectJson.Reading fit = ProjectJson.read(text.replace("\"exact\"", "\"exactly\""));
+        assertThat(fit.problems()).isNotEmpty();
+        assertThat(fit.project().name()).isEqualTo("Whole");
+    }
+}

@@ -1,8 +1,9 @@
 package ivrik.core.picture;
 
 /**
- * Sample-by-sample arithmetic on planes of one size. Each makes a new plane; the loops are flat so
- * that the compiler vectorises them.
+ * Sample-by-sample arithmetic on planes of one size. Each makes a new plane. The loops run with one
+ * index over whole arrays, which is what the compiler vectorises; a plane that is part of another is
+ * copied together first.
  */
 public final class Kernels {
     private Kernels() {}
@@ -13,9 +14,9 @@ public final class Kernels {
                 a,
                 b,
                 workers,
-                (x, i, y, j, out, o, n) -> {
-                    for (int k = 0; k < n; k++) {
-                        out[o + k] = x[i + k] * y[j + k];
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = x[i] * y[i];
                     }
                 });
     }
@@ -26,10 +27,9 @@ public final class Kernels {
                 a,
                 b,
                 workers,
-                (x, i, y, j, out, o, n) -> {
-                    for (int k = 0; k < n; k++) {
-                        float by = y[j + k];
-                        out[o + k] = by == 0 ? 0 : x[i + k] / by;
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = y[i] == 0 ? 0 : x[i] / y[i];
                     }
                 });
     }
@@ -40,9 +40,9 @@ public final class Kernels {
                 a,
                 b,
                 workers,
-                (x, i, y, j, out, o, n) -> {
-                    for (int k = 0; k < n; k++) {
-                        out[o + k] = Math.max(x[i + k], y[j + k]);
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = Math.max(x[i], y[i]);
                     }
                 });
     }
@@ -53,39 +53,23 @@ public final class Kernels {
                 a,
                 b,
                 workers,
-                (x, i, y, j, out, o, n) -> {
-                    for (int k = 0; k < n; k++) {
-                        out[o + k] = x[i + k] + y[j + k];
-                    }
-                });
-    }
-
-    /** a + b - a * b: the screen of W3C Compositing and Blending Level 1, exact where either is 0. */
-    public static Plane screen(Plane a, Plane b, Workers workers) {
-        return pairwise(
-                a,
-                b,
-                workers,
-                (x, i, y, j, out, o, n) -> {
-                    for (int k = 0; k < n; k++) {
-                        float s = x[i + k];
-                        float t = y[j + k];
-                        out[o + k] = s + t - s * t;
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = x[i] + y[i];
                     }
                 });
     }
 
     /** What lies under {@code over} shows by what it leaves uncovered: over + (1 - coverage) * under. */
     public static Plane over(Plane over, Plane coverage, Plane under, Workers workers) {
-        Plane hidden = multiply(coverage, under, workers);
+        float[] cover = whole(coverage).data();
         return pairwise(
                 over,
                 under,
                 workers,
-                (x, i, y, j, out, o, n) -> {
-                    float[] h = hidden.data();
-                    for (int k = 0; k < n; k++) {
-                        out[o + k] = x[i + k] + (y[j + k] - h[o + k]);
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = x[i] + (y[i] - cover[i] * y[i]);
                     }
                 });
     }
@@ -96,9 +80,9 @@ public final class Kernels {
                 a,
                 a,
                 workers,
-                (x, i, y, j, out, o, n) -> {
-                    for (int k = 0; k < n; k++) {
-                        out[o + k] = x[i + k] * factor;
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = x[i] * factor;
                     }
                 });
     }
@@ -109,37 +93,40 @@ public final class Kernels {
                 a,
                 b,
                 workers,
-                (x, i, y, j, out, o, n) -> {
-                    for (int k = 0; k < n; k++) {
-                        out[o + k] = x[i + k] + t * (y[j + k] - x[i + k]);
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = x[i] + t * (y[i] - x[i]);
                     }
                 });
     }
 
-    /** One row's work: {@code n} samples of {@code x} from {@code i}, {@code y} from {@code j}. */
-    private interface RowPair {
-        void run(float[] x, int i, float[] y, int j, float[] out, int o, int n);
+    /** Work on the samples {@code from} to before {@code to} of arrays that run in step. */
+    private interface Pair {
+        void run(float[] x, float[] y, float[] out, int from, int to);
     }
 
-    private static Plane pairwise(Plane a, Plane b, Workers workers, RowPair rows) {
+    private static Plane pairwise(Plane a, Plane b, Workers workers, Pair pair) {
         if (!a.size().equals(b.size())) {
             throw new IllegalArgumentException(a + " and " + b + " differ in size");
         }
+        float[] x = whole(a).data();
+        float[] y = whole(b).data();
         Plane out = Plane.of(a.width(), a.height());
         workers.rows(
                 a.height(),
-                (from, to) -> {
-                    for (int y = from; y < to; y++) {
-                        rows.run(
-                                a.data(),
-                                a.row(y),
-                                b.data(),
-                                b.row(y),
-                                out.data(),
-                                out.row(y),
-                                a.width());
-                    }
-                });
+                (from, to) -> pair.run(x, y, out.data(), from * a.width(), to * a.width()));
         return out;
+    }
+
+    /** A plane whose rows follow each other from the beginning of its array; itself if they do. */
+    private static Plane whole(Plane in) {
+        if (in.offset() == 0 && in.stride() == in.width()) {
+            return in;
+        }
+        Plane copy = Plane.of(in.width(), in.height());
+        for (int y = 0; y < in.height(); y++) {
+            System.arraycopy(in.data(), in.row(y), copy.data(), copy.row(y), in.width());
+        }
+        return copy;
     }
 }

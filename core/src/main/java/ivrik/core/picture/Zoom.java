@@ -6,6 +6,7 @@ package ivrik.core.picture;
  */
 public final class Zoom {
     private static final Sampler SAMPLER = Sampler.GOOD;
+    private static final int TAPS = 4;
 
     private Zoom() {}
 
@@ -13,7 +14,68 @@ public final class Zoom {
      * @param times at least 1; at 1 the plane itself
      */
     public static Plane of(Plane in, double times, Workers workers) {
-        return times == 1 ? in : down(across(in, times, workers), times, workers);
+        if (times == 1) {
+            return in;
+        }
+        int w = in.width();
+        Taps across = new Taps(w, times);
+        Taps down = new Taps(in.height(), times);
+        Plane out = Plane.of(w, in.height());
+        workers.rows(
+                in.height(),
+                (from, to) -> {
+                    float[][] rows = new float[TAPS][w];
+                    float[] blended = new float[w];
+                    float[] row = new float[w];
+                    for (int y = from; y < to; y++) {
+                        for (int k = 0; k < TAPS; k++) {
+                            int source = in.row(down.index[k][y]);
+                            System.arraycopy(in.data(), source, rows[k], 0, w);
+                        }
+                        blend(
+                                rows[0],
+                                rows[1],
+                                rows[2],
+                                rows[3],
+                                down.weight[0][y],
+                                down.weight[1][y],
+                                down.weight[2][y],
+                                down.weight[3][y],
+                                blended);
+                        along(blended, across.index, across.weight, row);
+                        System.arraycopy(row, 0, out.data(), out.row(y), w);
+                    }
+                });
+        return out;
+    }
+
+    private static void blend(
+            float[] r,
+            float[] s,
+            float[] t,
+            float[] u,
+            float a,
+            float b,
+            float c,
+            float d,
+            float[] out) {
+        for (int x = 0; x < out.length; x++) {
+            out[x] = a * r[x] + b * s[x] + c * t[x] + d * u[x];
+        }
+    }
+
+    private static void along(float[] in, int[][] index, float[][] weight, float[] out) {
+        int[] i0 = index[0];
+        int[] i1 = index[1];
+        int[] i2 = index[2];
+        int[] i3 = index[3];
+        float[] w0 = weight[0];
+        float[] w1 = weight[1];
+        float[] w2 = weight[2];
+        float[] w3 = weight[3];
+        for (int x = 0; x < out.length; x++) {
+            out[x] = w0[x] * in[i0[x]] + w1[x] * in[i1[x]] + w2[x] * in[i2[x]] + w3[x] * in[i3[x]];
+        }
     }
 
     /**
@@ -29,74 +91,24 @@ public final class Zoom {
         return first >= middle ? Double.POSITIVE_INFINITY : middle / (middle - first);
     }
 
-    private static Plane across(Plane in, double times, Workers workers) {
-        Taps taps = new Taps(in.width(), times);
-        Plane out = Plane.of(in.width(), in.height());
-        workers.rows(
-                in.height(),
-                (from, to) -> {
-                    for (int y = from; y < to; y++) {
-                        for (int x = 0; x < in.width(); x++) {
-                            float sum = 0;
-                            for (int k = 0; k < SAMPLER.taps(); k++) {
-                                sum += taps.weights[x][k] * in.data()[in.row(y) + taps.at(x, k)];
-                            }
-                            out.data()[out.row(y) + x] = sum;
-                        }
-                    }
-                });
-        return out;
-    }
-
-    private static Plane down(Plane in, double times, Workers workers) {
-        Taps taps = new Taps(in.height(), times);
-        Plane out = Plane.of(in.width(), in.height());
-        workers.rows(
-                in.height(),
-                (from, to) -> {
-                    for (int y = from; y < to; y++) {
-                        int o = out.row(y);
-                        for (int k = 0; k < SAMPLER.taps(); k++) {
-                            add(
-                                    in.data(),
-                                    in.row(taps.at(y, k)),
-                                    taps.weights[y][k],
-                                    out.data(),
-                                    o,
-                                    in.width());
-                        }
-                    }
-                });
-        return out;
-    }
-
-    private static void add(float[] in, int i, float weight, float[] out, int o, int n) {
-        for (int x = 0; x < n; x++) {
-            out[o + x] += weight * in[i + x];
-        }
-    }
-
-    /** Where each sample of a row comes from. */
+    /** Where each sample of a row comes from, and by how much; the first index is the tap. */
     private static final class Taps {
-        private final int size;
-        private final int[] first;
-        private final float[][] weights;
+        private final int[][] index;
+        private final float[][] weight;
 
         Taps(int size, double times) {
-            this.size = size;
-            first = new int[size];
-            weights = new float[size][];
+            index = new int[TAPS][size];
+            weight = new float[TAPS][size];
             double middle = (size - 1) / 2.0;
             for (int i = 0; i < size; i++) {
                 double at = middle + (i - middle) / times;
                 double whole = Math.floor(at);
-                first[i] = (int) whole + SAMPLER.firstTap();
-                weights[i] = SAMPLER.weights(at - whole);
+                float[] weights = SAMPLER.weights(at - whole);
+                for (int k = 0; k < TAPS; k++) {
+                    index[k][i] = Math.clamp((int) whole + SAMPLER.firstTap() + k, 0, size - 1);
+                    weight[k][i] = weights[k];
+                }
             }
-        }
-
-        int at(int i, int tap) {
-            return Math.clamp(first[i] + tap, 0, size - 1);
         }
     }
 }

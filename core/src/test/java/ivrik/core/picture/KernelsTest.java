@@ -34,7 +34,6 @@ class KernelsTest {
         assertEach(Kernels.divide(a, b, workers), (p, q) -> p / q);
         assertEach(Kernels.maximum(a, b, workers), Math::max);
         assertEach(Kernels.add(a, b, workers), Double::sum);
-        assertEach(Kernels.screen(a, b, workers), (p, q) -> 1 - (1 - p) * (1 - q));
         assertEach(Kernels.mix(a, b, 0.3f, workers), (p, q) -> 0.7 * p + 0.3 * q);
         assertEach(Kernels.scale(a, -2, workers), (p, q) -> -2 * p);
         assertEach(Kernels.over(a, b, a, workers), (p, q) -> p + (1 - q) * p);
@@ -44,7 +43,6 @@ class KernelsTest {
     void nothingDividedByNothingIsNothing() {
         Plane zero = Plane.of(37, 41);
         assertThat(Kernels.divide(a, zero, workers).data()).containsOnly(0f);
-        assertThat(Kernels.screen(a, zero, workers).sameSamples(a)).isTrue();
     }
 
     @Test

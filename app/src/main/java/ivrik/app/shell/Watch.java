@@ -17,11 +17,15 @@ final class Watch {
     private static final long MOST_FRAMES = 3000;
     private static final double SMALLEST_SCALE = 0.25;
 
+    /** While playing, time is dear: only every so many times. */
+    private static final int SELDOM = 5;
+
     private final Session session;
     private final View view;
     private final PictureService service;
     private final TimeView time;
     private final Runnable changed;
+    private int turn;
     private final Timeline timer = new Timeline(new KeyFrame(EVERY, e -> look()));
 
     /**
@@ -42,6 +46,10 @@ final class Watch {
     }
 
     private void look() {
+        turn++;
+        if (view.playing.get() && turn % SELDOM != 0) {
+            return;
+        }
         Project project = session.project();
         if (service.anyChanged(project.sources())) {
             changed.run();

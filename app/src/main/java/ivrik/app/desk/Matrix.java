@@ -192,8 +192,11 @@ public final class Matrix extends BorderPane {
                                 LaneState::hold,
                                 LaneState::withHold));
         switches.setTranslateX(-5);
+        name.setMinWidth(USE_PREF_SIZE);
         Label feed = quiet(feed(look.lanes().get(lane).feed()));
         feed.setId(kind.id() + "-feed");
+        feed.setMinWidth(0);
+        feed.setTooltip(new Tooltip(feed.getText()));
         HBox head = new HBox(new Badge(kind), new VBox(4, new HBox(6, name, feed), switches));
         head.getStyleClass().add("lane-head");
         if (lane == state.lane()) {

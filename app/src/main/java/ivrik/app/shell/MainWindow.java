@@ -83,12 +83,12 @@ public final class MainWindow {
                 new Pictures(
                         session,
                         view,
+                        document::folder,
                         List.of(
                                 new Pictures.Pane(frameA, paneA, view.paneA),
                                 new Pictures.Pane(frameB, paneB, view.paneB)),
                         this::showRegister,
                         this::showFaults);
-        pictures.service().useFolder(document.folder());
         player = new Player(session, view, pictures.service(), pictures::play);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
@@ -138,7 +138,7 @@ public final class MainWindow {
                         sheets,
                         remembered,
                         () -> chooser,
-                        this::folderChanged);
+                        this::projectOpened);
         watch = new Watch(session, view, pictures.service(), time, this::folderChanged);
         fillStage();
         listen();
@@ -214,6 +214,15 @@ public final class MainWindow {
 
     private void forgetSmall() {
         small.forget();
+    }
+
+    /** Pictures of the folder may have been asked for already; then they are not let go again. */
+    private void projectOpened() {
+        if (document.folder().equals(pictures.service().folder())) {
+            small.forget();
+        } else {
+            folderChanged();
+        }
     }
 
     private void folderChanged() {

@@ -23,6 +23,7 @@ import javafx.geometry.Point2D;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumMap;
@@ -32,6 +33,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /** Asks for the pictures the panes need, and puts the answers into them. */
 final class Pictures {
@@ -41,6 +43,7 @@ final class Pictures {
     private final View view;
     private final PictureService service;
     private final Map<Show, Shown> latest = new EnumMap<>(Show.class);
+    private final Supplier<Path> folder;
     private final List<Pane> panes;
     private final Consumer<Register> onRegister;
     private final Consumer<Map<String, String>> onFaults;
@@ -52,18 +55,24 @@ final class Pictures {
     /** A pane and what it shows. */
     record Pane(PaneFrame frame, PicturePane picture, ObjectProperty<Show> show) {}
 
+    /**
+     * @param folder what the project's media paths are relative to at present
+     */
     Pictures(
             Session session,
             View view,
+            Supplier<Path> folder,
             List<Pane> panes,
             Consumer<Register> onRegister,
             Consumer<Map<String, String>> onFaults) {
         this.session = session;
         this.view = view;
+        this.folder = folder;
         this.panes = panes;
         this.onRegister = onRegister;
         this.onFaults = onFaults;
         this.service = new PictureService(this::answered);
+        service.useFolder(folder.get());
         session.stateProperty().addListener((o, a, b) -> ask());
         view.frame.addListener(
                 (o, a, b) -> {
@@ -158,6 +167,9 @@ final class Pictures {
         }
         asked = request;
         settled = false;
+        if (!folder.get().equals(service.folder())) {
+            service.useFolder(folder.get());
+        }
         service.ask(request);
         detail(frame);
     }

@@ -22,8 +22,10 @@ import ivrik.core.render.Plan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
+import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Context;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Shift;
 
@@ -38,6 +40,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 
 /** The table of ratios: {@code bench/run [--quick] [--json FILE]}. */
@@ -133,8 +136,9 @@ public final class Bench {
 
     private Runnable shift(Sampler sampler) {
         Shift shift = new Shift();
+        Context context = new Context(1, new Rgb().lanes().getFirst(), Optional.empty(), workers);
         Settings settings = new Settings(Map.of("x", 3.37, "y", -1.62), EdgeFill.REPEAT, sampler);
-        return () -> shift.apply(red, settings, 1, workers).toPlane(workers);
+        return () -> shift.apply(red, settings, context).toPlane(workers);
     }
 
     private Runnable affine(int interpolation) {

@@ -35,12 +35,13 @@ final class LooksCommand implements Runnable {
             out.printf("%s%n  %s%n", look.name(), look.note());
             for (Dial dial : look.dials()) {
                 out.printf(
-                        "  %-10s %s to %s %s, rest %s%n",
+                        "  %-10s %s to %s %s, rest %s, begins at %s%n",
                         dial.name(),
                         plain(dial.min()),
                         plain(dial.max()),
                         dial.unit(),
-                        plain(dial.rest()));
+                        plain(dial.rest()),
+                        plain(dial.value().rest()));
             }
         }
     }
@@ -60,6 +61,7 @@ final class LooksCommand implements Runnable {
                                     dial.put("min", d.min());
                                     dial.put("max", d.max());
                                     dial.put("rest", d.rest());
+                                    dial.put("begins", d.value().rest());
                                     return dial;
                                 })
                         .toList();

@@ -4,6 +4,7 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
+import ivrik.core.treatment.Move;
 
 import java.util.Optional;
 
@@ -49,7 +50,7 @@ public final class WhyNothing {
                 return Optional.of(
                         "Nothing changes: " + step.kind().description().title() + " is off");
             }
-            if (look.lanes().get(after.lane()).hold() && step.kind().description().moves()) {
+            if (look.lanes().get(after.lane()).hold() && step.kind() instanceof Move) {
                 return Optional.of(
                         "Nothing changes: " + lane + " is held and takes no part in movement");
             }

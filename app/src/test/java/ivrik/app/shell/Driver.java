@@ -234,7 +234,9 @@ final class Driver implements AutoCloseable {
         return node;
     }
 
+    /** Where it is after the window has laid itself out. */
     private static Point2D at(Node node, double x, double y) {
+        pulses(2);
         return on(
                 () -> {
                     Bounds b = node.getLayoutBounds();

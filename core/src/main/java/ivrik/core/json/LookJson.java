@@ -3,19 +3,24 @@ package ivrik.core.json;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
+import ivrik.core.UnknownNameException;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Dial;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
 import ivrik.core.look.Overscan;
+import ivrik.core.look.Reach;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Series;
 import ivrik.core.treatment.Treatments;
 
 import java.util.ArrayList;
@@ -85,6 +90,13 @@ public final class LookJson {
                                 () -> Parts.as(node.path("onto"), Onto.class))
                         .orElse(Onto.IN_PLACE),
                 parts.read(
+                                "the reach of look " + name,
+                                () ->
+                                        node.has("reach")
+                                                ? Parts.as(node.path("reach"), Reach.class)
+                                                : Reach.ALL)
+                        .orElse(Reach.ALL),
+                parts.read(
                                 "the overscan of look " + name,
                                 () ->
                                         node.has("overscan")
@@ -95,29 +107,61 @@ public final class LookJson {
     }
 
     private static Step step(JsonNode node, int lanes) {
-        Step step = Parts.as(node, Step.class);
+        Step step = Parts.as(withDefaults(node), Step.class);
         var description = Treatments.named(step.treatment()).description();
         if (step.lanes().size() != lanes) {
             throw new IllegalArgumentException(
                     "it has amounts for " + step.lanes().size() + " lanes, not " + lanes);
         }
-        return new Step(
-                step.treatment(),
-                step.on(),
-                step.edgeFill(),
-                step.sampler(),
-                step.lanes().stream().map(a -> complete(a, description.parameters())).toList());
+        step.words().forEach((option, word) -> checkWord(description, option, word));
+        return step.withLanes(step.lanes().stream().map(a -> complete(a, description)).toList());
+    }
+
+    /** What older versions did not write. */
+    private static JsonNode withDefaults(JsonNode node) {
+        if (!node.isObject()) {
+            return node;
+        }
+        ObjectNode whole = node.deepCopy();
+        if (!whole.has("words")) {
+            whole.putObject("words");
+        }
+        if (!whole.has("picture")) {
+            whole.put("picture", "");
+        }
+        return whole;
+    }
+
+    private static void checkWord(Description description, String option, String word) {
+        Option found =
+                UnknownNameException.find(
+                        "option of " + description.id(),
+                        option,
+                        description.options(),
+                        Option::name);
+        UnknownNameException.find("choice of " + option, word, found.words(), w -> w);
     }
 
     /** With a rest value for each parameter that an older version did not know. */
-    private static Amounts complete(Amounts amounts, List<Parameter> parameters) {
+    private static Amounts complete(Amounts amounts, Description description) {
         Amounts all =
                 new Amounts(
                         java.util.Map.of(),
                         amounts.jitter() == null ? Jitter.NONE : amounts.jitter());
-        for (Parameter p : parameters) {
+        for (Parameter p : description.parameters()) {
             Value value = amounts.value(p.name());
             all = all.with(p.name(), value == null ? Value.of(p.rest()) : value);
+        }
+        if (description.series().isPresent()) {
+            Series series = description.series().get();
+            int things = amounts.count(series);
+            for (int i = 0; i < things; i++) {
+                for (Parameter p : series.parameters()) {
+                    String address = series.address(i, p.name());
+                    Value value = amounts.value(address);
+                    all = all.with(address, value == null ? Value.of(p.rest()) : value);
+                }
+            }
         }
         return all;
     }

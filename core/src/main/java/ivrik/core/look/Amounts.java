@@ -4,6 +4,7 @@ import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Series;
 
 import java.util.Map;
 import java.util.TreeMap;
@@ -23,8 +24,57 @@ public record Amounts(Map<String, Value> values, Jitter jitter) {
         return new Amounts(values, Jitter.NONE);
     }
 
+    /** What a lane has where a treatment is shown off. */
+    public static Amounts shownOff(Description description, int lane, int lanes) {
+        Amounts amounts = atRest(description);
+        for (Parameter parameter : description.parameters()) {
+            amounts = amounts.with(parameter.name(), Value.of(parameter.shownFor(lane, lanes)));
+        }
+        return amounts;
+    }
+
     public Value value(String parameter) {
         return values.get(parameter);
+    }
+
+    /** How many things of a series there are: one more than the highest number. */
+    public int count(Series series) {
+        String prefix = series.name() + ".";
+        return values.keySet().stream()
+                .filter(k -> k.startsWith(prefix))
+                .map(k -> k.substring(prefix.length(), k.lastIndexOf('.')))
+                .mapToInt(Integer::parseInt)
+                .map(n -> n + 1)
+                .max()
+                .orElse(0);
+    }
+
+    /** With one thing more, all of it at rest but what is given. */
+    public Amounts withThing(Series series, Map<String, Double> numbers) {
+        Amounts more = this;
+        int number = count(series);
+        for (Parameter p : series.parameters()) {
+            double value = numbers.getOrDefault(p.name(), p.rest());
+            more = more.with(series.address(number, p.name()), Value.of(value));
+        }
+        return more;
+    }
+
+    /** Without a thing; those after it are counted anew. */
+    public Amounts withoutThing(Series series, int number) {
+        Map<String, Value> kept = new TreeMap<>(values);
+        int count = count(series);
+        for (int i = number; i < count; i++) {
+            for (Parameter p : series.parameters()) {
+                Value next = values.get(series.address(i + 1, p.name()));
+                if (next == null) {
+                    kept.remove(series.address(i, p.name()));
+                } else {
+                    kept.put(series.address(i, p.name()), next);
+                }
+            }
+        }
+        return new Amounts(kept, jitter);
     }
 
     public Amounts with(String parameter, Value value) {
@@ -35,6 +85,12 @@ public record Amounts(Map<String, Value> values, Jitter jitter) {
 
     public Amounts withJitter(Jitter j) {
         return new Amounts(values, j);
+    }
+
+    /** With jitter, and what else is random, drawn from a seed. */
+    public Amounts withSeed(long seed) {
+        Amounts seeded = withJitter(jitter.withSeed(seed));
+        return values.containsKey("seed") ? seeded.with("seed", Value.of(seed)) : seeded;
     }
 
     public boolean isMoving() {

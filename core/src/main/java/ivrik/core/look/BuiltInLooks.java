@@ -11,12 +11,17 @@ import ivrik.core.treatment.Shift;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** The looks that come with Ivrik, found by name. */
 public final class BuiltInLooks {
     private static final String PAIR = "pair";
     private static final double FAR_PX = 4000;
-    private static final List<Look> ALL = List.of(inRegister(), rgbSplit(), stereoGlasses());
+    private static final List<Look> ALL =
+            Stream.concat(
+                            Stream.of(inRegister(), rgbSplit(), stereoGlasses()),
+                            TreatedLooks.all().stream())
+                    .toList();
 
     private BuiltInLooks() {}
 

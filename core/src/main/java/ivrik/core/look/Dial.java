@@ -5,11 +5,11 @@ import ivrik.core.motion.Value;
 import java.util.List;
 
 /**
- * An exposed control of a look that drives several values at once. At rest it changes nothing; away
- * from rest each link adds its own share.
+ * An exposed control of a look that drives several values at once. At rest it adds nothing to them; away
+ * from rest each link adds its own share. A look may begin with its dials away from rest.
  *
  * @param name in files and on the command line, such as {@code red-x}
- * @param rest where it has no effect
+ * @param rest where it adds nothing
  * @param links what it drives
  */
 public record Dial(
@@ -57,6 +57,9 @@ public record Dial(
         public Link withStep(int s) {
             return new Link(s, lane, target, perUnit, only);
         }
+
+        /** In place of a step: the look's reach, whose numbers are the targets. */
+        public static final int REACH = -1;
 
         /** The jitter's amount. */
         public static final String JITTER = "jitter";

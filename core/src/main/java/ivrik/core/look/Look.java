@@ -27,12 +27,14 @@ public record Look(
         List<Step> steps,
         Rejoin rejoin,
         Onto onto,
+        Reach reach,
         Overscan overscan,
         List<Dial> dials) {
     public Look {
         lanes = List.copyOf(lanes);
         order = List.copyOf(order);
         steps = List.copyOf(steps);
+        reach = reach == null ? Reach.ALL : reach;
         dials = List.copyOf(dials);
     }
 
@@ -48,6 +50,7 @@ public record Look(
                 java.util.Arrays.stream(treatments).map(t -> Step.atRest(t, lanes)).toList(),
                 Rejoin.EXACT,
                 Onto.IN_PLACE,
+                Reach.ALL,
                 Overscan.OFF,
                 List.of());
     }
@@ -68,11 +71,13 @@ public record Look(
     }
 
     public Look withName(String n) {
-        return new Look(n, note, separation, lanes, order, steps, rejoin, onto, overscan, dials);
+        return new Look(
+                n, note, separation, lanes, order, steps, rejoin, onto, reach, overscan, dials);
     }
 
     public Look withNote(String n) {
-        return new Look(name, n, separation, lanes, order, steps, rejoin, onto, overscan, dials);
+        return new Look(
+                name, n, separation, lanes, order, steps, rejoin, onto, reach, overscan, dials);
     }
 
     public Look withLane(int lane, UnaryOperator<LaneState> change) {
@@ -85,13 +90,15 @@ public record Look(
                 steps,
                 rejoin,
                 onto,
+                reach,
                 overscan,
                 dials);
     }
 
     /** With lanes laid down in this order; it names each lane once. */
     public Look withOrder(List<Integer> o) {
-        return new Look(name, note, separation, lanes, o, steps, rejoin, onto, overscan, dials);
+        return new Look(
+                name, note, separation, lanes, o, steps, rejoin, onto, reach, overscan, dials);
     }
 
     public Look withStep(int step, UnaryOperator<Step> change) {
@@ -99,7 +106,8 @@ public record Look(
     }
 
     public Look withSteps(List<Step> s) {
-        return new Look(name, note, separation, lanes, order, s, rejoin, onto, overscan, dials);
+        return new Look(
+                name, note, separation, lanes, order, s, rejoin, onto, reach, overscan, dials);
     }
 
     public Look withAmounts(int step, int lane, UnaryOperator<Amounts> change) {
@@ -107,24 +115,32 @@ public record Look(
     }
 
     public Look withRejoin(Rejoin r) {
-        return new Look(name, note, separation, lanes, order, steps, r, onto, overscan, dials);
+        return new Look(
+                name, note, separation, lanes, order, steps, r, onto, reach, overscan, dials);
     }
 
     /** With another name of the same model, such as one with another black generation. */
     public Look withSeparation(String s) {
-        return new Look(name, note, s, lanes, order, steps, rejoin, onto, overscan, dials);
+        return new Look(name, note, s, lanes, order, steps, rejoin, onto, reach, overscan, dials);
     }
 
     public Look withOnto(Onto o) {
-        return new Look(name, note, separation, lanes, order, steps, rejoin, o, overscan, dials);
+        return new Look(
+                name, note, separation, lanes, order, steps, rejoin, o, reach, overscan, dials);
+    }
+
+    public Look withReach(Reach r) {
+        return new Look(
+                name, note, separation, lanes, order, steps, rejoin, onto, r, overscan, dials);
     }
 
     public Look withOverscan(Overscan o) {
-        return new Look(name, note, separation, lanes, order, steps, rejoin, onto, o, dials);
+        return new Look(name, note, separation, lanes, order, steps, rejoin, onto, reach, o, dials);
     }
 
     public Look withDials(List<Dial> d) {
-        return new Look(name, note, separation, lanes, order, steps, rejoin, onto, overscan, d);
+        return new Look(
+                name, note, separation, lanes, order, steps, rejoin, onto, reach, overscan, d);
     }
 
     public Dial dial(String dial) {
@@ -146,24 +162,15 @@ public record Look(
         return withDials(dials.stream().map(d -> d.name().equals(dial) ? changed : d).toList());
     }
 
-    /** With all jitter drawn from this seed. */
+    /** With all that is random drawn from this seed. */
     public Look withSeed(long seed) {
         return withSteps(
                 steps.stream()
                         .map(
                                 step ->
-                                        new Step(
-                                                step.treatment(),
-                                                step.on(),
-                                                step.edgeFill(),
-                                                step.sampler(),
+                                        step.withLanes(
                                                 step.lanes().stream()
-                                                        .map(
-                                                                a ->
-                                                                        a.withJitter(
-                                                                                a.jitter()
-                                                                                        .withSeed(
-                                                                                                seed)))
+                                                        .map(a -> a.withSeed(seed))
                                                         .toList()))
                         .toList());
     }

@@ -61,6 +61,7 @@ public record ModelChange(Look look, List<String> dropped) {
                         steps,
                         old.rejoin(),
                         old.onto(),
+                        old.reach(),
                         old.overscan(),
                         dials);
         return new ModelChange(look, dropped);
@@ -85,17 +86,17 @@ public record ModelChange(Look look, List<String> dropped) {
 
     private static Step moved(Step step, int[] from) {
         Amounts rest = Amounts.atRest(step.kind().description());
-        return new Step(
-                step.treatment(),
-                step.on(),
-                step.edgeFill(),
-                step.sampler(),
+        return step.withLanes(
                 IntStream.of(from).mapToObj(i -> i < 0 ? rest : step.lanes().get(i)).toList());
     }
 
     private static Dial moved(Dial dial, int[] from) {
         List<Dial.Link> links = new ArrayList<>();
         for (Dial.Link link : dial.links()) {
+            if (link.step() == Dial.Link.REACH) {
+                links.add(link);
+                continue;
+            }
             IntStream.range(0, from.length)
                     .filter(i -> from[i] == link.lane())
                     .forEach(i -> links.add(link.withLane(i)));

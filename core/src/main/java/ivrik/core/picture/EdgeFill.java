@@ -63,4 +63,17 @@ public enum EdgeFill {
             out[k] = data[row + inside(from + k, n)];
         }
     }
+
+    /**
+     * Reads {@code count} samples of row {@code y} of a plane from column {@code from} on; both may lie
+     * outside.
+     */
+    public void read(Plane in, long y, int from, float[] out, int count) {
+        int inside = inside((int) y, in.height());
+        if (inside < 0) {
+            Arrays.fill(out, 0, count, 0f);
+        } else {
+            read(in.data(), in.row(inside), in.width(), from, out, count);
+        }
+    }
 }

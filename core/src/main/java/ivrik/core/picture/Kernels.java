@@ -100,6 +100,20 @@ public final class Kernels {
                 });
     }
 
+    /** a where t is 0, b where t is 1, at each place: a + t * (b - a). */
+    public static Plane mix(Plane a, Plane b, Plane t, Workers workers) {
+        float[] share = whole(t).data();
+        return pairwise(
+                a,
+                b,
+                workers,
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = x[i] + share[i] * (y[i] - x[i]);
+                    }
+                });
+    }
+
     /** Work on the samples {@code from} to before {@code to} of arrays that run in step. */
     private interface Pair {
         void run(float[] x, float[] y, float[] out, int from, int to);

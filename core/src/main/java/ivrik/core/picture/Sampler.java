@@ -33,7 +33,10 @@ public enum Sampler {
         }
     };
 
+    private static final int STEPS = 2048;
+
     private final int taps;
+    private float[] table;
 
     Sampler(int taps) {
         this.taps = taps;
@@ -47,6 +50,26 @@ public enum Sampler {
     /** The first of those samples, relative to the whole pixel at or before the position. */
     public int firstTap() {
         return 1 - taps / 2;
+    }
+
+    /**
+     * The weights of {@link #weights} for fractions in steps of 1/2048, one after the other, the last
+     * for 1; rounded to the nearest of them a position is at most 1/4096 pixel off.
+     */
+    public synchronized float[] table() {
+        if (table == null) {
+            float[] made = new float[(STEPS + 1) * taps];
+            for (int i = 0; i <= STEPS; i++) {
+                System.arraycopy(weights((double) i / STEPS), 0, made, i * taps, taps);
+            }
+            table = made;
+        }
+        return table;
+    }
+
+    /** The place in {@link #table} of the weights for a fraction in 0..1. */
+    public int entry(double fraction) {
+        return (int) (fraction * STEPS + 0.5) * taps;
     }
 
     /** The kernel at a distance of {@code d} >= 0 pixels. */

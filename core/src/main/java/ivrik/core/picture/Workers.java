@@ -5,6 +5,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.IntConsumer;
 
 /**
  * The fixed pool that picture work is spread over. Work comes as rows, cut into bands; which thread
@@ -52,22 +53,31 @@ public final class Workers implements AutoCloseable {
             rows.run(0, count);
             return;
         }
+        parts(bands, band -> rows.run(band * BAND_ROWS, Math.min(count, (band + 1) * BAND_ROWS)));
+    }
+
+    /** Runs {@code part} for each of 0..count and returns when all are done; failures as above. */
+    public void parts(int count, IntConsumer part) {
+        if (pool == null || count < 2) {
+            for (int i = 0; i < count; i++) {
+                part.accept(i);
+            }
+            return;
+        }
         AtomicInteger next = new AtomicInteger();
         AtomicReference<Throwable> failure = new AtomicReference<>();
         Runnable take =
                 () -> {
-                    for (int band = next.getAndIncrement();
-                            band < bands;
-                            band = next.getAndIncrement()) {
+                    for (int i = next.getAndIncrement(); i < count; i = next.getAndIncrement()) {
                         try {
-                            rows.run(band * BAND_ROWS, Math.min(count, (band + 1) * BAND_ROWS));
+                            part.accept(i);
                         } catch (Throwable t) {
                             failure.compareAndSet(null, t);
-                            next.set(bands);
+                            next.set(count);
                         }
                     }
                 };
-        int helpers = Math.min(threads, bands) - 1;
+        int helpers = Math.min(threads, count) - 1;
         CountDownLatch done = new CountDownLatch(helpers);
         for (int i = 0; i < helpers; i++) {
             pool.execute(
@@ -77,7 +87,7 @@ public final class Workers implements AutoCloseable {
                     });
         }
         take.run();
-        await(done, next, bands);
+        await(done, next, count);
         switch (failure.get()) {
             case null -> {}
             case RuntimeException e -> throw e;
@@ -86,7 +96,7 @@ public final class Workers implements AutoCloseable {
         }
     }
 
-    private static void await(CountDownLatch done, AtomicInteger next, int bands) {
+    private static void await(CountDownLatch done, AtomicInteger next, int count) {
         boolean interrupted = false;
         while (true) {
             try {
@@ -94,7 +104,7 @@ public final class Workers implements AutoCloseable {
                 break;
             } catch (InterruptedException e) {
                 interrupted = true;
-                next.set(bands);
+                next.set(count);
             }
         }
         if (interrupted) {

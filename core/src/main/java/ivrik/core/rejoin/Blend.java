@@ -1,5 +1,8 @@
 package ivrik.core.rejoin;
 
+import ivrik.core.UnknownNameException;
+
+import java.util.List;
 import java.util.Locale;
 
 /**
@@ -102,6 +105,23 @@ public enum Blend {
     public String title() {
         String words = id().replace('-', ' ');
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    /** The mode of a name in files. */
+    public static Blend named(String id) {
+        return UnknownNameException.find("blend mode", id, List.of(values()), Blend::id);
+    }
+
+    /**
+     * B(b, s) of one channel by itself.
+     *
+     * @throws IllegalStateException if the mode needs all three channels
+     */
+    public float channel(float b, float s) {
+        if (channel == null) {
+            throw new IllegalStateException(id() + " needs all three channels");
+        }
+        return channel.of(b, s);
     }
 
     /**

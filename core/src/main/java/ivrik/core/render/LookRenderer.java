@@ -14,18 +14,16 @@ import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
 import ivrik.core.rejoin.Joiner;
 import ivrik.core.render.Plan.LookPlan;
-import ivrik.core.render.Plan.StepPlan;
-import ivrik.core.separation.Paint;
+import ivrik.core.render.Plan.ReachPlan;
 import ivrik.core.separation.Separation;
-import ivrik.core.treatment.Settings;
-import ivrik.core.treatment.Treatment;
-import ivrik.core.treatment.Treatments;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.BinaryOperator;
 import java.util.stream.IntStream;
 
 /**
@@ -49,45 +47,113 @@ final class LookRenderer {
     }
 
     /**
+     * The other pictures that a look needs, of the size of the one it is done to.
+     *
+     * @param feeds for each lane what it is taken from, or null
+     * @param steps for each step what its treatment uses, or null; of any size
+     * @param matte for the reach, or null
+     */
+    record Supplies(List<Frame> feeds, List<Frame> steps, Frame matte) {
+        static Supplies none(LookPlan look) {
+            return new Supplies(
+                    Collections.nCopies(look.feeds().size(), null),
+                    Collections.nCopies(look.steps().size(), null),
+                    null);
+        }
+    }
+
+    /**
      * The look done to a picture.
      *
-     * @param feeds for each lane another picture that it is taken from, or null
      * @param scale pixels of the picture to a pixel of the full-size sequence
      */
-    Frame apply(LookPlan look, Frame source, List<Frame> feeds, double scale, Cancel cancel) {
+    Frame apply(LookPlan look, Frame source, Supplies supplies, double scale, Cancel cancel) {
         if (look.isNeutral()) {
             return source;
         }
-        Frame result = rejoined(look, source, feeds, scale, cancel);
-        cancel.check();
         Frame onto =
-                look.onto() == Blend.NORMAL
-                        ? Composite.mix(source, result, look.ontoAmount(), workers)
-                        : Composite.of(source, result, look.onto(), look.ontoAmount(), workers);
+                look.reach().isEmpty()
+                        ? laid(look, source, rejoined(look, source, supplies, scale, cancel))
+                        : reached(look, look.reach().get(), source, supplies, scale, cancel);
+        cancel.check();
         return look.overscan() == 1
                 ? onto
                 : onto.premultiplied(workers).mapPlanes(p -> Zoom.of(p, look.overscan(), workers));
     }
 
+    /** A result met with the untouched picture. */
+    private Frame laid(LookPlan look, Frame source, Frame result) {
+        return look.onto() == Blend.NORMAL
+                ? Composite.mix(source, result, look.ontoAmount(), workers)
+                : Composite.of(source, result, look.onto(), look.ontoAmount(), workers);
+    }
+
+    /** The same where only part of the picture is reached. */
+    private Frame reached(
+            LookPlan look,
+            ReachPlan reach,
+            Frame source,
+            Supplies supplies,
+            double scale,
+            Cancel cancel) {
+        Plane weights = Reaching.of(reach, source, supplies.matte(), workers);
+        Frame picture = source.premultiplied(workers);
+        if (!reach.spreads()) {
+            Frame result = laid(look, source, rejoined(look, source, supplies, scale, cancel));
+            return weighted(picture, result.premultiplied(workers), weights);
+        }
+        Frame part = picture.mapPlanes(p -> Kernels.multiply(p, weights, workers));
+        Frame result = rejoined(look, part, supplies, scale, cancel).premultiplied(workers);
+        if (look.onto() != Blend.NORMAL) {
+            return laid(look, source, result);
+        }
+        Plane others = Reaching.inverse(weights, workers);
+        Frame rest = picture.mapPlanes(p -> Kernels.multiply(p, others, workers));
+        return laid(look, source, sum(rest, result));
+    }
+
+    /** One picture where the weights are 0, the other where they are 1. */
+    private Frame weighted(Frame a, Frame b, Plane weights) {
+        return zip(a, b, (x, y) -> Kernels.mix(x, y, weights, workers));
+    }
+
+    private Frame sum(Frame a, Frame b) {
+        return zip(a, b, (x, y) -> Kernels.add(x, y, workers));
+    }
+
+    private Frame zip(Frame a, Frame b, BinaryOperator<Plane> each) {
+        List<Plane> colour = Planes.zip(a.colour(), b.colour(), each);
+        return a.isOpaque() && b.isOpaque()
+                ? new Frame(colour, Alpha.OPAQUE, List.of())
+                : new Frame(
+                        colour, Alpha.PREMULTIPLIED, Planes.zip(coverage(a), coverage(b), each));
+    }
+
+    private static List<Plane> coverage(Frame frame) {
+        return frame.isOpaque()
+                ? Collections.nCopies(3, Plane.flat(frame.width(), frame.height(), 1))
+                : frame.coverage();
+    }
+
     /** Separated, treated and rejoined, without any short cut. */
-    Frame rejoined(LookPlan look, Frame source, List<Frame> feeds, double scale, Cancel cancel) {
+    Frame rejoined(LookPlan look, Frame source, Supplies supplies, double scale, Cancel cancel) {
         Separation model = look.model();
         if (source.isOpaque() && isStraight(look)) {
             return new Frame(
-                    straight(look, source.colour(), scale, cancel).toPlanes(workers),
+                    straight(look, source.colour(), supplies, scale, cancel).toPlanes(workers),
                     Alpha.OPAQUE,
                     List.of());
         }
         if (look.steps().isEmpty()
                 && !source.isOpaque()
-                && feeds.stream().allMatch(Objects::isNull)) {
+                && supplies.feeds().stream().allMatch(Objects::isNull)) {
             Frame straight = source.straight(workers);
             return new Frame(
                     join(look, model.separate(straight.colour(), workers)),
                     Alpha.STRAIGHT,
                     straight.coverage());
         }
-        Lanes lanes = lanes(look, source, feeds, scale, cancel);
+        Lanes lanes = lanes(look, source, supplies, scale, cancel);
         cancel.check();
         if (lanes.isOpaque()) {
             return new Frame(join(look, lanes.planes()), Alpha.OPAQUE, List.of());
@@ -118,20 +184,28 @@ final class LookRenderer {
      * The colours of a look that {@link #isStraight}, of an opaque picture. Lanes that are not treated
      * never become planes.
      */
-    ColourRows straight(LookPlan look, List<Plane> colour, double scale, Cancel cancel) {
+    ColourRows straight(
+            LookPlan look, List<Plane> colour, Supplies supplies, double scale, Cancel cancel) {
         Separation model = look.model();
         int count = model.lanes().size();
         if (model.isChannels()) {
-            return ColourRows.of(rows(look, colour, scale, cancel));
+            List<Rows> rows = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                rows.add(treater(look, i, supplies, scale, cancel).treated(colour.get(i)));
+            }
+            return ColourRows.of(rows);
         }
         boolean[] treated = new boolean[count];
         for (int i = 0; i < count; i++) {
-            treated[i] = isTreated(look, i);
+            treated[i] = LaneTreater.isTreated(look, i);
         }
         List<Plane> lanes = Pixels.map(colour, treated, workers, model::separate);
         List<Rows> rows = new ArrayList<>();
         for (int i = 0; i < count; i++) {
-            rows.add(treated[i] ? lane(look, lanes.get(i), i, scale, cancel) : null);
+            rows.add(
+                    treated[i]
+                            ? treater(look, i, supplies, scale, cancel).treated(lanes.get(i))
+                            : null);
         }
         return new LaneStream(model, colour, rows);
     }
@@ -141,34 +215,39 @@ final class LookRenderer {
     }
 
     /** The lanes of a picture, treated but not rejoined. */
-    Lanes lanes(LookPlan look, Frame source, List<Frame> feeds, double scale, Cancel cancel) {
+    Lanes lanes(LookPlan look, Frame source, Supplies supplies, double scale, Cancel cancel) {
         Separation model = look.model();
         Map<Frame, Lanes> separated = new IdentityHashMap<>();
         List<Lanes> origins = new ArrayList<>();
         for (int i = 0; i < model.lanes().size(); i++) {
-            Frame feed = feeds.get(i);
+            Frame feed = supplies.feeds().get(i);
             origins.add(
                     separated.computeIfAbsent(
                             feed == null ? source : feed, f -> separate(model, f)));
         }
-        List<Plane> planes =
-                IntStream.range(0, origins.size())
-                        .mapToObj(i -> origins.get(i).planes().get(i))
-                        .toList();
-        if (origins.stream().allMatch(Lanes::isOpaque)) {
-            return new Lanes(treated(look, planes, scale, cancel), List.of());
+        boolean opaque = origins.stream().allMatch(Lanes::isOpaque);
+        Plane full = opaque ? null : Plane.flat(source.width(), source.height(), 1);
+        List<Plane> planes = new ArrayList<>();
+        List<Plane> coverage = new ArrayList<>();
+        for (int i = 0; i < origins.size(); i++) {
+            Lanes origin = origins.get(i);
+            LaneTreater treater = treater(look, i, supplies, scale, cancel);
+            Plane plane = origin.planes().get(i);
+            if (opaque) {
+                planes.add(treater.treated(plane).toPlane(workers));
+                continue;
+            }
+            Plane cover = origin.isOpaque() ? full : origin.coverage().get(i);
+            LaneTreater.Covered treated = treater.treated(new LaneTreater.Covered(plane, cover));
+            planes.add(treated.lane());
+            coverage.add(treated.coverage());
         }
-        Plane full = Plane.flat(source.width(), source.height(), 1);
-        List<Plane> coverage =
-                IntStream.range(0, origins.size())
-                        .mapToObj(
-                                i ->
-                                        origins.get(i).isOpaque()
-                                                ? full
-                                                : origins.get(i).coverage().get(i))
-                        .toList();
-        return new Lanes(
-                treated(look, planes, scale, cancel), spread(look, coverage, scale, cancel));
+        return new Lanes(planes, coverage);
+    }
+
+    private LaneTreater treater(
+            LookPlan look, int lane, Supplies supplies, double scale, Cancel cancel) {
+        return new LaneTreater(look, lane, supplies.steps(), scale, workers, cancel);
     }
 
     /** The lanes of a picture, multiplied by its coverage if it has any. */
@@ -188,53 +267,5 @@ final class LookRenderer {
                                 coverage,
                                 (p, a) -> Kernels.multiply(p, a, workers));
         return new Lanes(lanes, coverage);
-    }
-
-    private List<Plane> treated(LookPlan look, List<Plane> lanes, double scale, Cancel cancel) {
-        return IntStream.range(0, lanes.size())
-                .mapToObj(i -> lane(look, lanes.get(i), i, scale, cancel).toPlane(workers))
-                .toList();
-    }
-
-    /** A treated lane; angles are treated as directions. */
-    private Rows lane(LookPlan look, Plane lane, int number, double scale, Cancel cancel) {
-        boolean angle = look.model().lanes().get(number).paint() == Paint.ANGLE;
-        return angle && isTreated(look, number)
-                ? Rows.of(
-                        Angles.treated(
-                                lane,
-                                p -> rows(look, p, number, scale, cancel).toPlane(workers),
-                                workers))
-                : rows(look, lane, number, scale, cancel);
-    }
-
-    private static boolean isTreated(LookPlan look, int lane) {
-        return look.steps().stream().anyMatch(s -> s.lanes().get(lane) != null);
-    }
-
-    private List<Plane> spread(LookPlan look, List<Plane> planes, double scale, Cancel cancel) {
-        return rows(look, planes, scale, cancel).stream().map(r -> r.toPlane(workers)).toList();
-    }
-
-    /** The treated lanes; the last treatment of each is still to be done, row by row. */
-    private List<Rows> rows(LookPlan look, List<Plane> lanes, double scale, Cancel cancel) {
-        List<Rows> treated = new ArrayList<>();
-        for (int i = 0; i < lanes.size(); i++) {
-            treated.add(rows(look, lanes.get(i), i, scale, cancel));
-        }
-        return treated;
-    }
-
-    private Rows rows(LookPlan look, Plane lane, int number, double scale, Cancel cancel) {
-        Rows treated = Rows.of(lane);
-        for (StepPlan step : look.steps()) {
-            Treatment treatment = Treatments.named(step.treatment());
-            Settings settings = step.lanes().get(number);
-            if (settings != null) {
-                cancel.check();
-                treated = treatment.apply(treated.toPlane(workers), settings, scale, workers);
-            }
-        }
-        return treated;
     }
 }

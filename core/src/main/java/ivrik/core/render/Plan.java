@@ -11,6 +11,8 @@ import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Settings;
+import ivrik.core.treatment.Treatment;
+import ivrik.core.treatment.Treatments;
 
 import java.util.Collections;
 import java.util.List;
@@ -39,6 +41,8 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             double angleDegrees,
             boolean flipX,
             boolean flipY) {
+        static final PlacePlan FITTED = new PlacePlan(Place.Fit.FIT, 0, 0, 1, 0, false, false);
+
         /** Fitted into the middle, upright. */
         public boolean isPlain() {
             return fit == Place.Fit.FIT
@@ -79,6 +83,7 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
      * @param feeds for each lane another picture than the layer's, or null
      * @param steps those that change something, in order
      * @param ontoAmount 0..1
+     * @param reach which part of the picture it touches; empty for all of it
      * @param overscan how much the result is scaled up, at least 1
      */
     public record LookPlan(
@@ -89,6 +94,7 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             Rejoin rejoin,
             Blend onto,
             double ontoAmount,
+            Optional<ReachPlan> reach,
             double overscan) {
         /** Whether the picture goes through untouched. */
         public boolean isNeutral() {
@@ -113,22 +119,73 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             return Separations.named(separation);
         }
 
-        /** With pictures for lanes, and scaled up. */
-        LookPlan with(List<FeedPlan> pictures, double times) {
+        /** With what the project has for it: pictures for lanes and steps, a matte; and scaled up. */
+        LookPlan with(
+                List<FeedPlan> pictures,
+                List<StepPlan> complete,
+                Optional<ReachPlan> reached,
+                double times) {
             return new LookPlan(
-                    separation, plates, pictures, steps, rejoin, onto, ontoAmount, times);
+                    separation,
+                    plates,
+                    pictures,
+                    complete,
+                    rejoin,
+                    onto,
+                    ontoAmount,
+                    reached,
+                    times);
         }
 
         /** The same model with nothing done in it. */
         LookPlan untouched() {
             List<FeedPlan> own = Collections.nCopies(feeds.size(), null);
             return new LookPlan(
-                    separation, plates, own, List.of(), Rejoin.EXACT, Blend.NORMAL, 0, 1);
+                    separation,
+                    plates,
+                    own,
+                    List.of(),
+                    Rejoin.EXACT,
+                    Blend.NORMAL,
+                    0,
+                    Optional.empty(),
+                    1);
         }
     }
 
-    /** A treatment with each lane's settings; null where the lane is left alone. */
-    public record StepPlan(String treatment, List<Settings> lanes) {}
+    /**
+     * A treatment with each lane's settings; null where the lane is left alone.
+     *
+     * @param number of the step in the look
+     * @param picture the one that the treatment uses, if it has one
+     */
+    public record StepPlan(
+            String treatment, int number, List<Settings> lanes, Optional<Picture> picture) {
+        Treatment kind() {
+            return Treatments.named(treatment);
+        }
+
+        StepPlan withPicture(Optional<Picture> p) {
+            return new StepPlan(treatment, number, lanes, p);
+        }
+    }
+
+    /** A window of tones, as shares of full; open where it reaches the end. */
+    public record TonePlan(double low, double high, double soft, boolean linear) {}
+
+    /** A range of hues, in degrees. */
+    public record HuePlan(double hue, double width, double soft) {}
+
+    /** Another layer's picture as a matte; no picture where there is nothing to be seen. */
+    public record MattePlan(Optional<Picture> picture, PlacePlan place, boolean luma) {}
+
+    /** What a look touches: what is in all of these. */
+    public record ReachPlan(
+            Optional<TonePlan> tones,
+            Optional<HuePlan> hues,
+            Optional<MattePlan> matte,
+            boolean inverted,
+            boolean spreads) {}
 
     /** The same plan without any look: the source as it came in. */
     public Plan untouched() {

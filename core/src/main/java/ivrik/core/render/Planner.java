@@ -1,11 +1,13 @@
 package ivrik.core.render;
 
+import ivrik.core.UnknownNameException;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Dial.Link;
 import ivrik.core.look.Feed;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Place;
+import ivrik.core.look.Reach;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Rational;
@@ -17,14 +19,22 @@ import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Plate;
 import ivrik.core.render.Plan.FeedPlan;
+import ivrik.core.render.Plan.HuePlan;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.ReachPlan;
 import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.render.Plan.TonePlan;
 import ivrik.core.separation.LaneKind;
+import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Settings;
+import ivrik.core.treatment.Settings.Moment;
+import ivrik.core.treatment.Trait;
 import ivrik.core.treatment.Treatment;
 
 import java.util.ArrayList;
@@ -102,8 +112,78 @@ public final class Planner {
                 look.look().lanes().stream()
                         .map(s -> s.feed().isOwn() ? null : feed(project, layer, s.feed(), frame))
                         .toList();
+        List<StepPlan> steps =
+                plan.steps().stream()
+                        .map(
+                                s ->
+                                        s.withPicture(
+                                                used(
+                                                        project,
+                                                        layer,
+                                                        look.look().steps().get(s.number()),
+                                                        frame)))
+                        .toList();
         double overscan = Overscans.of(look.look(), layer.range(), project.sequence()).scale();
-        return plan.with(feeds, overscan);
+        return plan.with(
+                feeds,
+                steps,
+                plan.reach().map(r -> withMatte(r, project, layer, look.look().reach(), frame)),
+                overscan);
+    }
+
+    /** The picture that a treatment uses. */
+    private static Optional<Picture> used(Project project, Layer layer, Step step, long frame) {
+        return project.source(step.picture()).map(s -> other(project, s, layer.range(), frame));
+    }
+
+    private static ReachPlan withMatte(
+            ReachPlan reach, Project project, Layer layer, Reach told, long frame) {
+        if (!told.matte().isOn()) {
+            return reach;
+        }
+        Layer matte = project.layer(told.matte().layer()).orElse(null);
+        MattePlan plan =
+                new MattePlan(
+                        matte == null ? Optional.empty() : picture(project, matte, frame),
+                        place((matte == null ? layer : matte).place(), frame),
+                        told.matte().channel() == Reach.Matte.Channel.LUMA);
+        return new ReachPlan(
+                reach.tones(), reach.hues(), Optional.of(plan), reach.inverted(), reach.spreads());
+    }
+
+    private static Optional<ReachPlan> reach(Look look, Rational frame) {
+        Reach r = look.reach();
+        if (r.isAll()) {
+            return Optional.empty();
+        }
+        Optional<TonePlan> tones =
+                r.tones().on()
+                        ? Optional.of(
+                                new TonePlan(
+                                        part(look, "low", frame) / 100,
+                                        part(look, "high", frame) / 100,
+                                        part(look, "soft", frame) / 100,
+                                        r.tones().linear()))
+                        : Optional.empty();
+        Optional<HuePlan> hues =
+                r.colour().on()
+                        ? Optional.of(
+                                new HuePlan(
+                                        part(look, "hue", frame),
+                                        part(look, "width", frame),
+                                        part(look, "falloff", frame)))
+                        : Optional.empty();
+        return Optional.of(new ReachPlan(tones, hues, Optional.empty(), r.inverted(), r.spreads()));
+    }
+
+    /** A number of the reach, dials included, within its range. */
+    private static double part(Look look, String name, Rational frame) {
+        Reach.Part part =
+                UnknownNameException.find("part of a reach", name, Reach.PARTS, Reach.Part::name);
+        double value =
+                part.value().apply(look.reach()).at(frame)
+                        + look.driven(Link.REACH, 0, name, frame);
+        return Math.clamp(value, part.min(), part.max());
     }
 
     /** The picture of a lane that takes it from elsewhere. */
@@ -149,6 +229,7 @@ public final class Planner {
                 look.rejoin(),
                 look.onto().blend(),
                 Math.clamp(look.onto().amount().at(frame), 0, 1),
+                reach(look, frame),
                 1);
     }
 
@@ -173,13 +254,14 @@ public final class Planner {
         Treatment treatment = step.kind();
         List<Settings> lanes = new ArrayList<>();
         for (int lane = 0; lane < step.lanes().size(); lane++) {
-            boolean held = look.lanes().get(lane).hold() && treatment.description().moves();
+            boolean held = look.lanes().get(lane).hold() && treatment instanceof Move;
             Settings settings = settings(look, index, lane, frame, rate);
             boolean acts =
                     step.on() && !held && look.isShown(lane) && !treatment.isNeutral(settings);
             lanes.add(acts ? settings : null);
         }
-        return new StepPlan(step.treatment(), Collections.unmodifiableList(lanes));
+        return new StepPlan(
+                step.treatment(), index, Collections.unmodifiableList(lanes), Optional.empty());
     }
 
     /** One lane's numbers in a step at a frame: values, dials and jitter added up, within range. */
@@ -193,15 +275,45 @@ public final class Planner {
                         jitter.frequencyHz() + look.driven(index, lane, Link.RATE, frame),
                         0,
                         Jitter.MAX_FREQUENCY_HZ);
+        Description description = step.kind().description();
         Map<String, Double> numbers = new HashMap<>();
-        for (Parameter parameter : step.kind().description().parameters()) {
-            String name = parameter.name();
+        for (String name : amounts.values().keySet()) {
+            Parameter parameter = description.parameter(name);
             double value = amounts.value(name).at(frame) + look.driven(index, lane, name, frame);
             if (parameter.jitters()) {
                 value += jitter.at(frame, shake, hz, rate, lane, step.treatment() + "/" + name);
             }
             numbers.put(name, parameter.clamp(value));
         }
-        return new Settings(numbers, step.edgeFill(), step.sampler());
+        if (step.kind() instanceof Move) {
+            lessen(description, numbers);
+        }
+        Moment moment =
+                description.is(Trait.LIVE)
+                        ? new Moment(lane, (long) Math.floor(frame.toDouble()))
+                        : Moment.ANY;
+        return new Settings(
+                numbers, complete(step, description), step.edgeFill(), step.sampler(), moment);
+    }
+
+    /** Of a move less than all is a lesser move. */
+    private static void lessen(Description description, Map<String, Double> numbers) {
+        double amount = numbers.getOrDefault(Parameter.AMOUNT, 100.0) / 100;
+        if (amount == 1) {
+            return;
+        }
+        numbers.replaceAll(
+                (name, value) -> {
+                    Parameter p = description.parameter(name);
+                    return p.drives() ? p.rest() + amount * (value - p.rest()) : value;
+                });
+        numbers.put(Parameter.AMOUNT, 100.0);
+    }
+
+    /** The choices, those at rest included. */
+    private static Map<String, String> complete(Step step, Description description) {
+        Map<String, String> words = new HashMap<>();
+        description.options().forEach(o -> words.put(o.name(), step.word(o)));
+        return words;
     }
 }

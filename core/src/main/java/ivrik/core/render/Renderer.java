@@ -8,13 +8,18 @@ import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
+import ivrik.core.render.LookRenderer.Supplies;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.ReachPlan;
+import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.treatment.Pattern;
 
-import java.util.Collections;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 
 /**
  * Makes frames: {@code source -> separate -> treat each lane -> rejoin -> onto -> layer over layer}.
@@ -95,7 +100,7 @@ public final class Renderer {
         return looks.lanes(
                         chosen,
                         beneath(plan, layer, look, scale, cancel),
-                        feeds(chosen, plan.size(), scale),
+                        supplies(chosen, plan.size(), scale),
                         scale,
                         cancel)
                 .planes();
@@ -118,7 +123,7 @@ public final class Renderer {
         return looks.rejoined(
                 chosen,
                 beneath(plan, layer, look, scale, cancel),
-                feeds(chosen, plan.size(), scale),
+                supplies(chosen, plan.size(), scale),
                 scale,
                 cancel);
     }
@@ -153,7 +158,7 @@ public final class Renderer {
                                     looks.apply(
                                             look,
                                             picture,
-                                            feeds(look, sequence, scale),
+                                            supplies(look, sequence, scale),
                                             scale,
                                             cancel);
                         }
@@ -162,24 +167,51 @@ public final class Renderer {
                 });
     }
 
-    /** The pictures of lanes that take theirs from elsewhere; null for the others. */
-    private List<Frame> feeds(LookPlan look, Size sequence, double scale) {
-        return look.feeds().stream()
-                .map(
-                        feed ->
-                                feed == null
-                                        ? null
-                                        : feed.picture()
-                                                .map(p -> placed(p, feed.place(), sequence, scale))
-                                                .orElseGet(
-                                                        () -> Frame.empty(sequence.scaled(scale))))
-                .toList();
+    /** The other pictures that a look needs. */
+    private Supplies supplies(LookPlan look, Size sequence, double scale) {
+        List<Frame> feeds =
+                look.feeds().stream()
+                        .map(
+                                feed ->
+                                        feed == null
+                                                ? null
+                                                : placed(
+                                                        feed.picture(),
+                                                        feed.place(),
+                                                        sequence,
+                                                        scale))
+                        .toList();
+        List<Frame> steps =
+                look.steps().stream()
+                        .map(
+                                step ->
+                                        step.picture()
+                                                .map(p -> used(step, p, sequence, scale))
+                                                .orElse(null))
+                        .toList();
+        Frame matte =
+                look.reach()
+                        .flatMap(ReachPlan::matte)
+                        .map(m -> placed(m.picture(), m.place(), sequence, scale))
+                        .orElse(null);
+        return new Supplies(feeds, steps, matte);
+    }
+
+    /** The picture that a treatment uses: fitted into the sequence, or at its own size. */
+    private Frame used(StepPlan step, Picture picture, Size sequence, double scale) {
+        boolean tiled = step.lanes().stream().filter(Objects::nonNull).anyMatch(Pattern::isTiled);
+        Size own = picture.source().size();
+        return placed(picture, PlacePlan.FITTED, tiled ? own : sequence, scale);
+    }
+
+    private Frame placed(Optional<Picture> picture, PlacePlan place, Size sequence, double scale) {
+        return picture.map(p -> placed(p, place, sequence, scale))
+                .orElseGet(() -> Frame.empty(sequence.scaled(scale)));
     }
 
     /** A look by itself done to a picture of the sequence's size times {@code scale}. */
     public Frame apply(LookPlan look, Frame source, double scale, Cancel cancel) {
-        return looks.apply(
-                look, source, Collections.nCopies(look.feeds().size(), null), scale, cancel);
+        return looks.apply(look, source, Supplies.none(look), scale, cancel);
     }
 
     /**
@@ -194,7 +226,12 @@ public final class Renderer {
             Frame source = placed(layer.picture(), layer.place(), plan.size(), scale);
             if (source.isOpaque()) {
                 Screen.pack(
-                        looks.straight(layer.looks().getFirst(), source.colour(), scale, cancel),
+                        looks.straight(
+                                layer.looks().getFirst(),
+                                source.colour(),
+                                supplies(layer.looks().getFirst(), plan.size(), scale),
+                                scale,
+                                cancel),
                         pixels,
                         workers);
                 return;
@@ -209,6 +246,7 @@ public final class Renderer {
         return layer.looks().size() == 1
                 && layer.opacity() == 1
                 && look.overscan() == 1
+                && look.reach().isEmpty()
                 && !look.isNeutral()
                 && LookRenderer.isStraight(look)
                 && look.onto() == Blend.NORMAL

@@ -20,4 +20,9 @@ public record Covered(double left, double top, double right, double bottom) {
                 Math.min(right, other.right),
                 Math.min(bottom, other.bottom));
     }
+
+    /** What is left when so many pixels are lost along each side. */
+    Covered inset(double by, Size size) {
+        return new Covered(left + by, top + by, right - by, bottom - by).and(all(size));
+    }
 }

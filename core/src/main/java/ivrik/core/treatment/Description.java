@@ -2,7 +2,11 @@ package ivrik.core.treatment;
 
 import ivrik.core.UnknownNameException;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * All that the window, the files and the command line need to know of a treatment; its column, its
@@ -11,15 +15,92 @@ import java.util.List;
  * @param id the name in files, such as {@code shift}
  * @param title the name in the window
  * @param help what it does to the picture, in one sentence
- * @param moves whether it is a movement: a held lane takes no part in it
+ * @param parameters its numbers, the amount last
+ * @param options its choices
+ * @param series what a lane can have any number of
  */
 public record Description(
-        String id, String title, String help, boolean moves, List<Parameter> parameters) {
+        String id,
+        String title,
+        String help,
+        Group group,
+        Control control,
+        List<Parameter> parameters,
+        List<Option> options,
+        Optional<Series> series,
+        Set<Trait> traits) {
     public Description {
         parameters = List.copyOf(parameters);
+        options = List.copyOf(options);
+        traits = Set.copyOf(traits);
     }
 
+    /** A treatment with these numbers; unless it has an amount of its own, one at rest at 100 % is added. */
+    public static Description of(
+            String id,
+            String title,
+            String help,
+            Group group,
+            Control control,
+            Parameter... parameters) {
+        boolean own = Stream.of(parameters).anyMatch(p -> p.name().equals(Parameter.AMOUNT));
+        Stream<Parameter> amount =
+                own ? Stream.empty() : Stream.of(Parameter.amount(100).setting());
+        return new Description(
+                id,
+                title,
+                help,
+                group,
+                control,
+                Stream.concat(Stream.of(parameters), amount).toList(),
+                List.of(),
+                Optional.empty(),
+                Set.of());
+    }
+
+    /** With choices. */
+    public Description choosing(Option... choices) {
+        return new Description(
+                id, title, help, group, control, parameters, List.of(choices), series, traits);
+    }
+
+    /** With things that a lane can have any number of. */
+    public Description listing(Series things) {
+        return new Description(
+                id, title, help, group, control, parameters, options, Optional.of(things), traits);
+    }
+
+    public Description with(Trait... more) {
+        Set<Trait> all = EnumSet.noneOf(Trait.class);
+        all.addAll(traits);
+        all.addAll(List.of(more));
+        return new Description(id, title, help, group, control, parameters, options, series, all);
+    }
+
+    public boolean is(Trait trait) {
+        return traits.contains(trait);
+    }
+
+    /**
+     * The parameter of a name, those of a series included.
+     *
+     * @throws UnknownNameException if there is none
+     */
     public Parameter parameter(String name) {
+        String last = name.substring(name.lastIndexOf('.') + 1);
+        if (series.isPresent() && name.startsWith(series.get().name() + ".")) {
+            return UnknownNameException.find(
+                    "parameter of " + id, last, series.get().parameters(), Parameter::name);
+        }
         return UnknownNameException.find("parameter of " + id, name, parameters, Parameter::name);
+    }
+
+    public boolean has(String parameter) {
+        return parameters.stream().anyMatch(p -> p.name().equals(parameter));
+    }
+
+    /** The number looked at first. */
+    public Parameter main() {
+        return parameters.getFirst();
     }
 }

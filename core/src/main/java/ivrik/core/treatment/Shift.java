@@ -1,24 +1,22 @@
 package ivrik.core.treatment;
 
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
+import ivrik.core.filter.Affine;
+import ivrik.core.filter.Warp;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
-
-import java.util.List;
 
 /** Moves a lane: positive x to the right, positive y down; exact on whole pixels. */
-public final class Shift implements Treatment {
+public final class Shift implements Move {
     private static final double FAR_PX = 20000;
     private static final Description DESCRIPTION =
-            new Description(
-                    "shift",
-                    "Shift",
-                    "Moves a lane against the others, so that its edges part from theirs.",
-                    true,
-                    List.of(
-                            new Parameter("x", "x", "px", -FAR_PX, FAR_PX, 0, 1, true),
-                            new Parameter("y", "y", "px", -FAR_PX, FAR_PX, 0, 1, true)));
+            Description.of(
+                            "shift",
+                            "Shift",
+                            "Moves a lane against the others, so that its edges part from theirs.",
+                            Group.MOVES,
+                            Control.PAD,
+                            Parameter.px("x", "x", -FAR_PX, FAR_PX).jittering().shown(8, -8),
+                            Parameter.px("y", "y", -FAR_PX, FAR_PX).jittering().shown(3, -3))
+                    .with(Trait.SPREADS);
 
     @Override
     public Description description() {
@@ -26,9 +24,9 @@ public final class Shift implements Treatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, double scale, Workers workers) {
-        return new Translation(
-                lane, settings.number("x") * scale, settings.number("y") * scale, settings);
+    public Warp warp(Settings settings, Size size, Context context) {
+        return Affine.moved(
+                settings.number("x") * context.scale(), settings.number("y") * context.scale());
     }
 
     @Override

@@ -3,25 +3,29 @@ package ivrik.core.treatment;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 
 /** One kind of work on a lane. Implementations are stateless. */
 public interface Treatment {
     Description description();
 
-    /** Whether these settings change nothing at all; then {@link #apply} is not called. */
+    /**
+     * Whether these settings change nothing at all; then {@link #apply} is not called. As a rule that
+     * is so when nothing of it is done, or when all parameters that drive it are at rest.
+     */
     default boolean isNeutral(Settings settings) {
-        return description().parameters().stream()
-                .allMatch(p -> settings.number(p.name()) == p.rest());
+        return settings.amount() == 0
+                || description().parameters().stream()
+                                .filter(Parameter::drives)
+                                .allMatch(p -> settings.number(p.name()) == p.rest())
+                        && description().series().stream().allMatch(s -> settings.count(s) == 0);
     }
 
     /**
-     * The treated lane, of the same size; the lane itself is left as it is. Work that needs no more
-     * than a few rows of the lane at a time is best left to the reader of the rows.
-     *
-     * @param scale pixels of {@code lane} to a pixel of the full-size sequence, over 0
+     * The treated lane, of the same size; the lane itself is left as it is. All of it: what is left of
+     * the amount is mixed in by the caller. Work that needs no more than a few rows of the lane at a
+     * time is best left to the reader of the rows.
      */
-    Rows apply(Plane lane, Settings settings, double scale, Workers workers);
+    Rows apply(Plane lane, Settings settings, Context context);
 
     /**
      * What is left of the part of a lane that nothing from outside the picture has reached. What does

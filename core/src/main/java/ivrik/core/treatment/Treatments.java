@@ -6,7 +6,36 @@ import java.util.List;
 
 /** All treatments, found by name. A new one is added to this list. */
 public final class Treatments {
-    private static final List<Treatment> ALL = List.of(new Shift());
+    private static final List<Treatment> ALL =
+            List.of(
+                    new Shift(),
+                    new Scale(),
+                    new Rotate(),
+                    new Flip(),
+                    new Lens(),
+                    new Dispersion(),
+                    new Displace(),
+                    new Pins(),
+                    new GaussianBlur(),
+                    new BoxBlur(),
+                    new DiscBlur(),
+                    new DirectionalBlur(),
+                    new ZoomBlur(),
+                    new SpinBlur(),
+                    new UnsharpMask(),
+                    new MinMax(),
+                    new MedianFilter(),
+                    new KernelFilter(),
+                    new Gain(),
+                    new Levels(),
+                    new Curve(),
+                    new Invert(),
+                    new Threshold(),
+                    new Posterise(),
+                    new Grain(),
+                    new AddedNoise(),
+                    new Texture(),
+                    new Mask());
 
     private Treatments() {}
 

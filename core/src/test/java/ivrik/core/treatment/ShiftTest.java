@@ -25,8 +25,7 @@ class ShiftTest {
                 .apply(
                         in,
                         new Settings(Map.of("x", x, "y", y), fill, sampler),
-                        scale,
-                        Workers.shared())
+                        Treating.at(scale, Workers.shared()))
                 .toPlane(Workers.shared());
     }
 
@@ -124,10 +123,14 @@ class ShiftTest {
         Plane in = Pictured.noise(301, 257, 6);
         Settings s = new Settings(Map.of("x", 3.3, "y", -7.7), EdgeFill.MIRROR, Sampler.BEST);
         Workers single = new Workers(1);
-        Plane one = new Shift().apply(in, s, 1, single).toPlane(single);
+        Plane one = new Shift().apply(in, s, Treating.at(1, single)).toPlane(single);
         for (int threads : new int[] {2, 7}) {
             try (Workers workers = new Workers(threads)) {
-                assertThat(new Shift().apply(in, s, 1, workers).toPlane(workers).sameSamples(one))
+                assertThat(
+                                new Shift()
+                                        .apply(in, s, Treating.at(1, workers))
+                                        .toPlane(workers)
+                                        .sameSamples(one))
                         .isTrue();
             }
         }

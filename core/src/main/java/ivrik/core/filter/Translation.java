@@ -1,4 +1,4 @@
-package ivrik.core.treatment;
+package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
@@ -8,7 +8,7 @@ import ivrik.core.picture.Sampler;
 import java.util.Arrays;
 
 /**
- * The kernel of {@link Shift}: a plane sampled at a constant distance, rows first blended with each
+ * A plane sampled at a constant distance, rows first blended with each
  * other and the blend then with its neighbours, in loops that vectorise. Where a shift is whole in
  * one direction the kernel of that direction is the single weight 1, and nothing is rounded.
  */
@@ -19,11 +19,11 @@ final class Translation implements Rows {
     private final Axis down;
 
     /** {@code in} moved right by {@code dx} and down by {@code dy} of its own pixels. */
-    Translation(Plane in, double dx, double dy, Settings settings) {
+    Translation(Plane in, double dx, double dy, EdgeFill fill, Sampler sampler) {
         this.in = in;
-        this.fill = settings.edgeFill();
-        this.across = Axis.of(dx, settings.sampler());
-        this.down = Axis.of(dy, settings.sampler());
+        this.fill = fill;
+        this.across = Axis.of(dx, sampler);
+        this.down = Axis.of(dy, sampler);
     }
 
     /** One direction: the first sample relative to the target, and the weights from there on. */
@@ -109,13 +109,7 @@ final class Translation implements Rows {
             int slot = (int) Math.floorMod(wanted, (long) kept.length);
             if (keptRow[slot] != wanted) {
                 keptRow[slot] = wanted;
-                int inside = fill.inside((int) wanted, in.height());
-                if (inside < 0) {
-                    Arrays.fill(kept[slot], 0f);
-                } else {
-                    fill.read(
-                            in.data(), in.row(inside), in.width(), across.first, kept[slot], count);
-                }
+                fill.read(in, wanted, across.first, kept[slot], count);
             }
             return kept[slot];
         }

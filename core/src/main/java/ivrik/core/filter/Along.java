@@ -1,0 +1,63 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+
+import java.util.List;
+
+/**
+ * Work along rows done along any direction: the plane is sheared so that lines of that direction become
+ * rows (or columns, whichever is nearer), worked on, and sheared back.
+ */
+public final class Along {
+    private Along() {}
+
+    /** Work along rows or along columns, over so many samples of them. */
+    @FunctionalInterface
+    public interface Work {
+        /**
+         * @param stretch how much shorter a length is along the row than along the line, 0.7..1
+         */
+        Plane run(Plane sheared, boolean rows, double stretch);
+    }
+
+    /**
+     * @param degrees the direction, clockwise from the right as the eye sees it
+     * @param reach how far the work looks along the line, in pixels
+     */
+    public static Plane line(
+            Plane in, double degrees, double reach, EdgeFill fill, Workers workers, Work work) {
+        double turn = degrees - 180 * Math.floor(degrees / 180);
+        if (turn == 0 || turn == 90) {
+            return work.run(in, turn == 0, 1);
+        }
+        double c = StrictMath.cos(Math.toRadians(turn));
+        double s = StrictMath.sin(Math.toRadians(turn));
+        boolean rows = Math.abs(c) >= Math.abs(s);
+        double slope = rows ? s / c : c / s;
+        int margin = (int) Math.ceil(reach) + 2;
+        int lean = (int) Math.ceil(Math.abs(slope) * (rows ? in.width() : in.height()) / 2);
+        int lost = (int) Math.ceil(Math.abs(slope) * margin);
+        int mx = rows ? margin : lean + lost;
+        int my = rows ? lean + lost : margin;
+        Size size = new Size(in.width() + 2 * mx, in.height() + 2 * my);
+        double cx = in.width() / 2.0;
+        double cy = in.height() / 2.0;
+        Affine shear =
+                rows
+                        ? new Affine(1, 0, 0, slope, 1, -slope * cx)
+                        : new Affine(1, slope, -slope * cy, 0, 1, 0);
+        Affine unshear =
+                rows
+                        ? new Affine(1, 0, mx, -slope, 1, slope * cx + my)
+                        : new Affine(1, -slope, slope * cy + mx, 0, 1, my);
+        Affine sheared = shear.then(Affine.moved(mx, my));
+        Plane leaning = Moved.of(in, size, List.of(sheared), fill, Sampler.GOOD).toPlane(workers);
+        Plane done = work.run(leaning, rows, rows ? Math.abs(c) : s);
+        return Moved.of(done, in.size(), List.of(unshear), EdgeFill.EMPTY, Sampler.GOOD)
+                .toPlane(workers);
+    }
+}

@@ -1,0 +1,97 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+/**
+ * A sum of the samples about each by a small grid of weights. As with correlation the grid is laid on
+ * the picture as it is seen, not turned over.
+ */
+public final class Convolution implements Rows {
+    private final Plane in;
+    private final float[] weights;
+    private final int side;
+    private final float offset;
+    private final EdgeFill fill;
+
+    /**
+     * @param weights row by row, an odd number of rows of as many
+     * @param offset added to every sum
+     */
+    public Convolution(Plane in, float[] weights, float offset, EdgeFill fill) {
+        this.in = in;
+        this.weights = weights.clone();
+        this.side = (int) Math.round(Math.sqrt(weights.length));
+        this.offset = offset;
+        this.fill = fill;
+        if (side * side != weights.length || side % 2 == 0) {
+            throw new IllegalArgumentException("a kernel is a square with a middle");
+        }
+    }
+
+    /**
+     * A grid whose weights lie {@code spacing} pixels apart, as one whose weights lie on pixels: each is
+     * shared out between its neighbours in proportion. For smaller previews of a picture.
+     */
+    public static float[] spaced(float[] weights, double spacing) {
+        int side = (int) Math.round(Math.sqrt(weights.length));
+        int reach = (int) Math.ceil(side / 2 * spacing);
+        int n = 2 * reach + 1;
+        double[] sum = new double[n * n];
+        for (int j = 0; j < side; j++) {
+            for (int i = 0; i < side; i++) {
+                double x = (i - side / 2) * spacing + reach;
+                double y = (j - side / 2) * spacing + reach;
+                int left = Math.min((int) x, n - 1);
+                int top = Math.min((int) y, n - 1);
+                int right = Math.min(left + 1, n - 1);
+                int bottom = Math.min(top + 1, n - 1);
+                double fx = x - left;
+                double fy = y - top;
+                double w = weights[j * side + i];
+                sum[top * n + left] += w * (1 - fx) * (1 - fy);
+                sum[top * n + right] += w * fx * (1 - fy);
+                sum[bottom * n + left] += w * (1 - fx) * fy;
+                sum[bottom * n + right] += w * fx * fy;
+            }
+        }
+        float[] out = new float[n * n];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = (float) sum[i];
+        }
+        return out;
+    }
+
+    @Override
+    public int width() {
+        return in.width();
+    }
+
+    @Override
+    public int height() {
+        return in.height();
+    }
+
+    @Override
+    public Reader reader() {
+        int reach = side / 2;
+        int width = in.width();
+        Window rows = new Window(in, fill, side, reach);
+        float[] shifted = new float[width];
+        float[] sum = new float[width];
+        return (y, out, o) -> {
+            java.util.Arrays.fill(sum, offset);
+            for (int j = 0; j < side; j++) {
+                for (int i = 0; i < side; i++) {
+                    float w = weights[j * side + i];
+                    if (w != 0) {
+                        System.arraycopy(rows.row(y + j - reach), i, shifted, 0, width);
+                        Lines.add(shifted, w, sum);
+                    }
+                }
+            }
+            System.arraycopy(sum, 0, out, o, width);
+        };
+    }
+}

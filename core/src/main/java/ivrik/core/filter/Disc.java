@@ -1,0 +1,116 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+import java.util.Arrays;
+
+/**
+ * The mean of a disc about each sample, as a lens out of focus gives it. Each row of the disc is a
+ * window as wide as the disc is on average within that row; its sum is the difference of two running
+ * sums, kept in double precision. The cost grows with the radius, not with its square.
+ */
+public final class Disc implements Rows {
+    private final Plane in;
+    private final double[] half;
+    private final double area;
+    private final int reach;
+    private final EdgeFill fill;
+
+    /**
+     * @param radius in pixels of the plane, over 0
+     */
+    public Disc(Plane in, double radius, EdgeFill fill) {
+        this.in = in;
+        this.fill = fill;
+        this.reach = (int) Math.ceil(radius - 0.5);
+        this.half = new double[2 * reach + 1];
+        double sum = 0;
+        for (int k = -reach; k <= reach; k++) {
+            double chord = area(k + 0.5, radius) - area(k - 0.5, radius);
+            half[k + reach] = chord;
+            sum += 2 * chord;
+        }
+        this.area = sum;
+    }
+
+    /** The area under a half circle from its left end to {@code t}, halved. */
+    private static double area(double t, double r) {
+        double x = Math.clamp(t, -r, r);
+        return 0.5 * (x * Math.sqrt(r * r - x * x) + r * r * StrictMath.asin(x / r));
+    }
+
+    @Override
+    public int width() {
+        return in.width();
+    }
+
+    @Override
+    public int height() {
+        return in.height();
+    }
+
+    @Override
+    public Reader reader() {
+        return new Summer();
+    }
+
+    private final class Summer implements Reader {
+        private final int margin = reach + 2;
+        private final int width = in.width();
+        private final float[][] rows = new float[half.length][width + 2 * margin];
+        private final double[][] sums = new double[half.length][width + 2 * margin + 1];
+        private final long[] kept = new long[half.length];
+        private final float[] sum = new float[width];
+
+        Summer() {
+            Arrays.fill(kept, Long.MIN_VALUE);
+        }
+
+        @Override
+        public void row(int y, float[] out, int o) {
+            Arrays.fill(sum, 0f);
+            for (int k = 0; k < half.length; k++) {
+                int slot = fetch(y + k - reach);
+                if (half[k] < 0.5) {
+                    add(rows[slot], margin, (float) (2 * half[k] / area));
+                } else {
+                    int m = (int) (half[k] - 0.5);
+                    window(sums[slot], margin - m, margin + m + 1, 1 / area);
+                    float rest = (float) ((half[k] - 0.5 - m) / area);
+                    add(rows[slot], margin - m - 1, rest);
+                    add(rows[slot], margin + m + 1, rest);
+                }
+            }
+            System.arraycopy(sum, 0, out, o, width);
+        }
+
+        private int fetch(int y) {
+            int slot = Math.floorMod(y, rows.length);
+            if (kept[slot] != y) {
+                kept[slot] = y;
+                fill.read(in, y, -margin, rows[slot], rows[slot].length);
+                double running = 0;
+                for (int i = 0; i < rows[slot].length; i++) {
+                    running += rows[slot][i];
+                    sums[slot][i + 1] = running;
+                }
+            }
+            return slot;
+        }
+
+        private void window(double[] running, int from, int to, double weight) {
+            for (int i = 0; i < width; i++) {
+                sum[i] += (float) ((running[to + i] - running[from + i]) * weight);
+            }
+        }
+
+        private final float[] shifted = new float[width];
+
+        private void add(float[] row, int from, float weight) {
+            System.arraycopy(row, from, shifted, 0, width);
+            Lines.add(shifted, weight, sum);
+        }
+    }
+}

@@ -1,0 +1,307 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+
+import java.util.function.UnaryOperator;
+
+/**
+ * Gaussian blur, at a cost per pixel that does not grow with sigma. Small sigmas are convolved as they
+ * are. For large ones every {@code D}-th sample is taken of a slightly blurred picture, those are
+ * blurred, and the picture is drawn through them again by a cubic B-spline: three kernels whose
+ * variances, (0.7 D)^2, what is left, and D^2/3, add up to sigma^2. With D at most sigma/2 the result
+ * is within 1e-3 of full range of the exact convolution by the sampled, normalised Gaussian.
+ */
+public final class Gaussian {
+    /** Where the kernels end, in sigmas; 1e-3 of their weight lies beyond. */
+    private static final double END = 3.3;
+
+    private static final double DECIMATED_FROM_SIGMA = 4;
+    private static final double DOWN = 0.7;
+
+    private Gaussian() {}
+
+    /**
+     * A plane blurred.
+     *
+     * @param sigmaX across, in pixels of the plane; 0 for not at all
+     * @param sigmaY down
+     */
+    public static Plane of(Plane in, double sigmaX, double sigmaY, EdgeFill fill, Workers workers) {
+        UnaryOperator<Plane> across = p -> across(p, sigmaX, fill, workers);
+        return down(in, sigmaY, fill, across, workers);
+    }
+
+    /** The half of a sampled Gaussian from its middle on, such that the whole sums to 1. */
+    static float[] half(double sigma) {
+        int radius = Math.max(1, (int) Math.ceil(END * sigma));
+        double[] w = new double[radius + 1];
+        double sum = 0;
+        for (int k = 0; k <= radius; k++) {
+            w[k] = StrictMath.exp(-0.5 * k * k / (sigma * sigma));
+            sum += k == 0 ? w[k] : 2 * w[k];
+        }
+        float[] half = new float[radius + 1];
+        for (int k = 0; k <= radius; k++) {
+            half[k] = (float) (w[k] / sum);
+        }
+        return half;
+    }
+
+    /** How one direction of a large blur is taken apart. */
+    private record Coarse(int step, float[] down, float[] middle, float[] up, int margin) {
+        static Coarse of(double sigma) {
+            int d = (int) (sigma / 2);
+            double s1 = DOWN * d;
+            double rest = Math.sqrt((sigma * sigma - s1 * s1) / (d * d) - 1.0 / 3);
+            float[] middle = half(rest);
+            return new Coarse(d, decimating(d, s1), middle, spline(d), middle.length + 1);
+        }
+
+        /** Weights about the middle of {@code d} samples. */
+        private static float[] decimating(int d, double sigma) {
+            int reach = (int) Math.ceil(END * sigma);
+            int n = d + 2 * reach;
+            double middle = (n - 1) / 2.0;
+            double[] w = new double[n];
+            double sum = 0;
+            for (int k = 0; k < n; k++) {
+                double t = (k - middle) / sigma;
+                w[k] = Math.abs(t) > END + 0.5 ? 0 : StrictMath.exp(-0.5 * t * t);
+                sum += w[k];
+            }
+            float[] weights = new float[n];
+            for (int k = 0; k < n; k++) {
+                weights[k] = (float) (w[k] / sum);
+            }
+            return weights;
+        }
+
+        /** For each of {@code d} samples the weights of four coarse ones, the second just before it. */
+        private static float[] spline(int d) {
+            float[] weights = new float[4 * d];
+            for (int i = 0; i < d; i++) {
+                double t = (i + 0.5) / d - 0.5;
+                double f = t < 0 ? t + 1 : t;
+                weights[4 * i] = (float) ((1 - f) * (1 - f) * (1 - f) / 6);
+                weights[4 * i + 1] = (float) ((3 * f * f * f - 6 * f * f + 4) / 6);
+                weights[4 * i + 2] = (float) ((-3 * f * f * f + 3 * f * f + 3 * f + 1) / 6);
+                weights[4 * i + 3] = (float) (f * f * f / 6);
+            }
+            return weights;
+        }
+
+        /** The first of the four coarse samples that sample {@code i} is made of. */
+        int first(int i) {
+            return i / step - (2 * (i % step) + 1 < step ? 2 : 1);
+        }
+
+        int count(int n) {
+            return (n + step - 1) / step;
+        }
+
+        /** Where the samples begin that coarse sample {@code j} is made of. */
+        int begin(int j) {
+            return j * step - (down.length - step) / 2;
+        }
+    }
+
+    private static Plane across(Plane in, double sigma, EdgeFill fill, Workers workers) {
+        if (sigma == 0) {
+            return in;
+        }
+        Plane out = Plane.of(in.width(), in.height());
+        workers.rows(
+                in.height(),
+                (from, to) -> {
+                    Line line =
+                            sigma < DECIMATED_FROM_SIGMA
+                                    ? direct(half(sigma), in.width())
+                                    : coarse(Coarse.of(sigma), in.width());
+                    float[] row = new float[in.width() + line.before() + line.after()];
+                    for (int y = from; y < to; y++) {
+                        fill.read(in, y, -line.before(), row, row.length);
+                        line.blur(row, out.data(), out.row(y));
+                    }
+                });
+        return out;
+    }
+
+    /** Blurs one row that comes with what lies outside. */
+    private interface Line {
+        int before();
+
+        int after();
+
+        void blur(float[] row, float[] out, int o);
+    }
+
+    private static Line direct(float[] half, int width) {
+        int r = half.length - 1;
+        float[] left = new float[width];
+        float[] right = new float[width];
+        float[] sum = new float[width];
+        return new Line() {
+            @Override
+            public int before() {
+                return r;
+            }
+
+            @Override
+            public int after() {
+                return r;
+            }
+
+            @Override
+            public void blur(float[] row, float[] out, int o) {
+                System.arraycopy(row, r, left, 0, width);
+                Lines.scale(left, half[0], sum);
+                for (int k = 1; k <= r; k++) {
+                    System.arraycopy(row, r - k, left, 0, width);
+                    System.arraycopy(row, r + k, right, 0, width);
+                    Lines.addPair(left, right, half[k], sum);
+                }
+                System.arraycopy(sum, 0, out, o, width);
+            }
+        };
+    }
+
+    private static Line coarse(Coarse c, int width) {
+        int count = c.count(width) + 2 * c.margin();
+        int before = -c.begin(-c.margin());
+        int end = c.begin(count - 1 - c.margin()) + c.down().length;
+        float[] small = new float[count];
+        float[] blurred = new float[count];
+        return new Line() {
+            @Override
+            public int before() {
+                return before;
+            }
+
+            @Override
+            public int after() {
+                return Math.max(0, end - width);
+            }
+
+            @Override
+            public void blur(float[] row, float[] out, int o) {
+                float[] w = c.down();
+                for (int j = 0; j < count; j++) {
+                    int at = j * c.step();
+                    float sum = 0;
+                    for (int k = 0; k < w.length; k++) {
+                        sum += w[k] * row[at + k];
+                    }
+                    small[j] = sum;
+                }
+                float[] half = c.middle();
+                int r = half.length - 1;
+                for (int j = r; j < count - r; j++) {
+                    float sum = half[0] * small[j];
+                    for (int k = 1; k <= r; k++) {
+                        sum += half[k] * (small[j - k] + small[j + k]);
+                    }
+                    blurred[j] = sum;
+                }
+                float[] up = c.up();
+                for (int x = 0; x < width; x++) {
+                    int j = c.first(x) + c.margin();
+                    int u = x % c.step() * 4;
+                    out[o + x] =
+                            up[u] * blurred[j]
+                                    + up[u + 1] * blurred[j + 1]
+                                    + up[u + 2] * blurred[j + 2]
+                                    + up[u + 3] * blurred[j + 3];
+                }
+            }
+        };
+    }
+
+    /** Blurred down the columns; on the way, while there are few rows, {@code across} is done. */
+    private static Plane down(
+            Plane in, double sigma, EdgeFill fill, UnaryOperator<Plane> across, Workers workers) {
+        if (sigma == 0) {
+            return across.apply(in);
+        }
+        if (sigma < DECIMATED_FROM_SIGMA) {
+            return directDown(across.apply(in), half(sigma), fill, workers);
+        }
+        Coarse c = Coarse.of(sigma);
+        Plane small = across.apply(few(in, c, fill, workers));
+        Plane blurred = middle(small, c.middle(), workers);
+        return drawn(blurred, c, in.height(), workers);
+    }
+
+    private static Plane directDown(Plane in, float[] half, EdgeFill fill, Workers workers) {
+        int r = half.length - 1;
+        int width = in.width();
+        Plane out = Plane.of(width, in.height());
+        workers.rows(
+                in.height(),
+                (from, to) -> {
+                    Window rows = new Window(in, fill, 2 * r + 1);
+                    float[] sum = new float[width];
+                    for (int y = from; y < to; y++) {
+                        Lines.scale(rows.row(y), half[0], sum);
+                        for (int k = 1; k <= r; k++) {
+                            Lines.addPair(rows.row(y - k), rows.row(y + k), half[k], sum);
+                        }
+                        System.arraycopy(sum, 0, out.data(), out.row(y), width);
+                    }
+                });
+        return out;
+    }
+
+    /** The coarse rows, with a margin above and below. */
+    private static Plane few(Plane in, Coarse c, EdgeFill fill, Workers workers) {
+        int count = c.count(in.height()) + 2 * c.margin();
+        int width = in.width();
+        Plane out = Plane.of(width, count);
+        workers.rows(
+                count,
+                (from, to) -> {
+                    float[][] row = new float[4][width];
+                    float[] sum = new float[width];
+                    float[] w = java.util.Arrays.copyOf(c.down(), (c.down().length + 3) / 4 * 4);
+                    for (int j = from; j < to; j++) {
+                        java.util.Arrays.fill(sum, 0f);
+                        int begin = c.begin(j - c.margin());
+                        for (int k = 0; k < w.length; k += 4) {
+                            for (int i = 0; i < 4; i++) {
+                                fill.read(in, begin + k + i, 0, row[i], width);
+                            }
+                            Lines.addFour(row, w, k, sum);
+                        }
+                        System.arraycopy(sum, 0, out.data(), out.row(j), width);
+                    }
+                });
+        return out;
+    }
+
+    private static Plane middle(Plane in, float[] half, Workers workers) {
+        return directDown(in, half, EdgeFill.REPEAT, workers);
+    }
+
+    /** The rows drawn through the coarse ones. */
+    private static Plane drawn(Plane coarse, Coarse c, int height, Workers workers) {
+        int width = coarse.width();
+        Plane out = Plane.of(width, height);
+        workers.rows(
+                height,
+                (from, to) -> {
+                    Window rows = new Window(coarse, EdgeFill.REPEAT, 4);
+                    float[][] four = new float[4][];
+                    float[] sum = new float[width];
+                    for (int y = from; y < to; y++) {
+                        int first = c.first(y) + c.margin();
+                        for (int i = 0; i < 4; i++) {
+                            four[i] = rows.row(first + i);
+                        }
+                        Lines.four(four, c.up(), y % c.step() * 4, sum);
+                        System.arraycopy(sum, 0, out.data(), out.row(y), width);
+                    }
+                });
+        return out;
+    }
+}

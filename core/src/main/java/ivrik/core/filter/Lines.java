@@ -1,0 +1,76 @@
+package ivrik.core.filter;
+
+/**
+ * Arithmetic on rows of one length. The loops run over arrays of their own with one index, which is
+ * what the compiler vectorises.
+ */
+final class Lines {
+    private Lines() {}
+
+    /** a * w. */
+    static void scale(float[] a, float w, float[] out) {
+        for (int i = 0; i < out.length; i++) {
+            out[i] = a[i] * w;
+        }
+    }
+
+    static void add(float[] a, float w, float[] out) {
+        for (int i = 0; i < out.length; i++) {
+            out[i] += a[i] * w;
+        }
+    }
+
+    /** Adds (a + b) * w. */
+    static void addPair(float[] a, float[] b, float w, float[] out) {
+        for (int i = 0; i < out.length; i++) {
+            out[i] += (a[i] + b[i]) * w;
+        }
+    }
+
+    /** The sum of four rows, each by its weight from {@code k} on. */
+    static void four(float[][] rows, float[] w, int k, float[] out) {
+        four(rows[0], rows[1], rows[2], rows[3], w[k], w[k + 1], w[k + 2], w[k + 3], out);
+    }
+
+    private static void four(
+            float[] r,
+            float[] s,
+            float[] t,
+            float[] u,
+            float a,
+            float b,
+            float c,
+            float d,
+            float[] out) {
+        for (int i = 0; i < out.length; i++) {
+            out[i] = a * r[i] + b * s[i] + c * t[i] + d * u[i];
+        }
+    }
+
+    /** Adds the sum of four rows, each by its weight from {@code k} on. */
+    static void addFour(float[][] rows, float[] w, int k, float[] out) {
+        addFour(rows[0], rows[1], rows[2], rows[3], w[k], w[k + 1], w[k + 2], w[k + 3], out);
+    }
+
+    private static void addFour(
+            float[] r,
+            float[] s,
+            float[] t,
+            float[] u,
+            float a,
+            float b,
+            float c,
+            float d,
+            float[] out) {
+        for (int i = 0; i < out.length; i++) {
+            out[i] += a * r[i] + b * s[i] + c * t[i] + d * u[i];
+        }
+    }
+
+    /** a where t is 0, b where t is 1. */
+    static void mix(float[] a, float[] b, float t, float[] out) {
+        for (int i = 0; i < out.length; i++) {
+            out[i] = a[i] + t * (b[i] - a[i]);
+        }
+    }
+}

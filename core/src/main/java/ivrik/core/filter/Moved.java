@@ -1,0 +1,103 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Size;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A plane under a chain of warps, sampled once. A chain that comes to a plain translation, or to
+ * nothing, is done as that.
+ */
+public final class Moved implements Rows {
+    private final Plane in;
+    private final Size size;
+    private final List<Warp> warps;
+    private final EdgeFill fill;
+    private final Sampler sampler;
+
+    private Moved(Plane in, Size size, List<Warp> warps, EdgeFill fill, Sampler sampler) {
+        this.in = in;
+        this.size = size;
+        this.warps = warps;
+        this.fill = fill;
+        this.sampler = sampler;
+    }
+
+    /** A plane of the same size, moved by each warp in turn. */
+    public static Rows of(Plane in, List<Warp> warps, EdgeFill fill, Sampler sampler) {
+        return of(in, in.size(), warps, fill, sampler);
+    }
+
+    /**
+     * A plane moved by each warp in turn.
+     *
+     * @param size of what comes out; both begin at the same corner
+     */
+    public static Rows of(Plane in, Size size, List<Warp> warps, EdgeFill fill, Sampler sampler) {
+        List<Warp> few = merged(warps);
+        if (size.equals(in.size()) && few.isEmpty()) {
+            return Rows.of(in);
+        }
+        if (size.equals(in.size())
+                && few.size() == 1
+                && few.getFirst() instanceof Affine a
+                && a.isTranslation()) {
+            return new Translation(in, -a.x0(), -a.y0(), fill, sampler);
+        }
+        return new Moved(in, size, few, fill, sampler);
+    }
+
+    /** With neighbouring affine mappings made one, and without those that do nothing. */
+    static List<Warp> merged(List<Warp> warps) {
+        List<Warp> few = new ArrayList<>();
+        for (Warp warp : warps) {
+            if (warp instanceof Affine next
+                    && !few.isEmpty()
+                    && few.getLast() instanceof Affine last) {
+                few.set(few.size() - 1, last.then(next));
+            } else {
+                few.add(warp);
+            }
+        }
+        few.removeIf(Affine.NONE::equals);
+        return few;
+    }
+
+    @Override
+    public int width() {
+        return size.width();
+    }
+
+    @Override
+    public int height() {
+        return size.height();
+    }
+
+    @Override
+    public Reader reader() {
+        int n = size.width();
+        double[] x = new double[n];
+        double[] y = new double[n];
+        Samples samples = new Samples(in, fill, sampler);
+        return (row, out, o) -> {
+            places(row, x, y, n);
+            samples.at(x, y, n, out, o);
+        };
+    }
+
+    /** Where the pixels of a row come from. */
+    private void places(int row, double[] x, double[] y, int n) {
+        for (int i = 0; i < n; i++) {
+            x[i] = i + 0.5;
+        }
+        java.util.Arrays.fill(y, 0, n, row + 0.5);
+        for (Warp warp : warps.reversed()) {
+            warp.back(x, y, n);
+        }
+    }
+}

@@ -1,0 +1,266 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.Size;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Moving least squares by pins (Schaefer, McPhail, Warren 2006), from where each place is moved back to
+ * where it was. It is worked out on a grid, fine enough that what is drawn through it is within a
+ * twentieth of a pixel, or the grid two pixels wide.
+ *
+ * <p>Border pins stand around the edge and hold it. What the edge still moves between them is taken
+ * back, fading out inward over the distance between two of them, so that the edge stays exactly.
+ */
+public final class PinWarp implements Warp {
+    private static final double GOOD_ENOUGH_PX = 0.05;
+    private static final double WIDEST_CELL = 16;
+    private static final double FINEST_CELL = 2;
+
+    private final double cellX;
+    private final double cellY;
+    private final int columns;
+    private final int rows;
+    private final double[] dx;
+    private final double[] dy;
+
+    /** A pin that holds the picture at a place and takes it along. */
+    public record Pin(double x, double y, double dx, double dy) {}
+
+    /** What the warp may do to the picture about each place. */
+    public enum Kind {
+        AFFINE,
+        SIMILAR,
+        RIGID
+    }
+
+    private PinWarp(double cellX, double cellY, int columns, int rows, double[] dx, double[] dy) {
+        this.cellX = cellX;
+        this.cellY = cellY;
+        this.columns = columns;
+        this.rows = rows;
+        this.dx = dx;
+        this.dy = dy;
+    }
+
+    /**
+     * A warp of a picture.
+     *
+     * @param pins at least one
+     * @param spacing between the border pins in pixels; 0 for none
+     */
+    public static PinWarp of(List<Pin> pins, double spacing, Kind kind, Size size) {
+        List<Pin> all = new ArrayList<>(pins);
+        if (spacing > 0) {
+            all.addAll(border(Math.max(spacing, 8), size));
+        }
+        Squares squares = new Squares(all, kind);
+        double cell = WIDEST_CELL;
+        PinWarp warp = grid(squares, cell, size);
+        while (cell > FINEST_CELL && warp.error(squares) > GOOD_ENOUGH_PX) {
+            cell /= 2;
+            warp = grid(squares, cell, size);
+        }
+        if (spacing > 0) {
+            warp.holdBorder(Math.max(spacing, 8), size);
+        }
+        return warp;
+    }
+
+    private static List<Pin> border(double spacing, Size size) {
+        List<Pin> pins = new ArrayList<>();
+        int across = (int) Math.max(1, Math.round(size.width() / spacing));
+        int down = (int) Math.max(1, Math.round(size.height() / spacing));
+        for (int i = 0; i <= across; i++) {
+            double x = (double) size.width() * i / across;
+            pins.add(new Pin(x, 0, 0, 0));
+            pins.add(new Pin(x, size.height(), 0, 0));
+        }
+        for (int j = 1; j < down; j++) {
+            double y = (double) size.height() * j / down;
+            pins.add(new Pin(0, y, 0, 0));
+            pins.add(new Pin(size.width(), y, 0, 0));
+        }
+        return pins;
+    }
+
+    private static PinWarp grid(Squares squares, double cell, Size size) {
+        int columns = (int) Math.ceil(size.width() / cell) + 1;
+        int rows = (int) Math.ceil(size.height() / cell) + 1;
+        double cellX = (double) size.width() / (columns - 1);
+        double cellY = (double) size.height() / (rows - 1);
+        double[] dx = new double[columns * rows];
+        double[] dy = new double[columns * rows];
+        double[] at = new double[2];
+        for (int j = 0; j < rows; j++) {
+            for (int i = 0; i < columns; i++) {
+                squares.back(i * cellX, j * cellY, at);
+                dx[j * columns + i] = at[0] - i * cellX;
+                dy[j * columns + i] = at[1] - j * cellY;
+            }
+        }
+        return new PinWarp(cellX, cellY, columns, rows, dx, dy);
+    }
+
+    /** How far off the middles of cells are, at the worst. */
+    private double error(Squares squares) {
+        double[] x = new double[1];
+        double[] y = new double[1];
+        double[] exact = new double[2];
+        double worst = 0;
+        for (int j = 0; j < rows - 1; j++) {
+            for (int i = 0; i < columns - 1; i++) {
+                x[0] = (i + 0.5) * cellX;
+                y[0] = (j + 0.5) * cellY;
+                squares.back(x[0], y[0], exact);
+                back(x, y, 1);
+                worst = Math.max(worst, Math.hypot(x[0] - exact[0], y[0] - exact[1]));
+            }
+        }
+        return worst;
+    }
+
+    /** Takes back what the edges move, first those at the sides, then those above and below. */
+    private void holdBorder(double fade, Size size) {
+        for (double[] d : List.of(dx, dy)) {
+            for (int j = 0; j < rows; j++) {
+                double left = value(d, 0, j * cellY);
+                double right = value(d, size.width(), j * cellY);
+                for (int i = 0; i < columns; i++) {
+                    d[j * columns + i] -=
+                            left * near(i * cellX, fade)
+                                    + right * near(size.width() - i * cellX, fade);
+                }
+            }
+            for (int i = 0; i < columns; i++) {
+                double top = value(d, i * cellX, 0);
+                double bottom = value(d, i * cellX, size.height());
+                for (int j = 0; j < rows; j++) {
+                    d[j * columns + i] -=
+                            top * near(j * cellY, fade)
+                                    + bottom * near(size.height() - j * cellY, fade);
+                }
+            }
+        }
+    }
+
+    /** 1 at an edge, falling smoothly to 0. */
+    private static double near(double distance, double fade) {
+        double t = Math.clamp(1 - distance / fade, 0, 1);
+        return distance <= 0 ? 1 : t * t * (3 - 2 * t);
+    }
+
+    private double value(double[] d, double x, double y) {
+        double u = Math.clamp(x / cellX, 0, columns - 1 - 1e-9);
+        double v = Math.clamp(y / cellY, 0, rows - 1 - 1e-9);
+        int i = (int) u;
+        int j = (int) v;
+        int k = j * columns + i;
+        double upper = d[k] + (u - i) * (d[k + 1] - d[k]);
+        double lower = d[k + columns] + (u - i) * (d[k + columns + 1] - d[k + columns]);
+        return upper + (v - j) * (lower - upper);
+    }
+
+    @Override
+    public void back(double[] x, double[] y, int n) {
+        for (int i = 0; i < n; i++) {
+            double byX = value(dx, x[i], y[i]);
+            double byY = value(dy, x[i], y[i]);
+            x[i] += byX;
+            y[i] += byY;
+        }
+    }
+
+    /** The least squares of one place. */
+    private static final class Squares {
+        private final double[] fromX;
+        private final double[] fromY;
+        private final double[] toX;
+        private final double[] toY;
+        private final Kind kind;
+
+        /** From where the pins have taken the picture back to where they hold it. */
+        Squares(List<Pin> pins, Kind kind) {
+            this.kind = kind;
+            this.fromX = pins.stream().mapToDouble(p -> p.x + p.dx).toArray();
+            this.fromY = pins.stream().mapToDouble(p -> p.y + p.dy).toArray();
+            this.toX = pins.stream().mapToDouble(Pin::x).toArray();
+            this.toY = pins.stream().mapToDouble(Pin::y).toArray();
+        }
+
+        void back(double x, double y, double[] out) {
+            int n = fromX.length;
+            double sum = 0;
+            double px = 0;
+            double py = 0;
+            double qx = 0;
+            double qy = 0;
+            for (int i = 0; i < n; i++) {
+                double d = distance(i, x, y);
+                if (d < 1e-12) {
+                    out[0] = toX[i];
+                    out[1] = toY[i];
+                    return;
+                }
+                double w = 1 / d;
+                sum += w;
+                px += w * fromX[i];
+                py += w * fromY[i];
+                qx += w * toX[i];
+                qy += w * toY[i];
+            }
+            px /= sum;
+            py /= sum;
+            qx /= sum;
+            qy /= sum;
+            double xx = 0;
+            double xy = 0;
+            double yy = 0;
+            double ax = 0;
+            double bx = 0;
+            double ay = 0;
+            double by = 0;
+            for (int i = 0; i < n; i++) {
+                double w = 1 / distance(i, x, y);
+                double u = fromX[i] - px;
+                double v = fromY[i] - py;
+                double s = toX[i] - qx;
+                double t = toY[i] - qy;
+                xx += w * u * u;
+                xy += w * u * v;
+                yy += w * v * v;
+                ax += w * u * s;
+                bx += w * v * s;
+                ay += w * u * t;
+                by += w * v * t;
+            }
+            double u = x - px;
+            double v = y - py;
+            double det = xx * yy - xy * xy;
+            if (kind == Kind.AFFINE && det > 1e-9 * (xx + yy) * (xx + yy)) {
+                double a = (yy * u - xy * v) / det;
+                double b = (xx * v - xy * u) / det;
+                out[0] = qx + a * ax + b * bx;
+                out[1] = qy + a * ay + b * by;
+                return;
+            }
+            double c = ax + by;
+            double s = ay - bx;
+            double norm = kind == Kind.RIGID ? Math.hypot(c, s) : xx + yy;
+            if (norm < 1e-12) {
+                out[0] = qx + u;
+                out[1] = qy + v;
+                return;
+            }
+            out[0] = qx + (c * u - s * v) / norm;
+            out[1] = qy + (s * u + c * v) / norm;
+        }
+
+        private double distance(int i, double x, double y) {
+            double dx = fromX[i] - x;
+            double dy = fromY[i] - y;
+            return dx * dx + dy * dy;
+        }
+    }
+}

@@ -1,0 +1,43 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+
+import java.util.Arrays;
+
+/**
+ * The rows of a plane about the one being worked on, each fetched once as the work goes down, in arrays
+ * of their own. For one thread.
+ */
+final class Window {
+    private final Plane in;
+    private final EdgeFill fill;
+    private final int from;
+    private final float[][] kept;
+    private final long[] keptRow;
+
+    /** Rows of the plane's width; any {@code count} that follow each other are kept at once. */
+    Window(Plane in, EdgeFill fill, int count) {
+        this(in, fill, count, 0);
+    }
+
+    /** Rows with {@code margin} samples more on either side. */
+    Window(Plane in, EdgeFill fill, int count, int margin) {
+        this.in = in;
+        this.fill = fill;
+        this.from = -margin;
+        this.kept = new float[count][in.width() + 2 * margin];
+        this.keptRow = new long[count];
+        Arrays.fill(keptRow, Long.MIN_VALUE);
+    }
+
+    /** A row, which may lie outside. */
+    float[] row(int y) {
+        int slot = Math.floorMod(y, kept.length);
+        if (keptRow[slot] != y) {
+            keptRow[slot] = y;
+            fill.read(in, y, from, kept[slot], kept[slot].length);
+        }
+        return kept[slot];
+    }
+}

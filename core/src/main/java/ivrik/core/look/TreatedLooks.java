@@ -1,0 +1,272 @@
+package ivrik.core.look;
+
+import ivrik.core.look.Dial.Link;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.rejoin.Blend;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Rgb;
+import ivrik.core.treatment.DirectionalBlur;
+import ivrik.core.treatment.Dispersion;
+import ivrik.core.treatment.Displace;
+import ivrik.core.treatment.GaussianBlur;
+import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.MinMax;
+import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.ZoomBlur;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/** Built-in looks that show what treatments of single lanes can do. Their dials begin away from rest. */
+final class TreatedLooks {
+    private static final int LANES = 3;
+
+    private TreatedLooks() {}
+
+    static List<Look> all() {
+        return List.of(
+                channelBlur(),
+                lensFringe(),
+                spectrum(),
+                blockGlitch(),
+                ghostPins(),
+                maxMin(),
+                glowOneColour());
+    }
+
+    private static Dial dial(
+            String name,
+            String title,
+            String unit,
+            double min,
+            double max,
+            double rest,
+            double begins,
+            List<Link> links) {
+        return new Dial(name, title, unit, min, max, rest, Value.of(begins), links);
+    }
+
+    /** Drives one parameter of every lane by its own share. */
+    private static List<Link> links(int step, String parameter, double... shares) {
+        return IntStream.range(0, shares.length)
+                .filter(lane -> shares[lane] != 0)
+                .mapToObj(lane -> new Link(step, lane, parameter, shares[lane]))
+                .toList();
+    }
+
+    private static List<Link> alike(int step, String parameter, double share) {
+        double[] shares = new double[LANES];
+        java.util.Arrays.fill(shares, share);
+        return links(step, parameter, shares);
+    }
+
+    private static Look channelBlur() {
+        double[] begins = {12, 2, 0};
+        List<LaneKind> lanes = new Rgb().lanes();
+        List<Dial> dials = new ArrayList<>();
+        for (int lane = 0; lane < LANES; lane++) {
+            double[] only = new double[LANES];
+            only[lane] = 1;
+            dials.add(
+                    dial(
+                            lanes.get(lane).id(),
+                            lanes.get(lane).title(),
+                            "px",
+                            0,
+                            1000,
+                            0,
+                            begins[lane],
+                            links(0, "radius", only)));
+        }
+        dials.add(dial("across", "Across", "", 0, 1, 1, 1, alike(0, "across", 100)));
+        dials.add(dial("down", "Down", "", 0, 1, 1, 1, alike(0, "down", 100)));
+        return Look.atRest("channel-blur", new Rgb(), new GaussianBlur())
+                .withNote("Blurs each lane by its own radius, both ways or one.")
+                .withDials(dials);
+    }
+
+    private static Look lensFringe() {
+        return Look.atRest("lens-fringe", new Rgb(), new Lens(), new ZoomBlur())
+                .withNote(
+                        "The colour fringes of a poor lens: green stays, red and blue part towards"
+                                + " the corners and smear outward.")
+                .withDials(
+                        List.of(
+                                dial(
+                                        "amount",
+                                        "Amount at the corner",
+                                        "%",
+                                        -20,
+                                        20,
+                                        0,
+                                        0.8,
+                                        links(0, "k0", 1, 0, -1)),
+                                dial(
+                                        "smear",
+                                        "Smear at the corner",
+                                        "px",
+                                        0,
+                                        200,
+                                        0,
+                                        6,
+                                        links(1, "length", 1, 0.4, 1))));
+    }
+
+    private static Look spectrum() {
+        return Look.atRest("spectrum", new Rgb(), new Dispersion())
+                .withNote("Spreads the picture into a continuous spectrum towards the corners.")
+                .withDials(
+                        List.of(
+                                dial(
+                                        "length",
+                                        "Length at the corner",
+                                        "px",
+                                        -1000,
+                                        1000,
+                                        0,
+                                        30,
+                                        alike(0, "length", 1)),
+                                dial(
+                                        "samples",
+                                        "Samples",
+                                        "",
+                                        2,
+                                        128,
+                                        16,
+                                        16,
+                                        alike(0, "samples", 1))));
+    }
+
+    private static Look blockGlitch() {
+        return Look.atRest("block-glitch", new Rgb(), new Displace())
+                .withNote("Blocks of each lane jump aside and stay for a few frames.")
+                .withDials(
+                        List.of(
+                                dial(
+                                        "strength",
+                                        "Strength",
+                                        "px",
+                                        0,
+                                        1000,
+                                        0,
+                                        40,
+                                        alike(0, "x", 1)),
+                                dial("size", "Size", "px", 1, 1000, 48, 48, alike(0, "size", 1)),
+                                dial("hold", "Hold", "frames", 1, 240, 3, 3, alike(0, "hold", 1))));
+    }
+
+    /** The same bend in two lanes, opposed. */
+    private static Look ghostPins() {
+        double[][] pins = {{-300, -120, 26, -10}, {280, 90, -22, 14}, {0, 0, 8, 18}};
+        Look look = Look.atRest("ghost-pins", new Rgb(), new Pins());
+        for (int lane : new int[] {0, 2}) {
+            double way = lane == 0 ? 1 : -1;
+            for (double[] pin : pins) {
+                look =
+                        look.withAmounts(
+                                0,
+                                lane,
+                                a ->
+                                        a.withThing(
+                                                Pins.SERIES,
+                                                Map.of(
+                                                        "x",
+                                                        pin[0],
+                                                        "y",
+                                                        pin[1],
+                                                        "dx",
+                                                        way * pin[2],
+                                                        "dy",
+                                                        way * pin[3])));
+            }
+        }
+        return look.withNote("Red and blue are bent apart by pins, and the border stays.")
+                .withDials(
+                        List.of(
+                                dial(
+                                        "amount",
+                                        "Amount",
+                                        "%",
+                                        0,
+                                        100,
+                                        100,
+                                        100,
+                                        alike(0, "amount", 1))));
+    }
+
+    private static Look maxMin() {
+        Look look = Look.atRest("max-min", new Rgb(), new MinMax());
+        return look.withStep(0, s -> s.withWord(MinMax.ORDER, "maximum, minimum"))
+                .withNote(
+                        "The lights of red and blue run together into patches, green stays as it"
+                                + " is.")
+                .withDials(
+                        List.of(
+                                dial(
+                                        "radius",
+                                        "Radius",
+                                        "px",
+                                        0,
+                                        200,
+                                        0,
+                                        6,
+                                        links(0, "radius", 1, 0, 1))));
+    }
+
+    private static Look glowOneColour() {
+        Reach brightOfOneHue =
+                Reach.ALL
+                        .with(
+                                new Reach.Tones(
+                                        true, Value.of(30), Value.of(100), Value.of(20), false))
+                        .with(new Reach.Colour(true, Value.of(0), Value.of(60), Value.of(20)))
+                        .withSpreads(true);
+        return Look.atRest("glow-one-colour", new Rgb(), new DirectionalBlur())
+                .withNote(
+                        "The brightest of one colour is drawn out along a line, over the picture.")
+                .withReach(brightOfOneHue)
+                .withOnto(new Onto(Blend.LIGHTEN, Value.of(1)))
+                .withStep(0, s -> s.withEdgeFill(EdgeFill.EMPTY))
+                .withDials(
+                        List.of(
+                                dial(
+                                        "hue",
+                                        "Hue",
+                                        "deg",
+                                        -360,
+                                        360,
+                                        0,
+                                        0,
+                                        List.of(new Link(Link.REACH, 0, "hue", 1))),
+                                dial(
+                                        "width",
+                                        "Width",
+                                        "deg",
+                                        0,
+                                        360,
+                                        60,
+                                        60,
+                                        List.of(new Link(Link.REACH, 0, "width", 1))),
+                                dial(
+                                        "length",
+                                        "Length",
+                                        "px",
+                                        0,
+                                        1000,
+                                        0,
+                                        60,
+                                        alike(0, "length", 1)),
+                                dial(
+                                        "angle",
+                                        "Angle",
+                                        "deg",
+                                        -360,
+                                        360,
+                                        0,
+                                        0,
+                                        alike(0, "angle", 1))));
+    }
+}

@@ -1,0 +1,55 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.Running;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
+
+/** The mean of a square. Its radius is two sigma: a side of the square is the radius times root 3. */
+public final class BoxBlur implements Treatment {
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "box",
+                            "Box blur",
+                            "Blurs a lane into squares with hard edges.",
+                            Group.BLUR,
+                            Control.RULER,
+                            Parameter.px("radius", "radius", 0, 1000).shown(16, 2),
+                            Parameter.percent("across", "across", 0, 100, 100).setting(),
+                            Parameter.percent("down", "down", 0, 100, 100).setting())
+                    .with(Trait.SPREADS);
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public boolean isNeutral(Settings settings) {
+        return settings.amount() == 0
+                || settings.number("radius") == 0
+                || settings.number("across") == 0 && settings.number("down") == 0;
+    }
+
+    @Override
+    public Rows apply(Plane lane, Settings settings, Context context) {
+        double side = settings.number("radius") * context.scale() * Math.sqrt(3);
+        return Rows.of(
+                Running.MEAN.of(
+                        lane,
+                        window(side * settings.share("across")),
+                        window(side * settings.share("down")),
+                        settings.edgeFill(),
+                        context.workers()));
+    }
+
+    /** The whole width of a window whose variance, that of its samples included, is the box's. */
+    static double window(double side) {
+        return Math.sqrt(side * side + 1);
+    }
+
+    @Override
+    public Covered covered(Covered before, Settings settings, Size size) {
+        return Blurs.covered(before, settings, settings.number("radius"), size);
+    }
+}

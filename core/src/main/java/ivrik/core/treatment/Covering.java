@@ -1,0 +1,73 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.Warp;
+import ivrik.core.picture.Size;
+
+/** What a warp leaves covered, found by looking where the pixels along a frame come from. */
+final class Covering {
+    private static final int SIDE = 48;
+    private static final int HALVINGS = 30;
+    private static final double SLACK = 1e-6;
+
+    private Covering() {}
+
+    /**
+     * The largest rectangle about the picture's middle and in its shape whose border pixels come from
+     * what is covered.
+     *
+     * @param reach how many pixels beyond its neighbours a value between pixels looks at
+     */
+    static Covered of(Covered before, Warp warp, int reach, Size size) {
+        double low = 0;
+        double high = 1;
+        if (isCovered(before, warp, reach, size, 1)) {
+            low = 1;
+        }
+        for (int i = 0; i < HALVINGS && low < 1; i++) {
+            double middle = (low + high) / 2;
+            if (isCovered(before, warp, reach, size, middle)) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        double x = size.width() * (1 - low) / 2;
+        double y = size.height() * (1 - low) / 2;
+        return new Covered(x, y, size.width() - x, size.height() - y);
+    }
+
+    private static boolean isCovered(
+            Covered before, Warp warp, int reach, Size size, double share) {
+        double[] x = new double[4 * (SIDE + 1)];
+        double[] y = new double[x.length];
+        double w = Math.max(0, size.width() * share - 1);
+        double h = Math.max(0, size.height() * share - 1);
+        double left = (size.width() - w) / 2;
+        double top = (size.height() - h) / 2;
+        for (int i = 0; i <= SIDE; i++) {
+            double t = (double) i / SIDE;
+            put(x, y, 4 * i, left + t * w, top);
+            put(x, y, 4 * i + 1, left + t * w, top + h);
+            put(x, y, 4 * i + 2, left, top + t * h);
+            put(x, y, 4 * i + 3, left + w, top + t * h);
+        }
+        warp.back(x, y, x.length);
+        double inset = 0.5 + reach - SLACK;
+        for (int i = 0; i < x.length; i++) {
+            boolean in =
+                    x[i] >= before.left() + inset
+                            && x[i] <= before.right() - inset
+                            && y[i] >= before.top() + inset
+                            && y[i] <= before.bottom() - inset;
+            if (!in) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static void put(double[] x, double[] y, int i, double px, double py) {
+        x[i] = px;
+        y[i] = py;
+    }
+}

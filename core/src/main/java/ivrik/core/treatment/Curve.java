@@ -1,0 +1,60 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.MonotoneCurve;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A curve through points that the user sets. Between them it never turns where they do not (Fritsch and
+ * Carlson 1980); beyond the outermost it goes on straight. The ends, 0 to 0 and 100 to 100 %, are there
+ * unless a point stands in their place.
+ */
+public final class Curve implements Tone {
+    /** What comes out for what goes in, in per cent. */
+    public static final Series SERIES =
+            new Series(
+                    "point",
+                    Parameter.percent("in", "in", -100, 200, 0).setting(),
+                    Parameter.percent("out", "out", -100, 200, 0));
+
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "curve",
+                            "Curve",
+                            "Changes what comes out for what goes in by a curve through points.",
+                            Group.TONE,
+                            Control.PLOT)
+                    .listing(SERIES)
+                    .with(Trait.POINTWISE);
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public boolean isNeutral(Settings settings) {
+        for (int i = 0; i < settings.count(SERIES); i++) {
+            if (settings.number(SERIES, i, "in") != settings.number(SERIES, i, "out")) {
+                return settings.amount() == 0;
+            }
+        }
+        return true;
+    }
+
+    @Override
+    public Tone.Curve curve(Settings settings, float low, float high) {
+        List<double[]> points = new ArrayList<>();
+        for (int i = 0; i < settings.count(SERIES); i++) {
+            points.add(
+                    new double[] {
+                        settings.number(SERIES, i, "in") / 100,
+                        settings.number(SERIES, i, "out") / 100
+                    });
+        }
+        MonotoneCurve curve = MonotoneCurve.through(points);
+        double span = high - low;
+        return v -> (float) (low + span * curve.at((v - low) / span));
+    }
+}

@@ -1,0 +1,49 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.Affine;
+import ivrik.core.filter.Warp;
+import ivrik.core.picture.Size;
+
+/** Turns a lane over, left for right or top for bottom. */
+public final class Flip implements Move {
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "flip",
+                            "Flip",
+                            "Turns a lane over, left for right or top for bottom.",
+                            Group.MOVES,
+                            Control.RULER,
+                            Parameter.of("across", "across", "", 0, 1, 0, 1).shown(0, 1),
+                            Parameter.of("down", "down", "", 0, 1, 0, 1))
+                    .with(Trait.SPREADS);
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public boolean isNeutral(Settings settings) {
+        return !settings.isOn("across") && !settings.isOn("down");
+    }
+
+    @Override
+    public Warp warp(Settings settings, Size size, Context context) {
+        return Affine.scaled(
+                settings.isOn("across") ? -1 : 1,
+                settings.isOn("down") ? -1 : 1,
+                size.width() / 2.0,
+                size.height() / 2.0);
+    }
+
+    @Override
+    public Covered covered(Covered before, Settings settings, Size size) {
+        boolean across = settings.isOn("across");
+        boolean down = settings.isOn("down");
+        return new Covered(
+                across ? size.width() - before.right() : before.left(),
+                down ? size.height() - before.bottom() : before.top(),
+                across ? size.width() - before.left() : before.right(),
+                down ? size.height() - before.top() : before.bottom());
+    }
+}

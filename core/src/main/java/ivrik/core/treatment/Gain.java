@@ -1,0 +1,32 @@
+package ivrik.core.treatment;
+
+/** value x gain + offset, then raised to 1 / gamma; a negative value keeps its sign. */
+public final class Gain implements Tone {
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "gain",
+                            "Gain",
+                            "Makes a lane brighter or darker: gain, offset and gamma.",
+                            Group.TONE,
+                            Control.PLOT,
+                            Parameter.percent("gain", "gain", 0, 1000, 100).shown(140, 80),
+                            Parameter.percent("offset", "offset", -100, 100, 0),
+                            Parameter.of("gamma", "gamma", "", 0.05, 20, 1, 0.05))
+                    .with(Trait.POINTWISE);
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public Curve curve(Settings settings, float low, float high) {
+        float gain = (float) settings.share("gain");
+        float offset = (float) settings.share("offset") * high;
+        double power = 1 / settings.number("gamma");
+        if (power == 1) {
+            return v -> v * gain + offset;
+        }
+        return v -> Powers.signed((v * gain + offset) / high, power) * high;
+    }
+}

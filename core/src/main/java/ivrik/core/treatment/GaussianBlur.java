@@ -1,0 +1,82 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.Along;
+import ivrik.core.filter.Gaussian;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
+
+/** Gaussian blur, alike both ways or not, along any angle. Its radius is two sigma. */
+public final class GaussianBlur implements Treatment {
+    private static final double FAR_PX = 1000;
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "gaussian",
+                            "Gaussian blur",
+                            "Blurs a lane softly, both ways or one, so that only its colour"
+                                    + " spreads.",
+                            Group.BLUR,
+                            Control.RULER,
+                            Parameter.px("radius", "radius", 0, FAR_PX).shown(16, 2),
+                            Parameter.percent("across", "across", 0, 100, 100).setting(),
+                            Parameter.percent("down", "down", 0, 100, 100).setting(),
+                            Parameter.degrees("angle", "angle").setting())
+                    .with(Trait.SPREADS);
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public boolean isNeutral(Settings settings) {
+        return settings.amount() == 0
+                || settings.number("radius") == 0
+                || settings.number("across") == 0 && settings.number("down") == 0;
+    }
+
+    @Override
+    public Rows apply(Plane lane, Settings settings, Context context) {
+        double sigma = settings.number("radius") / 2 * context.scale();
+        double across = sigma * settings.share("across");
+        double down = sigma * settings.share("down");
+        double angle = settings.number("angle");
+        boolean upright = angle == 0 || across == down;
+        Plane blurred =
+                upright
+                        ? Gaussian.of(lane, across, down, settings.edgeFill(), context.workers())
+                        : along(
+                                along(lane, angle, across, settings, context),
+                                angle + 90,
+                                down,
+                                settings,
+                                context);
+        return Rows.of(blurred);
+    }
+
+    /** Along one direction only. */
+    static Plane along(
+            Plane lane, double degrees, double sigma, Settings settings, Context context) {
+        if (sigma == 0) {
+            return lane;
+        }
+        return Along.line(
+                lane,
+                degrees,
+                4 * sigma,
+                settings.edgeFill(),
+                context.workers(),
+                (plane, rows, stretch) ->
+                        Gaussian.of(
+                                plane,
+                                rows ? sigma * stretch : 0,
+                                rows ? 0 : sigma * stretch,
+                                settings.edgeFill(),
+                                context.workers()));
+    }
+
+    @Override
+    public Covered covered(Covered before, Settings settings, Size size) {
+        return Blurs.covered(before, settings, 1.5 * settings.number("radius"), size);
+    }
+}

@@ -1,0 +1,21 @@
+package ivrik.core.treatment;
+
+/** What sort of work a treatment is. */
+public enum Group {
+    MOVES("Moves"),
+    BLUR("Blur"),
+    DETAIL("Detail"),
+    TONE("Tone"),
+    GRAIN("Grain and noise"),
+    MASK("Mask");
+
+    private final String title;
+
+    Group(String title) {
+        this.title = title;
+    }
+
+    public String title() {
+        return title;
+    }
+}

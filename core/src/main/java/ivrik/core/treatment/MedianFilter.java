@@ -1,0 +1,46 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.Median;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+/** The middle value about each pixel: single specks go, edges stay. */
+public final class MedianFilter implements Treatment {
+    private static final Description DESCRIPTION =
+            Description.of(
+                    "median",
+                    "Median",
+                    "Takes single specks out of a lane and leaves its edges.",
+                    Group.DETAIL,
+                    Control.RULER,
+                    Parameter.of("radius", "radius", "px", 0, 2, 0, 0.5).shown(2, 1));
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    /** Between whole radii it is between their results. */
+    @Override
+    public Rows apply(Plane lane, Settings settings, Context context) {
+        double radius = settings.number("radius") * context.scale();
+        int low = (int) Math.min(2, Math.floor(radius));
+        float rest = (float) (Math.min(2, radius) - low);
+        Plane less = median(lane, low, settings, context);
+        if (rest == 0) {
+            return Rows.of(less);
+        }
+        return PlaneRows.of(
+                less,
+                median(lane, low + 1, settings, context),
+                (a, b, out, n) -> {
+                    for (int i = 0; i < n; i++) {
+                        out[i] = a[i] + rest * (b[i] - a[i]);
+                    }
+                });
+    }
+
+    private static Plane median(Plane lane, int reach, Settings settings, Context context) {
+        return reach == 0 ? lane : Median.of(lane, reach, settings.edgeFill(), context.workers());
+    }
+}

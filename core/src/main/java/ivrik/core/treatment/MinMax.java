@@ -1,0 +1,59 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.Running;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+/** The least or the greatest value within a radius: thickens the darks or the lights. */
+public final class MinMax implements Treatment {
+    /** What is done, in which order. */
+    public static final Option ORDER =
+            new Option(
+                    "order",
+                    "does",
+                    "Thickens the lights, the darks, or one after the other",
+                    "maximum",
+                    "minimum",
+                    "maximum, minimum",
+                    "minimum, maximum");
+
+    /** The shape looked at. */
+    public static final Option SHAPE =
+            new Option("shape", "shape", "What is looked at about each pixel", "square", "round");
+
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "min-max",
+                            "Minimum and maximum",
+                            "Thickens the lights or the darks of a lane.",
+                            Group.DETAIL,
+                            Control.RULER,
+                            Parameter.px("radius", "radius", 0, 200).shown(6, 1))
+                    .choosing(ORDER, SHAPE)
+                    .with(Trait.SPREADS);
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public Rows apply(Plane lane, Settings settings, Context context) {
+        double radius = settings.number("radius") * context.scale();
+        boolean round = settings.word(SHAPE).equals("round");
+        Plane done = lane;
+        for (String word : settings.word(ORDER).split(", ")) {
+            Running kind = word.equals("minimum") ? Running.LEAST : Running.GREATEST;
+            done =
+                    round
+                            ? kind.round(done, radius, settings.edgeFill(), context.workers())
+                            : kind.of(
+                                    done,
+                                    2 * radius + 1,
+                                    2 * radius + 1,
+                                    settings.edgeFill(),
+                                    context.workers());
+        }
+        return Rows.of(done);
+    }
+}

@@ -1,0 +1,44 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.Moved;
+import ivrik.core.filter.Warp;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.separation.Rgb;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A treatment that only moves what is there; a held lane takes no part in it. All moves of a lane that
+ * follow each other are one mapping, sampled once. Of an amount below 100 % the numbers that drive it
+ * are so much less away from rest.
+ */
+public interface Move extends Treatment {
+    /**
+     * Where each pixel of the moved lane comes from.
+     *
+     * @param size of the lane
+     */
+    Warp warp(Settings settings, Size size, Context context);
+
+    @Override
+    default Rows apply(Plane lane, Settings settings, Context context) {
+        return Moved.of(
+                lane,
+                List.of(warp(settings, lane.size(), context)),
+                settings.edgeFill(),
+                settings.sampler());
+    }
+
+    /** The largest part about the middle, in the shape of the picture, that comes from what is covered. */
+    @Override
+    default Covered covered(Covered before, Settings settings, Size size) {
+        Context whole =
+                new Context(1, new Rgb().lanes().getFirst(), Optional.empty(), Workers.shared());
+        return Covering.of(
+                before, warp(settings, size, whole), -settings.sampler().firstTap(), size);
+    }
+}

@@ -1,0 +1,40 @@
+package ivrik.core.treatment;
+
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+/** A treatment of each value by itself. */
+public interface Tone extends Treatment {
+    /** What comes out for what goes in. */
+    @FunctionalInterface
+    interface Curve {
+        float of(float value);
+    }
+
+    /**
+     * The curve of these settings.
+     *
+     * @param low where the lane's values begin: 0, or below for colour differences
+     * @param high where its ink is full
+     */
+    Curve curve(Settings settings, float low, float high);
+
+    @Override
+    default Rows apply(Plane lane, Settings settings, Context context) {
+        Curve curve = curve(settings, low(context), context.lane().span());
+        return PlaneRows.of(
+                lane,
+                (in, out, n) -> {
+                    for (int i = 0; i < n; i++) {
+                        out[i] = curve.of(in[i]);
+                    }
+                });
+    }
+
+    private static float low(Context context) {
+        return switch (context.lane().paint()) {
+            case SIGNED -> -context.lane().span();
+            case LIGHT, INK, ANGLE -> 0;
+        };
+    }
+}

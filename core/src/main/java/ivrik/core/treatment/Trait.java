@@ -1,0 +1,13 @@
+package ivrik.core.treatment;
+
+/** What the renderer has to know of a treatment. */
+public enum Trait {
+    /** Each value is treated by itself, whatever is beside it: coverage and angles stay what they are. */
+    POINTWISE,
+    /** It moves or spreads what is there, and coverage along with it. */
+    SPREADS,
+    /** Another at every frame: it is told the frame. */
+    LIVE,
+    /** It uses another picture, which the step names. */
+    PICTURE
+}

@@ -1,0 +1,45 @@
+package ivrik.core.treatment;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Workers;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Rgb;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/** Treatments done to single planes. */
+final class Treating {
+    private Treating() {}
+
+    static Context at(double scale, Workers workers) {
+        return new Context(scale, lane(0), Optional.empty(), workers);
+    }
+
+    static LaneKind lane(int number) {
+        return new Rgb().lanes().get(number);
+    }
+
+    /** All at rest but what is given. */
+    static Settings settings(Treatment treatment, Map<String, Double> numbers) {
+        return settings(treatment, numbers, Map.of(), EdgeFill.REPEAT);
+    }
+
+    static Settings settings(
+            Treatment treatment,
+            Map<String, Double> numbers,
+            Map<String, String> words,
+            EdgeFill fill) {
+        Map<String, Double> all = new HashMap<>();
+        treatment.description().parameters().forEach(p -> all.put(p.name(), p.rest()));
+        all.putAll(numbers);
+        return new Settings(all, words, fill, Sampler.GOOD, Settings.Moment.ANY);
+    }
+
+    static Plane treated(Treatment treatment, Plane in, Settings settings, double scale) {
+        return treatment.apply(in, settings, at(scale, Workers.shared())).toPlane(Workers.shared());
+    }
+}

@@ -43,7 +43,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 
-/** The table of ratios: {@code bench/run [--quick] [--json FILE]}. */
+/** The table of ratios: {@code bench/run [--quick] [--only WORDS] [--json FILE]}. */
 public final class Bench {
     private static final int WIDTH = 1920;
     private static final int HEIGHT = 1080;
@@ -68,7 +68,11 @@ public final class Bench {
                 "reference ms",
                 "ratio",
                 "at most");
+        int only = words.indexOf("--only");
         for (Duel duel : new Bench().duels()) {
+            if (only >= 0 && !duel.name().contains(words.get(only + 1))) {
+                continue;
+            }
             Duel.Result r = duel.run(quick ? 30 : 100, quick ? 60 : 300);
             results.add(r);
             System.out.printf(
@@ -90,6 +94,7 @@ public final class Bench {
 
     private List<Duel> duels() {
         List<Duel> duels = new ArrayList<>(shifts());
+        duels.addAll(new TreatmentDuels(red, workers).all(copy()));
         for (String model : List.of("rgb", "ycbcr-709", "oklab", "cmyk", "lab", "xyz")) {
             duels.add(
                     new Duel(
@@ -115,7 +120,7 @@ public final class Bench {
                         "sub-pixel shift, linear / affine warp",
                         shift(Sampler.QUICK),
                         affine(INTER_LINEAR),
-                        0.6),
+                        0.5),
                 new Duel(
                         "sub-pixel shift, cubic / affine warp, cubic",
                         shift(Sampler.GOOD),

@@ -2,6 +2,7 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
@@ -21,14 +22,14 @@ public final class Along {
         /**
          * @param stretch how much shorter a length is along the row than along the line, 0.7..1
          */
-        Plane run(Plane sheared, boolean rows, double stretch);
+        Rows run(Plane sheared, boolean rows, double stretch);
     }
 
     /**
      * @param degrees the direction, clockwise from the right as the eye sees it
      * @param reach how far the work looks along the line, in pixels
      */
-    public static Plane line(
+    public static Rows line(
             Plane in, double degrees, double reach, EdgeFill fill, Workers workers, Work work) {
         double turn = degrees - 180 * Math.floor(degrees / 180);
         if (turn == 0 || turn == 90) {
@@ -56,8 +57,7 @@ public final class Along {
                         : new Affine(1, -slope, slope * cy + mx, 0, 1, my);
         Affine sheared = shear.then(Affine.moved(mx, my));
         Plane leaning = Moved.of(in, size, List.of(sheared), fill, Sampler.GOOD).toPlane(workers);
-        Plane done = work.run(leaning, rows, rows ? Math.abs(c) : s);
-        return Moved.of(done, in.size(), List.of(unshear), EdgeFill.EMPTY, Sampler.GOOD)
-                .toPlane(workers);
+        Plane done = work.run(leaning, rows, rows ? Math.abs(c) : s).toPlane(workers);
+        return Moved.of(done, in.size(), List.of(unshear), EdgeFill.EMPTY, Sampler.GOOD);
     }
 }

@@ -8,7 +8,10 @@ import ivrik.core.picture.Sampler;
 import java.util.Arrays;
 import java.util.List;
 
-/** A weighted sum of a plane with itself, moved, enlarged or turned a little each time. */
+/**
+ * A weighted mean of a plane with itself, moved, enlarged or turned a little each time. The weights sum
+ * to one; what each copy differs from the plane is summed, so that what is flat stays exactly so.
+ */
 public final class Copies implements Rows {
     private final Plane in;
     private final List<Copy> copies;
@@ -39,9 +42,11 @@ public final class Copies implements Rows {
         double[] x = new double[n];
         double[] y = new double[n];
         float[] one = new float[n];
+        float[] own = new float[n];
         float[] sum = new float[n];
         Samples samples = new Samples(in, fill, Sampler.QUICK);
         return (row, out, o) -> {
+            System.arraycopy(in.data(), in.row(row), own, 0, n);
             Arrays.fill(sum, 0f);
             for (Copy copy : copies) {
                 Affine a = copy.at();
@@ -51,9 +56,11 @@ public final class Copies implements Rows {
                     y[i] = a.yx() * (i + 0.5) + a.yy() * middle + a.y0();
                 }
                 samples.at(x, y, n, one, 0);
-                Lines.add(one, (float) copy.weight(), sum);
+                Lines.addDifference(one, own, (float) copy.weight(), sum);
             }
-            System.arraycopy(sum, 0, out, o, n);
+            for (int i = 0; i < n; i++) {
+                out[o + i] = own[i] + sum[i];
+            }
         };
     }
 }

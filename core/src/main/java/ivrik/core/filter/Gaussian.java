@@ -2,9 +2,8 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Workers;
-
-import java.util.function.UnaryOperator;
 
 /**
  * Gaussian blur, at a cost per pixel that does not grow with sigma. Small sigmas are convolved as they
@@ -28,18 +27,28 @@ public final class Gaussian {
      * @param sigmaX across, in pixels of the plane; 0 for not at all
      * @param sigmaY down
      */
-    public static Plane of(Plane in, double sigmaX, double sigmaY, EdgeFill fill, Workers workers) {
-        UnaryOperator<Plane> across = p -> across(p, sigmaX, fill, workers);
-        return down(in, sigmaY, fill, across, workers);
+    public static Rows of(Plane in, double sigmaX, double sigmaY, EdgeFill fill, Workers workers) {
+        if (sigmaX < DECIMATED_FROM_SIGMA && sigmaY < DECIMATED_FROM_SIGMA) {
+            return new Small(in, half(sigmaX), half(sigmaY), fill);
+        }
+        if (sigmaY < DECIMATED_FROM_SIGMA) {
+            Plane across = across(in, sigmaX, fill).toPlane(workers);
+            return new Small(across, half(0), half(sigmaY), fill);
+        }
+        Coarse c = Coarse.of(sigmaY);
+        Plane few = few(in, c, fill, workers);
+        Plane across = sigmaX == 0 ? few : across(few, sigmaX, fill).toPlane(workers);
+        Plane blurred = new Small(across, half(0), c.middle(), EdgeFill.REPEAT).toPlane(workers);
+        return new Drawn(blurred, c, in.height());
     }
 
-    /** The half of a sampled Gaussian from its middle on, such that the whole sums to 1. */
+    /** The half of a sampled Gaussian from its middle on, such that the whole sums to 1; 1 for 0. */
     static float[] half(double sigma) {
-        int radius = Math.max(1, (int) Math.ceil(END * sigma));
+        int radius = (int) Math.ceil(END * sigma);
         double[] w = new double[radius + 1];
         double sum = 0;
         for (int k = 0; k <= radius; k++) {
-            w[k] = StrictMath.exp(-0.5 * k * k / (sigma * sigma));
+            w[k] = k == 0 ? 1 : StrictMath.exp(-0.5 * k * k / (sigma * sigma));
             sum += k == 0 ? w[k] : 2 * w[k];
         }
         float[] half = new float[radius + 1];
@@ -107,25 +116,60 @@ public final class Gaussian {
         }
     }
 
-    private static Plane across(Plane in, double sigma, EdgeFill fill, Workers workers) {
-        if (sigma == 0) {
-            return in;
+    /** Both ways, convolved as they are: first down, row by row, then along the row. */
+    private record Small(Plane in, float[] across, float[] down, EdgeFill fill) implements Rows {
+        @Override
+        public int width() {
+            return in.width();
         }
-        Plane out = Plane.of(in.width(), in.height());
-        workers.rows(
-                in.height(),
-                (from, to) -> {
-                    Line line =
-                            sigma < DECIMATED_FROM_SIGMA
-                                    ? direct(half(sigma), in.width())
-                                    : coarse(Coarse.of(sigma), in.width());
-                    float[] row = new float[in.width() + line.before() + line.after()];
-                    for (int y = from; y < to; y++) {
-                        fill.read(in, y, -line.before(), row, row.length);
-                        line.blur(row, out.data(), out.row(y));
-                    }
-                });
-        return out;
+
+        @Override
+        public int height() {
+            return in.height();
+        }
+
+        @Override
+        public Reader reader() {
+            int r = down.length - 1;
+            Line line = direct(across, in.width());
+            Window rows = new Window(in, fill, 2 * r + 1, line.before());
+            float[] sum = new float[in.width() + 2 * line.before()];
+            return (y, out, o) -> {
+                Lines.scale(rows.row(y), down[0], sum);
+                for (int k = 1; k <= r; k++) {
+                    Lines.addPair(rows.row(y - k), rows.row(y + k), down[k], sum);
+                }
+                line.blur(sum, out, o);
+            };
+        }
+    }
+
+    /** Along the rows. */
+    private static Rows across(Plane in, double sigma, EdgeFill fill) {
+        return new Rows() {
+            @Override
+            public int width() {
+                return in.width();
+            }
+
+            @Override
+            public int height() {
+                return in.height();
+            }
+
+            @Override
+            public Reader reader() {
+                Line line =
+                        sigma < DECIMATED_FROM_SIGMA
+                                ? direct(half(sigma), in.width())
+                                : coarse(Coarse.of(sigma), in.width());
+                float[] row = new float[in.width() + line.before() + line.after()];
+                return (y, out, o) -> {
+                    fill.read(in, y, -line.before(), row, row.length);
+                    line.blur(row, out, o);
+                };
+            }
+        };
     }
 
     /** Blurs one row that comes with what lies outside. */
@@ -218,41 +262,6 @@ public final class Gaussian {
         };
     }
 
-    /** Blurred down the columns; on the way, while there are few rows, {@code across} is done. */
-    private static Plane down(
-            Plane in, double sigma, EdgeFill fill, UnaryOperator<Plane> across, Workers workers) {
-        if (sigma == 0) {
-            return across.apply(in);
-        }
-        if (sigma < DECIMATED_FROM_SIGMA) {
-            return directDown(across.apply(in), half(sigma), fill, workers);
-        }
-        Coarse c = Coarse.of(sigma);
-        Plane small = across.apply(few(in, c, fill, workers));
-        Plane blurred = middle(small, c.middle(), workers);
-        return drawn(blurred, c, in.height(), workers);
-    }
-
-    private static Plane directDown(Plane in, float[] half, EdgeFill fill, Workers workers) {
-        int r = half.length - 1;
-        int width = in.width();
-        Plane out = Plane.of(width, in.height());
-        workers.rows(
-                in.height(),
-                (from, to) -> {
-                    Window rows = new Window(in, fill, 2 * r + 1);
-                    float[] sum = new float[width];
-                    for (int y = from; y < to; y++) {
-                        Lines.scale(rows.row(y), half[0], sum);
-                        for (int k = 1; k <= r; k++) {
-                            Lines.addPair(rows.row(y - k), rows.row(y + k), half[k], sum);
-                        }
-                        System.arraycopy(sum, 0, out.data(), out.row(y), width);
-                    }
-                });
-        return out;
-    }
-
     /** The coarse rows, with a margin above and below. */
     private static Plane few(Plane in, Coarse c, EdgeFill fill, Workers workers) {
         int count = c.count(in.height()) + 2 * c.margin();
@@ -279,29 +288,26 @@ public final class Gaussian {
         return out;
     }
 
-    private static Plane middle(Plane in, float[] half, Workers workers) {
-        return directDown(in, half, EdgeFill.REPEAT, workers);
-    }
-
     /** The rows drawn through the coarse ones. */
-    private static Plane drawn(Plane coarse, Coarse c, int height, Workers workers) {
-        int width = coarse.width();
-        Plane out = Plane.of(width, height);
-        workers.rows(
-                height,
-                (from, to) -> {
-                    Window rows = new Window(coarse, EdgeFill.REPEAT, 4);
-                    float[][] four = new float[4][];
-                    float[] sum = new float[width];
-                    for (int y = from; y < to; y++) {
-                        int first = c.first(y) + c.margin();
-                        for (int i = 0; i < 4; i++) {
-                            four[i] = rows.row(first + i);
-                        }
-                        Lines.four(four, c.up(), y % c.step() * 4, sum);
-                        System.arraycopy(sum, 0, out.data(), out.row(y), width);
-                    }
-                });
-        return out;
+    private record Drawn(Plane coarse, Coarse c, int height) implements Rows {
+        @Override
+        public int width() {
+            return coarse.width();
+        }
+
+        @Override
+        public Reader reader() {
+            Window rows = new Window(coarse, EdgeFill.REPEAT, 4);
+            float[][] four = new float[4][];
+            float[] sum = new float[coarse.width()];
+            return (y, out, o) -> {
+                int first = c.first(y) + c.margin();
+                for (int i = 0; i < 4; i++) {
+                    four[i] = rows.row(first + i);
+                }
+                Lines.four(four, c.up(), y % c.step() * 4, sum);
+                System.arraycopy(sum, 0, out, o, sum.length);
+            };
+        }
     }
 }

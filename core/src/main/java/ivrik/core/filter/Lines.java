@@ -20,6 +20,20 @@ final class Lines {
         }
     }
 
+    /** (a + b) * w. */
+    static void sum(float[] a, float[] b, float w, float[] out) {
+        for (int i = 0; i < out.length; i++) {
+            out[i] = (a[i] + b[i]) * w;
+        }
+    }
+
+    /** Adds (a - b) * w. */
+    static void addDifference(float[] a, float[] b, float w, float[] out) {
+        for (int i = 0; i < out.length; i++) {
+            out[i] += (a[i] - b[i]) * w;
+        }
+    }
+
     /** Adds (a + b) * w. */
     static void addPair(float[] a, float[] b, float w, float[] out) {
         for (int i = 0; i < out.length; i++) {
@@ -64,13 +78,6 @@ final class Lines {
             float[] out) {
         for (int i = 0; i < out.length; i++) {
             out[i] += a * r[i] + b * s[i] + c * t[i] + d * u[i];
-        }
-    }
-
-    /** a where t is 0, b where t is 1. */
-    static void mix(float[] a, float[] b, float t, float[] out) {
-        for (int i = 0; i < out.length; i++) {
-            out[i] = a[i] + t * (b[i] - a[i]);
         }
     }
 }

@@ -2,139 +2,183 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.picture.Rows;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
- * The middle value of the 3x3 or 5x5 samples about each. Whole rows are compared at once, as whole
+ * The middle value of the 3x3 or 5x5 samples about each. Many samples are compared at once, as whole
  * numbers whose order is that of the floats. Columns are sorted first, once for all windows; then the
  * rows of each window, which leaves its columns sorted; of the 25 only 13 can still be the middle one.
  */
-public final class Median {
-    private Median() {}
+public final class Median implements Rows {
+    /** Samples worked on at once, so that all of their windows stay in the first-level cache. */
+    private static final int PIECE = 256;
+
+    private final Plane in;
+    private final int reach;
+    private final EdgeFill fill;
 
     /**
      * A plane's medians.
      *
      * @param reach 1 or 2 samples on either side
      */
-    public static Plane of(Plane in, int reach, EdgeFill fill, Workers workers) {
-        Plane out = Plane.of(in.width(), in.height());
-        workers.rows(
-                in.height(),
-                (from, to) -> {
-                    Window rows = new Window(in, fill, 2 * reach + 1, reach);
-                    Sorter sorter = new Sorter(in.width(), reach);
-                    for (int y = from; y < to; y++) {
-                        sorter.run(rows, y, out.data(), out.row(y));
-                    }
-                });
-        return out;
+    public Median(Plane in, int reach, EdgeFill fill) {
+        this.in = in;
+        this.reach = reach;
+        this.fill = fill;
     }
 
-    /** A pair of places to be put in order. */
-    private record Pair(int low, int high) {}
+    @Override
+    public int width() {
+        return in.width();
+    }
 
-    /** Works on one row after the other. */
-    private static final class Sorter {
-        private final int width;
-        private final int n;
-        private final int reach;
-        private final int[][] columns;
-        private final int[][][] window;
-        private final List<Pair> sort;
+    @Override
+    public int height() {
+        return in.height();
+    }
 
-        Sorter(int width, int reach) {
-            this.width = width;
-            this.reach = reach;
-            this.n = 2 * reach + 1;
-            this.columns = new int[n][width + 2 * reach];
-            this.window = new int[n][n][width];
-            this.sort = sorting(n);
-        }
+    @Override
+    public Reader reader() {
+        return new Sorter();
+    }
 
-        void run(Window rows, int y, float[] out, int o) {
-            for (int j = 0; j < n; j++) {
-                code(rows.row(y - reach + j), columns[j]);
-            }
-            for (Pair p : sort) {
-                order(columns[p.low], columns[p.high]);
-            }
-            List<int[]> left = new ArrayList<>();
-            for (int j = 0; j < n; j++) {
-                for (int i = 0; i < n; i++) {
-                    System.arraycopy(columns[j], i, window[j][i], 0, width);
-                }
-                for (Pair p : sort) {
-                    order(window[j][p.low], window[j][p.high]);
-                }
-                for (int i = 0; i < n; i++) {
-                    if (canBeMiddle(j + 1, i + 1)) {
-                        left.add(window[j][i]);
+    /** Works on one row after the other, piece by piece. */
+    private final class Sorter implements Reader {
+        private final int n = 2 * reach + 1;
+        private final Window rows = new Window(in, fill, n, reach);
+        private final int[][] codes = new int[n][in.width() + 2 * reach];
+        private final long[] coded = new long[n];
+        private final int[][] columns = new int[n][PIECE + 2 * reach];
+        private final int[][][] window = new int[n][n][PIECE];
+        private final List<int[]> least = new ArrayList<>();
+        private final List<int[]> greatest = new ArrayList<>();
+        private final List<int[]> others = new ArrayList<>();
+
+        Sorter() {
+            Arrays.fill(coded, Long.MIN_VALUE);
+            for (int row = 1; row <= n; row++) {
+                for (int column = 1; column <= n; column++) {
+                    if (canBeMiddle(row, column)) {
+                        List<int[]> where =
+                                !canBeMiddle(row, column - 1) && !canBeMiddle(row - 1, column)
+                                        ? least
+                                        : !canBeMiddle(row, column + 1)
+                                                        && !canBeMiddle(row + 1, column)
+                                                ? greatest
+                                                : others;
+                        where.add(window[row - 1][column - 1]);
                     }
                 }
             }
-            decode(middle(left), out, o);
         }
 
         /** In a matrix sorted both ways, whether no half of all is surely above or below. */
         private boolean canBeMiddle(int row, int column) {
             int half = n * n / 2 + 1;
-            return row * column <= half && (n + 1 - row) * (n + 1 - column) <= half;
+            return Math.min(row, column) >= 1
+                    && Math.max(row, column) <= n
+                    && row * column <= half
+                    && (n + 1 - row) * (n + 1 - column) <= half;
         }
-    }
 
-    /** The middle one of an odd number of rows: least and greatest are let go until one is left. */
-    private static int[] middle(List<int[]> rows) {
-        List<int[]> left = new ArrayList<>(rows);
-        while (left.size() > 1) {
-            int last = left.size() - 1;
-            for (int i = 0; i < last; i++) {
-                order(left.get(i), left.get(last));
-            }
-            for (int i = last - 1; i > 0; i--) {
-                order(left.get(0), left.get(i));
-            }
-            left.remove(last);
-            left.remove(0);
-        }
-        return left.getFirst();
-    }
-
-    /** Insertion sort as a fixed list of comparisons. */
-    private static List<Pair> sorting(int n) {
-        List<Pair> pairs = new ArrayList<>();
-        for (int i = 1; i < n; i++) {
-            for (int j = i; j > 0; j--) {
-                pairs.add(new Pair(j - 1, j));
+        @Override
+        public void row(int y, float[] out, int o) {
+            for (int x = 0; x < in.width(); x += PIECE) {
+                int width = Math.min(PIECE, in.width() - x);
+                for (int j = 0; j < n; j++) {
+                    System.arraycopy(code(y - reach + j), x, columns[j], 0, width + 2 * reach);
+                }
+                sort(columns, width + 2 * reach);
+                for (int j = 0; j < n; j++) {
+                    for (int i = 0; i < n; i++) {
+                        System.arraycopy(columns[j], i, window[j][i], 0, width);
+                    }
+                    sort(window[j], width);
+                }
+                Ordered.decode(middle(width), out, o + x, width);
             }
         }
-        return pairs;
-    }
 
-    private static void order(int[] low, int[] high) {
-        for (int i = 0; i < low.length; i++) {
-            int a = low[i];
-            int b = high[i];
-            low[i] = Math.min(a, b);
-            high[i] = Math.max(a, b);
+        private int[] code(int y) {
+            int slot = Math.floorMod(y, n);
+            if (coded[slot] != y) {
+                coded[slot] = y;
+                Ordered.code(rows.row(y), 0, codes[slot], codes[slot].length);
+            }
+            return codes[slot];
         }
-    }
 
-    /** Floats as whole numbers of the same order; its own inverse. */
-    private static void code(float[] in, int[] out) {
-        for (int i = 0; i < out.length; i++) {
-            int bits = Float.floatToRawIntBits(in[i]);
-            out[i] = bits ^ ((bits >> 31) & 0x7fffffff);
+        private void sort(int[][] r, int width) {
+            if (n == 3) {
+                Ordered.sort(r[0], r[1], r[2], width);
+            } else {
+                Ordered.sort(r[0], r[1], r[2], r[3], r[4], width);
+            }
         }
-    }
 
-    private static void decode(int[] in, float[] out, int o) {
-        for (int i = 0; i < in.length; i++) {
-            int bits = in[i];
-            out[o + i] = Float.intBitsToFloat(bits ^ ((bits >> 31) & 0x7fffffff));
+        /** First the least is let go of those that can be it, and the greatest; then of all. */
+        private int[] middle(int width) {
+            List<int[]> left = new ArrayList<>(others);
+            if (n == 3) {
+                left.addAll(least);
+                left.addAll(greatest);
+            } else {
+                left.addAll(withoutEnd(least, true, width));
+                left.addAll(withoutEnd(greatest, false, width));
+            }
+            while (left.size() > 1) {
+                left = inner(left, width);
+            }
+            return left.getFirst();
+        }
+
+        private static List<int[]> withoutEnd(List<int[]> four, boolean least, int width) {
+            Ordered.ends(four.get(0), four.get(1), four.get(2), four.get(3), width);
+            return least ? four.subList(1, 4) : four.subList(0, 3);
+        }
+
+        /**
+         * All but the least and the greatest, found in groups of four. One left over is a group whose
+         * least is its greatest.
+         */
+        private static List<int[]> inner(List<int[]> rows, int width) {
+            List<int[]> low = new ArrayList<>();
+            List<int[]> high = new ArrayList<>();
+            List<int[]> inner = new ArrayList<>();
+            for (int g = 0; g < rows.size(); g += 4) {
+                List<int[]> group = rows.subList(g, Math.min(g + 4, rows.size()));
+                switch (group.size()) {
+                    case 4 ->
+                            Ordered.ends(
+                                    group.get(0), group.get(1), group.get(2), group.get(3), width);
+                    case 3 -> Ordered.sort(group.get(0), group.get(1), group.get(2), width);
+                    case 2 -> Ordered.sort(group.get(0), group.get(1), width);
+                    default -> {}
+                }
+                low.add(group.getFirst());
+                if (group.size() > 1) {
+                    high.add(group.getLast());
+                    inner.addAll(group.subList(1, group.size() - 1));
+                }
+            }
+            if (high.size() < low.size()) {
+                high.add(low.getLast());
+            }
+            for (int i = 1; i < low.size(); i++) {
+                Ordered.sort(low.getFirst(), low.get(i), width);
+            }
+            for (int i = 0; i < high.size() - 1; i++) {
+                Ordered.sort(high.get(i), high.getLast(), width);
+            }
+            inner.addAll(low.subList(1, low.size()));
+            inner.addAll(high.subList(0, high.size() - 1));
+            inner.remove(high.getLast());
+            return inner;
         }
     }
 }

@@ -83,8 +83,13 @@ public final class Moved implements Rows {
         int n = size.width();
         double[] x = new double[n];
         double[] y = new double[n];
+        double[] middles = new double[n];
+        for (int i = 0; i < n; i++) {
+            middles[i] = i + 0.5;
+        }
         Samples samples = new Samples(in, fill, sampler);
         return (row, out, o) -> {
+            System.arraycopy(middles, 0, x, 0, n);
             places(row, x, y, n);
             samples.at(x, y, n, out, o);
         };
@@ -92,9 +97,6 @@ public final class Moved implements Rows {
 
     /** Where the pixels of a row come from. */
     private void places(int row, double[] x, double[] y, int n) {
-        for (int i = 0; i < n; i++) {
-            x[i] = i + 0.5;
-        }
         java.util.Arrays.fill(y, 0, n, row + 0.5);
         for (Warp warp : warps.reversed()) {
             warp.back(x, y, n);

@@ -1,9 +1,8 @@
 package ivrik.core.filter;
 
 import ivrik.core.motion.Hash;
-import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 
 import java.util.Arrays;
 
@@ -12,43 +11,20 @@ import java.util.Arrays;
  * full-size sequence, drawn through by a Gaussian. The lattice is as wide as the grain allows, so that
  * coarse grain costs no more than fine.
  */
-public final class Noise {
-    /** Where the Gaussian ends, in sigmas. */
-    private static final double END = 3.3;
-
+public final class Noise implements Rows {
     /** A grain of one pixel is the numbers themselves. */
     private static final double SIGMA_OF_SIZE = 0.3;
 
-    private static final int LEVELS = 4096;
+    /** Lattice points lie so many sigmas apart; four of them then hold all but 1 % of a Gaussian. */
+    private static final double SIGMAS_APART = 1.25;
 
-    private Noise() {}
+    /** Where the Gaussian ends on a lattice as fine as the pixels, in sigmas. */
+    private static final double END = 2.5;
 
-    /** How the numbers are spread. */
-    public enum Spread {
-        GAUSSIAN,
-        UNIFORM;
-
-        private float[] table;
-
-        /** Its values at 4096 equal shares, of mean 0 and variance 1. */
-        synchronized float[] table() {
-            if (table == null) {
-                double[] values = new double[LEVELS];
-                double squares = 0;
-                for (int i = 0; i < LEVELS; i++) {
-                    double share = (i + 0.5) / LEVELS;
-                    values[i] = this == UNIFORM ? share - 0.5 : normalQuantile(share);
-                    squares += values[i] * values[i];
-                }
-                double norm = Math.sqrt(LEVELS / squares);
-                table = new float[LEVELS];
-                for (int i = 0; i < LEVELS; i++) {
-                    table[i] = (float) (values[i] * norm);
-                }
-            }
-            return table;
-        }
-    }
+    private final Size size;
+    private final Origin origin;
+    private final Axis across;
+    private final Axis down;
 
     /**
      * What the numbers are drawn from.
@@ -67,79 +43,128 @@ public final class Noise {
      * @param scale pixels of the plane to a pixel of the sequence; a smaller plane is the smaller
      *     version of the large one
      */
-    public static Plane of(
-            Size size, double grainPx, double scale, Origin origin, Workers workers) {
-        Axis across = Axis.of(size.width(), grainPx, scale);
-        Axis down = Axis.of(size.height(), grainPx, scale);
-        Plane rows = Plane.of(size.width(), down.points);
-        workers.rows(
-                down.points,
-                (from, to) -> {
-                    float[] numbers = new float[across.points];
-                    int[] bits = new int[across.points];
-                    float[] shifted = new float[size.width()];
-                    float[] sum = new float[size.width()];
-                    for (int j = from; j < to; j++) {
-                        numbers(origin, down.first + j, across.first, bits, numbers);
-                        across.draw(numbers, shifted, sum);
-                        System.arraycopy(sum, 0, rows.data(), rows.row(j), sum.length);
-                    }
-                });
-        if (down.isPlain()) {
-            return rows;
-        }
-        Plane out = Plane.of(size.width(), size.height());
-        workers.rows(
-                size.height(),
-                (from, to) -> {
-                    Window window = new Window(rows, ivrik.core.picture.EdgeFill.EMPTY, down.taps);
-                    float[][] four = new float[4][];
-                    float[] sum = new float[size.width()];
-                    for (int y = from; y < to; y++) {
-                        Arrays.fill(sum, 0f);
-                        for (int k = 0; k < down.taps; k += 4) {
-                            for (int i = 0; i < 4; i++) {
-                                four[i] = window.row(down.begin[y] + k + i);
-                            }
-                            Lines.addFour(four, down.weights, y * down.taps + k, sum);
-                        }
-                        System.arraycopy(sum, 0, out.data(), out.row(y), sum.length);
-                    }
-                });
-        return out;
+    public Noise(Size size, double grainPx, double scale, Origin origin) {
+        this.size = size;
+        this.origin = origin;
+        this.across = Axis.of(size.width(), grainPx, scale);
+        this.down = Axis.of(size.height(), grainPx, scale);
     }
 
-    private static void numbers(Origin o, long row, long first, int[] bits, float[] out) {
-        float[] table = o.spread.table();
-        Arrays.fill(out, 0f);
-        if (o.shared < 1) {
-            add(o.own, row, first, (float) Math.sqrt(1 - o.shared), table, bits, out);
-        }
-        if (o.shared > 0) {
-            add(o.common, row, first, (float) Math.sqrt(o.shared), table, bits, out);
+    /** How the numbers are spread. */
+    public enum Spread {
+        GAUSSIAN,
+        UNIFORM;
+
+        private static final int LEVELS = 4096;
+
+        private float[] table;
+
+        /** Its values at 4096 equal shares, of mean 0 and variance 1. */
+        synchronized float[] table() {
+            if (table == null) {
+                double[] values = new double[LEVELS];
+                double squares = 0;
+                for (int i = 0; i < LEVELS; i++) {
+                    double share = (i + 0.5) / LEVELS;
+                    values[i] = this == UNIFORM ? share - 0.5 : Normal.quantile(share);
+                    squares += values[i] * values[i];
+                }
+                double norm = Math.sqrt(LEVELS / squares);
+                table = new float[LEVELS];
+                for (int i = 0; i < LEVELS; i++) {
+                    table[i] = (float) (values[i] * norm);
+                }
+            }
+            return table;
         }
     }
 
-    private static void add(
-            long key, long row, long first, float by, float[] table, int[] bits, float[] out) {
-        int seed = (int) Hash.of(key, row);
-        int from = (int) first;
+    @Override
+    public int width() {
+        return size.width();
+    }
+
+    @Override
+    public int height() {
+        return size.height();
+    }
+
+    @Override
+    public Reader reader() {
+        return new Drawer();
+    }
+
+    /** Draws rows; those of the lattice that it needs are made once as the work goes down. */
+    private final class Drawer implements Reader {
+        private final float[] table = origin.spread.table();
+        private final float[] numbers = new float[across.points];
+        private final int[] bits = new int[across.points];
+        private final float[][] kept = new float[down.taps][size.width()];
+        private final long[] keptRow = new long[down.taps];
+        private final float[][] four = new float[4][];
+        private final float[] shifted = new float[size.width()];
+        private final float[] sum = new float[size.width()];
+
+        Drawer() {
+            Arrays.fill(keptRow, Long.MIN_VALUE);
+        }
+
+        @Override
+        public void row(int y, float[] out, int o) {
+            if (down.taps == 1) {
+                System.arraycopy(lattice(down.begin[y]), 0, out, o, size.width());
+                return;
+            }
+            Arrays.fill(sum, 0f);
+            int k = 0;
+            for (; k + 4 <= down.taps; k += 4) {
+                for (int i = 0; i < 4; i++) {
+                    four[i] = lattice(down.begin[y] + k + i);
+                }
+                Lines.addFour(four, down.weights, y * down.taps + k, sum);
+            }
+            for (; k < down.taps; k++) {
+                Lines.add(lattice(down.begin[y] + k), down.weights[y * down.taps + k], sum);
+            }
+            System.arraycopy(sum, 0, out, o, size.width());
+        }
+
+        /** A row of the lattice, drawn through along the row. */
+        private float[] lattice(int row) {
+            int slot = Math.floorMod(row, kept.length);
+            if (keptRow[slot] != row) {
+                keptRow[slot] = row;
+                Arrays.fill(numbers, 0f);
+                if (origin.shared < 1) {
+                    add(origin.own, row + down.first, (float) Math.sqrt(1 - origin.shared));
+                }
+                if (origin.shared > 0) {
+                    add(origin.common, row + down.first, (float) Math.sqrt(origin.shared));
+                }
+                across.draw(numbers, shifted, kept[slot]);
+            }
+            return kept[slot];
+        }
+
+        private void add(long key, long row, float by) {
+            int seed = (int) Hash.of(key, row);
+            mix(bits, (int) across.first, seed);
+            for (int i = 0; i < numbers.length; i++) {
+                numbers[i] += by * table[bits[i]];
+            }
+        }
+    }
+
+    /** Twelve random bits for each place, by the finisher "lowbias32" (Wellons 2018). */
+    private static void mix(int[] bits, int from, int seed) {
         for (int i = 0; i < bits.length; i++) {
-            bits[i] = mixed((from + i) * 0x9e3779b1 + seed);
+            int h = (from + i) * 0x9e3779b1 + seed;
+            h ^= h >>> 16;
+            h *= 0x7feb352d;
+            h ^= h >>> 15;
+            h *= 0x846ca68b;
+            bits[i] = (h ^ h >>> 16) >>> 20;
         }
-        for (int i = 0; i < out.length; i++) {
-            out[i] += by * table[bits[i] >>> 20];
-        }
-    }
-
-    /** The finisher of 32 bits "lowbias32" (Wellons 2018). */
-    private static int mixed(int z) {
-        int h = z;
-        h ^= h >>> 16;
-        h *= 0x7feb352d;
-        h ^= h >>> 15;
-        h *= 0x846ca68b;
-        return h ^ h >>> 16;
     }
 
     /**
@@ -148,107 +173,115 @@ public final class Noise {
      * @param first the number of the first point there is
      * @param points how many there are
      * @param begin for each sample its first point, counted from the first there is
-     * @param weights for each sample {@code taps} weights, a multiple of four
+     * @param weights for each sample {@code taps} weights
      * @param alike whether each sample has the weights of the one before, one point further on
      */
     private record Axis(
             long first, int points, int taps, int[] begin, float[] weights, boolean alike) {
         static Axis of(int n, double grainPx, double scale) {
             double sigma = grainPx > 1 ? SIGMA_OF_SIZE * grainPx : 0;
-            double step = Math.max(1, sigma);
+            double step = Math.max(1, SIGMAS_APART * sigma);
             double seen = Math.sqrt(sigma * sigma + Math.max(0, 1 / (scale * scale) - 1) / 12);
-            double gain = sigma == 0 ? 1 : gain(sigma, step);
-            int reach = (int) Math.ceil(END * seen / step);
-            int taps = seen == 0 ? 1 : (2 * reach + 1 + 3) / 4 * 4;
-            long first = (long) Math.floor(0.5 / scale / step) - reach;
+            boolean fine = step == 1 && scale == 1;
+            int taps =
+                    seen == 0
+                            ? 1
+                            : fine
+                                    ? 2 * (int) Math.ceil(END * seen) + 1
+                                    : Math.max(4, 2 * (int) Math.ceil(END * seen / step - 1e-9));
+            long first = begin(0.5 / scale / step, taps);
             int[] begin = new int[n];
             float[] weights = new float[n * taps];
+            double gain = gain(sigma, step);
             for (int i = 0; i < n; i++) {
                 double at = (i + 0.5) / scale / step;
-                long middle = (long) Math.floor(at);
-                begin[i] = (int) (middle - reach - first);
-                if (seen == 0) {
-                    weights[i] = 1;
-                    continue;
-                }
-                double[] w = new double[2 * reach + 1];
-                double sum = 0;
-                double squares = 0;
-                for (int k = 0; k < w.length; k++) {
-                    double t = (at - (middle - reach + k + 0.5)) * step / seen;
-                    w[k] = StrictMath.exp(-0.5 * t * t);
-                    sum += w[k];
-                    squares += w[k] * w[k];
-                }
-                double norm = scale >= 1 ? 1 / Math.sqrt(squares) : gain / sum;
-                for (int k = 0; k < w.length; k++) {
-                    weights[i * taps + k] = (float) (w[k] * norm);
-                }
+                long from = begin(at, taps);
+                begin[i] = (int) (from - first);
+                weigh(at, from, taps, step, seen, scale < 1 ? gain : 0, weights, i * taps);
             }
-            boolean alike = step == 1 && scale == 1;
-            return new Axis(first, begin[n - 1] + taps, taps, begin, weights, alike);
+            return new Axis(first, begin[n - 1] + taps, taps, begin, weights, fine);
+        }
+
+        /** The first of the points nearest to a place. */
+        private static long begin(double at, int taps) {
+            return Math.round(at - taps / 2.0);
+        }
+
+        /**
+         * The weights of one sample.
+         *
+         * @param gain what they sum to; 0 where their squares are to sum to one
+         */
+        private static void weigh(
+                double at,
+                long from,
+                int taps,
+                double step,
+                double sigma,
+                double gain,
+                float[] weights,
+                int to) {
+            double[] w = new double[taps];
+            double sum = 0;
+            double squares = 0;
+            for (int k = 0; k < taps; k++) {
+                double t = sigma == 0 ? 0 : (at - (from + k + 0.5)) * step / sigma;
+                w[k] = StrictMath.exp(-0.5 * t * t);
+                sum += w[k];
+                squares += w[k] * w[k];
+            }
+            double norm = gain == 0 ? 1 / Math.sqrt(squares) : gain / sum;
+            for (int k = 0; k < taps; k++) {
+                weights[to + k] = (float) (w[k] * norm);
+            }
         }
 
         /** The sum of the weights where their squares sum to 1. */
         private static double gain(double sigma, double step) {
-            double sum = 0;
-            double squares = 0;
-            for (int k = -40; k <= 40; k++) {
+            double sum = 1;
+            double squares = 1;
+            for (int k = 1; sigma > 0 && k <= 40; k++) {
                 double t = k * step / sigma;
                 double w = StrictMath.exp(-0.5 * t * t);
-                sum += w;
-                squares += w * w;
+                sum += 2 * w;
+                squares += 2 * w * w;
             }
             return sum / Math.sqrt(squares);
         }
 
-        boolean isPlain() {
-            return taps == 1 && points == begin.length;
-        }
-
         /** Draws a row through the lattice's numbers. */
         void draw(float[] numbers, float[] shifted, float[] sum) {
-            if (alike) {
+            if (taps == 1) {
+                System.arraycopy(numbers, begin[0], sum, 0, sum.length);
+            } else if (alike) {
                 Arrays.fill(sum, 0f);
                 for (int k = 0; k < taps; k++) {
                     System.arraycopy(numbers, begin[0] + k, shifted, 0, sum.length);
                     Lines.add(shifted, weights[k], sum);
                 }
-                return;
-            }
-            for (int i = 0; i < sum.length; i++) {
-                float s = 0;
-                for (int k = 0; k < taps; k++) {
-                    s += weights[i * taps + k] * numbers[begin[i] + k];
-                }
-                sum[i] = s;
-            }
-        }
-    }
-
-    /** The quantile of the normal distribution, by bisection of its distribution function. */
-    private static double normalQuantile(double share) {
-        double low = -9;
-        double high = 9;
-        for (int i = 0; i < 60; i++) {
-            double middle = (low + high) / 2;
-            if (normal(middle) < share) {
-                low = middle;
+            } else if (taps == 4) {
+                drawFour(numbers, sum);
             } else {
-                high = middle;
+                for (int i = 0; i < sum.length; i++) {
+                    float s = 0;
+                    for (int k = 0; k < taps; k++) {
+                        s += weights[i * taps + k] * numbers[begin[i] + k];
+                    }
+                    sum[i] = s;
+                }
             }
         }
-        return (low + high) / 2;
-    }
 
-    /** The normal distribution function by its series about 0 (Abramowitz and Stegun 26.2.11). */
-    private static double normal(double x) {
-        double term = x;
-        double sum = x;
-        for (int k = 1; k < 300; k++) {
-            term *= x * x / (2 * k + 1);
-            sum += term;
+        private void drawFour(float[] numbers, float[] sum) {
+            for (int i = 0; i < sum.length; i++) {
+                int b = begin[i];
+                int w = 4 * i;
+                sum[i] =
+                        weights[w] * numbers[b]
+                                + weights[w + 1] * numbers[b + 1]
+                                + weights[w + 2] * numbers[b + 2]
+                                + weights[w + 3] * numbers[b + 3];
+            }
         }
-        return 0.5 + sum * StrictMath.exp(-0.5 * x * x) / Math.sqrt(2 * Math.PI);
     }
 }

@@ -3,7 +3,9 @@ package ivrik.core.filter;
 import ivrik.core.picture.Size;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Moving least squares by pins (Schaefer, McPhail, Warren 2006), from where each place is moved back to
@@ -17,6 +19,7 @@ public final class PinWarp implements Warp {
     private static final double GOOD_ENOUGH_PX = 0.05;
     private static final double WIDEST_CELL = 16;
     private static final double FINEST_CELL = 2;
+    private static final int KEPT = 16;
 
     private final double cellX;
     private final double cellY;
@@ -24,6 +27,17 @@ public final class PinWarp implements Warp {
     private final int rows;
     private final double[] dx;
     private final double[] dy;
+
+    /** The latest warps: pins that do not move are the same at every frame. */
+    private static final Map<Key, PinWarp> LATEST =
+            new LinkedHashMap<>(16, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Key, PinWarp> eldest) {
+                    return size() > KEPT;
+                }
+            };
+
+    private record Key(List<Pin> pins, double spacing, Kind kind, Size size) {}
 
     /** A pin that holds the picture at a place and takes it along. */
     public record Pin(double x, double y, double dx, double dy) {}
@@ -51,6 +65,21 @@ public final class PinWarp implements Warp {
      * @param spacing between the border pins in pixels; 0 for none
      */
     public static PinWarp of(List<Pin> pins, double spacing, Kind kind, Size size) {
+        Key key = new Key(List.copyOf(pins), spacing, kind, size);
+        synchronized (LATEST) {
+            PinWarp known = LATEST.get(key);
+            if (known != null) {
+                return known;
+            }
+        }
+        PinWarp made = make(pins, spacing, kind, size);
+        synchronized (LATEST) {
+            LATEST.put(key, made);
+        }
+        return made;
+    }
+
+    private static PinWarp make(List<Pin> pins, double spacing, Kind kind, Size size) {
         List<Pin> all = new ArrayList<>(pins);
         if (spacing > 0) {
             all.addAll(border(Math.max(spacing, 8), size));
@@ -156,20 +185,37 @@ public final class PinWarp implements Warp {
         double v = Math.clamp(y / cellY, 0, rows - 1 - 1e-9);
         int i = (int) u;
         int j = (int) v;
-        int k = j * columns + i;
-        double upper = d[k] + (u - i) * (d[k + 1] - d[k]);
-        double lower = d[k + columns] + (u - i) * (d[k + columns + 1] - d[k + columns]);
-        return upper + (v - j) * (lower - upper);
+        return between(d, j * columns + i, u - i, v - j);
     }
 
     @Override
     public void back(double[] x, double[] y, int n) {
-        for (int i = 0; i < n; i++) {
-            double byX = value(dx, x[i], y[i]);
-            double byY = value(dy, x[i], y[i]);
-            x[i] += byX;
-            y[i] += byY;
+        double[] u = new double[n];
+        double[] v = new double[n];
+        cells(x, 1 / cellX, columns - 1 - 1e-9, u, n);
+        cells(y, 1 / cellY, rows - 1 - 1e-9, v, n);
+        for (int k = 0; k < n; k++) {
+            int i = (int) u[k];
+            int j = (int) v[k];
+            double s = u[k] - i;
+            double t = v[k] - j;
+            int at = j * columns + i;
+            x[k] += between(dx, at, s, t);
+            y[k] += between(dy, at, s, t);
         }
+    }
+
+    private static void cells(double[] place, double per, double most, double[] out, int n) {
+        for (int i = 0; i < n; i++) {
+            double at = place[i] * per;
+            out[i] = at < 0 ? 0 : at > most ? most : at;
+        }
+    }
+
+    private double between(double[] d, int at, double s, double t) {
+        double upper = d[at] + s * (d[at + 1] - d[at]);
+        double lower = d[at + columns] + s * (d[at + columns + 1] - d[at + columns]);
+        return upper + t * (lower - upper);
     }
 
     /** The least squares of one place. */

@@ -6,8 +6,6 @@ import ivrik.core.picture.Sampler;
 
 /** Values of a plane at any places. For one thread. */
 final class Samples {
-    private static final double FAR = 1e8;
-
     private final float[] data;
     private final int width;
     private final int height;
@@ -17,6 +15,10 @@ final class Samples {
     private final Sampler sampler;
     private final float[] table;
     private final int taps;
+    private int[] ix = {};
+    private int[] iy = {};
+    private float[] fx = {};
+    private float[] fy = {};
 
     Samples(Plane in, EdgeFill fill, Sampler sampler) {
         this.data = in.data();
@@ -32,90 +34,144 @@ final class Samples {
 
     /** The values at {@code n} places, in pixels from the outer edge. */
     void at(double[] x, double[] y, int n, float[] out, int o) {
-        if (sampler == Sampler.QUICK) {
-            linear(x, y, n, out, o);
+        if (ix.length < n) {
+            ix = new int[n];
+            iy = new int[n];
+            fx = new float[n];
+            fy = new float[n];
+        }
+        split(x, ix, fx, n);
+        split(y, iy, fy, n);
+        int before = sampler.firstTap();
+        int from = 0;
+        int to = n;
+        while (from < to && !isInside(from, before)) {
+            from++;
+        }
+        while (to > from && !isInside(to - 1, before)) {
+            to--;
+        }
+        slow(0, from, before, out, o);
+        slow(to, n, before, out, o);
+        if (!areInside(from, to, before)) {
+            slow(from, to, before, out, o);
+        } else if (sampler == Sampler.QUICK) {
+            linear(data, offset, stride, ix, iy, fx, fy, from, to, out, o);
         } else if (taps == 4) {
-            cubic(x, y, n, out, o);
+            cubic(data, offset, stride, ix, iy, fx, fy, table, sampler, from, to, out, o);
         } else {
-            wide(x, y, n, out, o);
+            slow(from, to, before, out, o);
         }
     }
 
-    private void linear(double[] x, double[] y, int n, float[] out, int o) {
-        int lastX = width - 2;
-        int lastY = height - 2;
+    /** Places as whole pixels and what is left, relative to pixel centres. */
+    private static void split(double[] place, int[] whole, float[] rest, int n) {
         for (int i = 0; i < n; i++) {
-            double px = near(x[i]);
-            double py = near(y[i]);
-            int ix = floor(px);
-            int iy = floor(py);
-            float fx = (float) (px - ix);
-            float fy = (float) (py - iy);
-            float a;
-            float b;
-            float c;
-            float d;
-            if (ix >= 0 && iy >= 0 && ix <= lastX && iy <= lastY) {
-                int p = offset + iy * stride + ix;
-                a = data[p];
-                b = data[p + 1];
-                c = data[p + stride];
-                d = data[p + stride + 1];
-            } else {
-                a = outside(ix, iy);
-                b = outside(ix + 1, iy);
-                c = outside(ix, iy + 1);
-                d = outside(ix + 1, iy + 1);
-            }
-            float upper = a + fx * (b - a);
-            float lower = c + fx * (d - c);
-            out[o + i] = upper + fy * (lower - upper);
+            double p = place[i] - 0.5;
+            double f = Math.floor(p);
+            whole[i] = (int) f;
+            rest[i] = (float) (p - f);
         }
     }
 
-    private void cubic(double[] x, double[] y, int n, float[] out, int o) {
-        int lastX = width - 4;
-        int lastY = height - 4;
-        float[] t = table;
-        for (int i = 0; i < n; i++) {
-            double px = near(x[i]);
-            double py = near(y[i]);
-            int ix = floor(px);
-            int iy = floor(py);
-            int wx = sampler.entry(px - ix);
-            int wy = sampler.entry(py - iy);
-            ix--;
-            iy--;
-            if (ix < 0 || iy < 0 || ix > lastX || iy > lastY) {
-                out[o + i] = sum(ix, iy, wx, wy);
-                continue;
-            }
+    private boolean isInside(int i, int before) {
+        return ix[i] >= -before
+                && iy[i] >= -before
+                && ix[i] <= width - taps - before
+                && iy[i] <= height - taps - before;
+    }
+
+    /** Whether all of a run need nothing from outside. */
+    private boolean areInside(int from, int to, int before) {
+        int right = width - taps - before;
+        int bottom = height - taps - before;
+        return signs(ix, -before, right, from, to) >= 0
+                && signs(iy, -before, bottom, from, to) >= 0;
+    }
+
+    /** Negative if any of the values is outside its bounds. */
+    private static int signs(int[] values, int low, int high, int from, int to) {
+        int signs = 0;
+        for (int i = from; i < to; i++) {
+            signs |= (values[i] - low) | (high - values[i]);
+        }
+        return signs;
+    }
+
+    private static void linear(
+            float[] d,
+            int offset,
+            int stride,
+            int[] ix,
+            int[] iy,
+            float[] fx,
+            float[] fy,
+            int from,
+            int to,
+            float[] out,
+            int o) {
+        for (int i = from; i < to; i++) {
+            int p = offset + iy[i] * stride + ix[i];
+            float a = d[p];
+            float c = d[p + stride];
+            float upper = a + fx[i] * (d[p + 1] - a);
+            float lower = c + fx[i] * (d[p + stride + 1] - c);
+            out[o + i] = upper + fy[i] * (lower - upper);
+        }
+    }
+
+    private static void cubic(
+            float[] d,
+            int offset,
+            int stride,
+            int[] ix,
+            int[] iy,
+            float[] fx,
+            float[] fy,
+            float[] t,
+            Sampler sampler,
+            int from,
+            int to,
+            float[] out,
+            int o) {
+        for (int i = from; i < to; i++) {
+            int wx = sampler.entry(fx[i]);
+            int wy = sampler.entry(fy[i]);
             float w0 = t[wx];
             float w1 = t[wx + 1];
             float w2 = t[wx + 2];
             float w3 = t[wx + 3];
-            int p = offset + iy * stride + ix;
-            float r0 = w0 * data[p] + w1 * data[p + 1] + w2 * data[p + 2] + w3 * data[p + 3];
+            int p = offset + (iy[i] - 1) * stride + ix[i] - 1;
+            float r0 = w0 * d[p] + w1 * d[p + 1] + w2 * d[p + 2] + w3 * d[p + 3];
             p += stride;
-            float r1 = w0 * data[p] + w1 * data[p + 1] + w2 * data[p + 2] + w3 * data[p + 3];
+            float r1 = w0 * d[p] + w1 * d[p + 1] + w2 * d[p + 2] + w3 * d[p + 3];
             p += stride;
-            float r2 = w0 * data[p] + w1 * data[p + 1] + w2 * data[p + 2] + w3 * data[p + 3];
+            float r2 = w0 * d[p] + w1 * d[p + 1] + w2 * d[p + 2] + w3 * d[p + 3];
             p += stride;
-            float r3 = w0 * data[p] + w1 * data[p + 1] + w2 * data[p + 2] + w3 * data[p + 3];
+            float r3 = w0 * d[p] + w1 * d[p + 1] + w2 * d[p + 2] + w3 * d[p + 3];
             out[o + i] = t[wy] * r0 + t[wy + 1] * r1 + t[wy + 2] * r2 + t[wy + 3] * r3;
         }
     }
 
-    private void wide(double[] x, double[] y, int n, float[] out, int o) {
-        for (int i = 0; i < n; i++) {
-            double px = near(x[i]);
-            double py = near(y[i]);
-            int ix = floor(px);
-            int iy = floor(py);
-            int wx = sampler.entry(px - ix);
-            int wy = sampler.entry(py - iy);
-            out[o + i] = sum(ix + sampler.firstTap(), iy + sampler.firstTap(), wx, wy);
+    /** Any sampler, with what lies outside. */
+    private void slow(int from, int to, int before, float[] out, int o) {
+        for (int i = from; i < to; i++) {
+            if (sampler == Sampler.QUICK) {
+                out[o + i] = linear(i);
+            } else {
+                int wx = sampler.entry(fx[i]);
+                int wy = sampler.entry(fy[i]);
+                out[o + i] = sum(ix[i] + before, iy[i] + before, wx, wy);
+            }
         }
+    }
+
+    private float linear(int i) {
+        float a = outside(ix[i], iy[i]);
+        float c = outside(ix[i], iy[i] + 1);
+        float upper = a + fx[i] * (outside(ix[i] + 1, iy[i]) - a);
+        float lower = c + fx[i] * (outside(ix[i] + 1, iy[i] + 1) - c);
+        return upper + fy[i] * (lower - upper);
     }
 
     /** The weighted sum over all taps from a first one on. */
@@ -137,16 +193,5 @@ final class Samples {
         int i = fill.inside(ix, width);
         int j = fill.inside(iy, height);
         return i < 0 || j < 0 ? 0 : data[offset + j * stride + i];
-    }
-
-    /** A place relative to pixel centres, within what can be counted. */
-    private static double near(double place) {
-        double p = place - 0.5;
-        return p > FAR ? FAR : p > -FAR ? p : -FAR;
-    }
-
-    private static int floor(double p) {
-        int whole = (int) p;
-        return p < whole ? whole - 1 : whole;
     }
 }

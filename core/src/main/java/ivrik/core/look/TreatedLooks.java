@@ -9,6 +9,7 @@ import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.DirectionalBlur;
 import ivrik.core.treatment.Dispersion;
 import ivrik.core.treatment.Displace;
+import ivrik.core.treatment.Gain;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.MinMax;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Built-in looks that show what treatments of single lanes can do. Their dials begin away from rest. */
 final class TreatedLooks {
@@ -61,6 +63,10 @@ final class TreatedLooks {
         double[] shares = new double[LANES];
         java.util.Arrays.fill(shares, share);
         return links(step, parameter, shares);
+    }
+
+    private static List<Link> both(List<Link> some, List<Link> more) {
+        return Stream.concat(some.stream(), more.stream()).toList();
     }
 
     private static Look channelBlur() {
@@ -216,6 +222,7 @@ final class TreatedLooks {
                                         links(0, "radius", 1, 0, 1))));
     }
 
+    /** The longer it is drawn out, the more it is brightened. */
     private static Look glowOneColour() {
         Reach brightOfOneHue =
                 Reach.ALL
@@ -224,7 +231,7 @@ final class TreatedLooks {
                                         true, Value.of(30), Value.of(100), Value.of(20), false))
                         .with(new Reach.Colour(true, Value.of(0), Value.of(60), Value.of(20)))
                         .withSpreads(true);
-        return Look.atRest("glow-one-colour", new Rgb(), new DirectionalBlur())
+        return Look.atRest("glow-one-colour", new Rgb(), new DirectionalBlur(), new Gain())
                 .withNote(
                         "The brightest of one colour is drawn out along a line, over the picture.")
                 .withReach(brightOfOneHue)
@@ -258,7 +265,7 @@ final class TreatedLooks {
                                         1000,
                                         0,
                                         60,
-                                        alike(0, "length", 1)),
+                                        both(alike(0, "length", 1), alike(1, "gain", 5))),
                                 dial(
                                         "angle",
                                         "Angle",

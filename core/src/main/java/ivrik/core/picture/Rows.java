@@ -22,6 +22,12 @@ public interface Rows {
     /** All rows, made by many threads. */
     default Plane toPlane(Workers workers) {
         Plane out = Plane.of(width(), height());
+        into(out, workers);
+        return out;
+    }
+
+    /** All rows, made by many threads, into a plane of their size that nobody reads yet. */
+    default void into(Plane out, Workers workers) {
         workers.rows(
                 height(),
                 (from, to) -> {
@@ -30,7 +36,6 @@ public interface Rows {
                         reader.row(y, out.data(), out.row(y));
                     }
                 });
-        return out;
     }
 
     /** The rows of a plane; it is itself when all are wanted. */

@@ -68,8 +68,8 @@ public enum Sampler {
     }
 
     /** The place in {@link #table} of the weights for a fraction in 0..1. */
-    public int entry(double fraction) {
-        return (int) (fraction * STEPS + 0.5) * taps;
+    public int entry(float fraction) {
+        return (int) (fraction * STEPS + 0.5f) * taps;
     }
 
     /** The kernel at a distance of {@code d} >= 0 pixels. */

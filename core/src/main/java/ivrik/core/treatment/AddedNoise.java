@@ -40,7 +40,7 @@ public final class AddedNoise implements Treatment {
                         Live.key(settings, true),
                         settings.share("alike"),
                         spread);
-        Plane noise = Noise.of(lane.size(), 1, context.scale(), origin, context.workers());
+        Noise noise = new Noise(lane.size(), 1, context.scale(), origin);
         float strength = (float) settings.share("strength") * context.lane().span();
         return PlaneRows.of(
                 lane,

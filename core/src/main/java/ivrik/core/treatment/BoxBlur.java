@@ -1,6 +1,6 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Running;
+import ivrik.core.filter.Mean;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
@@ -34,13 +34,12 @@ public final class BoxBlur implements Treatment {
     @Override
     public Rows apply(Plane lane, Settings settings, Context context) {
         double side = settings.number("radius") * context.scale() * Math.sqrt(3);
-        return Rows.of(
-                Running.MEAN.of(
-                        lane,
-                        window(side * settings.share("across")),
-                        window(side * settings.share("down")),
-                        settings.edgeFill(),
-                        context.workers()));
+        return Mean.of(
+                lane,
+                window(side * settings.share("across")),
+                window(side * settings.share("down")),
+                settings.edgeFill(),
+                context.workers());
     }
 
     /** The whole width of a window whose variance, that of its samples included, is the box's. */

@@ -1,7 +1,7 @@
 package ivrik.core.treatment;
 
 import ivrik.core.filter.Along;
-import ivrik.core.filter.Running;
+import ivrik.core.filter.Mean;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
@@ -35,24 +35,23 @@ public final class DirectionalBlur implements Treatment {
         double angle = settings.number("angle");
         if (settings.word(FALL).equals("softly")) {
             double sigma = length / Math.sqrt(12);
-            return Rows.of(GaussianBlur.along(lane, angle, sigma, settings, context));
+            return GaussianBlur.along(lane, angle, sigma, settings, context);
         }
-        return Rows.of(
-                Along.line(
-                        lane,
-                        angle,
-                        length / 2 + 1,
-                        settings.edgeFill(),
-                        context.workers(),
-                        (plane, rows, stretch) -> {
-                            double window = BoxBlur.window(length * stretch);
-                            return Running.MEAN.of(
-                                    plane,
-                                    rows ? window : 1,
-                                    rows ? 1 : window,
-                                    settings.edgeFill(),
-                                    context.workers());
-                        }));
+        return Along.line(
+                lane,
+                angle,
+                length / 2 + 1,
+                settings.edgeFill(),
+                context.workers(),
+                (plane, rows, stretch) -> {
+                    double window = BoxBlur.window(length * stretch);
+                    return Mean.of(
+                            plane,
+                            rows ? window : 1,
+                            rows ? 1 : window,
+                            settings.edgeFill(),
+                            context.workers());
+                });
     }
 
     @Override

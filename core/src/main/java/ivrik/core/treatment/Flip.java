@@ -13,7 +13,7 @@ public final class Flip implements Move {
                             "Turns a lane over, left for right or top for bottom.",
                             Group.MOVES,
                             Control.RULER,
-                            Parameter.of("across", "across", "", 0, 1, 0, 1).shown(0, 1),
+                            Parameter.of("across", "across", "", 0, 1, 0, 1).shown(1, 0),
                             Parameter.of("down", "down", "", 0, 1, 0, 1))
                     .with(Trait.SPREADS);
 
@@ -24,7 +24,7 @@ public final class Flip implements Move {
 
     @Override
     public boolean isNeutral(Settings settings) {
-        return !settings.isOn("across") && !settings.isOn("down");
+        return settings.amount() == 0 || !settings.isOn("across") && !settings.isOn("down");
     }
 
     @Override

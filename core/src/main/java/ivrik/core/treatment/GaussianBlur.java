@@ -42,23 +42,21 @@ public final class GaussianBlur implements Treatment {
         double down = sigma * settings.share("down");
         double angle = settings.number("angle");
         boolean upright = angle == 0 || across == down;
-        Plane blurred =
-                upright
-                        ? Gaussian.of(lane, across, down, settings.edgeFill(), context.workers())
-                        : along(
-                                along(lane, angle, across, settings, context),
-                                angle + 90,
-                                down,
-                                settings,
-                                context);
-        return Rows.of(blurred);
+        return upright
+                ? Gaussian.of(lane, across, down, settings.edgeFill(), context.workers())
+                : along(
+                        along(lane, angle, across, settings, context).toPlane(context.workers()),
+                        angle + 90,
+                        down,
+                        settings,
+                        context);
     }
 
     /** Along one direction only. */
-    static Plane along(
+    static Rows along(
             Plane lane, double degrees, double sigma, Settings settings, Context context) {
         if (sigma == 0) {
-            return lane;
+            return Rows.of(lane);
         }
         return Along.line(
                 lane,

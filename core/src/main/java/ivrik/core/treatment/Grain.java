@@ -40,13 +40,7 @@ public final class Grain implements Treatment {
                         Live.key(settings, true),
                         settings.share("alike"),
                         Spread.GAUSSIAN);
-        Plane noise =
-                Noise.of(
-                        lane.size(),
-                        settings.number("size"),
-                        context.scale(),
-                        origin,
-                        context.workers());
+        Noise noise = new Noise(lane.size(), settings.number("size"), context.scale(), origin);
         float strength = (float) settings.share("strength") * context.lane().span();
         float response = (float) settings.share("response");
         float span = context.lane().span();

@@ -35,7 +35,7 @@ public final class Mask implements Treatment {
         double back = settings.share("pay-back");
         double mean = mean(pattern);
         float by = (float) (mean == 0 ? 1 : 1 / (1 - back + back * mean));
-        return PlaneRows.of(
+        return PlaneRows.repeated(
                 lane,
                 pattern,
                 (in, mask, out, n) -> {

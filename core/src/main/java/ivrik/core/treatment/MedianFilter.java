@@ -26,13 +26,13 @@ public final class MedianFilter implements Treatment {
         double radius = settings.number("radius") * context.scale();
         int low = (int) Math.min(2, Math.floor(radius));
         float rest = (float) (Math.min(2, radius) - low);
-        Plane less = median(lane, low, settings, context);
+        Rows less = median(lane, low, settings);
         if (rest == 0) {
-            return Rows.of(less);
+            return less;
         }
         return PlaneRows.of(
-                less,
-                median(lane, low + 1, settings, context),
+                less.toPlane(context.workers()),
+                median(lane, low + 1, settings),
                 (a, b, out, n) -> {
                     for (int i = 0; i < n; i++) {
                         out[i] = a[i] + rest * (b[i] - a[i]);
@@ -40,7 +40,7 @@ public final class MedianFilter implements Treatment {
                 });
     }
 
-    private static Plane median(Plane lane, int reach, Settings settings, Context context) {
-        return reach == 0 ? lane : Median.of(lane, reach, settings.edgeFill(), context.workers());
+    private static Rows median(Plane lane, int reach, Settings settings) {
+        return reach == 0 ? Rows.of(lane) : new Median(lane, reach, settings.edgeFill());
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Running;
+import ivrik.core.filter.Extreme;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
@@ -41,19 +41,17 @@ public final class MinMax implements Treatment {
     public Rows apply(Plane lane, Settings settings, Context context) {
         double radius = settings.number("radius") * context.scale();
         boolean round = settings.word(SHAPE).equals("round");
-        Plane done = lane;
+        Rows done = Rows.of(lane);
         for (String word : settings.word(ORDER).split(", ")) {
-            Running kind = word.equals("minimum") ? Running.LEAST : Running.GREATEST;
+            Extreme kind = word.equals("minimum") ? Extreme.LEAST : Extreme.GREATEST;
             done =
-                    round
-                            ? kind.round(done, radius, settings.edgeFill(), context.workers())
-                            : kind.of(
-                                    done,
-                                    2 * radius + 1,
-                                    2 * radius + 1,
-                                    settings.edgeFill(),
-                                    context.workers());
+                    kind.of(
+                            done.toPlane(context.workers()),
+                            radius,
+                            round,
+                            settings.edgeFill(),
+                            context.workers());
         }
-        return Rows.of(done);
+        return done;
     }
 }

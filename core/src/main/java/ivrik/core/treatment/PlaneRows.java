@@ -6,10 +6,10 @@ import ivrik.core.picture.Rows;
 /** Rows made from the rows of planes, sample by sample. */
 final class PlaneRows implements Rows {
     private final Plane in;
-    private final Plane other;
+    private final Rows other;
     private final Pair pair;
 
-    private PlaneRows(Plane in, Plane other, Pair pair) {
+    private PlaneRows(Plane in, Rows other, Pair pair) {
         this.in = in;
         this.other = other;
         this.pair = pair;
@@ -31,9 +31,28 @@ final class PlaneRows implements Rows {
         return new PlaneRows(in, null, (a, b, out, n) -> each.row(a, out, n));
     }
 
-    /** The other repeats itself if it is smaller. */
-    static Rows of(Plane in, Plane other, Pair pair) {
+    /** Two of one size. */
+    static Rows of(Plane in, Rows other, Pair pair) {
         return new PlaneRows(in, other, pair);
+    }
+
+    /** The other repeats itself where it is smaller. */
+    static Rows repeated(Plane in, Plane other, Pair pair) {
+        return new PlaneRows(in, new Repeated(other, in.width(), in.height()), pair);
+    }
+
+    /** A plane beside and below itself, as often as is needed. */
+    private record Repeated(Plane one, int width, int height) implements Rows {
+        @Override
+        public Reader reader() {
+            return (y, out, o) -> {
+                int row = one.row(y % one.height());
+                for (int x = 0; x < width; x += one.width()) {
+                    int n = Math.min(one.width(), width - x);
+                    System.arraycopy(one.data(), row, out, o + x, n);
+                }
+            };
+        }
     }
 
     @Override
@@ -52,13 +71,11 @@ final class PlaneRows implements Rows {
         float[] a = new float[n];
         float[] b = other == null ? null : new float[n];
         float[] made = new float[n];
+        Reader others = other == null ? null : other.reader();
         return (y, out, o) -> {
             System.arraycopy(in.data(), in.row(y), a, 0, n);
-            if (other != null) {
-                int row = other.row(y % other.height());
-                for (int x = 0; x < n; x += other.width()) {
-                    System.arraycopy(other.data(), row, b, x, Math.min(other.width(), n - x));
-                }
+            if (others != null) {
+                others.row(y, b, 0);
             }
             pair.row(a, b, made, n);
             System.arraycopy(made, 0, out, o, n);

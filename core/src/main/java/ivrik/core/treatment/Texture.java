@@ -47,7 +47,7 @@ public final class Texture implements Treatment {
         Blend blend = Blend.named(settings.word(BLEND));
         float strength = (float) settings.share("strength");
         float contrast = (float) settings.share("contrast");
-        return PlaneRows.of(
+        return PlaneRows.repeated(
                 lane,
                 context.picture().get(),
                 (in, picture, out, n) -> {

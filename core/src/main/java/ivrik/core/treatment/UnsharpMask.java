@@ -25,7 +25,7 @@ public final class UnsharpMask implements Treatment {
     public Rows apply(Plane lane, Settings settings, Context context) {
         double sigma = settings.number("radius") / 2 * context.scale();
         float by = (float) settings.share("strength");
-        Plane soft = Gaussian.of(lane, sigma, sigma, settings.edgeFill(), context.workers());
+        Rows soft = Gaussian.of(lane, sigma, sigma, settings.edgeFill(), context.workers());
         return PlaneRows.of(
                 lane,
                 soft,

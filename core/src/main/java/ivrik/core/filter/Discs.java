@@ -1,0 +1,98 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+import java.util.Arrays;
+
+/** The least or greatest value of a disc of whole pixels about each. */
+final class Discs implements Rows {
+    /** Discs a little over their radius look round also when they are small. */
+    private static final double ROUND = 0.3;
+
+    private final Extreme kind;
+    private final Plane in;
+    private final int radius;
+    private final int[] half;
+    private final EdgeFill fill;
+
+    Discs(Extreme kind, Plane in, int radius, EdgeFill fill) {
+        this.kind = kind;
+        this.in = in;
+        this.radius = radius;
+        this.fill = fill;
+        this.half = new int[2 * radius + 1];
+        double r = radius + ROUND;
+        for (int k = -radius; k <= radius; k++) {
+            half[k + radius] = (int) Math.sqrt(r * r - k * k);
+        }
+    }
+
+    @Override
+    public int width() {
+        return in.width();
+    }
+
+    @Override
+    public int height() {
+        return in.height();
+    }
+
+    @Override
+    public Reader reader() {
+        return new Widened();
+    }
+
+    /** The rows looked at, each with its windows of 1, 2, 4 ... samples. */
+    private final class Widened implements Reader {
+        private final int width = in.width();
+        private final int[][][] doubled;
+        private final float[] floats = new float[width + 2 * radius];
+        private final long[] kept = new long[half.length];
+        private final int[] shifted = new int[width];
+        private final int[] sofar = new int[width];
+
+        Widened() {
+            int levels = 32 - Integer.numberOfLeadingZeros(2 * radius + 1);
+            this.doubled = new int[half.length][levels][width + 2 * radius];
+            Arrays.fill(kept, Long.MIN_VALUE);
+        }
+
+        @Override
+        public void row(int y, float[] out, int o) {
+            for (int k = 0; k < half.length; k++) {
+                int[][] row = doubled[fetch(y + k - radius)];
+                int length = 2 * half[k] + 1;
+                int level = 31 - Integer.numberOfLeadingZeros(length);
+                int first = radius - half[k];
+                int[] into = k == 0 ? sofar : shifted;
+                System.arraycopy(row[level], first, into, 0, width);
+                if (k > 0) {
+                    kind.merge(sofar, shifted, sofar, width);
+                }
+                System.arraycopy(row[level], first + length - (1 << level), shifted, 0, width);
+                kind.merge(sofar, shifted, sofar, width);
+            }
+            Ordered.decode(sofar, out, o, width);
+        }
+
+        private int fetch(int y) {
+            int slot = Math.floorMod(y, kept.length);
+            if (kept[slot] != y) {
+                kept[slot] = y;
+                int[][] row = doubled[slot];
+                int n = row[0].length;
+                fill.read(in, y, -radius, floats, n);
+                Ordered.code(floats, 0, row[0], n);
+                for (int level = 1; level < row.length; level++) {
+                    int by = 1 << level - 1;
+                    System.arraycopy(row[level - 1], by, row[level], 0, n - by);
+                    System.arraycopy(row[level - 1], n - by, row[level], n - by, by);
+                    kind.merge(row[level], row[level - 1], row[level], n);
+                }
+            }
+            return slot;
+        }
+    }
+}

@@ -1,0 +1,224 @@
+package ivrik.core.filter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.Pictured;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Workers;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.util.Random;
+import java.util.function.Function;
+
+class BlurTest {
+    private static final Workers WORKERS = Workers.shared();
+
+    /** Black and white only: the hardest picture for a truncated kernel. */
+    private static Plane hard(int width, int height) {
+        Random random = new Random(5);
+        float[] samples = new float[width * height];
+        for (int i = 0; i < samples.length; i++) {
+            int x = i % width;
+            samples[i] = x > width * 2 / 3 ? 1 : x > width / 3 ? random.nextInt(2) : 0;
+        }
+        return Plane.of(width, height, samples);
+    }
+
+    private static double worst(Plane out, double[][] exact) {
+        double worst = 0;
+        for (int y = 0; y < out.height(); y++) {
+            for (int x = 0; x < out.width(); x++) {
+                worst = Math.max(worst, Math.abs(out.at(x, y) - exact[y][x]));
+            }
+        }
+        return worst;
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            doubles = {
+                0.3, 0.5, 0.8, 1, 1.7, 2.5, 3.5, 3.99, 4, 4.4, 5, 5.99, 6, 7.5, 8, 11, 16, 20, 33,
+                50, 80, 120, 200
+            })
+    void aGaussianOfAnySizeIsNearTheExactOneInEveryEdgeFill(double sigma) {
+        Plane in = hard(91, 70);
+        for (EdgeFill fill : EdgeFill.values()) {
+            Plane out = Gaussian.of(in, sigma, sigma, fill, WORKERS).toPlane(WORKERS);
+            assertThat(worst(out, Exact.gaussian(in, sigma, sigma, fill)))
+                    .as(fill.toString())
+                    .isLessThan(2e-3);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 2.2", "2.2, 0", "9, 0", "0, 9", "1.3, 14", "14, 1.3", "5, 40"})
+    void itsTwoDirectionsAreFree(double sigmaX, double sigmaY) {
+        Plane in = hard(83, 64);
+        Plane out = Gaussian.of(in, sigmaX, sigmaY, EdgeFill.MIRROR, WORKERS).toPlane(WORKERS);
+        assertThat(worst(out, Exact.gaussian(in, sigmaX, sigmaY, EdgeFill.MIRROR)))
+                .isLessThan(2e-3);
+    }
+
+    @Test
+    void aFlatPictureStaysFlatAndAWrappedOneKeepsItsMean() {
+        for (double sigma : new double[] {0.7, 3, 6, 45}) {
+            Plane flat = Plane.flat(60, 50, 0.37f);
+            Plane out = Gaussian.of(flat, sigma, sigma, EdgeFill.REPEAT, WORKERS).toPlane(WORKERS);
+            for (float v : out.data()) {
+                assertThat(v).isCloseTo(0.37f, within(1e-6f));
+            }
+            Plane in = hard(64, 64);
+            Plane wrapped = Gaussian.of(in, sigma, sigma, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
+            assertThat(mean(wrapped)).isCloseTo(mean(in), within(2e-5));
+        }
+    }
+
+    private static double mean(Plane plane) {
+        double sum = 0;
+        for (float v : plane.data()) {
+            sum += v;
+        }
+        return sum / plane.data().length;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1, 1", "3, 3", "5, 7", "4.4, 1", "1, 6.5", "21, 33.7", "150, 90.2", "2.1, 60"})
+    void aBoxIsTheMeanOfItsWindowEndsByTheirShare(double across, double down) {
+        Plane in = Pictured.noise(67, 45, 3);
+        for (EdgeFill fill : EdgeFill.values()) {
+            Plane out = Mean.of(in, across, down, fill, WORKERS).toPlane(WORKERS);
+            for (int y = 0; y < 45; y += 4) {
+                for (int x = 0; x < 67; x += 3) {
+                    double sum = 0;
+                    int rx = (int) Math.ceil((across - 1) / 2);
+                    int ry = (int) Math.ceil((down - 1) / 2);
+                    for (int j = -ry; j <= ry; j++) {
+                        for (int i = -rx; i <= rx; i++) {
+                            sum +=
+                                    share(i, across)
+                                            * share(j, down)
+                                            * Exact.at(in, x + i, y + j, fill);
+                        }
+                    }
+                    assertThat((double) out.at(x, y))
+                            .isCloseTo(sum / (across * down), within(2e-6));
+                }
+            }
+        }
+    }
+
+    /** How much of a sample lies in a window about 0. */
+    private static double share(int i, double width) {
+        return Math.clamp(width / 2 + 0.5 - Math.abs(i), 0, 1);
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {0.6, 1, 2.5, 7.3})
+    void aDiscIsAsWideInEachRowAsItIsThereOnAverage(double radius) {
+        Plane in = Pictured.noise(41, 33, 9);
+        Plane out = new Disc(in, radius, EdgeFill.WRAP).toPlane(WORKERS);
+        for (int y = 0; y < 33; y += 5) {
+            for (int x = 0; x < 41; x += 7) {
+                double sum = 0;
+                double area = 0;
+                int r = (int) Math.ceil(radius) + 1;
+                for (int j = -r; j <= r; j++) {
+                    double width = 2 * chord(j, radius);
+                    area += width;
+                    for (int i = -r; i <= r; i++) {
+                        double w = width < 1 ? (i == 0 ? width : 0) : share(i, width);
+                        sum += w * Exact.at(in, x + i, y + j, EdgeFill.WRAP);
+                    }
+                }
+                assertThat(area).isCloseTo(Math.PI * radius * radius, within(1e-3));
+                assertThat((double) out.at(x, y)).isCloseTo(sum / area, within(3e-5));
+            }
+        }
+    }
+
+    /** Half the mean chord of a row, by adding up many. */
+    private static double chord(int row, double radius) {
+        double sum = 0;
+        int n = 20000;
+        for (int k = 0; k < n; k++) {
+            double t = row - 0.5 + (k + 0.5) / n;
+            sum += Math.sqrt(Math.max(0, radius * radius - t * t));
+        }
+        return sum / n;
+    }
+
+    @ParameterizedTest
+    @EnumSource(EdgeFill.class)
+    void alongALineOfAnyAngleItIsTheBlurOfThatDirection(EdgeFill fill) {
+        Plane in = Pictured.smooth(80, 60, 0.4);
+        double sigma = 5;
+        double angle = 33;
+        Plane out =
+                Along.line(
+                                in,
+                                angle,
+                                4 * sigma,
+                                fill,
+                                WORKERS,
+                                (p, rows, stretch) ->
+                                        Gaussian.of(
+                                                p,
+                                                rows ? sigma * stretch : 0,
+                                                rows ? 0 : sigma * stretch,
+                                                fill,
+                                                WORKERS))
+                        .toPlane(WORKERS);
+        Samples samples = new Samples(in, fill, Sampler.GOOD);
+        for (int y = 24; y < 36; y += 3) {
+            for (int x = 30; x < 50; x += 4) {
+                double sum = 0;
+                double norm = 0;
+                float[] one = new float[1];
+                for (double t = -25; t <= 25; t += 0.5) {
+                    double w = Math.exp(-t * t / (2 * sigma * sigma));
+                    double a = Math.toRadians(angle);
+                    samples.at(
+                            new double[] {x + 0.5 + t * Math.cos(a)},
+                            new double[] {y + 0.5 + t * Math.sin(a)},
+                            1,
+                            one,
+                            0);
+                    sum += w * one[0];
+                    norm += w;
+                }
+                assertThat((double) out.at(x, y)).isCloseTo(sum / norm, within(3e-3));
+            }
+        }
+    }
+
+    @Test
+    void anyNumberOfThreadsGivesTheSameBits() {
+        Plane in = Pictured.noise(301, 257, 6);
+        same(w -> Gaussian.of(in, 2.2, 3.1, EdgeFill.WRAP, w));
+        same(w -> Gaussian.of(in, 12, 30, EdgeFill.MIRROR, w));
+        same(w -> Mean.of(in, 31.5, 44, EdgeFill.REPEAT, w));
+        same(w -> new Disc(in, 6.5, EdgeFill.EMPTY));
+        same(w -> Extreme.GREATEST.of(in, 4.5, true, EdgeFill.EMPTY, w));
+        same(w -> Extreme.LEAST.of(in, 9, false, EdgeFill.WRAP, w));
+        same(w -> new Median(in, 2, EdgeFill.MIRROR));
+    }
+
+    private static void same(Function<Workers, Rows> filter) {
+        Workers single = new Workers(1);
+        Plane one = filter.apply(single).toPlane(single);
+        for (int threads : new int[] {2, 7}) {
+            try (Workers workers = new Workers(threads)) {
+                assertThat(filter.apply(workers).toPlane(workers).sameSamples(one)).isTrue();
+            }
+        }
+    }
+}

@@ -1,0 +1,207 @@
+package ivrik.core.filter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.Pictured;
+import ivrik.core.filter.PinWarp.Kind;
+import ivrik.core.filter.PinWarp.Pin;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+import java.util.List;
+import java.util.Random;
+
+class WarpTest {
+    private static final Workers WORKERS = Workers.shared();
+
+    private static double[] back(Warp warp, double x, double y) {
+        double[] px = {x};
+        double[] py = {y};
+        warp.back(px, py, 1);
+        return new double[] {px[0], py[0]};
+    }
+
+    @Property(tries = 200)
+    void whatALensMovesItFindsAgain(
+            @ForAll @DoubleRange(min = -0.1, max = 0.1) double k0,
+            @ForAll @DoubleRange(min = -0.15, max = 0.3) double k1,
+            @ForAll @DoubleRange(min = -0.05, max = 0.2) double k2,
+            @ForAll @DoubleRange(min = 0.01, max = 0.95) double r) {
+        RadialWarp lens = new RadialWarp(310, 170, 400, 1.4, k0, k1, k2);
+        double moved = RadialWarp.magnified(r, k0, k1, k2);
+        double[] found = back(lens, 310 + 400 * moved * 0.6, 170 + 400 * moved * 0.8);
+        assertThat(found[0]).isCloseTo(310 + 400 * r * 0.6, within(1e-3));
+        assertThat(found[1]).isCloseTo(170 + 400 * r * 0.8, within(1e-3));
+    }
+
+    @Test
+    void aLensThatFoldsStillAnswersEverywhere() {
+        RadialWarp lens = new RadialWarp(0, 0, 100, 2, 0, -0.5, -0.5);
+        for (double x = 0; x < 400; x += 7) {
+            assertThat(back(lens, x, 0)[0]).isBetween(0.0, 1000.0);
+        }
+    }
+
+    @Test
+    void aTurnIsClockwiseAndRightAnglesAreExact() {
+        Affine quarter = Affine.turned(90, 2, 2);
+        assertThat(back(quarter, 3.5, 2.5)).containsExactly(2.5, 0.5);
+        Plane in = Pictured.noise(4, 4, 1);
+        Plane out = Moved.of(in, List.of(quarter), EdgeFill.EMPTY, Sampler.BEST).toPlane(WORKERS);
+        for (int y = 0; y < 4; y++) {
+            for (int x = 0; x < 4; x++) {
+                assertThat(out.at(3 - y, x)).isEqualTo(in.at(x, y));
+            }
+        }
+        double[] eighth = back(Affine.turned(45, 0, 0), 0, Math.sqrt(2));
+        assertThat(eighth[0]).isCloseTo(1, within(1e-12));
+        assertThat(eighth[1]).isCloseTo(1, within(1e-12));
+    }
+
+    @Property(tries = 100)
+    void aChainIsWhatItsPartsDoOneAfterTheOther(
+            @ForAll @DoubleRange(min = -30, max = 30) double degrees,
+            @ForAll @DoubleRange(min = 0.5, max = 2) double scale,
+            @ForAll @DoubleRange(min = -9, max = 9) double dx) {
+        List<Warp> parts =
+                List.of(
+                        Affine.moved(dx, 3),
+                        Affine.turned(degrees, 5, 7),
+                        Affine.scaled(scale, 1 / scale, 3, 1));
+        List<Warp> merged = Moved.merged(parts);
+        assertThat(merged).hasSize(1);
+        double[] at = {4.25, -6.5};
+        for (Warp part : parts.reversed()) {
+            at = back(part, at[0], at[1]);
+        }
+        assertThat(back(merged.getFirst(), 4.25, -6.5)[0]).isCloseTo(at[0], within(1e-9));
+        assertThat(back(merged.getFirst(), 4.25, -6.5)[1]).isCloseTo(at[1], within(1e-9));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Sampler.class)
+    void samplesBetweenPixelsAreTheTextbookSumInEveryEdgeFill(Sampler sampler) {
+        Plane in = Pictured.noise(13, 11, 2);
+        Random random = new Random(3);
+        for (EdgeFill fill : EdgeFill.values()) {
+            double[] x = random.doubles(60, -6, 19).toArray();
+            double[] y = random.doubles(60, -6, 17).toArray();
+            float[] out = new float[60];
+            new Samples(in, fill, sampler).at(x, y, 60, out, 0);
+            for (int i = 0; i < 60; i++) {
+                double sum = 0;
+                double norm = 0;
+                for (int b = (int) Math.floor(y[i]) - 4; b < y[i] + 4; b++) {
+                    for (int a = (int) Math.floor(x[i]) - 4; a < x[i] + 4; a++) {
+                        double w =
+                                kernel(sampler, Math.abs(x[i] - 0.5 - a))
+                                        * kernel(sampler, Math.abs(y[i] - 0.5 - b));
+                        norm += w;
+                        sum += w * Exact.at(in, a, b, fill);
+                    }
+                }
+                assertThat((double) out[i]).isCloseTo(sum / norm, within(1e-3));
+            }
+        }
+    }
+
+    private static double kernel(Sampler sampler, double d) {
+        return switch (sampler) {
+            case QUICK -> Math.max(0, 1 - d);
+            case GOOD ->
+                    d < 1
+                            ? 1.5 * Math.pow(d, 3) - 2.5 * d * d + 1
+                            : d < 2 ? -0.5 * Math.pow(d, 3) + 2.5 * d * d - 4 * d + 2 : 0;
+            case BEST ->
+                    d < 1e-9
+                            ? 1
+                            : d < 3
+                                    ? 3
+                                            * Math.sin(Math.PI * d)
+                                            * Math.sin(Math.PI * d / 3)
+                                            / Math.pow(Math.PI * d, 2)
+                                    : 0;
+        };
+    }
+
+    private static final Size SIZE = new Size(640, 360);
+
+    @ParameterizedTest
+    @EnumSource(Kind.class)
+    void pinsTakeWhatTheyHoldAlong(Kind kind) {
+        List<Pin> pins =
+                List.of(
+                        new Pin(150, 120, 18, -7),
+                        new Pin(420, 90, -11, 4),
+                        new Pin(330, 260, 5, 21));
+        PinWarp warp = PinWarp.of(pins, 0, kind, SIZE);
+        for (Pin pin : pins) {
+            double[] from = back(warp, pin.x() + pin.dx(), pin.y() + pin.dy());
+            assertThat(from[0]).isCloseTo(pin.x(), within(0.1));
+            assertThat(from[1]).isCloseTo(pin.y(), within(0.1));
+        }
+    }
+
+    /** Pins that are all turned by one angle turn the whole picture, in every kind. */
+    @ParameterizedTest
+    @EnumSource(Kind.class)
+    void pinsThatTurnTogetherTurnThePicture(Kind kind) {
+        double a = Math.toRadians(7);
+        List<Pin> pins = List.of(turned(100, 80, a), turned(500, 100, a), turned(300, 300, a));
+        PinWarp warp = PinWarp.of(pins, 0, kind, SIZE);
+        Pin any = turned(222, 177, a);
+        double[] from = back(warp, any.x() + any.dx(), any.y() + any.dy());
+        assertThat(from[0]).isCloseTo(222, within(0.02));
+        assertThat(from[1]).isCloseTo(177, within(0.02));
+    }
+
+    private static Pin turned(double x, double y, double a) {
+        double nx = Math.cos(a) * x - Math.sin(a) * y;
+        double ny = Math.sin(a) * x + Math.cos(a) * y;
+        return new Pin(x, y, nx - x, ny - y);
+    }
+
+    @Property(tries = 40)
+    void borderPinsHoldTheBorderUnderAnyInnerPin(
+            @ForAll @DoubleRange(min = 20, max = 620) double x,
+            @ForAll @DoubleRange(min = 20, max = 340) double y,
+            @ForAll @DoubleRange(min = -60, max = 60) double dx,
+            @ForAll @DoubleRange(min = -60, max = 60) double dy,
+            @ForAll @DoubleRange(min = 20, max = 200) double spacing,
+            @ForAll Kind kind) {
+        PinWarp warp = PinWarp.of(List.of(new Pin(x, y, dx, dy)), spacing, kind, SIZE);
+        for (int i = 0; i <= 100; i++) {
+            double u = 640 * i / 100.0;
+            double v = 360 * i / 100.0;
+            for (double[] edge : new double[][] {{u, 0}, {u, 360}, {0, v}, {640, v}}) {
+                double[] from = back(warp, edge[0], edge[1]);
+                assertThat(Math.hypot(from[0] - edge[0], from[1] - edge[1])).isLessThan(0.05);
+            }
+        }
+    }
+
+    @Test
+    void aCurveGoesThroughItsPointsAndTurnsNowhereElse() {
+        MonotoneCurve curve =
+                MonotoneCurve.through(List.of(new double[] {0.25, 0.1}, new double[] {0.6, 0.8}));
+        assertThat(curve.at(0)).isZero();
+        assertThat(curve.at(0.25)).isCloseTo(0.1, within(1e-12));
+        assertThat(curve.at(0.6)).isCloseTo(0.8, within(1e-12));
+        assertThat(curve.at(1)).isCloseTo(1, within(1e-12));
+        for (double v = -0.5; v < 1.5; v += 0.001) {
+            assertThat(curve.at(v + 0.001)).isGreaterThanOrEqualTo(curve.at(v));
+        }
+    }
+}

@@ -1,0 +1,257 @@
+package ivrik.core.treatment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Workers;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Separations;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/** Numbers worked out by hand. */
+class ToneTest {
+    private static double of(Treatment t, double value, Object... numbers) {
+        return of(t, value, Treating.lane(0), numbers);
+    }
+
+    private static double of(Treatment t, double value, LaneKind lane, Object... numbers) {
+        Map<String, Double> all = new HashMap<>();
+        for (int i = 0; i < numbers.length; i += 2) {
+            all.put((String) numbers[i], ((Number) numbers[i + 1]).doubleValue());
+        }
+        Context context = new Context(1, lane, Optional.empty(), Workers.shared());
+        return t.apply(
+                        Plane.flat(3, 2, (float) value),
+                        Treating.settings(t, all, Map.of(), EdgeFill.REPEAT),
+                        context)
+                .toPlane(Workers.shared())
+                .at(1, 1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0.5, 150, 0, 1, 0.75",
+        "0.5, 100, 10, 1, 0.6",
+        "0.25, 100, 0, 2, 0.5",
+        "-0.25, 100, 0, 2, -0.5",
+        "0.2, 200, -10, 0.5, 0.09",
+        "1.5, 200, 0, 1, 3"
+    })
+    void gainOffsetAndGamma(double in, double gain, double offset, double gamma, double out) {
+        assertThat(of(new Gain(), in, "gain", gain, "offset", offset, "gamma", gamma))
+                .isCloseTo(out, within(1e-6));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0.5, 25, 75, 0, 100, 1, 0.5",
+        "0.4, 20, 60, 0, 100, 1, 0.5",
+        "0.4, 20, 60, 10, 50, 1, 0.3",
+        "0.3, 20, 60, 0, 100, 2, 0.5",
+        "0.1, 20, 60, 0, 100, 1, -0.25",
+        "0.5, 0, 100, 100, 0, 1, 0.5",
+        "0.2, 0, 100, 100, 0, 1, 0.8"
+    })
+    void levels(
+            double in,
+            double inLow,
+            double inHigh,
+            double outLow,
+            double outHigh,
+            double gamma,
+            double out) {
+        assertThat(
+                        of(
+                                new Levels(),
+                                in,
+                                "in-low",
+                                inLow,
+                                "in-high",
+                                inHigh,
+                                "out-low",
+                                outLow,
+                                "out-high",
+                                outHigh,
+                                "gamma",
+                                gamma))
+                .isCloseTo(out, within(1e-6));
+    }
+
+    @Test
+    void aLaneOfDifferencesIsTreatedAboutItsMiddle() {
+        LaneKind signed = Separations.named("ycbcr-709").lanes().get(1);
+        assertThat(of(new Invert(), 0.2, signed)).isCloseTo(-0.2, within(1e-6));
+        assertThat(of(new Gain(), -0.2, signed, "gain", 200)).isCloseTo(-0.4, within(1e-6));
+        assertThat(of(new Invert(), 0.2)).isCloseTo(0.8, within(1e-6));
+    }
+
+    @Test
+    void thresholdAndPosterise() {
+        assertThat(of(new Threshold(), 0.49, "level", 50, "soft", 0)).isZero();
+        assertThat(of(new Threshold(), 0.5, "level", 50, "soft", 0)).isEqualTo(1);
+        assertThat(of(new Threshold(), 0.5, "level", 50, "soft", 20)).isCloseTo(0.5, within(1e-6));
+        assertThat(of(new Threshold(), 0.55, "level", 50, "soft", 20))
+                .isCloseTo(0.84375, within(1e-6));
+        assertThat(of(new Posterise(), 0.4, "levels", 3)).isEqualTo(0.5);
+        assertThat(of(new Posterise(), 0.2, "levels", 3)).isZero();
+        assertThat(of(new Posterise(), 1.3, "levels", 3)).isEqualTo(1.5);
+    }
+
+    @Test
+    void aCurveThroughOnePoint() {
+        assertThat(of(new Curve(), 0.5, "point.0.in", 50, "point.0.out", 80))
+                .isCloseTo(0.8, within(1e-6));
+        assertThat(of(new Curve(), 1, "point.0.in", 50, "point.0.out", 80))
+                .isCloseTo(1, within(1e-6));
+        assertThat(
+                        new Curve()
+                                .isNeutral(
+                                        Treating.settings(
+                                                new Curve(),
+                                                Map.of("point.0.in", 30.0, "point.0.out", 30.0))))
+                .isTrue();
+    }
+
+    @Test
+    void sharpeningAddsWhatTheBlurTakes() {
+        Plane in = Plane.of(9, 1);
+        in.data()[4] = 1;
+        Settings s = Treating.settings(new UnsharpMask(), Map.of("strength", 100.0, "radius", 2.0));
+        Plane out = Treating.treated(new UnsharpMask(), in, s, 1);
+        double middle = 1 / (1 + 2 * (Math.exp(-0.5) + Math.exp(-2) + Math.exp(-4.5)));
+        assertThat((double) out.at(4, 0)).isCloseTo(2 - middle, within(1e-3));
+        assertThat((double) out.at(5, 0)).isCloseTo(-middle * Math.exp(-0.5), within(1e-3));
+    }
+
+    @Test
+    void aKernelDividesAndAddsItsOffset() {
+        Map<String, Double> numbers = new HashMap<>();
+        for (int i = 0; i < 25; i++) {
+            numbers.put(KernelFilter.name(i), 1.0);
+        }
+        numbers.put("divisor", 50.0);
+        numbers.put("offset", 20.0);
+        Plane out =
+                Treating.treated(
+                        new KernelFilter(),
+                        Plane.flat(8, 8, 0.4f),
+                        Treating.settings(new KernelFilter(), numbers),
+                        1);
+        assertThat((double) out.at(3, 3)).isCloseTo(0.4, within(1e-6));
+    }
+
+    private static Plane withPicture(
+            Treatment t, Plane in, Plane picture, Map<String, Double> numbers, String... words) {
+        Map<String, String> chosen = new HashMap<>();
+        for (int i = 0; i < words.length; i += 2) {
+            chosen.put(words[i], words[i + 1]);
+        }
+        Context context = new Context(1, Treating.lane(0), Optional.of(picture), Workers.shared());
+        return t.apply(in, Treating.settings(t, numbers, chosen, EdgeFill.REPEAT), context)
+                .toPlane(Workers.shared());
+    }
+
+    @Test
+    void aMaskIsRepeatedAndPaysBackByItsTrueMean() {
+        Plane pattern = Plane.of(3, 1, 1f, 0.5f, 0f);
+        Plane in = Plane.flat(6, 2, 0.4f);
+        Plane out = withPicture(new Mask(), in, pattern, Map.of("amount", 100.0));
+        assertThat(out.at(0, 1)).isCloseTo(0.8f, within(1e-6f));
+        assertThat(out.at(4, 1)).isCloseTo(0.4f, within(1e-6f));
+        assertThat(out.at(5, 0)).isZero();
+        double sum = 0;
+        for (float v : out.data()) {
+            sum += v;
+        }
+        assertThat(sum / 12).isCloseTo(0.4, within(1e-6));
+    }
+
+    @Test
+    void aPictureIsBlendedByTheModeItsContrastAndStrength() {
+        Plane picture = Plane.flat(4, 4, 0.75f);
+        Plane in = Plane.flat(4, 4, 0.5f);
+        Plane out =
+                withPicture(
+                        new Texture(),
+                        in,
+                        picture,
+                        Map.of("strength", 50.0, "contrast", 200.0),
+                        "blend",
+                        "multiply");
+        assertThat(out.at(2, 2)).isCloseTo(0.5f, within(1e-6f));
+        Plane less =
+                withPicture(
+                        new Texture(),
+                        in,
+                        picture,
+                        Map.of("strength", 50.0, "contrast", 100.0),
+                        "blend",
+                        "multiply");
+        assertThat(less.at(2, 2)).isCloseTo(0.4375f, within(1e-6f));
+    }
+
+    @Test
+    void aPictureDisplacesByHowFarItIsFromMiddleGrey() {
+        Plane in = ivrik.core.Pictured.noise(20, 10, 3);
+        Plane out =
+                withPicture(
+                        new Displace(),
+                        in,
+                        Plane.flat(20, 10, 1f),
+                        Map.of("x", 3.0, "y", -2.0),
+                        "by",
+                        "picture");
+        assertThat(out.at(8, 4)).isEqualTo(in.at(5, 6));
+        Plane still =
+                withPicture(
+                        new Displace(),
+                        in,
+                        Plane.flat(20, 10, 0.5f),
+                        Map.of("x", 3.0, "y", -2.0),
+                        "by",
+                        "picture");
+        assertThat(still.sameSamples(in)).isTrue();
+    }
+
+    @Test
+    void blocksStayForTheirFramesAndLanesGoTheirOwnWay() {
+        Plane in = ivrik.core.Pictured.noise(96, 64, 5);
+        Plane first = broken(in, 0, 0, 0);
+        assertThat(broken(in, 0, 2, 0).sameSamples(first)).isTrue();
+        assertThat(broken(in, 0, 3, 0).sameSamples(first)).isFalse();
+        assertThat(broken(in, 1, 0, 0).sameSamples(first)).isFalse();
+        assertThat(broken(in, 1, 0, 1).sameSamples(broken(in, 0, 0, 1))).isTrue();
+        int unmoved = 0;
+        for (int y = 0; y < 4; y++) {
+            for (int x = 0; x < 6; x++) {
+                unmoved +=
+                        first.at(x * 16 + 8, y * 16 + 8) == in.at(x * 16 + 8, y * 16 + 8) ? 1 : 0;
+            }
+        }
+        assertThat(unmoved).isBetween(3, 21);
+    }
+
+    private static Plane broken(Plane in, int lane, long frame, double alike) {
+        Displace d = new Displace();
+        Settings rest =
+                Treating.settings(d, Map.of("x", 9.0, "size", 16.0, "share", 50.0, "alike", alike));
+        Settings s =
+                new Settings(
+                        rest.numbers(),
+                        Map.of("by", "blocks"),
+                        EdgeFill.WRAP,
+                        Sampler.GOOD,
+                        new Settings.Moment(lane, frame));
+        return Treating.treated(d, in, s, 1);
+    }
+}

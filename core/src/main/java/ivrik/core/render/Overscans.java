@@ -9,10 +9,14 @@ import ivrik.core.project.Sequence;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.treatment.Covered;
-import ivrik.core.treatment.Treatments;
+import ivrik.core.treatment.Covering;
+import ivrik.core.treatment.Move;
+import ivrik.core.treatment.Settings;
 
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
+import java.util.List;
 
 /**
  * How much a look's result must be enlarged so that no edge which its moves uncover is seen in a range
@@ -89,16 +93,28 @@ public final class Overscans {
             if (!plate.shown()) {
                 continue;
             }
-            Covered lane = Covered.all(size);
-            for (StepPlan step : plan.steps()) {
-                var settings = step.lanes().get(plate.lane());
-                if (settings != null) {
-                    lane = Treatments.named(step.treatment()).covered(lane, settings, size);
-                }
-            }
-            all = all.and(lane);
+            all = all.and(covered(plan, plate.lane(), size));
         }
         return all;
+    }
+
+    private static Covered covered(LookPlan plan, int lane, Size size) {
+        Covered covered = Covered.all(size);
+        List<Covering.Moved> moves = new ArrayList<>();
+        for (StepPlan step : plan.steps()) {
+            Settings settings = step.lanes().get(lane);
+            if (settings == null) {
+                continue;
+            }
+            if (step.kind() instanceof Move move) {
+                moves.add(new Covering.Moved(move, settings));
+            } else {
+                covered = moves.isEmpty() ? covered : Covering.of(covered, moves, size);
+                moves.clear();
+                covered = step.kind().covered(covered, settings, size);
+            }
+        }
+        return moves.isEmpty() ? covered : Covering.of(covered, moves, size);
     }
 
     private static double hiding(Covered c, Size size) {

@@ -2,18 +2,48 @@ package ivrik.core.treatment;
 
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.separation.Rgb;
+
+import java.util.List;
+import java.util.Optional;
 
 /** What a warp leaves covered, found by looking where the pixels along a frame come from. */
-final class Covering {
+public final class Covering {
     private static final int SIDE = 48;
     private static final int HALVINGS = 30;
     private static final double SLACK = 1e-6;
 
     private Covering() {}
 
+    /** A move with its settings. */
+    public record Moved(Move move, Settings settings) {}
+
+    /** What moves that follow each other leave covered, as the one mapping that they are. */
+    public static Covered of(Covered before, List<Moved> moves, Size size) {
+        if (moves.size() == 1 || moves.stream().anyMatch(m -> m.move instanceof Displace)) {
+            Covered left = before;
+            for (Moved m : moves) {
+                left = m.move.covered(left, m.settings, size);
+            }
+            return left;
+        }
+        List<Warp> warps = moves.stream().map(m -> m.move.warp(m.settings, size, WHOLE)).toList();
+        int reach = moves.stream().mapToInt(m -> reach(m.settings)).max().orElse(0);
+        return of(before, (x, y, n) -> warps.reversed().forEach(w -> w.back(x, y, n)), reach, size);
+    }
+
+    /** At full size, without another picture. */
+    static final Context WHOLE =
+            new Context(1, new Rgb().lanes().getFirst(), Optional.empty(), Workers.shared());
+
+    static int reach(Settings settings) {
+        return -settings.sampler().firstTap();
+    }
+
     /**
      * The largest rectangle about the picture's middle and in its shape whose border pixels come from
-     * what is covered.
+     * what is covered; of whole pixels.
      *
      * @param reach how many pixels beyond its neighbours a value between pixels looks at
      */
@@ -31,8 +61,8 @@ final class Covering {
                 high = middle;
             }
         }
-        double x = size.width() * (1 - low) / 2;
-        double y = size.height() * (1 - low) / 2;
+        double x = Math.ceil(size.width() * (1 - low) / 2 - SLACK);
+        double y = Math.ceil(size.height() * (1 - low) / 2 - SLACK);
         return new Covered(x, y, size.width() - x, size.height() - y);
     }
 

@@ -5,11 +5,8 @@ import ivrik.core.filter.Warp;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
-import ivrik.core.separation.Rgb;
 
 import java.util.List;
-import java.util.Optional;
 
 /**
  * A treatment that only moves what is there; a held lane takes no part in it. All moves of a lane that
@@ -36,9 +33,7 @@ public interface Move extends Treatment {
     /** The largest part about the middle, in the shape of the picture, that comes from what is covered. */
     @Override
     default Covered covered(Covered before, Settings settings, Size size) {
-        Context whole =
-                new Context(1, new Rgb().lanes().getFirst(), Optional.empty(), Workers.shared());
         return Covering.of(
-                before, warp(settings, size, whole), -settings.sampler().firstTap(), size);
+                before, warp(settings, size, Covering.WHOLE), Covering.reach(settings), size);
     }
 }

@@ -52,7 +52,8 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     private static void checkSource(Source source, Path folder, List<String> problems) {
-        try (Footage footage = Footage.open(folder.resolve(source.path()), Workers.shared())) {
+        try (Footage footage =
+                Footage.open(folder.resolve(source.path()).normalize(), Workers.shared())) {
             if (footage.frames() < source.frames()) {
                 problems.add(
                         "source "

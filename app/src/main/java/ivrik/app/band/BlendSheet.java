@@ -5,7 +5,6 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
-import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
 
@@ -81,17 +80,6 @@ public final class BlendSheet extends TileBand {
 
     private static UnaryOperator<Look> onto(Blend blend) {
         return look -> look.withOnto(new Onto(blend, look.onto().amount()));
-    }
-
-    private Project change(Project project, UnaryOperator<Look> change) {
-        return session.state()
-                .layer()
-                .map(
-                        layer ->
-                                project.withLayer(
-                                        layer.id(),
-                                        l -> l.withLook(session.state().lookNumber(), change)))
-                .orElse(project);
     }
 
     @Override

@@ -5,6 +5,7 @@ import ivrik.app.picture.Shown;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
+import ivrik.core.look.Look;
 import ivrik.core.picture.CancelledException;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
@@ -13,6 +14,7 @@ import ivrik.core.render.Planner;
 import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -32,6 +34,7 @@ import org.slf4j.LoggerFactory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.UnaryOperator;
 
 /**
  * Small pictures of this frame, one for each of several edits. Arrow keys and the pointer walk them
@@ -82,6 +85,11 @@ abstract class TileBand extends BorderPane {
     /** How wide each small picture is, in pixels. */
     abstract int tileWidth(int count);
 
+    /** How much of the picture's width a small picture shows, about its middle. */
+    double part() {
+        return 1;
+    }
+
     /** One was chosen. */
     abstract void take(Tile tile);
 
@@ -90,6 +98,18 @@ abstract class TileBand extends BorderPane {
 
     final void addToHead(Node... nodes) {
         head.getChildren().addAll(nodes);
+    }
+
+    /** An edit of the look on the desk, as one of a project. */
+    final Project change(Project project, UnaryOperator<Look> change) {
+        return session.state()
+                .layer()
+                .map(
+                        layer ->
+                                project.withLayer(
+                                        layer.id(),
+                                        l -> l.withLook(session.state().lookNumber(), change)))
+                .orElse(project);
     }
 
     private void inScene(boolean is) {
@@ -157,7 +177,7 @@ abstract class TileBand extends BorderPane {
                     default -> 0;
                 };
         if (by != 0) {
-            walk(Math.clamp(at + by, 0, tiles.size() - 1));
+            walk(Math.clamp(at + by, 0, Math.max(0, tiles.size() - 1)));
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER && at >= 0) {
             take(tiles.get(at));
@@ -169,10 +189,15 @@ abstract class TileBand extends BorderPane {
     }
 
     private void walk(int to) {
+        if (tiles.isEmpty()) {
+            return;
+        }
         at = to;
         mark();
         view.trial.set(tiles.get(to).trial());
-        requestFocus();
+        if (!isFocusWithin()) {
+            requestFocus();
+        }
     }
 
     private void mark() {
@@ -193,7 +218,7 @@ abstract class TileBand extends BorderPane {
         int mine = generation.incrementAndGet();
         long frame = view.frame.get();
         List<Tile> wanted = tiles;
-        int width = 2 * tileWidth(wanted.size());
+        int width = (int) (2 * tileWidth(wanted.size()) / part());
         Thread.ofVirtual()
                 .start(
                         () -> {
@@ -210,8 +235,13 @@ abstract class TileBand extends BorderPane {
             Platform.runLater(
                     () -> {
                         if (generation.get() == mine) {
-                            ((ImageView) cards.get(number).getChildren().getFirst())
-                                    .setImage(small.image());
+                            ImageView view = (ImageView) cards.get(number).getChildren().getFirst();
+                            view.setImage(small.image());
+                            double w = small.image().getWidth();
+                            double h = small.image().getHeight();
+                            double edge = (1 - part()) / 2;
+                            view.setViewport(
+                                    new Rectangle2D(edge * w, edge * h, part() * w, part() * h));
                         }
                     });
         } catch (IvrikException e) {

@@ -2,6 +2,7 @@ package ivrik.app.closeup;
 
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
+import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
 import ivrik.app.theme.Palette;
@@ -24,6 +25,7 @@ import java.util.function.Function;
 public final class CloseUp extends ScrollPane {
     private final Session session;
     private final View view;
+    private final Steps steps;
     private final ObjectProperty<Palette> palette;
     private final Function<Point2D, Optional<Ink>> colourAt;
     private Part part;
@@ -35,10 +37,12 @@ public final class CloseUp extends ScrollPane {
     public CloseUp(
             Session session,
             View view,
+            Steps steps,
             ObjectProperty<Palette> palette,
             Function<Point2D, Optional<Ink>> colourAt) {
         this.session = session;
         this.view = view;
+        this.steps = steps;
         this.palette = palette;
         this.colourAt = colourAt;
         getStyleClass().add("close-up");
@@ -77,8 +81,11 @@ public final class CloseUp extends ScrollPane {
             case SEPARATE -> new SeparatePart(session, view, colourAt);
             case REJOIN -> new RejoinPart(session, view);
             case LAYER -> new LayerPart(session, view);
+            case REACH -> new ReachPart(session, view, colourAt);
             case TREATMENT ->
-                    look.steps().isEmpty() ? null : new TreatmentPart(session, view, palette);
+                    look.steps().isEmpty()
+                            ? null
+                            : new TreatmentPart(session, view, steps, palette);
         };
     }
 

@@ -5,70 +5,83 @@ import static ivrik.app.closeup.Controls.quiet;
 import static ivrik.app.closeup.Controls.row;
 import static ivrik.app.closeup.Controls.word;
 
-import ivrik.app.control.Badge;
-import ivrik.app.control.NumberField;
 import ivrik.app.session.Follow;
-import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
+import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Sampler;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.project.Source;
 import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Group;
+import ivrik.core.treatment.Move;
+import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Trait;
 
 import javafx.beans.property.ObjectProperty;
-import javafx.geometry.HPos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 
 /**
- * The close-up of the selected treatment, made from its description: the pad where it has x and y, a
- * number for each lane and parameter, edge fill, sampler, jitter, and the look's dials.
+ * The close-up of the selected treatment, made from its description: one control with all lanes in it,
+ * a number for each lane and parameter, its choices, edge fill, sampler, jitter, and the look's dials.
  */
 final class TreatmentPart extends VBox implements Part {
     private final Session session;
     private final View view;
+    private final Steps steps;
     private final ObjectProperty<Palette> palette;
 
     /** What is told of each new state. */
     private final List<Consumer<State>> showers = new ArrayList<>();
 
-    TreatmentPart(Session session, View view, ObjectProperty<Palette> palette) {
+    TreatmentPart(Session session, View view, Steps steps, ObjectProperty<Palette> palette) {
         this.session = session;
         this.view = view;
+        this.steps = steps;
         this.palette = palette;
         getStyleClass().add("close-up-body");
         State state = session.state();
         Look look = state.look().orElseThrow();
         Step step = look.steps().get(state.step());
         Description d = step.kind().description();
-        getChildren().add(row(title(d), unit(d)));
-        if (Lanes.hasShift(state)) {
-            ShiftPad pad = new ShiftPad(session, view, palette);
-            pad.setPrefHeight(188);
-            pad.setId("shift-pad");
-            getChildren().addAll(pad, follow());
+        getChildren().addAll(row(title(d), unit(d)));
+        getChildren().addAll(control(d));
+        getChildren().add(new LaneNumbers(session, view, look.model().lanes(), d, showers));
+        for (Option option : d.options()) {
+            getChildren().add(option(option));
         }
-        getChildren().addAll(numbers(look.model().lanes(), d), edges(), jitter());
+        if (d.is(Trait.PICTURE)) {
+            getChildren().add(picture());
+        }
+        if (d.group() == Group.MOVES || d.group() == Group.BLUR || d.group() == Group.DETAIL) {
+            getChildren().add(edges(step.kind() instanceof Move));
+        }
+        if (d.parameters().stream().anyMatch(Parameter::jitters)) {
+            JitterControls jitter = new JitterControls(session, view);
+            showers.add(jitter::show);
+            getChildren().add(jitter);
+        }
+        getChildren().add(among());
         if (!look.dials().isEmpty()) {
             getChildren().add(new DialsPart(session, view, look, showers));
         }
@@ -92,10 +105,53 @@ final class TreatmentPart extends VBox implements Part {
     }
 
     private static Label unit(Description d) {
-        return quiet(
-                d.parameters().getFirst().unit().equals("px")
-                        ? "pixels"
-                        : d.parameters().getFirst().unit());
+        String unit = d.main().unit();
+        return quiet(unit.equals("px") ? "pixels" : unit.equals("deg") ? "degrees" : unit);
+    }
+
+    /** The one control with all lanes in it. */
+    private List<Node> control(Description d) {
+        return switch (d.control()) {
+            case PAD -> {
+                ShiftPad pad = new ShiftPad(session, view, palette);
+                pad.setPrefHeight(166);
+                pad.setId("shift-pad");
+                yield List.of(pad, follow());
+            }
+            case RULER, DIRECTION -> {
+                LaneRuler ruler = new LaneRuler(session, view, palette, d.main());
+                ruler.setId("lane-ruler");
+                yield List.of(ruler);
+            }
+            case LENS, PLOT -> {
+                LanePlot plot = new LanePlot(session, view, palette);
+                plot.setId("lane-plot");
+                yield d.series().isPresent()
+                        ? List.of(
+                                plot,
+                                hint(
+                                        "Press in the plot to set a point of the lane being worked"
+                                                + " on; drag it, or drag it out to take it away."))
+                        : List.of(plot);
+            }
+            case GRID -> {
+                KernelGrid grid = new KernelGrid(session, view);
+                showers.add(grid::show);
+                yield List.of(grid);
+            }
+            case PINS -> {
+                PinsPart pins = new PinsPart(session, view);
+                showers.add(pins::show);
+                yield List.of(pins);
+            }
+        };
+    }
+
+    static Label hint(String text) {
+        Label hint = new Label(text);
+        hint.getStyleClass().add("quiet");
+        hint.setWrapText(true);
+        return hint;
     }
 
     private Node follow() {
@@ -119,93 +175,85 @@ final class TreatmentPart extends VBox implements Part {
         return box;
     }
 
-    private Node numbers(List<LaneKind> lanes, Description d) {
-        GridPane grid = new GridPane(4, 4);
-        ColumnConstraints first = new ColumnConstraints(26);
-        grid.getColumnConstraints().add(first);
-        for (int lane = 0; lane < lanes.size(); lane++) {
-            Badge badge = new Badge(lanes.get(lane));
-            grid.add(badge, 0, lane);
-            for (int k = 0; k < d.parameters().size(); k++) {
-                Parameter p = d.parameters().get(k);
-                Node number = number(lane, lanes.get(lane), p);
-                GridPane.setHgrow(number, Priority.ALWAYS);
-                HBox cell = new HBox(2, quiet(p.title()), number);
-                cell.setAlignment(javafx.geometry.Pos.CENTER_RIGHT);
-                GridPane.setHalignment(cell, HPos.RIGHT);
-                GridPane.setHgrow(cell, Priority.ALWAYS);
-                grid.add(cell, k + 1, lane);
-            }
-            Label state = quiet("");
-            state.setMinWidth(34);
-            int number = lane;
-            showers.add(
-                    s ->
-                            state.setText(
-                                    s.look()
-                                            .map(
-                                                    l ->
-                                                            l.lanes().get(number).hold()
-                                                                    ? "held"
-                                                                    : l.isShown(number)
-                                                                            ? ""
-                                                                            : "mute")
-                                            .orElse("")));
-            grid.add(state, d.parameters().size() + 1, lane);
-        }
-        return grid;
+    /** What can be done with the amounts among the lanes. */
+    private Node among() {
+        FlowPane box = new FlowPane(2, 2);
+        box.getChildren()
+                .addAll(
+                        quiet("lanes"),
+                        small(
+                                "mirror",
+                                "The lane's amounts on the other side of rest",
+                                steps::mirror),
+                        small(
+                                "oppose",
+                                "The opposite in the other lane, the one between at rest",
+                                steps::oppose),
+                        small("spread", "Evenly from the first lane to the last", steps::spread),
+                        small("same", "The lane's amounts in all lanes", steps::toAll),
+                        small("copy", "Remembers the lane's amounts", steps::copy),
+                        small("paste", "Puts what was copied into the lane", steps::paste));
+        return box;
     }
 
-    private NumberField number(int lane, LaneKind kind, Parameter p) {
-        var spec = new NumberField.Spec("", p.min(), p.max(), p.rest(), p.step(), 1, p.min() < 0);
-        String name = "Set " + kind.title() + " " + p.title();
-        NumberField field =
-                new NumberField(
-                        spec,
-                        kind.title() + " " + p.title() + ", in " + p.unit(),
-                        new NumberField.Listener() {
-                            private Session.Gesture gesture;
+    private static Button small(String word, String help, Runnable action) {
+        Button button = new Button(word);
+        button.getStyleClass().add("plain");
+        button.setId("amounts-" + word);
+        button.setMinWidth(USE_PREF_SIZE);
+        button.setTooltip(new Tooltip(help));
+        button.setOnAction(e -> action.run());
+        return button;
+    }
 
-                            @Override
-                            public void begin() {
-                                gesture = session.gesture(name);
-                            }
+    private Node option(Option option) {
+        MenuButton button = new MenuButton();
+        button.getStyleClass().add("plain");
+        button.setId("option-" + option.name());
+        button.setTooltip(new Tooltip(option.help()));
+        for (String each : option.words()) {
+            MenuItem item = new MenuItem(each);
+            item.setOnAction(
+                    e -> stepEdit(option.title() + " " + each, s -> s.withWord(option, each)));
+            button.getItems().add(item);
+        }
+        showers.add(s -> step(s).ifPresent(step -> button.setText(step.word(option))));
+        return row(quiet(option.title()), button);
+    }
 
-                            @Override
-                            public void drag(double to) {
-                                gesture.editLook(change(to));
-                            }
-
-                            @Override
-                            public void set(double to) {
-                                session.editLook(name, change(to));
-                            }
-
-                            private java.util.function.UnaryOperator<Look> change(double to) {
-                                int step = session.state().step();
-                                return look ->
-                                        Lanes.with(
-                                                look, step, lane, view.frame.get(), p.name(), to);
-                            }
-                        });
-        field.setId(kind.id() + "-" + p.name());
+    private Node picture() {
+        MenuButton button = new MenuButton();
+        button.getStyleClass().add("plain");
+        button.setId("step-picture");
+        button.setTooltip(new Tooltip("The footage or picture that the treatment uses"));
+        button.setOnShowing(
+                e ->
+                        button.getItems()
+                                .setAll(
+                                        session.project().sources().stream()
+                                                .map(this::pictureItem)
+                                                .toList()));
+        button.getItems().add(new MenuItem(""));
         showers.add(
                 s ->
-                        s.look()
-                                .filter(l -> s.step() < l.steps().size())
-                                .ifPresent(
-                                        l ->
-                                                field.show(
-                                                        l.steps()
-                                                                .get(s.step())
-                                                                .lanes()
-                                                                .get(lane)
-                                                                .value(p.name())
-                                                                .at(view.frame.get()))));
-        return field;
+                        step(s).ifPresent(
+                                        step ->
+                                                button.setText(
+                                                        s.project()
+                                                                .source(step.picture())
+                                                                .map(Source::name)
+                                                                .orElse("choose a picture"))));
+        return row(quiet("picture"), button);
     }
 
-    private Node edges() {
+    private MenuItem pictureItem(Source source) {
+        MenuItem item = new MenuItem(source.name());
+        item.setOnAction(
+                e -> stepEdit("Picture " + source.name(), s -> s.withPicture(source.id())));
+        return item;
+    }
+
+    private Node edges(boolean sampled) {
         MenuButton fill =
                 choice(
                         "What lies outside the picture where a lane has moved away",
@@ -224,21 +272,17 @@ final class TreatmentPart extends VBox implements Part {
                                             fill.setText(word(step.edgeFill()));
                                             sampler.setText(word(step.sampler()));
                                         }));
-        return row(quiet("Edges"), fill, quiet("Sampler"), sampler);
+        return sampled
+                ? row(quiet("Edges"), fill, quiet("Sampler"), sampler)
+                : row(quiet("Edges"), fill);
     }
 
-    static java.util.Optional<Step> step(State s) {
+    static Optional<Step> step(State s) {
         return s.look().filter(l -> s.step() < l.steps().size()).map(l -> l.steps().get(s.step()));
     }
 
-    private void stepEdit(String name, java.util.function.UnaryOperator<Step> change) {
+    private void stepEdit(String name, UnaryOperator<Step> change) {
         int step = session.state().step();
         session.editLook(name, look -> look.withStep(step, change));
-    }
-
-    private Node jitter() {
-        JitterControls controls = new JitterControls(session, view);
-        showers.add(controls::show);
-        return controls;
     }
 }

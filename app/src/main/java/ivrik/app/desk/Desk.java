@@ -5,6 +5,8 @@ import ivrik.app.session.View;
 import ivrik.core.treatment.Parameter;
 
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -19,6 +21,8 @@ import java.util.List;
 
 /** The band across the lower part of the window: matrix and time, and the line of transport below. */
 public final class Desk extends SplitPane {
+    private static final int MOST_BESIDE = 5;
+
     private final Session session;
     private final View view;
     private final HBox strip = new HBox(6);
@@ -85,6 +89,7 @@ public final class Desk extends SplitPane {
                             var description =
                                     look.steps().get(session.state().step()).kind().description();
                             description.parameters().stream()
+                                    .filter(p -> !p.title().isEmpty())
                                     .map(Parameter::name)
                                     .forEach(names::add);
                             if (description.parameters().stream().anyMatch(Parameter::jitters)) {
@@ -96,24 +101,45 @@ public final class Desk extends SplitPane {
         }
         tracedOf = names.toString();
         traces.getChildren().clear();
-        ToggleGroup group = new ToggleGroup();
-        for (String name : names) {
-            ToggleButton button = new ToggleButton(name);
-            button.getStyleClass().add("plain");
-            button.setId("trace-" + name);
-            button.setToggleGroup(group);
-            button.setSelected(name.equals(view.traced.get()));
-            button.setTooltip(new Tooltip("Show and peg " + name + " in the rows"));
-            button.setOnAction(
-                    e -> {
-                        button.setSelected(true);
-                        view.traced.set(name);
-                    });
-            view.traced.addListener((o, a, b) -> button.setSelected(b.equals(name)));
-            traces.getChildren().add(button);
+        if (names.size() > MOST_BESIDE) {
+            traces.getChildren().add(choice(names));
+        } else {
+            ToggleGroup group = new ToggleGroup();
+            names.forEach(n -> traces.getChildren().add(button(n, group)));
         }
-        if (!names.isEmpty() && !names.contains(view.traced.get())) {
+        if (!names.isEmpty()) {
             view.traced.set(names.getFirst());
         }
+    }
+
+    private ToggleButton button(String name, ToggleGroup group) {
+        ToggleButton button = new ToggleButton(name);
+        button.getStyleClass().add("plain");
+        button.setId("trace-" + name);
+        button.setToggleGroup(group);
+        button.setSelected(name.equals(view.traced.get()));
+        button.setTooltip(new Tooltip("Show and peg " + name + " in the rows"));
+        button.setOnAction(
+                e -> {
+                    button.setSelected(true);
+                    view.traced.set(name);
+                });
+        view.traced.addListener((o, a, b) -> button.setSelected(b.equals(name)));
+        return button;
+    }
+
+    /** Where there are too many to stand beside each other. */
+    private MenuButton choice(List<String> names) {
+        MenuButton menu = new MenuButton(names.getFirst());
+        menu.getStyleClass().add("plain");
+        menu.setId("traces");
+        menu.setTooltip(new Tooltip("Which number is shown and pegged in the rows"));
+        for (String name : names) {
+            MenuItem item = new MenuItem(name);
+            item.setOnAction(e -> view.traced.set(name));
+            menu.getItems().add(item);
+        }
+        view.traced.addListener((o, a, b) -> menu.setText(b));
+        return menu;
     }
 }

@@ -9,11 +9,13 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Lists;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
+import ivrik.core.look.Reach;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.rejoin.Blend;
 
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
@@ -50,7 +52,7 @@ final class LayerStrip extends HBox {
 
     private void make(State state, Layer layer) {
         Look look = state.look().orElseThrow();
-        getChildren().addAll(layers(layer), looks(state, layer), onto(look), amount());
+        getChildren().addAll(layers(layer), looks(state, layer), reach(look), onto(look), amount());
     }
 
     private MenuButton layers(Layer layer) {
@@ -67,6 +69,28 @@ final class LayerStrip extends HBox {
         item(menu, "Lay it lower", () -> swap(at, at - 1)).setDisable(at == 0);
         item(menu, "Take the layer away", () -> remove(layer)).setDisable(layers.size() < 2);
         return menu;
+    }
+
+    /** Which part of the picture the look touches; its controls are a press away. */
+    private Button reach(Look look) {
+        Reach r = look.reach();
+        List<String> words = new ArrayList<>();
+        if (r.tones().on()) {
+            words.add("tones");
+        }
+        if (r.colour().on()) {
+            words.add("colour");
+        }
+        if (r.matte().isOn()) {
+            words.add("matte");
+        }
+        String what = words.isEmpty() ? "all of it" : String.join(", ", words);
+        Button button = new Button(r.inverted() ? "not " + what : what);
+        button.getStyleClass().add("plain");
+        button.setId("reach");
+        button.setTooltip(new Tooltip("The look's reach: which part of the picture it touches"));
+        button.setOnAction(e -> show(Face.REACH));
+        return button;
     }
 
     private void swap(int a, int b) {

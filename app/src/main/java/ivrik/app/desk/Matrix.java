@@ -3,6 +3,7 @@ package ivrik.app.desk;
 import ivrik.app.control.Badge;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
+import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
 import ivrik.app.theme.Palette;
@@ -13,10 +14,13 @@ import ivrik.core.look.Step;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.separation.LaneKind;
 
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
@@ -37,15 +41,26 @@ public final class Matrix extends BorderPane {
     private final Session session;
     private final View view;
     private final ObjectProperty<Palette> palette;
+    private final Steps steps;
+    private final GridPane names = new GridPane();
     private final GridPane grid = new GridPane();
+    private final GridPane end = new GridPane();
+    private final ScrollPane columns = new ScrollPane(grid);
     private final Map<Integer, Label> strengths = new HashMap<>();
 
-    public Matrix(Session session, View view, ObjectProperty<Palette> palette) {
+    public Matrix(Session session, View view, Steps steps, ObjectProperty<Palette> palette) {
         this.session = session;
         this.view = view;
+        this.steps = steps;
         this.palette = palette;
         getStyleClass().add("desk");
-        setTop(grid);
+        columns.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        columns.setFocusTraversable(false);
+        columns.getStyleClass().add("columns");
+        names.setMinWidth(USE_PREF_SIZE);
+        end.setMinWidth(USE_PREF_SIZE);
+        columns.setMinWidth(0);
+        setTop(new HBox(names, columns, end));
         setBottom(new LayerStrip(session, view));
         session.stateProperty()
                 .addListener(
@@ -67,14 +82,34 @@ public final class Matrix extends BorderPane {
                 getScene() != null && getScene().getFocusOwner() != null
                         ? getScene().getFocusOwner().getId()
                         : null;
+        double scrolled = columns.getHvalue();
+        names.getChildren().clear();
         grid.getChildren().clear();
+        end.getChildren().clear();
         strengths.clear();
         state.look().ifPresentOrElse(look -> make(state, look), this::makeEmpty);
+        columns.setHvalue(scrolled);
+        Platform.runLater(this::bringSelectedIntoView);
         if (focused != null) {
-            Node again = grid.lookup("#" + focused);
+            Node again = lookup("#" + focused);
             if (again != null) {
                 again.requestFocus();
             }
+        }
+    }
+
+    private void bringSelectedIntoView() {
+        double seen = columns.getViewportBounds().getWidth();
+        double over = grid.getWidth() - seen;
+        if (over > 0) {
+            double left = session.state().step() * wide(Metrics.COLUMN);
+            double from = columns.getHvalue() * over;
+            double to =
+                    Math.clamp(
+                            from,
+                            Math.max(0, left + wide(Metrics.COLUMN) - seen),
+                            Math.max(0, left));
+            columns.setHvalue(to / over);
         }
     }
 
@@ -86,7 +121,7 @@ public final class Matrix extends BorderPane {
         hint.getStyleClass().add("quiet");
         hint.setWrapText(true);
         hint.setPadding(new javafx.geometry.Insets(16));
-        grid.add(hint, 0, 0);
+        names.add(hint, 0, 0);
     }
 
     private void make(State state, Look look) {
@@ -97,37 +132,60 @@ public final class Matrix extends BorderPane {
                 new Tooltip("How the picture is taken apart: press to change the model"));
         separate.setId("head-separate");
         separate.setOnMouseClicked(e -> face(Face.SEPARATE));
-        grid.add(separate, 0, 0);
-        int columns = look.steps().size();
-        for (int s = 0; s < columns; s++) {
+        names.add(separate, 0, 0);
+        int count = look.steps().size();
+        for (int s = 0; s < count; s++) {
             Step step = look.steps().get(s);
-            Label head =
-                    head(
-                            step.kind().description().title() + (step.on() ? "" : " off"),
-                            wide(Metrics.COLUMN),
-                            s == state.step() && view.face.get() == Face.TREATMENT);
             int number = s;
-            head.setOnMouseClicked(
-                    e -> {
-                        face(Face.TREATMENT);
-                        session.selectCell(number, session.state().lane());
-                    });
-            head.setTooltip(new Tooltip(step.kind().description().help()));
-            grid.add(head, 1 + s, 0);
+            ColumnHead head =
+                    new ColumnHead(
+                            session,
+                            steps,
+                            step,
+                            number,
+                            count,
+                            () -> {
+                                face(Face.TREATMENT);
+                                session.selectCell(number, session.state().lane());
+                            });
+            if (s == state.step() && view.face.get() == Face.TREATMENT) {
+                head.getStyleClass().add("selected");
+            }
+            size(head, wide(Metrics.COLUMN), Metrics.HEAD);
+            grid.add(head, s, 0);
         }
+        end.add(plus(), 0, 0);
         Label rejoin = head("Rejoin", wide(Metrics.COLUMN), view.face.get() == Face.REJOIN);
         rejoin.setTooltip(new Tooltip("How the lanes become a picture again: inks, modes, order"));
         rejoin.setId("head-rejoin");
         rejoin.setOnMouseClicked(e -> face(Face.REJOIN));
-        grid.add(rejoin, 1 + columns, 0);
+        end.add(rejoin, 1, 0);
         for (int lane = 0; lane < lanes.size(); lane++) {
-            grid.add(laneHead(state, look, lane, lanes.get(lane)), 0, 1 + lane);
-            for (int s = 0; s < columns; s++) {
-                grid.add(cell(state, look, s, lane, lanes.get(lane)), 1 + s, 1 + lane);
+            names.add(laneHead(state, look, lane, lanes.get(lane)), 0, 1 + lane);
+            for (int s = 0; s < count; s++) {
+                grid.add(cell(state, look, s, lane, lanes.get(lane)), s, 1 + lane);
             }
-            grid.add(rejoinCell(look, lane, lanes.get(lane)), 1 + columns, 1 + lane);
+            Region between = new Region();
+            between.getStyleClass().add("cell");
+            size(between, Metrics.PLUS, Metrics.lane(lanes.size()));
+            end.add(between, 0, 1 + lane);
+            end.add(rejoinCell(look, lane, lanes.get(lane)), 1, 1 + lane);
         }
+        double high = Metrics.HEAD + lanes.size() * Metrics.lane(lanes.size());
+        columns.setMinHeight(high + Metrics.SCROLL);
+        columns.setPrefHeight(high + Metrics.SCROLL);
         showStrengths();
+    }
+
+    /** Brings up all treatments to choose from. */
+    private Button plus() {
+        Button plus = new Button("+");
+        plus.setId("add-treatment");
+        plus.getStyleClass().setAll("button", "column-head", "plus");
+        plus.setTooltip(new Tooltip("Add a treatment: shows what each would do to this frame"));
+        plus.setOnAction(e -> view.band.set(View.Band.TREATMENTS));
+        size(plus, Metrics.PLUS, Metrics.HEAD);
+        return plus;
     }
 
     /** The model's name, if there is room for both words. */
@@ -245,7 +303,7 @@ public final class Matrix extends BorderPane {
     }
 
     private Node cell(State state, Look look, int step, int lane, LaneKind kind) {
-        ShiftCell cell = new ShiftCell(session, view, palette, step, lane, kind);
+        Cell cell = new Cell(session, view, palette, step, lane, kind);
         boolean selected = step == state.step() && lane == state.lane();
         cell.getStyleClass().add("cell");
         if (selected) {

@@ -295,7 +295,7 @@ public final class TimeView extends Drawing {
     }
 
     private Look put(Look look, int lane, Value value) {
-        return Trace.with(look, session.state().step(), lane, view.traced.get(), value);
+        return Trace.with(look, session.state().step(), lane, trace(lane).name(), value);
     }
 
     /** Puts a peg with the present value at a frame of a lane's traced value. */

@@ -5,21 +5,30 @@ import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
+import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Move;
 
 /** One lane's traced value in its row: what it is, what it comes to with jitter, and how it is drawn. */
-record Trace(Project project, Look look, int step, int lane, String name, double range) {
+record Trace(
+        Project project, Look look, int step, int lane, String name, double rest, double range) {
     /** The traced name that stands for the jitter's amount. */
     static final String JITTER = "jitter";
 
-    static Trace of(Project project, Look look, int step, int lane, String name) {
+    static Trace of(Project project, Look look, int step, int lane, String asked) {
+        Description d = look.steps().get(step).kind().description();
+        String name = asked.equals(JITTER) || d.has(asked) ? asked : d.main().name();
+        double rest = name.equals(JITTER) ? 0 : d.parameter(name).rest();
         double most = 4;
         for (int i = 0; i < look.lanes().size(); i++) {
             Value v = value(look, step, i, name);
-            most = Math.max(most, Math.abs(v.rest()) * (v.isMoving() ? 0 : 1));
+            most = Math.max(most, Math.abs(v.rest() - rest) * (v.isMoving() ? 0 : 1));
             for (var peg : v.pegs()) {
-                most = Math.max(most, Math.abs(peg.value()));
+                most = Math.max(most, Math.abs(peg.value() - rest));
             }
             if (!name.equals(JITTER)) {
+                most = Math.max(most, Math.abs(look.driven(step, i, name, Rational.ZERO)));
+            }
+            if (!name.equals(JITTER) && d.parameter(name).jitters()) {
                 var amount = look.steps().get(step).lanes().get(i).jitter().amount();
                 double jitter =
                         amount.isMoving()
@@ -31,7 +40,7 @@ record Trace(Project project, Look look, int step, int lane, String name, double
                 most = Math.max(most, jitter);
             }
         }
-        return new Trace(project, look, step, lane, name, most * 1.1);
+        return new Trace(project, look, step, lane, name, rest, most * 1.1);
     }
 
     static Value value(Look look, int step, int lane, String name) {
@@ -55,8 +64,8 @@ record Trace(Project project, Look look, int step, int lane, String name, double
 
     /** What the value comes to at a frame, dials and jitter added. */
     double result(long frame) {
-        if (look.lanes().get(lane).hold()) {
-            return 0;
+        if (look.lanes().get(lane).hold() && look.steps().get(step).kind() instanceof Move) {
+            return rest;
         }
         if (name.equals(JITTER)) {
             return value().at(frame);
@@ -67,11 +76,11 @@ record Trace(Project project, Look look, int step, int lane, String name, double
 
     /** The height of a value in a row whose middle is at {@code middle}. */
     double y(double value, double middle) {
-        return middle - value / range * reach();
+        return middle - (value - rest) / range * reach();
     }
 
     double valueAt(double y, double middle) {
-        return (middle - y) / reach() * range;
+        return rest + (middle - y) / reach() * range;
     }
 
     /** How far from the middle of its row a trace may go, in pixels. */

@@ -27,7 +27,7 @@ public final class PicturePane extends Drawing {
 
     private final Session session;
     private final View view;
-    private final ShiftHandles handles;
+    private final Handles handles;
     private Image image;
     private Image splitImage;
     private Shown shown;
@@ -39,7 +39,7 @@ public final class PicturePane extends Drawing {
     private Point2D pointer;
 
     public PicturePane(
-            Session session, View view, ObjectProperty<Palette> palette, ShiftHandles handles) {
+            Session session, View view, ObjectProperty<Palette> palette, Handles handles) {
         super(palette);
         this.session = session;
         this.view = view;

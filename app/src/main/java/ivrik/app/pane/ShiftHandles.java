@@ -18,7 +18,7 @@ import java.util.List;
  * The handles of a shift on the picture: a point per lane, as far from the picture's centre as the
  * lane is moved. Dragging one moves its lane.
  */
-public final class ShiftHandles {
+final class ShiftHandles implements Handle {
     private static final double RADIUS = 7;
     private static final double REACH = 11;
 
@@ -28,7 +28,7 @@ public final class ShiftHandles {
     private int lane;
     private Point2D grip;
 
-    public ShiftHandles(Session session, View view) {
+    ShiftHandles(Session session, View view) {
         this.session = session;
         this.view = view;
     }
@@ -39,7 +39,8 @@ public final class ShiftHandles {
         return m.toScreen(size.width() / 2.0 + moved.getX(), size.height() / 2.0 + moved.getY());
     }
 
-    void draw(GraphicsContext g, Palette p, Mapping m) {
+    @Override
+    public void draw(GraphicsContext g, Palette p, Mapping m) {
         List<LaneKind> lanes = Lanes.kinds(session.state());
         if (!Lanes.hasShift(session.state())) {
             return;
@@ -80,8 +81,8 @@ public final class ShiftHandles {
         }
     }
 
-    /** Whether a handle was taken. */
-    boolean pressed(MouseEvent e, Mapping m) {
+    @Override
+    public boolean pressed(MouseEvent e, Mapping m) {
         if (!Lanes.hasShift(session.state())) {
             return false;
         }
@@ -101,7 +102,8 @@ public final class ShiftHandles {
         return false;
     }
 
-    void dragged(MouseEvent e, Mapping m) {
+    @Override
+    public void dragged(MouseEvent e, Mapping m) {
         if (gesture == null) {
             return;
         }
@@ -118,7 +120,8 @@ public final class ShiftHandles {
                 look -> view.follow.get().moved(look, step, lane, view.frame.get(), place));
     }
 
-    void released() {
+    @Override
+    public void released() {
         gesture = null;
     }
 }

@@ -19,6 +19,9 @@ import java.util.List;
 final class LaneView {
     private static final float AMPLIFIED = 4;
 
+    /** The grey of what a look does not reach. */
+    private static final float UNREACHED = 0.22f;
+
     private LaneView() {}
 
     static Frame of(
@@ -48,6 +51,31 @@ final class LaneView {
                         .ink();
         List<Plane> colour = Joiner.picture(lane, kind, ink, workers);
         return Frame.opaque(colour.get(0), colour.get(1), colour.get(2));
+    }
+
+    /** What the look reaches: alone on black, or the picture with the rest greyed. */
+    static Frame reach(
+            Request request,
+            Show show,
+            double scale,
+            Renderer renderer,
+            Cancel cancel,
+            Workers workers) {
+        if (request.layer() < 0) {
+            return Frame.empty(request.plan().size().scaled(scale));
+        }
+        LayerPlan layer = request.plan().layers().get(request.layer());
+        Plane reached = renderer.reached(request.plan(), layer, request.look(), scale, cancel);
+        if (show == Show.REACH) {
+            return Frame.opaque(reached, reached, reached);
+        }
+        Frame picture =
+                renderer.render(request.plan().untouched(), scale, cancel).premultiplied(workers);
+        Plane dark = Plane.flat(reached.width(), reached.height(), UNREACHED);
+        return Frame.opaque(
+                Kernels.mix(dark, picture.colour().get(0), reached, workers),
+                Kernels.mix(dark, picture.colour().get(1), reached, workers),
+                Kernels.mix(dark, picture.colour().get(2), reached, workers));
     }
 
     /** Light as it is, ink as black on white, differences around middle grey, angles as they count. */

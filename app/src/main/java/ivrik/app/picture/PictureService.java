@@ -203,6 +203,8 @@ public final class PictureService {
             case SOURCE -> renderer.render(plan.untouched(), scale, cancel);
             case LANE_GREY, LANE_INK ->
                     LaneView.of(request, show, scale, renderer, cancel, workers);
+            case REACH, REACH_OVER ->
+                    LaneView.reach(request, show, scale, renderer, cancel, workers);
             case DIFFERENCE ->
                     LaneView.difference(
                             renderer.render(plan, scale, cancel),

@@ -4,11 +4,14 @@ import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.LaneKind;
+import ivrik.core.treatment.Control;
 import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Treatment;
 
 import javafx.geometry.Point2D;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** Reading and changing what the lanes of the selected look are at a frame. */
@@ -19,12 +22,16 @@ public final class Lanes {
         return state.look().map(l -> l.model().lanes()).orElse(List.of());
     }
 
-    /** Whether the selected step is a shift. */
-    public static boolean hasShift(State state) {
+    /** The selected treatment, if there is one. */
+    public static Optional<Treatment> treatment(State state) {
         return state.look()
-                .filter(l -> !l.steps().isEmpty())
-                .map(l -> l.steps().get(state.step()).treatment().equals("shift"))
-                .orElse(false);
+                .filter(l -> state.step() < l.steps().size())
+                .map(l -> l.steps().get(state.step()).kind());
+    }
+
+    /** Whether the selected treatment moves lanes to places. */
+    public static boolean hasShift(State state) {
+        return treatment(state).filter(t -> t.description().control() == Control.PAD).isPresent();
     }
 
     /** Each lane's own shift in the selected step, without dials and jitter. */

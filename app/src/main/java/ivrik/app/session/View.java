@@ -26,6 +26,8 @@ public final class View {
         LANE_GREY("Lane in grey"),
         LANE_INK("Lane in its ink"),
         DIFFERENCE("Difference, 4 times"),
+        REACH("Reach"),
+        REACH_OVER("Reach over the picture"),
         HELD("Held frame");
 
         private final String title;
@@ -45,6 +47,7 @@ public final class View {
         TREATMENT,
         SEPARATE,
         REJOIN,
+        REACH,
         LAYER
     }
 
@@ -52,7 +55,8 @@ public final class View {
     public enum Band {
         NONE,
         BLENDS,
-        PROGRESSIVES
+        PROGRESSIVES,
+        TREATMENTS
     }
 
     /** What lies around the picture. */

@@ -4,7 +4,10 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
+import ivrik.core.treatment.Displace;
 import ivrik.core.treatment.Move;
+import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Trait;
 
 import java.util.Optional;
 
@@ -49,6 +52,17 @@ public final class WhyNothing {
             if (!step.on()) {
                 return Optional.of(
                         "Nothing changes: " + step.kind().description().title() + " is off");
+            }
+            String title = step.kind().description().title();
+            double amount = step.lanes().get(after.lane()).value(Parameter.AMOUNT).at(frame);
+            if (amount == 0) {
+                return Optional.of(
+                        "Nothing changes: the amount of " + title + " for " + lane + " is 0");
+            }
+            if (step.kind().description().is(Trait.PICTURE)
+                    && step.picture().isEmpty()
+                    && !(step.kind() instanceof Displace)) {
+                return Optional.of("Nothing changes: choose the picture that " + title + " uses");
             }
             if (look.lanes().get(after.lane()).hold() && step.kind() instanceof Move) {
                 return Optional.of(

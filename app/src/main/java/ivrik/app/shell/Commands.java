@@ -4,6 +4,7 @@ import ivrik.app.session.Follow;
 import ivrik.app.session.Lanes;
 import ivrik.app.session.Models;
 import ivrik.app.session.Session;
+import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
@@ -55,6 +56,7 @@ final class Commands {
         Commands commands = new Commands(window);
         commands.file();
         commands.edit();
+        commands.treat();
         commands.lane();
         commands.separate();
         commands.layers();
@@ -104,6 +106,44 @@ final class Commands {
                 this::any);
     }
 
+    private void treat() {
+        Steps steps = window.steps();
+        menu = "Treat";
+        add("Add a treatment...", key(KeyCode.INSERT), () -> band(Band.TREATMENTS), this::any);
+        add(
+                "Remove the treatment",
+                key(KeyCode.DELETE, SHIFT),
+                () -> steps.remove(session.state().step()),
+                this::any);
+        add(
+                "Column to the left",
+                key(KeyCode.OPEN_BRACKET, SHIFT),
+                () -> steps.move(session.state().step(), session.state().step() - 1),
+                this::any);
+        add(
+                "Column to the right",
+                key(KeyCode.CLOSE_BRACKET, SHIFT),
+                () -> steps.move(session.state().step(), session.state().step() + 1),
+                this::any);
+        add("Copy the lane's amounts", key(KeyCode.C, CTRL), steps::copy, this::any);
+        add("Paste into the lane", key(KeyCode.V, CTRL), steps::paste, steps::canPaste);
+        add("Same in all lanes", null, steps::toAll, this::any);
+        add("Mirror the lane's amounts", null, steps::mirror, this::any);
+        add("Oppose the other lane", null, steps::oppose, this::any);
+        add("Spread from the first lane to the last", null, steps::spread, this::any);
+        add("Next treatment", key(KeyCode.TAB, CTRL), () -> column(1), this::any);
+        add("Previous treatment", key(KeyCode.TAB, CTRL, SHIFT), () -> column(-1), this::any);
+    }
+
+    private void column(int by) {
+        int count = session.state().look().map(l -> l.steps().size()).orElse(0);
+        if (count > 0) {
+            int next = Math.floorMod(session.state().step() + by, count);
+            face(Face.TREATMENT);
+            session.selectCell(next, session.state().lane());
+        }
+    }
+
     private void lane() {
         menu = "Lane";
         for (int i = 0; i < 4; i++) {
@@ -144,6 +184,7 @@ final class Commands {
         }
         add("Show how it is separated", key(KeyCode.N), () -> face(Face.SEPARATE), this::any);
         add("Show how it is rejoined", key(KeyCode.Y), () -> face(Face.REJOIN), this::any);
+        add("Show the reach", key(KeyCode.R, CTRL), () -> face(Face.REACH), this::any);
         add("Show the treatment", key(KeyCode.Z), () -> face(Face.TREATMENT), this::any);
         add("All blend modes...", key(KeyCode.E), () -> band(Band.BLENDS), this::any);
         add("Progressives...", key(KeyCode.I), () -> band(Band.PROGRESSIVES), this::any);

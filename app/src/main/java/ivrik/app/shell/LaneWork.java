@@ -4,6 +4,8 @@ import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.look.Amounts;
+import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Treatment;
 
 import javafx.geometry.Point2D;
 
@@ -17,9 +19,17 @@ final class LaneWork {
         this.view = view;
     }
 
-    /** Moves the lane, and others after it, by so many pixels. */
+    /**
+     * Moves the lane, and others after it, by so many pixels; a treatment that does not move it to
+     * places has its first number changed by so many steps, up and right for more.
+     */
     void nudge(double dx, double dy) {
+        Treatment treatment = Lanes.treatment(session.state()).orElse(null);
+        if (treatment == null) {
+            return;
+        }
         if (!Lanes.hasShift(session.state())) {
+            change(treatment.description().main(), dx - dy);
             return;
         }
         int lane = session.state().lane();
@@ -29,6 +39,20 @@ final class LaneWork {
         Point2D to = new Point2D(tidy(from.getX() + dx), tidy(from.getY() + dy));
         session.editLook(
                 "Nudge " + title(), look -> view.follow.get().moved(look, step, lane, frame, to));
+    }
+
+    private void change(Parameter main, double steps) {
+        int lane = session.state().lane();
+        int step = session.state().step();
+        long frame = view.frame.get();
+        session.editLook(
+                "Nudge " + title(),
+                look -> {
+                    double now =
+                            look.steps().get(step).lanes().get(lane).value(main.name()).at(frame);
+                    double to = tidy(now + steps * main.step());
+                    return Lanes.with(look, step, lane, frame, main.name(), to);
+                });
     }
 
     /** Tenths add up to whole numbers. */

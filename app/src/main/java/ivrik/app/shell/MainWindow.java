@@ -2,17 +2,19 @@ package ivrik.app.shell;
 
 import ivrik.app.band.BlendSheet;
 import ivrik.app.band.Progressives;
+import ivrik.app.band.TreatmentSheet;
 import ivrik.app.closeup.CloseUp;
 import ivrik.app.desk.Desk;
 import ivrik.app.desk.Matrix;
 import ivrik.app.desk.TimeView;
 import ivrik.app.pane.Footer;
+import ivrik.app.pane.Handles;
 import ivrik.app.pane.PaneFrame;
 import ivrik.app.pane.PicturePane;
-import ivrik.app.pane.ShiftHandles;
 import ivrik.app.picture.Player;
 import ivrik.app.session.Document;
 import ivrik.app.session.Session;
+import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.session.WhyNothing;
 import ivrik.app.sheet.CommandList;
@@ -45,6 +47,7 @@ public final class MainWindow {
 
     private final Stage stage;
     private final Session session = new Session();
+    private final Steps steps = new Steps(session);
     private final View view = new View();
     private final ObjectProperty<Palette> palette = Palette.property();
     private final Remembered remembered;
@@ -74,7 +77,7 @@ public final class MainWindow {
         document = new Document(session, dataFolder, view.notice::set);
         importer = new Importer(session, document, this::tell);
         time = new TimeView(session, view, palette);
-        ShiftHandles handles = new ShiftHandles(session, view);
+        Handles handles = new Handles(session, view);
         paneA = new PicturePane(session, view, palette, handles);
         PicturePane paneB = new PicturePane(session, view, palette, handles);
         PaneFrame frameA = new PaneFrame(view, view.paneA, paneA, zoomLabel());
@@ -118,11 +121,11 @@ public final class MainWindow {
                         List.of(frameA, frameB),
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
-                        new CloseUp(session, view, palette, pictures::sourceColour),
+                        new CloseUp(session, view, steps, palette, pictures::sourceColour),
                         new Desk(
                                 session,
                                 view,
-                                new Matrix(session, view, palette),
+                                new Matrix(session, view, steps, palette),
                                 time,
                                 transport()),
                         this::band);
@@ -256,6 +259,10 @@ public final class MainWindow {
         sheets.show(sheet, sheet.first());
     }
 
+    Steps steps() {
+        return steps;
+    }
+
     LaneWork laneWork() {
         return laneWork;
     }
@@ -279,9 +286,12 @@ public final class MainWindow {
     }
 
     private Node band(View.Band which) {
-        return which == View.Band.BLENDS
-                ? new BlendSheet(session, view, pictures.service())
-                : new Progressives(session, view, pictures.service(), this::saveProgressives);
+        return switch (which) {
+            case BLENDS -> new BlendSheet(session, view, pictures.service());
+            case TREATMENTS -> new TreatmentSheet(session, view, pictures.service(), steps);
+            case PROGRESSIVES, NONE ->
+                    new Progressives(session, view, pictures.service(), this::saveProgressives);
+        };
     }
 
     private void saveProgressives(List<Project> each) {

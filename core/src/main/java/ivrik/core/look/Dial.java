@@ -3,6 +3,7 @@ package ivrik.core.look;
 import ivrik.core.motion.Value;
 
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 
 /**
  * An exposed control of a look that drives several values at once. At rest it adds nothing to them; away
@@ -56,6 +57,14 @@ public record Dial(
 
         public Link withStep(int s) {
             return new Link(s, lane, target, perUnit, only);
+        }
+
+        /** In place of a step that is no more. */
+        static final int NOWHERE = -2;
+
+        /** Of the step's new number; the reach has none. */
+        Link renumbered(IntUnaryOperator number) {
+            return step == REACH ? this : withStep(number.applyAsInt(step));
         }
 
         /** In place of a step: the look's reach, whose numbers are the targets. */

@@ -7,8 +7,10 @@ import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Treatment;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
@@ -108,6 +110,47 @@ public record Look(
     public Look withSteps(List<Step> s) {
         return new Look(
                 name, note, separation, lanes, order, s, rejoin, onto, reach, overscan, dials);
+    }
+
+    /** With one step more, before the one that is there now; what drives the later ones goes along. */
+    public Look withStepAdded(int at, Step step) {
+        List<Step> more = new ArrayList<>(steps);
+        more.add(at, step);
+        return relinked(more, i -> i < at ? i : i + 1);
+    }
+
+    /** Without a step and what drives it. */
+    public Look withoutStep(int at) {
+        List<Step> fewer = new ArrayList<>(steps);
+        fewer.remove(at);
+        return relinked(fewer, i -> i < at ? i : i == at ? Dial.Link.NOWHERE : i - 1);
+    }
+
+    /** With a step taken out and put in so that it has another number. */
+    public Look withStepMoved(int from, int to) {
+        List<Step> moved = new ArrayList<>(steps);
+        moved.add(to, moved.remove(from));
+        return relinked(
+                moved,
+                i -> {
+                    int without = i < from ? i : i - 1;
+                    return i == from ? to : without < to ? without : without + 1;
+                });
+    }
+
+    /** With other steps; what drives a step goes where its number goes. */
+    private Look relinked(List<Step> changed, IntUnaryOperator number) {
+        List<Dial> linked =
+                dials.stream()
+                        .map(
+                                d ->
+                                        d.withLinks(
+                                                d.links().stream()
+                                                        .map(l -> l.renumbered(number))
+                                                        .filter(l -> l.step() != Dial.Link.NOWHERE)
+                                                        .toList()))
+                        .toList();
+        return withSteps(changed).withDials(linked);
     }
 
     public Look withAmounts(int step, int lane, UnaryOperator<Amounts> change) {

@@ -117,6 +117,21 @@ public final class Renderer {
                 workers);
     }
 
+    /** How far one of a layer's looks reaches each pixel of what it is done to, 0..1. */
+    public Plane reached(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+        LookPlan chosen = layer.looks().get(look);
+        Frame picture = beneath(plan, layer, look, scale, cancel);
+        return chosen.reach()
+                .map(
+                        r ->
+                                Reaching.of(
+                                        r,
+                                        picture,
+                                        supplies(chosen, plan.size(), scale).matte(),
+                                        workers))
+                .orElseGet(() -> Plane.flat(picture.width(), picture.height(), 1));
+    }
+
     /** One of a layer's looks with its lanes really taken apart and rejoined, whatever it does. */
     public Frame rejoined(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         LookPlan chosen = layer.looks().get(look);

@@ -24,7 +24,7 @@ public final class MinMax implements Treatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "min-max",
-                            "Minimum and maximum",
+                            "Min and max",
                             "Thickens the lights or the darks of a lane.",
                             Group.DETAIL,
                             Control.RULER,

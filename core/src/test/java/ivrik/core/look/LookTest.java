@@ -16,6 +16,7 @@ import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.render.Planner;
+import ivrik.core.treatment.Grain;
 
 import org.junit.jupiter.api.Test;
 
@@ -104,5 +105,25 @@ class LookTest {
         assertThat(marked.toggleMarker(new Marker(30, "")).markers()).hasSize(1);
         assertThat(FrameRange.parse("12-40")).isEqualTo(new FrameRange(12, 40));
         assertThat(FrameRange.parse("7")).isEqualTo(new FrameRange(7, 7));
+    }
+
+    @Test
+    void dialsFollowTheirStepsWhereverTheyGo() {
+        Look two = BuiltInLooks.named("lens-fringe").withStepAdded(0, Step.atRest(new Grain(), 3));
+        assertThat(two.steps().stream().map(Step::treatment))
+                .containsExactly("grain", "lens", "zoom");
+        assertThat(two.dial("amount").links()).allMatch(l -> l.step() == 1);
+        assertThat(two.dial("smear").links()).allMatch(l -> l.step() == 2);
+        Look moved = two.withStepMoved(2, 0);
+        assertThat(moved.steps().stream().map(Step::treatment))
+                .containsExactly("zoom", "grain", "lens");
+        assertThat(moved.dial("amount").links()).allMatch(l -> l.step() == 2);
+        assertThat(moved.dial("smear").links()).allMatch(l -> l.step() == 0);
+        assertThat(moved.withStepMoved(0, 2)).isEqualTo(two);
+        Look without = two.withoutStep(1);
+        assertThat(without.dial("amount").links()).isEmpty();
+        assertThat(without.dial("smear").links()).allMatch(l -> l.step() == 1);
+        Look glow = BuiltInLooks.named("glow-one-colour").withoutStep(0);
+        assertThat(glow.dial("hue").links()).hasSize(1);
     }
 }

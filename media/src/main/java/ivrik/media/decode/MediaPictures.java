@@ -76,7 +76,7 @@ public final class MediaPictures implements Pictures, AutoCloseable {
         if (closed) {
             throw new CancelledException();
         }
-        Path path = folder.resolve(name);
+        Path path = folder.resolve(name).normalize();
         Stamp stamp = Stamp.of(path);
         Open known = open.get(name);
         if (known != null && known.stamp.equals(stamp)) {

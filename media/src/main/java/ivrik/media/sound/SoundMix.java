@@ -60,7 +60,8 @@ public final class SoundMix implements AutoCloseable {
                         .dividedBy(source.rate())
                         .floor();
         SoundReader reader =
-                readers.computeIfAbsent(clip, c -> new SoundReader(folder.resolve(source.path())));
+                readers.computeIfAbsent(
+                        clip, c -> new SoundReader(folder.resolve(source.path()).normalize()));
         float[] sound = reader.read(in + from - sample(clip.start()), count);
         for (int i = 0; i < mix.length; i++) {
             mix[i] += sound[i];

@@ -1,0 +1,144 @@
+package ivrik.app.closeup;
+
+import static ivrik.app.closeup.Controls.quiet;
+
+import ivrik.app.control.Badge;
+import ivrik.app.control.NumberField;
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
+import ivrik.app.session.View;
+import ivrik.core.look.Look;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Move;
+import ivrik.core.treatment.Parameter;
+
+import javafx.geometry.HPos;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+
+/** A table of numbers: a row for each parameter, a column for each lane. */
+final class LaneNumbers extends GridPane {
+    private final Session session;
+    private final View view;
+    private final List<Consumer<State>> showers;
+
+    LaneNumbers(
+            Session session,
+            View view,
+            List<LaneKind> lanes,
+            Description d,
+            List<Consumer<State>> showers) {
+        super(2, 2);
+        this.session = session;
+        this.view = view;
+        this.showers = showers;
+        ColumnConstraints titles = new ColumnConstraints();
+        titles.setHgrow(Priority.ALWAYS);
+        titles.setMinWidth(40);
+        getColumnConstraints().add(titles);
+        for (int lane = 0; lane < lanes.size(); lane++) {
+            head(lane, lanes.get(lane));
+        }
+        int row = 1;
+        for (Parameter p : d.parameters()) {
+            if (p.title().isEmpty()) {
+                continue; // has a control of its own
+            }
+            Label title = new Label(p.title());
+            title.getStyleClass().add("quiet");
+            title.setTooltip(
+                    new Tooltip(p.title() + (p.unit().isEmpty() ? "" : ", in " + p.unit())));
+            title.setMinWidth(0);
+            add(title, 0, row);
+            for (int lane = 0; lane < lanes.size(); lane++) {
+                NumberField number = number(lane, lanes.get(lane), p);
+                setHalignment(number, HPos.RIGHT);
+                add(number, lane + 1, row);
+            }
+            row++;
+        }
+    }
+
+    /** The lane's badge; struck out where the lane takes no part. */
+    private void head(int lane, LaneKind kind) {
+        Badge badge = new Badge(kind);
+        Label word = quiet("");
+        setHalignment(badge, HPos.RIGHT);
+        setHalignment(word, HPos.RIGHT);
+        ColumnConstraints column = new ColumnConstraints();
+        column.setHalignment(HPos.RIGHT);
+        column.setMinWidth(52);
+        getColumnConstraints().add(column);
+        add(badge, lane + 1, 0);
+        showers.add(
+                s -> {
+                    boolean acts =
+                            s.look()
+                                    .map(
+                                            l ->
+                                                    l.isShown(lane)
+                                                            && !(l.lanes().get(lane).hold()
+                                                                    && Lanes.treatment(s)
+                                                                                    .orElse(null)
+                                                                            instanceof Move))
+                                    .orElse(true);
+                    badge.setOpacity(acts ? 1 : 0.4);
+                });
+    }
+
+    private NumberField number(int lane, LaneKind kind, Parameter p) {
+        int decimals = p.step() >= 1 && p.max() - p.min() <= 1 ? 0 : p.step() < 0.1 ? 2 : 1;
+        var spec =
+                new NumberField.Spec(
+                        "", p.min(), p.max(), p.rest(), p.step(), decimals, p.min() < 0);
+        String name = "Set " + kind.title() + " " + p.title();
+        NumberField field =
+                new NumberField(
+                        spec,
+                        kind.title()
+                                + " "
+                                + p.title()
+                                + (p.unit().isEmpty() ? "" : ", in " + p.unit()),
+                        new NumberField.Listener() {
+                            private Session.Gesture gesture;
+
+                            @Override
+                            public void begin() {
+                                gesture = session.gesture(name);
+                            }
+
+                            @Override
+                            public void drag(double to) {
+                                gesture.editLook(change(to));
+                            }
+
+                            @Override
+                            public void set(double to) {
+                                session.editLook(name, change(to));
+                            }
+
+                            private UnaryOperator<Look> change(double to) {
+                                int step = session.state().step();
+                                return look ->
+                                        Lanes.with(
+                                                look, step, lane, view.frame.get(), p.name(), to);
+                            }
+                        });
+        field.setId(kind.id() + "-" + p.name());
+        showers.add(
+                s ->
+                        TreatmentPart.step(s)
+                                .map(step -> step.lanes().get(lane).value(p.name()))
+                                .ifPresent(v -> field.show(v.at(view.frame.get()))));
+        return field;
+    }
+}

@@ -1,0 +1,186 @@
+package ivrik.app.closeup;
+
+import ivrik.app.control.Drawing;
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Look;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.treatment.Parameter;
+
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+
+import java.util.List;
+import java.util.Locale;
+
+/** One ruler with a marker per lane, for a number of each. It is as long as the numbers need. */
+final class LaneRuler extends Drawing {
+    private static final double[] ROOMS = {
+        0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 20000
+    };
+    private static final double SIDE = 14;
+    private static final double GRIP = 8;
+
+    private final Session session;
+    private final View view;
+    private final Parameter parameter;
+    private Session.Gesture gesture;
+    private int lane;
+    private double room = 10;
+
+    LaneRuler(Session session, View view, ObjectProperty<Palette> palette, Parameter parameter) {
+        super(palette);
+        this.session = session;
+        this.view = view;
+        this.parameter = parameter;
+        setMinSize(120, 76);
+        setPrefHeight(76);
+        setAccessibleText(parameter.title() + " of each lane, in " + parameter.unit());
+        setOnMousePressed(this::pressed);
+        setOnMouseDragged(this::dragged);
+        setOnMouseReleased(
+                e -> {
+                    gesture = null;
+                    redraw();
+                });
+        session.stateProperty().addListener((o, a, b) -> redraw());
+        view.frame.addListener((o, a, b) -> redraw());
+    }
+
+    private List<Double> values(Look look) {
+        int step = Math.min(session.state().step(), look.steps().size() - 1);
+        return look.steps().get(step).lanes().stream()
+                .map(a -> a.value(parameter.name()))
+                .map(v -> v == null ? parameter.rest() : v.at(view.frame.get()))
+                .toList();
+    }
+
+    private boolean bothWays() {
+        return parameter.min() < parameter.rest();
+    }
+
+    private double x(double value) {
+        double share = (value - parameter.rest()) / room;
+        double inner = getWidth() - 2 * SIDE;
+        return SIDE + (bothWays() ? (0.5 + share / 2) * inner : share * inner);
+    }
+
+    private double value(double x) {
+        double share = (x - SIDE) / (getWidth() - 2 * SIDE);
+        return parameter.rest() + (bothWays() ? 2 * share - 1 : share) * room;
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, Palette p, double w, double h) {
+        Look look = session.state().look().orElse(null);
+        if (look == null || look.steps().isEmpty()) {
+            return;
+        }
+        List<Double> values = values(look);
+        if (gesture == null) {
+            room = roomFor(values);
+        }
+        g.setFill(p.colour("ground"));
+        g.fillRect(0, 0, w, h);
+        g.setStroke(p.colour("line"));
+        g.setLineWidth(1);
+        g.strokeRect(0.5, 0.5, w - 1, h - 1);
+        double base = h - 20.5;
+        g.strokeLine(SIDE, base, w - SIDE, base);
+        g.setFont(p.numbers(11));
+        for (int i = 0; i <= 8; i++) {
+            double share = bothWays() ? i / 4.0 - 1 : i / 8.0;
+            double value = parameter.rest() + share * room;
+            double x = Math.rint(x(value)) + 0.5;
+            boolean named = i % 4 == 0;
+            g.strokeLine(x, base, x, base - (named ? 7 : 4));
+            if (named) {
+                g.setFill(p.colour("quiet"));
+                String text = number(value);
+                double half = text.length() * 3.3;
+                g.fillText(text, Math.clamp(x - half, 4, w - 2 * half - 4), h - 6);
+            }
+        }
+        List<LaneKind> kinds = look.model().lanes();
+        int working = session.state().lane();
+        for (int k = 1; k <= values.size(); k++) {
+            int i = (working + k) % values.size();
+            marker(g, p, x(values.get(i)), base, kinds.get(i), i == working, i);
+        }
+    }
+
+    private double roomFor(List<Double> values) {
+        double far =
+                values.stream().mapToDouble(v -> Math.abs(v - parameter.rest())).max().orElse(0);
+        double most =
+                Math.max(parameter.max() - parameter.rest(), parameter.rest() - parameter.min());
+        for (double r : ROOMS) {
+            if (r >= far * 1.05 && r >= parameter.step() * 8) {
+                return Math.min(r, most);
+            }
+        }
+        return most;
+    }
+
+    private static String number(double v) {
+        return String.format(Locale.ROOT, v == Math.rint(v) ? "%.0f" : "%.2f", v);
+    }
+
+    /** An upright with a flag, each lane's a little higher than the one before. */
+    private static void marker(
+            GraphicsContext g,
+            Palette p,
+            double x,
+            double base,
+            LaneKind lane,
+            boolean working,
+            int number) {
+        Color ink = p.ink(lane);
+        double top = 9 + number * 9;
+        g.setStroke(ink);
+        g.setFill(ink);
+        g.setLineWidth(working ? 2.4 : 1.4);
+        g.strokeLine(x, base, x, top + 3);
+        g.fillOval(x - 4, top - 1, 8, 8);
+        g.setFont(p.words(11));
+        g.fillText(lane.letter(), x + 7, top + 7);
+    }
+
+    private void pressed(MouseEvent e) {
+        Look look = session.state().look().orElse(null);
+        if (look == null || look.steps().isEmpty()) {
+            return;
+        }
+        List<Double> values = values(look);
+        lane = session.state().lane();
+        double best = GRIP;
+        for (int i = 0; i < values.size(); i++) {
+            double d = Math.hypot(x(values.get(i)) - e.getX(), 12 + i * 9 - e.getY());
+            if (d < best) {
+                best = d;
+                lane = i;
+            }
+        }
+        session.selectLane(lane);
+        gesture =
+                session.gesture(
+                        "Set " + look.model().lanes().get(lane).title() + " " + parameter.title());
+        dragged(e);
+    }
+
+    private void dragged(MouseEvent e) {
+        if (gesture == null) {
+            return;
+        }
+        double unit =
+                parameter.step() * (e.isAltDown() ? 0.1 : room > 40 * parameter.step() ? 1 : 0.5);
+        double to = Math.rint(value(e.getX()) / unit) * unit;
+        int step = session.state().step();
+        long frame = view.frame.get();
+        gesture.editLook(look -> Lanes.with(look, step, lane, frame, parameter.name(), to));
+    }
+}

@@ -1,0 +1,101 @@
+package ivrik.app.desk;
+
+import ivrik.app.control.Drawing;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Look;
+import ivrik.core.look.Step;
+import ivrik.core.motion.Rational;
+import ivrik.core.render.Planner;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.treatment.Move;
+import ivrik.core.treatment.Settings;
+
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.value.ChangeListener;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+
+/** A lane's share in a treatment, as a small drawing with its number. */
+final class Cell extends Drawing {
+    private static final double FAINT = 0.45;
+
+    private final Session session;
+    private final View view;
+    private final int step;
+    private final int lane;
+    private final LaneKind kind;
+
+    Cell(
+            Session session,
+            View view,
+            ObjectProperty<Palette> palette,
+            int step,
+            int lane,
+            LaneKind kind) {
+        super(palette);
+        this.session = session;
+        this.view = view;
+        this.step = step;
+        this.lane = lane;
+        this.kind = kind;
+        ChangeListener<Number> moved = (o, a, b) -> redraw();
+        sceneProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (is == null) {
+                                view.frame.removeListener(moved);
+                            } else {
+                                view.frame.addListener(moved);
+                            }
+                        });
+        session.state()
+                .look()
+                .ifPresent(
+                        l ->
+                                setAccessibleText(
+                                        kind.title()
+                                                + ", "
+                                                + l.steps()
+                                                        .get(step)
+                                                        .kind()
+                                                        .description()
+                                                        .title()));
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, Palette p, double w, double h) {
+        Look look = session.state().look().orElse(null);
+        if (look == null || step >= look.steps().size() || lane >= look.lanes().size()) {
+            return;
+        }
+        Step told = look.steps().get(step);
+        Settings now =
+                Planner.settings(
+                        look,
+                        step,
+                        lane,
+                        Rational.of(view.frame.get()),
+                        session.project().sequence().rate());
+        boolean held = look.lanes().get(lane).hold() && told.kind() instanceof Move;
+        boolean acts = !held && look.isShown(lane) && told.on();
+        CellArt art = CellArt.of(told.kind().description().control());
+        double top = h < Metrics.LOW ? 15 : 25;
+        g.setGlobalAlpha(acts ? 1 : FAINT);
+        art.draw(g, p, w / 2, top, Math.min(16, top - 5), p.ink(kind), told.kind(), now);
+        if (!told.lanes().get(lane).jitter().isNone()) {
+            g.setStroke(p.ink(kind));
+            g.setLineWidth(1);
+            g.strokeOval(w / 2 - 18, top - 4, 8, 8);
+        }
+        g.setGlobalAlpha(1);
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setFont(p.numbers(12));
+        boolean neutral = held || told.kind().isNeutral(now);
+        g.setFill(p.colour(neutral ? "quiet" : "type"));
+        String text = held ? "held" : art.text(told.kind(), now);
+        g.fillText(text, w / 2, h - (h < Metrics.LOW ? 7 : 11), w - 6);
+        g.setTextAlign(TextAlignment.LEFT);
+    }
+}

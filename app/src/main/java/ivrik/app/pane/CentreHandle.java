@@ -1,0 +1,104 @@
+package ivrik.app.pane;
+
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Look;
+import ivrik.core.picture.Size;
+import ivrik.core.treatment.Centre;
+
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+
+/** The point that the treatment of the lane being worked on works about: a cross to drag, for all lanes. */
+final class CentreHandle implements Handle {
+    private static final double ARM = 13;
+    private static final double REACH = 11;
+
+    private final Session session;
+    private final View view;
+    private Session.Gesture gesture;
+
+    CentreHandle(Session session, View view) {
+        this.session = session;
+        this.view = view;
+    }
+
+    private Point2D place(Mapping m) {
+        Look look = session.state().look().orElseThrow();
+        Amounts a = look.steps().get(session.state().step()).lanes().get(session.state().lane());
+        Size size = session.project().sequence().size();
+        return m.toScreen(
+                size.width() / 2.0 + a.value(Centre.X.name()).at(view.frame.get()),
+                size.height() / 2.0 + a.value(Centre.Y.name()).at(view.frame.get()));
+    }
+
+    @Override
+    public void draw(GraphicsContext g, Palette p, Mapping m) {
+        Point2D at = place(m);
+        cross(g, at, Color.gray(0, 0.6), 4);
+        cross(g, at, p.colour("paper"), 1.6);
+    }
+
+    private static void cross(GraphicsContext g, Point2D at, Color colour, double width) {
+        double x = at.getX();
+        double y = at.getY();
+        g.setStroke(colour);
+        g.setLineWidth(width);
+        g.strokeLine(x - ARM, y, x - 4, y);
+        g.strokeLine(x + 4, y, x + ARM, y);
+        g.strokeLine(x, y - ARM, x, y - 4);
+        g.strokeLine(x, y + 4, x, y + ARM);
+        g.strokeOval(x - 4, y - 4, 8, 8);
+    }
+
+    @Override
+    public boolean pressed(MouseEvent e, Mapping m) {
+        if (place(m).distance(e.getX(), e.getY()) > REACH) {
+            return false;
+        }
+        gesture = session.gesture("Move the centre");
+        return true;
+    }
+
+    @Override
+    public void dragged(MouseEvent e, Mapping m) {
+        Size size = session.project().sequence().size();
+        Point2D to =
+                m.toPicture(e.getX(), e.getY()).subtract(size.width() / 2.0, size.height() / 2.0);
+        int step = session.state().step();
+        long frame = view.frame.get();
+        gesture.editLook(
+                look -> {
+                    Look moved = look;
+                    for (int lane = 0; lane < look.lanes().size(); lane++) {
+                        moved =
+                                Lanes.with(
+                                        moved,
+                                        step,
+                                        lane,
+                                        frame,
+                                        Centre.X.name(),
+                                        Math.rint(to.getX()));
+                        moved =
+                                Lanes.with(
+                                        moved,
+                                        step,
+                                        lane,
+                                        frame,
+                                        Centre.Y.name(),
+                                        Math.rint(to.getY()));
+                    }
+                    return moved;
+                });
+    }
+
+    @Override
+    public void released() {
+        gesture = null;
+    }
+}

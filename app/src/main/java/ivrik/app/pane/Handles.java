@@ -1,0 +1,72 @@
+package ivrik.app.pane;
+
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Palette;
+import ivrik.core.treatment.Centre;
+import ivrik.core.treatment.Control;
+import ivrik.core.treatment.Description;
+
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** The handles of the selected treatment on the picture, by what its description has. */
+public final class Handles {
+    private final Session session;
+    private final Handle shift;
+    private final Handle centre;
+    private final Handle pins;
+    private Handle taken;
+
+    public Handles(Session session, View view) {
+        this.session = session;
+        this.shift = new ShiftHandles(session, view);
+        this.centre = new CentreHandle(session, view);
+        this.pins = new PinHandles(session, view);
+    }
+
+    private List<Handle> present() {
+        List<Handle> present = new ArrayList<>();
+        Lanes.treatment(session.state())
+                .ifPresent(
+                        t -> {
+                            Description d = t.description();
+                            if (d.control() == Control.PAD) {
+                                present.add(shift);
+                            }
+                            if (d.control() == Control.PINS) {
+                                present.add(pins);
+                            }
+                            if (d.has(Centre.X.name())) {
+                                present.add(centre);
+                            }
+                        });
+        return present;
+    }
+
+    void draw(GraphicsContext g, Palette p, Mapping m) {
+        present().forEach(h -> h.draw(g, p, m));
+    }
+
+    boolean pressed(MouseEvent e, Mapping m) {
+        taken = present().stream().filter(h -> h.pressed(e, m)).findFirst().orElse(null);
+        return taken != null;
+    }
+
+    void dragged(MouseEvent e, Mapping m) {
+        if (taken != null) {
+            taken.dragged(e, m);
+        }
+    }
+
+    void released() {
+        if (taken != null) {
+            taken.released();
+            taken = null;
+        }
+    }
+}

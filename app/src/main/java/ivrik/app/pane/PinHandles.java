@@ -1,0 +1,161 @@
+package ivrik.app.pane;
+
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Look;
+import ivrik.core.picture.Size;
+import ivrik.core.treatment.Pins;
+
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+
+import java.util.Map;
+
+/**
+ * The pins of each lane: where they stand, and a line to where they take the picture. A double click
+ * sets one in the lane being worked on, a drag takes it along; with Shift a drag moves where it stands,
+ * with Alt a press takes it away.
+ */
+final class PinHandles implements Handle {
+    private static final double REACH = 10;
+
+    private final Session session;
+    private final View view;
+    private Session.Gesture gesture;
+    private int pin;
+    private boolean standing;
+
+    PinHandles(Session session, View view) {
+        this.session = session;
+        this.view = view;
+    }
+
+    private Amounts amounts(int lane) {
+        Look look = session.state().look().orElseThrow();
+        return look.steps().get(session.state().step()).lanes().get(lane);
+    }
+
+    private double value(Amounts a, int number, String name) {
+        return a.value(Pins.SERIES.address(number, name)).at(view.frame.get());
+    }
+
+    private Point2D stands(Amounts a, int number, Mapping m) {
+        Size size = session.project().sequence().size();
+        return m.toScreen(
+                size.width() / 2.0 + value(a, number, "x"),
+                size.height() / 2.0 + value(a, number, "y"));
+    }
+
+    private Point2D takes(Amounts a, int number, Mapping m) {
+        Size size = session.project().sequence().size();
+        return m.toScreen(
+                size.width() / 2.0 + value(a, number, "x") + value(a, number, "dx"),
+                size.height() / 2.0 + value(a, number, "y") + value(a, number, "dy"));
+    }
+
+    @Override
+    public void draw(GraphicsContext g, Palette p, Mapping m) {
+        int working = session.state().lane();
+        var kinds = Lanes.kinds(session.state());
+        for (int k = 1; k <= kinds.size(); k++) {
+            int lane = (working + k) % kinds.size();
+            Amounts a = amounts(lane);
+            for (int i = 0; i < a.count(Pins.SERIES); i++) {
+                Point2D from = stands(a, i, m);
+                Point2D to = takes(a, i, m);
+                boolean big = lane == working;
+                line(g, from, to, Color.gray(0, 0.6), big ? 4 : 3);
+                line(g, from, to, p.ink(kinds.get(lane)), big ? 2 : 1.2);
+                double r = big ? 6 : 4;
+                g.setFill(Color.gray(0, 0.6));
+                g.fillOval(to.getX() - r - 1, to.getY() - r - 1, 2 * r + 2, 2 * r + 2);
+                g.setFill(p.ink(kinds.get(lane)));
+                g.fillOval(to.getX() - r, to.getY() - r, 2 * r, 2 * r);
+            }
+        }
+    }
+
+    /** From a small square, where the pin stands, to where it takes the picture. */
+    private static void line(
+            GraphicsContext g, Point2D from, Point2D to, Color colour, double width) {
+        g.setStroke(colour);
+        g.setLineWidth(width);
+        g.strokeLine(from.getX(), from.getY(), to.getX(), to.getY());
+        g.strokeRect(from.getX() - 3, from.getY() - 3, 6, 6);
+    }
+
+    @Override
+    public boolean pressed(MouseEvent e, Mapping m) {
+        int lane = session.state().lane();
+        Amounts a = amounts(lane);
+        pin = -1;
+        for (int i = 0; i < a.count(Pins.SERIES); i++) {
+            if (takes(a, i, m).distance(e.getX(), e.getY()) < REACH
+                    || e.isShiftDown() && stands(a, i, m).distance(e.getX(), e.getY()) < REACH) {
+                pin = i;
+            }
+        }
+        if (pin >= 0 && e.isAltDown()) {
+            int gone = pin;
+            edit("Remove a pin", lane, l -> l.withoutThing(Pins.SERIES, gone));
+            return true;
+        }
+        if (pin < 0 && e.getClickCount() < 2) {
+            return false;
+        }
+        if (pin < 0) {
+            Point2D at = inPicture(e, m);
+            pin = a.count(Pins.SERIES);
+            edit(
+                    "Set a pin",
+                    lane,
+                    l -> l.withThing(Pins.SERIES, Map.of("x", at.getX(), "y", at.getY())));
+        }
+        standing = e.isShiftDown();
+        gesture = session.gesture("Drag a pin");
+        return true;
+    }
+
+    private void edit(String name, int lane, java.util.function.UnaryOperator<Amounts> change) {
+        int step = session.state().step();
+        session.editLook(name, look -> look.withAmounts(step, lane, change));
+    }
+
+    private Point2D inPicture(MouseEvent e, Mapping m) {
+        Size size = session.project().sequence().size();
+        Point2D at =
+                m.toPicture(e.getX(), e.getY()).subtract(size.width() / 2.0, size.height() / 2.0);
+        return new Point2D(Math.rint(at.getX()), Math.rint(at.getY()));
+    }
+
+    @Override
+    public void dragged(MouseEvent e, Mapping m) {
+        if (gesture == null) {
+            return;
+        }
+        int step = session.state().step();
+        int lane = session.state().lane();
+        long frame = view.frame.get();
+        Point2D at = inPicture(e, m);
+        String x = Pins.SERIES.address(pin, standing ? "x" : "dx");
+        String y = Pins.SERIES.address(pin, standing ? "y" : "dy");
+        gesture.editLook(
+                look -> {
+                    Amounts a = look.steps().get(step).lanes().get(lane);
+                    double fromX = standing ? 0 : value(a, pin, "x");
+                    double fromY = standing ? 0 : value(a, pin, "y");
+                    Look moved = Lanes.with(look, step, lane, frame, x, at.getX() - fromX);
+                    return Lanes.with(moved, step, lane, frame, y, at.getY() - fromY);
+                });
+    }
+
+    @Override
+    public void released() {
+        gesture = null;
+    }
+}

@@ -1,0 +1,300 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.app.session.View.Band;
+import ivrik.app.session.View.Face;
+import ivrik.app.session.View.Show;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Look;
+import ivrik.core.look.Step;
+import ivrik.core.motion.Value;
+import ivrik.core.treatment.Curve;
+import ivrik.core.treatment.GaussianBlur;
+import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.KernelFilter;
+import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.Mask;
+import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.Treatment;
+import ivrik.core.treatment.Treatments;
+
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.MenuButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.nio.file.Path;
+import java.util.List;
+
+/** Columns, cells, close-ups and handles of treatments, by keyboard and mouse. */
+class TreatmentWindowTest {
+    private static final Path TRAM =
+            Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
+
+    @TempDir Path folder;
+    private Driver d;
+
+    @BeforeEach
+    void open() {
+        d = new Driver(folder.resolve("data"));
+        Driver.run(() -> d.window.take(List.of(TRAM)));
+        Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
+        Driver.run(() -> d.window.view().frame.set(40));
+        d.settle();
+    }
+
+    @AfterEach
+    void close() {
+        d.close();
+    }
+
+    private Look look() {
+        return d.selectedLook();
+    }
+
+    private List<String> columns() {
+        return look().steps().stream().map(Step::treatment).toList();
+    }
+
+    private void add(Treatment treatment) {
+        Driver.run(() -> d.window.steps().add(treatment));
+        d.settle();
+    }
+
+    private Amounts amounts(int step, int lane) {
+        return look().steps().get(step).lanes().get(lane);
+    }
+
+    @Test
+    void theSheetShowsWhatEachTreatmentDoesFindsByWordsAndAddsByEnter() {
+        Driver.run(() -> ((ButtonBase) d.look("#add-treatment")).fire());
+        d.settle();
+        assertThat(d.words()).contains("Gaussian blur", "Grain", "Pins", "Posterise");
+        d.type("fringe prism");
+        assertThat(d.words()).doesNotContain("Gaussian blur");
+        for (int i = 0; i < 12; i++) {
+            d.key(KeyCode.BACK_SPACE);
+        }
+        d.type("lens");
+        assertThat(d.words()).contains("Lens").doesNotContain("Grain");
+        d.key(KeyCode.RIGHT);
+        d.key(KeyCode.LEFT);
+        d.settle();
+        assertThat(d.text("#register")).as("it is tried").startsWith("out of register");
+        assertThat(columns()).as("only tried").containsExactly("shift");
+        d.key(KeyCode.ENTER);
+        d.settle();
+        assertThat(Driver.on(() -> d.window.view().band.get())).isEqualTo(Band.NONE);
+        assertThat(columns()).containsExactly("shift", "lens");
+        assertThat(amounts(1, 0).value("k0").rest()).isPositive();
+        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Add Lens");
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(columns()).containsExactly("shift");
+    }
+
+    @Test
+    void columnsAreDraggedSwitchedAndRemoved() {
+        add(new GaussianBlur());
+        add(new Grain());
+        assertThat(columns()).containsExactly("shift", "gaussian", "grain");
+        d.click("#head-0");
+        d.drag(d.find("#head-0"), 0.5, 0.5, 100, 0);
+        assertThat(columns()).containsExactly("gaussian", "shift", "grain");
+        d.click("#head-0");
+        assertThat(d.words()).contains("working on Red, Gaussian blur");
+        d.key(KeyCode.X);
+        assertThat(look().steps().getFirst().on()).isFalse();
+        assertThat(d.words()).contains("Gaussian blur off");
+        d.key(KeyCode.SHIFT, KeyCode.CLOSE_BRACKET);
+        assertThat(columns()).containsExactly("shift", "gaussian", "grain");
+        d.key(KeyCode.SHIFT, KeyCode.DELETE);
+        assertThat(columns()).containsExactly("shift", "grain");
+    }
+
+    @Test
+    void theRulerHasAMarkerForEachLaneAndArrowsChangeTheNumber() {
+        add(new GaussianBlur());
+        d.key(KeyCode.DIGIT2);
+        double before = amounts(1, 1).value("radius").rest();
+        d.key(KeyCode.RIGHT);
+        assertThat(amounts(1, 1).value("radius").rest()).isEqualTo(before + 1);
+        d.key(KeyCode.SHIFT, KeyCode.UP);
+        assertThat(amounts(1, 1).value("radius").rest()).isEqualTo(before + 11);
+        d.drag(d.find("#lane-ruler"), 0.06, 0.62, 90, 0);
+        assertThat(amounts(1, 1).value("radius").rest()).isNotEqualTo(before + 11);
+        assertThat(amounts(1, 0).value("radius").rest()).as("red is left").isEqualTo(16);
+        d.click("#green-radius");
+        d.type("7.5");
+        d.key(KeyCode.ENTER);
+        assertThat(amounts(1, 1).value("radius").rest()).isEqualTo(7.5);
+    }
+
+    @Test
+    void amountsAreMirroredOpposedSpreadCopiedAndPasted() {
+        add(new Lens());
+        d.key(KeyCode.DIGIT1);
+        Driver.run(() -> d.window.steps().mirror());
+        assertThat(amounts(1, 0).value("k0").rest()).isEqualTo(-0.6);
+        Driver.run(() -> d.window.steps().oppose());
+        assertThat(amounts(1, 2).value("k0").rest()).isEqualTo(0.6);
+        assertThat(amounts(1, 1).value("k0").rest()).isZero();
+        d.key(KeyCode.CONTROL, KeyCode.C);
+        d.key(KeyCode.DIGIT2);
+        d.key(KeyCode.CONTROL, KeyCode.V);
+        assertThat(amounts(1, 1)).isEqualTo(amounts(1, 0));
+        Driver.run(() -> d.window.steps().spread());
+        assertThat(amounts(1, 1).value("k0").rest()).isCloseTo(0, within(1e-9));
+        Driver.run(() -> d.window.steps().toAll());
+        assertThat(amounts(1, 0)).isEqualTo(amounts(1, 1));
+    }
+
+    @Test
+    void aCurveGetsPointsInItsPlotAndLosesThemByAlt() {
+        add(new Curve());
+        d.drag(d.find("#lane-plot"), 0.25, 0.5, 0, -20);
+        assertThat(amounts(1, 0).count(Curve.SERIES)).isEqualTo(1);
+        assertThat(amounts(1, 0).value("point.0.in").rest()).isCloseTo(25, within(3.0));
+        assertThat(amounts(1, 0).value("point.0.out").rest()).isGreaterThan(55);
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        double out = amounts(1, 0).value("point.0.out").rest();
+        d.press(KeyCode.ALT);
+        d.click(d.find("#lane-plot"), 0.25, 1 - out / 100, 1, MouseButton.PRIMARY);
+        d.release(KeyCode.ALT);
+        assertThat(amounts(1, 0).count(Curve.SERIES)).isZero();
+    }
+
+    @Test
+    void pinsAreSetDraggedAndRemovedOnThePicture() {
+        add(new Pins());
+        d.key(KeyCode.DIGIT3);
+        d.click(d.find("PicturePane"), 0.4, 0.4, 2, MouseButton.PRIMARY);
+        assertThat(amounts(1, 2).count(Pins.SERIES)).isEqualTo(1);
+        d.drag(d.find("PicturePane"), 0.4, 0.4, 30, 10);
+        assertThat(amounts(1, 2).value("pin.0.dx").rest()).isGreaterThan(20);
+        assertThat(amounts(1, 2).value("pin.0.dy").rest()).isGreaterThan(5);
+        assertThat(amounts(1, 0).count(Pins.SERIES)).isZero();
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(d.text("#pin-count")).isEqualTo("Blue has 1 pin");
+        d.click("#remove-pin");
+        d.settle();
+        assertThat(d.text("#register")).startsWith("in register");
+    }
+
+    @Test
+    void theCentreIsDraggedOnThePictureForAllLanes() {
+        add(new Lens());
+        d.drag(d.find("PicturePane"), 0.5, 0.5, 40, -20);
+        for (int lane = 0; lane < 3; lane++) {
+            assertThat(amounts(1, lane).value("centre-x").rest()).isGreaterThan(30);
+            assertThat(amounts(1, lane).value("centre-y").rest()).isLessThan(-15);
+        }
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(amounts(1, 1).value("centre-x").rest()).isZero();
+    }
+
+    @Test
+    void aKernelIsTypedIntoItsGrid() {
+        add(new KernelFilter());
+        d.click("#weight-c22");
+        d.type("3");
+        d.key(KeyCode.ENTER);
+        assertThat(amounts(1, 0).value("c22").rest()).isEqualTo(3);
+        assertThat(amounts(1, 1).value("c22").rest()).isEqualTo(1);
+    }
+
+    @Test
+    void whyNothingChangesIsSaid() {
+        add(new Mask());
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "no picture", l -> l.withStep(1, s -> s.withPicture(""))));
+        d.settle();
+        assertThat(Driver.on(() -> d.window.view().notice.get()))
+                .isEmpty(); // the picture is gone: that is seen
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "pay back",
+                                        l ->
+                                                l.withAmounts(
+                                                        1, 0, a -> a.with("amount", Value.of(0)))));
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "pay back",
+                                        l ->
+                                                l.withAmounts(
+                                                        1,
+                                                        0,
+                                                        a -> a.with("pay-back", Value.of(40)))));
+        assertThat(Driver.on(() -> d.window.view().notice.get()))
+                .isEqualTo("Nothing changes: the amount of Mask for Red is 0");
+    }
+
+    @Test
+    void aReachIsSetSeenAndUndone() {
+        add(new GaussianBlur());
+        Driver.run(() -> ((ButtonBase) d.look("#reach")).fire());
+        d.settle();
+        assertThat(Driver.on(() -> d.window.view().face.get())).isEqualTo(Face.REACH);
+        d.click("#reach-tones");
+        assertThat(look().reach().tones().on()).isTrue();
+        d.click("#reach-low");
+        d.type("75");
+        d.key(KeyCode.ENTER);
+        assertThat(look().reach().tones().low().rest()).isEqualTo(75);
+        d.click("#see-reach_over");
+        d.settle();
+        assertThat(Driver.on(() -> d.window.view().paneA.get())).isEqualTo(Show.REACH_OVER);
+        d.click("#see-result");
+        assertThat(d.text("#reach")).isEqualTo("tones");
+        d.click("#reach-inverted");
+        assertThat(look().reach().inverted()).isTrue();
+        d.click("#reach-pick");
+        d.click(d.find("PicturePane"), 0.5, 0.5, 1, MouseButton.PRIMARY);
+        assertThat(look().reach().colour().on()).isTrue();
+        for (int i = 0; i < 4; i++) {
+            d.key(KeyCode.CONTROL, KeyCode.Z);
+        }
+        assertThat(look().reach().isAll()).isTrue();
+    }
+
+    /** Every treatment can be added, looked at and taken away again. */
+    @Test
+    void everyTreatmentHasItsColumnCloseUpAndTrace() {
+        for (Treatment treatment : Treatments.all()) {
+            add(treatment);
+            int at = look().steps().size() - 1;
+            assertThat(d.find("#head-" + at)).isNotNull();
+            assertThat(d.find("#cell-" + at + "-red")).isNotNull();
+            assertThat(d.words()).contains("working on Red, " + treatment.description().title());
+            treatment
+                    .description()
+                    .options()
+                    .forEach(
+                            o ->
+                                    assertThat(
+                                                    ((MenuButton) d.find("#option-" + o.name()))
+                                                            .getText())
+                                            .isEqualTo(o.rest()));
+            Driver.run(() -> d.window.steps().remove(at));
+        }
+        assertThat(columns()).containsExactly("shift");
+    }
+}

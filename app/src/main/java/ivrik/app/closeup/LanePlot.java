@@ -18,6 +18,7 @@ import ivrik.core.treatment.Treatment;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 
 import java.util.List;
@@ -28,7 +29,7 @@ import java.util.stream.IntStream;
 /**
  * One plot with a curve per lane: what comes out for what goes in, or how much further out a lens puts
  * what lies at each distance from the centre. Points of a curve are set by a press, dragged, and taken
- * away by a press with Alt.
+ * away by a press of the right button.
  */
 final class LanePlot extends Drawing {
     private static final int STEPS = 64;
@@ -164,7 +165,8 @@ final class LanePlot extends Drawing {
                 point = i;
             }
         }
-        if (point >= 0 && e.isAltDown()) {
+        boolean away = e.getButton() == MouseButton.SECONDARY;
+        if (point >= 0 && away) {
             session.editLook(
                     "Remove a point",
                     l ->
@@ -172,6 +174,9 @@ final class LanePlot extends Drawing {
                                     session.state().step(),
                                     lane,
                                     a -> a.withoutThing(Curve.SERIES, point)));
+            return;
+        }
+        if (away) {
             return;
         }
         if (point < 0) {

@@ -42,9 +42,9 @@ final class PinsPart extends VBox {
                 .addAll(
                         row(count, remove),
                         TreatmentPart.hint(
-                                "Double-click the picture to set a pin in the lane being worked"
-                                        + " on, and drag it. With Shift, a drag moves where it"
-                                        + " stands."));
+                                "Double-click the picture to set a pin in the lane being worked on,"
+                                    + " and drag it. With Shift a drag moves where it stands; the"
+                                    + " right button takes it away."));
     }
 
     void show(State state) {

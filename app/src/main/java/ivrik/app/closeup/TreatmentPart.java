@@ -131,7 +131,7 @@ final class TreatmentPart extends VBox implements Part {
                                 plot,
                                 hint(
                                         "Press in the plot to set a point of the lane being worked"
-                                                + " on; drag it, or drag it out to take it away."))
+                                            + " on, and drag it; the right button takes it away."))
                         : List.of(plot);
             }
             case GRID -> {

@@ -11,6 +11,7 @@ import ivrik.core.treatment.Centre;
 
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
@@ -58,7 +59,7 @@ final class CentreHandle implements Handle {
 
     @Override
     public boolean pressed(MouseEvent e, Mapping m) {
-        if (place(m).distance(e.getX(), e.getY()) > REACH) {
+        if (e.getButton() != MouseButton.PRIMARY || place(m).distance(e.getX(), e.getY()) > REACH) {
             return false;
         }
         gesture = session.gesture("Move the centre");

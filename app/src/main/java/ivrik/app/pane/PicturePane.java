@@ -13,7 +13,6 @@ import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.paint.Color;
@@ -222,9 +221,7 @@ public final class PicturePane extends Drawing {
         double splitX = m.left() + view.split.get() * sequence().width() * m.zoom();
         if (view.split.get() >= 0 && Math.abs(e.getX() - splitX) < SPLIT_GRIP) {
             draggingSplit = true;
-        } else if (e.getButton() == MouseButton.PRIMARY
-                && view.handles.get()
-                && handles.pressed(e, m)) {
+        } else if (view.handles.get() && handles.pressed(e, m)) {
             redraw();
         } else {
             panFrom = new Point2D(e.getX(), e.getY());

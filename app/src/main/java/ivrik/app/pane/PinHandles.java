@@ -11,6 +11,7 @@ import ivrik.core.treatment.Pins;
 
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
@@ -19,7 +20,7 @@ import java.util.Map;
 /**
  * The pins of each lane: where they stand, and a line to where they take the picture. A double click
  * sets one in the lane being worked on, a drag takes it along; with Shift a drag moves where it stands,
- * with Alt a press takes it away.
+ * the right button takes it away.
  */
 final class PinHandles implements Handle {
     private static final double REACH = 10;
@@ -100,12 +101,13 @@ final class PinHandles implements Handle {
                 pin = i;
             }
         }
-        if (pin >= 0 && e.isAltDown()) {
+        boolean away = e.getButton() == MouseButton.SECONDARY;
+        if (pin >= 0 && away) {
             int gone = pin;
             edit("Remove a pin", lane, l -> l.withoutThing(Pins.SERIES, gone));
             return true;
         }
-        if (pin < 0 && e.getClickCount() < 2) {
+        if (away || pin < 0 && e.getClickCount() < 2) {
             return false;
         }
         if (pin < 0) {

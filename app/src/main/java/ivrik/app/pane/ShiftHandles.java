@@ -9,6 +9,7 @@ import ivrik.core.separation.LaneKind;
 
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
@@ -83,7 +84,7 @@ final class ShiftHandles implements Handle {
 
     @Override
     public boolean pressed(MouseEvent e, Mapping m) {
-        if (!Lanes.hasShift(session.state())) {
+        if (!Lanes.hasShift(session.state()) || e.getButton() != MouseButton.PRIMARY) {
             return false;
         }
         int working = session.state().lane();

@@ -156,7 +156,7 @@ class TreatmentWindowTest {
     }
 
     @Test
-    void aCurveGetsPointsInItsPlotAndLosesThemByAlt() {
+    void aCurveGetsPointsInItsPlotAndLosesThemByTheRightButton() {
         add(new Curve());
         d.drag(d.find("#lane-plot"), 0.25, 0.5, 0, -20);
         assertThat(amounts(1, 0).count(Curve.SERIES)).isEqualTo(1);
@@ -165,9 +165,7 @@ class TreatmentWindowTest {
         d.settle();
         assertThat(d.text("#register")).startsWith("out of register");
         double out = amounts(1, 0).value("point.0.out").rest();
-        d.press(KeyCode.ALT);
-        d.click(d.find("#lane-plot"), 0.25, 1 - out / 100, 1, MouseButton.PRIMARY);
-        d.release(KeyCode.ALT);
+        d.click(d.find("#lane-plot"), 0.25, 1 - out / 100, 1, MouseButton.SECONDARY);
         assertThat(amounts(1, 0).count(Curve.SERIES)).isZero();
     }
 

@@ -35,13 +35,13 @@ final class LooksCommand implements Runnable {
             out.printf("%s%n  %s%n", look.name(), look.note());
             for (Dial dial : look.dials()) {
                 out.printf(
-                        "  %-10s %s to %s %s, rest %s, begins at %s%n",
+                        "  %-10s %s to %s %s, rest %s, adds nothing at %s%n",
                         dial.name(),
                         plain(dial.min()),
                         plain(dial.max()),
                         dial.unit(),
-                        plain(dial.rest()),
-                        plain(dial.value().rest()));
+                        plain(dial.value().rest()),
+                        plain(dial.rest()));
             }
         }
     }
@@ -60,8 +60,8 @@ final class LooksCommand implements Runnable {
                                     dial.put("unit", d.unit());
                                     dial.put("min", d.min());
                                     dial.put("max", d.max());
-                                    dial.put("rest", d.rest());
-                                    dial.put("begins", d.value().rest());
+                                    dial.put("rest", d.value().rest());
+                                    dial.put("neutral", d.rest());
                                     return dial;
                                 })
                         .toList();

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 import java.awt.image.BufferedImage;
@@ -20,6 +21,8 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Random;
 
 import javax.imageio.ImageIO;
@@ -309,6 +312,33 @@ class CommandLineTest {
         JsonNode info = new ObjectMapper().readTree(out);
         assertThat(info.path("depth").asText()).isEqualTo("int16");
         assertThat(info.path("width").asInt()).isEqualTo(40);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "channel-blur, red green blue",
+        "lens-fringe, amount smear",
+        "spectrum, length",
+        "block-glitch, strength",
+        "ghost-pins, amount",
+        "max-min, radius",
+        "glow-one-colour, length"
+    })
+    void aLookAtRestShowsItselfOffAndAtZeroIsBitExact(String look, String dials)
+            throws IOException {
+        for (Path in : new Path[] {picture8("a.png", false), picture8("b.png", true)}) {
+            Path to = folder.resolve("out.png");
+            List<String> words =
+                    new ArrayList<>(
+                            List.of("apply", in.toString(), "--look", look, "-o", to.toString()));
+            assertThat(ivrik(words.toArray(String[]::new))).isZero();
+            assertThat(Files.readAllBytes(to)).isNotEmpty();
+            for (String dial : dials.split(" ")) {
+                words.addAll(List.of("--set", dial + "=0"));
+            }
+            assertThat(ivrik(words.toArray(String[]::new))).isZero();
+            assertSamePixels(in, to);
+        }
     }
 
     @Test

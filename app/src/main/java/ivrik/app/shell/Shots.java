@@ -5,10 +5,19 @@ import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.look.Step;
+import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
+import ivrik.core.treatment.Curve;
+import ivrik.core.treatment.GaussianBlur;
+import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.Treatment;
 import ivrik.media.encode.StillWriter;
 import ivrik.media.file.Journal;
 
@@ -24,12 +33,17 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 
 /** Pictures of the window with the demo in it. */
 final class Shots {
     private static final int BAND_PULSES = 240;
     private static final int SETTLED_PULSES = 45;
+
+    /** Edits made for the pictures of treatments. */
+    private static final int TREATMENT_EDITS = 3;
 
     private record Shot(Path file, Consumer<MainWindow> prepare) {}
 
@@ -118,9 +132,39 @@ final class Shots {
                 });
         shot("progressives", w -> w.view().band.set(Band.PROGRESSIVES));
         shot(
-                "larger-text",
+                "treatments",
                 w -> {
                     w.view().band.set(Band.NONE);
+                    w.view().face.set(Face.TREATMENT);
+                    w.view().frame.set(40);
+                    w.session().editLook("Curve", Shots::withTreatments);
+                    w.session().selectCell(1, 0);
+                });
+        shot("treatment-sheet", w -> w.view().band.set(Band.TREATMENTS));
+        shot(
+                "pins",
+                w -> {
+                    w.view().band.set(Band.NONE);
+                    w.session().editLook("Pins", l -> BuiltInLooks.named("ghost-pins"));
+                    w.session().selectCell(0, 0);
+                });
+        shot(
+                "reach",
+                w -> {
+                    Look glow = BuiltInLooks.named("glow-one-colour").withDial("hue", 330);
+                    w.session().editLook("Glow", l -> glow);
+                    w.view().face.set(Face.REACH);
+                    w.view().twoPanes.set(true);
+                    w.view().paneB.set(Show.REACH_OVER);
+                });
+        shot(
+                "larger-text",
+                w -> {
+                    w.view().twoPanes.set(false);
+                    for (int i = 0; i < TREATMENT_EDITS; i++) {
+                        w.session().undo();
+                    }
+                    w.view().frame.set(92);
                     w.view().face.set(Face.TREATMENT);
                     w.view().textScale.set(1.25);
                 });
@@ -147,6 +191,27 @@ final class Shots {
                     w.projects().startNew();
                 });
         run(end);
+    }
+
+    /** A lens, a blur, a curve and some grain. */
+    private static Look withTreatments(Look look) {
+        Look more = look;
+        for (Treatment each : List.of(new Lens(), new GaussianBlur(), new Curve(), new Grain())) {
+            more = more.withStepAdded(more.steps().size(), Step.shownOff(each, 3));
+        }
+        for (int lane = 0; lane < 3; lane++) {
+            double out = 42 - 6 * lane;
+            int number = lane;
+            more =
+                    more.withAmounts(
+                                    3,
+                                    lane,
+                                    a -> a.withThing(Curve.SERIES, Map.of("in", 40.0, "out", out)))
+                            .withAmounts(
+                                    2, lane, a -> a.with("radius", Value.of(number == 0 ? 7 : 0)))
+                            .withAmounts(4, lane, a -> a.with("strength", Value.of(6)));
+        }
+        return more;
     }
 
     private void shot(String name, Consumer<MainWindow> prepare) {

@@ -96,10 +96,16 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             double ontoAmount,
             Optional<ReachPlan> reach,
             double overscan) {
-        /** Whether the picture goes through untouched. */
+        /**
+         * Whether the picture goes through untouched. It does so when it is laid upon itself by a mode
+         * that picks the lighter or the darker of two.
+         */
         public boolean isNeutral() {
-            boolean untouched =
-                    steps.isEmpty() && onto == Blend.NORMAL && rejoin.isExact() && isPlain();
+            boolean ontoItself =
+                    onto == Blend.NORMAL
+                            || onto == Blend.LIGHTEN
+                            || onto == Blend.DARKEN && reach.isEmpty();
+            boolean untouched = steps.isEmpty() && ontoItself && rejoin.isExact() && isPlain();
             return (untouched || ontoAmount == 0) && overscan == 1;
         }
 

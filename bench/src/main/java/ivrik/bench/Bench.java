@@ -73,7 +73,7 @@ public final class Bench {
             if (only >= 0 && !duel.name().contains(words.get(only + 1))) {
                 continue;
             }
-            Duel.Result r = duel.run(quick ? 30 : 100, quick ? 60 : 300);
+            Duel.Result r = duel.run(quick ? 0.4 : 2, quick ? 0.7 : 6);
             results.add(r);
             System.out.printf(
                     Locale.ROOT,

@@ -1,6 +1,8 @@
 package ivrik.bench;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 
 /**
  * Two pieces of work in turn, many times, so that a machine whose speed drifts slows both. The ratio
@@ -9,6 +11,8 @@ import java.util.Arrays;
  * @param limit what the ratio may be at most; not a number where there is none
  */
 record Duel(String name, Runnable ours, Runnable reference, double limit) {
+    private static final int FEWEST = 5;
+
     /** What came out. */
     record Result(String name, double ivrikMs, double referenceMs, double ratio, double limit) {
         boolean isWithinLimit() {
@@ -16,20 +20,25 @@ record Duel(String name, Runnable ours, Runnable reference, double limit) {
         }
     }
 
-    Result run(int warmUps, int rounds) {
-        for (int i = 0; i < warmUps; i++) {
-            ours.run();
-            reference.run();
-        }
-        double[] a = new double[rounds];
-        double[] b = new double[rounds];
-        double[] ratios = new double[rounds];
-        for (int i = 0; i < rounds; i++) {
-            a[i] = milliseconds(ours);
-            b[i] = milliseconds(reference);
-            ratios[i] = a[i] / b[i];
-        }
+    /** Warms up for so many seconds, and measures for as many more; five rounds at the least. */
+    Result run(double warmUpSeconds, double seconds) {
+        rounds(warmUpSeconds);
+        List<double[]> rounds = rounds(seconds);
+        double[] a = rounds.stream().mapToDouble(r -> r[0]).toArray();
+        double[] b = rounds.stream().mapToDouble(r -> r[1]).toArray();
+        double[] ratios = rounds.stream().mapToDouble(r -> r[0] / r[1]).toArray();
         return new Result(name, median(a), median(b), median(ratios), limit);
+    }
+
+    private List<double[]> rounds(double seconds) {
+        List<double[]> rounds = new ArrayList<>();
+        double spent = 0;
+        while (spent < 1000 * seconds || rounds.size() < FEWEST) {
+            double[] round = {milliseconds(ours), milliseconds(reference)};
+            spent += round[0] + round[1];
+            rounds.add(round);
+        }
+        return rounds;
     }
 
     private static double milliseconds(Runnable work) {

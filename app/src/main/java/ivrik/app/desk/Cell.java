@@ -87,7 +87,7 @@ final class Cell extends Drawing {
         if (!told.lanes().get(lane).jitter().isNone()) {
             g.setStroke(p.ink(kind));
             g.setLineWidth(1);
-            g.strokeOval(w / 2 - 18, top - 4, 8, 8);
+            g.strokeOval(w / 2 - 7, top - 7, 14, 14);
         }
         g.setGlobalAlpha(1);
         g.setTextAlign(TextAlignment.CENTER);

@@ -25,8 +25,7 @@ public record Settings(
         double closeUpShare,
         double deskShare,
         double timeShare) {
-    public static final Settings FIRST =
-            new Settings(List.of(), true, 1, 0.118, 0.795, 0.582, 0.282);
+    public static final Settings FIRST = new Settings(List.of(), true, 1, 0.118, 0.795, 0.582, 0.4);
     private static final Logger LOG = LoggerFactory.getLogger(Settings.class);
     private static final int RECENT = 8;
     private static final JsonMapper MAPPER =

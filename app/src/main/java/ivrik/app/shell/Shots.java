@@ -151,7 +151,7 @@ final class Shots {
         shot(
                 "reach",
                 w -> {
-                    Look glow = BuiltInLooks.named("glow-one-colour").withDial("hue", 330);
+                    Look glow = BuiltInLooks.named("glow-one-colour");
                     w.session().editLook("Glow", l -> glow);
                     w.view().face.set(Face.REACH);
                     w.view().twoPanes.set(true);

@@ -102,7 +102,7 @@ public final class Noise implements Rows {
         private final float[][] kept = new float[down.taps][size.width()];
         private final long[] keptRow = new long[down.taps];
         private final float[][] four = new float[4][];
-        private final float[] shifted = new float[size.width()];
+        private final float[][] beside = new float[4][size.width()];
         private final float[] sum = new float[size.width()];
 
         Drawer() {
@@ -115,16 +115,19 @@ public final class Noise implements Rows {
                 System.arraycopy(lattice(down.begin[y]), 0, out, o, size.width());
                 return;
             }
-            Arrays.fill(sum, 0f);
+            int w = y * down.taps;
             int k = 0;
-            for (; k + 4 <= down.taps; k += 4) {
+            if (down.taps >= 4) {
                 for (int i = 0; i < 4; i++) {
-                    four[i] = lattice(down.begin[y] + k + i);
+                    four[i] = lattice(down.begin[y] + i);
                 }
-                Lines.addFour(four, down.weights, y * down.taps + k, sum);
+                Lines.four(four, down.weights, w, sum);
+                k = 4;
+            } else {
+                Arrays.fill(sum, 0f);
             }
             for (; k < down.taps; k++) {
-                Lines.add(lattice(down.begin[y] + k), down.weights[y * down.taps + k], sum);
+                Lines.add(lattice(down.begin[y] + k), down.weights[w + k], sum);
             }
             System.arraycopy(sum, 0, out, o, size.width());
         }
@@ -134,16 +137,24 @@ public final class Noise implements Rows {
             int slot = Math.floorMod(row, kept.length);
             if (keptRow[slot] != row) {
                 keptRow[slot] = row;
-                Arrays.fill(numbers, 0f);
-                if (origin.shared < 1) {
-                    add(origin.own, row + down.first, (float) Math.sqrt(1 - origin.shared));
+                long at = row + down.first;
+                if (origin.shared == 0 || origin.shared == 1) {
+                    look(origin.shared == 0 ? origin.own : origin.common, at);
+                } else {
+                    Arrays.fill(numbers, 0f);
+                    add(origin.own, at, (float) Math.sqrt(1 - origin.shared));
+                    add(origin.common, at, (float) Math.sqrt(origin.shared));
                 }
-                if (origin.shared > 0) {
-                    add(origin.common, row + down.first, (float) Math.sqrt(origin.shared));
-                }
-                across.draw(numbers, shifted, kept[slot]);
+                across.draw(numbers, beside, kept[slot]);
             }
             return kept[slot];
+        }
+
+        private void look(long key, long row) {
+            mix(bits, (int) across.first, (int) Hash.of(key, row));
+            for (int i = 0; i < numbers.length; i++) {
+                numbers[i] = table[bits[i]];
+            }
         }
 
         private void add(long key, long row, float by) {
@@ -250,14 +261,22 @@ public final class Noise implements Rows {
         }
 
         /** Draws a row through the lattice's numbers. */
-        void draw(float[] numbers, float[] shifted, float[] sum) {
+        void draw(float[] numbers, float[][] beside, float[] sum) {
             if (taps == 1) {
                 System.arraycopy(numbers, begin[0], sum, 0, sum.length);
             } else if (alike) {
-                Arrays.fill(sum, 0f);
-                for (int k = 0; k < taps; k++) {
-                    System.arraycopy(numbers, begin[0] + k, shifted, 0, sum.length);
-                    Lines.add(shifted, weights[k], sum);
+                int k = 0;
+                if (taps >= 4) {
+                    for (; k < 4; k++) {
+                        System.arraycopy(numbers, begin[0] + k, beside[k], 0, sum.length);
+                    }
+                    Lines.four(beside, weights, 0, sum);
+                } else {
+                    Arrays.fill(sum, 0f);
+                }
+                for (; k < taps; k++) {
+                    System.arraycopy(numbers, begin[0] + k, beside[0], 0, sum.length);
+                    Lines.add(beside[0], weights[k], sum);
                 }
             } else if (taps == 4) {
                 drawFour(numbers, sum);

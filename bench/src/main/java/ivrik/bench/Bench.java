@@ -6,10 +6,13 @@ import static org.bytedeco.opencv.global.opencv_imgproc.*;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Place.Fit;
+import ivrik.core.look.Step;
 import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Resample;
 import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
@@ -26,6 +29,9 @@ import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Context;
+import ivrik.core.treatment.GaussianBlur;
+import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Shift;
 
@@ -95,6 +101,16 @@ public final class Bench {
     private List<Duel> duels() {
         List<Duel> duels = new ArrayList<>(shifts());
         duels.addAll(new TreatmentDuels(red, workers).all(copy()));
+        for (double scale : new double[] {1, 0.5}) {
+            duels.add(
+                    new Duel(
+                            "shift, lens, Gaussian 8 and grain to screen, size "
+                                    + scale
+                                    + " / copy of one plane",
+                            treated(scale),
+                            copy(),
+                            Double.NaN));
+        }
         for (String model : List.of("rgb", "ycbcr-709", "oklab", "cmyk", "lab", "xyz")) {
             duels.add(
                     new Duel(
@@ -190,6 +206,30 @@ public final class Bench {
         Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
         int[] pixels = new int[WIDTH * HEIGHT];
         return () -> renderer.toScreen(plan, 1, pixels, Cancel.NEVER);
+    }
+
+    /** Four treatments on each of three lanes, from planes to screen pixels. */
+    private Runnable treated(double scale) {
+        Frame full = Frame.opaque(red, green, blue);
+        Frame frame = Resample.to(full, full.size().scaled(scale), workers);
+        Look look =
+                Look.atRest(
+                        "four",
+                        Separations.named("rgb"),
+                        new Shift(),
+                        new Lens(),
+                        new GaussianBlur(),
+                        new Grain());
+        for (int step = 0; step < 4; step++) {
+            look = look.withStep(step, s -> Step.shownOff(s.kind(), 3));
+            for (int lane = 0; step == 2 && lane < 3; lane++) {
+                look = look.withAmounts(step, lane, a -> a.with("radius", Value.of(16)));
+            }
+        }
+        Plan plan = plan(full, look);
+        Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
+        int[] pixels = new int[WIDTH * HEIGHT];
+        return () -> renderer.toScreen(plan, scale, pixels, Cancel.NEVER);
     }
 
     /** Taken apart and rejoined as the renderer does it, row by row. */

@@ -15,6 +15,9 @@ import java.util.function.Consumer;
 
 /** The dials of a look: a name and a number each, two beside each other. */
 final class DialsPart extends GridPane {
+    /** Names of so many letters leave room for two dials beside each other. */
+    private static final int SHORT = 10;
+
     /**
      * @param showers gets what shows a state
      */
@@ -23,6 +26,8 @@ final class DialsPart extends GridPane {
         Label head = new Label("Dials of " + look.name());
         head.getStyleClass().add("heading");
         add(head, 0, 0, 4, 1);
+        boolean beside =
+                look.dials().stream().allMatch(d -> shortened(d.title()).length() <= SHORT);
         for (int i = 0; i < look.dials().size(); i++) {
             Dial dial = look.dials().get(i);
             var spec =
@@ -45,8 +50,8 @@ final class DialsPart extends GridPane {
                                     .forEach(d -> field.show(d.value().at(view.frame.get()))));
             Label name = Controls.quiet(shortened(dial.title()));
             name.setTooltip(new javafx.scene.control.Tooltip(dial.title()));
-            add(name, i % 2 * 2, 1 + i / 2);
-            add(field, i % 2 * 2 + 1, 1 + i / 2);
+            add(name, beside ? i % 2 * 2 : 0, 1 + (beside ? i / 2 : i));
+            add(field, beside ? i % 2 * 2 + 1 : 1, 1 + (beside ? i / 2 : i));
         }
     }
 

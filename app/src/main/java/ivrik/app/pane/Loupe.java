@@ -2,15 +2,27 @@ package ivrik.app.pane;
 
 import ivrik.app.picture.Shown;
 import ivrik.app.theme.Palette;
+import ivrik.core.render.EdgeProfile;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Rgb;
 
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 
-/** A round glass under the pointer: the picture's own pixels, eight times as large. */
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+
+/**
+ * A round glass under the pointer: the picture's own pixels, eight times as large. Below it the red,
+ * green and blue across the edge there, and how far red and blue lie from green in pixels of the sequence.
+ */
 final class Loupe {
     private static final double RADIUS = 84;
     private static final double MAGNIFY = 8;
+    private static final double PROFILE = 64;
+    private static final int REACH = 10;
 
     private Loupe() {}
 
@@ -54,5 +66,64 @@ final class Loupe {
         g.strokeOval(x - RADIUS, y - RADIUS, 2 * RADIUS, 2 * RADIUS);
         g.setLineWidth(1);
         g.strokeRect(x - MAGNIFY / 2, y - MAGNIFY / 2, MAGNIFY, MAGNIFY);
+        if (shown.frame() != null) {
+            double top = y + RADIUS + 8;
+            double below = top + PROFILE + 20 > height ? y - RADIUS - PROFILE - 28 : top;
+            profile(g, p, shown, centre, x - RADIUS, below);
+        }
+    }
+
+    /** The three channels across the edge under the pointer, and how far their edges lie apart. */
+    private static void profile(
+            GraphicsContext g, Palette p, Shown shown, Point2D at, double left, double top) {
+        int px = (int) Math.floor(at.getX());
+        int py = (int) Math.floor(at.getY());
+        EdgeProfile profile = EdgeProfile.at(shown.frame(), px, py, REACH);
+        g.setGlobalAlpha(0.9);
+        g.setFill(p.colour("ground"));
+        g.fillRect(left, top, 2 * RADIUS, PROFILE + 20);
+        g.setGlobalAlpha(1);
+        g.setStroke(p.colour("line"));
+        g.strokeRect(left, top, 2 * RADIUS, PROFILE + 20);
+        g.strokeLine(left + RADIUS, top, left + RADIUS, top + PROFILE);
+        List<LaneKind> rgb = new Rgb().lanes();
+        for (int c = 0; c < 3; c++) {
+            g.setStroke(p.ink(rgb.get(c)));
+            g.setLineWidth(1.6);
+            curve(g, profile.values().get(c), left, top);
+        }
+        g.setFont(p.numbers(11));
+        String way = profile.across() ? "across" : "down";
+        double x = left + 8;
+        for (int c = 0; c < 3; c += 2) {
+            g.setFill(p.ink(rgb.get(c)));
+            OptionalDouble apart = profile.apart(c, 1);
+            String text =
+                    rgb.get(c).letter()
+                            + (apart.isPresent()
+                                    ? String.format(
+                                            Locale.ROOT,
+                                            " %+.2f",
+                                            apart.getAsDouble() / shown.scale())
+                                    : " -");
+            g.fillText(text, x, top + PROFILE + 14);
+            x += 58;
+        }
+        g.setFill(p.colour("quiet"));
+        g.fillText(way, x, top + PROFILE + 14);
+    }
+
+    private static void curve(GraphicsContext g, float[] values, double left, double top) {
+        g.beginPath();
+        for (int i = 0; i < values.length; i++) {
+            double x = left + 2 * RADIUS * i / (values.length - 1);
+            double y = top + 4 + (PROFILE - 8) * (1 - Math.clamp(values[i], 0, 1));
+            if (i == 0) {
+                g.moveTo(x, y);
+            } else {
+                g.lineTo(x, y);
+            }
+        }
+        g.stroke();
     }
 }

@@ -109,12 +109,12 @@ public final class Overscans {
             if (step.kind() instanceof Move move) {
                 moves.add(new Covering.Moved(move, settings));
             } else {
-                covered = moves.isEmpty() ? covered : Covering.of(covered, moves, size);
+                covered = Covering.of(covered, moves, size);
                 moves.clear();
                 covered = step.kind().covered(covered, settings, size);
             }
         }
-        return moves.isEmpty() ? covered : Covering.of(covered, moves, size);
+        return Covering.of(covered, moves, size);
     }
 
     private static double hiding(Covered c, Size size) {

@@ -19,8 +19,13 @@ public final class Covering {
     /** A move with its settings. */
     public record Moved(Move move, Settings settings) {}
 
-    /** What moves that follow each other leave covered, as the one mapping that they are. */
-    public static Covered of(Covered before, List<Moved> moves, Size size) {
+    /** What moves that follow each other leave covered, as the one mapping that they are; those that keep
+     * the edge take no part. */
+    public static Covered of(Covered before, List<Moved> all, Size size) {
+        List<Moved> moves = all.stream().filter(m -> !m.move.keepsEdge(m.settings)).toList();
+        if (moves.isEmpty()) {
+            return before;
+        }
         if (moves.size() == 1 || moves.stream().anyMatch(m -> m.move instanceof Displace)) {
             Covered left = before;
             for (Moved m : moves) {

@@ -21,6 +21,11 @@ public interface Move extends Treatment {
      */
     Warp warp(Settings settings, Size size, Context context);
 
+    /** Whether it leaves the edge of the picture where it is, so that nothing is uncovered. */
+    default boolean keepsEdge(Settings settings) {
+        return false;
+    }
+
     @Override
     default Rows apply(Plane lane, Settings settings, Context context) {
         return Moved.of(

@@ -65,6 +65,11 @@ public final class Pins implements Move {
     }
 
     @Override
+    public boolean keepsEdge(Settings settings) {
+        return settings.number("border") > 0;
+    }
+
+    @Override
     public Warp warp(Settings settings, Size size, Context context) {
         double scale = context.scale();
         List<PinWarp.Pin> pins = new ArrayList<>();

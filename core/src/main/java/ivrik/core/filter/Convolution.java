@@ -1,14 +1,14 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
 
 /**
  * A sum of the samples about each by a small grid of weights. As with correlation the grid is laid on
  * the picture as it is seen, not turned over.
  */
-public final class Convolution implements Rows {
+public final class Convolution implements Filtered {
     private final Plane in;
     private final float[] weights;
     private final int side;
@@ -64,13 +64,8 @@ public final class Convolution implements Rows {
     }
 
     @Override
-    public int width() {
-        return in.width();
-    }
-
-    @Override
-    public int height() {
-        return in.height();
+    public Plane in() {
+        return in;
     }
 
     @Override

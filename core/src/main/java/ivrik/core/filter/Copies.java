@@ -1,8 +1,8 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
 import ivrik.core.picture.Sampler;
 
 import java.util.Arrays;
@@ -12,7 +12,7 @@ import java.util.List;
  * A weighted mean of a plane with itself, moved, enlarged or turned a little each time. The weights sum
  * to one; what each copy differs from the plane is summed, so that what is flat stays exactly so.
  */
-public final class Copies implements Rows {
+public final class Copies implements Filtered {
     private final Plane in;
     private final List<Copy> copies;
     private final EdgeFill fill;
@@ -27,13 +27,8 @@ public final class Copies implements Rows {
     }
 
     @Override
-    public int width() {
-        return in.width();
-    }
-
-    @Override
-    public int height() {
-        return in.height();
+    public Plane in() {
+        return in;
     }
 
     @Override

@@ -1,8 +1,8 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
 
 import java.util.Arrays;
 
@@ -11,7 +11,7 @@ import java.util.Arrays;
  * window as wide as the disc is on average within that row; its sum is the difference of two running
  * sums, kept in double precision. The cost grows with the radius, not with its square.
  */
-public final class Disc implements Rows {
+public final class Disc implements Filtered {
     private final Plane in;
     private final double[] half;
     private final double area;
@@ -42,13 +42,8 @@ public final class Disc implements Rows {
     }
 
     @Override
-    public int width() {
-        return in.width();
-    }
-
-    @Override
-    public int height() {
-        return in.height();
+    public Plane in() {
+        return in;
     }
 
     @Override

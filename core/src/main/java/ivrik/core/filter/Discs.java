@@ -2,12 +2,11 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
 
 import java.util.Arrays;
 
 /** The least or greatest value of a disc of whole pixels about each. */
-final class Discs implements Rows {
+final class Discs implements Filtered {
     /** Discs a little over their radius look round also when they are small. */
     private static final double ROUND = 0.3;
 
@@ -30,13 +29,8 @@ final class Discs implements Rows {
     }
 
     @Override
-    public int width() {
-        return in.width();
-    }
-
-    @Override
-    public int height() {
-        return in.height();
+    public Plane in() {
+        return in;
     }
 
     @Override

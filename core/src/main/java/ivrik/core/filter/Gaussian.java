@@ -1,6 +1,7 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Workers;
@@ -32,12 +33,12 @@ public final class Gaussian {
             return new Small(in, half(sigmaX), half(sigmaY), fill);
         }
         if (sigmaY < DECIMATED_FROM_SIGMA) {
-            Plane across = across(in, sigmaX, fill).toPlane(workers);
+            Plane across = new Across(in, sigmaX, fill).toPlane(workers);
             return new Small(across, half(0), half(sigmaY), fill);
         }
         Coarse c = Coarse.of(sigmaY);
         Plane few = few(in, c, fill, workers);
-        Plane across = sigmaX == 0 ? few : across(few, sigmaX, fill).toPlane(workers);
+        Plane across = sigmaX == 0 ? few : new Across(few, sigmaX, fill).toPlane(workers);
         Plane blurred = new Small(across, half(0), c.middle(), EdgeFill.REPEAT).toPlane(workers);
         return new Drawn(blurred, c, in.height());
     }
@@ -117,17 +118,8 @@ public final class Gaussian {
     }
 
     /** Both ways, convolved as they are: first down, row by row, then along the row. */
-    private record Small(Plane in, float[] across, float[] down, EdgeFill fill) implements Rows {
-        @Override
-        public int width() {
-            return in.width();
-        }
-
-        @Override
-        public int height() {
-            return in.height();
-        }
-
+    private record Small(Plane in, float[] across, float[] down, EdgeFill fill)
+            implements Filtered {
         @Override
         public Reader reader() {
             int r = down.length - 1;
@@ -145,31 +137,19 @@ public final class Gaussian {
     }
 
     /** Along the rows. */
-    private static Rows across(Plane in, double sigma, EdgeFill fill) {
-        return new Rows() {
-            @Override
-            public int width() {
-                return in.width();
-            }
-
-            @Override
-            public int height() {
-                return in.height();
-            }
-
-            @Override
-            public Reader reader() {
-                Line line =
-                        sigma < DECIMATED_FROM_SIGMA
-                                ? direct(half(sigma), in.width())
-                                : coarse(Coarse.of(sigma), in.width());
-                float[] row = new float[in.width() + line.before() + line.after()];
-                return (y, out, o) -> {
-                    fill.read(in, y, -line.before(), row, row.length);
-                    line.blur(row, out, o);
-                };
-            }
-        };
+    private record Across(Plane in, double sigma, EdgeFill fill) implements Filtered {
+        @Override
+        public Reader reader() {
+            Line line =
+                    sigma < DECIMATED_FROM_SIGMA
+                            ? direct(half(sigma), in.width())
+                            : coarse(Coarse.of(sigma), in.width());
+            float[] row = new float[in.width() + line.before() + line.after()];
+            return (y, out, o) -> {
+                fill.read(in, y, -line.before(), row, row.length);
+                line.blur(row, out, o);
+            };
+        }
     }
 
     /** Blurs one row that comes with what lies outside. */

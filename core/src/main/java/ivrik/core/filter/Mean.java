@@ -1,6 +1,7 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Workers;
@@ -47,17 +48,7 @@ public final class Mean {
     }
 
     /** Along rows, and down as few rows as can be added up for each. */
-    private record Along(Plane in, double across, double down, EdgeFill fill) implements Rows {
-        @Override
-        public int width() {
-            return in.width();
-        }
-
-        @Override
-        public int height() {
-            return in.height();
-        }
-
+    private record Along(Plane in, double across, double down, EdgeFill fill) implements Filtered {
         @Override
         public Reader reader() {
             int margin = across == 1 ? 0 : reach(across) + 1;

@@ -2,7 +2,6 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -13,7 +12,7 @@ import java.util.List;
  * numbers whose order is that of the floats. Columns are sorted first, once for all windows; then the
  * rows of each window, which leaves its columns sorted; of the 25 only 13 can still be the middle one.
  */
-public final class Median implements Rows {
+public final class Median implements Filtered {
     /** Samples worked on at once: few enough for the cache, enough to be worth starting a loop for. */
     private static final int PIECE = 960;
 
@@ -33,13 +32,8 @@ public final class Median implements Rows {
     }
 
     @Override
-    public int width() {
-        return in.width();
-    }
-
-    @Override
-    public int height() {
-        return in.height();
+    public Plane in() {
+        return in;
     }
 
     @Override

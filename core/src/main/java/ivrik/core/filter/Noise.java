@@ -1,6 +1,7 @@
 package ivrik.core.filter;
 
 import ivrik.core.motion.Hash;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 

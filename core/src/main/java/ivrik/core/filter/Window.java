@@ -23,10 +23,15 @@ final class Window {
 
     /** Rows with {@code margin} samples more on either side. */
     Window(Plane in, EdgeFill fill, int count, int margin) {
+        this(in, fill, count, -margin, in.width() + 2 * margin);
+    }
+
+    /** Rows of {@code length} samples from column {@code from} on, which may lie outside. */
+    Window(Plane in, EdgeFill fill, int count, int from, int length) {
         this.in = in;
         this.fill = fill;
-        this.from = -margin;
-        this.kept = new float[count][in.width() + 2 * margin];
+        this.from = from;
+        this.kept = new float[count][length];
         this.keptRow = new long[count];
         Arrays.fill(keptRow, Long.MIN_VALUE);
     }

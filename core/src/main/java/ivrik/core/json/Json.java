@@ -15,7 +15,6 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 
-import ivrik.core.UnknownNameException;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Feed;
 import ivrik.core.look.LaneState;
@@ -60,7 +59,7 @@ final class Json {
         put(forms, Value.class, Json::writeValue, Json::readValue);
         put(forms, Rejoin.class, (r, g) -> g.writeString(r.id()), n -> Rejoin.named(n.asText("")));
         put(forms, Ink.class, (i, g) -> g.writeString(i.hex()), n -> Ink.parse(n.asText("")));
-        put(forms, Blend.class, (b, g) -> g.writeString(b.id()), n -> blend(n.asText("")));
+        put(forms, Blend.class, (b, g) -> g.writeString(b.id()), n -> Blend.named(n.asText("")));
         put(forms, Dial.Link.class, Json::writeLink, Json::readLink);
         put(forms, Sequence.class, Json::writeSequence, Json::readSequence);
         put(forms, Source.class, Json::writeSource, Json::readSource);
@@ -138,10 +137,6 @@ final class Json {
         return new Value(number(node.path("rest")), pegs);
     }
 
-    private static Blend blend(String id) {
-        return UnknownNameException.find("blend mode", id, List.of(Blend.values()), Blend::id);
-    }
-
     private static void writeLane(LaneState lane, JsonGenerator g) throws IOException {
         g.writeStartObject();
         g.writeBooleanField("solo", lane.solo());
@@ -172,7 +167,7 @@ final class Json {
                         ? Optional.of(Ink.parse(node.get("ink").asText()))
                         : Optional.empty(),
                 node.has("blend")
-                        ? Optional.of(blend(node.get("blend").asText()))
+                        ? Optional.of(Blend.named(node.get("blend").asText()))
                         : Optional.empty(),
                 node.has("strength") ? readValue(node.get("strength")) : Value.of(1),
                 node.has("feed") ? MAPPER.treeToValue(node.get("feed"), Feed.class) : Feed.OWN);

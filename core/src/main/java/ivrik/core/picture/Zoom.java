@@ -32,7 +32,7 @@ public final class Zoom {
                             int source = in.row(down.index[k][y]);
                             System.arraycopy(in.data(), source, rows[k], 0, w);
                         }
-                        blend(
+                        Lines.four(
                                 rows[0],
                                 rows[1],
                                 rows[2],
@@ -47,21 +47,6 @@ public final class Zoom {
                     }
                 });
         return out;
-    }
-
-    private static void blend(
-            float[] r,
-            float[] s,
-            float[] t,
-            float[] u,
-            float a,
-            float b,
-            float c,
-            float d,
-            float[] out) {
-        for (int x = 0; x < out.length; x++) {
-            out[x] = a * r[x] + b * s[x] + c * t[x] + d * u[x];
-        }
     }
 
     private static void along(float[] in, int[][] index, float[][] weight, float[] out) {

@@ -21,8 +21,8 @@ public final class AddedNoise implements Treatment {
                             Control.RULER,
                             Parameter.percent("strength", "strength", 0, 200, 0).shown(20, 5),
                             Parameter.percent("alike", "one tone", 0, 100, 0).setting(),
-                            Parameter.of("hold", "hold", "frames", 1, 1000, 1, 1).setting(),
-                            Parameter.of("seed", "seed", "", 0, 9999, 1, 1).setting())
+                            Live.hold(1),
+                            Live.SEED)
                     .choosing(SPREAD)
                     .with(Trait.POINTWISE, Trait.LIVE);
 
@@ -34,12 +34,7 @@ public final class AddedNoise implements Treatment {
     @Override
     public Rows apply(Plane lane, Settings settings, Context context) {
         Spread spread = settings.word(SPREAD).equals("uniform") ? Spread.UNIFORM : Spread.GAUSSIAN;
-        Origin origin =
-                new Origin(
-                        Live.key(settings, false),
-                        Live.key(settings, true),
-                        settings.share("alike"),
-                        spread);
+        Origin origin = Live.origin(settings, spread);
         Noise noise = new Noise(lane.size(), 1, context.scale(), origin);
         float strength = (float) settings.share("strength") * context.lane().span();
         return PlaneRows.of(

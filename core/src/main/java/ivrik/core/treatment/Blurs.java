@@ -7,7 +7,20 @@ import ivrik.core.picture.Size;
 final class Blurs {
     private static final int MOST_COPIES = 160;
 
+    /** How much of a radius holds along rows. */
+    static final Parameter ACROSS = Parameter.percent("across", "across", 0, 100, 100).setting();
+
+    /** How much of a radius holds down columns. */
+    static final Parameter DOWN = Parameter.percent("down", "down", 0, 100, 100).setting();
+
     private Blurs() {}
+
+    /** Whether a blur with a radius and two directions does nothing. */
+    static boolean isNeutral(Settings settings) {
+        return settings.amount() == 0
+                || settings.number("radius") == 0
+                || settings.number(ACROSS.name()) == 0 && settings.number(DOWN.name()) == 0;
+    }
 
     /** How many copies make a blur smooth whose longest way is so many pixels. */
     static int copies(double lengthPx) {

@@ -15,8 +15,8 @@ public final class BoxBlur implements Treatment {
                             Group.BLUR,
                             Control.RULER,
                             Parameter.px("radius", "radius", 0, 1000).shown(16, 2),
-                            Parameter.percent("across", "across", 0, 100, 100).setting(),
-                            Parameter.percent("down", "down", 0, 100, 100).setting())
+                            Blurs.ACROSS,
+                            Blurs.DOWN)
                     .with(Trait.SPREADS);
 
     @Override
@@ -26,9 +26,7 @@ public final class BoxBlur implements Treatment {
 
     @Override
     public boolean isNeutral(Settings settings) {
-        return settings.amount() == 0
-                || settings.number("radius") == 0
-                || settings.number("across") == 0 && settings.number("down") == 0;
+        return Blurs.isNeutral(settings);
     }
 
     @Override

@@ -20,13 +20,14 @@ public final class Covering {
     public record Moved(Move move, Settings settings) {}
 
     /** What moves that follow each other leave covered, as the one mapping that they are; those that keep
-     * the edge take no part. */
+     * the edge take no part. Where one is another at every frame, each says what it leaves by itself. */
     public static Covered of(Covered before, List<Moved> all, Size size) {
         List<Moved> moves = all.stream().filter(m -> !m.move.keepsEdge(m.settings)).toList();
         if (moves.isEmpty()) {
             return before;
         }
-        if (moves.size() == 1 || moves.stream().anyMatch(m -> m.move instanceof Displace)) {
+        if (moves.size() == 1
+                || moves.stream().anyMatch(m -> m.move.description().is(Trait.LIVE))) {
             Covered left = before;
             for (Moved m : moves) {
                 left = m.move.covered(left, m.settings, size);

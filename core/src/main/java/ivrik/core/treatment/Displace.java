@@ -36,9 +36,9 @@ public final class Displace implements Move {
                             Parameter.px("y", "y", -FAR_PX, FAR_PX).shown(6, 2),
                             Parameter.of("size", "size", "px", 1, FAR_PX, 48, 1).setting(),
                             Parameter.percent("share", "share", 0, 100, 35).setting(),
-                            Parameter.of("hold", "hold", "frames", 1, 1000, 3, 1).setting(),
+                            Live.hold(3),
                             Parameter.of("alike", "alike", "", 0, 1, 0, 1).setting(),
-                            Parameter.of("seed", "seed", "", 0, 9999, 1, 1).setting())
+                            Live.SEED)
                     .choosing(BY, Pattern.FIT)
                     .with(Trait.SPREADS, Trait.LIVE, Trait.PICTURE);
 
@@ -48,10 +48,15 @@ public final class Displace implements Move {
     }
 
     @Override
+    public boolean needsPicture(Settings settings) {
+        return settings.word(BY).equals("picture");
+    }
+
+    @Override
     public Warp warp(Settings settings, Size size, Context context) {
         double x = settings.number("x") * context.scale();
         double y = settings.number("y") * context.scale();
-        if (settings.word(BY).equals("picture")) {
+        if (needsPicture(settings)) {
             return context.picture().<Warp>map(p -> new PictureWarp(p, x, y)).orElse(Affine.NONE);
         }
         return new Broken(

@@ -18,8 +18,8 @@ public final class GaussianBlur implements Treatment {
                             Group.BLUR,
                             Control.RULER,
                             Parameter.px("radius", "radius", 0, FAR_PX).shown(16, 2),
-                            Parameter.percent("across", "across", 0, 100, 100).setting(),
-                            Parameter.percent("down", "down", 0, 100, 100).setting(),
+                            Blurs.ACROSS,
+                            Blurs.DOWN,
                             Parameter.degrees("angle", "angle").setting())
                     .with(Trait.SPREADS);
 
@@ -30,9 +30,7 @@ public final class GaussianBlur implements Treatment {
 
     @Override
     public boolean isNeutral(Settings settings) {
-        return settings.amount() == 0
-                || settings.number("radius") == 0
-                || settings.number("across") == 0 && settings.number("down") == 0;
+        return Blurs.isNeutral(settings);
     }
 
     @Override

@@ -23,8 +23,8 @@ public final class Grain implements Treatment {
                             Parameter.of("size", "size", "px", 0.5, 400, 1.5, 0.1).setting(),
                             Parameter.percent("response", "film response", 0, 100, 100).setting(),
                             Parameter.percent("alike", "alike in all lanes", 0, 100, 0).setting(),
-                            Parameter.of("hold", "hold", "frames", 1, 1000, 1, 1).setting(),
-                            Parameter.of("seed", "seed", "", 0, 9999, 1, 1).setting())
+                            Live.hold(1),
+                            Live.SEED)
                     .with(Trait.POINTWISE, Trait.LIVE);
 
     @Override
@@ -34,12 +34,7 @@ public final class Grain implements Treatment {
 
     @Override
     public Rows apply(Plane lane, Settings settings, Context context) {
-        Origin origin =
-                new Origin(
-                        Live.key(settings, false),
-                        Live.key(settings, true),
-                        settings.share("alike"),
-                        Spread.GAUSSIAN);
+        Origin origin = Live.origin(settings, Spread.GAUSSIAN);
         Noise noise = new Noise(lane.size(), settings.number("size"), context.scale(), origin);
         float strength = (float) settings.share("strength") * context.lane().span();
         float response = (float) settings.share("response");

@@ -1,12 +1,28 @@
 package ivrik.core.treatment;
 
+import ivrik.core.filter.Noise.Origin;
+import ivrik.core.filter.Noise.Spread;
 import ivrik.core.motion.Hash;
 
 /** Randomness of treatments: a hash of seed, frame and lane. */
 final class Live {
     private static final int ALL_LANES = -1;
 
+    /** For how many frames what is drawn stays. */
+    static Parameter hold(double rest) {
+        return Parameter.of("hold", "hold", "frames", 1, 1000, rest, 1).setting();
+    }
+
+    /** Another seed, other numbers. */
+    static final Parameter SEED = Parameter.of("seed", "seed", "", 0, 9999, 1, 1).setting();
+
     private Live() {}
+
+    /** What a lane's noise is drawn from; {@code alike} says how much of it all lanes share. */
+    static Origin origin(Settings settings, Spread spread) {
+        return new Origin(
+                key(settings, false), key(settings, true), settings.share("alike"), spread);
+    }
 
     /**
      * The key of a moment.

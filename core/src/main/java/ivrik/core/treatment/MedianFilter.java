@@ -1,6 +1,7 @@
 package ivrik.core.treatment;
 
 import ivrik.core.filter.Median;
+import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
@@ -30,14 +31,8 @@ public final class MedianFilter implements Treatment {
         if (rest == 0) {
             return less;
         }
-        return PlaneRows.of(
-                less.toPlane(context.workers()),
-                median(lane, low + 1, settings),
-                (a, b, out, n) -> {
-                    for (int i = 0; i < n; i++) {
-                        out[i] = a[i] + rest * (b[i] - a[i]);
-                    }
-                });
+        Plane more = median(lane, low + 1, settings).toPlane(context.workers());
+        return Rows.of(Kernels.mix(less.toPlane(context.workers()), more, rest, context.workers()));
     }
 
     private static Rows median(Plane lane, int reach, Settings settings) {

@@ -55,16 +55,6 @@ public final class Pins implements Move {
     }
 
     @Override
-    public boolean isNeutral(Settings settings) {
-        for (int i = 0; i < settings.count(SERIES); i++) {
-            if (settings.number(SERIES, i, "dx") != 0 || settings.number(SERIES, i, "dy") != 0) {
-                return settings.amount() == 0;
-            }
-        }
-        return true;
-    }
-
-    @Override
     public boolean keepsEdge(Settings settings) {
         return settings.number("border") > 0;
     }

@@ -1,10 +1,11 @@
 package ivrik.core.treatment;
 
+import ivrik.core.filter.Filtered;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 /** Rows made from the rows of planes, sample by sample. */
-final class PlaneRows implements Rows {
+final class PlaneRows implements Filtered {
     private final Plane in;
     private final Rows other;
     private final Pair pair;
@@ -56,13 +57,8 @@ final class PlaneRows implements Rows {
     }
 
     @Override
-    public int width() {
-        return in.width();
-    }
-
-    @Override
-    public int height() {
-        return in.height();
+    public Plane in() {
+        return in;
     }
 
     @Override

@@ -4,20 +4,40 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
+import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
+
 /** One kind of work on a lane. Implementations are stateless. */
 public interface Treatment {
     Description description();
 
     /**
      * Whether these settings change nothing at all; then {@link #apply} is not called. As a rule that
-     * is so when nothing of it is done, or when all parameters that drive it are at rest.
+     * is so when nothing of it is done, or when all parameters that drive it, and those of all its things, are at rest.
      */
     default boolean isNeutral(Settings settings) {
+        Description d = description();
         return settings.amount() == 0
-                || description().parameters().stream()
-                                .filter(Parameter::drives)
-                                .allMatch(p -> settings.number(p.name()) == p.rest())
-                        && description().series().stream().allMatch(s -> settings.count(s) == 0);
+                || areAtRest(d.parameters(), settings, p -> p)
+                        && d.series().stream().allMatch(s -> areAtRest(s, settings));
+    }
+
+    private static boolean areAtRest(Series series, Settings settings) {
+        return IntStream.range(0, settings.count(series))
+                .allMatch(i -> areAtRest(series.parameters(), settings, p -> series.address(i, p)));
+    }
+
+    private static boolean areAtRest(
+            List<Parameter> parameters, Settings settings, UnaryOperator<String> address) {
+        return parameters.stream()
+                .filter(Parameter::drives)
+                .allMatch(p -> settings.number(address.apply(p.name())) == p.rest());
+    }
+
+    /** Whether it does its work by the picture that the step names. */
+    default boolean needsPicture(Settings settings) {
+        return description().is(Trait.PICTURE);
     }
 
     /**

@@ -1,0 +1,20 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+/** Rows that are made from those of a plane, of the same size. */
+public interface Filtered extends Rows {
+    /** What they are made from. */
+    Plane in();
+
+    @Override
+    default int width() {
+        return in().width();
+    }
+
+    @Override
+    default int height() {
+        return in().height();
+    }
+}

@@ -5,102 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-import java.awt.image.BufferedImage;
-import java.awt.image.DataBuffer;
-import java.awt.image.DataBufferUShort;
 import java.awt.image.Raster;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Random;
 
 import javax.imageio.ImageIO;
 
-/** The command as scripts use it; pictures are made and read by the JDK's own code. */
-class CommandLineTest {
+/** The command as scripts use it. */
+class CommandLineTest extends Commanded {
     private static final Path DEMO =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/lantern-week.ivrik");
-
-    @TempDir Path folder;
-
-    private String out;
-    private String err;
-
-    private int ivrik(String... words) {
-        StringWriter o = new StringWriter();
-        StringWriter e = new StringWriter();
-        int exit = Ivrik.run(new PrintWriter(o, true), new PrintWriter(e, true), words);
-        out = o.toString();
-        err = e.toString();
-        return exit;
-    }
-
-    @BeforeEach
-    void settingsOfItsOwn() {
-        System.setProperty("ivrik.data", folder.resolve("data").toString());
-    }
-
-    private Path picture8(String name, boolean alpha) throws IOException {
-        BufferedImage image =
-                new BufferedImage(
-                        40, 30, alpha ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
-        Random random = new Random(5);
-        for (int y = 0; y < 30; y++) {
-            for (int x = 0; x < 40; x++) {
-                image.setRGB(x, y, random.nextInt() & (x == 3 ? 0x00ffffff : -1));
-            }
-        }
-        Path file = folder.resolve(name);
-        ImageIO.write(image, "png", file.toFile());
-        return file;
-    }
-
-    private Path picture16(String name) throws IOException {
-        short[] samples = new short[40 * 30 * 3];
-        Random random = new Random(6);
-        for (int i = 0; i < samples.length; i++) {
-            samples[i] = (short) random.nextInt();
-        }
-        var model =
-                new java.awt.image.ComponentColorModel(
-                        java.awt.color.ColorSpace.getInstance(java.awt.color.ColorSpace.CS_sRGB),
-                        false,
-                        false,
-                        java.awt.Transparency.OPAQUE,
-                        DataBuffer.TYPE_USHORT);
-        var raster =
-                Raster.createInterleavedRaster(
-                        new DataBufferUShort(samples, samples.length),
-                        40,
-                        30,
-                        120,
-                        3,
-                        new int[] {0, 1, 2},
-                        null);
-        Path file = folder.resolve(name);
-        ImageIO.write(new BufferedImage(model, raster, false, null), "png", file.toFile());
-        return file;
-    }
-
-    private static void assertSamePixels(Path a, Path b) throws IOException {
-        Raster p = ImageIO.read(a.toFile()).getRaster();
-        Raster q = ImageIO.read(b.toFile()).getRaster();
-        assertThat(q.getNumBands()).isEqualTo(p.getNumBands());
-        assertThat(q.getSampleModel().getDataType()).isEqualTo(p.getSampleModel().getDataType());
-        assertThat(q.getPixels(0, 0, q.getWidth(), q.getHeight(), (int[]) null))
-                .containsExactly(p.getPixels(0, 0, p.getWidth(), p.getHeight(), (int[]) null));
-    }
 
     @Test
     void inRegisterReturnsEveryBit() throws IOException {
@@ -312,33 +231,6 @@ class CommandLineTest {
         JsonNode info = new ObjectMapper().readTree(out);
         assertThat(info.path("depth").asText()).isEqualTo("int16");
         assertThat(info.path("width").asInt()).isEqualTo(40);
-    }
-
-    @ParameterizedTest
-    @CsvSource({
-        "channel-blur, red green blue",
-        "lens-fringe, amount smear",
-        "spectrum, length",
-        "block-glitch, strength",
-        "ghost-pins, amount",
-        "max-min, radius",
-        "glow-one-colour, length"
-    })
-    void aLookAtRestShowsItselfOffAndAtZeroIsBitExact(String look, String dials)
-            throws IOException {
-        for (Path in : new Path[] {picture8("a.png", false), picture8("b.png", true)}) {
-            Path to = folder.resolve("out.png");
-            List<String> words =
-                    new ArrayList<>(
-                            List.of("apply", in.toString(), "--look", look, "-o", to.toString()));
-            assertThat(ivrik(words.toArray(String[]::new))).isZero();
-            assertThat(Files.readAllBytes(to)).isNotEmpty();
-            for (String dial : dials.split(" ")) {
-                words.addAll(List.of("--set", dial + "=0"));
-            }
-            assertThat(ivrik(words.toArray(String[]::new))).isZero();
-            assertSamePixels(in, to);
-        }
     }
 
     @Test

@@ -64,7 +64,7 @@ public final class BlendSheet extends TileBand {
                         new Tile(
                                 each.id(),
                                 each == Blend.NORMAL ? "In its place" : each.title(),
-                                project -> change(project, onto(each))));
+                                session.lookChange(onto(each))));
             }
         } else {
             for (Rejoin each : Rejoin.all()) {
@@ -72,7 +72,7 @@ public final class BlendSheet extends TileBand {
                         new Tile(
                                 each.id(),
                                 each.title(),
-                                project -> change(project, l -> l.withRejoin(each))));
+                                session.lookChange(l -> l.withRejoin(each))));
             }
         }
         return tiles;

@@ -73,24 +73,10 @@ public final class Progressives extends TileBand {
         return new Tile(
                 String.join("-", letters).toLowerCase(java.util.Locale.ROOT),
                 all ? "All together" : String.join(" and ", letters),
-                project -> only(project, set));
+                session.lookChange(look -> only(look, set)));
     }
 
     /** With no other lanes shown than those of a set, whatever their switches say. */
-    private Project only(Project project, int set) {
-        return session.state()
-                .layer()
-                .map(
-                        layer ->
-                                project.withLayer(
-                                        layer.id(),
-                                        l ->
-                                                l.withLook(
-                                                        session.state().lookNumber(),
-                                                        look -> only(look, set))))
-                .orElse(project);
-    }
-
     private static Look only(Look look, int set) {
         Look shown = look;
         for (int lane = 0; lane < look.lanes().size(); lane++) {

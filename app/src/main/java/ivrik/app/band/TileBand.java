@@ -5,7 +5,6 @@ import ivrik.app.picture.Shown;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
-import ivrik.core.look.Look;
 import ivrik.core.picture.CancelledException;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
@@ -34,7 +33,6 @@ import org.slf4j.LoggerFactory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.UnaryOperator;
 
 /**
  * Small pictures of this frame, one for each of several edits. Arrow keys and the pointer walk them
@@ -98,18 +96,6 @@ abstract class TileBand extends BorderPane {
 
     final void addToHead(Node... nodes) {
         head.getChildren().addAll(nodes);
-    }
-
-    /** An edit of the look on the desk, as one of a project. */
-    final Project change(Project project, UnaryOperator<Look> change) {
-        return session.state()
-                .layer()
-                .map(
-                        layer ->
-                                project.withLayer(
-                                        layer.id(),
-                                        l -> l.withLook(session.state().lookNumber(), change)))
-                .orElse(project);
     }
 
     private void inScene(boolean is) {

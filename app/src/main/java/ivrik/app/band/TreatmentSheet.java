@@ -83,8 +83,7 @@ public final class TreatmentSheet extends TileBand {
         return new Tile(
                 treatment.description().id(),
                 treatment.description().title(),
-                project ->
-                        change(project, l -> Steps.with(l, after, treatment, session.project())));
+                session.lookChange(l -> Steps.with(l, after, treatment, session.project())));
     }
 
     @Override

@@ -5,13 +5,16 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /** Small parts that the close-ups are put together from. */
 final class Controls {
@@ -22,6 +25,39 @@ final class Controls {
         label.getStyleClass().add("quiet");
         label.setMinWidth(Region.USE_PREF_SIZE);
         return label;
+    }
+
+    /** A word that can be chosen among others. */
+    static ToggleButton toggle(String id, String word, String help) {
+        ToggleButton button = new ToggleButton(word);
+        button.getStyleClass().add("plain");
+        button.setId(id);
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setTooltip(new Tooltip(help));
+        return button;
+    }
+
+    /** A menu that looks like a word; its text is set by whoever shows the value. */
+    static MenuButton menu(String id, String help) {
+        MenuButton button = new MenuButton();
+        button.getStyleClass().add("plain");
+        button.setId(id);
+        button.setTooltip(new Tooltip(help));
+        return button;
+    }
+
+    /** A menu whose items are made when it is opened. */
+    static MenuButton menu(String id, String help, Supplier<List<MenuItem>> items) {
+        MenuButton button = menu(id, help);
+        button.getItems().add(new MenuItem(""));
+        button.setOnShowing(e -> button.getItems().setAll(items.get()));
+        return button;
+    }
+
+    static MenuItem item(String title, Runnable action) {
+        MenuItem item = new MenuItem(title);
+        item.setOnAction(e -> action.run());
+        return item;
     }
 
     /** A kind as it is written in files. */

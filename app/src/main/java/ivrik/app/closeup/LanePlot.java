@@ -1,6 +1,5 @@
 package ivrik.app.closeup;
 
-import ivrik.app.control.Drawing;
 import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
@@ -31,29 +30,18 @@ import java.util.stream.IntStream;
  * what lies at each distance from the centre. Points of a curve are set by a press, dragged, and taken
  * away by a press of the right button.
  */
-final class LanePlot extends Drawing {
+final class LanePlot extends LaneDrawing {
     private static final int STEPS = 64;
     private static final double GRIP = 9;
     private static final double[] ROOMS = {0.005, 0.01, 0.02, 0.05, 0.1, 0.25, 0.5, 1, 2, 5};
 
-    private final Session session;
-    private final View view;
-    private Session.Gesture gesture;
     private int point;
     private double room = 0.01;
 
     LanePlot(Session session, View view, ObjectProperty<Palette> palette) {
-        super(palette);
-        this.session = session;
-        this.view = view;
+        super(session, view, palette, "A curve for each lane");
         setMinSize(120, 150);
         setPrefHeight(176);
-        setAccessibleText("A curve for each lane");
-        setOnMousePressed(this::pressed);
-        setOnMouseDragged(this::dragged);
-        setOnMouseReleased(e -> gesture = null);
-        session.stateProperty().addListener((o, a, b) -> redraw());
-        view.frame.addListener((o, a, b) -> redraw());
     }
 
     private Settings settings(Look look, int lane) {
@@ -150,7 +138,8 @@ final class LanePlot extends Drawing {
         g.stroke();
     }
 
-    private void pressed(MouseEvent e) {
+    @Override
+    void pressed(MouseEvent e) {
         Look look = session.state().look().orElse(null);
         if (look == null || !(Lanes.treatment(session.state()).orElse(null) instanceof Curve)) {
             return;
@@ -200,7 +189,8 @@ final class LanePlot extends Drawing {
         return Math.clamp(100 * (1 - e.getY() / getHeight()), -100, 200);
     }
 
-    private void dragged(MouseEvent e) {
+    @Override
+    void dragged(MouseEvent e) {
         if (gesture == null) {
             return;
         }

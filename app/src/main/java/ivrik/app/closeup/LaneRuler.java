@@ -1,6 +1,5 @@
 package ivrik.app.closeup;
 
-import ivrik.app.control.Drawing;
 import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
@@ -18,37 +17,22 @@ import java.util.List;
 import java.util.Locale;
 
 /** One ruler with a marker per lane, for a number of each. It is as long as the numbers need. */
-final class LaneRuler extends Drawing {
+final class LaneRuler extends LaneDrawing {
     private static final double[] ROOMS = {
         0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 20000
     };
     private static final double SIDE = 14;
     private static final double GRIP = 8;
 
-    private final Session session;
-    private final View view;
     private final Parameter parameter;
-    private Session.Gesture gesture;
     private int lane;
     private double room = 10;
 
     LaneRuler(Session session, View view, ObjectProperty<Palette> palette, Parameter parameter) {
-        super(palette);
-        this.session = session;
-        this.view = view;
+        super(session, view, palette, parameter.title() + " of each lane, in " + parameter.unit());
         this.parameter = parameter;
         setMinSize(120, 76);
         setPrefHeight(76);
-        setAccessibleText(parameter.title() + " of each lane, in " + parameter.unit());
-        setOnMousePressed(this::pressed);
-        setOnMouseDragged(this::dragged);
-        setOnMouseReleased(
-                e -> {
-                    gesture = null;
-                    redraw();
-                });
-        session.stateProperty().addListener((o, a, b) -> redraw());
-        view.frame.addListener((o, a, b) -> redraw());
     }
 
     private List<Double> values(Look look) {
@@ -150,7 +134,8 @@ final class LaneRuler extends Drawing {
         g.fillText(lane.letter(), x + 7, top + 7);
     }
 
-    private void pressed(MouseEvent e) {
+    @Override
+    void pressed(MouseEvent e) {
         Look look = session.state().look().orElse(null);
         if (look == null || look.steps().isEmpty()) {
             return;
@@ -172,7 +157,8 @@ final class LaneRuler extends Drawing {
         dragged(e);
     }
 
-    private void dragged(MouseEvent e) {
+    @Override
+    void dragged(MouseEvent e) {
         if (gesture == null) {
             return;
         }

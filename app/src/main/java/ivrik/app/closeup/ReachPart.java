@@ -28,6 +28,7 @@ import javafx.scene.paint.Color;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -111,11 +112,8 @@ final class ReachPart extends VBox implements Part {
     }
 
     private ToggleButton see(String word, Show show, String help) {
-        ToggleButton button = new ToggleButton(word);
-        button.getStyleClass().add("plain");
-        button.setId("see-" + show.name().toLowerCase(java.util.Locale.ROOT));
-        button.setMinWidth(USE_PREF_SIZE);
-        button.setTooltip(new Tooltip(help));
+        String id = "see-" + show.name().toLowerCase(Locale.ROOT);
+        ToggleButton button = Controls.toggle(id, word, help);
         button.setOnAction(e -> view.paneA.set(show));
         Runnable mark = () -> button.setSelected(view.paneA.get() == show);
         view.paneA.addListener((o, a, b) -> mark.run());
@@ -214,12 +212,8 @@ final class ReachPart extends VBox implements Part {
     }
 
     private Node matte() {
-        MenuButton layer = new MenuButton();
-        layer.getStyleClass().add("plain");
-        layer.setId("reach-matte");
-        layer.setTooltip(new Tooltip("Only where another layer's picture is"));
-        layer.getItems().add(new MenuItem(""));
-        layer.setOnShowing(e -> layer.getItems().setAll(items()));
+        MenuButton layer =
+                Controls.menu("reach-matte", "Only where another layer's picture is", this::items);
         showers.add(
                 s ->
                         s.look()
@@ -254,8 +248,6 @@ final class ReachPart extends VBox implements Part {
     }
 
     private MenuItem item(String title, Matte matte) {
-        MenuItem item = new MenuItem(title);
-        item.setOnAction(e -> edit("Reach: " + title, r -> r.with(matte)));
-        return item;
+        return Controls.item(title, () -> edit("Reach: " + title, r -> r.with(matte)));
     }
 }

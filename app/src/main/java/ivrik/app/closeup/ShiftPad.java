@@ -1,6 +1,5 @@
 package ivrik.app.closeup;
 
-import ivrik.app.control.Drawing;
 import ivrik.app.session.Follow;
 import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
@@ -17,32 +16,17 @@ import javafx.scene.paint.Color;
 import java.util.List;
 
 /** One pad with an inked point per lane: where each lane is moved to. Zero is in the middle. */
-public final class ShiftPad extends Drawing {
+public final class ShiftPad extends LaneDrawing {
     private static final double RADIUS = 9;
     private static final double[] RANGES_PX = {8, 20, 50, 100, 250, 500, 1000, 2500, 20000};
 
-    private final Session session;
-    private final View view;
-    private Session.Gesture gesture;
     private int lane;
     private Point2D grip;
     private double range = RANGES_PX[1];
 
     public ShiftPad(Session session, View view, ObjectProperty<Palette> palette) {
-        super(palette);
-        this.session = session;
-        this.view = view;
+        super(session, view, palette, "Where each lane is moved to, in pixels");
         setMinSize(120, 120);
-        setAccessibleText("Where each lane is moved to, in pixels");
-        setOnMousePressed(this::pressed);
-        setOnMouseDragged(this::dragged);
-        setOnMouseReleased(
-                e -> {
-                    gesture = null;
-                    redraw();
-                });
-        session.stateProperty().addListener((o, a, b) -> redraw());
-        view.frame.addListener((o, a, b) -> redraw());
     }
 
     /** Screen pixels to a pixel of the sequence. */
@@ -137,7 +121,8 @@ public final class ShiftPad extends Drawing {
         g.fillText(lane.letter(), x + RADIUS + 4, y - RADIUS + 2);
     }
 
-    private void pressed(MouseEvent e) {
+    @Override
+    void pressed(MouseEvent e) {
         if (!Lanes.hasShift(session.state())) {
             return;
         }
@@ -165,7 +150,8 @@ public final class ShiftPad extends Drawing {
         return view.follow.get() == Follow.ALONE ? "" : " " + view.follow.get();
     }
 
-    private void dragged(MouseEvent e) {
+    @Override
+    void dragged(MouseEvent e) {
         if (gesture == null) {
             return;
         }

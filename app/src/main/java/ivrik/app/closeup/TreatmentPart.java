@@ -158,12 +158,8 @@ final class TreatmentPart extends VBox implements Part {
         ToggleGroup group = new ToggleGroup();
         FlowPane box = new FlowPane(2, 2);
         for (Follow how : Follow.values()) {
-            ToggleButton button = new ToggleButton(how.toString());
-            button.getStyleClass().add("plain");
+            ToggleButton button = Controls.toggle("follow-" + how, how.toString(), how.help());
             button.setToggleGroup(group);
-            button.setMinWidth(USE_PREF_SIZE);
-            button.setId("follow-" + how);
-            button.setTooltip(new Tooltip(how.help()));
             button.setOnAction(
                     e -> {
                         button.setSelected(true);
@@ -207,33 +203,22 @@ final class TreatmentPart extends VBox implements Part {
     }
 
     private Node option(Option option) {
-        MenuButton button = new MenuButton();
-        button.getStyleClass().add("plain");
-        button.setId("option-" + option.name());
-        button.setTooltip(new Tooltip(option.help()));
+        MenuButton button = Controls.menu("option-" + option.name(), option.help());
         for (String each : option.words()) {
-            MenuItem item = new MenuItem(each);
-            item.setOnAction(
-                    e -> stepEdit(option.title() + " " + each, s -> s.withWord(option, each)));
-            button.getItems().add(item);
+            String name = option.title() + " " + each;
+            button.getItems()
+                    .add(Controls.item(each, () -> stepEdit(name, s -> s.withWord(option, each))));
         }
         showers.add(s -> step(s).ifPresent(step -> button.setText(step.word(option))));
         return row(quiet(option.title()), button);
     }
 
     private Node picture() {
-        MenuButton button = new MenuButton();
-        button.getStyleClass().add("plain");
-        button.setId("step-picture");
-        button.setTooltip(new Tooltip("The footage or picture that the treatment uses"));
-        button.setOnShowing(
-                e ->
-                        button.getItems()
-                                .setAll(
-                                        session.project().sources().stream()
-                                                .map(this::pictureItem)
-                                                .toList()));
-        button.getItems().add(new MenuItem(""));
+        MenuButton button =
+                Controls.menu(
+                        "step-picture",
+                        "The footage or picture that the treatment uses",
+                        () -> session.project().sources().stream().map(this::pictureItem).toList());
         showers.add(
                 s ->
                         step(s).ifPresent(
@@ -247,10 +232,9 @@ final class TreatmentPart extends VBox implements Part {
     }
 
     private MenuItem pictureItem(Source source) {
-        MenuItem item = new MenuItem(source.name());
-        item.setOnAction(
-                e -> stepEdit("Picture " + source.name(), s -> s.withPicture(source.id())));
-        return item;
+        return Controls.item(
+                source.name(),
+                () -> stepEdit("Picture " + source.name(), s -> s.withPicture(source.id())));
     }
 
     private Node edges(boolean sampled) {

@@ -30,12 +30,7 @@ public final class Desk extends SplitPane {
     private final HBox traces = new HBox(2);
     private String tracedOf = "";
 
-    public Desk(
-            Session session,
-            View view,
-            Matrix matrix,
-            TimeView time,
-            List<? extends javafx.scene.Node> transport) {
+    public Desk(Session session, View view, Matrix matrix, TimeView time) {
         this.session = session;
         this.view = view;
         getStyleClass().add("desk");
@@ -47,8 +42,7 @@ public final class Desk extends SplitPane {
         clock.getStyleClass().addAll("number", "quiet");
         clock.setMinWidth(Region.USE_PREF_SIZE);
         traces.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        strip.getChildren().addAll(transport);
-        strip.getChildren().addAll(clock, gap, quiet("trace"), traces);
+        strip.getChildren().addAll(play(), loop(), clock, gap, quiet("trace"), traces);
         getItems().addAll(matrix, right);
         SplitPane.setResizableWithParent(matrix, false);
         session.stateProperty().addListener((o, a, b) -> showTraces());
@@ -62,6 +56,23 @@ public final class Desk extends SplitPane {
         Label label = new Label(text);
         label.getStyleClass().add("quiet");
         return label;
+    }
+
+    private ToggleButton play() {
+        ToggleButton play = new ToggleButton("Play");
+        play.setId("play");
+        play.selectedProperty().bindBidirectional(view.playing);
+        play.setTooltip(new Tooltip("Play or stop (Space)"));
+        view.playing.addListener((o, a, b) -> play.setText(b ? "Stop" : "Play"));
+        return play;
+    }
+
+    private ToggleButton loop() {
+        ToggleButton loop = new ToggleButton("loop");
+        loop.getStyleClass().add("plain");
+        loop.selectedProperty().bindBidirectional(view.loop);
+        loop.setTooltip(new Tooltip("Begin again at the end of the play range"));
+        return loop;
     }
 
     private void showClock() {

@@ -6,7 +6,6 @@ import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
-import ivrik.core.picture.Size;
 import ivrik.core.treatment.Centre;
 
 import javafx.geometry.Point2D;
@@ -32,10 +31,7 @@ final class CentreHandle implements Handle {
     private Point2D place(Mapping m) {
         Look look = session.state().look().orElseThrow();
         Amounts a = look.steps().get(session.state().step()).lanes().get(session.state().lane());
-        Size size = session.project().sequence().size();
-        return m.toScreen(
-                size.width() / 2.0 + a.value(Centre.X.name()).at(view.frame.get()),
-                size.height() / 2.0 + a.value(Centre.Y.name()).at(view.frame.get()));
+        return m.fromMiddle(Lanes.place(a, view.frame.get(), Centre.X.name(), Centre.Y.name()));
     }
 
     @Override
@@ -68,9 +64,8 @@ final class CentreHandle implements Handle {
 
     @Override
     public void dragged(MouseEvent e, Mapping m) {
-        Size size = session.project().sequence().size();
-        Point2D to =
-                m.toPicture(e.getX(), e.getY()).subtract(size.width() / 2.0, size.height() / 2.0);
+        Point2D at = m.toMiddle(e.getX(), e.getY());
+        Point2D to = new Point2D(Math.rint(at.getX()), Math.rint(at.getY()));
         int step = session.state().step();
         long frame = view.frame.get();
         gesture.editLook(
@@ -84,15 +79,8 @@ final class CentreHandle implements Handle {
                                         lane,
                                         frame,
                                         Centre.X.name(),
-                                        Math.rint(to.getX()));
-                        moved =
-                                Lanes.with(
-                                        moved,
-                                        step,
-                                        lane,
-                                        frame,
                                         Centre.Y.name(),
-                                        Math.rint(to.getY()));
+                                        to);
                     }
                     return moved;
                 });

@@ -7,9 +7,10 @@ import javafx.geometry.Point2D;
 /**
  * Where the picture lies in a pane.
  *
+ * @param sequence the picture's size
  * @param zoom screen pixels to a pixel of the sequence
  */
-record Mapping(double left, double top, double zoom) {
+record Mapping(Size sequence, double left, double top, double zoom) {
     private static final double MARGIN = 26;
 
     /**
@@ -24,11 +25,13 @@ record Mapping(double left, double top, double zoom) {
                             (height - 2 * MARGIN) / sequence.height());
             double z = Math.max(0.01, fit);
             return new Mapping(
+                    sequence,
                     Math.rint((width - z * sequence.width()) / 2),
                     Math.rint((height - z * sequence.height()) / 2),
                     z);
         }
         return new Mapping(
+                sequence,
                 Math.rint(width / 2 - centre.getX() * sequence.width() * zoom),
                 Math.rint(height / 2 - centre.getY() * sequence.height() * zoom),
                 zoom);
@@ -40,5 +43,15 @@ record Mapping(double left, double top, double zoom) {
 
     Point2D toScreen(double x, double y) {
         return new Point2D(left + x * zoom, top + y * zoom);
+    }
+
+    /** Where a place is that is told from the picture's middle. */
+    Point2D fromMiddle(Point2D at) {
+        return toScreen(sequence.width() / 2.0 + at.getX(), sequence.height() / 2.0 + at.getY());
+    }
+
+    /** A place of the pane as told from the picture's middle. */
+    Point2D toMiddle(double x, double y) {
+        return toPicture(x, y).subtract(sequence.width() / 2.0, sequence.height() / 2.0);
     }
 }

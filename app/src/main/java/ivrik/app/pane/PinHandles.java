@@ -6,7 +6,6 @@ import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
-import ivrik.core.picture.Size;
 import ivrik.core.treatment.Pins;
 
 import javafx.geometry.Point2D;
@@ -16,6 +15,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
 import java.util.Map;
+import java.util.function.UnaryOperator;
 
 /**
  * The pins of each lane: where they stand, and a line to where they take the picture. A double click
@@ -41,22 +41,25 @@ final class PinHandles implements Handle {
         return look.steps().get(session.state().step()).lanes().get(lane);
     }
 
-    private double value(Amounts a, int number, String name) {
-        return a.value(Pins.SERIES.address(number, name)).at(view.frame.get());
+    /** Where a pin stands, from the middle of the picture. */
+    private Point2D place(Amounts a, int number) {
+        return told(a, number, "x", "y");
+    }
+
+    private Point2D told(Amounts a, int number, String across, String down) {
+        return Lanes.place(
+                a,
+                view.frame.get(),
+                Pins.SERIES.address(number, across),
+                Pins.SERIES.address(number, down));
     }
 
     private Point2D stands(Amounts a, int number, Mapping m) {
-        Size size = session.project().sequence().size();
-        return m.toScreen(
-                size.width() / 2.0 + value(a, number, "x"),
-                size.height() / 2.0 + value(a, number, "y"));
+        return m.fromMiddle(place(a, number));
     }
 
     private Point2D takes(Amounts a, int number, Mapping m) {
-        Size size = session.project().sequence().size();
-        return m.toScreen(
-                size.width() / 2.0 + value(a, number, "x") + value(a, number, "dx"),
-                size.height() / 2.0 + value(a, number, "y") + value(a, number, "dy"));
+        return m.fromMiddle(place(a, number).add(told(a, number, "dx", "dy")));
     }
 
     @Override
@@ -123,15 +126,13 @@ final class PinHandles implements Handle {
         return true;
     }
 
-    private void edit(String name, int lane, java.util.function.UnaryOperator<Amounts> change) {
+    private void edit(String name, int lane, UnaryOperator<Amounts> change) {
         int step = session.state().step();
         session.editLook(name, look -> look.withAmounts(step, lane, change));
     }
 
-    private Point2D inPicture(MouseEvent e, Mapping m) {
-        Size size = session.project().sequence().size();
-        Point2D at =
-                m.toPicture(e.getX(), e.getY()).subtract(size.width() / 2.0, size.height() / 2.0);
+    private static Point2D inPicture(MouseEvent e, Mapping m) {
+        Point2D at = m.toMiddle(e.getX(), e.getY());
         return new Point2D(Math.rint(at.getX()), Math.rint(at.getY()));
     }
 
@@ -149,10 +150,8 @@ final class PinHandles implements Handle {
         gesture.editLook(
                 look -> {
                     Amounts a = look.steps().get(step).lanes().get(lane);
-                    double fromX = standing ? 0 : value(a, pin, "x");
-                    double fromY = standing ? 0 : value(a, pin, "y");
-                    Look moved = Lanes.with(look, step, lane, frame, x, at.getX() - fromX);
-                    return Lanes.with(moved, step, lane, frame, y, at.getY() - fromY);
+                    Point2D to = standing ? at : at.subtract(place(a, pin));
+                    return Lanes.with(look, step, lane, frame, x, y, to);
                 });
     }
 

@@ -4,7 +4,6 @@ import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
-import ivrik.core.picture.Size;
 import ivrik.core.separation.LaneKind;
 
 import javafx.geometry.Point2D;
@@ -35,9 +34,7 @@ final class ShiftHandles implements Handle {
     }
 
     private Point2D place(int lane, Mapping m) {
-        Size size = session.project().sequence().size();
-        Point2D moved = Lanes.shifts(session.state(), view.frame.get()).get(lane);
-        return m.toScreen(size.width() / 2.0 + moved.getX(), size.height() / 2.0 + moved.getY());
+        return m.fromMiddle(Lanes.shifts(session.state(), view.frame.get()).get(lane));
     }
 
     @Override
@@ -108,10 +105,7 @@ final class ShiftHandles implements Handle {
         if (gesture == null) {
             return;
         }
-        Size size = session.project().sequence().size();
-        Point2D to =
-                m.toPicture(e.getX() + grip.getX(), e.getY() + grip.getY())
-                        .subtract(size.width() / 2.0, size.height() / 2.0);
+        Point2D to = m.toMiddle(e.getX() + grip.getX(), e.getY() + grip.getY());
         double unit = e.isAltDown() ? 10 : 1;
         double x = Math.rint(to.getX() * unit) / unit;
         double y = Math.rint(to.getY() * unit) / unit;

@@ -31,9 +31,6 @@ final class LaneView {
             Renderer renderer,
             Cancel cancel,
             Workers workers) {
-        if (request.layer() < 0) {
-            return Frame.empty(request.plan().size().scaled(scale));
-        }
         LayerPlan layer = request.plan().layers().get(request.layer());
         Plane lane =
                 renderer.lanes(request.plan(), layer, request.look(), scale, cancel)
@@ -61,9 +58,6 @@ final class LaneView {
             Renderer renderer,
             Cancel cancel,
             Workers workers) {
-        if (request.layer() < 0) {
-            return Frame.empty(request.plan().size().scaled(scale));
-        }
         LayerPlan layer = request.plan().layers().get(request.layer());
         Plane reached = renderer.reached(request.plan(), layer, request.look(), scale, cancel);
         if (show == Show.REACH) {

@@ -199,6 +199,9 @@ public final class PictureService {
 
     private Frame frame(Request request, Show show, double scale, Cancel cancel) {
         Plan plan = request.plan();
+        if (show.isOfALook() && request.layer() < 0) {
+            return Frame.empty(plan.size().scaled(scale));
+        }
         return switch (show) {
             case SOURCE -> renderer.render(plan.untouched(), scale, cancel);
             case LANE_GREY, LANE_INK ->

@@ -52,13 +52,7 @@ public enum Follow {
     }
 
     private static Look put(Look look, int step, int lane, long frame, Point2D to) {
-        return Lanes.with(
-                Lanes.with(look, step, lane, frame, "x", to.getX()),
-                step,
-                lane,
-                frame,
-                "y",
-                to.getY());
+        return Lanes.with(look, step, lane, frame, "x", "y", to);
     }
 
     /** The lane mirrored against another: the outer ones against each other, passing over one held. */

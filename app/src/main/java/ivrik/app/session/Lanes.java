@@ -46,8 +46,7 @@ public final class Lanes {
     }
 
     static Point2D shift(Look look, int step, int lane, long frame) {
-        Amounts a = look.steps().get(step).lanes().get(lane);
-        return new Point2D(a.value("x").at(frame), a.value("y").at(frame));
+        return place(look.steps().get(step).lanes().get(lane), frame, "x", "y");
     }
 
     /** With a parameter set as seen at a frame, within its range. */
@@ -56,6 +55,18 @@ public final class Lanes {
         Parameter p = look.steps().get(step).kind().description().parameter(parameter);
         return look.withAmounts(
                 step, lane, a -> a.with(parameter, set(a.value(parameter), frame, p.clamp(value))));
+    }
+
+    /** With two parameters, across and down, set to a place. */
+    public static Look with(
+            Look look, int step, int lane, long frame, String across, String down, Point2D to) {
+        Look moved = with(look, step, lane, frame, across, to.getX());
+        return with(moved, step, lane, frame, down, to.getY());
+    }
+
+    /** The place that two parameters of a lane tell, as seen at a frame. */
+    public static Point2D place(Amounts amounts, long frame, String across, String down) {
+        return new Point2D(amounts.value(across).at(frame), amounts.value(down).at(frame));
     }
 
     private static Value set(Value value, long frame, double to) {

@@ -58,7 +58,8 @@ public final class Session {
         edit(name, lookChange(change));
     }
 
-    private UnaryOperator<Project> lookChange(UnaryOperator<Look> change) {
+    /** An edit of the selected layer's look as one of the project. */
+    public UnaryOperator<Project> lookChange(UnaryOperator<Look> change) {
         return project ->
                 state().layer()
                         .map(

@@ -32,6 +32,11 @@ public final class View {
 
         private final String title;
 
+        /** Whether it shows something of the look on the desk, not of the whole picture. */
+        public boolean isOfALook() {
+            return this == LANE_GREY || this == LANE_INK || this == REACH || this == REACH_OVER;
+        }
+
         Show(String title) {
             this.title = title;
         }

@@ -2,12 +2,12 @@ package ivrik.app.session;
 
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
+import ivrik.core.motion.Rational;
 import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
-import ivrik.core.treatment.Displace;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Parameter;
-import ivrik.core.treatment.Trait;
+import ivrik.core.treatment.Settings;
 
 import java.util.Optional;
 
@@ -59,9 +59,14 @@ public final class WhyNothing {
                 return Optional.of(
                         "Nothing changes: the amount of " + title + " for " + lane + " is 0");
             }
-            if (step.kind().description().is(Trait.PICTURE)
-                    && step.picture().isEmpty()
-                    && !(step.kind() instanceof Displace)) {
+            Settings settings =
+                    Planner.settings(
+                            look,
+                            after.step(),
+                            after.lane(),
+                            Rational.of(frame),
+                            now.sequence().rate());
+            if (step.picture().isEmpty() && step.kind().needsPicture(settings)) {
                 return Optional.of("Nothing changes: choose the picture that " + title + " uses");
             }
             if (look.lanes().get(after.lane()).hold() && step.kind() instanceof Move) {

@@ -11,9 +11,6 @@ import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.look.LaneState;
-import ivrik.core.project.FrameRange;
-import ivrik.core.project.Marker;
-import ivrik.core.project.Project;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 
@@ -25,9 +22,7 @@ import javafx.scene.input.KeyCombination.Modifier;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.NavigableSet;
 import java.util.Optional;
-import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -220,6 +215,7 @@ final class Commands {
     }
 
     private void time() {
+        TimeWork work = new TimeWork(session, view);
         menu = "Time";
         add(
                 "Play or stop",
@@ -227,103 +223,36 @@ final class Commands {
                 () -> view.playing.set(!view.playing.get()),
                 this::any);
         flag("Play round and round", key(KeyCode.R), view.loop);
-        add("One frame on", key(KeyCode.RIGHT, CTRL), () -> step(1), this::any);
-        add("One frame back", key(KeyCode.LEFT, CTRL), () -> step(-1), this::any);
-        add("To the next peg, cut or marker", key(KeyCode.DOWN, CTRL), () -> jump(true), this::any);
+        add("One frame on", key(KeyCode.RIGHT, CTRL), () -> work.step(1), this::any);
+        add("One frame back", key(KeyCode.LEFT, CTRL), () -> work.step(-1), this::any);
+        add(
+                "To the next peg, cut or marker",
+                key(KeyCode.DOWN, CTRL),
+                () -> work.jump(true),
+                this::any);
         add(
                 "To the previous peg, cut or marker",
                 key(KeyCode.UP, CTRL),
-                () -> jump(false),
+                () -> work.jump(false),
                 this::any);
         add(
                 "To the first frame",
                 key(KeyCode.HOME),
-                () -> go(session.project().played().first()),
+                () -> work.go(session.project().played().first()),
                 this::any);
         add(
                 "To the last frame",
                 key(KeyCode.END),
-                () -> go(session.project().played().last()),
+                () -> work.go(session.project().played().last()),
                 this::any);
-        add("Play range begins here", key(KeyCode.OPEN_BRACKET), () -> range(true), this::any);
-        add("Play range ends here", key(KeyCode.CLOSE_BRACKET), () -> range(false), this::any);
+        add("Play range begins here", key(KeyCode.OPEN_BRACKET), () -> work.range(true), this::any);
+        add("Play range ends here", key(KeyCode.CLOSE_BRACKET), () -> work.range(false), this::any);
         add(
                 "Play all",
                 key(KeyCode.BACK_SLASH),
                 () -> session.edit("Play all", p -> p.withPlayRange(Optional.empty())),
                 this::any);
-        add(
-                "Set or clear a marker",
-                key(KeyCode.K),
-                () ->
-                        session.edit(
-                                "Marker at " + view.frame.get(),
-                                p ->
-                                        p.toggleMarker(
-                                                new Marker(
-                                                        view.frame.get(),
-                                                        "mark " + view.frame.get()))),
-                this::any);
-    }
-
-    private void go(long frame) {
-        view.playing.set(false);
-        view.frame.set(frame);
-    }
-
-    private void step(long by) {
-        go(Math.clamp(view.frame.get() + by, 0, session.project().frames() - 1));
-    }
-
-    private void jump(boolean forward) {
-        NavigableSet<Long> places = new TreeSet<>(session.project().cuts());
-        session.project().markers().forEach(m -> places.add(m.frame()));
-        session.state()
-                .look()
-                .ifPresent(
-                        look ->
-                                look.steps()
-                                        .forEach(
-                                                step ->
-                                                        step.lanes()
-                                                                .forEach(
-                                                                        lane -> {
-                                                                            lane.values()
-                                                                                    .values()
-                                                                                    .forEach(
-                                                                                            v ->
-                                                                                                    v.pegs()
-                                                                                                            .forEach(
-                                                                                                                    p ->
-                                                                                                                            places
-                                                                                                                                    .add(
-                                                                                                                                            p
-                                                                                                                                                    .frame())));
-                                                                            lane.jitter()
-                                                                                    .amount()
-                                                                                    .pegs()
-                                                                                    .forEach(
-                                                                                            p ->
-                                                                                                    places
-                                                                                                            .add(
-                                                                                                                    p
-                                                                                                                            .frame()));
-                                                                        })));
-        Long to = forward ? places.higher(view.frame.get()) : places.lower(view.frame.get());
-        if (to != null) {
-            go(Math.min(to, session.project().frames() - 1));
-        }
-    }
-
-    private void range(boolean begins) {
-        Project project = session.project();
-        FrameRange now = project.played();
-        long here = view.frame.get();
-        FrameRange next =
-                begins
-                        ? new FrameRange(here, Math.max(here, now.last()))
-                        : new FrameRange(Math.min(here, now.first()), here);
-        session.edit("Play range " + next, p -> p.withPlayRange(Optional.of(next)));
+        add("Set or clear a marker", key(KeyCode.K), work::marker, this::any);
     }
 
     private void viewMenu() {

@@ -1,8 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.app.band.BlendSheet;
-import ivrik.app.band.Progressives;
-import ivrik.app.band.TreatmentSheet;
+import ivrik.app.band.Bands;
 import ivrik.app.closeup.CloseUp;
 import ivrik.app.desk.Desk;
 import ivrik.app.desk.Matrix;
@@ -28,11 +26,8 @@ import ivrik.media.file.ProjectFile;
 
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 
@@ -122,13 +117,8 @@ public final class MainWindow {
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
                         new CloseUp(session, view, steps, palette, pictures::sourceColour),
-                        new Desk(
-                                session,
-                                view,
-                                new Matrix(session, view, steps, palette),
-                                time,
-                                transport()),
-                        this::band);
+                        new Desk(session, view, new Matrix(session, view, steps, palette), time),
+                        new Bands(session, view, steps, pictures.service(), this::saveAsPicture));
         BorderPane content = new BorderPane(arrangement);
         content.setTop(header);
         sheets = new Sheets(content);
@@ -285,33 +275,11 @@ public final class MainWindow {
         chooser = c;
     }
 
-    private Node band(View.Band which) {
-        return switch (which) {
-            case BLENDS -> new BlendSheet(session, view, pictures.service());
-            case TREATMENTS -> new TreatmentSheet(session, view, pictures.service(), steps);
-            case PROGRESSIVES, NONE ->
-                    new Progressives(session, view, pictures.service(), this::saveProgressives);
-        };
-    }
-
-    private void saveProgressives(List<Project> each) {
+    private void saveAsPicture(List<Project> each) {
         Path file = chooser.picture("progressives.png");
         if (file != null) {
             new TiledPicture(pictures.service(), view.frame.get(), this::tell).write(each, file);
         }
-    }
-
-    private List<Node> transport() {
-        ToggleButton play = new ToggleButton("Play");
-        play.setId("play");
-        play.selectedProperty().bindBidirectional(view.playing);
-        play.setTooltip(new Tooltip("Play or stop (Space)"));
-        view.playing.addListener((o, a, b) -> play.setText(b ? "Stop" : "Play"));
-        ToggleButton loop = new ToggleButton("loop");
-        loop.getStyleClass().add("plain");
-        loop.selectedProperty().bindBidirectional(view.loop);
-        loop.setTooltip(new Tooltip("Begin again at the end of the play range"));
-        return List.of(play, loop);
     }
 
     private void scheme() {

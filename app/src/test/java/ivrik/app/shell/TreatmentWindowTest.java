@@ -68,6 +68,20 @@ class TreatmentWindowTest {
         d.settle();
     }
 
+    private void set(int step, int lane, String name, double to) {
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        name,
+                                        l ->
+                                                l.withAmounts(
+                                                        step,
+                                                        lane,
+                                                        a -> a.with(name, Value.of(to)))));
+    }
+
     private Amounts amounts(int step, int lane) {
         return look().steps().get(step).lanes().get(lane);
     }
@@ -221,26 +235,8 @@ class TreatmentWindowTest {
         d.settle();
         assertThat(Driver.on(() -> d.window.view().notice.get()))
                 .isEmpty(); // the picture is gone: that is seen
-        Driver.run(
-                () ->
-                        d.window
-                                .session()
-                                .editLook(
-                                        "pay back",
-                                        l ->
-                                                l.withAmounts(
-                                                        1, 0, a -> a.with("amount", Value.of(0)))));
-        Driver.run(
-                () ->
-                        d.window
-                                .session()
-                                .editLook(
-                                        "pay back",
-                                        l ->
-                                                l.withAmounts(
-                                                        1,
-                                                        0,
-                                                        a -> a.with("pay-back", Value.of(40)))));
+        set(1, 0, "amount", 0);
+        set(1, 0, "pay-back", 40);
         assertThat(Driver.on(() -> d.window.view().notice.get()))
                 .isEqualTo("Nothing changes: the amount of Mask for Red is 0");
     }

@@ -2,9 +2,10 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Sampler;
 
 /** Filters by their definition, in double precision, slowly. */
-final class Exact {
+public final class Exact {
     private Exact() {}
 
     /** A sample, which may lie outside. */
@@ -53,5 +54,21 @@ final class Exact {
             w[k] /= sum;
         }
         return w;
+    }
+
+    /** The kernel of a sampler by its textbook formula, at a distance. */
+    public static double kernel(Sampler sampler, double d) {
+        return switch (sampler) {
+            case QUICK -> Math.max(0, 1 - d);
+            case GOOD ->
+                    d < 1
+                            ? 1.5 * Math.pow(d, 3) - 2.5 * d * d + 1
+                            : d < 2 ? -0.5 * Math.pow(d, 3) + 2.5 * d * d - 4 * d + 2 : 0;
+            case BEST -> d < 1e-9 ? 1 : d < 3 ? sinc(d) * sinc(d / 3) : 0;
+        };
+    }
+
+    private static double sinc(double d) {
+        return Math.sin(Math.PI * d) / (Math.PI * d);
     }
 }

@@ -106,8 +106,8 @@ class WarpTest {
                 for (int b = (int) Math.floor(y[i]) - 4; b < y[i] + 4; b++) {
                     for (int a = (int) Math.floor(x[i]) - 4; a < x[i] + 4; a++) {
                         double w =
-                                kernel(sampler, Math.abs(x[i] - 0.5 - a))
-                                        * kernel(sampler, Math.abs(y[i] - 0.5 - b));
+                                Exact.kernel(sampler, Math.abs(x[i] - 0.5 - a))
+                                        * Exact.kernel(sampler, Math.abs(y[i] - 0.5 - b));
                         norm += w;
                         sum += w * Exact.at(in, a, b, fill);
                     }
@@ -115,25 +115,6 @@ class WarpTest {
                 assertThat((double) out[i]).isCloseTo(sum / norm, within(1e-3));
             }
         }
-    }
-
-    private static double kernel(Sampler sampler, double d) {
-        return switch (sampler) {
-            case QUICK -> Math.max(0, 1 - d);
-            case GOOD ->
-                    d < 1
-                            ? 1.5 * Math.pow(d, 3) - 2.5 * d * d + 1
-                            : d < 2 ? -0.5 * Math.pow(d, 3) + 2.5 * d * d - 4 * d + 2 : 0;
-            case BEST ->
-                    d < 1e-9
-                            ? 1
-                            : d < 3
-                                    ? 3
-                                            * Math.sin(Math.PI * d)
-                                            * Math.sin(Math.PI * d / 3)
-                                            / Math.pow(Math.PI * d, 2)
-                                    : 0;
-        };
     }
 
     private static final Size SIZE = new Size(640, 360);

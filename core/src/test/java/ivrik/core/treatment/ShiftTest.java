@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
+import ivrik.core.filter.Exact;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Sampler;
@@ -68,7 +69,9 @@ class ShiftTest {
         double norm = 0;
         for (int j = (int) Math.floor(sy) - 3; j <= Math.floor(sy) + 4; j++) {
             for (int i = (int) Math.floor(sx) - 3; i <= Math.floor(sx) + 4; i++) {
-                double w = kernel(sampler, Math.abs(sx - i)) * kernel(sampler, Math.abs(sy - j));
+                double w =
+                        Exact.kernel(sampler, Math.abs(sx - i))
+                                * Exact.kernel(sampler, Math.abs(sy - j));
                 norm += w;
                 int x = fill.inside(i, in.width());
                 int y = fill.inside(j, in.height());
@@ -78,21 +81,6 @@ class ShiftTest {
             }
         }
         return sum / norm;
-    }
-
-    private static double kernel(Sampler sampler, double d) {
-        return switch (sampler) {
-            case QUICK -> Math.max(0, 1 - d);
-            case GOOD ->
-                    d < 1
-                            ? 1.5 * Math.pow(d, 3) - 2.5 * d * d + 1
-                            : d < 2 ? -0.5 * Math.pow(d, 3) + 2.5 * d * d - 4 * d + 2 : 0;
-            case BEST -> d == 0 ? 1 : d < 3 ? sinc(d) * sinc(d / 3) : 0;
-        };
-    }
-
-    private static double sinc(double d) {
-        return Math.sin(Math.PI * d) / (Math.PI * d);
     }
 
     @Test

@@ -1,0 +1,73 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Peg;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Marker;
+import ivrik.core.project.Project;
+
+import java.util.NavigableSet;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+
+/** What the keys do in time. */
+final class TimeWork {
+    private final Session session;
+    private final View view;
+
+    TimeWork(Session session, View view) {
+        this.session = session;
+        this.view = view;
+    }
+
+    void go(long frame) {
+        view.playing.set(false);
+        view.frame.set(frame);
+    }
+
+    void step(long by) {
+        go(Math.clamp(view.frame.get() + by, 0, session.project().frames() - 1));
+    }
+
+    /** To the next peg of the look on the desk, cut or marker, or to the one before. */
+    void jump(boolean forward) {
+        NavigableSet<Long> places = new TreeSet<>(session.project().cuts());
+        session.project().markers().forEach(m -> places.add(m.frame()));
+        session.state().look().stream().flatMap(TimeWork::pegs).forEach(p -> places.add(p.frame()));
+        Long to = forward ? places.higher(view.frame.get()) : places.lower(view.frame.get());
+        if (to != null) {
+            go(Math.min(to, session.project().frames() - 1));
+        }
+    }
+
+    private static Stream<Peg> pegs(Look look) {
+        Stream<Amounts> lanes = look.steps().stream().flatMap(s -> s.lanes().stream());
+        return lanes.flatMap(
+                        a ->
+                                Stream.concat(
+                                        a.values().values().stream(),
+                                        Stream.of(a.jitter().amount())))
+                .flatMap(v -> v.pegs().stream());
+    }
+
+    void range(boolean begins) {
+        Project project = session.project();
+        FrameRange now = project.played();
+        long here = view.frame.get();
+        FrameRange next =
+                begins
+                        ? new FrameRange(here, Math.max(here, now.last()))
+                        : new FrameRange(Math.min(here, now.first()), here);
+        session.edit("Play range " + next, p -> p.withPlayRange(Optional.of(next)));
+    }
+
+    /** Sets a marker, or clears the one that is there. */
+    void marker() {
+        long here = view.frame.get();
+        session.edit("Marker at " + here, p -> p.toggleMarker(new Marker(here, "mark " + here)));
+    }
+}

@@ -5,6 +5,7 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Project;
+import ivrik.core.project.Source;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Trait;
@@ -33,10 +34,20 @@ public final class Steps {
     public static Look with(Look look, int after, Treatment treatment, Project project) {
         Step step = Step.shownOff(treatment, look.lanes().size());
         if (treatment.description().is(Trait.PICTURE)) {
-            String other = project.sources().isEmpty() ? "" : project.sources().getLast().id();
-            step = step.withPicture(other);
+            step = step.withPicture(likelyPicture(project));
         }
         return look.withStepAdded(look.steps().isEmpty() ? 0 : after + 1, step);
+    }
+
+    /** The last footage or picture that was brought in; words and drawings only if there is no other. */
+    private static String likelyPicture(Project project) {
+        List<Source> sources = project.sources().reversed();
+        return sources.stream()
+                .filter(s -> !s.kind().isDrawn())
+                .findFirst()
+                .or(() -> sources.stream().findFirst())
+                .map(Source::id)
+                .orElse("");
     }
 
     /** Adds a treatment and selects it. */

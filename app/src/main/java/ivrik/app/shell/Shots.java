@@ -7,6 +7,7 @@ import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
+import ivrik.core.look.Reach;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
@@ -152,7 +153,8 @@ final class Shots {
                 "reach",
                 w -> {
                     Look glow = BuiltInLooks.named("glow-one-colour");
-                    w.session().editLook("Glow", l -> glow);
+                    Reach pinks = glow.reach().with("hue", Value.of(335));
+                    w.session().editLook("Glow", l -> glow.withReach(pinks));
                     w.view().face.set(Face.REACH);
                     w.view().twoPanes.set(true);
                     w.view().paneB.set(Show.REACH_OVER);

@@ -265,7 +265,7 @@ final class TreatedLooks {
                                         1000,
                                         0,
                                         60,
-                                        both(alike(0, "length", 1), alike(1, "gain", 5))),
+                                        both(alike(0, "length", 1), alike(1, "gain", 3))),
                                 dial(
                                         "angle",
                                         "Angle",

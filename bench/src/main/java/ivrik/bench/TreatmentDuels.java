@@ -87,7 +87,7 @@ final class TreatmentDuels {
             duels.add(
                     new Duel(
                             "box of " + side + " / blur",
-                            () -> into(Mean.of(plane, side, side, FILL, workers)),
+                            () -> into(Mean.of(plane, side, side, FILL)),
                             () ->
                                     blur(
                                             in,

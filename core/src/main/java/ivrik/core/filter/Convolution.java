@@ -72,17 +72,15 @@ public final class Convolution implements Filtered {
     public Reader reader() {
         int reach = side / 2;
         int width = in.width();
-        Window rows = new Window(in, fill, side, reach);
-        float[] shifted = new float[width];
-        float[] sum = new float[width];
+        Window rows = new Window(in, fill, side, -reach, Lines.room(width) + side);
+        float[] sum = new float[Lines.room(width)];
         return (y, out, o) -> {
             java.util.Arrays.fill(sum, offset);
             for (int j = 0; j < side; j++) {
                 for (int i = 0; i < side; i++) {
                     float w = weights[j * side + i];
                     if (w != 0) {
-                        System.arraycopy(rows.row(y + j - reach), i, shifted, 0, width);
-                        Lines.add(shifted, w, sum);
+                        Lines.add(rows.row(y + j - reach), i, w, sum, width);
                     }
                 }
             }

@@ -54,10 +54,10 @@ public final class Disc implements Filtered {
     private final class Summer implements Reader {
         private final int margin = reach + 2;
         private final int width = in.width();
-        private final float[][] rows = new float[half.length][width + 2 * margin];
+        private final float[][] rows = new float[half.length][Lines.room(width) + 2 * margin];
         private final double[][] sums = new double[half.length][width + 2 * margin + 1];
         private final long[] kept = new long[half.length];
-        private final float[] sum = new float[width];
+        private final float[] sum = new float[Lines.room(width)];
 
         Summer() {
             Arrays.fill(kept, Long.MIN_VALUE);
@@ -69,13 +69,13 @@ public final class Disc implements Filtered {
             for (int k = 0; k < half.length; k++) {
                 int slot = fetch(y + k - reach);
                 if (half[k] < 0.5) {
-                    add(rows[slot], margin, (float) (2 * half[k] / area));
+                    Lines.add(rows[slot], margin, (float) (2 * half[k] / area), sum, width);
                 } else {
                     int m = (int) (half[k] - 0.5);
                     window(sums[slot], margin - m, margin + m + 1, 1 / area);
                     float rest = (float) ((half[k] - 0.5 - m) / area);
-                    add(rows[slot], margin - m - 1, rest);
-                    add(rows[slot], margin + m + 1, rest);
+                    Lines.add(rows[slot], margin - m - 1, rest, sum, width);
+                    Lines.add(rows[slot], margin + m + 1, rest, sum, width);
                 }
             }
             System.arraycopy(sum, 0, out, o, width);
@@ -85,9 +85,9 @@ public final class Disc implements Filtered {
             int slot = Math.floorMod(y, rows.length);
             if (kept[slot] != y) {
                 kept[slot] = y;
-                fill.read(in, y, -margin, rows[slot], rows[slot].length);
+                fill.read(in, y, -margin, rows[slot], width + 2 * margin);
                 double running = 0;
-                for (int i = 0; i < rows[slot].length; i++) {
+                for (int i = 0; i < width + 2 * margin; i++) {
                     running += rows[slot][i];
                     sums[slot][i + 1] = running;
                 }
@@ -99,13 +99,6 @@ public final class Disc implements Filtered {
             for (int i = 0; i < width; i++) {
                 sum[i] += (float) ((running[to + i] - running[from + i]) * weight);
             }
-        }
-
-        private final float[] shifted = new float[width];
-
-        private void add(float[] row, int from, float weight) {
-            System.arraycopy(row, from, shifted, 0, width);
-            Lines.add(shifted, weight, sum);
         }
     }
 }

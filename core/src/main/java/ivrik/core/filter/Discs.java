@@ -1,6 +1,7 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 
 import java.util.Arrays;
@@ -42,33 +43,30 @@ final class Discs implements Filtered {
     private final class Widened implements Reader {
         private final int width = in.width();
         private final int[][][] doubled;
-        private final float[] floats = new float[width + 2 * radius];
+        private final float[] floats = new float[Lines.room(width + 2 * radius)];
         private final long[] kept = new long[half.length];
-        private final int[] shifted = new int[width];
-        private final int[] sofar = new int[width];
+        private final int[] sofar = new int[Lines.room(width)];
 
         Widened() {
             int levels = 32 - Integer.numberOfLeadingZeros(2 * radius + 1);
-            this.doubled = new int[half.length][levels][width + 2 * radius];
+            this.doubled = new int[half.length][levels][2 * Lines.room(width + 2 * radius)];
             Arrays.fill(kept, Long.MIN_VALUE);
         }
 
         @Override
         public void row(int y, float[] out, int o) {
+            Arrays.fill(sofar, Integer.MAX_VALUE);
             for (int k = 0; k < half.length; k++) {
                 int[][] row = doubled[fetch(y + k - radius)];
                 int length = 2 * half[k] + 1;
                 int level = 31 - Integer.numberOfLeadingZeros(length);
                 int first = radius - half[k];
-                int[] into = k == 0 ? sofar : shifted;
-                System.arraycopy(row[level], first, into, 0, width);
-                if (k > 0) {
-                    kind.merge(sofar, shifted, sofar, width);
-                }
-                System.arraycopy(row[level], first + length - (1 << level), shifted, 0, width);
-                kind.merge(sofar, shifted, sofar, width);
+                Ordered.least(sofar, 0, row[level], first, sofar, width);
+                int second = first + length - (1 << level);
+                Ordered.least(sofar, 0, row[level], second, sofar, width);
             }
-            Ordered.decode(sofar, out, o, width);
+            Ordered.decode(sofar, kind.turn, floats, width);
+            System.arraycopy(floats, 0, out, o, width);
         }
 
         private int fetch(int y) {
@@ -76,14 +74,12 @@ final class Discs implements Filtered {
             if (kept[slot] != y) {
                 kept[slot] = y;
                 int[][] row = doubled[slot];
-                int n = row[0].length;
+                int n = width + 2 * radius;
                 fill.read(in, y, -radius, floats, n);
-                Ordered.code(floats, 0, row[0], n);
+                Ordered.code(floats, kind.turn, row[0], n);
                 for (int level = 1; level < row.length; level++) {
                     int by = 1 << level - 1;
-                    System.arraycopy(row[level - 1], by, row[level], 0, n - by);
-                    System.arraycopy(row[level - 1], n - by, row[level], n - by, by);
-                    kind.merge(row[level], row[level - 1], row[level], n);
+                    Ordered.least(row[level - 1], by, row[level], n);
                 }
             }
             return slot;

@@ -2,38 +2,28 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Kernels;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Workers;
 
 /**
  * The least or the greatest value about each sample, by whole numbers of the same order. In squares:
- * down the columns by the blocks of van Herk 1992 and Gil and Werman 1993, three comparisons a sample
- * whatever the radius; along rows by doubling the window, which vectorises. In discs: each of their
- * rows is two windows that are a power of two long.
+ * down the columns by blocks, along rows by doubling the window. In discs: each of their rows is two
+ * windows that are a power of two long.
  *
  * <p>Between whole radii it is between their results.
  */
 public enum Extreme {
-    LEAST {
-        @Override
-        void merge(int[] a, int[] b, int[] out, int n) {
-            Ordered.least(a, b, out, n);
-        }
-    },
-    GREATEST {
-        @Override
-        void merge(int[] a, int[] b, int[] out, int n) {
-            Ordered.greatest(a, b, out, n);
-        }
-    };
+    LEAST(0),
+    GREATEST(-1);
 
-    private static final int STRIP = 256;
+    /** How codes are turned so that the one looked for is the least. */
+    final int turn;
 
-    /** Samples of a row worked on at once, so that they stay in the first-level cache. */
-    private static final int PIECE = 1024;
-
-    abstract void merge(int[] a, int[] b, int[] out, int n);
+    Extreme(int turn) {
+        this.turn = turn;
+    }
 
     /**
      * A plane's extremes.
@@ -44,150 +34,79 @@ public enum Extreme {
     public Rows of(Plane in, double radius, boolean round, EdgeFill fill, Workers workers) {
         int whole = (int) Math.floor(radius);
         float rest = (float) (radius - whole);
-        Rows less = whole(in, whole, round, fill, workers);
+        Rows less = whole(in, whole, round, fill);
         if (rest == 0) {
             return less;
         }
-        Plane more = whole(in, whole + 1, round, fill, workers).toPlane(workers);
+        Plane more = whole(in, whole + 1, round, fill).toPlane(workers);
         return Rows.of(Kernels.mix(less.toPlane(workers), more, rest, workers));
     }
 
-    private Rows whole(Plane in, int radius, boolean round, EdgeFill fill, Workers workers) {
+    private Rows whole(Plane in, int radius, boolean round, EdgeFill fill) {
         if (radius == 0) {
             return Rows.of(in);
         }
-        return round ? new Discs(this, in, radius, fill) : squares(in, radius, fill, workers);
+        return round ? new Discs(this, in, radius, fill) : new Squares(in, turn, radius, fill);
     }
 
-    private Rows squares(Plane in, int radius, EdgeFill fill, Workers workers) {
-        int[] codes = new int[in.width() * in.height()];
-        workers.parts(
-                (in.width() + STRIP - 1) / STRIP,
-                strip -> {
-                    int x = strip * STRIP;
-                    new Strip(in, x, Math.min(STRIP, in.width() - x), fill, radius).run(codes);
-                });
-        return new Along(in.width(), in.height(), codes, radius, fill);
-    }
-
-    /** Some columns, worked on from the top down. */
-    private final class Strip {
-        private final Plane in;
-        private final int x;
-        private final int width;
-        private final EdgeFill fill;
-        private final int radius;
-        private final int length;
-        private final float[] floats;
-        private final int[][] after;
-        private final int[] before;
-        private final int[] row;
-
-        Strip(Plane in, int x, int width, EdgeFill fill, int radius) {
-            this.in = in;
-            this.x = x;
-            this.width = width;
-            this.fill = fill;
-            this.radius = radius;
-            this.length = 2 * radius + 1;
-            this.floats = new float[width];
-            this.after = new int[length][width];
-            this.before = new int[width];
-            this.row = new int[width];
-        }
-
-        /** Row {@code n} of those that the windows are made of; the first window begins with row 0. */
-        private void read(int n, int[] to) {
-            fill.read(in, n - radius, x, floats, width);
-            Ordered.code(floats, 0, to, width);
-        }
-
-        void run(int[] out) {
-            for (int block = 0; block < in.height(); block += length) {
-                read(block + length - 1, after[length - 1]);
-                for (int k = length - 2; k >= 0; k--) {
-                    read(block + k, after[k]);
-                    merge(after[k], after[k + 1], after[k], width);
-                }
-                int end = Math.min(length, in.height() - block);
-                for (int k = 0; k < end; k++) {
-                    if (k == 1) {
-                        read(block + length, before);
-                    } else if (k > 1) {
-                        read(block + length + k - 1, row);
-                        merge(before, row, before, width);
-                    }
-                    int[] all = after[k];
-                    if (k > 0) {
-                        merge(all, before, row, width);
-                        all = row;
-                    }
-                    System.arraycopy(all, 0, out, (block + k) * in.width() + x, width);
-                }
-            }
-        }
-    }
-
-    /** Along the rows of codes. */
-    private final class Along implements Rows {
-        private final int width;
-        private final int height;
-        private final int[] codes;
-        private final int radius;
-        private final EdgeFill fill;
-
-        Along(int width, int height, int[] codes, int radius, EdgeFill fill) {
-            this.width = width;
-            this.height = height;
-            this.codes = codes;
-            this.radius = radius;
-            this.fill = fill;
-        }
-
+    private record Squares(Plane in, int turn, int radius, EdgeFill fill) implements Tall {
         @Override
-        public int width() {
-            return width;
-        }
-
-        @Override
-        public int height() {
-            return height;
+        public int block() {
+            return 2 * radius + 1;
         }
 
         @Override
         public Reader reader() {
+            int width = in.width();
             int length = 2 * radius + 1;
-            int most = Math.min(width, PIECE);
-            int[] extended = new int[width + 2 * radius];
-            int[] doubled = new int[most + 2 * radius];
-            int[] shifted = new int[most + 2 * radius];
+            Codes down = new Codes(in, turn, radius, fill);
+            int[] windows = new int[Lines.room(width + 2 * radius) + length];
+            float[] floats = new float[Lines.room(width)];
             return (y, out, o) -> {
-                extend(y, extended);
-                for (int x = 0; x < width; x += PIECE) {
-                    int n = Math.min(PIECE, width - x);
-                    int all = n + 2 * radius;
-                    System.arraycopy(extended, x, doubled, 0, all);
-                    int power = 1;
-                    for (; power * 2 <= length; power *= 2) {
-                        System.arraycopy(doubled, power, shifted, 0, all - power);
-                        merge(doubled, shifted, doubled, all - power);
-                    }
-                    System.arraycopy(doubled, length - power, shifted, 0, n);
-                    merge(doubled, shifted, doubled, n);
-                    Ordered.decode(doubled, out, o + x, n);
+                System.arraycopy(down.window(y), 0, windows, 0, width + 2 * radius);
+                int power = 1;
+                for (; power * 2 <= length; power *= 2) {
+                    int n = width + 2 * radius - power;
+                    Ordered.least(windows, 0, windows, power, windows, n);
                 }
+                Ordered.least(windows, 0, windows, length - power, windows, width);
+                Ordered.decode(windows, turn, floats, width);
+                System.arraycopy(floats, 0, out, o, width);
             };
         }
+    }
 
-        /** A row with what lies outside; where there is nothing, it is the code of 0. */
-        private void extend(int y, int[] to) {
-            System.arraycopy(codes, y * width, to, radius, width);
-            for (int k = 0; k < radius; k++) {
-                int left = fill.inside(k - radius, width);
-                int right = fill.inside(width + k, width);
-                to[k] = left < 0 ? 0 : codes[y * width + left];
-                to[radius + width + k] = right < 0 ? 0 : codes[y * width + right];
-            }
+    /** The least codes of columns, also of those beside the picture that windows need. */
+    private static final class Codes extends Blocks<int[]> {
+        private final Plane in;
+        private final int turn;
+        private final int radius;
+        private final EdgeFill fill;
+        private final float[] floats;
+
+        Codes(Plane in, int turn, int radius, EdgeFill fill) {
+            super(2 * radius + 1, Lines.room(in.width() + 2 * radius));
+            this.in = in;
+            this.turn = turn;
+            this.radius = radius;
+            this.fill = fill;
+            this.floats = new float[room];
+        }
+
+        @Override
+        int[] fresh() {
+            return new int[room];
+        }
+
+        @Override
+        void read(int n, int[] to) {
+            fill.read(in, n - radius, -radius, floats, in.width() + 2 * radius);
+            Ordered.code(floats, turn, to, room);
+        }
+
+        @Override
+        void merge(int[] a, int[] b, int[] out) {
+            Ordered.least(a, 0, b, 0, out, room);
         }
     }
 }

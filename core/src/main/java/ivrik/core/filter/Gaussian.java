@@ -17,7 +17,8 @@ public final class Gaussian {
     /** Where the kernels end, in sigmas; 1e-3 of their weight lies beyond. */
     private static final double END = 3.3;
 
-    private static final double DECIMATED_FROM_SIGMA = 4;
+    private static final double DECIMATED_FROM_SIGMA = 6;
+    private static final double DECIMATED_ALONG_FROM_SIGMA = 12;
     private static final double DOWN = 0.7;
 
     private Gaussian() {}
@@ -30,16 +31,17 @@ public final class Gaussian {
      */
     public static Rows of(Plane in, double sigmaX, double sigmaY, EdgeFill fill, Workers workers) {
         if (sigmaX < DECIMATED_FROM_SIGMA && sigmaY < DECIMATED_FROM_SIGMA) {
-            return new Small(in, half(sigmaX), half(sigmaY), fill);
+            return new Symmetric(in, half(sigmaX), half(sigmaY), fill);
         }
         if (sigmaY < DECIMATED_FROM_SIGMA) {
-            Plane across = new Across(in, sigmaX, fill).toPlane(workers);
-            return new Small(across, half(0), half(sigmaY), fill);
+            Plane across = across(in, sigmaX, fill).toPlane(workers);
+            return new Symmetric(across, half(0), half(sigmaY), fill);
         }
         Coarse c = Coarse.of(sigmaY);
         Plane few = few(in, c, fill, workers);
-        Plane across = sigmaX == 0 ? few : new Across(few, sigmaX, fill).toPlane(workers);
-        Plane blurred = new Small(across, half(0), c.middle(), EdgeFill.REPEAT).toPlane(workers);
+        Plane across = sigmaX == 0 ? few : across(few, sigmaX, fill).toPlane(workers);
+        Plane blurred =
+                new Symmetric(across, half(0), c.middle(), EdgeFill.REPEAT).toPlane(workers);
         return new Drawn(blurred, c, in.height());
     }
 
@@ -117,99 +119,25 @@ public final class Gaussian {
         }
     }
 
-    /** Both ways, convolved as they are: first down, row by row, then along the row. */
-    private record Small(Plane in, float[] across, float[] down, EdgeFill fill)
-            implements Filtered {
+    private static Rows across(Plane in, double sigma, EdgeFill fill) {
+        return sigma < DECIMATED_ALONG_FROM_SIGMA
+                ? new Symmetric(in, half(sigma), half(0), fill)
+                : new Across(in, Coarse.of(sigma), fill);
+    }
+
+    /** Along the rows: every few samples first, those blurred, and drawn through again. */
+    private record Across(Plane in, Coarse c, EdgeFill fill) implements Filtered {
         @Override
         public Reader reader() {
-            int r = down.length - 1;
-            Line line = direct(across, in.width());
-            Window rows = new Window(in, fill, 2 * r + 1, line.before());
-            float[] sum = new float[in.width() + 2 * line.before()];
+            int width = in.width();
+            int count = c.count(width) + 2 * c.margin();
+            int before = -c.begin(-c.margin());
+            int end = c.begin(count - 1 - c.margin()) + c.down().length;
+            float[] row = new float[before + Math.max(width, end)];
+            float[] small = new float[count];
+            float[] blurred = new float[count];
             return (y, out, o) -> {
-                Lines.scale(rows.row(y), down[0], sum);
-                for (int k = 1; k <= r; k++) {
-                    Lines.addPair(rows.row(y - k), rows.row(y + k), down[k], sum);
-                }
-                line.blur(sum, out, o);
-            };
-        }
-    }
-
-    /** Along the rows. */
-    private record Across(Plane in, double sigma, EdgeFill fill) implements Filtered {
-        @Override
-        public Reader reader() {
-            Line line =
-                    sigma < DECIMATED_FROM_SIGMA
-                            ? direct(half(sigma), in.width())
-                            : coarse(Coarse.of(sigma), in.width());
-            float[] row = new float[in.width() + line.before() + line.after()];
-            return (y, out, o) -> {
-                fill.read(in, y, -line.before(), row, row.length);
-                line.blur(row, out, o);
-            };
-        }
-    }
-
-    /** Blurs one row that comes with what lies outside. */
-    private interface Line {
-        int before();
-
-        int after();
-
-        void blur(float[] row, float[] out, int o);
-    }
-
-    private static Line direct(float[] half, int width) {
-        int r = half.length - 1;
-        float[] left = new float[width];
-        float[] right = new float[width];
-        float[] sum = new float[width];
-        return new Line() {
-            @Override
-            public int before() {
-                return r;
-            }
-
-            @Override
-            public int after() {
-                return r;
-            }
-
-            @Override
-            public void blur(float[] row, float[] out, int o) {
-                System.arraycopy(row, r, left, 0, width);
-                Lines.scale(left, half[0], sum);
-                for (int k = 1; k <= r; k++) {
-                    System.arraycopy(row, r - k, left, 0, width);
-                    System.arraycopy(row, r + k, right, 0, width);
-                    Lines.addPair(left, right, half[k], sum);
-                }
-                System.arraycopy(sum, 0, out, o, width);
-            }
-        };
-    }
-
-    private static Line coarse(Coarse c, int width) {
-        int count = c.count(width) + 2 * c.margin();
-        int before = -c.begin(-c.margin());
-        int end = c.begin(count - 1 - c.margin()) + c.down().length;
-        float[] small = new float[count];
-        float[] blurred = new float[count];
-        return new Line() {
-            @Override
-            public int before() {
-                return before;
-            }
-
-            @Override
-            public int after() {
-                return Math.max(0, end - width);
-            }
-
-            @Override
-            public void blur(float[] row, float[] out, int o) {
+                fill.read(in, y, -before, row, row.length);
                 float[] w = c.down();
                 for (int j = 0; j < count; j++) {
                     int at = j * c.step();
@@ -238,8 +166,8 @@ public final class Gaussian {
                                     + up[u + 2] * blurred[j + 2]
                                     + up[u + 3] * blurred[j + 3];
                 }
-            }
-        };
+            };
+        }
     }
 
     /** The coarse rows, with a margin above and below. */

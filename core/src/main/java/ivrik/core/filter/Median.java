@@ -1,20 +1,29 @@
 package ivrik.core.filter;
 
+import static ivrik.core.filter.Ordered.at;
+
 import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 
-import java.util.ArrayList;
+import jdk.incubator.vector.IntVector;
+
 import java.util.Arrays;
-import java.util.List;
 
 /**
  * The middle value of the 3x3 or 5x5 samples about each. Many samples are compared at once, as whole
  * numbers whose order is that of the floats. Columns are sorted first, once for all windows; then the
- * rows of each window, which leaves its columns sorted; of the 25 only 13 can still be the middle one.
+ * rows of each window, which leaves its columns sorted.
+ *
+ * <p>In a matrix sorted both ways, what lies on a diagonal from lower left to upper right is below
+ * something on the next and above something on the one before. So of the nine the middle one is that of
+ * the long diagonal; and of the 25 it is the middle one of three: the middle of the long diagonal, the
+ * greatest of the one before it, and the least of the one after it. All others have a half of the
+ * samples above or below them.
  */
 public final class Median implements Filtered {
-    /** Samples worked on at once: few enough for the cache, enough to be worth starting a loop for. */
-    private static final int PIECE = 960;
+    /** Samples worked on at once, so that all that is between them stays in the first-level cache. */
+    private static final int PIECE = 256;
 
     private final Plane in;
     private final int reach;
@@ -44,57 +53,40 @@ public final class Median implements Filtered {
     /** Works on one row after the other, piece by piece. */
     private final class Sorter implements Reader {
         private final int n = 2 * reach + 1;
-        private final Window rows = new Window(in, fill, n, reach);
-        private final int[][] codes = new int[n][in.width() + 2 * reach];
+        private final int room = Lines.room(in.width() + 2 * reach);
+        private final Window rows = new Window(in, fill, n, -reach, room);
+        private final int[][] codes = new int[n][room + PIECE];
         private final long[] coded = new long[n];
-        private final int[][] columns = new int[n][PIECE + 2 * reach];
-        private final int[][][] window = new int[n][n][PIECE];
-        private final List<int[]> least = new ArrayList<>();
-        private final List<int[]> greatest = new ArrayList<>();
-        private final List<int[]> others = new ArrayList<>();
+        private final int[][] samples = new int[n][];
+        private final int[][] columns = new int[n][Lines.room(PIECE + 2 * reach)];
+        private final int[][][] windows = new int[n][n][PIECE];
+        private final int[] middles = new int[PIECE];
+        private final float[] result = new float[PIECE];
 
         Sorter() {
             Arrays.fill(coded, Long.MIN_VALUE);
-            for (int row = 1; row <= n; row++) {
-                for (int column = 1; column <= n; column++) {
-                    if (canBeMiddle(row, column)) {
-                        List<int[]> where =
-                                !canBeMiddle(row, column - 1) && !canBeMiddle(row - 1, column)
-                                        ? least
-                                        : !canBeMiddle(row, column + 1)
-                                                        && !canBeMiddle(row + 1, column)
-                                                ? greatest
-                                                : others;
-                        where.add(window[row - 1][column - 1]);
-                    }
-                }
-            }
-        }
-
-        /** In a matrix sorted both ways, whether no half of all is surely above or below. */
-        private boolean canBeMiddle(int row, int column) {
-            int half = n * n / 2 + 1;
-            return Math.min(row, column) >= 1
-                    && Math.max(row, column) <= n
-                    && row * column <= half
-                    && (n + 1 - row) * (n + 1 - column) <= half;
         }
 
         @Override
         public void row(int y, float[] out, int o) {
+            for (int j = 0; j < n; j++) {
+                samples[j] = code(y - reach + j);
+            }
             for (int x = 0; x < in.width(); x += PIECE) {
                 int width = Math.min(PIECE, in.width() - x);
+                sort(samples, x, 0, columns, width + 2 * reach);
                 for (int j = 0; j < n; j++) {
-                    System.arraycopy(code(y - reach + j), x, columns[j], 0, width + 2 * reach);
+                    int[][] alike = new int[n][];
+                    Arrays.fill(alike, columns[j]);
+                    sort(alike, 0, 1, windows[j], width);
                 }
-                sort(columns, width + 2 * reach);
-                for (int j = 0; j < n; j++) {
-                    for (int i = 0; i < n; i++) {
-                        System.arraycopy(columns[j], i, window[j][i], 0, width);
-                    }
-                    sort(window[j], width);
+                if (n == 3) {
+                    middleOfThree(windows, middles, width);
+                } else {
+                    middleOfFive(windows, middles, width);
                 }
-                Ordered.decode(middle(width), out, o + x, width);
+                Ordered.decode(middles, 0, result, width);
+                System.arraycopy(result, 0, out, o + x, width);
             }
         }
 
@@ -102,77 +94,85 @@ public final class Median implements Filtered {
             int slot = Math.floorMod(y, n);
             if (coded[slot] != y) {
                 coded[slot] = y;
-                Ordered.code(rows.row(y), 0, codes[slot], codes[slot].length);
+                Ordered.code(rows.row(y), 0, codes[slot], room);
             }
             return codes[slot];
         }
+    }
 
-        private void sort(int[][] r, int width) {
-            if (n == 3) {
-                Ordered.sort(r[0], r[1], r[2], width);
-            } else {
-                Ordered.sort(r[0], r[1], r[2], r[3], r[4], width);
-            }
+    /** Sorts across three or five rows, each begun {@code step} further on than the one before. */
+    private static void sort(int[][] in, int from, int step, int[][] out, int n) {
+        if (in.length == 3) {
+            sortThree(in[0], in[1], in[2], from, step, out, n);
+        } else {
+            sortFive(in[0], in[1], in[2], in[3], in[4], from, step, out, n);
         }
+    }
 
-        /** First the least is let go of those that can be it, and the greatest; then of all. */
-        private int[] middle(int width) {
-            List<int[]> left = new ArrayList<>(others);
-            if (n == 3) {
-                left.addAll(least);
-                left.addAll(greatest);
-            } else {
-                left.addAll(withoutEnd(least, true, width));
-                left.addAll(withoutEnd(greatest, false, width));
-            }
-            while (left.size() > 1) {
-                left = inner(left, width);
-            }
-            return left.getFirst();
+    private static void sortThree(
+            int[] p, int[] q, int[] r, int from, int step, int[][] out, int n) {
+        for (int i = 0; i < n; i += Ordered.INTS.length()) {
+            IntVector a = at(p, from + i);
+            IntVector b = at(q, from + i + step);
+            IntVector c = at(r, from + i + 2 * step);
+            IntVector low = a.min(b);
+            IntVector high = a.max(b);
+            IntVector middle = high.min(c);
+            low.min(middle).intoArray(out[0], i);
+            low.max(middle).intoArray(out[1], i);
+            high.max(c).intoArray(out[2], i);
         }
+    }
 
-        private static List<int[]> withoutEnd(List<int[]> four, boolean least, int width) {
-            Ordered.ends(four.get(0), four.get(1), four.get(2), four.get(3), width);
-            return least ? four.subList(1, 4) : four.subList(0, 3);
+    /** By nine comparisons (Knuth, The Art of Computer Programming, 5.3.4). */
+    private static void sortFive(
+            int[] p, int[] q, int[] r, int[] s, int[] t, int from, int step, int[][] out, int n) {
+        for (int i = 0; i < n; i += Ordered.INTS.length()) {
+            int k = from + i;
+            IntVector a = at(p, k).min(at(s, k + 3 * step));
+            IntVector d = at(p, k).max(at(s, k + 3 * step));
+            IntVector b = at(q, k + step).min(at(t, k + 4 * step));
+            IntVector e = at(q, k + step).max(at(t, k + 4 * step));
+            IntVector a2 = a.min(at(r, k + 2 * step));
+            IntVector c = a.max(at(r, k + 2 * step));
+            IntVector b2 = b.min(d);
+            IntVector d2 = b.max(d);
+            IntVector c2 = c.min(e);
+            IntVector e2 = c.max(e);
+            IntVector b3 = a2.max(b2);
+            IntVector c3 = b3.max(c2);
+            IntVector d3 = d2.min(e2);
+            a2.min(b2).intoArray(out[0], i);
+            b3.min(c2).intoArray(out[1], i);
+            c3.min(d3).intoArray(out[2], i);
+            c3.max(d3).intoArray(out[3], i);
+            d2.max(e2).intoArray(out[4], i);
         }
+    }
 
-        /**
-         * All but the least and the greatest, found in groups of four. One left over is a group whose
-         * least is its greatest.
-         */
-        private static List<int[]> inner(List<int[]> rows, int width) {
-            List<int[]> low = new ArrayList<>();
-            List<int[]> high = new ArrayList<>();
-            List<int[]> inner = new ArrayList<>();
-            for (int g = 0; g < rows.size(); g += 4) {
-                List<int[]> group = rows.subList(g, Math.min(g + 4, rows.size()));
-                switch (group.size()) {
-                    case 4 ->
-                            Ordered.ends(
-                                    group.get(0), group.get(1), group.get(2), group.get(3), width);
-                    case 3 -> Ordered.sort(group.get(0), group.get(1), group.get(2), width);
-                    case 2 -> Ordered.sort(group.get(0), group.get(1), width);
-                    default -> {}
-                }
-                low.add(group.getFirst());
-                if (group.size() > 1) {
-                    high.add(group.getLast());
-                    inner.addAll(group.subList(1, group.size() - 1));
-                }
-            }
-            if (high.size() < low.size()) {
-                high.add(low.getLast());
-            }
-            for (int i = 1; i < low.size(); i++) {
-                Ordered.sort(low.getFirst(), low.get(i), width);
-            }
-            for (int i = 0; i < high.size() - 1; i++) {
-                Ordered.sort(high.get(i), high.getLast(), width);
-            }
-            inner.addAll(low.subList(1, low.size()));
-            inner.addAll(high.subList(0, high.size() - 1));
-            inner.remove(high.getLast());
-            return inner;
+    private static void middleOfThree(int[][][] w, int[] out, int n) {
+        for (int i = 0; i < n; i += Ordered.INTS.length()) {
+            middle(at(w[0][2], i), at(w[1][1], i), at(w[2][0], i)).intoArray(out, i);
         }
+    }
+
+    private static void middleOfFive(int[][][] w, int[] out, int n) {
+        for (int i = 0; i < n; i += Ordered.INTS.length()) {
+            IntVector before =
+                    at(w[0][3], i).max(at(w[1][2], i)).max(at(w[2][1], i)).max(at(w[3][0], i));
+            IntVector after =
+                    at(w[1][4], i).min(at(w[2][3], i)).min(at(w[3][2], i)).min(at(w[4][1], i));
+            IntVector a = at(w[0][4], i);
+            IntVector b = at(w[1][3], i);
+            IntVector c = at(w[3][1], i);
+            IntVector d = at(w[4][0], i);
+            IntVector lower = a.min(b).max(c.min(d));
+            IntVector upper = a.max(b).min(c.max(d));
+            middle(before, middle(lower, upper, at(w[2][2], i)), after).intoArray(out, i);
+        }
+    }
+
+    private static IntVector middle(IntVector a, IntVector b, IntVector c) {
+        return a.min(b).max(a.max(b).min(c));
     }
 }

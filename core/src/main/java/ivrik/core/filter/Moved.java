@@ -16,14 +16,14 @@ import java.util.List;
 public final class Moved implements Rows {
     private final Plane in;
     private final Size size;
-    private final List<Warp> warps;
+    private final Warp warp;
     private final EdgeFill fill;
     private final Sampler sampler;
 
-    private Moved(Plane in, Size size, List<Warp> warps, EdgeFill fill, Sampler sampler) {
+    private Moved(Plane in, Size size, Warp warp, EdgeFill fill, Sampler sampler) {
         this.in = in;
         this.size = size;
-        this.warps = warps;
+        this.warp = warp;
         this.fill = fill;
         this.sampler = sampler;
     }
@@ -49,7 +49,7 @@ public final class Moved implements Rows {
                 && a.isTranslation()) {
             return new Translation(in, -a.x0(), -a.y0(), fill, sampler);
         }
-        return new Moved(in, size, few, fill, sampler);
+        return new Moved(in, size, few.isEmpty() ? Affine.NONE : new Chain(few), fill, sampler);
     }
 
     /** With neighbouring affine mappings made one, and without those that do nothing. */
@@ -83,23 +83,10 @@ public final class Moved implements Rows {
         int n = size.width();
         double[] x = new double[n];
         double[] y = new double[n];
-        double[] middles = new double[n];
-        for (int i = 0; i < n; i++) {
-            middles[i] = i + 0.5;
-        }
-        Samples samples = new Samples(in, fill, sampler);
+        Samples samples = new Samples(in, n, fill, sampler);
         return (row, out, o) -> {
-            System.arraycopy(middles, 0, x, 0, n);
-            places(row, x, y, n);
+            warp.row(row, x, y, n);
             samples.at(x, y, n, out, o);
         };
-    }
-
-    /** Where the pixels of a row come from. */
-    private void places(int row, double[] x, double[] y, int n) {
-        java.util.Arrays.fill(y, 0, n, row + 0.5);
-        for (Warp warp : warps.reversed()) {
-            warp.back(x, y, n);
-        }
     }
 }

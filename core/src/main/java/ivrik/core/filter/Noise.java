@@ -1,9 +1,16 @@
 package ivrik.core.filter;
 
+import static jdk.incubator.vector.VectorOperators.LSHR;
+import static jdk.incubator.vector.VectorOperators.XOR;
+
 import ivrik.core.motion.Hash;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
+
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.IntVector;
+import jdk.incubator.vector.VectorSpecies;
 
 import java.util.Arrays;
 
@@ -21,6 +28,9 @@ public final class Noise implements Rows {
 
     /** Where the Gaussian ends on a lattice as fine as the pixels, in sigmas. */
     private static final double END = 2.5;
+
+    private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
 
     private final Size size;
     private final Origin origin;
@@ -98,16 +108,20 @@ public final class Noise implements Rows {
     /** Draws rows; those of the lattice that it needs are made once as the work goes down. */
     private final class Drawer implements Reader {
         private final float[] table = origin.spread.table();
-        private final float[] numbers = new float[across.points];
-        private final int[] bits = new int[across.points];
-        private final float[][] kept = new float[down.taps][size.width()];
+        private final float[] numbers = new float[(Math.max(1, across.stride) + 1) * across.run()];
+        private final float[] runs = new float[Math.max(1, across.stride) * across.run()];
+        private final int[] places = new int[Lines.room(across.points)];
+        private final int[] bits = new int[places.length];
+        private final float[][] kept = new float[down.taps][Lines.room(size.width())];
         private final long[] keptRow = new long[down.taps];
         private final float[][] four = new float[4][];
-        private final float[][] beside = new float[4][size.width()];
         private final float[] sum = new float[size.width()];
 
         Drawer() {
             Arrays.fill(keptRow, Long.MIN_VALUE);
+            for (int i = 0; i < places.length; i++) {
+                places[i] = ((int) across.first + i) * 0x9e3779b1;
+            }
         }
 
         @Override
@@ -146,36 +160,34 @@ public final class Noise implements Rows {
                     add(origin.own, at, (float) Math.sqrt(1 - origin.shared));
                     add(origin.common, at, (float) Math.sqrt(origin.shared));
                 }
-                across.draw(numbers, beside, kept[slot]);
+                across.draw(numbers, runs, kept[slot]);
             }
             return kept[slot];
         }
 
         private void look(long key, long row) {
-            mix(bits, (int) across.first, (int) Hash.of(key, row));
-            for (int i = 0; i < numbers.length; i++) {
-                numbers[i] = table[bits[i]];
+            mix(places, (int) Hash.of(key, row), bits);
+            for (int i = 0; i < bits.length; i += INTS.length()) {
+                FloatVector.fromArray(FLOATS, table, 0, bits, i).intoArray(numbers, i);
             }
         }
 
         private void add(long key, long row, float by) {
-            int seed = (int) Hash.of(key, row);
-            mix(bits, (int) across.first, seed);
-            for (int i = 0; i < numbers.length; i++) {
-                numbers[i] += by * table[bits[i]];
+            mix(places, (int) Hash.of(key, row), bits);
+            for (int i = 0; i < bits.length; i += INTS.length()) {
+                FloatVector values = FloatVector.fromArray(FLOATS, table, 0, bits, i);
+                FloatVector.fromArray(FLOATS, numbers, i).add(values.mul(by)).intoArray(numbers, i);
             }
         }
     }
 
     /** Twelve random bits for each place, by the finisher "lowbias32" (Wellons 2018). */
-    private static void mix(int[] bits, int from, int seed) {
-        for (int i = 0; i < bits.length; i++) {
-            int h = (from + i) * 0x9e3779b1 + seed;
-            h ^= h >>> 16;
-            h *= 0x7feb352d;
-            h ^= h >>> 15;
-            h *= 0x846ca68b;
-            bits[i] = (h ^ h >>> 16) >>> 20;
+    private static void mix(int[] places, int seed, int[] bits) {
+        for (int i = 0; i < bits.length; i += INTS.length()) {
+            IntVector h = IntVector.fromArray(INTS, places, i).add(seed);
+            h = h.lanewise(XOR, h.lanewise(LSHR, 16)).mul(0x7feb352d);
+            h = h.lanewise(XOR, h.lanewise(LSHR, 15)).mul(0x846ca68b);
+            h.lanewise(XOR, h.lanewise(LSHR, 16)).lanewise(LSHR, 20).intoArray(bits, i);
         }
     }
 
@@ -186,10 +198,11 @@ public final class Noise implements Rows {
      * @param points how many there are
      * @param begin for each sample its first point, counted from the first there is
      * @param weights for each sample {@code taps} weights
-     * @param alike whether each sample has the weights of the one before, one point further on
+     * @param stride how many points further on each sample begins than the one before, with the same
+     *     weights; 0 where that differs
      */
     private record Axis(
-            long first, int points, int taps, int[] begin, float[] weights, boolean alike) {
+            long first, int points, int taps, int[] begin, float[] weights, int stride) {
         static Axis of(int n, double grainPx, double scale) {
             double sigma = grainPx > 1 ? SIGMA_OF_SIZE * grainPx : 0;
             double step = Math.max(1, SIGMAS_APART * sigma);
@@ -211,7 +224,8 @@ public final class Noise implements Rows {
                 begin[i] = (int) (from - first);
                 weigh(at, from, taps, step, seen, scale < 1 ? gain : 0, weights, i * taps);
             }
-            return new Axis(first, begin[n - 1] + taps, taps, begin, weights, fine);
+            int stride = step == 1 && 1 / scale == Math.rint(1 / scale) ? (int) (1 / scale) : 0;
+            return new Axis(first, begin[n - 1] + taps, taps, begin, weights, stride);
         }
 
         /** The first of the points nearest to a place. */
@@ -262,27 +276,17 @@ public final class Noise implements Rows {
         }
 
         /** Draws a row through the lattice's numbers. */
-        void draw(float[] numbers, float[][] beside, float[] sum) {
-            if (taps == 1) {
-                System.arraycopy(numbers, begin[0], sum, 0, sum.length);
-            } else if (alike) {
-                int k = 0;
-                if (taps >= 4) {
-                    for (; k < 4; k++) {
-                        System.arraycopy(numbers, begin[0] + k, beside[k], 0, sum.length);
-                    }
-                    Lines.four(beside, weights, 0, sum);
-                } else {
-                    Arrays.fill(sum, 0f);
-                }
-                for (; k < taps; k++) {
-                    System.arraycopy(numbers, begin[0] + k, beside[0], 0, sum.length);
-                    Lines.add(beside[0], weights[k], sum);
-                }
+        void draw(float[] numbers, float[] runs, float[] sum) {
+            if (taps == 1 && stride <= 1) {
+                System.arraycopy(numbers, begin[0], sum, 0, begin.length);
+            } else if (stride == 1) {
+                Lines.weighted(numbers, begin[0], weights, taps, sum, begin.length);
+            } else if (stride > 1) {
+                drawApart(numbers, runs, sum);
             } else if (taps == 4) {
                 drawFour(numbers, sum);
             } else {
-                for (int i = 0; i < sum.length; i++) {
+                for (int i = 0; i < begin.length; i++) {
                     float s = 0;
                     for (int k = 0; k < taps; k++) {
                         s += weights[i * taps + k] * numbers[begin[i] + k];
@@ -292,8 +296,27 @@ public final class Noise implements Rows {
             }
         }
 
+        /** How much room there is for every {@code stride}-th point. */
+        private int run() {
+            return Lines.room(points / Math.max(1, stride) + 1) + Lines.room(taps);
+        }
+
+        /** Points that are looked at together are put together first. */
+        private void drawApart(float[] numbers, float[] runs, float[] sum) {
+            int run = run();
+            for (int r = 0; r < stride; r++) {
+                Lines.every(numbers, r, stride, runs, r * run, points / stride);
+            }
+            Arrays.fill(sum, 0f);
+            for (int k = 0; k < taps; k++) {
+                int point = begin[0] + k;
+                int from = point % stride * run + point / stride;
+                Lines.add(runs, from, weights[k], sum, begin.length);
+            }
+        }
+
         private void drawFour(float[] numbers, float[] sum) {
-            for (int i = 0; i < sum.length; i++) {
+            for (int i = 0; i < begin.length; i++) {
                 int b = begin[i];
                 int w = 4 * i;
                 sum[i] =

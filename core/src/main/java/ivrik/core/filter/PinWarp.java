@@ -1,6 +1,11 @@
 package ivrik.core.filter;
 
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Size;
+
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.IntVector;
+import jdk.incubator.vector.VectorSpecies;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -20,6 +25,8 @@ public final class PinWarp implements Warp {
     private static final double WIDEST_CELL = 16;
     private static final double FINEST_CELL = 2;
     private static final int KEPT = 16;
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+    private static final int LANES = FLOATS.length();
 
     private final double cellX;
     private final double cellY;
@@ -27,6 +34,7 @@ public final class PinWarp implements Warp {
     private final int rows;
     private final double[] dx;
     private final double[] dy;
+    private final Across across;
 
     /** The latest warps: pins that do not move are the same at every frame. */
     private static final Map<Key, PinWarp> LATEST =
@@ -56,6 +64,7 @@ public final class PinWarp implements Warp {
         this.rows = rows;
         this.dx = dx;
         this.dy = dy;
+        this.across = Across.of(cellX, columns);
     }
 
     /**
@@ -202,6 +211,65 @@ public final class PinWarp implements Warp {
             int at = j * columns + i;
             x[k] += between(dx, at, s, t);
             y[k] += between(dy, at, s, t);
+        }
+    }
+
+    /** The grid is drawn through between two of its rows first, once for all pixels. */
+    @Override
+    public void row(int row, double[] x, double[] y, int n) {
+        double v = Math.clamp((row + 0.5) / cellY, 0, rows - 1 - 1e-9);
+        float[] byX = between(dx, (int) v, v - (int) v, n);
+        float[] byY = between(dy, (int) v, v - (int) v, n);
+        for (int i = 0; i < n; i++) {
+            x[i] = byX[i] + (i + 0.5);
+            y[i] = byY[i] + (row + 0.5);
+        }
+    }
+
+    private float[] between(double[] d, int j, double t, int n) {
+        float[] between = new float[columns + LANES];
+        for (int i = 0; i < columns; i++) {
+            double upper = d[j * columns + i];
+            between[i] = (float) (upper + t * (d[(j + 1) * columns + i] - upper));
+        }
+        float[] moves = new float[Lines.room(n)];
+        across.draw(between, moves, n);
+        return moves;
+    }
+
+    /**
+     * Which columns of the grid the pixels of a row lie between. The cells of a vector of pixels are
+     * fewer than its lanes, so that one vector holds all that it needs of the grid's row.
+     *
+     * @param first for each vector of pixels its first cell
+     * @param cell for each pixel its cell, counted from that
+     * @param share how far along its cell it lies, 0..1
+     */
+    private record Across(int[] first, int[] cell, float[] share) {
+        static Across of(double cellX, int columns) {
+            int n = Lines.room((int) Math.round(cellX * (columns - 1)));
+            Across across = new Across(new int[n / LANES], new int[n], new float[n]);
+            for (int i = 0; i < n; i++) {
+                double u = Math.min((i + 0.5) / cellX, columns - 1 - 1e-9);
+                if (i % LANES == 0) {
+                    across.first[i / LANES] = (int) u;
+                }
+                across.cell[i] = (int) u - across.first[i / LANES];
+                across.share[i] = (float) (u - (int) u);
+            }
+            return across;
+        }
+
+        void draw(float[] grid, float[] out, int n) {
+            for (int i = 0; i < n; i += LANES) {
+                IntVector cells = IntVector.fromArray(IntVector.SPECIES_PREFERRED, cell, i);
+                IntVector near =
+                        FloatVector.fromArray(FLOATS, grid, first[i / LANES]).reinterpretAsInts();
+                FloatVector left = cells.selectFrom(near).reinterpretAsFloats();
+                FloatVector right = cells.add(1).selectFrom(near).reinterpretAsFloats();
+                left.add(right.sub(left).mul(FloatVector.fromArray(FLOATS, share, i)))
+                        .intoArray(out, i);
+            }
         }
     }
 

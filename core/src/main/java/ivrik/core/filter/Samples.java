@@ -1,11 +1,27 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Sampler;
 
-/** Values of a plane at any places. For one thread. */
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.IntVector;
+import jdk.incubator.vector.VectorMask;
+import jdk.incubator.vector.VectorOperators;
+import jdk.incubator.vector.VectorSpecies;
+
+/**
+ * Values of a plane at any places. Where a vector of places lies along one row of the plane, as almost
+ * all do when a picture is bent a little, the samples about them are read in a row and put in order,
+ * which is many times quicker than reading each by itself. For one thread.
+ */
 final class Samples {
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+    private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
+    private static final int LANES = FLOATS.length();
+    private static final int NONE = -1;
+
     private final float[] data;
     private final int width;
     private final int height;
@@ -13,14 +29,19 @@ final class Samples {
     private final int offset;
     private final EdgeFill fill;
     private final Sampler sampler;
-    private final float[] table;
     private final int taps;
-    private int[] ix = {};
-    private int[] iy = {};
-    private float[] fx = {};
-    private float[] fy = {};
+    private final float[] across;
+    private final float[] down;
+    private final int[] first;
+    private final float[][] weightsX;
+    private final float[][] weightsY;
+    private final int[] ix;
+    private final int[] iy;
+    private final float[] fx;
+    private final float[] fy;
 
-    Samples(Plane in, EdgeFill fill, Sampler sampler) {
+    /** For up to {@code most} places at once. */
+    Samples(Plane in, int most, EdgeFill fill, Sampler sampler) {
         this.data = in.data();
         this.width = in.width();
         this.height = in.height();
@@ -28,40 +49,41 @@ final class Samples {
         this.offset = in.offset();
         this.fill = fill;
         this.sampler = sampler;
-        this.table = sampler.table();
         this.taps = sampler.taps();
+        this.across = new float[taps];
+        this.down = new float[taps];
+        int room = Lines.room(most);
+        this.ix = new int[room];
+        this.iy = new int[room];
+        this.fx = new float[room];
+        this.fy = new float[room];
+        this.first = new int[room / LANES];
+        this.weightsX = new float[sampler == Sampler.GOOD ? taps : 0][room];
+        this.weightsY = new float[sampler == Sampler.GOOD ? taps : 0][room];
     }
 
     /** The values at {@code n} places, in pixels from the outer edge. */
     void at(double[] x, double[] y, int n, float[] out, int o) {
-        if (ix.length < n) {
-            ix = new int[n];
-            iy = new int[n];
-            fx = new float[n];
-            fy = new float[n];
-        }
         split(x, ix, fx, n);
         split(y, iy, fy, n);
-        int before = sampler.firstTap();
-        int from = 0;
-        int to = n;
-        while (from < to && !isInside(from, before)) {
-            from++;
+        int whole = n / LANES;
+        int rows = sampler == Sampler.QUICK ? 3 : taps;
+        for (int v = 0; v < whole; v++) {
+            first[v] = sampler == Sampler.BEST ? NONE : first(v * LANES, rows);
         }
-        while (to > from && !isInside(to - 1, before)) {
-            to--;
+        if (sampler == Sampler.QUICK) {
+            linear(whole, out, o);
+        } else if (sampler == Sampler.GOOD) {
+            weights(fx, weightsX[0], weightsX[1], weightsX[2], weightsX[3]);
+            weights(fy, weightsY[0], weightsY[1], weightsY[2], weightsY[3]);
+            cubic(whole, out, o);
         }
-        slow(0, from, before, out, o);
-        slow(to, n, before, out, o);
-        if (!areInside(from, to, before)) {
-            slow(from, to, before, out, o);
-        } else if (sampler == Sampler.QUICK) {
-            linear(data, offset, stride, ix, iy, fx, fy, from, to, out, o);
-        } else if (taps == 4) {
-            cubic(data, offset, stride, ix, iy, fx, fy, table, sampler, from, to, out, o);
-        } else {
-            slow(from, to, before, out, o);
+        for (int v = 0; v < whole; v++) {
+            if (first[v] == NONE) {
+                oneByOne(v * LANES, (v + 1) * LANES, out, o);
+            }
         }
+        oneByOne(whole * LANES, n, out, o);
     }
 
     /** Places as whole pixels and what is left, relative to pixel centres. */
@@ -74,99 +96,146 @@ final class Samples {
         }
     }
 
-    private boolean isInside(int i, int before) {
-        return ix[i] >= -before
-                && iy[i] >= -before
-                && ix[i] <= width - taps - before
-                && iy[i] <= height - taps - before;
-    }
-
-    /** Whether all of a run need nothing from outside. */
-    private boolean areInside(int from, int to, int before) {
-        int right = width - taps - before;
-        int bottom = height - taps - before;
-        return signs(ix, -before, right, from, to) >= 0
-                && signs(iy, -before, bottom, from, to) >= 0;
-    }
-
-    /** Negative if any of the values is outside its bounds. */
-    private static int signs(int[] values, int low, int high, int from, int to) {
-        int signs = 0;
-        for (int i = from; i < to; i++) {
-            signs |= (values[i] - low) | (high - values[i]);
+    /**
+     * Where in the plane to begin to read for a vector of places that need nothing from outside, and
+     * only samples of {@code rows} rows that lie within two vectors; else {@link #NONE}.
+     */
+    private int first(int i, int rows) {
+        int before = sampler.firstTap();
+        int left = Math.min(ix[i], ix[i + LANES - 1]);
+        int upper = Math.min(iy[i], iy[i + LANES - 1]);
+        int x = left + before;
+        int y = upper + before;
+        int p = offset + y * stride + x;
+        int right = Math.min(2 * LANES, width - x) - taps;
+        if (x < 0 || y < 0 || y > height - rows || right < 0) {
+            return NONE;
         }
-        return signs;
-    }
-
-    private static void linear(
-            float[] d,
-            int offset,
-            int stride,
-            int[] ix,
-            int[] iy,
-            float[] fx,
-            float[] fy,
-            int from,
-            int to,
-            float[] out,
-            int o) {
-        for (int i = from; i < to; i++) {
-            int p = offset + iy[i] * stride + ix[i];
-            float a = d[p];
-            float c = d[p + stride];
-            float upper = a + fx[i] * (d[p + 1] - a);
-            float lower = c + fx[i] * (d[p + stride + 1] - c);
-            out[o + i] = upper + fy[i] * (lower - upper);
+        if (p + (rows - 1) * stride > data.length - 2 * LANES) {
+            return NONE;
         }
+        IntVector across = IntVector.fromArray(INTS, ix, i).sub(left);
+        IntVector down = IntVector.fromArray(INTS, iy, i).sub(upper);
+        boolean far =
+                across.lanewise(VectorOperators.OR, across.neg().add(right))
+                        .lanewise(VectorOperators.OR, down)
+                        .lanewise(VectorOperators.OR, down.neg().add(rows - taps))
+                        .compare(VectorOperators.LT, 0)
+                        .anyTrue();
+        return far ? NONE : p;
     }
 
-    private static void cubic(
-            float[] d,
-            int offset,
-            int stride,
-            int[] ix,
-            int[] iy,
-            float[] fx,
-            float[] fy,
-            float[] t,
-            Sampler sampler,
-            int from,
-            int to,
-            float[] out,
-            int o) {
-        for (int i = from; i < to; i++) {
-            int wx = sampler.entry(fx[i]);
-            int wy = sampler.entry(fy[i]);
-            float w0 = t[wx];
-            float w1 = t[wx + 1];
-            float w2 = t[wx + 2];
-            float w3 = t[wx + 3];
-            int p = offset + (iy[i] - 1) * stride + ix[i] - 1;
-            float r0 = w0 * d[p] + w1 * d[p + 1] + w2 * d[p + 2] + w3 * d[p + 3];
-            p += stride;
-            float r1 = w0 * d[p] + w1 * d[p + 1] + w2 * d[p + 2] + w3 * d[p + 3];
-            p += stride;
-            float r2 = w0 * d[p] + w1 * d[p + 1] + w2 * d[p + 2] + w3 * d[p + 3];
-            p += stride;
-            float r3 = w0 * d[p] + w1 * d[p + 1] + w2 * d[p + 2] + w3 * d[p + 3];
-            out[o + i] = t[wy] * r0 + t[wy + 1] * r1 + t[wy + 2] * r2 + t[wy + 3] * r3;
+    /** Places between three rows of the plane, some below the second. */
+    private void linear(int whole, float[] out, int o) {
+        for (int v = 0; v < whole; v++) {
+            int p = first[v];
+            if (p == NONE) {
+                continue;
+            }
+            int i = v * LANES;
+            IntVector at = within(i);
+            IntVector next = at.add(1);
+            FloatVector f = FloatVector.fromArray(FLOATS, fx, i);
+            IntVector a = bits(p);
+            IntVector b = bits(p + LANES);
+            FloatVector left = pick(at, a, b);
+            FloatVector upper = left.add(f.mul(pick(next, a, b).sub(left)));
+            a = bits(p + stride);
+            b = bits(p + stride + LANES);
+            left = pick(at, a, b);
+            FloatVector middle = left.add(f.mul(pick(next, a, b).sub(left)));
+            a = bits(p + 2 * stride);
+            b = bits(p + 2 * stride + LANES);
+            left = pick(at, a, b);
+            FloatVector lower = left.add(f.mul(pick(next, a, b).sub(left)));
+            VectorMask<Float> below =
+                    IntVector.fromArray(INTS, iy, i)
+                            .compare(VectorOperators.GT, Math.min(iy[i], iy[i + LANES - 1]))
+                            .cast(FLOATS);
+            upper = upper.blend(middle, below);
+            lower = middle.blend(lower, below);
+            FloatVector g = FloatVector.fromArray(FLOATS, fy, i);
+            upper.add(g.mul(lower.sub(upper))).intoArray(out, o + i);
         }
     }
 
-    /** Any sampler, with what lies outside. */
-    private void slow(int from, int to, int before, float[] out, int o) {
+    private void cubic(int whole, float[] out, int o) {
+        for (int v = 0; v < whole; v++) {
+            int p = first[v];
+            if (p == NONE) {
+                continue;
+            }
+            int i = v * LANES;
+            IntVector at = within(i);
+            IntVector at1 = at.add(1);
+            IntVector at2 = at.add(2);
+            IntVector at3 = at.add(3);
+            FloatVector w0 = FloatVector.fromArray(FLOATS, weightsX[0], i);
+            FloatVector w1 = FloatVector.fromArray(FLOATS, weightsX[1], i);
+            FloatVector w2 = FloatVector.fromArray(FLOATS, weightsX[2], i);
+            FloatVector w3 = FloatVector.fromArray(FLOATS, weightsX[3], i);
+            FloatVector sum = FloatVector.zero(FLOATS);
+            for (int j = 0; j < 4; j++) {
+                IntVector a = bits(p);
+                IntVector b = bits(p + LANES);
+                FloatVector row =
+                        w0.mul(pick(at, a, b))
+                                .add(w1.mul(pick(at1, a, b)))
+                                .add(w2.mul(pick(at2, a, b)))
+                                .add(w3.mul(pick(at3, a, b)));
+                sum = sum.add(row.mul(FloatVector.fromArray(FLOATS, weightsY[j], i)));
+                p += stride;
+            }
+            sum.intoArray(out, o + i);
+        }
+    }
+
+    /** The weights of {@link Sampler#GOOD} for many fractions. */
+    private static void weights(float[] f, float[] w0, float[] w1, float[] w2, float[] w3) {
+        for (int i = 0; i < f.length; i++) {
+            float t = f[i];
+            w0[i] = ((t * -0.5f + 1) * t - 0.5f) * t;
+            w1[i] = (t * 1.5f - 2.5f) * t * t + 1;
+            w2[i] = ((t * -1.5f + 2) * t + 0.5f) * t;
+            w3[i] = (t * 0.5f - 0.5f) * t * t;
+        }
+    }
+
+    /** How far to the right of the leftmost each place of a vector is. */
+    private IntVector within(int i) {
+        return IntVector.fromArray(INTS, ix, i).sub(Math.min(ix[i], ix[i + LANES - 1]));
+    }
+
+    private IntVector bits(int p) {
+        return FloatVector.fromArray(FLOATS, data, p).reinterpretAsInts();
+    }
+
+    /** Samples out of two vectors that follow each other. */
+    private static FloatVector pick(IntVector at, IntVector first, IntVector second) {
+        return at.selectFrom(first, second).reinterpretAsFloats();
+    }
+
+    /** Any sampler, with what lies outside; what is done to a value is the same as above. */
+    private void oneByOne(int from, int to, float[] out, int o) {
         for (int i = from; i < to; i++) {
             if (sampler == Sampler.QUICK) {
-                out[o + i] = linear(i);
+                out[o + i] = linearAt(i);
             } else {
-                int wx = sampler.entry(fx[i]);
-                int wy = sampler.entry(fy[i]);
-                out[o + i] = sum(ix[i] + before, iy[i] + before, wx, wy);
+                sampler.weights(fx[i], across);
+                sampler.weights(fy[i], down);
+                out[o + i] = sum(ix[i] + sampler.firstTap(), iy[i] + sampler.firstTap());
             }
         }
     }
 
-    private float linear(int i) {
+    private float linearAt(int i) {
+        if (ix[i] >= 0 && iy[i] >= 0 && ix[i] < width - 1 && iy[i] < height - 1) {
+            int p = offset + iy[i] * stride + ix[i];
+            float upper = data[p] + fx[i] * (data[p + 1] - data[p]);
+            p += stride;
+            float lower = data[p] + fx[i] * (data[p + 1] - data[p]);
+            return upper + fy[i] * (lower - upper);
+        }
         float a = outside(ix[i], iy[i]);
         float c = outside(ix[i], iy[i] + 1);
         float upper = a + fx[i] * (outside(ix[i] + 1, iy[i]) - a);
@@ -175,16 +244,16 @@ final class Samples {
     }
 
     /** The weighted sum over all taps from a first one on. */
-    private float sum(int ix, int iy, int wx, int wy) {
+    private float sum(int ix, int iy) {
         boolean in = ix >= 0 && iy >= 0 && ix + taps <= width && iy + taps <= height;
         float sum = 0;
         for (int j = 0; j < taps; j++) {
             float row = 0;
             int p = offset + (iy + j) * stride + ix;
             for (int i = 0; i < taps; i++) {
-                row += table[wx + i] * (in ? data[p + i] : outside(ix + i, iy + j));
+                row += across[i] * (in ? data[p + i] : outside(ix + i, iy + j));
             }
-            sum += table[wy + j] * row;
+            sum += down[j] * row;
         }
         return sum;
     }

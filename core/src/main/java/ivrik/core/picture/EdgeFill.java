@@ -76,4 +76,14 @@ public enum EdgeFill {
             read(in.data(), in.row(inside), in.width(), from, out, count);
         }
     }
+
+    /** Fills in what lies outside on both sides of a row of {@code n} that begins at {@code margin}. */
+    public void extend(float[] row, int margin, int n) {
+        for (int k = 0; k < margin; k++) {
+            int left = inside(k - margin, n);
+            int right = inside(n + k, n);
+            row[k] = left < 0 ? 0 : row[margin + left];
+            row[margin + n + k] = right < 0 ? 0 : row[margin + right];
+        }
+    }
 }

@@ -1,11 +1,102 @@
 package ivrik.core.picture;
 
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.VectorSpecies;
+
+import java.util.Arrays;
+
 /**
- * Arithmetic on rows of one length. The loops run over arrays of their own with one index, which is
- * what the compiler vectorises.
+ * Arithmetic on rows. Loops over arrays of their own with one index are vectorised by the compiler; where
+ * rows begin at places of their own they are worked on in whole vectors, in arrays with {@link #room}.
  */
 public final class Lines {
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+
     private Lines() {}
+
+    /** How long an array must be for {@code n} values to be worked on in whole vectors. */
+    public static int room(int n) {
+        return FLOATS.loopBound(n + FLOATS.length() - 1);
+    }
+
+    /** a + b, each from a place of its own on; in whole vectors, see {@link #room}. */
+    public static void sum(float[] a, int fromA, float[] b, int fromB, float[] out, int n) {
+        for (int i = 0; i < n; i += FLOATS.length()) {
+            at(a, fromA + i).add(at(b, fromB + i)).intoArray(out, i);
+        }
+    }
+
+    /** a * w from a place on; in whole vectors. */
+    public static void scale(float[] a, int from, float w, float[] out, int to, int n) {
+        for (int i = 0; i < n; i += FLOATS.length()) {
+            at(a, from + i).mul(w).intoArray(out, to + i);
+        }
+    }
+
+    /** Every {@code step}-th sample from a place on, put together; in whole vectors. */
+    public static void every(float[] a, int from, int step, float[] out, int o, int n) {
+        int[] steps = new int[FLOATS.length()];
+        Arrays.setAll(steps, i -> i * step);
+        for (int i = 0; i < n; i += FLOATS.length()) {
+            FloatVector.fromArray(FLOATS, a, from + i * step, steps, 0).intoArray(out, o + i);
+        }
+    }
+
+    /** Adds a * w from a place on; in whole vectors. */
+    public static void add(float[] a, int from, float w, float[] out, int n) {
+        for (int i = 0; i < n; i += FLOATS.length()) {
+            at(out, i).add(at(a, from + i).mul(w)).intoArray(out, i);
+        }
+    }
+
+    /** The sum of {@code taps} samples that follow each other, each by its weight; in whole vectors. */
+    public static void weighted(float[] a, int from, float[] w, int taps, float[] out, int n) {
+        for (int i = 0; i < n; i += FLOATS.length()) {
+            FloatVector sum = at(a, from + i).mul(w[0]);
+            for (int k = 1; k < taps; k++) {
+                sum = sum.add(at(a, from + i + k).mul(w[k]));
+            }
+            sum.intoArray(out, i);
+        }
+    }
+
+    /** Adds (a + b) * w, each from a place of its own on; in whole vectors, see {@link #room}. */
+    public static void addPair(
+            float[] a, int fromA, float[] b, int fromB, float w, float[] out, int to, int n) {
+        for (int i = 0; i < n; i += FLOATS.length()) {
+            FloatVector pair = at(a, fromA + i).add(at(b, fromB + i)).mul(w);
+            at(out, to + i).add(pair).intoArray(out, to + i);
+        }
+    }
+
+    /** base * u + (a + b) * v + (c + d) * w, each from a place of its own on; in whole vectors. */
+    public static void pairs(
+            float[] base,
+            int fromBase,
+            float u,
+            float[] a,
+            int fromA,
+            float[] b,
+            int fromB,
+            float v,
+            float[] c,
+            int fromC,
+            float[] d,
+            int fromD,
+            float w,
+            float[] out,
+            int to,
+            int n) {
+        for (int i = 0; i < n; i += FLOATS.length()) {
+            FloatVector first = at(a, fromA + i).add(at(b, fromB + i)).mul(v);
+            FloatVector second = at(c, fromC + i).add(at(d, fromD + i)).mul(w);
+            at(base, fromBase + i).mul(u).add(first.add(second)).intoArray(out, to + i);
+        }
+    }
+
+    private static FloatVector at(float[] row, int i) {
+        return FloatVector.fromArray(FLOATS, row, i);
+    }
 
     /** a * w. */
     public static void scale(float[] a, float w, float[] out) {
@@ -21,24 +112,10 @@ public final class Lines {
         }
     }
 
-    /** (a + b) * w. */
-    public static void sum(float[] a, float[] b, float w, float[] out) {
-        for (int i = 0; i < out.length; i++) {
-            out[i] = (a[i] + b[i]) * w;
-        }
-    }
-
     /** Adds (a - b) * w. */
     public static void addDifference(float[] a, float[] b, float w, float[] out) {
         for (int i = 0; i < out.length; i++) {
             out[i] += (a[i] - b[i]) * w;
-        }
-    }
-
-    /** Adds (a + b) * w. */
-    public static void addPair(float[] a, float[] b, float w, float[] out) {
-        for (int i = 0; i < out.length; i++) {
-            out[i] += (a[i] + b[i]) * w;
         }
     }
 

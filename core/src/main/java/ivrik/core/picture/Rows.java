@@ -28,14 +28,20 @@ public interface Rows {
 
     /** All rows, made by many threads, into a plane of their size that nobody reads yet. */
     default void into(Plane out, Workers workers) {
-        workers.rows(
-                height(),
-                (from, to) -> {
-                    Reader reader = reader();
-                    for (int y = from; y < to; y++) {
-                        reader.row(y, out.data(), out.row(y));
-                    }
-                });
+        workers.rows(height(), (from, to) -> write(from, to, out));
+    }
+
+    /** Some rows in order, by one thread, into a plane of their size. */
+    default void write(int from, int to, Plane out) {
+        Reader reader = reader();
+        for (int y = from; y < to; y++) {
+            reader.row(y, out.data(), out.row(y));
+        }
+    }
+
+    /** The same rows, such that any few of them can be made at no more than their share of the cost. */
+    default Rows ready(Workers workers) {
+        return this;
     }
 
     /** The rows of a plane; it is itself when all are wanted. */

@@ -11,6 +11,12 @@ public enum Sampler {
         double weight(double d) {
             return Math.max(0, 1 - d);
         }
+
+        @Override
+        public void weights(float fraction, float[] out) {
+            out[0] = 1 - fraction;
+            out[1] = fraction;
+        }
     },
     /** Catmull-Rom cubic, the cardinal spline with B = 0, C = 1/2 of Mitchell and Netravali 1988. */
     GOOD(4) {
@@ -19,6 +25,14 @@ public enum Sampler {
             return d < 1
                     ? (1.5 * d - 2.5) * d * d + 1
                     : d < 2 ? ((-0.5 * d + 2.5) * d - 4) * d + 2 : 0;
+        }
+
+        @Override
+        public void weights(float f, float[] out) {
+            out[0] = ((f * -0.5f + 1) * f - 0.5f) * f;
+            out[1] = (f * 1.5f - 2.5f) * f * f + 1;
+            out[2] = ((f * -1.5f + 2) * f + 0.5f) * f;
+            out[3] = (f * 0.5f - 0.5f) * f * f;
         }
     },
     /** Lanczos windowed sinc with three lobes. */
@@ -31,12 +45,15 @@ public enum Sampler {
             double a = Math.PI * d;
             return d < 3 ? 3 * StrictMath.sin(a) * StrictMath.sin(a / 3) / (a * a) : 0;
         }
+
+        @Override
+        public void weights(float fraction, float[] out) {
+            int entry = (int) (fraction * Table.STEPS + 0.5f) * out.length;
+            System.arraycopy(Table.BEST, entry, out, 0, out.length);
+        }
     };
 
-    private static final int STEPS = 2048;
-
     private final int taps;
-    private float[] table;
 
     Sampler(int taps) {
         this.taps = taps;
@@ -50,26 +67,6 @@ public enum Sampler {
     /** The first of those samples, relative to the whole pixel at or before the position. */
     public int firstTap() {
         return 1 - taps / 2;
-    }
-
-    /**
-     * The weights of {@link #weights} for fractions in steps of 1/2048, one after the other, the last
-     * for 1; rounded to the nearest of them a position is at most 1/4096 pixel off.
-     */
-    public synchronized float[] table() {
-        if (table == null) {
-            float[] made = new float[(STEPS + 1) * taps];
-            for (int i = 0; i <= STEPS; i++) {
-                System.arraycopy(weights((double) i / STEPS), 0, made, i * taps, taps);
-            }
-            table = made;
-        }
-        return table;
-    }
-
-    /** The place in {@link #table} of the weights for a fraction in 0..1. */
-    public int entry(float fraction) {
-        return (int) (fraction * STEPS + 0.5f) * taps;
     }
 
     /** The kernel at a distance of {@code d} >= 0 pixels. */
@@ -91,5 +88,21 @@ public enum Sampler {
             weights[k] = (float) (w[k] / sum);
         }
         return weights;
+    }
+
+    /** The same weights for many positions, into an array of {@link #taps}, to within 1e-3. */
+    public abstract void weights(float fraction, float[] out);
+
+    /** Lanczos weights in steps of 1/2048: a position is at most 1/4096 pixel off. */
+    private static final class Table {
+        static final int STEPS = 2048;
+        static final float[] BEST = new float[(STEPS + 1) * Sampler.BEST.taps];
+
+        static {
+            for (int i = 0; i <= STEPS; i++) {
+                float[] w = Sampler.BEST.weights((double) i / STEPS);
+                System.arraycopy(w, 0, BEST, i * w.length, w.length);
+            }
+        }
     }
 }

@@ -75,7 +75,7 @@ final class LaneTreater {
             cancel.check();
             rows = apply(stage, rows.toPlane(workers));
         }
-        return rows;
+        return rows.ready(workers);
     }
 
     /** A lane multiplied by its coverage, and the coverage. */

@@ -36,8 +36,7 @@ public final class BoxBlur implements Treatment {
                 lane,
                 window(side * settings.share("across")),
                 window(side * settings.share("down")),
-                settings.edgeFill(),
-                context.workers());
+                settings.edgeFill());
     }
 
     /** The whole width of a window whose variance, that of its samples included, is the box's. */

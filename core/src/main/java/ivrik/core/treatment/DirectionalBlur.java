@@ -46,11 +46,7 @@ public final class DirectionalBlur implements Treatment {
                 (plane, rows, stretch) -> {
                     double window = BoxBlur.window(length * stretch);
                     return Mean.of(
-                            plane,
-                            rows ? window : 1,
-                            rows ? 1 : window,
-                            settings.edgeFill(),
-                            context.workers());
+                            plane, rows ? window : 1, rows ? 1 : window, settings.edgeFill());
                 });
     }
 

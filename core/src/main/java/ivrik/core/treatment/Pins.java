@@ -1,5 +1,6 @@
 package ivrik.core.treatment;
 
+import ivrik.core.filter.Chain;
 import ivrik.core.filter.PinWarp;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.Size;
@@ -79,7 +80,6 @@ public final class Pins implements Move {
                 };
         Warp once = PinWarp.of(pins, settings.number("border") * scale, kind, size);
         int times = (int) Math.max(1, Math.round(settings.number("times")));
-        List<Warp> all = Collections.nCopies(times, once);
-        return (x, y, n) -> all.forEach(w -> w.back(x, y, n));
+        return times == 1 ? once : new Chain(Collections.nCopies(times, once));
     }
 }

@@ -1,0 +1,48 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Lines;
+import ivrik.core.picture.Plane;
+
+/**
+ * Rows of a plane where they lie, with those above and below it, to be read in whole vectors (see {@link
+ * Lines#room}). What is read beyond the end of a row is anything.
+ */
+final class Sight {
+    private final Plane in;
+    private final EdgeFill fill;
+    private final float[] nothing;
+    private final float[][] last;
+    private final int firstOfLast;
+
+    Sight(Plane in, EdgeFill fill) {
+        this.in = in;
+        this.fill = fill;
+        int room = Lines.room(in.width());
+        this.nothing = new float[room];
+        int whole = in.height();
+        while (whole > 0 && in.row(whole - 1) + room > in.data().length) {
+            whole--;
+        }
+        this.firstOfLast = whole;
+        this.last = new float[in.height() - whole][room];
+        for (int k = 0; k < last.length; k++) {
+            System.arraycopy(in.data(), in.row(whole + k), last[k], 0, in.width());
+        }
+    }
+
+    /** The array that a row lies in; the last rows are copies with room after them. */
+    float[] data(int y) {
+        int row = fill.inside(y, in.height());
+        if (row < 0) {
+            return nothing;
+        }
+        return row < firstOfLast ? in.data() : last[row - firstOfLast];
+    }
+
+    /** Where it begins. */
+    int at(int y) {
+        int row = fill.inside(y, in.height());
+        return row < 0 || row >= firstOfLast ? 0 : in.row(row);
+    }
+}

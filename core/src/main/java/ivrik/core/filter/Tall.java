@@ -1,0 +1,26 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Workers;
+
+/** Rows that look at many others above and below, and so are dear to begin at any but few rows. */
+interface Tall extends Filtered {
+    int FEWEST = 32;
+
+    /** It is cheap to begin at multiples of so many rows. */
+    int block();
+
+    @Override
+    default void into(Plane out, Workers workers) {
+        int rows = block() * ((FEWEST + block() - 1) / block());
+        workers.parts(
+                (height() + rows - 1) / rows,
+                part -> write(part * rows, Math.min(height(), (part + 1) * rows), out));
+    }
+
+    @Override
+    default Rows ready(Workers workers) {
+        return Rows.of(toPlane(workers));
+    }
+}

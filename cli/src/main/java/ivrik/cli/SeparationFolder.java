@@ -41,7 +41,11 @@ final class SeparationFolder {
             String depth,
             List<Lane> lanes,
             String alpha) {
-        record Lane(String id, String file) {}
+        /**
+         * @param remainder the file of what the floats of the lane could not hold; null where they
+         *     hold enough
+         */
+        record Lane(String id, String file, String remainder) {}
     }
 
     /** A frame and the depth it came in, or shall leave at. */
@@ -54,12 +58,18 @@ final class SeparationFolder {
             throw SafeFile.fault(folder, e);
         }
         Frame frame = picture.frame().straight(workers);
-        List<Plane> planes = model.separate(frame.colour(), workers);
+        List<Plane> planes = model.separateFully(frame.colour(), workers);
         List<Index.Lane> lanes = new ArrayList<>();
-        for (int i = 0; i < planes.size(); i++) {
-            LaneKind lane = model.lanes().get(i);
-            lanes.add(new Index.Lane(lane.id(), lane.id() + ".exr"));
-            StillWriter.writePlane(planes.get(i), folder.resolve(lane.id() + ".exr"), workers);
+        int count = model.lanes().size();
+        for (int i = 0; i < count; i++) {
+            String id = model.lanes().get(i).id();
+            StillWriter.writePlane(planes.get(i), folder.resolve(id + ".exr"), workers);
+            String remainder = null;
+            if (model.remainders() > 0) {
+                remainder = id + "-remainder.exr";
+                StillWriter.writePlane(planes.get(count + i), folder.resolve(remainder), workers);
+            }
+            lanes.add(new Index.Lane(id, id + ".exr", remainder));
         }
         if (!frame.isOpaque()) {
             StillWriter.writePlane(frame.coverage().getFirst(), folder.resolve(ALPHA), workers);
@@ -91,18 +101,24 @@ final class SeparationFolder {
         }
         Separation model = Separations.named(index.model());
         List<Plane> lanes = new ArrayList<>();
+        List<Plane> remainders = new ArrayList<>();
         for (LaneKind kind : model.lanes()) {
-            String name =
+            Index.Lane lane =
                     index.lanes().stream()
                             .filter(l -> l.id().equals(kind.id()))
-                            .map(Index.Lane::file)
                             .findFirst()
                             .orElseThrow(
                                     () ->
                                             new UnreadableMediaException(
                                                     file + " does not name the lane " + kind.id(),
                                                     "separate the picture again"));
-            lanes.add(plane(folder.resolve(name), workers));
+            lanes.add(plane(folder.resolve(lane.file()), workers));
+            if (lane.remainder() != null) {
+                remainders.add(plane(folder.resolve(lane.remainder()), workers));
+            }
+        }
+        if (remainders.size() == model.remainders()) {
+            lanes.addAll(remainders);
         }
         List<Plane> colour = model.rejoin(lanes, workers);
         Frame frame =

@@ -105,7 +105,8 @@ class CommandLineTest extends Commanded {
                 "lab",
                 "oklab",
                 "hsv",
-                "trio:ff5a28,28c878,4638ff"
+                "trio:ff5a28,28c878,4638ff",
+                "trio:dd39e0,8031bf,9d35c9,linear"
             })
     void everySeparationOfAPictureAndItsAlphaIsRejoinedExactly(String model) throws IOException {
         for (Path in :

@@ -6,6 +6,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.separation.Separation;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -29,7 +30,8 @@ record LaneStream(Separation model, List<Plane> colour, List<Rows> treated) impl
     public Reader reader() {
         int width = width();
         float[][] source = new float[3][width];
-        float[][] lanes = new float[treated.size()][width];
+        int remainders = model.remainders();
+        float[][] lanes = new float[treated.size() + remainders][width];
         List<Rows.Reader> readers =
                 treated.stream().map(rows -> rows == null ? null : rows.reader()).toList();
         boolean all = treated.stream().noneMatch(java.util.Objects::isNull);
@@ -38,9 +40,12 @@ record LaneStream(Separation model, List<Plane> colour, List<Rows> treated) impl
                 Pixels.read(colour, y, source);
                 model.separate(source, lanes, width);
             }
-            for (int i = 0; i < lanes.length; i++) {
+            for (int i = 0; i < readers.size(); i++) {
                 if (readers.get(i) != null) {
                     readers.get(i).row(y, lanes[i], 0);
+                    if (remainders > 0) {
+                        Arrays.fill(lanes[readers.size() + i], 0f);
+                    }
                 }
             }
             model.rejoin(lanes, rgb, width);

@@ -149,7 +149,7 @@ final class LookRenderer {
                 && supplies.feeds().stream().allMatch(Objects::isNull)) {
             Frame straight = source.straight(workers);
             return new Frame(
-                    join(look, model.separate(straight.colour(), workers)),
+                    join(look, model.separateFully(straight.colour(), workers)),
                     Alpha.STRAIGHT,
                     straight.coverage());
         }

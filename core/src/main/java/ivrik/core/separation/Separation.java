@@ -23,10 +23,18 @@ public interface Separation {
     }
 
     /**
+     * How many rows of remainders may follow the lanes: what a float could not hold of each, less than
+     * half its last bit. Most models need none to be rejoined exactly.
+     */
+    default int remainders() {
+        return 0;
+    }
+
+    /**
      * The lanes of the first {@code n} colours of a row.
      *
      * @param colour red, green and blue as delivered; may be written over
-     * @param lanes as many arrays as there are lanes
+     * @param lanes as many arrays as there are lanes, and as many again for their remainders or not
      */
     void separate(float[][] colour, float[][] lanes, int n);
 
@@ -34,7 +42,7 @@ public interface Separation {
      * The colours of the first {@code n} lanes of a row; undoes {@link #separate(float[][], float[][],
      * int)}.
      *
-     * @param lanes may be written over
+     * @param lanes with their remainders or not; may be written over
      */
     void rejoin(float[][] lanes, float[][] colour, int n);
 
@@ -43,7 +51,12 @@ public interface Separation {
         return Pixels.map(colour, lanes().size(), workers, this::separate);
     }
 
-    /** The three colour planes of these lanes; undoes {@link #separate(List, Workers)}. */
+    /** The lanes, and after them their remainders if there are any. */
+    default List<Plane> separateFully(List<Plane> colour, Workers workers) {
+        return Pixels.map(colour, lanes().size() + remainders(), workers, this::separate);
+    }
+
+    /** The three colour planes of these lanes, with their remainders or not. */
     default List<Plane> rejoin(List<Plane> lanes, Workers workers) {
         return Pixels.map(lanes, 3, workers, this::rejoin);
     }

@@ -156,6 +156,12 @@ public final class Trio implements Separation {
         return lanes;
     }
 
+    /** Near black a 16-bit picture shows more of linear light than the floats of large lanes hold. */
+    @Override
+    public int remainders() {
+        return linear ? 3 : 0;
+    }
+
     @Override
     public void separate(float[][] colour, float[][] out, int n) {
         if (linear) {

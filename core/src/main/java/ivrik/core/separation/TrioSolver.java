@@ -9,7 +9,8 @@ import java.util.Map;
 /**
  * Colours from lanes by a matrix, and lanes from colours. Where the matrix is badly conditioned lanes
  * are large, and rounding them to floats would show in a 16-bit picture; then the last bits of all
- * three are chosen together so that their roundings cancel.
+ * three are chosen together so that their roundings cancel. Where lanes come with their remainders none
+ * of this is needed: the two together hold 48 bits.
  */
 final class TrioSolver {
     /** From here on plain rounding can be seen at 16 bit. */
@@ -39,11 +40,26 @@ final class TrioSolver {
         careful = condition > HARMLESS_CONDITION;
     }
 
-    /** The first {@code n} colours' lanes. */
+    /** The first {@code n} colours' lanes, and their remainders if there is room for them. */
     void separate(float[][] in, float[][] out, int n) {
+        if (out.length > 3) {
+            for (int k = 0; k < 3; k++) {
+                separate(inverse[k], in, out[k], out[3 + k], n);
+            }
+            return;
+        }
         Rounding rounding = new Rounding();
         for (int i = 0; i < n; i++) {
             separate(in, out, i, rounding);
+        }
+    }
+
+    private static void separate(
+            double[] row, float[][] in, float[] lane, float[] remainder, int n) {
+        for (int i = 0; i < n; i++) {
+            double exact = row[0] * in[0][i] + row[1] * in[1][i] + row[2] * in[2][i];
+            lane[i] = (float) exact;
+            remainder[i] = (float) (exact - lane[i]);
         }
     }
 
@@ -61,6 +77,18 @@ final class TrioSolver {
 
     /** The first {@code n} lanes' colours. */
     void rejoin(float[][] in, float[][] out, int n) {
+        if (in.length > 3) {
+            for (int c = 0; c < 3; c++) {
+                for (int i = 0; i < n; i++) {
+                    out[c][i] =
+                            (float)
+                                    (m[c][0] * ((double) in[0][i] + in[3][i])
+                                            + m[c][1] * ((double) in[1][i] + in[4][i])
+                                            + m[c][2] * ((double) in[2][i] + in[5][i]));
+                }
+            }
+            return;
+        }
         Pixels.matrix(back, in, out, n);
         if (!careful) {
             return;

@@ -48,11 +48,12 @@ class TrioTest {
         float[][] c = new float[3][N];
         for (int i = 0; i < N; i++) {
             for (int k = 0; k < 3; k++) {
-                c[k][i] = random.nextInt(steps + 1) / (float) steps;
+                int code = i % 3 == 0 ? random.nextInt(40) : random.nextInt(steps + 1);
+                c[k][i] = (i % 3 == 0 && k == i % 2 ? steps : code) / (float) steps;
             }
         }
         List<Plane> source = Stream.of(c).map(a -> Plane.of(64, 64, a)).toList();
-        List<Plane> back = trio.rejoin(trio.separate(source, workers), workers);
+        List<Plane> back = trio.rejoin(trio.separateFully(source, workers), workers);
         int wrong = 0;
         for (int k = 0; k < 3; k++) {
             for (int i = 0; i < N; i++) {
@@ -86,17 +87,19 @@ class TrioTest {
 
     @Test
     void inLinearLightToo() {
-        for (int i = 0; i < 60; ) {
-            List<Ink> inks = randomInks();
+        int bad = 0;
+        for (int i = 0; i < 120; ) {
+            List<Ink> inks = i % 2 == 0 ? randomInks() : nearlyPlanar();
             double condition = Trio.condition(inks, true);
             if (condition <= Trio.WORST_CONDITION) {
                 i++;
-                int steps = condition < 20 ? 65535 : 255;
-                assertThat(wrongCodes(new Trio(inks, true), steps))
-                        .as("%s of condition %f at %d", inks, condition, steps)
+                bad += condition > 200 ? 1 : 0;
+                assertThat(wrongCodes(new Trio(inks, true), 65535))
+                        .as("%s of condition %f", inks, condition)
                         .isZero();
             }
         }
+        assertThat(bad).as("some are badly conditioned").isGreaterThan(10);
     }
 
     @Test

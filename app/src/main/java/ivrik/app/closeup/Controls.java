@@ -1,5 +1,9 @@
 package ivrik.app.closeup;
 
+import ivrik.app.control.NumberField;
+import ivrik.app.session.Session;
+import ivrik.core.look.Look;
+
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -14,7 +18,9 @@ import javafx.scene.layout.Region;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
+import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 
 /** Small parts that the close-ups are put together from. */
 final class Controls {
@@ -76,6 +82,45 @@ final class Controls {
             button.getItems().add(item);
         }
         return button;
+    }
+
+    /**
+     * A number of the look; a drag is one step.
+     *
+     * @param name of the edit
+     * @param change what setting it to a value does
+     */
+    static NumberField number(
+            String id,
+            NumberField.Spec spec,
+            String help,
+            Session session,
+            String name,
+            DoubleFunction<UnaryOperator<Look>> change) {
+        NumberField field =
+                new NumberField(
+                        spec,
+                        help,
+                        new NumberField.Listener() {
+                            private Session.Gesture gesture;
+
+                            @Override
+                            public void begin() {
+                                gesture = session.gesture(name);
+                            }
+
+                            @Override
+                            public void drag(double to) {
+                                gesture.editLook(change.apply(to));
+                            }
+
+                            @Override
+                            public void set(double to) {
+                                session.editLook(name, change.apply(to));
+                            }
+                        });
+        field.setId(id);
+        return field;
     }
 
     /** Nodes on one line, the space between them shared. */

@@ -100,45 +100,27 @@ final class LaneNumbers extends GridPane {
         var spec =
                 new NumberField.Spec(
                         "", p.min(), p.max(), p.rest(), p.step(), decimals, p.min() < 0);
-        String name = "Set " + kind.title() + " " + p.title();
         NumberField field =
-                new NumberField(
+                Controls.number(
+                        kind.id() + "-" + p.name(),
                         spec,
                         kind.title()
                                 + " "
                                 + p.title()
                                 + (p.unit().isEmpty() ? "" : ", in " + p.unit()),
-                        new NumberField.Listener() {
-                            private Session.Gesture gesture;
-
-                            @Override
-                            public void begin() {
-                                gesture = session.gesture(name);
-                            }
-
-                            @Override
-                            public void drag(double to) {
-                                gesture.editLook(change(to));
-                            }
-
-                            @Override
-                            public void set(double to) {
-                                session.editLook(name, change(to));
-                            }
-
-                            private UnaryOperator<Look> change(double to) {
-                                int step = session.state().step();
-                                return look ->
-                                        Lanes.with(
-                                                look, step, lane, view.frame.get(), p.name(), to);
-                            }
-                        });
-        field.setId(kind.id() + "-" + p.name());
+                        session,
+                        "Set " + kind.title() + " " + p.title(),
+                        to -> change(lane, p, to));
         showers.add(
                 s ->
                         TreatmentPart.step(s)
                                 .map(step -> step.lanes().get(lane).value(p.name()))
                                 .ifPresent(v -> field.show(v.at(view.frame.get()))));
         return field;
+    }
+
+    private UnaryOperator<Look> change(int lane, Parameter p, double to) {
+        int step = session.state().step();
+        return look -> Lanes.with(look, step, lane, view.frame.get(), p.name(), to);
     }
 }

@@ -5,7 +5,10 @@ import static ivrik.app.closeup.Controls.quiet;
 import static ivrik.app.closeup.Controls.row;
 import static ivrik.app.closeup.Controls.word;
 
+import ivrik.app.control.NumberField;
 import ivrik.app.session.Follow;
+import ivrik.app.session.Lanes;
+import ivrik.app.session.LensSpread;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.Steps;
@@ -18,6 +21,7 @@ import ivrik.core.picture.Sampler;
 import ivrik.core.project.Source;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Group;
+import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Parameter;
@@ -123,7 +127,18 @@ final class TreatmentPart extends VBox implements Part {
                 ruler.setId("lane-ruler");
                 yield List.of(ruler);
             }
-            case LENS, PLOT -> {
+            case SPECTRUM -> {
+                int lanes = Lanes.kinds(session.state()).size();
+                SpectrumStrip strip = new SpectrumStrip(session, view, palette, lanes);
+                strip.setId("spectrum-strip");
+                yield List.of(strip);
+            }
+            case LENS -> {
+                LanePlot plot = new LanePlot(session, view, palette);
+                plot.setId("lane-plot");
+                yield List.of(plot, apart());
+            }
+            case PLOT -> {
                 LanePlot plot = new LanePlot(session, view, palette);
                 plot.setId("lane-plot");
                 yield d.series().isPresent()
@@ -145,6 +160,34 @@ final class TreatmentPart extends VBox implements Part {
                 yield List.of(pins);
             }
         };
+    }
+
+    /** The one number that spreads a lens over the lanes. */
+    private Node apart() {
+        NumberField field =
+                Controls.number(
+                        "lens-apart",
+                        new NumberField.Spec("%", -50, 50, 0, 0.1, 2, true),
+                        "How far the first and the last lane lie to either side at the corner; what"
+                                + " lies between is held",
+                        session,
+                        "Spread the lens",
+                        to -> {
+                            int step = session.state().step();
+                            long frame = view.frame.get();
+                            return l -> LensSpread.with(l, step, frame, to);
+                        });
+        showers.add(
+                s ->
+                        s.look()
+                                .filter(l -> s.step() < l.steps().size())
+                                .filter(l -> l.steps().get(s.step()).kind() instanceof Lens)
+                                .ifPresent(
+                                        l ->
+                                                field.show(
+                                                        LensSpread.at(
+                                                                l, s.step(), view.frame.get()))));
+        return row(quiet("apart at the corner"), field);
     }
 
     static Label hint(String text) {

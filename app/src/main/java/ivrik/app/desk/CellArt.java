@@ -61,6 +61,18 @@ enum CellArt {
             g.fillOval(x - 2, y - 2, 4, 4);
         }
     },
+    /** Uprights over as far as the wavelengths are spread. */
+    SPECTRUM {
+        @Override
+        void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
+            double length = Math.abs(s.number("length"));
+            double half = length == 0 ? 0 : r * (0.3 + 1.1 * (1 - Math.exp(-length / 40)));
+            for (int i = -3; i <= 3; i++) {
+                double high = r * 0.55 * Math.exp(-i * i / 5.0);
+                g.strokeLine(x + half * i / 3, y - high, x + half * i / 3, y + high);
+            }
+        }
+    },
     /** Two arcs, the outer one where the corner comes. */
     LENS {
         @Override

@@ -7,6 +7,7 @@ import ivrik.app.theme.Palette;
 import ivrik.core.treatment.Centre;
 import ivrik.core.treatment.Control;
 import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Dispersion;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
@@ -20,6 +21,7 @@ public final class Handles {
     private final Handle shift;
     private final Handle centre;
     private final Handle pins;
+    private final Handle line;
     private Handle taken;
 
     public Handles(Session session, View view) {
@@ -27,6 +29,7 @@ public final class Handles {
         this.shift = new ShiftHandles(session, view);
         this.centre = new CentreHandle(session, view);
         this.pins = new PinHandles(session, view);
+        this.line = new LineHandle(session, view);
     }
 
     private List<Handle> present() {
@@ -41,11 +44,29 @@ public final class Handles {
                             if (d.control() == Control.PINS) {
                                 present.add(pins);
                             }
-                            if (d.has(Centre.X.name())) {
+                            if (hasLine()) {
+                                present.add(line);
+                            } else if (d.has(Centre.X.name())) {
                                 present.add(centre);
                             }
                         });
         return present;
+    }
+
+    /** Whether the selected treatment lies along a line: a spectrum may also lie outward. */
+    private boolean hasLine() {
+        return session.state()
+                .look()
+                .map(l -> l.steps().get(session.state().step()))
+                .filter(
+                        s ->
+                                s.kind().description().has(LineHandle.ANGLE)
+                                        && s.kind().description().has(LineHandle.LENGTH))
+                .filter(
+                        s ->
+                                !(s.kind() instanceof Dispersion)
+                                        || !s.word(Dispersion.WAY).equals(Dispersion.WAY.rest()))
+                .isPresent();
     }
 
     void draw(GraphicsContext g, Palette p, Mapping m) {

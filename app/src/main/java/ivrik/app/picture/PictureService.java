@@ -62,12 +62,14 @@ public final class PictureService {
      * What was rendered.
      *
      * @param register null after the quick pass
+     * @param missed whether the look on the desk reaches nothing of this frame
      * @param faults by source id, what keeps a source from being shown
      */
     public record Answer(
             Request request,
             Map<Show, Shown> shown,
             Register register,
+            boolean missed,
             Map<String, String> faults) {}
 
     /**
@@ -143,12 +145,13 @@ public final class PictureService {
                 return;
             }
             if (cache.get(request.plan(), 1).isEmpty()) {
-                answer(request, render(request, QUICK_SCALE, stale), null);
+                answer(request, render(request, QUICK_SCALE, stale), null, false);
             }
             Map<Show, Shown> fine = render(request, 1, stale);
             Frame result = frame(request, Show.RESULT, 1, stale);
             Frame source = renderer.render(request.plan().untouched(), 1, stale);
-            answer(request, fine, register(request, result, source, stale));
+            Register register = register(request, result, source, stale);
+            answer(request, fine, register, misses(request, stale));
         } catch (CancelledException e) {
             // a newer request is already waiting
         } catch (IvrikException e) {
@@ -172,8 +175,19 @@ public final class PictureService {
                 : shown;
     }
 
-    private void answer(Request request, Map<Show, Shown> shown, Register register) {
-        Answer answer = new Answer(request, shown, register, Map.copyOf(faults));
+    private boolean misses(Request request, Cancel stale) {
+        if (request.layer() < 0) {
+            return false;
+        }
+        LayerPlan layer = request.plan().layers().get(request.layer());
+        return request.look() < layer.looks().size()
+                && layer.looks().get(request.look()).reach().isPresent()
+                && renderer.reached(request.plan(), layer, request.look(), 1, stale).isFlat(0);
+    }
+
+    private void answer(
+            Request request, Map<Show, Shown> shown, Register register, boolean missed) {
+        Answer answer = new Answer(request, shown, register, missed, Map.copyOf(faults));
         Platform.runLater(
                 () -> {
                     if (newest.get() == request) {

@@ -13,6 +13,10 @@ import java.util.Optional;
 
 /** Why an edit shows nothing on screen, in plain words. */
 public final class WhyNothing {
+    /** Told once the reach has been worked out, which takes the picture. */
+    public static final String MISSED =
+            "Nothing changes here: the reach of this look selects nothing in this frame";
+
     private WhyNothing() {}
 
     /** The reason, if the frame is the same after an edit of the look as before. */

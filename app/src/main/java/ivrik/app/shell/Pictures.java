@@ -9,6 +9,7 @@ import ivrik.app.picture.Shown;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Show;
+import ivrik.app.session.WhyNothing;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
@@ -242,8 +243,17 @@ final class Pictures {
         if (answer.register() != null) {
             onRegister.accept(answer.register());
             panes.forEach(p -> p.picture().split(Header.apart(answer.register())));
+            sayIfMissed(answer.missed());
         }
         explain(answer);
+    }
+
+    private void sayIfMissed(boolean missed) {
+        if (missed && view.notice.get().isEmpty()) {
+            view.notice.set(WhyNothing.MISSED);
+        } else if (!missed && view.notice.get().equals(WhyNothing.MISSED)) {
+            view.notice.set("");
+        }
     }
 
     private void explain(Answer answer) {

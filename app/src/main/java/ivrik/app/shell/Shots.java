@@ -15,6 +15,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
 import ivrik.core.treatment.Curve;
+import ivrik.core.treatment.Dispersion;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
@@ -143,9 +144,15 @@ final class Shots {
                 });
         shot("treatment-sheet", w -> w.view().band.set(Band.TREATMENTS));
         shot(
-                "pins",
+                "spectrum",
                 w -> {
                     w.view().band.set(Band.NONE);
+                    w.session().editLook("Spectrum", Shots::alongALine);
+                    w.session().selectCell(0, 0);
+                });
+        shot(
+                "pins",
+                w -> {
                     w.session().editLook("Pins", l -> BuiltInLooks.named("ghost-pins"));
                     w.session().selectCell(0, 0);
                 });
@@ -214,6 +221,31 @@ final class Shots {
                             .withAmounts(4, lane, a -> a.with("strength", Value.of(6)));
         }
         return more;
+    }
+
+    /** Spread into a spectrum along a line. */
+    private static Look alongALine(Look look) {
+        Dispersion dispersion = new Dispersion();
+        Step step =
+                Step.shownOff(dispersion, 3)
+                        .withWord(Dispersion.WAY, Dispersion.WAY.words().getLast());
+        Look only = look;
+        while (!only.steps().isEmpty()) {
+            only = only.withoutStep(0);
+        }
+        only = only.withStepAdded(0, step);
+        for (int lane = 0; lane < 3; lane++) {
+            double length = 90 - 15 * lane;
+            only =
+                    only.withAmounts(
+                            0,
+                            lane,
+                            a ->
+                                    a.with("length", Value.of(length))
+                                            .with("angle", Value.of(-24))
+                                            .with("samples", Value.of(24)));
+        }
+        return only;
     }
 
     private void shot(String name, Consumer<MainWindow> prepare) {

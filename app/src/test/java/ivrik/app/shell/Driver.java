@@ -9,6 +9,8 @@ import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
@@ -267,6 +269,28 @@ final class Driver implements AutoCloseable {
             run(() -> robot.mouseRelease(button));
         }
         pulses(2);
+    }
+
+    /** What a node looks like. */
+    int[] pixels(Node node) {
+        return on(
+                () -> {
+                    WritableImage image = node.snapshot(null, null);
+                    int width = (int) image.getWidth();
+                    int height = (int) image.getHeight();
+                    int[] pixels = new int[width * height];
+                    image.getPixelReader()
+                            .getPixels(
+                                    0,
+                                    0,
+                                    width,
+                                    height,
+                                    PixelFormat.getIntArgbInstance(),
+                                    pixels,
+                                    0,
+                                    width);
+                    return pixels;
+                });
     }
 
     /** Drags from one place of a node by so many pixels. */

@@ -8,9 +8,12 @@ import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
+import ivrik.core.look.Reach.Tones;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
 import ivrik.core.treatment.Curve;
+import ivrik.core.treatment.DirectionalBlur;
+import ivrik.core.treatment.Dispersion;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.KernelFilter;
@@ -24,6 +27,7 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.Region;
 
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -31,6 +35,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** Columns, cells, close-ups and handles of treatments, by keyboard and mouse. */
@@ -211,6 +217,94 @@ class TreatmentWindowTest {
         }
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(amounts(1, 1).value("centre-x").rest()).isZero();
+    }
+
+    @Test
+    void theLineOfADirectionIsTurnedAndDrawnOutOnThePicture() {
+        add(new DirectionalBlur());
+        set(1, 0, "length", 0);
+        d.settle();
+        // the knob lies a little to the right of the middle, 22 points beyond a line of no length
+        double width = Driver.on(() -> ((Region) d.find("PicturePane")).getWidth());
+        d.drag(d.find("PicturePane"), 0.5 + 22 / width, 0.5, 0, 60);
+        assertThat(amounts(1, 0).value("length").rest()).isGreaterThan(40);
+        for (int lane = 0; lane < 3; lane++) {
+            assertThat(amounts(1, lane).value("angle").rest()).isBetween(45.0, 90.0);
+        }
+        assertThat(amounts(1, 1).value("length").rest()).as("its own").isNotZero().isLessThan(41);
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(amounts(1, 2).value("angle").rest()).isZero();
+    }
+
+    @Test
+    void aSpectrumIsDrawnOutInTheStripOfItsLane() {
+        add(new Dispersion());
+        double before = amounts(1, 0).value("length").rest();
+        d.drag(d.find("#spectrum-strip"), 0.6, 0.5, 40, 0);
+        assertThat(amounts(1, 1).value("length").rest()).isGreaterThan(12).isNotEqualTo(before);
+        assertThat(amounts(1, 0).value("length").rest()).as("red is left").isEqualTo(before);
+        assertThat(d.words()).contains("working on Green, Dispersion");
+    }
+
+    @Test
+    void oneNumberSpreadsALensOverTheLanes() {
+        add(new Lens());
+        for (int lane = 0; lane < 3; lane++) {
+            set(1, lane, "k0", 0);
+            set(1, lane, "k1", 0);
+        }
+        d.click("#lens-apart");
+        d.type("0.8");
+        d.key(KeyCode.ENTER);
+        assertThat(amounts(1, 0).value("k1").rest()).isCloseTo(0.8, within(1e-9));
+        assertThat(amounts(1, 1).value("k1").rest()).isZero();
+        assertThat(amounts(1, 2).value("k1").rest()).isCloseTo(-0.8, within(1e-9));
+        set(1, 0, "k0", 0.4);
+        set(1, 2, "k0", -0.4);
+        d.click("#lens-apart");
+        d.type("0.6");
+        d.key(KeyCode.ENTER);
+        assertThat(amounts(1, 0).value("k1").rest())
+                .as("the same lens")
+                .isCloseTo(0.4, within(1e-9));
+        assertThat(amounts(1, 0).value("k0").rest()).isCloseTo(0.2, within(1e-9));
+    }
+
+    @Test
+    void aReachThatSelectsNothingIsSaid() {
+        add(new GaussianBlur());
+        d.settle();
+        Tones all = new Tones(true, Value.of(0), Value.of(100), Value.of(0), false);
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "reach",
+                                        l -> l.withReach(l.reach().with(all).withInverted(true))));
+        d.settle();
+        assertThat(Driver.on(() -> d.window.view().notice.get()))
+                .isEqualTo(
+                        "Nothing changes here: the reach of this look selects nothing in this"
+                                + " frame");
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        d.settle();
+        assertThat(Driver.on(() -> d.window.view().notice.get())).isEmpty();
+    }
+
+    /** The lane's picture alone follows the number keys. */
+    @Test
+    void lanesAreFlickedThroughOnTheNumberKeys() {
+        Driver.run(() -> d.window.view().paneA.set(Show.LANE_GREY));
+        List<Integer> seen = new ArrayList<>();
+        for (KeyCode key : List.of(KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3)) {
+            d.key(key);
+            d.settle();
+            seen.add(Arrays.hashCode(d.pixels(d.find("PicturePane"))));
+        }
+        assertThat(seen).doesNotHaveDuplicates();
     }
 
     @Test

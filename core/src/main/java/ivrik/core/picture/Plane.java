@@ -62,6 +62,18 @@ public record Plane(int width, int height, int stride, int offset, float[] data)
                 region.width(), region.height(), stride, row(region.y()) + region.x(), data);
     }
 
+    /** Whether every sample is of this value. */
+    public boolean isFlat(float value) {
+        for (int y = 0; y < height; y++) {
+            for (int i = row(y); i < row(y) + width; i++) {
+                if (data[i] != value) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
     /** Whether both have the same size and the same bits in every sample. */
     public boolean sameSamples(Plane other) {
         if (this == other) {

@@ -8,6 +8,8 @@ public enum Control {
     RULER,
     /** A direction and a length: {@code angle} and {@code length}. */
     DIRECTION,
+    /** How far the wavelengths of each lane are spread: {@code length}. */
+    SPECTRUM,
     /** How far each lane is magnified from the centre to the corner. */
     LENS,
     /** What comes out for what goes in: a curve per lane in one plot. */

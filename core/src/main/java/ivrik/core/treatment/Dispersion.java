@@ -6,6 +6,7 @@ import ivrik.core.filter.Copies.Copy;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
+import ivrik.core.separation.LaneKind;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +27,7 @@ public final class Dispersion implements Treatment {
                             "Dispersion",
                             "Spreads the picture into a continuous spectrum, as a prism does.",
                             Group.MOVES,
-                            Control.DIRECTION,
+                            Control.SPECTRUM,
                             Parameter.px("length", "length", -2000, 2000).shown(24, 24),
                             Parameter.degrees("angle", "angle").setting(),
                             Parameter.of("samples", "samples", "", 2, 128, 16, 1).setting(),
@@ -43,6 +44,11 @@ public final class Dispersion implements Treatment {
     @Override
     public Rows apply(Plane lane, Settings settings, Context context) {
         return new Copies(lane, copies(settings, lane.size(), context), settings.edgeFill());
+    }
+
+    /** How much of a lane lies at each of so many places along the spectrum, from short waves to long. */
+    public static double[] weights(LaneKind lane, int samples) {
+        return Spectrum.weights(lane, samples);
     }
 
     private static List<Copy> copies(Settings settings, Size size, Context context) {

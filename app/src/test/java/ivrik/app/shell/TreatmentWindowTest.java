@@ -263,7 +263,7 @@ class TreatmentWindowTest {
         assertThat(amounts(1, 2).value("k1").rest()).isCloseTo(-0.8, within(1e-9));
         set(1, 0, "k0", 0.4);
         set(1, 2, "k0", -0.4);
-        d.click("#lens-apart");
+        Driver.run(() -> d.look("#lens-apart").requestFocus());
         d.type("0.6");
         d.key(KeyCode.ENTER);
         assertThat(amounts(1, 0).value("k1").rest())

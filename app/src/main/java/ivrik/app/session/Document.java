@@ -10,6 +10,9 @@ import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -25,7 +28,9 @@ import java.util.function.Consumer;
  * so that a crash costs seconds.
  */
 public final class Document {
+    private static final Logger LOG = LoggerFactory.getLogger(Document.class);
     private static final long JOURNAL_DELAY_MS = 1000;
+    private static final long JOURNAL_WAIT_SECONDS = 3;
 
     private final Session session;
     private final Path dataFolder;
@@ -173,9 +178,19 @@ public final class Document {
                         TimeUnit.MILLISECONDS);
     }
 
-    /** The window closes: what is saved or not wanted needs no journal. */
+    /**
+     * The window closes: what is saved or not wanted needs no journal. One that is being written is
+     * waited for, so that nothing is written any more once this returns.
+     */
     public void close() {
         cancelJournal();
         writer.shutdown();
+        try {
+            if (!writer.awaitTermination(JOURNAL_WAIT_SECONDS, TimeUnit.SECONDS)) {
+                LOG.warn("the journal was still being written when the window closed");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 }

@@ -56,8 +56,11 @@ final class ReachPart extends VBox implements Part {
                         2,
                         quiet("see"),
                         see("result", Show.RESULT, "What the look makes of the picture"),
-                        see("over the picture", Show.REACH_OVER, "What is not reached is greyed"),
-                        see("alone", Show.REACH, "White where it is reached in full"));
+                        see(
+                                "over the picture",
+                                Show.REACH_OVER,
+                                "What is not reached is dim and grey"),
+                        see("alone", Show.REACH, "Only what is reached, on grey"));
         getChildren()
                 .addAll(
                         title,

@@ -9,6 +9,7 @@ import ivrik.core.picture.Workers;
 import ivrik.core.rejoin.Joiner;
 import ivrik.core.render.Cancel;
 import ivrik.core.render.Plan.LayerPlan;
+import ivrik.core.render.Reaching;
 import ivrik.core.render.Renderer;
 import ivrik.core.separation.Ink;
 import ivrik.core.separation.LaneKind;
@@ -19,8 +20,10 @@ import java.util.List;
 final class LaneView {
     private static final float AMPLIFIED = 4;
 
-    /** The grey of what a look does not reach. */
+    /** The grey of what a look does not reach, and how much is left of its light in the overlay. */
     private static final float UNREACHED = 0.22f;
+
+    private static final float DIMMED = 0.45f;
 
     private LaneView() {}
 
@@ -50,7 +53,7 @@ final class LaneView {
         return Frame.opaque(colour.get(0), colour.get(1), colour.get(2));
     }
 
-    /** What the look reaches: alone on black, or the picture with the rest greyed. */
+    /** What the look reaches: alone on grey, or in colour over the whole picture, dim and grey. */
     static Frame reach(
             Request request,
             Show show,
@@ -60,16 +63,23 @@ final class LaneView {
             Workers workers) {
         LayerPlan layer = request.plan().layers().get(request.layer());
         Plane reached = renderer.reached(request.plan(), layer, request.look(), scale, cancel);
-        if (show == Show.REACH) {
-            return Frame.opaque(reached, reached, reached);
-        }
         Frame picture =
                 renderer.render(request.plan().untouched(), scale, cancel).premultiplied(workers);
-        Plane dark = Plane.flat(reached.width(), reached.height(), UNREACHED);
-        return Frame.opaque(
-                Kernels.mix(dark, picture.colour().get(0), reached, workers),
-                Kernels.mix(dark, picture.colour().get(1), reached, workers),
-                Kernels.mix(dark, picture.colour().get(2), reached, workers));
+        Plane under =
+                show == Show.REACH
+                        ? Plane.flat(reached.width(), reached.height(), UNREACHED)
+                        : dimmed(picture, workers);
+        List<Plane> colour =
+                picture.colour().stream()
+                        .map(p -> Kernels.mix(under, p, reached, workers))
+                        .toList();
+        return Frame.opaque(colour.get(0), colour.get(1), colour.get(2));
+    }
+
+    private static Plane dimmed(Frame picture, Workers workers) {
+        Plane luma = Reaching.luma(picture.colour(), workers);
+        Plane black = Plane.flat(luma.width(), luma.height(), 0);
+        return Kernels.mix(black, luma, DIMMED, workers);
     }
 
     /** Light as it is, ink as black on white, differences around middle grey, angles as they count. */

@@ -23,6 +23,7 @@ import ivrik.core.treatment.Pins;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
+import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
@@ -37,7 +38,9 @@ import org.junit.jupiter.api.io.TempDir;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /** Columns, cells, close-ups and handles of treatments, by keyboard and mouse. */
 class TreatmentWindowTest {
@@ -292,6 +295,42 @@ class TreatmentWindowTest {
         d.key(KeyCode.CONTROL, KeyCode.Z);
         d.settle();
         assertThat(Driver.on(() -> d.window.view().notice.get())).isEmpty();
+    }
+
+    @Test
+    void aReachIsSeenOverThePictureOrAloneOnGrey() {
+        add(new GaussianBlur());
+        Tones none = new Tones(true, Value.of(0), Value.of(100), Value.of(0), false);
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "reach",
+                                        l -> l.withReach(l.reach().with(none).withInverted(true))));
+        Driver.run(() -> d.window.view().paneA.set(Show.REACH));
+        d.settle();
+        assertThat(tones()).as("nothing is reached: all is one grey").hasSize(1);
+        Driver.run(() -> d.window.view().paneA.set(Show.REACH_OVER));
+        d.settle();
+        assertThat(tones()).as("the picture lies under it").hasSizeGreaterThan(40);
+    }
+
+    /** The greys of the middle of the picture; fails on any colour. */
+    private Set<Integer> tones() {
+        Node pane = d.find("PicturePane");
+        int[] pixels = d.pixels(pane);
+        int width = (int) Math.ceil(pane.getBoundsInLocal().getWidth());
+        int height = pixels.length / width;
+        Set<Integer> tones = new HashSet<>();
+        for (int y = height * 2 / 5; y < height * 3 / 5; y++) {
+            for (int x = width * 2 / 5; x < width * 3 / 5; x++) {
+                int p = pixels[y * width + x];
+                assertThat(p >> 16 & 255).isEqualTo(p >> 8 & 255).isEqualTo(p & 255);
+                tones.add(p & 255);
+            }
+        }
+        return tones;
     }
 
     /** The lane's picture alone follows the number keys. */

@@ -13,7 +13,7 @@ import ivrik.core.render.Plan.TonePlan;
 import java.util.List;
 
 /** How far each pixel of a picture is in a look's reach, 0..1. */
-final class Reaching {
+public final class Reaching {
     /** Luma of BT.709. */
     private static final float RED = 0.2126f;
 
@@ -83,7 +83,7 @@ final class Reaching {
     }
 
     /** Luma of red, green and blue. */
-    static Plane luma(List<Plane> colour, Workers workers) {
+    public static Plane luma(List<Plane> colour, Workers workers) {
         return Pixels.map(
                         colour,
                         1,

@@ -25,6 +25,7 @@ import ivrik.media.file.Journal;
 
 import javafx.animation.AnimationTimer;
 import javafx.geometry.Point2D;
+import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 
@@ -41,7 +42,6 @@ import java.util.function.Consumer;
 
 /** Pictures of the window with the demo in it. */
 final class Shots {
-    private static final int BAND_PULSES = 240;
     private static final int SETTLED_PULSES = 45;
 
     /** Edits made for the pictures of treatments. */
@@ -248,6 +248,12 @@ final class Shots {
         return only;
     }
 
+    /** Whether each small picture of a sheet has been made. */
+    private static boolean tilesAreThere(Stage stage) {
+        return stage.getScene().getRoot().lookupAll(".tiles .image-view").stream()
+                .allMatch(n -> ((ImageView) n).getImage() != null);
+    }
+
     private void shot(String name, Consumer<MainWindow> prepare) {
         shots.add(new Shot(folder.resolve(name + ".png"), prepare));
     }
@@ -280,9 +286,8 @@ final class Shots {
                     }
                     now.prepare.accept(window);
                 }
-                waited = window.isSettled() ? waited + 1 : 0;
-                if (waited
-                        > (window.view().band.get() == Band.NONE ? SETTLED_PULSES : BAND_PULSES)) {
+                waited = window.isSettled() && tilesAreThere(stage) ? waited + 1 : 0;
+                if (waited > SETTLED_PULSES) {
                     take(stage, now.file);
                     now = null;
                 }

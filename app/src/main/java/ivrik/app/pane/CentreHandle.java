@@ -4,7 +4,6 @@ import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
-import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.core.treatment.Centre;
 
@@ -15,23 +14,17 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
 /** The point that the treatment of the lane being worked on works about: a cross to drag, for all lanes. */
-final class CentreHandle implements Handle {
+final class CentreHandle extends LaneHandle {
     private static final double ARM = 13;
     private static final double REACH = 11;
 
-    private final Session session;
-    private final View view;
-    private Session.Gesture gesture;
-
     CentreHandle(Session session, View view) {
-        this.session = session;
-        this.view = view;
+        super(session, view);
     }
 
     private Point2D place(Mapping m) {
-        Look look = session.state().look().orElseThrow();
-        Amounts a = look.steps().get(session.state().step()).lanes().get(session.state().lane());
-        return m.fromMiddle(Lanes.place(a, view.frame.get(), Centre.X.name(), Centre.Y.name()));
+        return m.fromMiddle(
+                Lanes.place(amounts(), view.frame.get(), Centre.X.name(), Centre.Y.name()));
     }
 
     @Override
@@ -84,10 +77,5 @@ final class CentreHandle implements Handle {
                     }
                     return moved;
                 });
-    }
-
-    @Override
-    public void released() {
-        gesture = null;
     }
 }

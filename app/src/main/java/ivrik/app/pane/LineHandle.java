@@ -4,10 +4,8 @@ import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
-import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.core.separation.LaneKind;
-import ivrik.core.treatment.Centre;
 
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
@@ -21,7 +19,7 @@ import java.util.List;
  * The direction of a treatment: a line for each lane, as long as the lane is drawn out. A knob beyond
  * the end of the line of the lane being worked on turns all of them and sets how long its own is.
  */
-final class LineHandle implements Handle {
+final class LineHandle extends LaneHandle {
     static final String ANGLE = "angle";
     static final String LENGTH = "length";
 
@@ -31,29 +29,17 @@ final class LineHandle implements Handle {
     private static final double RADIUS = 6;
     private static final double REACH = 11;
 
-    private final Session session;
-    private final View view;
-    private Session.Gesture gesture;
-
     LineHandle(Session session, View view) {
-        this.session = session;
-        this.view = view;
-    }
-
-    private Amounts amounts(int lane) {
-        Look look = session.state().look().orElseThrow();
-        return look.steps().get(session.state().step()).lanes().get(lane);
+        super(session, view);
     }
 
     private double number(int lane, String name) {
         return amounts(lane).value(name).at(view.frame.get());
     }
 
-    private Point2D middle(Mapping m) {
-        Amounts a = amounts(session.state().lane());
-        return a.value(Centre.X.name()) == null
-                ? m.fromMiddle(Point2D.ZERO)
-                : m.fromMiddle(Lanes.place(a, view.frame.get(), Centre.X.name(), Centre.Y.name()));
+    /** What lies along a line has no centre, or does not use it. */
+    private static Point2D middle(Mapping m) {
+        return m.fromMiddle(Point2D.ZERO);
     }
 
     /** From the middle to the end of a lane's line, and {@code more} beyond it, on screen. */
@@ -128,10 +114,5 @@ final class LineHandle implements Handle {
                     }
                     return Lanes.with(turning, step, working, frame, LENGTH, length);
                 });
-    }
-
-    @Override
-    public void released() {
-        gesture = null;
     }
 }

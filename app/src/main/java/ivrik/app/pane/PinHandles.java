@@ -5,7 +5,6 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Amounts;
-import ivrik.core.look.Look;
 import ivrik.core.treatment.Pins;
 
 import javafx.geometry.Point2D;
@@ -22,23 +21,14 @@ import java.util.function.UnaryOperator;
  * sets one in the lane being worked on, a drag takes it along; with Shift a drag moves where it stands,
  * the right button takes it away.
  */
-final class PinHandles implements Handle {
+final class PinHandles extends LaneHandle {
     private static final double REACH = 10;
 
-    private final Session session;
-    private final View view;
-    private Session.Gesture gesture;
     private int pin;
     private boolean standing;
 
     PinHandles(Session session, View view) {
-        this.session = session;
-        this.view = view;
-    }
-
-    private Amounts amounts(int lane) {
-        Look look = session.state().look().orElseThrow();
-        return look.steps().get(session.state().step()).lanes().get(lane);
+        super(session, view);
     }
 
     /** Where a pin stands, from the middle of the picture. */
@@ -153,10 +143,5 @@ final class PinHandles implements Handle {
                     Point2D to = standing ? at : at.subtract(place(a, pin));
                     return Lanes.with(look, step, lane, frame, x, y, to);
                 });
-    }
-
-    @Override
-    public void released() {
-        gesture = null;
     }
 }

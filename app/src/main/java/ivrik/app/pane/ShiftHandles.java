@@ -18,19 +18,15 @@ import java.util.List;
  * The handles of a shift on the picture: a point per lane, as far from the picture's centre as the
  * lane is moved. Dragging one moves its lane.
  */
-final class ShiftHandles implements Handle {
+final class ShiftHandles extends LaneHandle {
     private static final double RADIUS = 7;
     private static final double REACH = 11;
 
-    private final Session session;
-    private final View view;
-    private Session.Gesture gesture;
     private int lane;
     private Point2D grip;
 
     ShiftHandles(Session session, View view) {
-        this.session = session;
-        this.view = view;
+        super(session, view);
     }
 
     private Point2D place(int lane, Mapping m) {
@@ -113,10 +109,5 @@ final class ShiftHandles implements Handle {
         Point2D place = new Point2D(x, y);
         gesture.editLook(
                 look -> view.follow.get().moved(look, step, lane, view.frame.get(), place));
-    }
-
-    @Override
-    public void released() {
-        gesture = null;
     }
 }

@@ -3,10 +3,12 @@ package ivrik.bench;
 import static org.bytedeco.opencv.global.opencv_core.*;
 import static org.bytedeco.opencv.global.opencv_imgproc.*;
 
+import ivrik.core.cache.Store;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Place.Fit;
 import ivrik.core.look.Step;
+import ivrik.core.motion.Instant;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.EdgeFill;
@@ -21,9 +23,9 @@ import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
 import ivrik.core.render.Cancel;
+import ivrik.core.render.LookPlanner;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Plan.LookPlan;
-import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
 import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separation;
@@ -141,12 +143,12 @@ public final class Bench {
         return List.of(
                 new Duel(
                         "sub-pixel shift, linear / affine warp",
-                        shift(Sampler.QUICK),
+                        shift(Sampler.LINEAR),
                         affine(INTER_LINEAR),
                         0.5),
                 new Duel(
                         "sub-pixel shift, cubic / affine warp, cubic",
-                        shift(Sampler.GOOD),
+                        shift(Sampler.CUBIC),
                         affine(INTER_CUBIC),
                         Double.NaN),
                 new Duel("RGB split to screen / copy of one plane", split(3.37, -2.5), copy(), 12),
@@ -185,7 +187,7 @@ public final class Bench {
         Size size = frame.size();
         Source source =
                 new Source("s", "s", "s", Source.Kind.STILL, size, Rational.of(24), 1, false);
-        LookPlan planned = Planner.look(look, Rational.ZERO, Rational.of(24));
+        LookPlan planned = LookPlanner.plan(look, Instant.of(0, Rational.of(24)));
         return new Plan(
                 size,
                 Ground.NOTHING,
@@ -210,9 +212,8 @@ public final class Bench {
                                 .withDial("green-y", y)
                                 .withDial("blue-x", -x)
                                 .withDial("blue-y", y));
-        Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
-        int[] pixels = new int[WIDTH * HEIGHT];
-        return () -> renderer.toScreen(plan, 1, pixels, Cancel.NEVER);
+        Renderer renderer = new Renderer((p, s) -> frame, workers, new Store(0));
+        return () -> renderer.screen(plan, 1, Cancel.NEVER);
     }
 
     /** Four treatments on each of three lanes, from planes to screen pixels. */
@@ -228,22 +229,21 @@ public final class Bench {
                         new GaussianBlur(),
                         new Grain());
         for (int step = 0; step < 4; step++) {
-            look = look.withStep(step, s -> Step.shownOff(s.kind(), 3));
+            look = look.withStep(step, s -> Step.shownOff(s.id(), s.kind(), 3));
             for (int lane = 0; step == 2 && lane < 3; lane++) {
                 look = look.withAmounts(step, lane, a -> a.with("radius", Value.of(16)));
             }
         }
         Plan plan = plan(full, look);
-        Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
-        int[] pixels = new int[WIDTH * HEIGHT];
-        return () -> renderer.toScreen(plan, scale, pixels, Cancel.NEVER);
+        Renderer renderer = new Renderer((p, s) -> frame, workers, new Store(0));
+        return () -> renderer.screen(plan, scale, Cancel.NEVER);
     }
 
     /** Taken apart and rejoined as the renderer does it, row by row. */
     private Runnable roundTrip(Separation model) {
         Frame frame = Frame.opaque(red, green, blue);
         Plan plan = plan(frame, Look.atRest("rest", model));
-        Renderer renderer = new Renderer((p, s) -> frame, workers, 1L << 30);
+        Renderer renderer = new Renderer((p, s) -> frame, workers, new Store(0));
         return () -> renderer.rejoined(plan, plan.layers().getFirst(), 0, 1, Cancel.NEVER);
     }
 

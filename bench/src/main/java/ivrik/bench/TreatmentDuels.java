@@ -17,10 +17,10 @@ import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Workers;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Context;
+import ivrik.core.treatment.LaneTreatment;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Pins;
 import ivrik.core.treatment.Settings;
-import ivrik.core.treatment.Treatment;
 
 import org.bytedeco.javacpp.FloatPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -141,11 +141,11 @@ final class TreatmentDuels {
         rows.into(result, workers);
     }
 
-    private Runnable treated(Treatment treatment, Map<String, Double> numbers) {
+    private Runnable treated(LaneTreatment treatment, Map<String, Double> numbers) {
         Map<String, Double> all = new HashMap<>();
         treatment.description().parameters().forEach(p -> all.put(p.name(), p.rest()));
         all.putAll(numbers);
-        Settings settings = new Settings(all, FILL, Sampler.QUICK);
+        Settings settings = new Settings(all, FILL, Sampler.LINEAR);
         Context context = new Context(1, new Rgb().lanes().getFirst(), Optional.empty(), workers);
         return () -> into(treatment.apply(plane, settings, context));
     }

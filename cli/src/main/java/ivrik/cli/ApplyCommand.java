@@ -42,6 +42,8 @@ final class ApplyCommand implements Runnable {
     @Option(names = "--seed", description = "Draws all jitter from this seed.")
     private Long seed;
 
+    @Mixin private InputOptions reading;
+
     @Mixin private OutputOptions output;
 
     @Override
@@ -53,10 +55,9 @@ final class ApplyCommand implements Runnable {
         if (seed != null) {
             set = set.withSeed(seed);
         }
-        Path folder = Path.of("").toAbsolutePath();
         output.export(
-                Import.project(Import.source(input, folder, "source"), set),
-                folder,
+                Import.project(reading.source(input), set),
+                Inputs.file(look).stream().toList(),
                 1,
                 spec.commandLine().getErr());
     }

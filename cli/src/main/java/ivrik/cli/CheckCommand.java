@@ -35,12 +35,11 @@ final class CheckCommand implements Callable<Integer> {
         if (text.contains("\"ivrik-look\"")) {
             problems.addAll(LookJson.read(text).problems());
         } else {
-            ProjectJson.Reading reading = ProjectJson.read(text);
+            ProjectJson.Reading reading = ProjectFile.parse(text, file);
             problems.addAll(reading.problems());
-            Path folder = file.toAbsolutePath().getParent();
             reading.project().sources().stream()
                     .filter(s -> s.kind().isFile())
-                    .forEach(s -> checkSource(s, folder, problems));
+                    .forEach(s -> checkSource(s, problems));
         }
         var out = spec.commandLine().getOut();
         problems.forEach(out::println);
@@ -51,9 +50,8 @@ final class CheckCommand implements Callable<Integer> {
         return problems.isEmpty() ? 0 : 1;
     }
 
-    private static void checkSource(Source source, Path folder, List<String> problems) {
-        try (Footage footage =
-                Footage.open(folder.resolve(source.path()).normalize(), Workers.shared())) {
+    private static void checkSource(Source source, List<String> problems) {
+        try (Footage footage = Footage.open(Path.of(source.path()), Workers.shared())) {
             if (footage.frames() < source.frames()) {
                 problems.add(
                         "source "

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 
 import ivrik.core.picture.Workers;
 import ivrik.media.decode.Footage;
+import ivrik.media.sound.SoundTracks;
 
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -12,8 +13,10 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
@@ -43,12 +46,33 @@ final class InfoCommand implements Runnable {
             facts.put("frames", footage.frames());
             facts.put("rate", footage.rate().toString());
             facts.put("sound", footage.hasSound());
+            facts.put("colours", footage.colours().word());
+            if (footage.isUneven()) {
+                facts.put("uneven", true);
+            }
+            if (!footage.layers().isEmpty()) {
+                facts.put("layers", footage.layers());
+            }
+            List<SoundTracks.Track> tracks = SoundTracks.of(file);
+            if (tracks.size() > 1) {
+                facts.put("tracks", tracks.stream().map(SoundTracks.Track::words).toList());
+            }
+            facts.put("notes", footage.remarks(file));
         }
         var out = spec.commandLine().getOut();
         if (json) {
             out.println(text(facts));
         } else {
-            facts.forEach((name, value) -> out.printf("%-7s %s%n", name, value));
+            facts.forEach((name, value) -> print(out, name, value));
+        }
+    }
+
+    private static void print(PrintWriter out, String name, Object value) {
+        if (value instanceof List<?> several) {
+            several.forEach(
+                    one -> out.printf("%-7s %s%n", name.substring(0, name.length() - 1), one));
+        } else {
+            out.printf("%-7s %s%n", name, value);
         }
     }
 

@@ -12,6 +12,7 @@ import picocli.CommandLine.TypeConversionException;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 
 /** What several commands read from their words. */
 final class Inputs {
@@ -19,17 +20,25 @@ final class Inputs {
 
     /** A built-in look by name, or a look file. */
     static Look look(String nameOrFile) {
-        boolean file = nameOrFile.endsWith(".json") || Files.isRegularFile(Path.of(nameOrFile));
-        if (!file) {
+        Optional<Path> file = file(nameOrFile);
+        if (file.isEmpty()) {
             return BuiltInLooks.named(nameOrFile);
         }
-        LookJson.Reading reading = LookJson.read(ProjectFile.text(Path.of(nameOrFile)));
+        LookJson.Reading reading = LookJson.read(ProjectFile.text(file.get()));
         if (!reading.problems().isEmpty()) {
             throw new UnreadableMediaException(
                     nameOrFile + " is damaged: " + String.join("; ", reading.problems()),
                     "save the look again, or use another");
         }
         return reading.look();
+    }
+
+    /** The file that a look is named by; empty for a built-in one. */
+    static Optional<Path> file(String nameOrFile) {
+        Path path = Path.of(nameOrFile);
+        return nameOrFile.endsWith(".json") || Files.isRegularFile(path)
+                ? Optional.of(path)
+                : Optional.empty();
     }
 
     /** {@code A-B} or {@code A}. */

@@ -7,12 +7,17 @@ import ivrik.core.render.Cancel;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
+import ivrik.media.encode.Odd;
 import ivrik.media.encode.Quality;
+import ivrik.media.encode.Sampling;
 
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.List;
 
 /** Where and how pictures leave: shared by {@code apply} and {@code render}. */
 final class OutputOptions {
@@ -34,13 +39,32 @@ final class OutputOptions {
 
     @Option(
             names = "--form",
-            description = "Instead of the ending's own form: ${COMPLETION-CANDIDATES}.")
-    Form form;
+            paramLabel = "FORM",
+            description =
+                    "Instead of the ending's own form: png, tiff, exr, ffv1, prores, av1, vp9,"
+                            + " h264.")
+    String form;
+
+    @Option(
+            names = "--sample",
+            paramLabel = "420|422|444",
+            description =
+                    "How fully a movie keeps colour; 444 for colour splits. The form's own if left"
+                            + " out.")
+    String sample;
+
+    @Option(
+            names = "--odd",
+            defaultValue = "PAD",
+            description =
+                    "Where a form has no odd sizes: ${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} if"
+                            + " left out.")
+    Odd odd;
 
     @Option(
             names = "--quality",
             defaultValue = "GOOD",
-            description = "${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} at rest.")
+            description = "${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} if left out.")
     Quality quality;
 
     @Option(
@@ -48,10 +72,18 @@ final class OutputOptions {
             description = "Dither when leaving to 8 bit; a frame that is not changed never is.")
     boolean dither;
 
+    @Option(names = "--no-sound", description = "Leave the sound out.")
+    boolean noSound;
+
     @Option(names = "--progress", description = "Say how far it is, even when not on a terminal.")
     boolean progress;
 
-    void export(Project project, Path folder, double scale, PrintWriter err) {
+    @Mixin Overwriting overwriting;
+
+    /**
+     * @param kept files besides the project's media that are read
+     */
+    void export(Project project, List<Path> kept, double scale, PrintWriter err) {
         FrameRange all = project.allFrames();
         FrameRange range = frames == null ? all : frames;
         if (range.last() > all.last()) {
@@ -60,28 +92,35 @@ final class OutputOptions {
                     "it has frames 0 to " + all.last());
         }
         boolean say = progress || System.console() != null && System.console().isTerminal();
-        Export.run(
-                new Export.Order(
-                        project,
-                        folder,
-                        range,
-                        form == null ? Form.of(out) : form,
-                        quality,
-                        scale,
-                        dither,
-                        out),
-                Workers.shared(),
-                done -> {
-                    if (say) {
-                        err.print(
-                                "\r"
-                                        + done
-                                        + " of "
-                                        + range.length()
-                                        + (done == range.length() ? "\n" : ""));
-                        err.flush();
-                    }
-                },
-                Cancel.NEVER);
+        Form chosen = form == null ? Forms.of(out) : Forms.named(form);
+        List<String> words =
+                Export.run(
+                        Export.Order.of(project, out, chosen)
+                                .withRange(range)
+                                .withQuality(quality)
+                                .withSampling(
+                                        sample == null
+                                                ? chosen.samplings().getFirst()
+                                                : Sampling.named(sample))
+                                .withScale(scale)
+                                .withOdd(odd)
+                                .withDither(dither)
+                                .withSound(!noSound)
+                                .withOverwrite(overwriting.allowed)
+                                .withKept(kept),
+                        Workers.shared(),
+                        done -> {
+                            if (say) {
+                                err.print(
+                                        "\r"
+                                                + done
+                                                + " of "
+                                                + range.length()
+                                                + (done == range.length() ? "\n" : ""));
+                                err.flush();
+                            }
+                        },
+                        Cancel.NEVER);
+        words.forEach(word -> err.println("ivrik: note: " + word));
     }
 }

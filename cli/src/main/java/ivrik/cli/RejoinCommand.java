@@ -4,10 +4,12 @@ import ivrik.core.picture.Workers;
 import ivrik.media.encode.StillWriter;
 
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 import java.nio.file.Path;
+import java.util.List;
 
 @Command(
         name = "rejoin",
@@ -25,9 +27,12 @@ final class RejoinCommand implements Runnable {
             description = ".png .tif .exr")
     private Path out;
 
+    @Mixin private Overwriting overwriting;
+
     @Override
     public void run() {
         Workers workers = Workers.shared();
+        overwriting.check(List.of(out), SeparationFolder.contents(folder));
         SeparationFolder.Picture picture = SeparationFolder.read(folder, workers);
         StillWriter.write(picture.frame(), out, picture.depth(), workers);
     }

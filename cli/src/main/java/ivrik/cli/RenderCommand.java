@@ -13,6 +13,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 import java.nio.file.Path;
+import java.util.List;
 
 @Command(name = "render", mixinStandardHelpOptions = true, description = "Render a project.")
 final class RenderCommand implements Runnable {
@@ -34,16 +35,12 @@ final class RenderCommand implements Runnable {
         if (!(scale > 0 && scale <= 8)) {
             throw new ParameterException(spec.commandLine(), "a scale lies over 0 and up to 8");
         }
-        ProjectJson.Reading reading = ProjectFile.load(file);
+        ProjectJson.Reading reading = ProjectFile.open(file);
         if (!reading.problems().isEmpty()) {
             throw new UnreadableMediaException(
                     file + " is damaged: " + String.join("; ", reading.problems()),
                     "open it in the window and save it again");
         }
-        output.export(
-                reading.project(),
-                file.toAbsolutePath().getParent(),
-                scale,
-                spec.commandLine().getErr());
+        output.export(reading.project(), List.of(file), scale, spec.commandLine().getErr());
     }
 }

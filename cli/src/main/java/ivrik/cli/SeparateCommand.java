@@ -6,10 +6,12 @@ import ivrik.core.separation.Separations;
 import ivrik.media.decode.Footage;
 
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 import java.nio.file.Path;
+import java.util.List;
 
 @Command(
         name = "separate",
@@ -42,15 +44,23 @@ final class SeparateCommand implements Runnable {
             paramLabel = "DIR")
     private Path out;
 
+    @Mixin private InputOptions reading;
+
+    @Mixin private Overwriting overwriting;
+
     @Override
     public void run() {
         Workers workers = Workers.shared();
         Separation separation = Separations.named(model);
-        try (Footage footage = Footage.open(input, workers)) {
+        overwriting.check(SeparationFolder.files(out, separation), List.of(input));
+        try (Footage footage = Footage.open(input, reading.reading(), workers)) {
             SeparationFolder.write(
                     out,
                     new SeparationFolder.Picture(
-                            footage.frame(frame, footage.size()), footage.depth()),
+                            reading.delivered
+                                    ? footage.delivered(frame, footage.size())
+                                    : footage.frame(frame, footage.size()),
+                            footage.depth()),
                     separation,
                     workers);
         }

@@ -20,7 +20,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.SequencedMap;
+import java.util.stream.Stream;
 
 /**
  * A separation as files: one 32-bit float OpenEXR per lane, unclamped, values as they are, one for
@@ -85,6 +89,31 @@ final class SeparationFolder {
         SafeFile.write(folder.resolve(INDEX), InfoCommand.text(index) + "\n");
     }
 
+    /** All files that may be written for a model. */
+    static List<Path> files(Path folder, Separation model) {
+        List<Path> files = new ArrayList<>(List.of(folder.resolve(INDEX), folder.resolve(ALPHA)));
+        for (LaneKind lane : model.lanes()) {
+            files.add(folder.resolve(lane.id() + ".exr"));
+            if (model.remainders() > 0) {
+                files.add(folder.resolve(lane.id() + "-remainder.exr"));
+            }
+        }
+        return files;
+    }
+
+    /** All files that are there. */
+    static List<Path> contents(Path folder) {
+        if (!Files.isDirectory(folder)) {
+            throw new ivrik.media.MissingFileException(folder.toString());
+        }
+        try (var files = Files.list(folder)) {
+            return files.filter(Files::isRegularFile).toList();
+        } catch (IOException e) {
+            throw new UnreadableMediaException(
+                    "cannot read the folder " + folder, "check that you may read it", e);
+        }
+    }
+
     static Picture read(Path folder, Workers workers) {
         Path file = folder.resolve(INDEX);
         Index index;
@@ -94,45 +123,86 @@ final class SeparationFolder {
             throw new UnreadableMediaException(
                     file + " is damaged", "separate the picture again", e);
         }
-        if (!FORMAT.equals(index.format()) || index.version() > 1) {
+        if (index == null || !FORMAT.equals(index.format()) || index.version() > 1) {
             throw new UnreadableMediaException(
                     file + " is not a separation that this Ivrik knows",
                     "separate the picture again");
         }
+        if (index.model() == null || index.lanes() == null || index.depth() == null) {
+            throw new UnreadableMediaException(
+                    file + " is incomplete: it says no model, depth or lanes",
+                    "separate the picture again");
+        }
         Separation model = Separations.named(index.model());
-        List<Plane> lanes = new ArrayList<>();
-        List<Plane> remainders = new ArrayList<>();
+        SequencedMap<String, Plane> lanes = new LinkedHashMap<>();
+        SequencedMap<String, Plane> remainders = new LinkedHashMap<>();
         for (LaneKind kind : model.lanes()) {
             Index.Lane lane =
                     index.lanes().stream()
-                            .filter(l -> l.id().equals(kind.id()))
+                            .filter(l -> l != null && kind.id().equals(l.id()))
                             .findFirst()
                             .orElseThrow(
                                     () ->
                                             new UnreadableMediaException(
                                                     file + " does not name the lane " + kind.id(),
                                                     "separate the picture again"));
-            lanes.add(plane(folder.resolve(lane.file()), workers));
+            lanes.put(lane.file(), plane(folder, lane.file(), workers));
             if (lane.remainder() != null) {
-                remainders.add(plane(folder.resolve(lane.remainder()), workers));
+                remainders.put(lane.remainder(), plane(folder, lane.remainder(), workers));
             }
         }
         if (remainders.size() == model.remainders()) {
-            lanes.addAll(remainders);
+            lanes.putAll(remainders);
         }
-        List<Plane> colour = model.rejoin(lanes, workers);
-        Frame frame =
-                index.alpha() == null
-                        ? Frame.opaque(colour.get(0), colour.get(1), colour.get(2))
-                        : Frame.straight(
-                                colour.get(0),
-                                colour.get(1),
-                                colour.get(2),
-                                plane(folder.resolve(index.alpha()), workers));
-        return new Picture(frame, Depth.valueOf(index.depth()));
+        checkSizes(lanes);
+        List<Plane> colour = model.rejoin(List.copyOf(lanes.values()), workers);
+        Frame frame = Frame.opaque(colour.get(0), colour.get(1), colour.get(2));
+        if (index.alpha() != null) {
+            Plane alpha = plane(folder, index.alpha(), workers);
+            lanes.put(index.alpha(), alpha);
+            checkSizes(lanes);
+            frame = Frame.straight(colour.get(0), colour.get(1), colour.get(2), alpha);
+        }
+        return new Picture(frame, depth(index, file));
     }
 
-    private static Plane plane(Path file, Workers workers) {
+    /** All lanes of a picture are as large as it. */
+    private static void checkSizes(SequencedMap<String, Plane> planes) {
+        Map.Entry<String, Plane> first = planes.firstEntry();
+        planes.forEach(
+                (name, plane) -> {
+                    if (!plane.size().equals(first.getValue().size())) {
+                        throw new UnreadableMediaException(
+                                name
+                                        + " has "
+                                        + plane.size()
+                                        + " pixels, "
+                                        + first.getKey()
+                                        + " has "
+                                        + first.getValue().size(),
+                                "all lanes of a picture are of its size: separate it again");
+                    }
+                });
+    }
+
+    private static Depth depth(Index index, Path file) {
+        return Stream.of(Depth.values())
+                .filter(d -> d.name().equals(index.depth()))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new UnreadableMediaException(
+                                        file + " says a depth that is not known: " + index.depth(),
+                                        "separate the picture again"));
+    }
+
+    private static Plane plane(Path folder, String name, Workers workers) {
+        if (name == null || !Path.of(name).equals(Path.of(name).getFileName())) {
+            throw new UnreadableMediaException(
+                    folder.resolve(INDEX) + " names a file that is not in its folder: " + name,
+                    "separate the picture again");
+        }
+        Path file = folder.resolve(name);
         if (!Files.isRegularFile(file)) {
             throw new ivrik.media.MissingFileException(file.toString());
         }

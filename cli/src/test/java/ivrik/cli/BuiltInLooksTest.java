@@ -29,7 +29,14 @@ class BuiltInLooksTest extends Commanded {
             Path to = folder.resolve("out.png");
             List<String> words =
                     new ArrayList<>(
-                            List.of("apply", in.toString(), "--look", look, "-o", to.toString()));
+                            List.of(
+                                    "apply",
+                                    in.toString(),
+                                    "--look",
+                                    look,
+                                    "--overwrite",
+                                    "-o",
+                                    to.toString()));
             assertThat(ivrik(words.toArray(String[]::new))).isZero();
             assertThat(Files.readAllBytes(to)).isNotEmpty();
             for (String dial : dials.split(" ")) {

@@ -28,7 +28,15 @@ class CommandLineTest extends Commanded {
                     picture8("a.png", false), picture8("b.png", true), picture16("c.png")
                 }) {
             Path to = folder.resolve("out.png");
-            assertThat(ivrik("apply", in.toString(), "--look", "in-register", "-o", to.toString()))
+            assertThat(
+                            ivrik(
+                                    "apply",
+                                    in.toString(),
+                                    "--look",
+                                    "in-register",
+                                    "--overwrite",
+                                    "-o",
+                                    to.toString()))
                     .isZero();
             assertSamePixels(in, to);
         }
@@ -48,6 +56,7 @@ class CommandLineTest extends Commanded {
                                 "red-x=5",
                                 "--set",
                                 "blue-y=-3",
+                                "--overwrite",
                                 "-o",
                                 to.toString()))
                 .isZero();
@@ -70,13 +79,22 @@ class CommandLineTest extends Commanded {
                 }) {
             Path lanes = folder.resolve("lanes-" + in.getFileName());
             Path back = folder.resolve("back.png");
-            assertThat(ivrik("separate", in.toString(), "--model", "rgb", "-o", lanes.toString()))
+            assertThat(
+                            ivrik(
+                                    "separate",
+                                    in.toString(),
+                                    "--model",
+                                    "rgb",
+                                    "--overwrite",
+                                    "-o",
+                                    lanes.toString()))
                     .isZero();
             assertThat(lanes.resolve("red.exr")).exists();
             JsonNode index = new ObjectMapper().readTree(lanes.resolve("separation.json").toFile());
             assertThat(index.path("model").asText()).isEqualTo("rgb");
             assertThat(index.path("lanes")).hasSize(3);
-            assertThat(ivrik("rejoin", lanes.toString(), "-o", back.toString())).isZero();
+            assertThat(ivrik("rejoin", lanes.toString(), "--overwrite", "-o", back.toString()))
+                    .isZero();
             assertSamePixels(in, back);
         }
         Files.delete(folder.resolve("lanes-a.png/green.exr"));
@@ -84,6 +102,7 @@ class CommandLineTest extends Commanded {
                         ivrik(
                                 "rejoin",
                                 folder.resolve("lanes-a.png").toString(),
+                                "--overwrite",
                                 "-o",
                                 folder.resolve("x.png").toString()))
                 .isEqualTo(1);
@@ -115,9 +134,18 @@ class CommandLineTest extends Commanded {
                 }) {
             Path lanes = folder.resolve("lanes");
             Path back = folder.resolve("back.png");
-            assertThat(ivrik("separate", in.toString(), "--model", model, "-o", lanes.toString()))
+            assertThat(
+                            ivrik(
+                                    "separate",
+                                    in.toString(),
+                                    "--model",
+                                    model,
+                                    "--overwrite",
+                                    "-o",
+                                    lanes.toString()))
                     .isZero();
-            assertThat(ivrik("rejoin", lanes.toString(), "-o", back.toString())).isZero();
+            assertThat(ivrik("rejoin", lanes.toString(), "--overwrite", "-o", back.toString()))
+                    .isZero();
             assertSamePixels(in, back);
             try (var files = Files.list(lanes)) { // one with alpha would leave its plane behind
                 for (Path file : files.toList()) {
@@ -142,6 +170,7 @@ class CommandLineTest extends Commanded {
                                 "--set",
                                 "pair=1",
                                 "--dither",
+                                "--overwrite",
                                 "-o",
                                 to.toString()))
                 .isZero();
@@ -167,6 +196,7 @@ class CommandLineTest extends Commanded {
                                 in.toString(),
                                 "--model",
                                 "trio:ff0000,00ff00,ffff00",
+                                "--overwrite",
                                 "-o",
                                 folder.resolve("x").toString()))
                 .isEqualTo(1);
@@ -186,6 +216,7 @@ class CommandLineTest extends Commanded {
                                     "94-95",
                                     "--scale",
                                     "0.25",
+                                    "--overwrite",
                                     "-o",
                                     folder.resolve(name + "-%04d.png").toString()))
                     .isZero();
@@ -212,6 +243,7 @@ class CommandLineTest extends Commanded {
                     "shake=6",
                     "--seed",
                     i == 2 ? "9" : "4",
+                    "--overwrite",
                     "-o",
                     to.toString());
             made[i] = Files.readAllBytes(to);
@@ -251,7 +283,8 @@ class CommandLineTest extends Commanded {
     void faultsAreOneLineAndWrongUsageIsTwo() throws IOException {
         Path in = picture8("in.png", false);
         String to = folder.resolve("o.png").toString();
-        assertThat(ivrik("apply", in.toString(), "--look", "nope", "-o", to)).isEqualTo(1);
+        assertThat(ivrik("apply", in.toString(), "--look", "nope", "--overwrite", "-o", to))
+                .isEqualTo(1);
         assertThat(err.strip()).doesNotContain("\n").contains("nope").contains("rgb-split");
         assertThat(
                         ivrik(
@@ -261,6 +294,7 @@ class CommandLineTest extends Commanded {
                                 "rgb-split",
                                 "--set",
                                 "red-z=1",
+                                "--overwrite",
                                 "-o",
                                 to))
                 .isEqualTo(1);
@@ -271,6 +305,7 @@ class CommandLineTest extends Commanded {
                                 folder.resolve("gone.png").toString(),
                                 "--look",
                                 "rgb-split",
+                                "--overwrite",
                                 "-o",
                                 to))
                 .isEqualTo(1);
@@ -281,6 +316,7 @@ class CommandLineTest extends Commanded {
                                 in.toString(),
                                 "--look",
                                 "rgb-split",
+                                "--overwrite",
                                 "-o",
                                 folder.resolve("a.xyz").toString()))
                 .isEqualTo(1);
@@ -293,14 +329,26 @@ class CommandLineTest extends Commanded {
                                 "rgb-split",
                                 "--frames",
                                 "0-4",
+                                "--overwrite",
                                 "-o",
                                 to))
                 .isEqualTo(1);
         assertThat(err).contains("no frame 4");
         assertThat(folder.resolve("o.png")).doesNotExist();
         assertThat(ivrik("apply", in.toString())).isEqualTo(2);
-        assertThat(ivrik("render", DEMO.toString(), "--scale", "-1", "-o", to)).isEqualTo(2);
-        assertThat(ivrik("apply", in.toString(), "--look", "rgb-split", "--frames", "x", "-o", to))
+        assertThat(ivrik("render", DEMO.toString(), "--scale", "-1", "--overwrite", "-o", to))
+                .isEqualTo(2);
+        assertThat(
+                        ivrik(
+                                "apply",
+                                in.toString(),
+                                "--look",
+                                "rgb-split",
+                                "--frames",
+                                "x",
+                                "--overwrite",
+                                "-o",
+                                to))
                 .isEqualTo(2);
         assertThat(ivrik("--version")).isZero();
         assertThat(out).contains("Ivrik 0.1.0");

@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 
 /** The command in a shell that may write no file beyond 16 kB, as a disk that runs full in the middle. */
 @EnabledOnOs({OS.LINUX, OS.MAC})
@@ -29,27 +30,26 @@ class FullDiskTest {
         Path errors = folder.resolve("errors.txt");
         Process process =
                 new ProcessBuilder(
-                                "bash",
-                                "-c",
-                                "ulimit -f 16; exec \"$@\"",
-                                "bash",
-                                Path.of(System.getProperty("java.home"), "bin/java").toString(),
-                                "--enable-native-access=ALL-UNNAMED",
-                                "-XX:-UsePerfData",
-                                "-Divrik.log=off",
-                                "-cp",
-                                System.getProperty(
-                                        "surefire.test.class.path",
-                                        System.getProperty("java.class.path")),
-                                "ivrik.cli.Ivrik",
-                                "apply",
-                                TRAM.toString(),
-                                "--look",
-                                "rgb-split",
-                                "--frames",
-                                name.matches(".*(mkv|mp4|webm)") ? "0-47" : "3-3",
-                                "-o",
-                                out.toString())
+                                Stream.concat(
+                                                Stream.of(
+                                                        "bash",
+                                                        "-c",
+                                                        "ulimit -f 16; exec \"$@\"",
+                                                        "bash"),
+                                                Separately.command(
+                                                        "apply",
+                                                        TRAM.toString(),
+                                                        "--look",
+                                                        "rgb-split",
+                                                        "--frames",
+                                                        name.matches(".*(mkv|mp4|webm)")
+                                                                ? "0-47"
+                                                                : "3-3",
+                                                        "--overwrite",
+                                                        "-o",
+                                                        out.toString())
+                                                        .stream())
+                                        .toList())
                         .redirectError(errors.toFile())
                         .start();
         assertThat(process.waitFor(120, TimeUnit.SECONDS)).isTrue();

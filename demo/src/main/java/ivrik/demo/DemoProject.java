@@ -43,7 +43,9 @@ final class DemoProject {
                         new Clip("lanterns", Scene.FRAMES, Scene.FRAMES, 0));
         shots =
                 shots.withLooks(
-                        List.of(new LayerLook(shotsLook(), true), new LayerLook(inkLook(), true)));
+                        List.of(
+                                new LayerLook("look-1", shotsLook(), true),
+                                new LayerLook("look-2", inkLook(), true)));
         Layer title = Layer.of("title", "title", titleLook(), new Clip("title", 24, 144, 0));
         Layer caption =
                 Layer.of("caption", "caption", captionLook(), new Clip("caption", 4, 68, 0))

@@ -6,7 +6,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
-import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
 import ivrik.media.encode.MovieWriter;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.StillWriter;
@@ -33,19 +33,19 @@ public final class MakeDemo {
                 media.resolve("register-chart.png"),
                 Depth.INT8,
                 Workers.shared());
-        ProjectFile.save(folder.resolve("lantern-week.ivrik"), DemoProject.project());
+        ProjectFile.save(
+                folder.resolve("lantern-week.ivrik"),
+                ProjectFile.whole(DemoProject.project(), folder));
     }
 
     private static void movie(Scene scene, boolean tram, Path out) {
         var options =
-                new MovieWriter.Options(
-                        Form.VP9,
-                        Quality.FINEST,
-                        Depth.INT8,
-                        false,
-                        new Size(Scene.WIDTH, Scene.HEIGHT),
-                        Rational.of(Scene.RATE),
-                        true);
+                MovieWriter.Options.of(
+                                Forms.VP9,
+                                Quality.FINEST,
+                                new Size(Scene.WIDTH, Scene.HEIGHT),
+                                Rational.of(Scene.RATE))
+                        .withSound(true);
         try (MovieWriter writer = new MovieWriter(out, options, Workers.shared())) {
             for (int n = 0; n < Scene.FRAMES; n++) {
                 writer.picture(scene.frame(n));

@@ -82,7 +82,7 @@ class DemoTest {
             Frame made = MakeDemo.frame(Graphics.chart());
             assertThat(decibels(made, chart.frame(0, chart.size()))).isGreaterThan(60);
         }
-        var reading = ProjectFile.load(FOLDER.resolve("lantern-week.ivrik"));
+        var reading = ProjectFile.open(FOLDER.resolve("lantern-week.ivrik"));
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.project()).isEqualTo(DemoProject.project());
     }

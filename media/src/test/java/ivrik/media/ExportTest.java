@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Value;
@@ -19,14 +20,17 @@ import ivrik.media.decode.Footage;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
+import ivrik.media.encode.Odd;
 import ivrik.media.encode.Quality;
+import ivrik.media.encode.Sampling;
 import ivrik.media.sound.SoundReader;
 
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.CsvSource;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -56,13 +60,16 @@ class ExportTest {
                         "sine=frequency=440:sample_rate=44100:duration=4,aformat=sample_fmts=s16",
                         "flac",
                         ""));
-        project = Import.project(Import.source(file, folder, "in"), MOVED);
+        project = Import.project(Import.source(file, "in"), MOVED);
     }
 
     private Path export(Project p, String name, Form form, FrameRange range) {
         Path out = folder.resolve(name);
         Export.run(
-                new Export.Order(p, folder, range, form, Quality.FINEST, 1, false, out),
+                Export.Order.of(p, out, form)
+                        .withRange(range)
+                        .withQuality(Quality.FINEST)
+                        .withOverwrite(true),
                 workers,
                 n -> {},
                 Cancel.NEVER);
@@ -104,8 +111,9 @@ class ExportTest {
     private Path ordered(Project p, String name, boolean dither) {
         Path out = folder.resolve(name);
         Export.run(
-                new Export.Order(
-                        p, folder, new FrameRange(3, 3), Form.PNG, Quality.FINEST, 1, dither, out),
+                Export.Order.of(p, out, Forms.PNG)
+                        .withRange(new FrameRange(3, 3))
+                        .withDither(dither),
                 workers,
                 n -> {},
                 Cancel.NEVER);
@@ -114,8 +122,8 @@ class ExportTest {
 
     @Test
     void losslessMovieAndNumberedStillsAreTheSameFrames() {
-        export(project, "still-%03d.png", Form.PNG, project.allFrames());
-        Path movie = export(project, "out.mkv", Form.FFV1, project.allFrames());
+        export(project, "still-%03d.png", Forms.PNG, project.allFrames());
+        Path movie = export(project, "out.mkv", Forms.FFV1, project.allFrames());
         try (Footage read = Footage.open(movie, workers);
                 Footage stills = Footage.open(folder.resolve("still-%03d.png"), workers)) {
             assertThat(read.frames()).isEqualTo(96).isEqualTo(stills.frames());
@@ -135,7 +143,7 @@ class ExportTest {
 
     @Test
     void soundIsTrimmedToTheRange() {
-        Path movie = export(project, "part.mkv", Form.FFV1, new FrameRange(24, 47));
+        Path movie = export(project, "part.mkv", Forms.FFV1, new FrameRange(24, 47));
         assertThat(TestMedia.sound(movie)).hasSize(48_000);
         try (SoundReader whole = new SoundReader(folder.resolve("in.mkv"));
                 SoundReader part = new SoundReader(movie)) {
@@ -154,26 +162,110 @@ class ExportTest {
     }
 
     @ParameterizedTest
-    @EnumSource(names = {"VP9", "H264", "AV1"})
-    void compressedMoviesLookTheSameAndAreTaggedRight(Form form) {
-        Path movie = export(project, "out" + form.ending(), form, new FrameRange(0, 23));
-        Path exact = export(project, "exact.mkv", Form.FFV1, new FrameRange(0, 23));
+    @CsvSource({
+        "vp9, 420",
+        "vp9, 444",
+        "h264, 420",
+        "av1, 420",
+        "av1, 444",
+        "prores, 422",
+        "prores, 444"
+    })
+    void compressedMoviesLookTheSameAndAreTaggedRight(String name, String sample) {
+        Form form = Forms.named(name);
+        Path movie = folder.resolve("out" + form.ending());
+        Export.run(
+                Export.Order.of(project, movie, form)
+                        .withRange(new FrameRange(0, 23))
+                        .withQuality(Quality.FINEST)
+                        .withSampling(Sampling.named(sample)),
+                workers,
+                n -> {},
+                Cancel.NEVER);
+        Path exact = export(project, "exact.mkv", Forms.FFV1, new FrameRange(0, 23));
         try (Footage read = Footage.open(movie, workers);
                 Footage wanted = Footage.open(exact, workers)) {
             assertThat(read.frames()).isEqualTo(24);
             assertThat(read.rate().toDouble()).isCloseTo(24, within(1e-9));
             Frame a = read.frame(12, read.size());
             Frame b = wanted.frame(12, wanted.size());
-            double sum = 0;
-            for (int i = 0; i < 96 * 64; i++) {
-                sum += Math.abs(a.colour().get(1).data()[i] - b.colour().get(1).data()[i]);
-            }
-            assertThat(sum / (96 * 64)).isLessThan(0.03);
+            assertThat(apart(a, b, 1)).isLessThan(0.03);
+            // Red and blue of a split keep their edges only where colour is kept whole.
+            assertThat(apart(a, b, 0)).isLessThan(sample.equals("444") ? 0.03 : 0.1);
         }
         assertThat(tags(movie)).isEqualTo("primaries 1, transfer 1, matrix 1, range 1");
         try (SoundReader sound = new SoundReader(movie)) {
             float[] second = sound.read(0, 48_000);
             assertThat(second[2 * 30_000]).isNotZero();
+        }
+    }
+
+    private static double apart(Frame a, Frame b, int channel) {
+        double sum = 0;
+        for (int i = 0; i < 96 * 64; i++) {
+            sum += Math.abs(a.colour().get(channel).data()[i] - b.colour().get(channel).data()[i]);
+        }
+        return sum / (96 * 64);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "display-p3, ffv1,   'primaries 12, transfer 13, matrix 0, range 2'",
+        "display-p3, av1,    'primaries 12, transfer 1, matrix 1, range 1'",
+        "bt2020,     prores, 'primaries 9, transfer 14, matrix 9, range 1'",
+        "bt2100-pq,  av1,    'primaries 9, transfer 16, matrix 9, range 1'",
+        "bt2100-hlg, ffv1,   'primaries 9, transfer 18, matrix 0, range 2'",
+        "bt2100-pq,  h264,   'primaries 1, transfer 1, matrix 1, range 1'"
+    })
+    void aSequenceIsTaggedAsWhatItsNumbersMeanAndComesBackTheSame(
+            String space, String form, String tags) {
+        Project wide =
+                project.withLayer(
+                                "shots", l -> l.withLook(0, k -> BuiltInLooks.named("in-register")))
+                        .withSequence(project.sequence().withColour(ColourSpace.named(space)));
+        Form chosen = Forms.named(form);
+        Path movie = folder.resolve("wide" + chosen.ending());
+        List<String> words =
+                Export.run(
+                        Export.Order.of(wide, movie, chosen)
+                                .withRange(new FrameRange(0, 0))
+                                .withQuality(Quality.FINEST),
+                        workers,
+                        n -> {},
+                        Cancel.NEVER);
+        assertThat(tags(movie)).isEqualTo(tags);
+        assertThat(words.stream().anyMatch(w -> w.contains("does not carry")))
+                .isEqualTo(form.equals("h264"));
+        try (Footage source = Footage.open(Path.of(project.sources().getFirst().path()), workers);
+                Footage read = Footage.open(movie, workers)) {
+            Frame a = source.frame(0, source.size());
+            Frame b = read.frame(0, read.size());
+            assertThat(apart(a, b, 1)).isLessThan(chosen == Forms.FFV1 ? 0.004 : 0.03);
+        }
+    }
+
+    @Test
+    void formsWithoutAlphaSayOnWhatThePictureIsLaid() throws IOException {
+        Path svg =
+                Files.writeString(
+                        folder.resolve("t.svg"),
+                        "<svg xmlns='http://www.w3.org/2000/svg' width='64' height='64'>"
+                                + "<rect x='16' y='16' width='32' height='32' fill='#fff'/></svg>");
+        Project p = Import.project(Import.source(svg, "t"), BuiltInLooks.named("in-register"));
+        for (Form form : Forms.all()) {
+            Path out = folder.resolve("laid" + form.ending());
+            List<String> words =
+                    Export.run(
+                            Export.Order.of(p, out, form)
+                                    .withRange(new FrameRange(0, 0))
+                                    .withOverwrite(true),
+                            workers,
+                            n -> {},
+                            Cancel.NEVER);
+            boolean keeps = form.keepsAlpha(form.samplings().getFirst());
+            assertThat(words.stream().anyMatch(w -> w.contains("laid on black")))
+                    .as(form.title())
+                    .isEqualTo(!keeps);
         }
     }
 
@@ -202,12 +294,20 @@ class ExportTest {
         Path odd = folder.resolve("odd.png");
         TestMedia.make(
                 odd, new TestMedia.Track("color=0x808080:s=65x49:d=0.04,format=rgb24", "png", ""));
-        Project p =
-                Import.project(
-                        Import.source(odd, folder, "odd"), BuiltInLooks.named("in-register"));
-        try (Footage read =
-                Footage.open(export(p, "odd.mp4", Form.H264, new FrameRange(0, 0)), workers)) {
-            assertThat(read.size()).isEqualTo(new Size(66, 50));
+        Project p = Import.project(Import.source(odd, "odd"), BuiltInLooks.named("in-register"));
+        for (Odd way : Odd.values()) {
+            Path out = folder.resolve(way + ".mp4");
+            List<String> words =
+                    Export.run(
+                            Export.Order.of(p, out, Forms.H264).withOdd(way),
+                            workers,
+                            n -> {},
+                            Cancel.NEVER);
+            assertThat(words).singleElement().asString().contains("65x49").contains(way.word());
+            try (Footage read = Footage.open(out, workers)) {
+                assertThat(read.size())
+                        .isEqualTo(way == Odd.PAD ? new Size(66, 50) : new Size(64, 48));
+            }
         }
     }
 
@@ -220,9 +320,9 @@ class ExportTest {
                                 + "<rect x='16' y='16' width='32' height='32' fill='#fff'/></svg>");
         Project p =
                 Import.project(
-                        Import.source(svg, folder, "t"),
+                        Import.source(svg, "t"),
                         BuiltInLooks.named("rgb-split").withDial("red-x", 8));
-        for (Form form : List.of(Form.PNG, Form.FFV1, Form.VP9)) {
+        for (Form form : List.of(Forms.PNG, Forms.FFV1, Forms.VP9, Forms.PRORES)) {
             try (Footage read =
                     Footage.open(
                             export(p, "alpha" + form.ending(), form, new FrameRange(0, 0)),
@@ -240,16 +340,7 @@ class ExportTest {
     void aCancelledExportLeavesWhatWasThereBefore() throws IOException {
         Path out = Files.writeString(folder.resolve("kept.mkv"), "mine");
         List<Long> done = new ArrayList<>();
-        var order =
-                new Export.Order(
-                        project,
-                        folder,
-                        project.allFrames(),
-                        Form.FFV1,
-                        Quality.GOOD,
-                        1,
-                        false,
-                        out);
+        var order = Export.Order.of(project, out, Forms.FFV1).withOverwrite(true);
         assertThatThrownBy(() -> Export.run(order, workers, done::add, () -> done.size() >= 5))
                 .isInstanceOf(CancelledException.class);
         assertThat(out).hasContent("mine");
@@ -265,17 +356,17 @@ class ExportTest {
                                 export(
                                         project,
                                         "no/such/folder/a.mkv",
-                                        Form.FFV1,
+                                        Forms.FFV1,
                                         new FrameRange(0, 0)))
                 .isInstanceOf(UnwritableTargetException.class)
                 .hasMessageContaining("no folder");
-        assertThatThrownBy(() -> export(project, "one.png", Form.PNG, new FrameRange(0, 3)))
+        assertThatThrownBy(() -> export(project, "one.png", Forms.PNG, new FrameRange(0, 3)))
                 .hasMessageContaining("cannot hold 4 frames");
         Files.createDirectory(folder.resolve("dir.mkv"));
-        assertThatThrownBy(() -> export(project, "dir.mkv", Form.FFV1, new FrameRange(0, 0)))
+        assertThatThrownBy(() -> export(project, "dir.mkv", Forms.FFV1, new FrameRange(0, 0)))
                 .hasMessageContaining("is a folder");
         Files.delete(folder.resolve("in.mkv"));
-        assertThatThrownBy(() -> export(project, "a.mkv", Form.FFV1, new FrameRange(0, 0)))
+        assertThatThrownBy(() -> export(project, "a.mkv", Forms.FFV1, new FrameRange(0, 0)))
                 .isInstanceOf(MissingFileException.class);
         assertThat(folder.resolve("a.mkv")).doesNotExist();
     }

@@ -11,7 +11,6 @@ import ivrik.core.render.Plan;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.MediaPictures;
 import ivrik.media.encode.StillWriter;
-import ivrik.media.file.Journal;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.SafeFile;
 
@@ -21,6 +20,7 @@ import org.junit.jupiter.api.io.TempDir;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 
 class FilesTest {
     @TempDir Path folder;
@@ -37,7 +37,7 @@ class FilesTest {
                 picture,
                 ivrik.core.picture.Depth.INT8,
                 Workers.shared());
-        return Import.project(Import.source(picture, folder, "p"), BuiltInLooks.named("rgb-split"));
+        return Import.project(Import.source(picture, "p"), BuiltInLooks.named("rgb-split"));
     }
 
     @Test
@@ -64,35 +64,24 @@ class FilesTest {
     }
 
     @Test
-    void projectsSaveLoadAndMoveWithTheirMedia() throws IOException {
-        Path file = folder.resolve("p.ivrik");
+    void aProjectsMediaAreFoundWhereverItIsSaved() throws IOException {
         Project project = project();
-        ProjectFile.save(file, project);
-        assertThat(ProjectFile.load(file).project()).isEqualTo(project);
-        assertThat(project.sources().getFirst().path()).isEqualTo("media/p.png");
         Path elsewhere = Files.createDirectories(folder.resolve("deep/er"));
-        Project moved = ProjectFile.rebased(project, folder, elsewhere);
-        assertThat(moved.sources().getFirst().path()).isEqualTo("../../media/p.png");
-        assertThatThrownBy(() -> ProjectFile.load(folder.resolve("none.ivrik")))
+        for (Path file : List.of(folder.resolve("p.ivrik"), elsewhere.resolve("p.ivrik"))) {
+            ProjectFile.save(file, project);
+            assertThat(ProjectFile.open(file).project()).isEqualTo(project);
+        }
+        assertThat(folder.resolve("p.ivrik")).content().contains("\"media/p.png\"");
+        assertThat(elsewhere.resolve("p.ivrik")).content().contains("\"../../media/p.png\"");
+        assertThatThrownBy(() -> ProjectFile.open(folder.resolve("none.ivrik")))
                 .isInstanceOf(MissingFileException.class);
-    }
-
-    @Test
-    void theJournalKeepsWorkUntilItIsCleared() {
-        Path file = folder.resolve("p.ivrik");
-        Journal journal = Journal.beside(file);
-        assertThat(journal.read()).isEmpty();
-        journal.write(project());
-        assertThat(Journal.beside(file).read().orElseThrow().project()).isEqualTo(project());
-        journal.clear();
-        assertThat(journal.read()).isEmpty();
     }
 
     @Test
     void closedPicturesAreGivenUpHoweverManyStillAsk() throws Exception {
         Source source = project().sources().getFirst();
         for (int round = 0; round < 20; round++) {
-            MediaPictures pictures = new MediaPictures(folder, Workers.shared());
+            MediaPictures pictures = new MediaPictures(Workers.shared());
             var asking = new java.util.ArrayList<java.util.concurrent.Future<Boolean>>();
             try (var threads = java.util.concurrent.Executors.newFixedThreadPool(3)) {
                 for (int t = 0; t < 3; t++) {
@@ -121,21 +110,21 @@ class FilesTest {
     @Test
     void aSourceThatVanishesOrChangesIsNoticed() throws IOException {
         Source source = project().sources().getFirst();
-        Path file = folder.resolve(source.path());
-        try (MediaPictures pictures = new MediaPictures(folder, Workers.shared())) {
+        Path file = Path.of(source.path());
+        try (MediaPictures pictures = new MediaPictures(Workers.shared())) {
             Plan.Picture picture = new Plan.Picture(source, 0);
             var before = pictures.frame(picture, source.size());
-            assertThat(pictures.hasChanged(source.path())).isFalse();
+            assertThat(pictures.hasChanged(source)).isFalse();
             StillWriter.write(
                     StillsTest.random(9, 5, ivrik.core.picture.Depth.INT8, false),
                     file,
                     ivrik.core.picture.Depth.INT8,
                     Workers.shared());
             Files.setLastModifiedTime(file, java.nio.file.attribute.FileTime.fromMillis(1000));
-            assertThat(pictures.hasChanged(source.path())).isTrue();
+            assertThat(pictures.hasChanged(source)).isTrue();
             assertThat(pictures.frame(picture, source.size()).size()).isNotEqualTo(before.size());
             Files.delete(file);
-            assertThat(pictures.hasChanged(source.path())).isTrue();
+            assertThat(pictures.hasChanged(source)).isTrue();
             assertThatThrownBy(() -> pictures.frame(picture, source.size()))
                     .isInstanceOf(MissingFileException.class);
         }

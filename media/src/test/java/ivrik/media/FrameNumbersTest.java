@@ -36,9 +36,19 @@ class FrameNumbersTest {
         "c.webm, libvpx-vp9,    -crf 4 -b 0 -g 75 -lag-in-frames 16 -auto-alt-ref 1, ''",
         "d.mp4,  libopenh264,   -b 4000000 -g 60, ''",
         "e.avi,  mpeg4,         -flags qscale -global_quality 118 -bf 2 -g 60, ''",
-        "f.mkv,  mpeg4,         -flags qscale -global_quality 118 -bf 2 -g 60,"
-                + " ',settb=1/1000,setpts=40*N+floor(N/3)*50'",
-        "g.mov,  mpeg4,         -flags qscale -global_quality 118 -bf 2 -g 60, ''"
+        "g.mov,  mpeg4,         -flags qscale -global_quality 118 -bf 2 -g 60, ''",
+        "h.ts,   libopenh264,   -b 4000000 -g 20, ''",
+        "i.ts,   mpeg2video,    -flags qscale -global_quality 118 -bf 2 -g 15, ''",
+        "j.m2ts, libopenh264,   -b 4000000 -g 20, ''",
+        "k.mpg,  mpeg2video,    -flags qscale -global_quality 118 -bf 2 -g 15, ''",
+        "l.vob,  mpeg2video,    -flags qscale -global_quality 118 -bf 2 -g 15, ''",
+        "m.h264, libopenh264,   -b 4000000 -g 20, ''",
+        "n.m2v,  mpeg2video,    -flags qscale -global_quality 118 -bf 2 -g 15, ''",
+        "o.m4v,  mpeg4,         -flags qscale -global_quality 118 -bf 2 -g 20, ''",
+        "p.flv,  flv,           -flags qscale -global_quality 118 -g 20, ''",
+        "q.ivf,  libvpx-vp9,    -crf 4 -b 0 -g 75 -lag-in-frames 16 -auto-alt-ref 1, ''",
+        "r.ogv,  libvpx,        -crf 4 -b 4000000 -g 30, ''",
+        "s.nut,  mpeg4,         -flags qscale -global_quality 118 -bf 2 -g 60, ''"
     })
     void frameNIsFrameNAfterAnySeek(String name, String encoder, String options, String filter) {
         Path file = TestMedia.counting(folder.resolve(name), FRAMES, encoder, options, filter);
@@ -140,8 +150,8 @@ class FrameNumbersTest {
                         FRAMES,
                         "mpeg4",
                         "-flags qscale -global_quality 118 -bf 2 -g 60");
-        try (var pictures = new ivrik.media.decode.MediaPictures(folder, Workers.shared())) {
-            var source = ivrik.media.decode.Import.source(file, folder, "a");
+        try (var pictures = new ivrik.media.decode.MediaPictures(Workers.shared())) {
+            var source = ivrik.media.decode.Import.source(file, "a");
             for (int n : new int[] {0, 1, 2, 3, 40, 41, 42, 5, 74, 6, 7, 8, 7}) {
                 Frame frame =
                         pictures.frame(

@@ -11,7 +11,7 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.media.decode.Import;
-import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
 import ivrik.media.sound.SoundMix;
 
 import org.junit.jupiter.api.Test;
@@ -35,7 +35,7 @@ class SoundMixTest {
                                         + ":sample_rate=48000:duration=2,aformat=sample_fmts=s16",
                                 "flac",
                                 ""));
-        return Import.source(file, folder, name);
+        return Import.source(file, name);
     }
 
     /** How much of a tone is in the left channel: the size of its Fourier component. */
@@ -70,7 +70,7 @@ class SoundMixTest {
                                         BuiltInLooks.named("in-register"),
                                         new Clip("high", 10, 5, 0))));
         assertThat(SoundMix.hasSound(project)).isTrue();
-        try (SoundMix mix = new SoundMix(project, folder)) {
+        try (SoundMix mix = new SoundMix(project)) {
             assertThat(mix.frame(5)).hasSize(2 * 2000);
             assertThat(share(mix.frame(5), 240)).isCloseTo(0.125, within(0.01));
             assertThat(share(mix.frame(5), 960)).isCloseTo(0, within(0.01));
@@ -81,21 +81,21 @@ class SoundMixTest {
             assertThat(share(mix.frame(40), 960)).isCloseTo(0.125, within(0.01));
             assertThat(share(mix.frame(3), 240)).isCloseTo(0.125, within(0.01));
         }
-        try (SoundMix mute =
-                new SoundMix(project.withLayers(List.of(base.withVisible(false))), folder)) {
+        try (SoundMix mute = new SoundMix(project.withLayers(List.of(base.withVisible(false))))) {
             assertThat(mute.frame(5)).containsOnly(0f);
         }
     }
 
     @Test
     void theEndingDecidesTheForm() {
-        assertThat(Form.of(Path.of("a.PNG"))).isEqualTo(Form.PNG);
-        assertThat(Form.of(Path.of("a.tiff"))).isEqualTo(Form.TIFF);
-        assertThat(Form.of(Path.of("a-%04d.exr"))).isEqualTo(Form.EXR);
-        assertThat(Form.of(Path.of("a.mkv"))).isEqualTo(Form.FFV1);
-        assertThat(Form.of(Path.of("a.mp4"))).isEqualTo(Form.H264);
-        assertThat(Form.movies(true)).containsExactly(Form.FFV1, Form.VP9, Form.H264, Form.AV1);
-        assertThat(Form.FFV1.hasQuality()).isFalse();
-        assertThatThrownBy(() -> Form.of(Path.of("a.doc"))).hasMessageContaining("a.doc");
+        assertThat(Forms.of(Path.of("a.PNG"))).isEqualTo(Forms.PNG);
+        assertThat(Forms.of(Path.of("a.tiff"))).isEqualTo(Forms.TIFF);
+        assertThat(Forms.of(Path.of("a-%04d.exr"))).isEqualTo(Forms.EXR);
+        assertThat(Forms.of(Path.of("a.mkv"))).isEqualTo(Forms.FFV1);
+        assertThat(Forms.of(Path.of("a.mp4"))).isEqualTo(Forms.H264);
+        assertThat(Forms.named("av1")).isEqualTo(Forms.AV1);
+        assertThat(Forms.of(Path.of("a.mov"))).isEqualTo(Forms.PRORES);
+        assertThat(Forms.FFV1.hasQuality()).isFalse();
+        assertThatThrownBy(() -> Forms.of(Path.of("a.doc"))).hasMessageContaining("a.doc");
     }
 }

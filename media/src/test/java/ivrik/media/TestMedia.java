@@ -46,6 +46,18 @@ final class TestMedia {
         return make(file, new Track(graph, encoder, options));
     }
 
+    /** A movie that says of every frame that decoding can begin there. */
+    static Path lying(Path file, String graph, String encoder, String options) {
+        lies = true;
+        try {
+            return make(file, new Track(graph, encoder, options));
+        } finally {
+            lies = false;
+        }
+    }
+
+    private static boolean lies;
+
     static Path make(Path file, Track... tracks) {
         av_log_set_level(AV_LOG_FATAL);
         AVFormatContext format = new AVFormatContext(null);
@@ -86,6 +98,21 @@ final class TestMedia {
             all = more;
         }
         return all;
+    }
+
+    /** The first picture that a filter graph makes, as planes of green, blue, red in floats. */
+    static float[][] picture(String graph) {
+        Sink sink = new Sink(graph + ",format=gbrpf32le", "buffersink");
+        AVFrame frame = sink.next();
+        float[][] planes = new float[3][frame.width() * frame.height()];
+        for (int c = 0; c < 3; c++) {
+            for (int y = 0; y < frame.height(); y++) {
+                new FloatPointer(frame.data(c))
+                        .position((long) y * frame.linesize(c) / 4)
+                        .get(planes[c], y * frame.width(), frame.width());
+            }
+        }
+        return planes;
     }
 
     private static void check(int result) {
@@ -146,6 +173,7 @@ final class TestMedia {
                 codec.framerate(av_make_q(25, 1));
                 codec.colorspace(av_buffersink_get_colorspace(sink.end));
                 codec.color_range(av_buffersink_get_color_range(sink.end));
+                setTags(track.graph());
             } else {
                 codec.sample_fmt(av_buffersink_get_format(sink.end));
                 codec.sample_rate(av_buffersink_get_sample_rate(sink.end));
@@ -180,6 +208,22 @@ final class TestMedia {
             }
         }
 
+        /** What the end of a filter graph does not tell: primaries and transfer function. */
+        private void setTags(String graph) {
+            codec.color_primaries(
+                    graph.contains("color_primaries=bt2020")
+                            ? AVCOL_PRI_BT2020
+                            : graph.contains("color_primaries=smpte432")
+                                    ? AVCOL_PRI_SMPTE432
+                                    : AVCOL_PRI_UNSPECIFIED);
+            codec.color_trc(
+                    graph.contains("color_trc=smpte2084")
+                            ? AVCOL_TRC_SMPTE2084
+                            : graph.contains("color_trc=arib-std-b67")
+                                    ? AVCOL_TRC_ARIB_STD_B67
+                                    : AVCOL_TRC_UNSPECIFIED);
+        }
+
         private void turn(int degrees) {
             BytePointer matrix = new BytePointer(av_malloc(36)).capacity(36);
             av_display_rotation_set(new IntPointer(matrix), degrees);
@@ -212,6 +256,9 @@ final class TestMedia {
             check(avcodec_send_frame(codec, frame));
             while (avcodec_receive_packet(codec, packet) >= 0) {
                 packet.stream_index(stream.index());
+                if (lies) {
+                    packet.flags(packet.flags() | AV_PKT_FLAG_KEY);
+                }
                 if (packet.duration() == 0 && codec.width() > 0) {
                     packet.duration(1);
                 }

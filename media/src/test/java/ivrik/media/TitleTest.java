@@ -112,7 +112,7 @@ class TitleTest {
 
     @Test
     void titlesAndSolidsAreSourcesWithoutFiles(@TempDir Path folder) {
-        try (MediaPictures pictures = new MediaPictures(folder, Workers.shared())) {
+        try (MediaPictures pictures = new MediaPictures(Workers.shared())) {
             Source title = Source.of("t", BAR, BOX);
             assertThat(covered(pictures.frame(new Picture(title, 0), BOX))).isPositive();
             Source solid = Source.solid("s", Ink.parse("336699"), BOX);

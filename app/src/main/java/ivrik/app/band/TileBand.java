@@ -2,13 +2,13 @@ package ivrik.app.band;
 
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Shown;
+import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
 import ivrik.core.picture.CancelledException;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
-import ivrik.core.render.Planner;
 
 import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
@@ -203,20 +203,21 @@ abstract class TileBand extends BorderPane {
         }
         int mine = generation.incrementAndGet();
         long frame = view.frame.get();
-        List<Tile> wanted = tiles;
+        List<Plans> wanted =
+                tiles.stream().map(t -> session.plansOf(t.trial().apply(project))).toList();
         int width = (int) (2 * tileWidth(wanted.size()) / part());
         Thread.ofVirtual()
                 .start(
                         () -> {
                             for (int i = 0; i < wanted.size() && generation.get() == mine; i++) {
-                                render(wanted.get(i).trial().apply(project), frame, i, width, mine);
+                                render(wanted.get(i), frame, i, width, mine);
                             }
                         });
     }
 
-    private void render(Project project, long frame, int number, int width, int mine) {
+    private void render(Plans plans, long frame, int number, int width, int mine) {
         try {
-            Plan plan = Planner.plan(project, frame);
+            Plan plan = plans.of(frame, () -> generation.get() != mine);
             Shown small = service.small(plan, width);
             Platform.runLater(
                     () -> {

@@ -79,7 +79,7 @@ public final class TreatmentSheet extends TileBand {
     }
 
     private Tile tile(Treatment treatment) {
-        int after = session.state().step();
+        String after = session.state().stepId();
         return new Tile(
                 treatment.description().id(),
                 treatment.description().title(),

@@ -8,7 +8,6 @@ import ivrik.app.session.View.Face;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
-import ivrik.core.look.Step;
 import ivrik.core.project.Layer;
 import ivrik.core.separation.Ink;
 
@@ -70,9 +69,9 @@ public final class CloseUp extends ScrollPane {
     private String needs(State state, Look look) {
         return view.face.get()
                 + look.separation().replaceFirst(":.*", ":")
-                + (view.face.get() == Face.TREATMENT ? state.step() : "")
+                + (view.face.get() == Face.TREATMENT ? state.stepId() : "")
                 + (view.face.get() == Face.LAYER ? state.layer().map(Layer::id).orElse("") : "")
-                + look.steps().stream().map(Step::treatment).toList()
+                + look.steps().stream().map(s -> s.id() + s.section()).toList()
                 + look.dials().stream().map(Dial::name).toList();
     }
 

@@ -102,7 +102,7 @@ final class FeedPart extends VBox {
                                 edit(
                                         lane,
                                         "Delay of " + kind.title(),
-                                        f -> f.withDelay((int) Math.round(to))));
+                                        f -> f.withDelayFrames((int) Math.round(to))));
         field.setId(kind.id() + "-delay");
         showers.add(l -> field.show(l.lanes().get(lane).feed().delayFrames()));
         return field;

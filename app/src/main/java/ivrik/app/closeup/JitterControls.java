@@ -90,10 +90,10 @@ final class JitterControls extends VBox {
     }
 
     void show(State state) {
-        TreatmentPart.step(state)
+        state.step()
                 .ifPresent(
                         step -> {
-                            Jitter j = step.lanes().get(state.lane()).jitter();
+                            Jitter j = step.amounts(state.lane()).jitter();
                             amount.show(j.amount().at(view.frame.get()));
                             rate.show(j.frequencyHz());
                             seed.show(j.seed());
@@ -102,7 +102,7 @@ final class JitterControls extends VBox {
     }
 
     private void edit(String name, UnaryOperator<Jitter> change) {
-        int step = session.state().step();
+        String step = session.state().stepId();
         int lane = session.state().lane();
         session.editLook(
                 name,

@@ -40,7 +40,7 @@ final class KernelGrid extends VBox {
                                             look ->
                                                     Lanes.with(
                                                             look,
-                                                            session.state().step(),
+                                                            session.state().stepId(),
                                                             session.state().lane(),
                                                             view.frame.get(),
                                                             name,
@@ -55,12 +55,11 @@ final class KernelGrid extends VBox {
 
     void show(State state) {
         of.setText("weights of " + Lanes.kinds(state).get(state.lane()).title());
-        TreatmentPart.step(state)
+        state.step()
                 .ifPresent(
                         step -> {
                             for (int i = 0; i < fields.size(); i++) {
-                                var value =
-                                        step.lanes().get(state.lane()).value(KernelFilter.name(i));
+                                var value = step.amounts(state.lane()).value(KernelFilter.name(i));
                                 if (value != null) {
                                     fields.get(i).show(value.at(view.frame.get()));
                                 }

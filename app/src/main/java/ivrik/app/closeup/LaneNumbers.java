@@ -9,6 +9,7 @@ import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Move;
@@ -85,11 +86,14 @@ final class LaneNumbers extends GridPane {
                             s.look()
                                     .map(
                                             l ->
-                                                    l.isShown(lane)
-                                                            && !(l.lanes().get(lane).hold()
-                                                                    && Lanes.treatment(s)
-                                                                                    .orElse(null)
-                                                                            instanceof Move))
+                                                    s.step().filter(Step::isWhole).isPresent()
+                                                            || l.isShown(lane)
+                                                                    && !(l.lanes().get(lane).hold()
+                                                                            && Lanes.treatment(s)
+                                                                                            .orElse(
+                                                                                                    null)
+                                                                                    instanceof
+                                                                                    Move))
                                     .orElse(true);
                     badge.setOpacity(acts ? 1 : 0.4);
                 });
@@ -113,14 +117,14 @@ final class LaneNumbers extends GridPane {
                         to -> change(lane, p, to));
         showers.add(
                 s ->
-                        TreatmentPart.step(s)
-                                .map(step -> step.lanes().get(lane).value(p.name()))
+                        s.step()
+                                .map(step -> step.amounts(lane).value(p.name()))
                                 .ifPresent(v -> field.show(v.at(view.frame.get()))));
         return field;
     }
 
     private UnaryOperator<Look> change(int lane, Parameter p, double to) {
-        int step = session.state().step();
+        String step = session.state().stepId();
         return look -> Lanes.with(look, step, lane, view.frame.get(), p.name(), to);
     }
 }

@@ -2,17 +2,16 @@ package ivrik.app.closeup;
 
 import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
+import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
-import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
-import ivrik.core.render.Planner;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.Plot;
 import ivrik.core.treatment.Settings;
-import ivrik.core.treatment.Tone;
 import ivrik.core.treatment.Treatment;
 
 import javafx.beans.property.ObjectProperty;
@@ -23,6 +22,7 @@ import javafx.scene.input.MouseEvent;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 
 /**
@@ -44,13 +44,8 @@ final class LanePlot extends LaneDrawing {
         setPrefHeight(176);
     }
 
-    private Settings settings(Look look, int lane) {
-        return Planner.settings(
-                look,
-                session.state().step(),
-                lane,
-                Rational.of(view.frame.get()),
-                session.project().sequence().rate());
+    private Settings settings(int lane) {
+        return Values.settings(session, lane, view.frame.get()).orElseThrow();
     }
 
     @Override
@@ -70,10 +65,10 @@ final class LanePlot extends LaneDrawing {
             g.strokeLine(x, 0, x, h);
             g.strokeLine(0, y, w, y);
         }
-        List<LaneKind> kinds = look.model().lanes();
-        int working = session.state().lane();
+        List<LaneKind> kinds = Lanes.shares(session.state());
+        int working = Lanes.share(session.state());
         if (treatment instanceof Lens) {
-            chooseRoom(look);
+            chooseRoom(kinds.size());
             g.setFill(p.colour("quiet"));
             g.setFont(p.numbers(11));
             g.fillText(String.format(Locale.ROOT, "+%.1f %%", 100 * room), 6, 14);
@@ -84,11 +79,11 @@ final class LanePlot extends LaneDrawing {
             int lane = (working + k) % kinds.size();
             g.setStroke(p.ink(kinds.get(lane)));
             g.setLineWidth(lane == working ? 2.4 : 1.4);
-            curve(g, treatment, settings(look, lane), w, h);
+            curve(g, treatment, settings(lane), w, h);
         }
-        if (treatment instanceof Curve) {
+        if (hasPoints(treatment)) {
             g.setFill(p.ink(kinds.get(working)));
-            Settings s = settings(look, working);
+            Settings s = settings(working);
             for (int i = 0; i < s.count(Curve.SERIES); i++) {
                 double x = s.number(Curve.SERIES, i, "in") / 100 * w;
                 double y = h - s.number(Curve.SERIES, i, "out") / 100 * h;
@@ -97,10 +92,10 @@ final class LanePlot extends LaneDrawing {
         }
     }
 
-    private void chooseRoom(Look look) {
+    private void chooseRoom(int lanes) {
         double most =
-                IntStream.range(0, look.lanes().size())
-                        .mapToObj(i -> settings(look, i))
+                IntStream.range(0, lanes)
+                        .mapToObj(i -> settings(i))
                         .mapToDouble(s -> Math.max(away(s, 1), away(s, 0.7)))
                         .max()
                         .orElse(0);
@@ -116,14 +111,19 @@ final class LanePlot extends LaneDrawing {
         return Math.abs(Lens.magnified(s, r) / r - 1);
     }
 
+    /** Whether its curve goes through points that are set here. */
+    private boolean hasPoints(Treatment treatment) {
+        return treatment.description().series().filter(Curve.SERIES::equals).isPresent();
+    }
+
     private void curve(GraphicsContext g, Treatment t, Settings s, double w, double h) {
-        Tone.Curve tone = t instanceof Tone curve ? curve.curve(s, 0, 1) : null;
+        DoubleUnaryOperator tone = t instanceof Plot plot ? plot.plotted(s) : null;
         g.beginPath();
         for (int i = 0; i <= STEPS; i++) {
             double v = (double) i / STEPS;
             double y;
             if (tone != null) {
-                double out = v + s.amount() * (tone.of((float) v) - v);
+                double out = v + s.amount() * (tone.applyAsDouble(v) - v);
                 y = h - Math.clamp(out, -0.1, 1.1) * h;
             } else {
                 double r = Math.max(v, 1e-3);
@@ -141,11 +141,11 @@ final class LanePlot extends LaneDrawing {
     @Override
     void pressed(MouseEvent e) {
         Look look = session.state().look().orElse(null);
-        if (look == null || !(Lanes.treatment(session.state()).orElse(null) instanceof Curve)) {
+        if (look == null || !Lanes.treatment(session.state()).filter(this::hasPoints).isPresent()) {
             return;
         }
-        int lane = session.state().lane();
-        Settings s = settings(look, lane);
+        int lane = Lanes.share(session.state());
+        Settings s = settings(lane);
         point = -1;
         for (int i = 0; i < s.count(Curve.SERIES); i++) {
             double x = s.number(Curve.SERIES, i, "in") / 100 * getWidth();
@@ -160,7 +160,7 @@ final class LanePlot extends LaneDrawing {
                     "Remove a point",
                     l ->
                             l.withAmounts(
-                                    session.state().step(),
+                                    session.state().stepId(),
                                     lane,
                                     a -> a.withoutThing(Curve.SERIES, point)));
             return;
@@ -175,7 +175,7 @@ final class LanePlot extends LaneDrawing {
                     "Add a point",
                     l ->
                             l.withAmounts(
-                                    session.state().step(),
+                                    session.state().stepId(),
                                     lane,
                                     a ->
                                             a.withThing(
@@ -194,7 +194,7 @@ final class LanePlot extends LaneDrawing {
         if (gesture == null) {
             return;
         }
-        int step = session.state().step();
+        String step = session.state().stepId();
         int lane = session.state().lane();
         double in = Math.clamp(100 * e.getX() / getWidth(), 0, 100);
         gesture.editLook(

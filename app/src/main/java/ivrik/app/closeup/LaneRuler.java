@@ -35,9 +35,9 @@ final class LaneRuler extends LaneDrawing {
         setPrefHeight(76);
     }
 
-    private List<Double> values(Look look) {
-        int step = Math.min(session.state().step(), look.steps().size() - 1);
-        return look.steps().get(step).lanes().stream()
+    private List<Double> values() {
+        return session.state().step().stream()
+                .flatMap(step -> step.lanes().stream())
                 .map(a -> a.value(parameter.name()))
                 .map(v -> v == null ? parameter.rest() : v.at(view.frame.get()))
                 .toList();
@@ -64,7 +64,7 @@ final class LaneRuler extends LaneDrawing {
         if (look == null || look.steps().isEmpty()) {
             return;
         }
-        List<Double> values = values(look);
+        List<Double> values = values();
         if (gesture == null) {
             room = roomFor(values);
         }
@@ -89,8 +89,8 @@ final class LaneRuler extends LaneDrawing {
                 g.fillText(text, Math.clamp(x - half, 4, w - 2 * half - 4), h - 6);
             }
         }
-        List<LaneKind> kinds = look.model().lanes();
-        int working = session.state().lane();
+        List<LaneKind> kinds = Lanes.shares(session.state());
+        int working = Lanes.share(session.state());
         for (int k = 1; k <= values.size(); k++) {
             int i = (working + k) % values.size();
             marker(g, p, x(values.get(i)), base, kinds.get(i), i == working, i);
@@ -140,8 +140,8 @@ final class LaneRuler extends LaneDrawing {
         if (look == null || look.steps().isEmpty()) {
             return;
         }
-        List<Double> values = values(look);
-        lane = session.state().lane();
+        List<Double> values = values();
+        lane = Lanes.share(session.state());
         double best = GRIP;
         for (int i = 0; i < values.size(); i++) {
             double d = Math.hypot(x(values.get(i)) - e.getX(), 12 + i * 9 - e.getY());
@@ -150,10 +150,11 @@ final class LaneRuler extends LaneDrawing {
                 lane = i;
             }
         }
-        session.selectLane(lane);
-        gesture =
-                session.gesture(
-                        "Set " + look.model().lanes().get(lane).title() + " " + parameter.title());
+        List<LaneKind> kinds = Lanes.shares(session.state());
+        if (kinds.size() > 1) {
+            session.selectLane(lane);
+        }
+        gesture = session.gesture("Set " + kinds.get(lane).title() + " " + parameter.title());
         dragged(e);
     }
 
@@ -165,7 +166,7 @@ final class LaneRuler extends LaneDrawing {
         double unit =
                 parameter.step() * (e.isAltDown() ? 0.1 : room > 40 * parameter.step() ? 1 : 0.5);
         double to = Math.rint(value(e.getX()) / unit) * unit;
-        int step = session.state().step();
+        String step = session.state().stepId();
         long frame = view.frame.get();
         gesture.editLook(look -> Lanes.with(look, step, lane, frame, parameter.name(), to));
     }

@@ -6,12 +6,15 @@ import static ivrik.app.closeup.Controls.row;
 import static ivrik.app.closeup.Controls.word;
 
 import ivrik.app.control.NumberField;
+import ivrik.app.session.Newest;
 import ivrik.app.session.Session;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Overscan.Kind;
 import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
 import ivrik.core.render.Overscans;
+import ivrik.core.render.Planner;
 
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -25,6 +28,11 @@ final class OverscanPart extends VBox {
     private final MenuButton kind;
     private final NumberField scale;
     private final Label word = quiet("");
+    private final Newest work = new Newest();
+    private double needed = 1;
+
+    /** What the moves demand, and what is in force. */
+    private record Found(Overscans.Result demanded, double now) {}
 
     OverscanPart(Session session) {
         super(4);
@@ -37,7 +45,7 @@ final class OverscanPart extends VBox {
                         to ->
                                 session.editLook(
                                         "Overscan: " + word(to),
-                                        l -> l.withOverscan(new Overscan(to, demanded(l)))));
+                                        l -> l.withOverscan(new Overscan(to, needed))));
         kind.setId("overscan");
         scale =
                 new NumberField(
@@ -54,20 +62,24 @@ final class OverscanPart extends VBox {
         getChildren().addAll(row(quiet("Overscan"), kind, scale), word);
     }
 
-    private double demanded(Look look) {
-        return session.state().layer().map(l -> result(l, look).scale()).orElse(1.0);
-    }
-
-    private Overscans.Result result(Layer layer, Look look) {
-        return Overscans.demanded(look, layer.range(), session.project().sequence());
-    }
-
+    /** The look's overscan, worked out off the interface thread: it needs the moves of all frames. */
     void show(Look look) {
-        Layer layer = session.state().layer().orElseThrow();
-        Overscans.Result demanded = result(layer, look);
-        double now = Overscans.of(look, layer.range(), session.project().sequence()).scale();
         kind.setText(word(look.overscan().kind()));
-        scale.show(100 * now);
+        Layer layer = session.state().layer().orElseThrow();
+        LayerLook layerLook = session.state().layerLook().orElseThrow();
+        Planner planner = session.plans().planner();
+        work.ask(
+                cancel ->
+                        new Found(
+                                planner.demanded(layer, layerLook, cancel),
+                                planner.overscan(layer, layerLook, cancel)),
+                this::show);
+    }
+
+    private void show(Found found) {
+        Overscans.Result demanded = found.demanded;
+        needed = demanded.scale();
+        scale.show(100 * found.now);
         word.setText(
                 demanded.frame() < 0
                         ? "No edge is uncovered."
@@ -76,6 +88,6 @@ final class OverscanPart extends VBox {
                                 "The moves demand %.2f %%, most at frame %d%s",
                                 100 * demanded.scale(),
                                 demanded.frame(),
-                                now >= demanded.scale() ? "." : ": edges show."));
+                                found.now >= demanded.scale() ? "." : ": edges show."));
     }
 }

@@ -29,7 +29,7 @@ final class PinsPart extends VBox {
                                 "Remove a pin",
                                 look ->
                                         look.withAmounts(
-                                                session.state().step(),
+                                                session.state().stepId(),
                                                 session.state().lane(),
                                                 a -> {
                                                     int n = a.count(Pins.SERIES);
@@ -48,10 +48,7 @@ final class PinsPart extends VBox {
     }
 
     void show(State state) {
-        int n =
-                TreatmentPart.step(state)
-                        .map(s -> s.lanes().get(state.lane()).count(Pins.SERIES))
-                        .orElse(0);
+        int n = state.step().map(s -> s.lanes().get(state.lane()).count(Pins.SERIES)).orElse(0);
         String lane = Lanes.kinds(state).get(state.lane()).title();
         count.setText(lane + (n == 1 ? " has 1 pin" : " has " + n + " pins"));
     }

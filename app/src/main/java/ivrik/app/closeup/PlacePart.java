@@ -57,7 +57,16 @@ final class PlacePart extends VBox {
         NumberField scale =
                 field("scale", "%", 1, 2000, 100, 100, 5, Place::scale, Place::withScale);
         NumberField angle =
-                field("angle", "deg", -3600, 3600, 0, 1, 1, Place::angleDegrees, Place::withAngle);
+                field(
+                        "angle",
+                        "deg",
+                        -3600,
+                        3600,
+                        0,
+                        1,
+                        1,
+                        Place::angleDegrees,
+                        Place::withAngleDegrees);
         getChildren()
                 .addAll(
                         row(quiet("Fit"), fit, quiet("Size"), scale),

@@ -69,19 +69,19 @@ final class ReachPart extends VBox implements Part {
                                 "tones",
                                 "Only what is so bright",
                                 r -> r.tones().on(),
-                                (r, on) -> r.with(r.tones().withOn(on))),
+                                (r, on) -> r.withTones(r.tones().withOn(on))),
                         row(number("low"), number("high"), number("soft")),
                         toggle(
                                 "linear",
                                 "Tones as the luminance of linear light, not as delivered",
                                 r -> r.tones().linear(),
-                                (r, on) -> r.with(r.tones().withLinear(on))),
+                                (r, on) -> r.withTones(r.tones().withLinear(on))),
                         row(
                                 toggle(
                                         "colour",
                                         "Only what is of this hue; greys are of none",
                                         r -> r.colour().on(),
-                                        (r, on) -> r.with(r.colour().withOn(on))),
+                                        (r, on) -> r.withColour(r.colour().withOn(on))),
                                 pick(colourAt)),
                         row(number("hue"), number("width"), number("falloff")),
                         matte(),
@@ -149,17 +149,17 @@ final class ReachPart extends VBox implements Part {
         NumberField field =
                 new NumberField(
                         new NumberField.Spec(
-                                part.unit(),
-                                part.min(),
-                                part.max(),
+                                part.range().unit(),
+                                part.range().min(),
+                                part.range().max(),
                                 part.value().apply(Reach.ALL).rest(),
                                 1,
                                 0,
                                 false),
-                        "Reach " + part.title() + ", in " + part.unit(),
+                        "Reach " + part.range().title() + ", in " + part.range().unit(),
                         to ->
                                 edit(
-                                        "Reach " + part.title(),
+                                        "Reach " + part.range().title(),
                                         r ->
                                                 r.with(
                                                         name,
@@ -176,7 +176,7 @@ final class ReachPart extends VBox implements Part {
                                                         part.value()
                                                                 .apply(l.reach())
                                                                 .at(view.frame.get()))));
-        VBox box = new VBox(quiet(part.title()), field);
+        VBox box = new VBox(quiet(part.range().title()), field);
         return box;
     }
 
@@ -211,7 +211,7 @@ final class ReachPart extends VBox implements Part {
         Reach reached =
                 reach.with(
                         "hue", reach.colour().hueDegrees().set(view.frame.get(), Math.rint(hue)));
-        return reached.with(reached.colour().withOn(true));
+        return reached.withColour(reached.colour().withOn(true));
     }
 
     private Node matte() {
@@ -251,6 +251,6 @@ final class ReachPart extends VBox implements Part {
     }
 
     private MenuItem item(String title, Matte matte) {
-        return Controls.item(title, () -> edit("Reach: " + title, r -> r.with(matte)));
+        return Controls.item(title, () -> edit("Reach: " + title, r -> r.withMatte(matte)));
     }
 }

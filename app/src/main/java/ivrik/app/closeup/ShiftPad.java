@@ -159,7 +159,7 @@ public final class ShiftPad extends LaneDrawing {
         double x = Math.rint((e.getX() + grip.getX() - getWidth() / 2) / unit() * fine) / fine;
         double y = Math.rint((e.getY() + grip.getY() - getHeight() / 2) / unit() * fine) / fine;
         Point2D to = new Point2D(x, y);
-        int step = session.state().step();
+        String step = session.state().stepId();
         long frame = view.frame.get();
         gesture.editLook(look -> view.follow.get().moved(look, step, lane, frame, to));
     }

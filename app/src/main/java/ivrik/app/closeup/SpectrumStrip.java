@@ -42,7 +42,7 @@ final class SpectrumStrip extends LaneDrawing {
     }
 
     private double at(Look look, int of, String parameter) {
-        Amounts amounts = look.steps().get(session.state().step()).lanes().get(of);
+        Amounts amounts = Lanes.amounts(look, session.state().stepId(), of);
         return amounts.value(parameter).at(view.frame.get());
     }
 
@@ -87,10 +87,13 @@ final class SpectrumStrip extends LaneDrawing {
         }
     }
 
+    /** More bars than this are not told apart. */
+    private static final int SMOOTH = 200;
+
     private void strip(
             GraphicsContext g, Palette p, Look look, int number, LaneKind kind, double y) {
-        int n = (int) Math.round(at(look, number, "samples"));
         double length = at(look, number, "length");
+        int n = (int) Math.clamp(Math.ceil(Math.abs(length)), at(look, number, "samples"), SMOOTH);
         double[] weights = Dispersion.weights(kind, n);
         double most = Arrays.stream(weights).max().orElse(1);
         double wide = Math.max(1.5, Math.abs(x(length) - x(0)) / n);
@@ -154,7 +157,7 @@ final class SpectrumStrip extends LaneDrawing {
         }
         double unit = e.isAltDown() ? 10 : 1;
         double to = Math.rint(2 * px(e.getX()) * unit) / unit;
-        int step = session.state().step();
+        String step = session.state().stepId();
         long frame = view.frame.get();
         gesture.editLook(look -> Lanes.with(look, step, lane, frame, "length", to));
     }

@@ -19,6 +19,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** What a title says and how it is set; of a solid only its colour. */
@@ -117,12 +118,12 @@ final class TitlePart extends VBox {
                                         s ->
                                                 p.withSource(
                                                         s.withTitle(
-                                                                change.apply(
-                                                                        s.title()
-                                                                                .orElse(
-                                                                                        Title
-                                                                                                .EMPTY)))))
+                                                                Optional.of(changed(s, change)))))
                                 .orElse(p));
+    }
+
+    private static Title changed(Source source, UnaryOperator<Title> change) {
+        return change.apply(source.title().orElse(Title.EMPTY));
     }
 
     void show(Source drawn) {

@@ -15,6 +15,7 @@ import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
+import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Sampler;
@@ -41,7 +42,6 @@ import javafx.scene.layout.VBox;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
@@ -66,14 +66,19 @@ final class TreatmentPart extends VBox implements Part {
         getStyleClass().add("close-up-body");
         State state = session.state();
         Look look = state.look().orElseThrow();
-        Step step = look.steps().get(state.step());
+        Step step = state.step().orElseThrow();
         Description d = step.kind().description();
         getChildren().addAll(row(title(d), unit(d)));
         getChildren().addAll(control(d));
+        if (!d.note().isEmpty()) {
+            Label note = quiet(d.note());
+            note.setWrapText(true);
+            getChildren().add(note);
+        }
         if (!look.dials().isEmpty()) {
             getChildren().add(new DialsPart(session, view, look, showers));
         }
-        getChildren().add(new LaneNumbers(session, view, look.model().lanes(), d, showers));
+        getChildren().add(new LaneNumbers(session, view, Lanes.shares(state), d, showers));
         for (Option option : d.options()) {
             getChildren().add(option(option));
         }
@@ -88,7 +93,16 @@ final class TreatmentPart extends VBox implements Part {
             showers.add(jitter::show);
             getChildren().add(jitter);
         }
-        getChildren().add(among());
+        if (d.is(Trait.LIVE)) {
+            SeedControls seed = new SeedControls(session);
+            showers.add(seed::show);
+            getChildren().add(seed);
+        }
+        if (step.isWhole()) {
+            getChildren().add(where());
+        } else {
+            getChildren().add(among());
+        }
     }
 
     @Override
@@ -128,7 +142,7 @@ final class TreatmentPart extends VBox implements Part {
                 yield List.of(ruler);
             }
             case SPECTRUM -> {
-                int lanes = Lanes.kinds(session.state()).size();
+                int lanes = Lanes.shares(session.state()).size();
                 SpectrumStrip strip = new SpectrumStrip(session, view, palette, lanes);
                 strip.setId("spectrum-strip");
                 yield List.of(strip);
@@ -173,20 +187,16 @@ final class TreatmentPart extends VBox implements Part {
                         session,
                         "Spread the lens",
                         to -> {
-                            int step = session.state().step();
+                            String step = session.state().stepId();
                             long frame = view.frame.get();
                             return l -> LensSpread.with(l, step, frame, to);
                         });
         showers.add(
                 s ->
-                        s.look()
-                                .filter(l -> s.step() < l.steps().size())
-                                .filter(l -> l.steps().get(s.step()).kind() instanceof Lens)
+                        s.step()
+                                .filter(step -> step.kind() instanceof Lens)
                                 .ifPresent(
-                                        l ->
-                                                field.show(
-                                                        LensSpread.at(
-                                                                l, s.step(), view.frame.get()))));
+                                        step -> field.show(LensSpread.at(step, view.frame.get()))));
         return row(quiet("apart at the corner"), field);
     }
 
@@ -212,6 +222,26 @@ final class TreatmentPart extends VBox implements Part {
             box.getChildren().add(button);
         }
         return box;
+    }
+
+    /** Where on the road a treatment of the whole picture is done. */
+    private Node where() {
+        MenuButton button =
+                Controls.menu(
+                        "section", "Whether it is done before the lanes are separated or after");
+        for (Section section : List.of(Section.PREPARE, Section.FINISH)) {
+            button.getItems()
+                    .add(
+                            Controls.item(
+                                    title(section),
+                                    () -> steps.place(session.state().stepId(), section)));
+        }
+        showers.add(s -> s.step().ifPresent(step -> button.setText(title(step.section()))));
+        return row(quiet("done"), button);
+    }
+
+    private static String title(Section section) {
+        return section == Section.PREPARE ? "before separating" : "after rejoining";
     }
 
     /** What can be done with the amounts among the lanes. */
@@ -252,7 +282,7 @@ final class TreatmentPart extends VBox implements Part {
             button.getItems()
                     .add(Controls.item(each, () -> stepEdit(name, s -> s.withWord(option, each))));
         }
-        showers.add(s -> step(s).ifPresent(step -> button.setText(step.word(option))));
+        showers.add(s -> s.step().ifPresent(step -> button.setText(step.word(option))));
         return row(quiet(option.title()), button);
     }
 
@@ -264,7 +294,8 @@ final class TreatmentPart extends VBox implements Part {
                         () -> session.project().sources().stream().map(this::pictureItem).toList());
         showers.add(
                 s ->
-                        step(s).ifPresent(
+                        s.step()
+                                .ifPresent(
                                         step ->
                                                 button.setText(
                                                         s.project()
@@ -294,7 +325,8 @@ final class TreatmentPart extends VBox implements Part {
         fill.setId("edge-fill");
         showers.add(
                 s ->
-                        step(s).ifPresent(
+                        s.step()
+                                .ifPresent(
                                         step -> {
                                             fill.setText(word(step.edgeFill()));
                                             sampler.setText(word(step.sampler()));
@@ -304,12 +336,8 @@ final class TreatmentPart extends VBox implements Part {
                 : row(quiet("Edges"), fill);
     }
 
-    static Optional<Step> step(State s) {
-        return s.look().filter(l -> s.step() < l.steps().size()).map(l -> l.steps().get(s.step()));
-    }
-
     private void stepEdit(String name, UnaryOperator<Step> change) {
-        int step = session.state().step();
+        String step = session.state().stepId();
         session.editLook(name, look -> look.withStep(step, change));
     }
 }

@@ -100,7 +100,7 @@ final class TrioPart extends VBox {
     }
 
     private void set(int number, Ink ink) {
-        trio().ifPresent(t -> put(Lists.with(t.inks(), number, ink), t.isLinear()));
+        trio().ifPresent(t -> put(Lists.with(t.inks(), number, ink), t.inLinearLight()));
     }
 
     private void put(List<Ink> inks, boolean isLinear) {
@@ -129,12 +129,12 @@ final class TrioPart extends VBox {
                             for (int i = 0; i < 3; i++) {
                                 wells.get(i).show(t.inks().get(i));
                             }
-                            linear.setSelected(t.isLinear());
+                            linear.setSelected(t.inLinearLight());
                             condition.setText(
                                     String.format(
                                             Locale.ROOT,
                                             "condition %.1f",
-                                            Trio.condition(t.inks(), t.isLinear())));
+                                            Trio.condition(t.inks(), t.inLinearLight())));
                         });
     }
 }

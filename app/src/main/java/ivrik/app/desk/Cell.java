@@ -2,12 +2,11 @@ package ivrik.app.desk;
 
 import ivrik.app.control.Drawing;
 import ivrik.app.session.Session;
+import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
-import ivrik.core.motion.Rational;
-import ivrik.core.render.Planner;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Settings;
@@ -23,7 +22,7 @@ final class Cell extends Drawing {
 
     private final Session session;
     private final View view;
-    private final int step;
+    private final String step;
     private final int lane;
     private final LaneKind kind;
 
@@ -31,13 +30,13 @@ final class Cell extends Drawing {
             Session session,
             View view,
             ObjectProperty<Palette> palette,
-            int step,
+            Step step,
             int lane,
             LaneKind kind) {
         super(palette);
         this.session = session;
         this.view = view;
-        this.step = step;
+        this.step = step.id();
         this.lane = lane;
         this.kind = kind;
         ChangeListener<Number> moved = (o, a, b) -> redraw();
@@ -50,41 +49,24 @@ final class Cell extends Drawing {
                                 view.frame.addListener(moved);
                             }
                         });
-        session.state()
-                .look()
-                .ifPresent(
-                        l ->
-                                setAccessibleText(
-                                        kind.title()
-                                                + ", "
-                                                + l.steps()
-                                                        .get(step)
-                                                        .kind()
-                                                        .description()
-                                                        .title()));
+        setAccessibleText(kind.title() + ", " + step.kind().description().title());
     }
 
     @Override
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
         Look look = session.state().look().orElse(null);
-        if (look == null || step >= look.steps().size() || lane >= look.lanes().size()) {
+        Step told = look == null ? null : look.step(step).orElse(null);
+        if (told == null || lane >= look.lanes().size()) {
             return;
         }
-        Step told = look.steps().get(step);
-        Settings now =
-                Planner.settings(
-                        look,
-                        step,
-                        lane,
-                        Rational.of(view.frame.get()),
-                        session.project().sequence().rate());
+        Settings now = Values.at(session, view.frame.get()).orElseThrow().settings(told, lane);
         boolean held = look.lanes().get(lane).hold() && told.kind() instanceof Move;
-        boolean acts = !held && look.isShown(lane) && told.on();
+        boolean acts = told.on() && (told.isWhole() || !held && look.isShown(lane));
         CellArt art = CellArt.of(told.kind().description().control());
         double top = h < Metrics.LOW ? 15 : 25;
         g.setGlobalAlpha(acts ? 1 : FAINT);
         art.draw(g, p, w / 2, top, Math.min(16, top - 5), p.ink(kind), told.kind(), now);
-        if (!told.lanes().get(lane).jitter().isNone()) {
+        if (!told.amounts(lane).jitter().isNone()) {
             g.setStroke(p.ink(kind));
             g.setLineWidth(1);
             g.strokeOval(w / 2 - 7, top - 7, 14, 14);

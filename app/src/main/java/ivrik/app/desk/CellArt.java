@@ -5,14 +5,15 @@ import ivrik.core.treatment.Control;
 import ivrik.core.treatment.KernelFilter;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.Plot;
 import ivrik.core.treatment.Settings;
-import ivrik.core.treatment.Tone;
 import ivrik.core.treatment.Treatment;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 
 import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
 
 /** The small drawings of the cells: one for each shape that the numbers of a treatment can have. */
 enum CellArt {
@@ -96,15 +97,15 @@ enum CellArt {
     PLOT {
         @Override
         void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
-            if (!(t instanceof Tone tone)) {
+            if (!(t instanceof Plot plot)) {
                 return;
             }
-            Tone.Curve curve = tone.curve(s, 0, 1);
+            DoubleUnaryOperator curve = plot.plotted(s);
             double amount = s.amount();
             g.beginPath();
             for (int i = 0; i <= 24; i++) {
                 double v = i / 24.0;
-                double out = v + amount * (curve.of((float) v) - v);
+                double out = v + amount * (curve.applyAsDouble(v) - v);
                 double px = x - r + 2 * r * v;
                 double py = y + r - 2 * r * Math.clamp(out, 0, 1);
                 if (i == 0) {

@@ -2,6 +2,7 @@ package ivrik.app.desk;
 
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
+import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 
 import javafx.scene.control.ContextMenu;
@@ -17,18 +18,19 @@ final class ColumnHead extends Label {
 
     private final Session session;
     private final Steps steps;
-    private final int number;
-    private final int count;
+    private final String id;
     private final Runnable select;
     private double pressedAt;
     private boolean dragging;
 
-    ColumnHead(Session session, Steps steps, Step step, int number, int count, Runnable select) {
+    /**
+     * @param number of the step in its look
+     */
+    ColumnHead(Session session, Steps steps, Step step, int number, Runnable select) {
         super(step.kind().description().title() + (step.on() ? "" : " off"));
         this.session = session;
         this.steps = steps;
-        this.number = number;
-        this.count = count;
+        this.id = step.id();
         this.select = select;
         setId("head-" + number);
         getStyleClass().add("column-head");
@@ -43,16 +45,27 @@ final class ColumnHead extends Label {
     }
 
     private ContextMenu menu(Step step) {
-        return new ContextMenu(
-                item(
-                        step.on() ? "Switch off" : "Switch on",
-                        () ->
-                                session.editLook(
-                                        "Treatment on or off",
-                                        l -> l.withStep(number, s -> s.withOn(!s.on())))),
-                item("One column to the left", () -> steps.move(number, number - 1)),
-                item("One column to the right", () -> steps.move(number, number + 1)),
-                item("Remove", () -> steps.remove(number)));
+        ContextMenu menu =
+                new ContextMenu(
+                        item(
+                                step.on() ? "Switch off" : "Switch on",
+                                () ->
+                                        session.editLook(
+                                                "Treatment on or off",
+                                                l -> l.withStep(id, s -> s.withOn(!s.on())))),
+                        item("One column to the left", () -> steps.move(id, -1)),
+                        item("One column to the right", () -> steps.move(id, 1)),
+                        item("Remove", () -> steps.remove(id)));
+        if (step.isWhole()) {
+            boolean first = step.section() == Section.PREPARE;
+            Section other = first ? Section.FINISH : Section.PREPARE;
+            menu.getItems()
+                    .add(
+                            item(
+                                    first ? "Do it after rejoining" : "Do it before separating",
+                                    () -> steps.place(id, other)));
+        }
+        return menu;
     }
 
     private static MenuItem item(String title, Runnable action) {
@@ -82,7 +95,7 @@ final class ColumnHead extends Label {
             setTranslateX(0);
             setOpacity(1);
             setViewOrder(0);
-            steps.move(number, Math.clamp(number + by, 0, count - 1));
+            steps.move(id, by);
         } else if (e.getButton() == MouseButton.PRIMARY) {
             select.run();
         }

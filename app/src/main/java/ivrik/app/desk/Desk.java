@@ -93,12 +93,10 @@ public final class Desk extends SplitPane {
     private void showTraces() {
         List<String> names = new ArrayList<>();
         session.state()
-                .look()
-                .filter(l -> !l.steps().isEmpty())
+                .step()
                 .ifPresent(
-                        look -> {
-                            var description =
-                                    look.steps().get(session.state().step()).kind().description();
+                        step -> {
+                            var description = step.kind().description();
                             description.parameters().stream()
                                     .filter(p -> !p.title().isEmpty())
                                     .map(Parameter::name)

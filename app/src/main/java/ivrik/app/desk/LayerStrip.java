@@ -125,34 +125,31 @@ final class LayerStrip extends HBox {
                         "The looks of this layer, done one after the other");
         menu.setId("look");
         for (int i = 0; i < count; i++) {
-            int number = i;
             LayerLook each = layer.looks().get(i);
             item(
                     menu,
                     i + 1 + "  " + each.look().name() + (each.on() ? "" : ", off"),
-                    () -> session.selectLook(number));
+                    () -> session.selectLook(each.id()));
         }
         menu.getItems().add(new SeparatorMenuItem());
         item(
                 menu,
                 now.on() ? "Switch it off" : "Switch it on",
-                () ->
-                        looks(
-                                "Look on or off",
-                                l -> Lists.with(l, at, new LayerLook(now.look(), !now.on()))));
+                () -> looks("Look on or off", l -> Lists.with(l, at, now.withOn(!now.on()))));
         item(
                 menu,
                 "Add a look after it",
                 () -> {
+                    String id = layer.freeLookId();
                     looks(
                             "Add a look",
                             l -> {
                                 List<LayerLook> more = new ArrayList<>(l);
                                 Look fresh = BuiltInLooks.named("in-register");
-                                more.add(at + 1, new LayerLook(fresh, true));
+                                more.add(at + 1, new LayerLook(id, fresh, true));
                                 return more;
                             });
-                    session.selectLook(at + 1);
+                    session.selectLook(id);
                 });
         item(menu, "Do it earlier", () -> moveLook(at, at - 1)).setDisable(at == 0);
         item(menu, "Do it later", () -> moveLook(at, at + 1)).setDisable(at == count - 1);
@@ -179,7 +176,6 @@ final class LayerStrip extends HBox {
                     Collections.swap(moved, from, to);
                     return moved;
                 });
-        session.selectLook(to);
     }
 
     private void looks(String name, UnaryOperator<List<LayerLook>> change) {

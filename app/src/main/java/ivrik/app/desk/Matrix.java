@@ -1,15 +1,15 @@
 package ivrik.app.desk;
 
-import ivrik.app.control.Badge;
+import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
 import ivrik.app.theme.Palette;
-import ivrik.core.look.Feed;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
+import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.separation.LaneKind;
@@ -21,7 +21,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.GridPane;
@@ -33,18 +32,21 @@ import javafx.scene.shape.Rectangle;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.BiFunction;
-import java.util.function.Predicate;
 
-/** The matrix: a row for each lane, a column for separation, each treatment, and rejoin. */
+/**
+ * The matrix: a row for each lane, a column for separation, each treatment of lanes, and rejoin; on either
+ * side a column for each treatment of the whole picture, of one cell.
+ */
 public final class Matrix extends BorderPane {
     private final Session session;
     private final View view;
     private final ObjectProperty<Palette> palette;
     private final Steps steps;
+    private final GridPane before = new GridPane();
     private final GridPane names = new GridPane();
     private final GridPane grid = new GridPane();
     private final GridPane end = new GridPane();
+    private final GridPane after = new GridPane();
     private final ScrollPane columns = new ScrollPane(grid);
     private final Map<Integer, Label> strengths = new HashMap<>();
 
@@ -57,10 +59,11 @@ public final class Matrix extends BorderPane {
         columns.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         columns.setFocusTraversable(false);
         columns.getStyleClass().add("columns");
-        names.setMinWidth(USE_PREF_SIZE);
-        end.setMinWidth(USE_PREF_SIZE);
+        for (GridPane fixed : List.of(before, names, end, after)) {
+            fixed.setMinWidth(USE_PREF_SIZE);
+        }
         columns.setMinWidth(0);
-        setTop(new HBox(names, columns, end));
+        setTop(new HBox(before, names, columns, end, after));
         setBottom(new LayerStrip(session, view));
         session.stateProperty()
                 .addListener(
@@ -83,9 +86,9 @@ public final class Matrix extends BorderPane {
                         ? getScene().getFocusOwner().getId()
                         : null;
         double scrolled = columns.getHvalue();
-        names.getChildren().clear();
-        grid.getChildren().clear();
-        end.getChildren().clear();
+        for (GridPane each : List.of(before, names, grid, end, after)) {
+            each.getChildren().clear();
+        }
         strengths.clear();
         state.look().ifPresentOrElse(look -> make(state, look), this::makeEmpty);
         columns.setHvalue(scrolled);
@@ -101,8 +104,9 @@ public final class Matrix extends BorderPane {
     private void bringSelectedIntoView() {
         double seen = columns.getViewportBounds().getWidth();
         double over = grid.getWidth() - seen;
-        if (over > 0) {
-            double left = session.state().step() * wide(Metrics.COLUMN);
+        int number = selectedColumn();
+        if (over > 0 && number >= 0) {
+            double left = number * wide(Metrics.COLUMN);
             double from = columns.getHvalue() * over;
             double to =
                     Math.clamp(
@@ -111,6 +115,14 @@ public final class Matrix extends BorderPane {
                             Math.max(0, left));
             columns.setHvalue(to / over);
         }
+    }
+
+    /** Which of the columns of lanes is selected; -1 if none is. */
+    private int selectedColumn() {
+        State state = session.state();
+        return state.look()
+                .map(l -> l.steps(Section.LANES).indexOf(state.step().orElse(null)))
+                .orElse(-1);
     }
 
     private void makeEmpty() {
@@ -133,26 +145,11 @@ public final class Matrix extends BorderPane {
         separate.setId("head-separate");
         separate.setOnMouseClicked(e -> face(Face.SEPARATE));
         names.add(separate, 0, 0);
-        int count = look.steps().size();
-        for (int s = 0; s < count; s++) {
-            Step step = look.steps().get(s);
-            int number = s;
-            ColumnHead head =
-                    new ColumnHead(
-                            session,
-                            steps,
-                            step,
-                            number,
-                            count,
-                            () -> {
-                                face(Face.TREATMENT);
-                                session.selectCell(number, session.state().lane());
-                            });
-            if (s == state.step() && view.face.get() == Face.TREATMENT) {
-                head.getStyleClass().add("selected");
-            }
-            size(head, wide(Metrics.COLUMN), Metrics.HEAD);
-            grid.add(head, s, 0);
+        wholes(state, look, Section.PREPARE, before);
+        wholes(state, look, Section.FINISH, after);
+        List<Step> steps = look.steps(Section.LANES);
+        for (int s = 0; s < steps.size(); s++) {
+            grid.add(columnHead(state, look, steps.get(s)), s, 0);
         }
         end.add(plus(), 0, 0);
         Label rejoin = head("Rejoin", wide(Metrics.COLUMN), view.face.get() == Face.REJOIN);
@@ -161,9 +158,13 @@ public final class Matrix extends BorderPane {
         rejoin.setOnMouseClicked(e -> face(Face.REJOIN));
         end.add(rejoin, 1, 0);
         for (int lane = 0; lane < lanes.size(); lane++) {
-            names.add(laneHead(state, look, lane, lanes.get(lane)), 0, 1 + lane);
-            for (int s = 0; s < count; s++) {
-                grid.add(cell(state, look, s, lane, lanes.get(lane)), s, 1 + lane);
+            LaneHead head = new LaneHead(session, look, lane, lanes.get(lane));
+            size(head, wide(Metrics.NAME_COLUMN), Metrics.lane(lanes.size()));
+            names.add(head, 0, 1 + lane);
+            for (int s = 0; s < steps.size(); s++) {
+                Cell cell = cell(state, look, steps.get(s), lane, lanes.get(lane));
+                size(cell, wide(Metrics.COLUMN), Metrics.lane(lanes.size()));
+                grid.add(cell, s, 1 + lane);
             }
             Region between = new Region();
             between.getStyleClass().add("cell");
@@ -175,6 +176,33 @@ public final class Matrix extends BorderPane {
         columns.setMinHeight(high + Metrics.SCROLL);
         columns.setPrefHeight(high + Metrics.SCROLL);
         showStrengths();
+    }
+
+    /** The columns of what is done to the whole picture: one cell over all lanes in each. */
+    private void wholes(State state, Look look, Section section, GridPane into) {
+        int column = 0;
+        for (Step step : look.steps(section)) {
+            into.add(columnHead(state, look, step), column, 0);
+            Cell cell = cell(state, look, step, state.lane(), Lanes.PICTURE);
+            int lanes = look.lanes().size();
+            size(cell, wide(Metrics.COLUMN), lanes * Metrics.lane(lanes));
+            into.add(cell, column, 1);
+            column++;
+        }
+    }
+
+    private ColumnHead columnHead(State state, Look look, Step step) {
+        Runnable select =
+                () -> {
+                    face(Face.TREATMENT);
+                    session.selectCell(step.id(), session.state().lane());
+                };
+        ColumnHead head = new ColumnHead(session, steps, step, look.number(step.id()), select);
+        if (step.id().equals(state.stepId()) && view.face.get() == Face.TREATMENT) {
+            head.getStyleClass().add("selected");
+        }
+        size(head, wide(Metrics.COLUMN), Metrics.HEAD);
+        return head;
     }
 
     /** Brings up all treatments to choose from. */
@@ -220,113 +248,29 @@ public final class Matrix extends BorderPane {
         node.setMaxSize(width, height);
     }
 
-    private Node laneHead(State state, Look look, int lane, LaneKind kind) {
-        Label name = new Label(kind.title());
-        name.getStyleClass().add("lane-name");
-        HBox switches =
-                new HBox(
-                        toggle(
-                                look,
-                                lane,
-                                kind,
-                                "solo",
-                                "Only this lane, and others soloed, are in the picture",
-                                LaneState::solo,
-                                LaneState::withSolo),
-                        toggle(
-                                look,
-                                lane,
-                                kind,
-                                "mute",
-                                "This lane is left out of the picture",
-                                LaneState::mute,
-                                LaneState::withMute),
-                        toggle(
-                                look,
-                                lane,
-                                kind,
-                                "hold",
-                                "This lane takes no part in movement",
-                                LaneState::hold,
-                                LaneState::withHold));
-        switches.setTranslateX(-5);
-        name.setMinWidth(USE_PREF_SIZE);
-        Label feed = quiet(feed(look.lanes().get(lane).feed()));
-        feed.setId(kind.id() + "-feed");
-        feed.setMinWidth(0);
-        feed.setTooltip(new Tooltip(feed.getText()));
-        HBox head = new HBox(new Badge(kind), new VBox(4, new HBox(6, name, feed), switches));
-        head.getStyleClass().add("lane-head");
-        if (lane == state.lane()) {
-            head.getStyleClass().add("selected");
-        }
-        head.setOnMouseClicked(e -> session.selectLane(lane));
-        size(head, wide(Metrics.NAME_COLUMN), Metrics.lane(look.lanes().size()));
-        return head;
-    }
-
-    /** What a lane is taken from, in as few words as can be; nothing for its own picture. */
-    private String feed(Feed feed) {
-        String late =
-                feed.delayFrames() == 0
-                        ? ""
-                        : Math.abs(feed.delayFrames())
-                                + (feed.delayFrames() > 0 ? " late" : " early");
-        String other =
-                session.project().source(feed.source()).map(s -> "of " + s.name()).orElse("");
-        return (other + " " + late).strip();
-    }
-
-    private ToggleButton toggle(
-            Look look,
-            int lane,
-            LaneKind kind,
-            String word,
-            String help,
-            Predicate<LaneState> is,
-            BiFunction<LaneState, Boolean, LaneState> with) {
-        ToggleButton button = new ToggleButton(word);
-        button.getStyleClass().setAll("switch");
-        button.setId(kind.id() + "-" + word);
-        button.setSelected(is.test(look.lanes().get(lane)));
-        button.setTooltip(new Tooltip(help));
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(
-                e -> {
-                    boolean on = button.isSelected();
-                    String name = (on ? "" : "Undo ") + word + " " + kind.title();
-                    session.editLook(
-                            Character.toUpperCase(name.charAt(0)) + name.substring(1),
-                            l -> l.withLane(lane, s -> with.apply(s, on)));
-                });
-        return button;
-    }
-
-    private Node cell(State state, Look look, int step, int lane, LaneKind kind) {
+    private Cell cell(State state, Look look, Step step, int lane, LaneKind kind) {
         Cell cell = new Cell(session, view, palette, step, lane, kind);
-        boolean selected = step == state.step() && lane == state.lane();
+        boolean selected = step.id().equals(state.stepId()) && lane == state.lane();
         cell.getStyleClass().add("cell");
         if (selected) {
             cell.getStyleClass().add("selected");
         }
         cell.setFocusTraversable(true);
-        cell.setId("cell-" + step + "-" + kind.id());
+        cell.setId("cell-" + look.number(step.id()) + "-" + kind.id());
         cell.setOnMousePressed(
                 e -> {
                     cell.requestFocus();
                     face(Face.TREATMENT);
-                    session.selectCell(step, lane);
+                    session.selectCell(step.id(), lane);
                 });
         cell.focusedProperty()
                 .addListener(
                         (o, a, b) -> {
-                            if (b
-                                    && !(step == session.state().step()
-                                            && lane == session.state().lane())) {
-                                session.selectCell(step, lane);
+                            State now = session.state();
+                            if (b && !(step.id().equals(now.stepId()) && lane == now.lane())) {
+                                session.selectCell(step.id(), lane);
                             }
                         });
-        size(cell, wide(Metrics.COLUMN), Metrics.lane(look.lanes().size()));
         return cell;
     }
 

@@ -1,9 +1,11 @@
 package ivrik.app.desk;
 
+import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 import ivrik.core.motion.Peg;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
@@ -122,11 +124,11 @@ final class TimePainter {
 
     private double rows(PegPicker.Picked picked) {
         Look look = session.state().look().orElse(null);
-        if (look == null || look.steps().isEmpty()) {
+        Step step = session.state().step().orElse(null);
+        if (step == null) {
             return Metrics.HEAD;
         }
         List<LaneKind> kinds = look.model().lanes();
-        int step = session.state().step();
         double row = Metrics.lane(kinds.size());
         for (int lane = 0; lane < kinds.size(); lane++) {
             double top = Metrics.HEAD + lane * row;
@@ -137,10 +139,13 @@ final class TimePainter {
             double middle = top + row / 2;
             g.setStroke(p.colour("faint"));
             g.strokeLine(scale.left(), middle + 0.5, scale.left() + scale.width(), middle + 0.5);
-            Trace trace = Trace.of(session.project(), look, step, lane, view.traced.get());
-            trace(trace, middle, p.ink(kinds.get(lane)), look.isShown(lane));
-            if (!look.lanes().get(lane).hold()) {
-                pegs(trace, middle, lane, picked);
+            if (lane < step.lanes().size()) {
+                Trace trace = Trace.of(look, step, lane, view.traced.get());
+                Color ink = p.ink(step.isWhole() ? Lanes.PICTURE : kinds.get(lane));
+                trace(trace, middle, ink, step.isWhole() || look.isShown(lane));
+                if (step.isWhole() || !look.lanes().get(lane).hold()) {
+                    pegs(trace, middle, lane, picked);
+                }
             }
             line(top + row - 0.5);
         }
@@ -148,6 +153,9 @@ final class TimePainter {
     }
 
     private void trace(Trace trace, double middle, Color ink, boolean shown) {
+        if (trace.lane() >= results.length || results[trace.lane()].length < scale.frames()) {
+            return; // still being worked out
+        }
         g.setGlobalAlpha(shown ? 1 : 0.4);
         g.setStroke(ink);
         g.setLineWidth(1.6);

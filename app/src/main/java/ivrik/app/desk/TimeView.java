@@ -1,7 +1,11 @@
 package ivrik.app.desk;
 
 import ivrik.app.control.Drawing;
+import ivrik.app.session.Lanes;
+import ivrik.app.session.Newest;
+import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
+import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
@@ -37,7 +41,8 @@ public final class TimeView extends Drawing {
     private final ContextMenu pegMenu = new ContextMenu();
     private final Line playhead = new Line();
     private final Label number = new Label();
-    private double[][] results;
+    private final Newest work = new Newest();
+    private double[][] results = {};
     private boolean[] cached = {};
     private PegPicker.Picked picked;
     private Drag drag;
@@ -68,16 +73,17 @@ public final class TimeView extends Drawing {
         getChildren().addAll(playhead, number);
         session.stateProperty()
                 .addListener(
-                        (o, a, b) -> {
-                            results = null;
-                            redraw();
+                        (o, was, is) -> {
+                            if (!was.stepId().equals(is.stepId())) {
+                                results = new double[0][0];
+                            }
+                            trace();
                         });
         view.frame.addListener((o, a, b) -> placePlayhead());
         view.traced.addListener(
                 (o, a, b) -> {
                     picked = null;
-                    results = null;
-                    redraw();
+                    trace();
                 });
         menuItem("Hold", Ease.HOLD);
         menuItem("Linear", Ease.LINEAR);
@@ -113,22 +119,22 @@ public final class TimeView extends Drawing {
         if (session.project().layers().isEmpty()) {
             painter.paintEmpty();
         } else {
-            painter.paint(cached, results(), picked, pictures);
+            painter.paint(cached, results, picked, pictures);
         }
     }
 
-    /** What each lane's traced value comes to at each frame; worked out once for a state. */
-    private double[][] results() {
-        if (results == null) {
-            Look look = session.state().look().orElse(null);
-            int lanes = look == null || look.steps().isEmpty() ? 0 : look.lanes().size();
-            results = new double[lanes][(int) session.project().frames()];
-            for (int lane = 0; lane < lanes; lane++) {
-                Trace trace = trace(lane);
-                java.util.Arrays.setAll(results[lane], trace::result);
-            }
-        }
-        return results;
+    /** Works out anew, off the interface thread, what the traced values come to. */
+    private void trace() {
+        State state = session.state();
+        Plans plans = session.plans();
+        String traced = view.traced.get();
+        work.ask(
+                cancel -> Trace.results(state, plans, traced, cancel),
+                made -> {
+                    results = made;
+                    redraw();
+                });
+        redraw();
     }
 
     @Override
@@ -176,12 +182,9 @@ public final class TimeView extends Drawing {
     }
 
     private Trace trace(int lane) {
+        State state = session.state();
         return Trace.of(
-                session.project(),
-                session.state().look().orElseThrow(),
-                session.state().step(),
-                lane,
-                view.traced.get());
+                state.look().orElseThrow(), state.step().orElseThrow(), lane, view.traced.get());
     }
 
     private void pressed(MouseEvent e) {
@@ -206,6 +209,11 @@ public final class TimeView extends Drawing {
     }
 
     private void pressedInRow(MouseEvent e, int lane) {
+        if (lane >= session.state().step().orElseThrow().lanes().size()) {
+            drag = this::scrub; // a treatment of the whole picture has one trace
+            scrub(e);
+            return;
+        }
         session.selectLane(lane);
         Trace trace = trace(lane);
         if (takeKnob(e, lane, trace)) {
@@ -295,7 +303,7 @@ public final class TimeView extends Drawing {
     }
 
     private Look put(Look look, int lane, Value value) {
-        return Trace.with(look, session.state().step(), lane, trace(lane).name(), value);
+        return trace(lane).with(look, value);
     }
 
     /** Puts a peg with the present value at a frame of a lane's traced value. */
@@ -314,7 +322,7 @@ public final class TimeView extends Drawing {
                 .filter(l -> !l.steps().isEmpty())
                 .ifPresent(
                         look -> {
-                            int lane = session.state().lane();
+                            int lane = Lanes.share(session.state());
                             long frame = view.frame.get();
                             if (trace(lane).value().pegAt(frame).isEmpty()) {
                                 addPeg(lane, frame);

@@ -59,7 +59,7 @@ final class CentreHandle extends LaneHandle {
     public void dragged(MouseEvent e, Mapping m) {
         Point2D at = m.toMiddle(e.getX(), e.getY());
         Point2D to = new Point2D(Math.rint(at.getX()), Math.rint(at.getY()));
-        int step = session.state().step();
+        String step = session.state().stepId();
         long frame = view.frame.get();
         gesture.editLook(
                 look -> {

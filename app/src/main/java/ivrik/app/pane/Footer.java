@@ -6,6 +6,7 @@ import ivrik.app.session.Lanes;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.core.look.Step;
 import ivrik.core.picture.Frame;
 
 import javafx.geometry.Point2D;
@@ -72,12 +73,11 @@ public final class Footer extends HBox {
         }
         var lane = Lanes.kinds(state).get(state.lane());
         badge.show(lane);
-        var look = state.look().orElseThrow();
         String treatment =
-                look.steps().isEmpty()
-                        ? "no treatment"
-                        : look.steps().get(state.step()).kind().description().title();
-        working.setText("working on " + lane.title() + ", " + treatment);
+                state.step().map(s -> s.kind().description().title()).orElse("no treatment");
+        boolean whole = state.step().filter(Step::isWhole).isPresent();
+        working.setText(
+                "working on " + (whole ? "the whole picture" : lane.title()) + ", " + treatment);
     }
 
     /** The values under the pointer, after and before. */

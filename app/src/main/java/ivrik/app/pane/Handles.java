@@ -56,8 +56,7 @@ public final class Handles {
     /** Whether the selected treatment lies along a line: a spectrum may also lie outward. */
     private boolean hasLine() {
         return session.state()
-                .look()
-                .map(l -> l.steps().get(session.state().step()))
+                .step()
                 .filter(
                         s ->
                                 s.kind().description().has(LineHandle.ANGLE)

@@ -18,13 +18,7 @@ abstract class LaneHandle implements Handle {
     }
 
     final Amounts amounts(int lane) {
-        return session.state()
-                .look()
-                .orElseThrow()
-                .steps()
-                .get(session.state().step())
-                .lanes()
-                .get(lane);
+        return session.state().step().orElseThrow().amounts(lane);
     }
 
     /** Of the lane being worked on. */

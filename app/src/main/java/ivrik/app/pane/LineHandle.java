@@ -103,7 +103,7 @@ final class LineHandle extends LaneHandle {
         double angle = Math.rint(turned * unit) / unit;
         double px = 2 * Math.max(0, to.magnitude() - BEYOND) / m.zoom();
         double length = Math.rint(px * unit) / unit;
-        int step = session.state().step();
+        String step = session.state().stepId();
         int working = session.state().lane();
         long frame = view.frame.get();
         gesture.editLook(

@@ -2,7 +2,7 @@ package ivrik.app.pane;
 
 import ivrik.app.picture.Shown;
 import ivrik.app.theme.Palette;
-import ivrik.core.render.EdgeProfile;
+import ivrik.core.measure.EdgeProfile;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Rgb;
 

@@ -117,7 +117,7 @@ final class PinHandles extends LaneHandle {
     }
 
     private void edit(String name, int lane, UnaryOperator<Amounts> change) {
-        int step = session.state().step();
+        String step = session.state().stepId();
         session.editLook(name, look -> look.withAmounts(step, lane, change));
     }
 
@@ -131,7 +131,7 @@ final class PinHandles extends LaneHandle {
         if (gesture == null) {
             return;
         }
-        int step = session.state().step();
+        String step = session.state().stepId();
         int lane = session.state().lane();
         long frame = view.frame.get();
         Point2D at = inPicture(e, m);
@@ -139,7 +139,7 @@ final class PinHandles extends LaneHandle {
         String y = Pins.SERIES.address(pin, standing ? "y" : "dy");
         gesture.editLook(
                 look -> {
-                    Amounts a = look.steps().get(step).lanes().get(lane);
+                    Amounts a = Lanes.amounts(look, step, lane);
                     Point2D to = standing ? at : at.subtract(place(a, pin));
                     return Lanes.with(look, step, lane, frame, x, y, to);
                 });

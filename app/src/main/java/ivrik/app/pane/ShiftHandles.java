@@ -105,7 +105,7 @@ final class ShiftHandles extends LaneHandle {
         double unit = e.isAltDown() ? 10 : 1;
         double x = Math.rint(to.getX() * unit) / unit;
         double y = Math.rint(to.getY() * unit) / unit;
-        int step = session.state().step();
+        String step = session.state().stepId();
         Point2D place = new Point2D(x, y);
         gesture.editLook(
                 look -> view.follow.get().moved(look, step, lane, view.frame.get(), place));

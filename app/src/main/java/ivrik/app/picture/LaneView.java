@@ -1,6 +1,6 @@
 package ivrik.app.picture;
 
-import ivrik.app.picture.PictureService.Request;
+import ivrik.app.picture.PictureService.Wanted;
 import ivrik.app.session.View.Show;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
@@ -28,24 +28,24 @@ final class LaneView {
     private LaneView() {}
 
     static Frame of(
-            Request request,
+            Wanted wanted,
             Show show,
             double scale,
             Renderer renderer,
             Cancel cancel,
             Workers workers) {
-        LayerPlan layer = request.plan().layers().get(request.layer());
+        LayerPlan layer = wanted.layerPlan();
         Plane lane =
-                renderer.lanes(request.plan(), layer, request.look(), scale, cancel)
-                        .get(request.lane());
-        LaneKind kind = layer.looks().get(request.look()).model().lanes().get(request.lane());
+                renderer.lanes(wanted.plan(), layer, wanted.look(), scale, cancel)
+                        .get(wanted.lane());
+        LaneKind kind = layer.looks().get(wanted.look()).model().lanes().get(wanted.lane());
         if (show == Show.LANE_GREY) {
             Plane grey = grey(lane, kind, workers);
             return Frame.opaque(grey, grey, grey);
         }
         Ink ink =
-                layer.looks().get(request.look()).plates().stream()
-                        .filter(p -> p.lane() == request.lane())
+                layer.looks().get(wanted.look()).plates().stream()
+                        .filter(p -> p.lane() == wanted.lane())
                         .findFirst()
                         .orElseThrow()
                         .ink();
@@ -55,16 +55,16 @@ final class LaneView {
 
     /** What the look reaches: alone on grey, or in colour over the whole picture, dim and grey. */
     static Frame reach(
-            Request request,
+            Wanted wanted,
             Show show,
             double scale,
             Renderer renderer,
             Cancel cancel,
             Workers workers) {
-        LayerPlan layer = request.plan().layers().get(request.layer());
-        Plane reached = renderer.reached(request.plan(), layer, request.look(), scale, cancel);
+        LayerPlan layer = wanted.layerPlan();
+        Plane reached = renderer.reached(wanted.plan(), layer, wanted.look(), scale, cancel);
         Frame picture =
-                renderer.render(request.plan().untouched(), scale, cancel).premultiplied(workers);
+                renderer.render(wanted.plan().untouched(), scale, cancel).premultiplied(workers);
         Plane under =
                 show == Show.REACH
                         ? Plane.flat(reached.width(), reached.height(), UNREACHED)

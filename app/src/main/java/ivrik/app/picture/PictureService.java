@@ -1,7 +1,10 @@
 package ivrik.app.picture;
 
+import ivrik.app.session.Plans;
 import ivrik.app.session.View.Show;
 import ivrik.core.IvrikException;
+import ivrik.core.cache.Store;
+import ivrik.core.measure.Register;
 import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
@@ -11,8 +14,9 @@ import ivrik.core.render.Cancel;
 import ivrik.core.render.Pictures;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Plan.LayerPlan;
-import ivrik.core.render.Register;
+import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Renderer;
+import ivrik.core.render.Screen;
 import ivrik.media.decode.MediaPictures;
 
 import javafx.application.Platform;
@@ -20,15 +24,17 @@ import javafx.application.Platform;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-import java.nio.file.Path;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 
 /**
  * Renders what the panes ask for in a thread of its own. The newest request wins: an older one is
@@ -43,34 +49,60 @@ public final class PictureService {
             Executors.newSingleThreadExecutor(
                     Thread.ofPlatform().name("ivrik-render").daemon().factory());
     private final AtomicReference<Request> newest = new AtomicReference<>();
-    private final Map<String, String> faults = new ConcurrentHashMap<>();
-    private final ScreenCache cache = new ScreenCache(Runtime.getRuntime().maxMemory() / 3);
+    private final Map<Picture, String> faults = new ConcurrentHashMap<>();
     private final Consumer<Answer> answers;
-    private volatile Path folder;
-    private volatile MediaPictures media;
-    private volatile Renderer renderer;
+    private volatile Reading reading;
+
+    /** Files that are open, and what was made of them. Work that began with one goes on with it. */
+    private record Reading(MediaPictures media, Renderer renderer, Store store) {}
 
     /**
      * What to render.
      *
-     * @param layer number among the plan's layers of the one whose lanes are shown, or -1
+     * @param layer the id of the layer whose lanes are shown
      * @param look which of its looks they belong to
      */
-    public record Request(Plan plan, Set<Show> shows, int layer, int look, int lane) {}
+    public record Request(
+            Plans plans, long frame, Set<Show> shows, String layer, int look, int lane) {}
 
     /**
      * What was rendered.
      *
      * @param register null after the quick pass
      * @param missed whether the look on the desk reaches nothing of this frame
-     * @param faults by source id, what keeps a source from being shown
+     * @param faults by source id, what keeps a source from being shown in this frame
      */
     public record Answer(
             Request request,
+            Plan plan,
             Map<Show, Shown> shown,
             Register register,
             boolean missed,
             Map<String, String> faults) {}
+
+    /**
+     * What is wanted of a frame.
+     *
+     * @param layer number among the plan's layers of the one whose lanes are shown, or -1
+     */
+    record Wanted(Plan plan, Set<Show> shows, int layer, int look, int lane) {
+        static Wanted of(Request request, Plan plan) {
+            int layer =
+                    IntStream.range(0, plan.layers().size())
+                            .filter(i -> plan.layers().get(i).id().equals(request.layer()))
+                            .findFirst()
+                            .orElse(-1);
+            return new Wanted(plan, request.shows(), layer, request.look(), request.lane());
+        }
+
+        boolean hasLook() {
+            return layer >= 0 && look < plan.layers().get(layer).looks().size();
+        }
+
+        LayerPlan layerPlan() {
+            return plan.layers().get(layer);
+        }
+    }
 
     /**
      * @param answers told on the interface thread, only of the newest request
@@ -79,52 +111,69 @@ public final class PictureService {
         this.answers = answers;
     }
 
-    /** Media paths are relative to this folder from now on; all that was kept is let go. */
-    public void useFolder(Path folder) {
-        MediaPictures before = media;
-        this.folder = folder;
-        media = new MediaPictures(folder, workers);
-        renderer = new Renderer(tolerant(media), workers, Runtime.getRuntime().maxMemory() / 10);
-        cache.clear();
+    /** Files are opened anew from now on; all that was kept is let go. */
+    public void readAnew() {
+        Reading before = reading;
         faults.clear();
+        MediaPictures media = new MediaPictures(workers);
+        Store store = new Store(Runtime.getRuntime().maxMemory() / 2);
+        reading = new Reading(media, new Renderer(tolerant(media), workers, store), store);
         if (before != null) {
-            before.close();
+            before.media.close();
         }
     }
 
-    /** What media paths are relative to. */
-    public Path folder() {
-        return folder;
-    }
-
-    /** A source that cannot be had leaves a gap and a word. */
+    /** A picture that cannot be had leaves a gap and a word, which is told whenever the gap is shown. */
     private Pictures tolerant(MediaPictures media) {
         return (picture, shown) -> {
-            String id = picture.source().id();
             try {
                 Frame frame = media.frame(picture, shown);
-                faults.remove(id);
+                faults.remove(picture);
                 return frame;
             } catch (IvrikException e) {
                 LOG.warn("{}", e.oneLine(), e);
-                faults.put(id, e.oneLine());
+                faults.put(picture, e.oneLine());
                 return Frame.empty(shown);
             }
         };
     }
 
+    private Map<String, String> faults(Plan plan) {
+        Map<String, String> here = new HashMap<>();
+        for (Picture picture : plan.pictures()) {
+            String fault = faults.get(picture);
+            if (fault != null) {
+                here.put(picture.source().id(), fault);
+            }
+        }
+        return here;
+    }
+
     /** Sources whose files have gone or changed since they were opened. */
     public boolean anyChanged(Iterable<Source> sources) {
         for (Source source : sources) {
-            if (source.kind().isFile() && media.hasChanged(source.path())) {
+            if (source.kind().isFile() && reading.media.hasChanged(source)) {
                 return true;
             }
         }
         return false;
     }
 
-    public ScreenCache cache() {
-        return cache;
+    /** Whether a frame is ready for the screen at a scale or a better one. */
+    public boolean isReady(Plan plan, double scale) {
+        for (double s = scale; s <= 1; s *= 2) {
+            if (reading.store.holds(Renderer.screenKey(plan, s))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** A frame for the screen, if it is ready at this very scale. */
+    public Optional<Shown> ready(Plan plan, double scale) {
+        return reading.store
+                .<Screen>peek(Renderer.screenKey(plan, scale))
+                .map(screen -> new Shown(screen, null, scale));
     }
 
     /** Asks for pictures; the answers come later, on the interface thread. */
@@ -141,17 +190,18 @@ public final class PictureService {
     private void work(Request request) {
         Cancel stale = () -> newest.get() != request;
         try {
-            if (stale.isCancelled()) {
-                return;
+            stale.check();
+            Plan plan = request.plans().of(request.frame(), stale);
+            Wanted wanted = Wanted.of(request, plan);
+            Reading reading = this.reading;
+            if (!isReady(plan, 1)) {
+                answer(request, plan, render(reading, wanted, QUICK_SCALE, stale), null, false);
             }
-            if (cache.get(request.plan(), 1).isEmpty()) {
-                answer(request, render(request, QUICK_SCALE, stale), null, false);
-            }
-            Map<Show, Shown> fine = render(request, 1, stale);
-            Frame result = frame(request, Show.RESULT, 1, stale);
-            Frame source = renderer.render(request.plan().untouched(), 1, stale);
-            Register register = register(request, result, source, stale);
-            answer(request, fine, register, misses(request, stale));
+            Map<Show, Shown> fine = render(reading, wanted, 1, stale);
+            Frame result = frame(reading.renderer, wanted, Show.RESULT, 1, stale);
+            Frame source = reading.renderer.render(plan.untouched(), 1, stale);
+            Register register = register(reading.renderer, wanted, result, source, stale);
+            answer(request, plan, fine, register, misses(reading.renderer, wanted, stale));
         } catch (CancelledException e) {
             // a newer request is already waiting
         } catch (IvrikException e) {
@@ -166,28 +216,26 @@ public final class PictureService {
      * then the lanes of the one on the desk are really rejoined, without the short cut of leaving them
      * alone.
      */
-    private Register register(Request request, Frame result, Frame source, Cancel stale) {
+    private Register register(
+            Renderer renderer, Wanted wanted, Frame result, Frame source, Cancel stale) {
         Register shown = Register.between(result, source, workers);
-        Plan plan = request.plan();
+        Plan plan = wanted.plan();
         boolean untouched = plan.layers().stream().allMatch(LayerPlan::isNeutral);
-        return shown.isExact() && untouched && request.layer() >= 0
-                ? renderer.proof(plan, plan.layers().get(request.layer()), request.look(), 1, stale)
+        return shown.isExact() && untouched && wanted.hasLook()
+                ? renderer.proof(plan, wanted.layerPlan(), wanted.look(), 1, stale)
                 : shown;
     }
 
-    private boolean misses(Request request, Cancel stale) {
-        if (request.layer() < 0) {
-            return false;
-        }
-        LayerPlan layer = request.plan().layers().get(request.layer());
-        return request.look() < layer.looks().size()
-                && layer.looks().get(request.look()).reach().isPresent()
-                && renderer.reached(request.plan(), layer, request.look(), 1, stale).isFlat(0);
+    private boolean misses(Renderer renderer, Wanted wanted, Cancel stale) {
+        return wanted.hasLook()
+                && wanted.layerPlan().looks().get(wanted.look()).reach().isPresent()
+                && renderer.reached(wanted.plan(), wanted.layerPlan(), wanted.look(), 1, stale)
+                        .isFlat(0);
     }
 
     private void answer(
-            Request request, Map<Show, Shown> shown, Register register, boolean missed) {
-        Answer answer = new Answer(request, shown, register, missed, Map.copyOf(faults));
+            Request request, Plan plan, Map<Show, Shown> shown, Register register, boolean missed) {
+        Answer answer = new Answer(request, plan, shown, register, missed, faults(plan));
         Platform.runLater(
                 () -> {
                     if (newest.get() == request) {
@@ -196,32 +244,34 @@ public final class PictureService {
                 });
     }
 
-    private Map<Show, Shown> render(Request request, double scale, Cancel cancel) {
+    private Map<Show, Shown> render(Reading reading, Wanted wanted, double scale, Cancel cancel) {
         Map<Show, Shown> shown = new EnumMap<>(Show.class);
-        for (Show show : request.shows()) {
+        for (Show show : wanted.shows()) {
             if (show == Show.HELD) {
                 continue;
             }
-            Shown made = Shown.of(frame(request, show, scale, cancel), scale, workers);
-            shown.put(show, made);
-            if (show == Show.RESULT) {
-                cache.put(request.plan(), made);
-            }
+            Frame frame = frame(reading.renderer, wanted, show, scale, cancel);
+            Screen screen =
+                    show == Show.RESULT
+                            ? reading.store.get(
+                                    Renderer.screenKey(wanted.plan(), scale),
+                                    () -> Screen.of(frame, workers))
+                            : Screen.of(frame, workers);
+            shown.put(show, new Shown(screen, frame, scale));
         }
         return shown;
     }
 
-    private Frame frame(Request request, Show show, double scale, Cancel cancel) {
-        Plan plan = request.plan();
-        if (show.isOfALook() && request.layer() < 0) {
+    private Frame frame(Renderer renderer, Wanted wanted, Show show, double scale, Cancel cancel) {
+        Plan plan = wanted.plan();
+        if (show.isOfALook() && !wanted.hasLook()) {
             return Frame.empty(plan.size().scaled(scale));
         }
         return switch (show) {
             case SOURCE -> renderer.render(plan.untouched(), scale, cancel);
-            case LANE_GREY, LANE_INK ->
-                    LaneView.of(request, show, scale, renderer, cancel, workers);
+            case LANE_GREY, LANE_INK -> LaneView.of(wanted, show, scale, renderer, cancel, workers);
             case REACH, REACH_OVER ->
-                    LaneView.reach(request, show, scale, renderer, cancel, workers);
+                    LaneView.reach(wanted, show, scale, renderer, cancel, workers);
             case DIFFERENCE ->
                     LaneView.difference(
                             renderer.render(plan, scale, cancel),
@@ -233,20 +283,18 @@ public final class PictureService {
 
     /** Makes a frame for playback and keeps it, in the calling thread. */
     void prepare(Plan plan, double scale) {
-        Size size = plan.size().scaled(scale);
-        int[] pixels = new int[(int) size.pixels()];
-        renderer.toScreen(plan, scale, pixels, Cancel.NEVER);
-        cache.put(plan, new Shown(pixels, size, null, scale));
+        reading.renderer.screen(plan, scale, Cancel.NEVER);
     }
 
     /** A small picture of a frame, in the calling thread. */
     public Shown small(Plan plan, int width) {
         double scale = Math.min(1, (double) width / plan.size().width());
-        return Shown.of(renderer.render(plan, scale, Cancel.NEVER), scale, workers);
+        return Shown.of(reading.renderer.render(plan, scale, Cancel.NEVER), scale, workers);
     }
 
     /** How far a frame is from its source, at half size, in the calling thread. */
     public Register register(Plan plan) {
+        Renderer renderer = reading.renderer;
         return Register.between(
                 renderer.render(plan, QUICK_SCALE, Cancel.NEVER),
                 renderer.render(plan.untouched(), QUICK_SCALE, Cancel.NEVER),
@@ -258,15 +306,17 @@ public final class PictureService {
         Size shown = source.size().fitInto(size);
         Frame small =
                 ivrik.core.picture.Resample.to(
-                        media.frame(new Plan.Picture(source, frame), shown), shown, workers);
+                        reading.media.frame(new Plan.Picture(source, frame), shown),
+                        shown,
+                        workers);
         return Shown.of(small, 1, workers);
     }
 
     public void close() {
         newest.set(null);
         thread.shutdownNow();
-        if (media != null) {
-            media.close();
+        if (reading != null) {
+            reading.media.close();
         }
     }
 }

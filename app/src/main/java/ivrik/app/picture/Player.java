@@ -1,5 +1,6 @@
 package ivrik.app.picture;
 
+import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
@@ -7,9 +8,9 @@ import ivrik.core.picture.CancelledException;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
-import ivrik.core.render.Planner;
 
 import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,6 +29,9 @@ import java.util.function.Supplier;
 public final class Player {
     private static final Logger LOG = LoggerFactory.getLogger(Player.class);
     private static final int AHEAD = 36;
+
+    /** How long to wait after a fault before the next frame is tried. */
+    private static final long PAUSE_NANOS = 500_000_000;
 
     /** How long an earlier frame stands in for one that is not ready. */
     private static final long HELD_AT_MOST = 8;
@@ -51,6 +55,11 @@ public final class Player {
     private long startFrame;
     private volatile Pace pace = new Pace(1);
     private volatile long wanted = -1;
+
+    /** What is being played, as a snapshot for the thread that renders ahead. */
+    private volatile Plans playing;
+
+    private String said = "";
     private int shownCount;
     private long lastShown;
 
@@ -88,9 +97,11 @@ public final class Player {
         startFrame = frame >= range.first() && frame < range.last() ? frame : range.first();
         startedAt = -1;
         shownCount = 0;
+        said = "";
         lastShown = -1;
         pace = new Pace(1 / session.project().sequence().rate().toDouble());
         wanted = startFrame;
+        playing = session.plans();
         renderer.execute(this::renderAhead);
         clock.start();
     }
@@ -118,11 +129,12 @@ public final class Player {
     }
 
     private void tick(long now) {
+        playing = session.plans();
         Project project = session.project();
         FrameRange range = project.played();
         if (startedAt < 0) {
             startedAt = now;
-            sound.start(project, service.folder(), startFrame, view.loop.get());
+            sound.start(project, startFrame, view.loop.get());
         }
         long passed = (long) ((now - startedAt) / 1e9 * project.sequence().rate().toDouble());
         long frame = startFrame + passed;
@@ -146,7 +158,7 @@ public final class Player {
     private void show(Project project, long frame) {
         FrameRange range = project.played();
         for (long n = frame; n >= Math.max(range.first(), frame - HELD_AT_MOST); n--) {
-            Optional<Shown> ready = ready(Planner.plan(project, n));
+            Optional<Shown> ready = session.plans().known(n).flatMap(this::ready);
             if (ready.isPresent()) {
                 pace.shown(n == frame);
                 if (n != lastShown) {
@@ -163,6 +175,9 @@ public final class Player {
     }
 
     private void say() {
+        if (!said.isEmpty()) {
+            return; // a fault is told until playing stops
+        }
         double scale = pace.scale();
         view.notice.set(
                 scale == 1
@@ -175,7 +190,7 @@ public final class Player {
     /** A frame at the best size there is. */
     private Optional<Shown> ready(Plan plan) {
         for (double s = 1; s >= Pace.SMALLEST; s /= 2) {
-            Optional<Shown> ready = service.cache().get(plan, s);
+            Optional<Shown> ready = service.ready(plan, s);
             if (ready.isPresent()) {
                 return ready;
             }
@@ -189,34 +204,57 @@ public final class Player {
      */
     private void renderAhead() {
         while (wanted >= 0) {
-            Project project = session.project();
-            FrameRange range = project.played();
-            long lead = (long) Math.ceil(pace.secondsEach() * project.sequence().rate().toDouble());
-            long from = wanted + Math.min(lead, AHEAD / 2);
-            double scale = pace.scale();
-            Plan next = null;
-            for (int i = 0; i < AHEAD && next == null && wanted >= 0; i++) {
-                long n = range.first() + Math.floorMod(from + i - range.first(), range.length());
-                Plan plan = Planner.plan(project, n);
-                next = service.cache().has(plan, scale) ? null : plan;
-            }
-            if (next == null) {
-                LockSupport.parkNanos(4_000_000);
-            } else {
-                long began = System.nanoTime();
-                render(next, scale);
-                pace.rendered(scale, (System.nanoTime() - began) / 1e9);
+            try {
+                renderNext();
+            } catch (CancelledException e) {
+                LOG.debug("playing has stopped, or the sources were changed");
+            } catch (RuntimeException | OutOfMemoryError e) {
+                tell(e);
+                LockSupport.parkNanos(PAUSE_NANOS);
             }
         }
     }
 
-    private void render(Plan plan, double scale) {
-        try {
-            service.prepare(plan, scale);
-        } catch (IvrikException e) {
-            LOG.warn("{}", e.oneLine(), e);
-        } catch (CancelledException e) {
-            LOG.debug("the sources were changed while playing");
+    private void renderNext() {
+        Plans plans = playing;
+        Project project = plans.project();
+        FrameRange range = project.played();
+        long lead = (long) Math.ceil(pace.secondsEach() * project.sequence().rate().toDouble());
+        long from = wanted + Math.min(lead, AHEAD / 2);
+        double scale = pace.scale();
+        Plan next = null;
+        for (int i = 0; i < AHEAD && next == null && wanted >= 0; i++) {
+            long n = range.first() + Math.floorMod(from + i - range.first(), range.length());
+            Plan plan = plans.of(n, () -> wanted < 0);
+            next = service.isReady(plan, scale) ? null : plan;
+        }
+        if (next == null) {
+            LockSupport.parkNanos(4_000_000);
+        } else {
+            long began = System.nanoTime();
+            service.prepare(next, scale);
+            pace.rendered(scale, (System.nanoTime() - began) / 1e9);
+        }
+    }
+
+    /** What keeps frames from being made is said; the clock goes on. */
+    private void tell(Throwable fault) {
+        LOG.warn("a frame could not be made for playing", fault);
+        String why =
+                switch (fault) {
+                    case IvrikException known -> known.oneLine();
+                    case OutOfMemoryError full ->
+                            "there is not enough memory; close other projects or use fewer"
+                                    + " treatments";
+                    default -> "something went wrong that the log tells more of";
+                };
+        Platform.runLater(() -> fault(why));
+    }
+
+    private void fault(String why) {
+        if (view.playing.get()) {
+            said = "Frames are missing: " + why;
+            view.notice.set(said);
         }
     }
 

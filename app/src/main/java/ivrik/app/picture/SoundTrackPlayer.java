@@ -8,7 +8,6 @@ import ivrik.media.sound.SoundMix;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Supplier;
 
@@ -24,17 +23,16 @@ final class SoundTrackPlayer {
     }
 
     /**
-     * @param folder media paths are relative to it
      * @param around whether to begin again at the end of the play range
      */
-    void start(Project project, Path folder, long frame, boolean around) {
+    void start(Project project, long frame, boolean around) {
         stop();
         if (SoundMix.hasSound(project)) {
             playing =
                     Thread.ofPlatform()
                             .name("ivrik-sound")
                             .daemon()
-                            .unstarted(() -> play(project, folder, frame, around));
+                            .unstarted(() -> play(project, frame, around));
             playing.start();
         }
     }
@@ -43,13 +41,13 @@ final class SoundTrackPlayer {
         playing = null;
     }
 
-    private void play(Project project, Path folder, long from, boolean around) {
+    private void play(Project project, long from, boolean around) {
         Speaker speaker = speakers.get().orElse(null);
         if (speaker == null) {
             return;
         }
         try (speaker;
-                SoundMix mix = new SoundMix(project, folder)) {
+                SoundMix mix = new SoundMix(project)) {
             FrameRange range = project.played();
             long frame = from;
             while (playing == Thread.currentThread() && frame <= range.last()) {

@@ -3,59 +3,125 @@ package ivrik.app.session;
 import ivrik.core.IvrikException;
 import ivrik.core.json.ProjectJson;
 import ivrik.core.project.Project;
+import ivrik.media.file.FileVersion;
 import ivrik.media.file.Journal;
+import ivrik.media.file.LostWork;
 import ivrik.media.file.ProjectFile;
+import ivrik.media.file.ProjectLock;
 
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.ScheduledFuture;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 
 /**
- * The project's file: opening, saving, and the journal that is written a moment after every change,
- * so that a crash costs seconds.
+ * The project's file: opening, saving, who has it, and the journal in which unsaved work is kept. To be
+ * used on the interface thread; what touches the disk runs in a thread of its own and is told there.
  */
-public final class Document {
+public final class Document implements AutoCloseable {
+    /** How a project is opened. */
+    public enum Access {
+        /** To be worked on; no other window may. */
+        WORK,
+        /** To look: another window has it, and saving asks for another name. */
+        LOOK,
+        /** As new work without a name. */
+        COPY
+    }
+
+    /** Whether the work is safe. */
+    public enum Safety {
+        SAVED,
+        KEPT_ASIDE,
+        NOT_YET
+    }
+
+    /**
+     * What an opened file held.
+     *
+     * @param problems what could not be read
+     * @param lost work on it that was never saved
+     */
+    public record Opened(List<String> problems, List<Offer> lost) {}
+
+    /** Lost work, and the name of the project in it. */
+    public record Offer(LostWork work, String name) {}
+
+    /** How saving ended. */
+    public sealed interface Outcome {
+        record Saved(Path file) implements Outcome {}
+
+        /**
+         * The file is not what was read or saved last.
+         *
+         * @param there what stands in it now, empty if it is gone or no project any more
+         */
+        record Changed(Path file, Optional<Project> there, boolean gone) implements Outcome {}
+
+        record Failed(IvrikException fault) implements Outcome {}
+    }
+
     private static final Logger LOG = LoggerFactory.getLogger(Document.class);
-    private static final long JOURNAL_DELAY_MS = 1000;
-    private static final long JOURNAL_WAIT_SECONDS = 3;
+
+    /** The name of work that has none. */
+    public static final String UNTITLED = "Untitled";
 
     private final Session session;
     private final Path dataFolder;
-    private final Consumer<String> say;
+    private final Executor interfaceThread;
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
-    private final ScheduledExecutorService writer =
-            Executors.newSingleThreadScheduledExecutor(
-                    Thread.ofPlatform().name("ivrik-journal").daemon().factory());
-    private ScheduledFuture<?> pending;
-    private Path folder;
+    private final ReadOnlyObjectWrapper<Safety> safety = new ReadOnlyObjectWrapper<>(Safety.SAVED);
+    private final ExecutorService disk =
+            Executors.newSingleThreadExecutor(
+                    Thread.ofPlatform().name("ivrik-document").daemon().factory());
+    private final Keeper keeper;
+    private Keeper.Place place;
+    private ProjectLock lock;
+    private FileVersion version = FileVersion.NONE;
+    private Project kept;
+    private boolean toLook;
+    private int busy;
 
     /**
-     * @param say where a fault of the journal is told, on the interface thread
+     * @param interfaceThread runs what is told
+     * @param say where a fault of the journal is told
      */
-    public Document(Session session, Path dataFolder, Consumer<String> say) {
+    public Document(
+            Session session, Path dataFolder, Executor interfaceThread, Consumer<String> say) {
         this.session = session;
+        this.interfaceThread = interfaceThread;
         this.dataFolder = dataFolder;
-        this.folder = dataFolder;
-        this.say = say;
+        this.place = placeFor(null);
+        this.keeper =
+                new Keeper(
+                        project -> interfaceThread.execute(() -> isKept(project)),
+                        fault ->
+                                interfaceThread.execute(
+                                        () ->
+                                                say.accept(
+                                                        "Work is not being kept safe: "
+                                                                + fault.oneLine())));
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {
                             if (was.project() != is.project()) {
-                                journalSoon();
+                                keepSoon();
                             }
+                            showSafety();
                         });
     }
 
@@ -68,129 +134,320 @@ public final class Document {
         return file.get();
     }
 
-    /** What the project's media paths are relative to. */
-    public Path folder() {
-        return folder;
+    /** Whether the work is safe at present. */
+    public ReadOnlyObjectProperty<Safety> safetyProperty() {
+        return safety.getReadOnlyProperty();
+    }
+
+    /** Whether another window has the file, so that this one may not save there. */
+    public boolean isToLook() {
+        return toLook;
+    }
+
+    /** Whether the disk is being read or written for it. */
+    public boolean isBusy() {
+        return busy > 0;
+    }
+
+    /** Where unsaved work of this window is kept. */
+    public Path journal() {
+        return place.first().file();
     }
 
     public void startNew() {
-        file.set(null);
-        folder = dataFolder;
-        session.open(Project.empty("Untitled"));
+        leave();
+        session.open(Project.empty(UNTITLED));
     }
 
     /**
      * Opens a project as far as it can be read; the file is not touched.
      *
-     * @return what could not be read
+     * @param fault told what kept it from being opened; the present work stays then. A {@link
+     *     ivrik.media.file.ProjectHeldException} if it is to be worked on and another window has it.
      */
-    public List<String> open(Path project) {
-        ProjectJson.Reading reading = ProjectFile.load(project);
-        folder = project.toAbsolutePath().getParent();
-        file.set(project.toAbsolutePath());
-        session.open(reading.project());
-        if (!reading.problems().isEmpty()) {
-            session.markUnsaved();
-        }
-        return reading.problems();
-    }
-
-    /** Work that was not saved when a project, or the unnamed one if null, was last open. */
-    public Optional<Project> lost(Path project) {
-        return journal(project)
-                .read()
-                .map(ProjectJson.Reading::project)
-                .filter(lost -> !lost.isEmpty() && !lost.equals(onDisk(project)));
-    }
-
-    private static Project onDisk(Path project) {
-        return project != null && Files.exists(project)
-                ? ProjectFile.load(project).project()
-                : null;
-    }
-
-    /** Takes lost work back; it is unsaved. */
-    public void takeBack(Path project, Project lost) {
-        file.set(project);
-        folder = project == null ? dataFolder : project.toAbsolutePath().getParent();
-        session.open(lost);
-        session.markUnsaved();
-    }
-
-    public void discard(Path project) {
-        journal(project).clear();
-    }
-
-    /** Saves under the project's own name. */
-    public void save() {
-        saveAs(file.get());
-    }
-
-    /** Saves under a name; media paths follow. */
-    public void saveAs(Path target) {
-        Path absolute = target.toAbsolutePath();
-        Path to = absolute.getParent();
-        Project project = ProjectFile.rebased(session.project(), folder, to);
-        ProjectFile.save(absolute, project);
-        cancelJournal();
-        journal(file.get()).clear();
-        if (!to.equals(folder)) {
-            folder = to;
-            session.edit("Save elsewhere", p -> project);
-        }
-        file.set(absolute);
-        session.markSaved();
-        cancelJournal();
-        journal(absolute).clear();
-    }
-
-    private Journal journal(Path project) {
-        return project == null ? Journal.unnamed(dataFolder) : Journal.beside(project);
-    }
-
-    private void cancelJournal() {
-        if (pending != null) {
-            pending.cancel(false);
-        }
-    }
-
-    private void journalSoon() {
-        cancelJournal();
-        Project project = session.project();
-        Journal journal = journal(file.get());
-        boolean keep = !session.isSaved() && !project.isEmpty();
-        pending =
-                writer.schedule(
-                        () -> {
-                            try {
-                                if (keep) {
-                                    journal.write(project);
-                                }
-                            } catch (IvrikException e) {
-                                Platform.runLater(
-                                        () ->
-                                                say.accept(
-                                                        "Work is not being kept safe: "
-                                                                + e.oneLine()));
+    public void open(
+            Path project, Access access, Consumer<Opened> opened, Consumer<IvrikException> fault) {
+        boolean mine = file.get() != null && !toLook && isSame(file.get(), project);
+        ProjectLock held = lock;
+        work(
+                () -> {
+                    Path real = real(project);
+                    ProjectLock claim =
+                            access != Access.WORK ? null : mine ? held : ProjectLock.take(real);
+                    try {
+                        String text = ProjectFile.text(real);
+                        ProjectJson.Reading reading = ProjectFile.parse(text, real);
+                        List<Offer> lost =
+                                access == Access.WORK
+                                        ? offers(LostWork.of(real), reading.project())
+                                        : List.of();
+                        return () -> {
+                            enter(real, access, claim, FileVersion.of(text));
+                            session.open(reading.project());
+                            if (!reading.problems().isEmpty() || access == Access.COPY) {
+                                session.markUnsaved();
+                                keepSoon();
                             }
-                        },
-                        JOURNAL_DELAY_MS,
-                        TimeUnit.MILLISECONDS);
+                            showSafety();
+                            opened.accept(new Opened(reading.problems(), lost));
+                        };
+                    } catch (RuntimeException e) {
+                        if (claim != null && claim != held) {
+                            claim.close();
+                        }
+                        throw e;
+                    }
+                },
+                fault);
+    }
+
+    private static boolean isSame(Path a, Path b) {
+        try {
+            return Files.isSameFile(a, b);
+        } catch (IOException e) {
+            return a.equals(b.toAbsolutePath());
+        }
+    }
+
+    /** Where a link leads to. */
+    private static Path real(Path project) {
+        try {
+            return project.toRealPath();
+        } catch (IOException e) {
+            return project.toAbsolutePath().normalize(); // it is missing, and is said to be
+        }
+    }
+
+    /** What of lost work is not saved anyway. */
+    private static List<Offer> offers(List<LostWork> lost, Project saved) {
+        List<Offer> offers = new ArrayList<>();
+        for (LostWork work : lost) {
+            try {
+                Project project = work.read().project();
+                if (project.isEmpty() || project.equals(saved)) {
+                    work.throwAway(); // there is nothing in it that could be lost
+                } else {
+                    offers.add(new Offer(work, name(project)));
+                }
+            } catch (IvrikException e) {
+                LOG.warn("a journal that cannot be read stays where it is", e);
+            }
+        }
+        return offers;
+    }
+
+    /** What the user would know it by. */
+    private static String name(Project project) {
+        return project.name().equals(UNTITLED) && !project.sources().isEmpty()
+                ? project.sources().getFirst().name() + ", untitled"
+                : project.name();
+    }
+
+    /** All work without a name that earlier windows left, looked for on the disk. */
+    public void unnamedLost(Consumer<List<Offer>> then) {
+        allLost(List.of(), then);
+    }
+
+    /** The same, and what was lost of the open project and of others. */
+    public void allLost(List<Path> others, Consumer<List<Offer>> then) {
+        Set<Path> projects = new LinkedHashSet<>();
+        if (file.get() != null) {
+            projects.add(file.get());
+        }
+        projects.addAll(others);
+        work(
+                () -> {
+                    List<Offer> all = new ArrayList<>();
+                    for (Path project : others.isEmpty() ? Set.<Path>of() : projects) {
+                        all.addAll(
+                                offers(
+                                        LostWork.of(project),
+                                        Files.isRegularFile(project)
+                                                ? ProjectFile.open(project).project()
+                                                : Project.empty("")));
+                    }
+                    all.addAll(offers(LostWork.unnamed(dataFolder), Project.empty("")));
+                    return () -> then.accept(all);
+                },
+                fault -> {
+                    LOG.warn("kept work", fault);
+                    then.accept(List.of());
+                });
+    }
+
+    public void throwAway(LostWork lost, Consumer<IvrikException> fault) {
+        work(
+                () -> {
+                    lost.throwAway();
+                    return () -> {};
+                },
+                fault);
+    }
+
+    /** Takes lost work back, of the project that is open or without a name; it is unsaved. */
+    public void takeBack(LostWork lost, Runnable then, Consumer<IvrikException> fault) {
+        work(
+                () -> {
+                    ProjectJson.Reading reading = lost.read();
+                    return () -> {
+                        if (lost.project().isEmpty()) {
+                            leave();
+                        }
+                        session.open(reading.project());
+                        session.markUnsaved();
+                        becomesOurs(lost, fault);
+                        keepSoon();
+                        then.run();
+                    };
+                },
+                fault);
+    }
+
+    private void becomesOurs(LostWork lost, Consumer<IvrikException> fault) {
+        if (lost.elsewhere().isPresent()) {
+            return; // its window may still live there
+        }
+        Journal ours = place.first();
+        work(
+                () -> {
+                    lost.becomes(ours);
+                    return () -> {};
+                },
+                fault);
+    }
+
+    /** The work is not wanted: it is kept no longer. */
+    public void discard() {
+        keeper.drop(place);
     }
 
     /**
-     * The window closes: what is saved or not wanted needs no journal. One that is being written is
-     * waited for, so that nothing is written any more once this returns.
+     * Saves, unless the file has been changed by another program meanwhile.
+     *
+     * @param target another file than the present one takes its place, whatever stands there
+     * @param replace whether even a changed file is written over
      */
-    public void close() {
-        cancelJournal();
-        writer.shutdown();
+    public void save(Path target, boolean replace, Consumer<Outcome> then) {
+        Path absolute = target.toAbsolutePath();
+        boolean same = file.get() != null && !toLook && isSame(file.get(), absolute);
+        FileVersion expected = version;
+        Project project = session.project();
+        ProjectLock held = lock;
+        work(
+                () -> {
+                    Path real = Files.exists(absolute) ? real(absolute) : absolute;
+                    ProjectLock claim = same ? held : ProjectLock.take(real);
+                    if (same && !replace && !FileVersion.of(real).equals(expected)) {
+                        Outcome changed = changed(real);
+                        return () -> then.accept(changed);
+                    }
+                    FileVersion now;
+                    try {
+                        now = FileVersion.of(ProjectFile.save(real, project));
+                    } catch (RuntimeException e) {
+                        if (!same) {
+                            claim.close();
+                        }
+                        throw e;
+                    }
+                    return () -> {
+                        keeper.drop(place);
+                        enter(real, Access.WORK, claim, now);
+                        session.markSaved(project);
+                        keepSoon();
+                        showSafety();
+                        then.accept(new Outcome.Saved(real));
+                    };
+                },
+                fault -> then.accept(new Outcome.Failed(fault)));
+    }
+
+    private static Outcome changed(Path real) {
+        if (!Files.exists(real)) {
+            return new Outcome.Changed(real, Optional.empty(), true);
+        }
         try {
-            if (!writer.awaitTermination(JOURNAL_WAIT_SECONDS, TimeUnit.SECONDS)) {
-                LOG.warn("the journal was still being written when the window closed");
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
+            return new Outcome.Changed(real, Optional.of(ProjectFile.open(real).project()), false);
+        } catch (IvrikException e) {
+            return new Outcome.Changed(real, Optional.empty(), false);
+        }
+    }
+
+    /** The present file is left, and its journal with it. */
+    private void leave() {
+        enter(null, Access.WORK, null, FileVersion.NONE);
+    }
+
+    private void enter(Path project, Access access, ProjectLock claim, FileVersion now) {
+        keeper.drop(place);
+        if (lock != null && lock != claim) {
+            lock.close();
+        }
+        lock = claim;
+        version = now;
+        kept = null;
+        toLook = access == Access.LOOK;
+        place = placeFor(access == Access.WORK ? project : null);
+        file.set(access == Access.COPY ? null : project);
+    }
+
+    /** Always new ones, so that clearing those of before cannot touch them. */
+    private Keeper.Place placeFor(Path project) {
+        Journal unnamed = Journal.unnamed(dataFolder);
+        return new Keeper.Place(project == null ? unnamed : Journal.beside(project), unnamed);
+    }
+
+    private void keepSoon() {
+        if (session.isSaved() || session.project().isEmpty()) {
+            keeper.drop(place);
+        } else {
+            keeper.keep(place, session.project());
+        }
+    }
+
+    private void isKept(Project project) {
+        kept = project;
+        showSafety();
+    }
+
+    private void showSafety() {
+        safety.set(
+                session.isSaved()
+                        ? Safety.SAVED
+                        : session.project().equals(kept) ? Safety.KEPT_ASIDE : Safety.NOT_YET);
+    }
+
+    /** Something done to the disk; what it gives is run on the interface thread. */
+    private interface Work {
+        Runnable run();
+    }
+
+    private void work(Work work, Consumer<IvrikException> fault) {
+        busy++;
+        disk.execute(
+                () -> {
+                    Runnable then;
+                    try {
+                        then = work.run();
+                    } catch (IvrikException e) {
+                        then = () -> fault.accept(e);
+                    }
+                    Runnable last = then;
+                    interfaceThread.execute(
+                            () -> {
+                                busy--;
+                                last.run();
+                            });
+                });
+    }
+
+    /** The window closes. What is not saved and was not discarded stays in its journal. */
+    @Override
+    public void close() {
+        keeper.close();
+        disk.shutdown();
+        if (lock != null) {
+            lock.close();
         }
     }
 }

@@ -31,7 +31,7 @@ public enum Follow {
     }
 
     /** One lane shifted to a place as seen at a frame, and the others after it. */
-    public Look moved(Look look, int step, int lane, long frame, Point2D to) {
+    public Look moved(Look look, String step, int lane, long frame, Point2D to) {
         Point2D by = to.subtract(Lanes.shift(look, step, lane, frame));
         Look moved = put(look, step, lane, frame, to);
         int opposite = opposite(look, lane);
@@ -51,7 +51,7 @@ public enum Follow {
         return moved;
     }
 
-    private static Look put(Look look, int step, int lane, long frame, Point2D to) {
+    private static Look put(Look look, String step, int lane, long frame, Point2D to) {
         return Lanes.with(look, step, lane, frame, "x", "y", to);
     }
 
@@ -69,7 +69,7 @@ public enum Follow {
     }
 
     /** What two opposed lanes are mirrored about: where the remaining one is. */
-    private static Point2D third(Look look, int step, int a, int b, long frame) {
+    private static Point2D third(Look look, String step, int a, int b, long frame) {
         return IntStream.range(0, look.lanes().size())
                 .filter(i -> i != a && i != b)
                 .mapToObj(i -> Lanes.shift(look, step, i, frame))

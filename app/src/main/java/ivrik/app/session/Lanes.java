@@ -2,8 +2,11 @@ package ivrik.app.session;
 
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
+import ivrik.core.separation.Ink;
 import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Paint;
 import ivrik.core.treatment.Control;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Treatment;
@@ -12,21 +15,33 @@ import javafx.geometry.Point2D;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /** Reading and changing what the lanes of the selected look are at a frame. */
 public final class Lanes {
+    /** The whole picture, where it stands in the place of a lane. */
+    public static final LaneKind PICTURE =
+            new LaneKind(
+                    "picture", "Picture", "P", LaneKind.Role.LIGHTNESS, Ink.WHITE, Paint.LIGHT);
+
     private Lanes() {}
 
     public static List<LaneKind> kinds(State state) {
         return state.look().map(l -> l.model().lanes()).orElse(List.of());
     }
 
+    /** Those with a share in the selected treatment: the lanes, or the picture as one. */
+    public static List<LaneKind> shares(State state) {
+        return state.step().filter(Step::isWhole).isPresent() ? List.of(PICTURE) : kinds(state);
+    }
+
+    /** Which of {@link #shares} is being worked on. */
+    public static int share(State state) {
+        return Math.min(state.lane(), Math.max(0, shares(state).size() - 1));
+    }
+
     /** The selected treatment, if there is one. */
     public static Optional<Treatment> treatment(State state) {
-        return state.look()
-                .filter(l -> state.step() < l.steps().size())
-                .map(l -> l.steps().get(state.step()).kind());
+        return state.step().map(Step::kind);
     }
 
     /** Whether the selected treatment moves lanes to places. */
@@ -36,30 +51,35 @@ public final class Lanes {
 
     /** Each lane's own shift in the selected step, without dials and jitter. */
     public static List<Point2D> shifts(State state, long frame) {
-        return state.look()
+        return state.step()
                 .map(
-                        look ->
-                                IntStream.range(0, look.lanes().size())
-                                        .mapToObj(i -> shift(look, state.step(), i, frame))
+                        step ->
+                                step.lanes().stream()
+                                        .map(amounts -> place(amounts, frame, "x", "y"))
                                         .toList())
                 .orElse(List.of());
     }
 
-    static Point2D shift(Look look, int step, int lane, long frame) {
-        return place(look.steps().get(step).lanes().get(lane), frame, "x", "y");
+    static Point2D shift(Look look, String step, int lane, long frame) {
+        return place(amounts(look, step, lane), frame, "x", "y");
+    }
+
+    /** What a step of an id does to a lane. */
+    public static Amounts amounts(Look look, String step, int lane) {
+        return look.step(step).orElseThrow().amounts(lane);
     }
 
     /** With a parameter set as seen at a frame, within its range. */
     public static Look with(
-            Look look, int step, int lane, long frame, String parameter, double value) {
-        Parameter p = look.steps().get(step).kind().description().parameter(parameter);
+            Look look, String step, int lane, long frame, String parameter, double value) {
+        Parameter p = look.step(step).orElseThrow().kind().description().parameter(parameter);
         return look.withAmounts(
                 step, lane, a -> a.with(parameter, set(a.value(parameter), frame, p.clamp(value))));
     }
 
     /** With two parameters, across and down, set to a place. */
     public static Look with(
-            Look look, int step, int lane, long frame, String across, String down, Point2D to) {
+            Look look, String step, int lane, long frame, String across, String down, Point2D to) {
         Look moved = with(look, step, lane, frame, across, to.getX());
         return with(moved, step, lane, frame, down, to.getY());
     }

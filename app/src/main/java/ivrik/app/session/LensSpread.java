@@ -2,6 +2,7 @@ package ivrik.app.session;
 
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 
 import java.util.List;
 
@@ -18,8 +19,8 @@ public final class LensSpread {
     private LensSpread() {}
 
     /** In per cent of the way to the corner, to each side. */
-    public static double at(Look look, int step, long frame) {
-        List<Amounts> lanes = look.steps().get(step).lanes();
+    public static double at(Step step, long frame) {
+        List<Amounts> lanes = step.lanes();
         return (corner(lanes.getFirst(), frame) - corner(lanes.getLast(), frame)) / 2;
     }
 
@@ -28,12 +29,12 @@ public final class LensSpread {
     }
 
     /** The same lens made stronger or weaker, or one that is spread evenly where there was none. */
-    public static Look with(Look look, int step, long frame, double percent) {
-        double now = at(look, step, frame);
+    public static Look with(Look look, String step, long frame, double percent) {
+        double now = at(look.step(step).orElseThrow(), frame);
         int last = look.lanes().size() - 1;
         Look spread = look;
         for (int lane = 0; lane <= last; lane++) {
-            Amounts amounts = look.steps().get(step).lanes().get(lane);
+            Amounts amounts = Lanes.amounts(look, step, lane);
             double share = 1 - 2.0 * lane / last;
             for (String k : now == 0 ? List.of(GROWING) : NUMBERS) {
                 double to = now == 0 ? percent * share : amounts.value(k).at(frame) * percent / now;

@@ -4,6 +4,7 @@ import ivrik.app.session.State.Selection;
 import ivrik.core.look.Look;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.render.Overscans;
 
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -19,9 +20,12 @@ import java.util.function.UnaryOperator;
  */
 public final class Session {
     private final ReadOnlyObjectWrapper<State> state =
-            new ReadOnlyObjectWrapper<>(new State(Project.empty("Untitled"), Selection.FIRST));
+            new ReadOnlyObjectWrapper<>(
+                    new State(Project.empty(Document.UNTITLED), Selection.FIRST));
     private final List<Edit> done = new ArrayList<>();
     private final List<Edit> undone = new ArrayList<>();
+    private final Overscans overscans = new Overscans();
+    private Plans plans = plansOf(state.get().project());
     private Project saved = state.get().project();
 
     /** An edit's name, and the states before and after it. */
@@ -39,13 +43,26 @@ public final class Session {
         return state().project();
     }
 
+    /** The plans of the project as it is now. */
+    public Plans plans() {
+        if (plans.project() != project()) {
+            plans = plansOf(project());
+        }
+        return plans;
+    }
+
+    /** The plans of another project, of which most is known if it is much like this one. */
+    public Plans plansOf(Project other) {
+        return new Plans(other, overscans);
+    }
+
     /** Starts over with a project; nothing to undo, nothing to save. */
     public void open(Project project) {
         done.clear();
         undone.clear();
         saved = project;
         String layer = project.layers().stream().findFirst().map(Layer::id).orElse("");
-        state.set(new State(project, new Selection(layer, 0, 0, 0)));
+        state.set(new State(project, new Selection(layer, "", "", 0)));
     }
 
     /** An edit of the project; one that changes nothing is no step. */
@@ -88,19 +105,20 @@ public final class Session {
         select(new Selection(s.layer(), s.look(), s.step(), lane));
     }
 
-    public void selectCell(int step, int lane) {
+    /** A lane's share in a treatment, by the step's id. */
+    public void selectCell(String step, int lane) {
         Selection s = state().selection();
         select(new Selection(s.layer(), s.look(), step, lane));
     }
 
     public void selectLayer(String layer) {
-        select(new Selection(layer, 0, 0, state().selection().lane()));
+        select(new Selection(layer, "", "", state().selection().lane()));
     }
 
     /** Another look of the selected layer. */
-    public void selectLook(int number) {
+    public void selectLook(String id) {
         Selection s = state().selection();
-        select(new Selection(s.layer(), number, 0, s.lane()));
+        select(new Selection(s.layer(), id, "", s.lane()));
     }
 
     /** An edit of the selected layer. */
@@ -168,8 +186,9 @@ public final class Session {
         return saved.equals(project());
     }
 
-    public void markSaved() {
-        saved = project();
+    /** The project as it was a moment ago is what stands on the disk now. */
+    public void markSaved(Project written) {
+        saved = written;
         state.set(new State(project(), state().selection()));
     }
 

@@ -1,16 +1,24 @@
 package ivrik.app.session;
 
+import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** One root: the project and what is selected in it. */
 public record State(Project project, Selection selection) {
-    /** The layer, look, step and lane being worked on; numbers may point past the end after an edit. */
-    public record Selection(String layer, int look, int step, int lane) {
-        public static final Selection FIRST = new Selection("", 0, 0, 0);
+    /**
+     * What is being worked on: the ids of the layer, its look and its step, and the number of the lane.
+     * What is no longer there stands for the first that is.
+     */
+    public record Selection(String layer, String look, String step, int lane) {
+        public static final Selection FIRST = new Selection("", "", "", 0);
     }
 
     /** The selected layer, or the lowest. */
@@ -18,14 +26,22 @@ public record State(Project project, Selection selection) {
         return project.layer(selection.layer()).or(() -> project.layers().stream().findFirst());
     }
 
+    /** The selected look of the layer, or its first. */
+    public Optional<LayerLook> layerLook() {
+        return layer().map(l -> l.looks().get(lookNumber()));
+    }
+
     public Optional<Look> look() {
-        return layer().map(l -> l.looks().get(lookNumber()).look());
+        return layerLook().map(LayerLook::look);
     }
 
     /** Which of the layer's looks it is. */
     public int lookNumber() {
-        int looks = layer().map(l -> l.looks().size()).orElse(1);
-        return Math.clamp(selection.look(), 0, looks - 1);
+        List<LayerLook> looks = layer().map(Layer::looks).orElse(List.of());
+        return IntStream.range(0, looks.size())
+                .filter(i -> looks.get(i).id().equals(selection.look()))
+                .findFirst()
+                .orElse(0);
     }
 
     public int lane() {
@@ -33,8 +49,19 @@ public record State(Project project, Selection selection) {
         return Math.clamp(selection.lane(), 0, lanes - 1);
     }
 
-    public int step() {
-        int steps = look().map(l -> l.steps().size()).orElse(1);
-        return Math.clamp(selection.step(), 0, Math.max(0, steps - 1));
+    /** The selected treatment, or the first of the look; empty if it has none. */
+    public Optional<Step> step() {
+        return look().flatMap(
+                        l -> l.step(selection.step()).or(() -> l.steps().stream().findFirst()));
+    }
+
+    /** The id of the selected treatment; empty if there is none. */
+    public String stepId() {
+        return step().map(Step::id).orElse("");
+    }
+
+    /** The amounts being worked on: of the lane in the selected treatment, or of the picture. */
+    public Optional<Amounts> amounts() {
+        return step().map(s -> s.amounts(lane()));
     }
 }

@@ -2,6 +2,7 @@ package ivrik.app.session;
 
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
+import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Project;
@@ -30,13 +31,20 @@ public final class Steps {
         this.session = session;
     }
 
-    /** What adding a treatment makes of a look: it comes after the selected one, shown off. */
-    public static Look with(Look look, int after, Treatment treatment, Project project) {
-        Step step = Step.shownOff(treatment, look.lanes().size());
+    /**
+     * What adding a treatment makes of a look: it comes after another step, or last in its section, and
+     * is shown off.
+     *
+     * @param after the id of that step
+     */
+    public static Look with(Look look, String after, Treatment treatment, Project project) {
+        Step step = Step.shownOff(look.freeId(treatment), treatment, look.lanes().size());
         if (treatment.description().is(Trait.PICTURE)) {
             step = step.withPicture(likelyPicture(project));
         }
-        return look.withStepAdded(look.steps().isEmpty() ? 0 : after + 1, step);
+        Section section = step.section();
+        boolean among = look.step(after).filter(s -> s.section() == section).isPresent();
+        return among ? look.withStepAdded(look.number(after) + 1, step) : look.withStepAdded(step);
     }
 
     /** The last footage or picture that was brought in; words and drawings only if there is no other. */
@@ -56,33 +64,48 @@ public final class Steps {
         if (look == null) {
             return;
         }
-        int after = session.state().step();
-        boolean first = look.steps().isEmpty();
+        String after = session.state().stepId();
+        String added = look.freeId(treatment);
         session.editLook(
                 "Add " + treatment.description().title(),
                 l -> with(l, after, treatment, session.project()));
-        session.selectCell(first ? 0 : after + 1, session.state().lane());
+        session.selectCell(added, session.state().lane());
     }
 
-    public void remove(int step) {
+    public void remove(String id) {
         Look look = session.state().look().orElse(null);
-        if (look != null && step < look.steps().size()) {
-            session.editLook("Remove " + title(look, step), l -> l.withoutStep(step));
-            session.selectCell(Math.max(0, step - 1), session.state().lane());
+        if (look != null && look.number(id) >= 0) {
+            int number = look.number(id);
+            session.editLook("Remove " + title(look, id), l -> l.withoutStep(id));
+            List<Step> left = session.state().look().map(Look::steps).orElse(List.of());
+            String next = left.isEmpty() ? "" : left.get(Math.max(0, number - 1)).id();
+            session.selectCell(next, session.state().lane());
         }
     }
 
-    /** Moves a column to where another is. */
-    public void move(int from, int to) {
+    /** Moves a column by so many places, as far as its section goes. */
+    public void move(String id, int by) {
         Look look = session.state().look().orElse(null);
-        if (look != null && from != to && to >= 0 && to < look.steps().size()) {
-            session.editLook("Move " + title(look, from), l -> l.withStepMoved(from, to));
-            session.selectCell(to, session.state().lane());
+        if (look == null || look.number(id) < 0) {
+            return;
+        }
+        List<Step> section = look.steps(look.step(id).orElseThrow().section());
+        int first = look.number(section.getFirst().id());
+        int to = Math.clamp(look.number(id) + by, first, first + section.size() - 1);
+        if (to != look.number(id)) {
+            session.editLook("Move " + title(look, id), l -> l.withStepMoved(id, to));
         }
     }
 
-    private static String title(Look look, int step) {
-        return look.steps().get(step).kind().description().title();
+    /** Moves a treatment of the whole picture before the lanes or after them. */
+    public void place(String id, Section section) {
+        session.editLook(
+                section == Section.PREPARE ? "Before the lanes" : "After the lanes",
+                l -> l.withStep(id, s -> s.withSection(section)));
+    }
+
+    private static String title(Look look, String step) {
+        return look.step(step).orElseThrow().kind().description().title();
     }
 
     /** Remembers the amounts of the lane being worked on. */
@@ -92,7 +115,7 @@ public final class Steps {
                                 copied =
                                         new Copied(
                                                 step.treatment(),
-                                                step.lanes().get(session.state().lane())));
+                                                step.amounts(session.state().lane())));
     }
 
     /** Whether what was copied fits the selected treatment. */
@@ -169,21 +192,22 @@ public final class Steps {
                     Parameter p = d.parameter(name);
                     return p.drives() ? value.map(v -> p.clamp(2 * p.rest() - v)) : value;
                 });
-        return new Amounts(values, amounts.jitter());
+        return amounts.withValues(values);
     }
 
     private Optional<Step> step() {
-        State state = session.state();
-        return state.look()
-                .filter(l -> state.step() < l.steps().size())
-                .map(l -> l.steps().get(state.step()));
+        return session.state().step();
     }
 
     private interface Each {
         Amounts of(Step step, int lane);
     }
 
+    /** What lanes have to do with each other; a treatment of the whole picture has no lanes. */
     private void edit(String name, Each each) {
+        if (step().filter(Step::isWhole).isPresent()) {
+            return;
+        }
         edit(
                 name,
                 step -> {
@@ -196,9 +220,9 @@ public final class Steps {
     }
 
     private void edit(String name, UnaryOperator<Step> change) {
-        int number = session.state().step();
+        String id = session.state().stepId();
         if (step().isPresent()) {
-            session.editLook(name, l -> l.withStep(number, change));
+            session.editLook(name, l -> l.withStep(id, change));
         }
     }
 }

@@ -2,9 +2,6 @@ package ivrik.app.session;
 
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
-import ivrik.core.motion.Rational;
-import ivrik.core.project.Project;
-import ivrik.core.render.Planner;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Settings;
@@ -19,13 +16,11 @@ public final class WhyNothing {
 
     private WhyNothing() {}
 
-    /** The reason, if the frame is the same after an edit of the look as before. */
-    public static Optional<String> of(Project before, State after, long frame) {
-        Project now = after.project();
+    /** The reason, after an edit that has left the frame as it was; empty if there is none to be told. */
+    public static Optional<String> of(Session session, long frame) {
+        State after = session.state();
         Look look = after.look().orElse(null);
-        if (look == null
-                || before.equals(now)
-                || !Planner.plan(before, frame).equals(Planner.plan(now, frame))) {
+        if (look == null) {
             return Optional.empty();
         }
         var layer = after.layer().orElseThrow();
@@ -51,25 +46,19 @@ public final class WhyNothing {
         if (look.onto().amount().at(frame) == 0) {
             return Optional.of("Nothing changes: the look is laid on by 0 %");
         }
-        if (!look.steps().isEmpty()) {
-            Step step = look.steps().get(after.step());
+        Step step = after.step().orElse(null);
+        if (step != null) {
             if (!step.on()) {
                 return Optional.of(
                         "Nothing changes: " + step.kind().description().title() + " is off");
             }
             String title = step.kind().description().title();
-            double amount = step.lanes().get(after.lane()).value(Parameter.AMOUNT).at(frame);
+            double amount = step.amounts(after.lane()).value(Parameter.AMOUNT).at(frame);
             if (amount == 0) {
                 return Optional.of(
                         "Nothing changes: the amount of " + title + " for " + lane + " is 0");
             }
-            Settings settings =
-                    Planner.settings(
-                            look,
-                            after.step(),
-                            after.lane(),
-                            Rational.of(frame),
-                            now.sequence().rate());
+            Settings settings = Values.settings(session, after.lane(), frame).orElseThrow();
             if (step.picture().isEmpty() && step.kind().needsPicture(settings)) {
                 return Optional.of("Nothing changes: choose the picture that " + title + " uses");
             }

@@ -6,9 +6,14 @@ import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
+import ivrik.media.TargetExistsException;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
+import ivrik.media.encode.Odd;
 import ivrik.media.encode.Quality;
+import ivrik.media.encode.Sampling;
+import ivrik.media.encode.Targets;
 
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
@@ -34,6 +39,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** Export: what form, how good, which frames, how large, where to; then how far it is. */
 public final class ExportSheet extends VBox {
@@ -41,10 +47,13 @@ public final class ExportSheet extends VBox {
     private static final List<Double> SCALES = List.of(1.0, 0.5, 0.25, 2.0);
 
     private final Project project;
-    private final Path folder;
+    private final List<Path> kept;
     private final Sheets sheets;
     private final ChoiceBox<Form> form = new ChoiceBox<>();
     private final ChoiceBox<Quality> quality = new ChoiceBox<>();
+    private final ChoiceBox<Sampling> sampling = new ChoiceBox<>();
+    private final ChoiceBox<Odd> odd = new ChoiceBox<>();
+    private final CheckBox sound = new CheckBox("with sound");
     private final ChoiceBox<Double> scale = new ChoiceBox<>();
     private final CheckBox dither = new CheckBox("dither to 8 bit");
     private final TextField from = new TextField();
@@ -57,6 +66,7 @@ public final class ExportSheet extends VBox {
     private final Button reveal = new Button("Show in its folder");
     private volatile boolean stopped;
     private boolean running;
+    private boolean mayReplace;
 
     /** What the sheet asks of the window around it. */
     public interface Around {
@@ -67,18 +77,26 @@ public final class ExportSheet extends VBox {
         void reveal(Path file);
     }
 
-    public ExportSheet(Project project, Path folder, Path target, Sheets sheets, Around around) {
+    /**
+     * @param kept files besides the project's media that must not be written over
+     * @param target where to, without an ending
+     */
+    public ExportSheet(
+            Project project, List<Path> kept, Path target, Sheets sheets, Around around) {
         this.project = project;
-        this.folder = folder;
+        this.kept = kept;
         this.sheets = sheets;
-        fill(form, List.of(Form.values()), Form::title, Form.H264, f -> formChosen());
+        fill(form, Forms.all(), Form::title, Forms.AV1, f -> formChosen());
         fill(quality, List.of(Quality.values()), Quality::title, Quality.GOOD, q -> {});
+        fill(sampling, List.of(Sampling.values()), Sampling::title, Sampling.QUARTER, s -> {});
+        fill(odd, List.of(Odd.values()), Odd::word, Odd.PAD, o -> {});
         fill(scale, SCALES, this::sizeWord, 1.0, s -> {});
         FrameRange range = project.played();
         from.setText(Long.toString(range.first()));
         to.setText(Long.toString(range.last()));
         this.target.setText(target.toString());
         this.target.setId("export-target");
+        this.target.textProperty().addListener((o, a, b) -> askBeforeReplacing());
         form.setId("export-form");
         start.setId("export-start");
         cancel.setId("export-cancel");
@@ -126,16 +144,26 @@ public final class ExportSheet extends VBox {
         frames.setAlignment(Pos.CENTER_LEFT);
         grid.addRow(0, quiet("Form"), form);
         grid.addRow(1, quiet("Quality"), quality);
-        grid.addRow(2, quiet("Frames"), frames);
+        sampling.setId("export-sampling");
+        sampling.setTooltip(
+                new Tooltip(
+                        "Most movies keep colour at a quarter of the pixels; lanes that lie a few"
+                                + " pixels apart lose by that"));
+        odd.setId("export-odd");
+        odd.setTooltip(new Tooltip("Some forms have only even widths and heights"));
+        sound.setSelected(true);
+        grid.addRow(2, quiet("Colour"), sampling);
+        grid.addRow(3, quiet("Frames"), frames);
         dither.setId("export-dither");
         dither.setTooltip(
                 new Tooltip(
                         "Keeps smooth changes from leaving in bands; what is not changed is never"
                                 + " touched"));
-        HBox size = new HBox(16, scale, dither);
+        HBox size = new HBox(16, scale, dither, sound);
         size.setAlignment(Pos.CENTER_LEFT);
-        grid.addRow(3, quiet("Size"), size);
-        grid.addRow(4, quiet("To"), new HBox(8, target, choose));
+        grid.addRow(4, quiet("Size"), size);
+        grid.addRow(5, quiet("Odd sizes"), odd);
+        grid.addRow(6, quiet("To"), new HBox(8, target, choose));
         GridPane.setHgrow(grid.getChildren().getLast(), Priority.ALWAYS);
         bar.setMaxWidth(Double.MAX_VALUE);
         bar.setVisible(false);
@@ -184,9 +212,21 @@ public final class ExportSheet extends VBox {
 
     private void formChosen() {
         quality.setDisable(!form.getValue().hasQuality());
+        sampling.getItems().setAll(form.getValue().samplings());
+        sampling.setValue(form.getValue().samplings().getFirst());
+        sampling.setDisable(form.getValue().samplings().size() < 2);
+        odd.setDisable(!form.getValue().isMovie());
+        sound.setDisable(!form.getValue().isMovie());
         String name = target.getText().replaceAll("(-%04d)?\\.[A-Za-z0-9]+$", "");
         String number = form.getValue().isMovie() ? "" : "-%04d";
-        target.setText(name + number + form.getValue().ending());
+        Path wanted = Path.of(name + number + form.getValue().ending());
+        target.setText(Targets.free(wanted).toString());
+    }
+
+    /** Another name: whether it may be replaced is not settled yet. */
+    private void askBeforeReplacing() {
+        mayReplace = false;
+        start.setText("Export");
     }
 
     private void start() {
@@ -202,15 +242,16 @@ public final class ExportSheet extends VBox {
         }
         range = range.within(project.allFrames());
         var order =
-                new Export.Order(
-                        project,
-                        folder,
-                        range,
-                        form.getValue(),
-                        quality.getValue(),
-                        scale.getValue(),
-                        dither.isSelected(),
-                        Path.of(target.getText()));
+                Export.Order.of(project, Path.of(target.getText()), form.getValue())
+                        .withRange(range)
+                        .withQuality(quality.getValue())
+                        .withSampling(sampling.getValue())
+                        .withScale(scale.getValue())
+                        .withOdd(odd.getValue())
+                        .withSound(sound.isSelected())
+                        .withDither(dither.isSelected())
+                        .withOverwrite(mayReplace)
+                        .withKept(kept);
         running = true;
         stopped = false;
         start.setDisable(true);
@@ -228,18 +269,35 @@ public final class ExportSheet extends VBox {
         long frames = order.range().length();
         String end;
         boolean done = false;
+        boolean exists = false;
         try {
-            Export.run(
-                    order,
-                    Workers.shared(),
-                    n ->
-                            Platform.runLater(
-                                    () -> progress(n, frames, (System.nanoTime() - began) / 1e9)),
-                    () -> stopped);
-            end = "Done: " + order.out() + ", " + frames + (frames == 1 ? " frame" : " frames");
+            List<String> words =
+                    Export.run(
+                            order,
+                            Workers.shared(),
+                            n ->
+                                    Platform.runLater(
+                                            () ->
+                                                    progress(
+                                                            n,
+                                                            frames,
+                                                            (System.nanoTime() - began) / 1e9)),
+                            () -> stopped);
+            end =
+                    "Done: "
+                            + order.out()
+                            + ", "
+                            + frames
+                            + (frames == 1 ? " frame" : " frames")
+                            + words.stream()
+                                    .map(w -> ".\nNote: " + w)
+                                    .collect(Collectors.joining());
             done = true;
         } catch (CancelledException e) {
             end = "Cancelled; nothing was written under that name.";
+        } catch (TargetExistsException e) {
+            end = e.getMessage() + ". Replace it, or choose another name.";
+            exists = true;
         } catch (IvrikException e) {
             LOG.warn("export", e);
             end = "Could not: " + e.oneLine();
@@ -249,7 +307,15 @@ public final class ExportSheet extends VBox {
         }
         String said = end;
         boolean finished = done;
-        Platform.runLater(() -> ended(said, finished));
+        boolean ask = exists;
+        Platform.runLater(
+                () -> {
+                    ended(said, finished);
+                    if (ask) {
+                        mayReplace = true;
+                        start.setText("Replace");
+                    }
+                });
     }
 
     private void progress(long done, long all, double seconds) {

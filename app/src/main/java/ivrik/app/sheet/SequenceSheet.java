@@ -2,6 +2,7 @@ package ivrik.app.sheet;
 
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Ground;
 import ivrik.core.project.Sequence;
@@ -11,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -49,6 +51,32 @@ public final class SequenceSheet extends VBox {
         GridPane grid = new GridPane(12, 10);
         grid.addRow(0, quiet("Size"), new HBox(8, width, quiet("by"), height));
         grid.addRow(1, quiet("Beneath all layers"), ground);
+        ChoiceBox<ColourSpace> colour = new ChoiceBox<>();
+        colour.setId("sequence-colour");
+        colour.getItems().setAll(ColourSpace.values());
+        colour.setConverter(
+                new javafx.util.StringConverter<>() {
+                    @Override
+                    public String toString(ColourSpace c) {
+                        return c == null ? "" : c.title();
+                    }
+
+                    @Override
+                    public ColourSpace fromString(String text) {
+                        throw new UnsupportedOperationException();
+                    }
+                });
+        colour.setValue(session.project().sequence().colour());
+        colour.setTooltip(
+                new Tooltip(
+                        "What the numbers of its pictures mean; footage of another kind is brought"
+                                + " to it, and files are tagged with it"));
+        colour.setOnAction(
+                e ->
+                        edit(
+                                "Colours: " + colour.getValue().title(),
+                                s -> s.withColour(colour.getValue())));
+        grid.addRow(2, quiet("Colours"), colour);
         Label note =
                 quiet(
                         "Larger than the picture, lanes can be pulled wholly apart: light adds on"

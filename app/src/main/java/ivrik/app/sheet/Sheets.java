@@ -4,39 +4,51 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 
-/** The window's content, and at most one sheet over it. Escape puts a sheet away. */
+/**
+ * The window's content, and at most one sheet over it; others wait until it is put away. Put
+ * away, what had the focus before has it again.
+ */
 public final class Sheets extends StackPane {
     private final StackPane ground = new StackPane();
+    private final Deque<Runnable> waiting = new ArrayDeque<>();
     private Runnable onAway = () -> {};
+    private Node before;
 
     public Sheets(Node content) {
         ground.getStyleClass().add("sheet-ground");
         ground.setVisible(false);
         getChildren().addAll(content, ground);
-        ground.setOnKeyPressed(
-                e -> {
-                    if (e.getCode() == KeyCode.ESCAPE) {
-                        away();
-                        e.consume();
-                    }
-                });
+    }
+
+    /** Whether a node is part of the sheet that is showing. */
+    public boolean holds(Node node) {
+        Node at = node;
+        while (at != null && at != ground) {
+            at = at.getParent();
+        }
+        return at != null && isShowing();
     }
 
     public boolean isShowing() {
         return ground.isVisible();
     }
 
-    /** Shows a sheet in place of any other. */
+    /** Shows a sheet, once the present one and those that wait already have been put away. */
     public void show(Region sheet, Node focus) {
-        away();
+        if (isShowing()) {
+            waiting.add(() -> show(sheet, focus));
+            return;
+        }
+        before = getScene() == null ? null : getScene().getFocusOwner();
         sheet.getStyleClass().add("sheet");
         sheet.setMaxHeight(Region.USE_PREF_SIZE);
         ground.getChildren().setAll(sheet);
@@ -55,7 +67,13 @@ public final class Sheets extends StackPane {
             onAway = () -> {};
             ground.setVisible(false);
             ground.getChildren().clear();
+            if (before != null) {
+                before.requestFocus();
+            }
             action.run();
+            if (!waiting.isEmpty()) {
+                waiting.remove().run();
+            }
         }
     }
 

@@ -11,6 +11,8 @@ import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.look.LaneState;
+import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 
@@ -66,6 +68,7 @@ final class Commands {
         add("New project", key(KeyCode.N, CTRL), () -> window.projects().startNew());
         add("Open...", key(KeyCode.O, CTRL), () -> window.projects().open());
         add("Open the demo", null, window::openDemo);
+        add("Kept work...", null, () -> window.projects().kept());
         add("Save", key(KeyCode.S, CTRL), () -> window.projects().save());
         add("Save as...", key(KeyCode.S, CTRL, SHIFT), () -> window.projects().saveAs());
         add("Bring in footage...", key(KeyCode.I, CTRL), window::bringIn);
@@ -108,17 +111,17 @@ final class Commands {
         add(
                 "Remove the treatment",
                 key(KeyCode.DELETE, SHIFT),
-                () -> steps.remove(session.state().step()),
+                () -> steps.remove(session.state().stepId()),
                 this::any);
         add(
                 "Column to the left",
                 key(KeyCode.OPEN_BRACKET, SHIFT),
-                () -> steps.move(session.state().step(), session.state().step() - 1),
+                () -> steps.move(session.state().stepId(), -1),
                 this::any);
         add(
                 "Column to the right",
                 key(KeyCode.CLOSE_BRACKET, SHIFT),
-                () -> steps.move(session.state().step(), session.state().step() + 1),
+                () -> steps.move(session.state().stepId(), 1),
                 this::any);
         add("Copy the lane's amounts", key(KeyCode.C, CTRL), steps::copy, this::any);
         add("Paste into the lane", key(KeyCode.V, CTRL), steps::paste, steps::canPaste);
@@ -131,11 +134,12 @@ final class Commands {
     }
 
     private void column(int by) {
-        int count = session.state().look().map(l -> l.steps().size()).orElse(0);
-        if (count > 0) {
-            int next = Math.floorMod(session.state().step() + by, count);
+        List<Step> all = session.state().look().map(Look::steps).orElse(List.of());
+        if (!all.isEmpty()) {
+            int now = all.indexOf(session.state().step().orElseThrow());
             face(Face.TREATMENT);
-            session.selectCell(next, session.state().lane());
+            session.selectCell(
+                    all.get(Math.floorMod(now + by, all.size())).id(), session.state().lane());
         }
     }
 

@@ -7,6 +7,7 @@ import ivrik.app.sheet.Sheets;
 import ivrik.media.encode.Form;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.Supplier;
 
@@ -25,15 +26,14 @@ final class Exporting implements ExportSheet.Around {
     }
 
     void show() {
+        Path project = document.file();
         Path folder =
-                document.file() == null
-                        ? Path.of(System.getProperty("user.home"))
-                        : document.folder();
+                project == null ? Path.of(System.getProperty("user.home")) : project.getParent();
         ExportSheet sheet =
                 new ExportSheet(
                         session.project(),
-                        document.folder(),
-                        folder.resolve(name() + Form.H264.ending()),
+                        project == null ? List.of() : List.of(project),
+                        folder.resolve(name()),
                         sheets,
                         this);
         sheets.show(sheet, sheet.startButton());
@@ -41,7 +41,10 @@ final class Exporting implements ExportSheet.Around {
 
     /** The project's name as a file is called. */
     private String name() {
-        return session.project().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        return session.project()
+                .name()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^\\p{L}\\p{N}]+", "-");
     }
 
     @Override

@@ -4,7 +4,7 @@ import ivrik.app.control.Drawing;
 import ivrik.app.session.View;
 import ivrik.app.theme.Marks;
 import ivrik.app.theme.Palette;
-import ivrik.core.render.Register;
+import ivrik.core.measure.Register;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.canvas.GraphicsContext;
@@ -87,7 +87,7 @@ final class Header extends StackPane {
             if (command.title().equals("Open the demo")) {
                 menu.getItems().add(recent);
             }
-            if (List.of("Open the demo", "Save as...", "Export...", "Darkroom or Proof")
+            if (List.of("Kept work...", "Save as...", "Export...", "Darkroom or Proof")
                     .contains(command.title())) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
@@ -115,9 +115,12 @@ final class Header extends StackPane {
         recent.setDisable(projects.isEmpty());
     }
 
-    void showName(String project, boolean isSaved, boolean hasFile) {
+    /**
+     * @param standing how the project stands: saved, kept aside and the like
+     */
+    void showName(String project, String standing) {
         name.setText(project);
-        saved.setText(isSaved ? hasFile ? "saved" : "" : hasFile ? "not saved yet" : "unnamed");
+        saved.setText(standing);
     }
 
     /** How far out of register; null where there is no picture. */

@@ -43,7 +43,7 @@ public final class IvrikApp extends Application {
         if (args.contains("--demo")) {
             window.openDemo();
         } else if (!args.isEmpty()) {
-            window.take(args.stream().map(Path::of).toList());
+            window.startWith(args.stream().map(Path::of).toList());
         } else {
             window.firstStart();
         }

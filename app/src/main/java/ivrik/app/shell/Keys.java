@@ -47,7 +47,13 @@ final class Keys {
 
     /** Comes after the focused control and before the menus. */
     private void keepFromMenus(KeyEvent e) {
-        boolean taken = isTyping() || window.sheets().isShowing() || beginsNumber(e);
+        if (window.sheets().isShowing()) {
+            if (e.getCode() != KeyCode.ENTER) {
+                e.consume(); // nothing behind a sheet is reached
+            }
+            return;
+        }
+        boolean taken = isTyping() || beginsNumber(e);
         boolean ends = e.getCode() == KeyCode.ESCAPE || e.getCode() == KeyCode.ENTER;
         if (taken && !ends && !e.isShortcutDown() && !e.isMetaDown()) {
             e.consume();
@@ -65,7 +71,11 @@ final class Keys {
     }
 
     private void pressed(KeyEvent e) {
-        if (isTyping() || window.sheets().isShowing()) {
+        if (window.sheets().isShowing()) {
+            onSheet(e);
+            return;
+        }
+        if (isTyping()) {
             return;
         }
         View view = window.view();
@@ -86,6 +96,16 @@ final class Keys {
                 && !e.isShortcutDown()
                 && view.band.get() == View.Band.NONE) {
             nudge(e);
+        }
+    }
+
+    /** Escape puts a sheet away wherever the focus is; what lies behind gets no key. */
+    private void onSheet(KeyEvent e) {
+        if (e.getCode() == KeyCode.ESCAPE) {
+            window.sheets().away();
+            e.consume();
+        } else if (!window.sheets().holds(scene.getFocusOwner()) && e.getCode() != KeyCode.ENTER) {
+            e.consume();
         }
     }
 

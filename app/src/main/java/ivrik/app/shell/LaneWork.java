@@ -33,7 +33,7 @@ final class LaneWork {
             return;
         }
         int lane = session.state().lane();
-        int step = session.state().step();
+        String step = session.state().stepId();
         long frame = view.frame.get();
         Point2D from = Lanes.shifts(session.state(), frame).get(lane);
         Point2D to = new Point2D(tidy(from.getX() + dx), tidy(from.getY() + dy));
@@ -43,13 +43,12 @@ final class LaneWork {
 
     private void change(Parameter main, double steps) {
         int lane = session.state().lane();
-        int step = session.state().step();
+        String step = session.state().stepId();
         long frame = view.frame.get();
         session.editLook(
                 "Nudge " + title(),
                 look -> {
-                    double now =
-                            look.steps().get(step).lanes().get(lane).value(main.name()).at(frame);
+                    double now = Lanes.amounts(look, step, lane).value(main.name()).at(frame);
                     double to = tidy(now + steps * main.step());
                     return Lanes.with(look, step, lane, frame, main.name(), to);
                 });
@@ -66,18 +65,23 @@ final class LaneWork {
 
     void rest() {
         int lane = session.state().lane();
-        int step = session.state().step();
+        String step = session.state().stepId();
         session.editLook(
                 "Put " + title() + " to rest",
                 look ->
                         look.withAmounts(
                                 step,
                                 lane,
-                                a -> Amounts.atRest(look.steps().get(step).kind().description())));
+                                a ->
+                                        Amounts.atRest(
+                                                look.step(step)
+                                                        .orElseThrow()
+                                                        .kind()
+                                                        .description())));
     }
 
     void toggleStep() {
-        int step = session.state().step();
+        String step = session.state().stepId();
         session.editLook(
                 "Treatment on or off", look -> look.withStep(step, s -> s.withOn(!s.on())));
     }

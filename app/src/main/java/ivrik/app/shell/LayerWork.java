@@ -1,5 +1,6 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.Newest;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
@@ -7,10 +8,11 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Lists;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.project.Title;
-import ivrik.core.render.Overscans;
+import ivrik.core.render.Planner;
 import ivrik.core.render.Trim;
 import ivrik.core.separation.Ink;
 import ivrik.core.treatment.Covered;
@@ -27,6 +29,7 @@ final class LayerWork {
 
     private final Session session;
     private final View view;
+    private final Newest work = new Newest();
 
     LayerWork(Session session, View view) {
         this.session = session;
@@ -106,12 +109,12 @@ final class LayerWork {
     /** Crops the sequence to what the moves of the look on the desk leave covered at all times. */
     void trim() {
         Layer layer = session.state().layer().orElseThrow();
-        Covered covered =
-                Overscans.demanded(
-                                session.state().look().orElseThrow(),
-                                layer.range(),
-                                session.project().sequence())
-                        .covered();
+        LayerLook look = session.state().layerLook().orElseThrow();
+        Planner planner = session.plans().planner();
+        work.ask(cancel -> planner.demanded(layer, look, cancel).covered(), this::trim);
+    }
+
+    private void trim(Covered covered) {
         if (covered.equals(Covered.all(session.project().sequence().size()))) {
             view.notice.set("Nothing to trim: no edge is uncovered");
             return;

@@ -14,14 +14,13 @@ import ivrik.app.session.Document;
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
-import ivrik.app.session.WhyNothing;
 import ivrik.app.sheet.CommandList;
 import ivrik.app.sheet.SequenceSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.theme.Palette;
 import ivrik.app.tray.Tray;
+import ivrik.core.measure.Register;
 import ivrik.core.project.Project;
-import ivrik.core.render.Register;
 import ivrik.media.file.ProjectFile;
 
 import javafx.application.Platform;
@@ -64,13 +63,17 @@ public final class MainWindow {
     private final List<Command> commands;
     private final Watch watch;
     private Chooser chooser;
+    private boolean closed;
 
     public MainWindow(Stage stage, Path dataFolder) {
         this.stage = stage;
         chooser = new DialogChooser(stage);
         remembered = new Remembered(dataFolder);
-        document = new Document(session, dataFolder, view.notice::set);
-        importer = new Importer(session, document, this::tell);
+        document = new Document(session, dataFolder, Platform::runLater, view.notice::set);
+        importer = new Importer(session, this::tell, view.notice::set);
+        BorderPane content = new BorderPane();
+        sheets = new Sheets(content);
+        sheets.getStyleClass().add("window");
         time = new TimeView(session, view, palette);
         Handles handles = new Handles(session, view);
         paneA = new PicturePane(session, view, palette, handles);
@@ -81,7 +84,6 @@ public final class MainWindow {
                 new Pictures(
                         session,
                         view,
-                        document::folder,
                         List.of(
                                 new Pictures.Pane(frameA, paneA, view.paneA),
                                 new Pictures.Pane(frameB, paneB, view.paneB)),
@@ -99,7 +101,8 @@ public final class MainWindow {
                                 layerWork,
                                 () -> chooser,
                                 this::bringIn,
-                                this::forgetSmall));
+                                this::forgetSmall,
+                                sheets));
         small =
                 new SmallPictures(
                         pictures.service(),
@@ -119,10 +122,8 @@ public final class MainWindow {
                         new CloseUp(session, view, steps, palette, pictures::sourceColour),
                         new Desk(session, view, new Matrix(session, view, steps, palette), time),
                         new Bands(session, view, steps, pictures.service(), this::saveAsPicture));
-        BorderPane content = new BorderPane(arrangement);
+        content.setCenter(arrangement);
         content.setTop(header);
-        sheets = new Sheets(content);
-        sheets.getStyleClass().add("window");
         projects =
                 new Projects(
                         session,
@@ -131,8 +132,8 @@ public final class MainWindow {
                         sheets,
                         remembered,
                         () -> chooser,
-                        this::projectOpened);
-        watch = new Watch(session, view, pictures.service(), time, this::folderChanged);
+                        this::filesChanged);
+        watch = new Watch(session, view, pictures.service(), time, this::filesChanged);
         fillStage();
         listen();
     }
@@ -161,15 +162,14 @@ public final class MainWindow {
                 .addListener(
                         (o, was, is) -> {
                             if (was.project() != is.project()) {
-                                view.notice.set(
-                                        WhyNothing.of(was.project(), is, view.frame.get())
-                                                .orElse(""));
+                                view.notice.set("");
                             }
                             view.frame.set(Math.min(view.frame.get(), is.project().frames() - 1));
                             showName();
                             showWelcome();
                         });
         document.fileProperty().addListener((o, a, b) -> showName());
+        document.safetyProperty().addListener((o, a, b) -> showName());
         remembered.onChange(this::showRecent);
         scheme();
         showRecent();
@@ -209,17 +209,9 @@ public final class MainWindow {
         small.forget();
     }
 
-    /** Pictures of the folder may have been asked for already; then they are not let go again. */
-    private void projectOpened() {
-        if (document.folder().equals(pictures.service().folder())) {
-            small.forget();
-        } else {
-            folderChanged();
-        }
-    }
-
-    private void folderChanged() {
-        pictures.service().useFolder(document.folder());
+    /** Files are others now than when they were read. */
+    private void filesChanged() {
+        pictures.service().readAnew();
         pictures.askAnew();
         small.forget();
     }
@@ -265,9 +257,14 @@ public final class MainWindow {
         return projects;
     }
 
+    /** Whether there is anything to be seen. */
+    public boolean hasPicture() {
+        return !session.project().layers().isEmpty();
+    }
+
     /** Whether the panes show in full what was last asked for. */
     public boolean isSettled() {
-        return session.project().layers().isEmpty() || pictures.isSettled();
+        return !document.isBusy() && (session.project().layers().isEmpty() || pictures.isSettled());
     }
 
     /** In place of the platform's dialogs. */
@@ -299,18 +296,35 @@ public final class MainWindow {
                         : file.getFileName().toString().replaceFirst("\\.ivrik$", "");
         boolean saved = session.isSaved();
         String shown =
-                session.project().name().equals("Untitled") || file != null && !saved
+                session.project().name().equals(Document.UNTITLED) || file != null && !saved
                         ? name
                         : session.project().name();
-        header.showName(shown, saved, file != null);
+        header.showName(shown, standing(file));
         stage.setTitle(shown + (saved ? "" : " *") + " - Ivrik");
+    }
+
+    private String standing(Path file) {
+        if (session.project().isEmpty() && file == null) {
+            return "";
+        }
+        String safe =
+                switch (document.safetyProperty().get()) {
+                    case SAVED -> "saved";
+                    case KEPT_ASIDE -> "not saved, kept aside";
+                    case NOT_YET -> "not saved";
+                };
+        return document.isToLook() ? "opened to look, " + safe : safe;
     }
 
     /** Files from a drop, a dialog or the command line: a project is opened, anything else brought in. */
     public void take(List<Path> files) {
+        take(files, () -> {});
+    }
+
+    private void take(List<Path> files, Runnable then) {
         files.stream().filter(MainWindow::isProject).findFirst().ifPresent(this::open);
         importer.bringIn(
-                files.stream().filter(f -> !isProject(f)).map(Path::toAbsolutePath).toList());
+                files.stream().filter(f -> !isProject(f)).map(Path::toAbsolutePath).toList(), then);
     }
 
     private static boolean isProject(Path file) {
@@ -335,7 +349,12 @@ public final class MainWindow {
         if (remembered.isFirst() && Files.exists(Demo.project())) {
             openDemo();
         }
-        projects.offerLost(null);
+        projects.offerUnnamed();
+    }
+
+    /** Started with files: what was lost is only mentioned. */
+    void startWith(List<Path> files) {
+        take(files, projects::mentionUnnamed);
     }
 
     void export() {
@@ -352,6 +371,10 @@ public final class MainWindow {
 
     /** Ends without asking. */
     public void close() {
+        if (closed) {
+            return;
+        }
+        closed = true;
         arrangement.remember();
         remembered.save();
         watch.stop();

@@ -6,16 +6,16 @@ import ivrik.app.picture.PictureService;
 import ivrik.app.picture.PictureService.Answer;
 import ivrik.app.picture.PictureService.Request;
 import ivrik.app.picture.Shown;
+import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.WhyNothing;
+import ivrik.core.measure.Register;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
-import ivrik.core.render.Planner;
-import ivrik.core.render.Register;
 import ivrik.core.separation.Ink;
 
 import javafx.beans.property.ObjectProperty;
@@ -24,7 +24,6 @@ import javafx.geometry.Point2D;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumMap;
@@ -34,7 +33,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
 
 /** Asks for the pictures the panes need, and puts the answers into them. */
 final class Pictures {
@@ -44,11 +42,16 @@ final class Pictures {
     private final View view;
     private final PictureService service;
     private final Map<Show, Shown> latest = new EnumMap<>(Show.class);
-    private final Supplier<Path> folder;
     private final List<Pane> panes;
     private final Consumer<Register> onRegister;
     private final Consumer<Map<String, String>> onFaults;
     private Request asked;
+
+    /** The plan of the answer before. */
+    private Plan seen;
+
+    private Request seenOf;
+    private Plans tried;
     private boolean settled;
     private boolean answeredBefore;
     private Shown held;
@@ -56,24 +59,19 @@ final class Pictures {
     /** A pane and what it shows. */
     record Pane(PaneFrame frame, PicturePane picture, ObjectProperty<Show> show) {}
 
-    /**
-     * @param folder what the project's media paths are relative to at present
-     */
     Pictures(
             Session session,
             View view,
-            Supplier<Path> folder,
             List<Pane> panes,
             Consumer<Register> onRegister,
             Consumer<Map<String, String>> onFaults) {
         this.session = session;
         this.view = view;
-        this.folder = folder;
         this.panes = panes;
         this.onRegister = onRegister;
         this.onFaults = onFaults;
         this.service = new PictureService(this::answered);
-        service.useFolder(folder.get());
+        service.readAnew();
         session.stateProperty().addListener((o, a, b) -> ask());
         view.frame.addListener(
                 (o, a, b) -> {
@@ -151,16 +149,16 @@ final class Pictures {
             return;
         }
         long frame = Math.min(view.frame.get(), project.frames() - 1);
-        Plan plan = Planner.plan(project, frame);
         Set<Show> shows = EnumSet.of(Show.RESULT, Show.SOURCE, view.paneA.get());
         if (view.twoPanes.get()) {
             shows.add(view.paneB.get());
         }
         Request request =
                 new Request(
-                        plan,
+                        plans(project),
+                        frame,
                         shows,
-                        layerNumber(plan),
+                        session.state().layer().map(Layer::id).orElse(""),
                         session.state().lookNumber(),
                         session.state().lane());
         if (settled && request.equals(asked)) {
@@ -168,9 +166,6 @@ final class Pictures {
         }
         asked = request;
         settled = false;
-        if (!folder.get().equals(service.folder())) {
-            service.useFolder(folder.get());
-        }
         service.ask(request);
         detail(frame);
     }
@@ -180,6 +175,16 @@ final class Pictures {
         return view.trial.get() == null
                 ? session.project()
                 : view.trial.get().apply(session.project());
+    }
+
+    private Plans plans(Project project) {
+        if (project == session.project()) {
+            return session.plans();
+        }
+        if (tried == null || !tried.project().equals(project)) {
+            tried = session.plansOf(project);
+        }
+        return tried;
     }
 
     /** There is nothing to show. */
@@ -203,17 +208,6 @@ final class Pictures {
         ask();
     }
 
-    /** The number among the plan's layers of the selected one. */
-    private int layerNumber(Plan plan) {
-        String id = session.state().layer().map(Layer::id).orElse("");
-        for (int i = 0; i < plan.layers().size(); i++) {
-            if (plan.layers().get(i).id().equals(id)) {
-                return i;
-            }
-        }
-        return -1;
-    }
-
     private void detail(long frame) {
         String shot =
                 session.project()
@@ -227,6 +221,7 @@ final class Pictures {
     }
 
     private void answered(Answer answer) {
+        sayWhyNothing(answer);
         latest.putAll(answer.shown());
         settled = answer.register() != null;
         if (settled && !answeredBefore) {
@@ -248,6 +243,21 @@ final class Pictures {
         explain(answer);
     }
 
+    /** An edit that has left the frame as it was is explained, unless there is something else to be said. */
+    private void sayWhyNothing(Answer answer) {
+        Request now = answer.request();
+        boolean edited =
+                seenOf != null
+                        && seenOf.plans() != now.plans()
+                        && now.plans() == session.plans()
+                        && now.frame() == seenOf.frame();
+        if (edited && answer.plan().equals(seen) && view.notice.get().isEmpty()) {
+            WhyNothing.of(session, now.frame()).ifPresent(view.notice::set);
+        }
+        seenOf = now;
+        seen = answer.plan();
+    }
+
     private void sayIfMissed(boolean missed) {
         if (missed && view.notice.get().isEmpty()) {
             view.notice.set(WhyNothing.MISSED);
@@ -258,12 +268,12 @@ final class Pictures {
 
     private void explain(Answer answer) {
         String why =
-                answer.request().plan().layers().stream()
+                answer.plan().layers().stream()
                         .map(l -> answer.faults().get(l.picture().source().id()))
                         .filter(java.util.Objects::nonNull)
                         .findFirst()
                         .orElse(
-                                answer.request().plan().layers().isEmpty()
+                                answer.plan().layers().isEmpty()
                                         ? "Nothing is shown at this frame"
                                         : "");
         panes.forEach(p -> p.picture().explain(why));

@@ -21,7 +21,6 @@ import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Treatment;
 import ivrik.media.encode.StillWriter;
-import ivrik.media.file.Journal;
 
 import javafx.animation.AnimationTimer;
 import javafx.geometry.Point2D;
@@ -106,7 +105,7 @@ final class Shots {
                     w.view().zoom.set(0);
                     w.view().handles.set(true);
                     w.view().frame.set(34);
-                    w.session().select(new Selection("title", 0, 0, 0));
+                    w.session().select(new Selection("title", "", "", 0));
                 });
         shot(
                 "layer",
@@ -119,7 +118,7 @@ final class Shots {
                 "inks",
                 w -> {
                     w.session().selectLayer("shots");
-                    w.session().selectLook(1);
+                    w.session().selectLook("look-2");
                     w.view().frame.set(104);
                     w.session().selectLane(1);
                     w.view().face.set(Face.SEPARATE);
@@ -127,7 +126,7 @@ final class Shots {
         shot(
                 "blends",
                 w -> {
-                    w.session().selectLook(0);
+                    w.session().selectLook("look-1");
                     w.view().frame.set(92);
                     w.view().face.set(Face.REJOIN);
                     w.view().band.set(Band.BLENDS);
@@ -140,7 +139,7 @@ final class Shots {
                     w.view().face.set(Face.TREATMENT);
                     w.view().frame.set(40);
                     w.session().editLook("Curve", Shots::withTreatments);
-                    w.session().selectCell(1, 0);
+                    w.session().selectCell("lens-1", 0);
                 });
         shot("treatment-sheet", w -> w.view().band.set(Band.TREATMENTS));
         shot(
@@ -148,13 +147,13 @@ final class Shots {
                 w -> {
                     w.view().band.set(Band.NONE);
                     w.session().editLook("Spectrum", Shots::alongALine);
-                    w.session().selectCell(0, 0);
+                    w.session().selectCell("", 0);
                 });
         shot(
                 "pins",
                 w -> {
                     w.session().editLook("Pins", l -> BuiltInLooks.named("ghost-pins"));
-                    w.session().selectCell(0, 0);
+                    w.session().selectCell("", 0);
                 });
         shot(
                 "reach",
@@ -206,7 +205,7 @@ final class Shots {
     private static Look withTreatments(Look look) {
         Look more = look;
         for (Treatment each : List.of(new Lens(), new GaussianBlur(), new Curve(), new Grain())) {
-            more = more.withStepAdded(more.steps().size(), Step.shownOff(each, 3));
+            more = more.withStepAdded(Step.shownOff(more.freeId(each), each, 3));
         }
         for (int lane = 0; lane < 3; lane++) {
             double out = 42 - 6 * lane;
@@ -227,13 +226,9 @@ final class Shots {
     private static Look alongALine(Look look) {
         Dispersion dispersion = new Dispersion();
         Step step =
-                Step.shownOff(dispersion, 3)
+                Step.shownOff("dispersion-1", dispersion, 3)
                         .withWord(Dispersion.WAY, Dispersion.WAY.words().getLast());
-        Look only = look;
-        while (!only.steps().isEmpty()) {
-            only = only.withoutStep(0);
-        }
-        only = only.withStepAdded(0, step);
+        Look only = look.withSteps(List.of(step)).withDials(List.of());
         for (int lane = 0; lane < 3; lane++) {
             double length = 90 - 15 * lane;
             only =
@@ -275,6 +270,9 @@ final class Shots {
 
             @Override
             public void handle(long nanos) {
+                if (now == null && !window.isSettled()) {
+                    return; // the demo is still being opened
+                }
                 if (now == null) {
                     now = shots.poll();
                     waited = 0;
@@ -300,7 +298,6 @@ final class Shots {
         Path from = Demo.project().getParent();
         Path to = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
         try (var files = Files.walk(from)) {
-            Journal.beside(to.resolve(Demo.project().getFileName())).clear();
             for (Path file : files.toList()) {
                 Path target = to.resolve(from.relativize(file).toString());
                 if (Files.isDirectory(file)) {

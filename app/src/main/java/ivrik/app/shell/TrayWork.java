@@ -1,6 +1,8 @@
 package ivrik.app.shell;
 
 import ivrik.app.session.Session;
+import ivrik.app.sheet.Sheets;
+import ivrik.app.sheet.SourceSheet;
 import ivrik.app.tray.Tray;
 import ivrik.core.look.Look;
 import ivrik.core.project.Source;
@@ -16,6 +18,7 @@ final class TrayWork implements Tray.Actions {
     private final Supplier<Chooser> chooser;
     private final Runnable bringIn;
     private final Runnable forgetSmall;
+    private final Sheets sheets;
 
     /**
      * @param forgetSmall lets go of the small pictures, because a file is another now
@@ -26,13 +29,15 @@ final class TrayWork implements Tray.Actions {
             LayerWork layers,
             Supplier<Chooser> chooser,
             Runnable bringIn,
-            Runnable forgetSmall) {
+            Runnable forgetSmall,
+            Sheets sheets) {
         this.session = session;
         this.importer = importer;
         this.layers = layers;
         this.chooser = chooser;
         this.bringIn = bringIn;
         this.forgetSmall = forgetSmall;
+        this.sheets = sheets;
     }
 
     @Override
@@ -57,6 +62,24 @@ final class TrayWork implements Tray.Actions {
             forgetSmall.run();
             importer.replace(source, file);
         }
+    }
+
+    @Override
+    public void reading(Source source) {
+        importer.facts(
+                source,
+                facts -> {
+                    SourceSheet sheet =
+                            new SourceSheet(
+                                    source,
+                                    facts,
+                                    sheets,
+                                    changed -> {
+                                        forgetSmall.run();
+                                        importer.readAnew(source, changed);
+                                    });
+                    sheets.show(sheet, sheet.first());
+                });
     }
 
     @Override

@@ -2,10 +2,12 @@ package ivrik.app.shell;
 
 import ivrik.app.desk.TimeView;
 import ivrik.app.picture.PictureService;
+import ivrik.app.session.Newest;
+import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.project.Project;
-import ivrik.core.render.Planner;
+import ivrik.core.render.Cancel;
 
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -25,8 +27,13 @@ final class Watch {
     private final PictureService service;
     private final TimeView time;
     private final Runnable changed;
+    private final Newest work = new Newest();
+    private Plans looking;
     private int turn;
     private final Timeline timer = new Timeline(new KeyFrame(EVERY, e -> look()));
+
+    /** What was seen. */
+    private record Seen(boolean changed, boolean[] ready) {}
 
     /**
      * @param changed a source is another now, or gone
@@ -43,22 +50,36 @@ final class Watch {
 
     void stop() {
         timer.stop();
+        work.forget();
     }
 
     private void look() {
         turn++;
-        if (view.playing.get() && turn % SELDOM != 0) {
+        Plans plans = session.plans();
+        boolean still = work.isBusy() && plans == looking;
+        if (still || view.playing.get() && turn % SELDOM != 0) {
             return;
         }
-        Project project = session.project();
-        if (service.anyChanged(project.sources())) {
+        looking = plans;
+        work.ask(cancel -> look(plans, cancel), this::show);
+    }
+
+    /** Off the interface thread. */
+    private Seen look(Plans plans, Cancel cancel) {
+        Project project = plans.project();
+        boolean[] ready = new boolean[(int) Math.min(project.frames(), MOST_FRAMES)];
+        for (int n = 0; n < ready.length && !project.layers().isEmpty(); n++) {
+            cancel.check();
+            ready[n] = service.isReady(plans.of(n, cancel), SMALLEST_SCALE);
+        }
+        return new Seen(service.anyChanged(project.sources()), ready);
+    }
+
+    private void show(Seen seen) {
+        time.showCached(seen.ready);
+        if (seen.changed) {
             changed.run();
             view.notice.set("A source has changed on the disk; its pictures are read anew");
         }
-        boolean[] ready = new boolean[(int) Math.min(project.frames(), MOST_FRAMES)];
-        for (int n = 0; n < ready.length && !project.layers().isEmpty(); n++) {
-            ready[n] = service.cache().has(Planner.plan(project, n), SMALLEST_SCALE);
-        }
-        time.showCached(ready);
     }
 }

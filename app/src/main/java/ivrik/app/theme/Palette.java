@@ -1,5 +1,6 @@
 package ivrik.app.theme;
 
+import ivrik.core.colour.Luma;
 import ivrik.core.colour.Transfer;
 import ivrik.core.separation.Ink;
 import ivrik.core.separation.LaneKind;
@@ -110,9 +111,9 @@ public final class Palette {
     }
 
     private static double luminance(Color c) {
-        return 0.2126 * Transfer.SRGB.toLinear(c.getRed())
-                + 0.7152 * Transfer.SRGB.toLinear(c.getGreen())
-                + 0.0722 * Transfer.SRGB.toLinear(c.getBlue());
+        return Luma.RED * Transfer.SRGB.toLinear(c.getRed())
+                + Luma.GREEN * Transfer.SRGB.toLinear(c.getGreen())
+                + Luma.BLUE * Transfer.SRGB.toLinear(c.getBlue());
     }
 
     /** The type of words. */

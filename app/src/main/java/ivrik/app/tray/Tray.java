@@ -50,6 +50,10 @@ public final class Tray extends ScrollPane {
         /** On a layer of its own, over all others. */
         void layOver(Source source);
 
+        /** Shows what its file is, and how it is read. */
+        void reading(Source source);
+
+        /** Asks for another file in its place. */
         void replace(Source source);
 
         void remove(Source source);
@@ -197,6 +201,9 @@ public final class Tray extends ScrollPane {
                                 () -> actions.layOver(source)),
                         item("Replace its file...", () -> actions.replace(source)),
                         item("Take it out", () -> actions.remove(source)));
+        if (source.kind().isFile()) {
+            menu.getItems().add(2, item("How it is read...", () -> actions.reading(source)));
+        }
         card.setOnContextMenuRequested(e -> menu.show(card, e.getScreenX(), e.getScreenY()));
         return card;
     }

@@ -3,14 +3,17 @@ package ivrik.app.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ivrik.app.session.Session;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
+import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.render.Cancel;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -34,7 +37,7 @@ class TimeTest {
     private final TimeScale scale = TimeScale.of(1000, 100);
 
     private Trace trace(Look l, int lane, String name) {
-        return Trace.of(Project.empty("p"), l, 0, lane, name);
+        return Trace.of(l, l.steps().getFirst(), lane, name);
     }
 
     @Property(tries = 300)
@@ -70,10 +73,18 @@ class TimeTest {
                                         a.withJitter(
                                                 new Jitter(
                                                         Value.of(2), 12, Jitter.Kind.STEPPED, 3)));
-        double there = trace(shaken, 0, "x").result(7);
+        double there = result(shaken, "x");
         assertThat(there).isBetween(3.0, 7.0).isNotEqualTo(5.0);
-        assertThat(trace(shaken, 0, Trace.JITTER).result(7)).isEqualTo(2);
-        assertThat(trace(shaken.withLane(0, s -> s.withHold(true)), 0, "x").result(7)).isZero();
+        assertThat(result(shaken, Trace.JITTER)).isEqualTo(2);
+        assertThat(result(shaken.withLane(0, s -> s.withHold(true)), "x")).isZero();
+    }
+
+    /** What the first lane comes to at frame 7. */
+    private static double result(Look look, String name) {
+        Layer layer = Layer.of("l", "l", look, new Clip("s", 0, 10, 0));
+        Session session = new Session();
+        session.open(Project.empty("p").withLayers(List.of(layer)));
+        return Trace.results(session.state(), session.plans(), name, Cancel.NEVER)[0][7];
     }
 
     @Test

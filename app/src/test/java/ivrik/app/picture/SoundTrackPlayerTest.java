@@ -23,7 +23,7 @@ class SoundTrackPlayerTest {
     private final ByteArrayOutputStream heard = new ByteArrayOutputStream();
     private final CountDownLatch closed = new CountDownLatch(1);
     private final Project project =
-            ProjectFile.load(FILE).project().withPlayRange(Optional.of(new FrameRange(10, 13)));
+            ProjectFile.open(FILE).project().withPlayRange(Optional.of(new FrameRange(10, 13)));
 
     private Speaker tape(int most, Runnable full) {
         return new Speaker() {
@@ -46,7 +46,7 @@ class SoundTrackPlayerTest {
 
     private byte[] expected(long... frames) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (SoundMix mix = new SoundMix(project, FILE.getParent())) {
+        try (SoundMix mix = new SoundMix(project)) {
             for (long n : frames) {
                 bytes.writeBytes(SoundTrackPlayer.bytes(mix.frame(n)));
             }
@@ -57,7 +57,7 @@ class SoundTrackPlayerTest {
     private void play(Speaker speaker, long from, boolean around, SoundTrackPlayer[] player)
             throws InterruptedException {
         player[0] = new SoundTrackPlayer(() -> Optional.of(speaker));
-        player[0].start(project, FILE.getParent(), from, around);
+        player[0].start(project, from, around);
         assertThat(closed.await(30, TimeUnit.SECONDS)).isTrue();
     }
 

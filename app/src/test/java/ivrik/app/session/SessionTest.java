@@ -58,7 +58,7 @@ class SessionTest {
     }
 
     private void nudge(double x) {
-        session.editLook("Nudge to " + x, l -> Lanes.with(l, 0, 0, 0, "x", x));
+        session.editLook("Nudge to " + x, l -> Lanes.with(l, "shift-1", 0, 0, "x", x));
     }
 
     private double x() {
@@ -105,7 +105,7 @@ class SessionTest {
         Session.Gesture drag = session.gesture("Drag");
         for (int i = 2; i < 9; i++) {
             double to = i;
-            drag.editLook(l -> Lanes.with(l, 0, 0, 0, "x", to));
+            drag.editLook(l -> Lanes.with(l, "shift-1", 0, 0, "x", to));
         }
         assertThat(x()).isEqualTo(8);
         session.undo();
@@ -117,8 +117,8 @@ class SessionTest {
     @Test
     void aDragBackToWhereItBeganIsNoStep() {
         Session.Gesture drag = session.gesture("Drag");
-        drag.editLook(l -> Lanes.with(l, 0, 0, 0, "x", 4));
-        drag.editLook(l -> Lanes.with(l, 0, 0, 0, "x", 0));
+        drag.editLook(l -> Lanes.with(l, "shift-1", 0, 0, "x", 4));
+        drag.editLook(l -> Lanes.with(l, "shift-1", 0, 0, "x", 0));
         assertThat(session.undoName()).isEmpty();
         assertThat(x()).isZero();
     }
@@ -135,9 +135,9 @@ class SessionTest {
 
     @Test
     void aSelectionPastTheEndIsHeldWithin() {
-        session.select(new Selection("gone", 9, 9, 9));
+        session.select(new Selection("gone", "gone", "gone", 9));
         assertThat(session.state().lane()).isEqualTo(2);
-        assertThat(session.state().step()).isZero();
+        assertThat(session.state().stepId()).isEqualTo("shift-1");
         assertThat(session.state().layer().orElseThrow().id()).isEqualTo("a");
     }
 
@@ -146,44 +146,11 @@ class SessionTest {
         Value moving =
                 new Value(0, List.of(new Peg(0, 0, Ease.LINEAR), new Peg(8, 8, Ease.LINEAR)));
         session.editLook("Peg", l -> l.withAmounts(0, 0, a -> a.with("x", moving)));
-        session.editLook("Set", l -> Lanes.with(l, 0, 0, 4, "x", 1));
+        session.editLook("Set", l -> Lanes.with(l, "shift-1", 0, 4, "x", 1));
         assertThat(Lanes.shifts(session.state(), 4).getFirst()).isEqualTo(new Point2D(1, 0));
         assertThat(Lanes.shifts(session.state(), 8).getFirst()).isEqualTo(new Point2D(8, 0));
-        session.editLook("Same", l -> Lanes.with(l, 0, 0, 2, "x", 0.5));
+        session.editLook("Same", l -> Lanes.with(l, "shift-1", 0, 2, "x", 0.5));
         assertThat(session.undoName()).contains("Set");
-    }
-
-    @Test
-    void savingElsewhereTakesTheMediaPathsAlong() throws IOException {
-        Path data = Files.createDirectories(folder.resolve("data"));
-        Path home = Files.createDirectories(folder.resolve("home"));
-        Document document = new Document(session, data, s -> {});
-        session.open(project("../media/s.png"));
-        nudge(1);
-        document.saveAs(home.resolve("deep.ivrik"));
-        assertThat(session.isSaved()).isTrue();
-        assertThat(session.project().source("s").orElseThrow().path()).isEqualTo("../media/s.png");
-        Path deeper = Files.createDirectories(home.resolve("x/y"));
-        document.saveAs(deeper.resolve("deep.ivrik"));
-        assertThat(session.project().source("s").orElseThrow().path())
-                .isEqualTo("../../../media/s.png");
-        assertThat(document.folder()).isEqualTo(deeper);
-        assertThat(document.file()).isEqualTo(deeper.resolve("deep.ivrik"));
-        document.close();
-    }
-
-    @Test
-    void unnamedWorkIsKeptInTheUsersFolderAndOfferedUntilDiscarded() throws Exception {
-        Document document = new Document(session, folder, s -> {});
-        nudge(7);
-        Path journal = folder.resolve("unnamed.ivrik.journal");
-        for (int i = 0; i < 400 && !Files.exists(journal); i++) {
-            Thread.sleep(10);
-        }
-        assertThat(document.lost(null)).contains(session.project());
-        document.discard(null);
-        assertThat(document.lost(null)).isEmpty();
-        document.close();
     }
 
     @Test
@@ -206,26 +173,18 @@ class SessionTest {
 
     @Test
     void whyAnEditShowsNothingIsSaidInTheUsersWords() {
-        Project before = session.project();
         session.selectLane(1);
         session.editLook("Mute", l -> l.withLane(1, s -> s.withMute(true)));
-        Project muted = session.project();
-        session.editLook("Nudge", l -> Lanes.with(l, 0, 1, 0, "x", 3));
-        assertThat(WhyNothing.of(muted, session.state(), 0))
-                .contains("Nothing changes: Green is mute");
-        assertThat(WhyNothing.of(before, session.state(), 0)).isEmpty();
-        assertThat(WhyNothing.of(muted, session.state(), 50).orElseThrow())
-                .contains("shows nothing at frame 50");
+        session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 1, 0, "x", 3));
+        assertThat(WhyNothing.of(session, 0)).contains("Nothing changes: Green is mute");
+        assertThat(WhyNothing.of(session, 50).orElseThrow()).contains("shows nothing at frame 50");
         session.editLook(
                 "Solo",
                 l -> l.withLane(1, s -> s.withMute(false)).withLane(0, s -> s.withSolo(true)));
-        Project soloed = session.project();
-        session.editLook("Nudge", l -> Lanes.with(l, 0, 1, 0, "x", 4));
-        assertThat(WhyNothing.of(soloed, session.state(), 0).orElseThrow())
-                .contains("not among the soloed");
+        session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 1, 0, "x", 4));
+        assertThat(WhyNothing.of(session, 0).orElseThrow()).contains("not among the soloed");
         session.edit("Hide", p -> p.withLayer("a", l -> l.withVisible(false)));
-        Project hidden = session.project();
-        session.editLook("Nudge", l -> Lanes.with(l, 0, 0, 0, "x", 9));
-        assertThat(WhyNothing.of(hidden, session.state(), 0).orElseThrow()).contains("a is hidden");
+        session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 0, 0, "x", 9));
+        assertThat(WhyNothing.of(session, 0).orElseThrow()).contains("a is hidden");
     }
 }

@@ -11,6 +11,7 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
 import ivrik.media.encode.StillWriter;
 
 import javafx.scene.Node;
@@ -249,7 +250,7 @@ class HandlingTest {
         bringIn(tram);
         Path out = folder.resolve("long.mkv");
         d.key(KeyCode.CONTROL, KeyCode.E);
-        Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Form.FFV1));
+        Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.FFV1));
         Driver.run(() -> ((TextField) d.look("#export-target")).setText(out.toString()));
         d.click("#export-start");
         Driver.until(

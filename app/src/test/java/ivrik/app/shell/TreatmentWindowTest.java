@@ -19,6 +19,7 @@ import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.KernelFilter;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Mask;
+import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Pins;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
@@ -286,7 +287,11 @@ class TreatmentWindowTest {
                                 .session()
                                 .editLook(
                                         "reach",
-                                        l -> l.withReach(l.reach().with(all).withInverted(true))));
+                                        l ->
+                                                l.withReach(
+                                                        l.reach()
+                                                                .withTones(all)
+                                                                .withInverted(true))));
         d.settle();
         assertThat(Driver.on(() -> d.window.view().notice.get()))
                 .isEqualTo(
@@ -307,7 +312,11 @@ class TreatmentWindowTest {
                                 .session()
                                 .editLook(
                                         "reach",
-                                        l -> l.withReach(l.reach().with(none).withInverted(true))));
+                                        l ->
+                                                l.withReach(
+                                                        l.reach()
+                                                                .withTones(none)
+                                                                .withInverted(true))));
         Driver.run(() -> d.window.view().paneA.set(Show.REACH));
         d.settle();
         assertThat(tones()).as("nothing is reached: all is one grey").hasSize(1);
@@ -370,6 +379,7 @@ class TreatmentWindowTest {
                 .isEmpty(); // the picture is gone: that is seen
         set(1, 0, "amount", 0);
         set(1, 0, "pay-back", 40);
+        d.settle();
         assertThat(Driver.on(() -> d.window.view().notice.get()))
                 .isEqualTo("Nothing changes: the amount of Mask for Red is 0");
     }
@@ -408,9 +418,16 @@ class TreatmentWindowTest {
         for (Treatment treatment : Treatments.all()) {
             add(treatment);
             int at = look().steps().size() - 1;
+            String id = look().steps().getLast().id();
             assertThat(d.find("#head-" + at)).isNotNull();
-            assertThat(d.find("#cell-" + at + "-red")).isNotNull();
-            assertThat(d.words()).contains("working on Red, " + treatment.description().title());
+            boolean whole = treatment instanceof PictureTreatment;
+            assertThat(d.find("#cell-" + at + (whole ? "-picture" : "-red"))).isNotNull();
+            assertThat(d.words())
+                    .contains(
+                            "working on "
+                                    + (whole ? "the whole picture" : "Red")
+                                    + ", "
+                                    + treatment.description().title());
             treatment
                     .description()
                     .options()
@@ -420,7 +437,7 @@ class TreatmentWindowTest {
                                                     ((MenuButton) d.find("#option-" + o.name()))
                                                             .getText())
                                             .isEqualTo(o.rest()));
-            Driver.run(() -> d.window.steps().remove(at));
+            Driver.run(() -> d.window.steps().remove(id));
         }
         assertThat(columns()).containsExactly("shift");
     }

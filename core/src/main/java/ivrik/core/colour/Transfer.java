@@ -40,7 +40,71 @@ public enum Transfer {
         double positiveFromLinear(double v) {
             return StrictMath.pow(v, 1 / 2.4);
         }
+    },
+    /** Digital cinema: a gamma of 2.6 (SMPTE RP 431-2). */
+    GAMMA26 {
+        @Override
+        double positiveToLinear(double v) {
+            return StrictMath.pow(v, 2.6);
+        }
+
+        @Override
+        double positiveFromLinear(double v) {
+            return StrictMath.pow(v, 1 / 2.6);
+        }
+    },
+    /**
+     * The perceptual quantiser of SMPTE ST 2084; light of 1 is reference white, 203 cd/m2. It ends at 1,
+     * and goes on straight from there.
+     */
+    PQ {
+        private static final double M1 = 2610.0 / 16384;
+        private static final double M2 = 2523.0 / 4096 * 128;
+        private static final double C1 = 3424.0 / 4096;
+        private static final double C2 = 2413.0 / 4096 * 32;
+        private static final double C3 = 2392.0 / 4096 * 32;
+        private static final double PEAK = 10_000 / REFERENCE_WHITE;
+
+        @Override
+        double positiveToLinear(double v) {
+            if (v > 1) {
+                return PEAK * v;
+            }
+            double p = StrictMath.pow(v, 1 / M2);
+            return PEAK * StrictMath.pow(Math.max(0, p - C1) / (C2 - C3 * p), 1 / M1);
+        }
+
+        @Override
+        double positiveFromLinear(double v) {
+            if (v > PEAK) {
+                return v / PEAK;
+            }
+            double p = StrictMath.pow(v / PEAK, M1);
+            return StrictMath.pow((C1 + C2 * p) / (1 + C3 * p), M2);
+        }
+    },
+    /**
+     * Hybrid log-gamma of ITU-R BT.2100, to the light of the scene; {@link Conversion} adds what makes
+     * it the light of a display.
+     */
+    HLG {
+        private static final double A = 0.17883277;
+        private static final double B = 1 - 4 * A;
+        private static final double C = 0.5 - A * StrictMath.log(4 * A);
+
+        @Override
+        double positiveToLinear(double v) {
+            return v <= 0.5 ? v * v / 3 : (StrictMath.exp((v - C) / A) + B) / 12;
+        }
+
+        @Override
+        double positiveFromLinear(double v) {
+            return v <= 1 / 12.0 ? StrictMath.sqrt(3 * v) : A * StrictMath.log(12 * v - B) + C;
+        }
     };
+
+    /** Diffuse white of pictures with more than that, in cd/m2 (ITU-R BT.2408). */
+    public static final double REFERENCE_WHITE = 203;
 
     abstract double positiveToLinear(double value);
 

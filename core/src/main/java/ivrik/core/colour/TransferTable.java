@@ -17,17 +17,27 @@ public final class TransferTable {
     private static final int FINE = 13;
 
     private static final float LEAST = 1f / 512;
+    private static final int ONE = Float.floatToRawIntBits(1);
     private static final int FIRST = (Float.floatToRawIntBits(LEAST) >>> FINE) - 1;
     private static final int PIECES = (Float.floatToRawIntBits(1) >>> FINE) - FIRST + 1;
 
     private final DoubleUnaryOperator function;
-    private final float least;
+
+    /** The bits of the least value that the pieces serve. */
+    private final int least;
 
     /** Of each piece: where it begins, its value there and its slope. */
     private final float[] start = new float[PIECES];
 
     private final float[] value = new float[PIECES];
     private final float[] slope = new float[PIECES];
+
+    /**
+     * Of any function that is smooth over 0..1.
+     */
+    public static TransferTable of(DoubleUnaryOperator function) {
+        return new TransferTable(function);
+    }
 
     private TransferTable(DoubleUnaryOperator function) {
         this.function = function;
@@ -41,7 +51,7 @@ public final class TransferTable {
         }
         double end = function.applyAsDouble(LEAST);
         boolean beginsStraight = Math.abs(function.applyAsDouble(LEAST / 2) - end / 2) < 1e-12;
-        least = beginsStraight ? 0 : LEAST;
+        least = beginsStraight ? 0 : Float.floatToRawIntBits(LEAST);
     }
 
     /** From values as delivered to linear light. */
@@ -64,8 +74,9 @@ public final class TransferTable {
     public void apply(float[] values, int n) {
         for (int i = 0; i < n; i++) {
             float v = values[i];
-            if (v >= least && v <= 1) {
-                int piece = Math.max(0, (Float.floatToRawIntBits(v) >>> FINE) - FIRST);
+            int bits = Float.floatToRawIntBits(v); // negative of negative values, of -0 too
+            if (bits >= least && bits <= ONE) {
+                int piece = Math.max(0, (bits >>> FINE) - FIRST);
                 values[i] = value[piece] + (v - start[piece]) * slope[piece];
             } else {
                 values[i] = (float) function.applyAsDouble(v);

@@ -31,6 +31,7 @@ public final class Along {
      */
     public static Rows line(
             Plane in, double degrees, double reach, EdgeFill fill, Workers workers, Work work) {
+
         double turn = degrees - 180 * Math.floor(degrees / 180);
         if (turn == 0 || turn == 90) {
             return work.run(in, turn == 0, 1);
@@ -56,8 +57,8 @@ public final class Along {
                         ? new Affine(1, 0, mx, -slope, 1, slope * cx + my)
                         : new Affine(1, -slope, slope * cy + mx, 0, 1, my);
         Affine sheared = shear.then(Affine.moved(mx, my));
-        Plane leaning = Moved.of(in, size, List.of(sheared), fill, Sampler.GOOD).toPlane(workers);
+        Plane leaning = Moved.of(in, size, List.of(sheared), fill, Sampler.CUBIC).toPlane(workers);
         Plane done = work.run(leaning, rows, rows ? Math.abs(c) : s).toPlane(workers);
-        return Moved.of(done, in.size(), List.of(unshear), EdgeFill.EMPTY, Sampler.GOOD);
+        return Moved.of(done, in.size(), List.of(unshear), EdgeFill.EMPTY, Sampler.CUBIC);
     }
 }

@@ -7,16 +7,23 @@ import ivrik.core.picture.Plane;
 import java.util.Arrays;
 
 /**
- * The mean of a disc about each sample, as a lens out of focus gives it. Each row of the disc is a
- * window as wide as the disc is on average within that row; its sum is the difference of two running
- * sums, kept in double precision. The cost grows with the radius, not with its square.
+ * The mean of a disc about each sample, as a lens out of focus gives it. Each sample counts as far as the
+ * disc covers its pixel. In a row of the disc those that it covers wholly are the difference of two running
+ * sums, kept in double precision; the few at its rim are added one by one. The cost grows with the radius,
+ * not with its square.
  */
 public final class Disc implements Filtered {
     private final Plane in;
-    private final double[] half;
-    private final double area;
     private final int reach;
     private final EdgeFill fill;
+
+    /** For each row of the disc, how far from the middle pixels are covered wholly; -1 for nowhere. */
+    private final int[] whole;
+
+    /** For each row, how far those beyond are covered, as shares of the disc. */
+    private final float[][] rim;
+
+    private final double area;
 
     /**
      * @param radius in pixels of the plane, over 0
@@ -25,20 +32,50 @@ public final class Disc implements Filtered {
         this.in = in;
         this.fill = fill;
         this.reach = (int) Math.ceil(radius - 0.5);
-        this.half = new double[2 * reach + 1];
-        double sum = 0;
-        for (int k = -reach; k <= reach; k++) {
-            double chord = area(k + 0.5, radius) - area(k - 0.5, radius);
-            half[k + reach] = chord;
-            sum += 2 * chord;
+        this.whole = new int[2 * reach + 1];
+        this.rim = new float[2 * reach + 1][];
+        this.area = Math.PI * radius * radius;
+        for (int k = 0; k <= reach; k++) {
+            double[] covered = new double[reach + 1];
+            int last = -1;
+            int full = -1;
+            for (int i = 0; i <= reach; i++) {
+                covered[i] = covered(Math.max(i, k), Math.min(i, k), radius);
+                last = covered[i] > 0 ? i : last;
+                full = covered[i] >= 1 - 1e-12 ? i : full;
+            }
+            float[] shares = new float[last - full];
+            for (int i = 0; i < shares.length; i++) {
+                shares[i] = (float) (covered[full + 1 + i] / area);
+            }
+            for (int row : new int[] {reach + k, reach - k}) {
+                whole[row] = full;
+                rim[row] = shares;
+            }
         }
-        this.area = sum;
     }
 
-    /** The area under a half circle from its left end to {@code t}, halved. */
-    private static double area(double t, double r) {
-        double x = Math.clamp(t, -r, r);
-        return 0.5 * (x * Math.sqrt(r * r - x * x) + r * r * StrictMath.asin(x / r));
+    /** How much of the pixel {@code i} to the right and {@code k} below the middle lies in the disc. */
+    static double covered(int i, int k, double radius) {
+        double left = Math.max(0, i - 0.5);
+        double top = Math.max(0, k - 0.5);
+        double quarter = quarter(left, i + 0.5, top, k + 0.5, radius);
+        return quarter * (i == 0 ? 2 : 1) * (k == 0 ? 2 : 1);
+    }
+
+    /** The area of a rectangle that lies in a disc about the origin, with all sides at or above 0. */
+    private static double quarter(double left, double right, double top, double bottom, double r) {
+        double whole = bottom < r ? Math.sqrt(r * r - bottom * bottom) : 0;
+        double none = top < r ? Math.sqrt(r * r - top * top) : 0;
+        double a = Math.clamp(whole, left, right);
+        double b = Math.clamp(none, left, right);
+        return (a - left) * (bottom - top) + under(b, r) - under(a, r) - (b - a) * top;
+    }
+
+    /** The area under a quarter circle from the middle to {@code x}. */
+    private static double under(double x, double r) {
+        double t = Math.min(x, r);
+        return 0.5 * (t * Math.sqrt(r * r - t * t) + r * r * StrictMath.asin(t / r));
     }
 
     @Override
@@ -54,9 +91,9 @@ public final class Disc implements Filtered {
     private final class Summer implements Reader {
         private final int margin = reach + 2;
         private final int width = in.width();
-        private final float[][] rows = new float[half.length][Lines.room(width) + 2 * margin];
-        private final double[][] sums = new double[half.length][width + 2 * margin + 1];
-        private final long[] kept = new long[half.length];
+        private final float[][] rows = new float[whole.length][Lines.room(width) + 2 * margin];
+        private final double[][] sums = new double[whole.length][width + 2 * margin + 1];
+        private final long[] kept = new long[whole.length];
         private final float[] sum = new float[Lines.room(width)];
 
         Summer() {
@@ -66,16 +103,18 @@ public final class Disc implements Filtered {
         @Override
         public void row(int y, float[] out, int o) {
             Arrays.fill(sum, 0f);
-            for (int k = 0; k < half.length; k++) {
+            for (int k = 0; k < whole.length; k++) {
                 int slot = fetch(y + k - reach);
-                if (half[k] < 0.5) {
-                    Lines.add(rows[slot], margin, (float) (2 * half[k] / area), sum, width);
-                } else {
-                    int m = (int) (half[k] - 0.5);
+                int m = whole[k];
+                if (m >= 0) {
                     window(sums[slot], margin - m, margin + m + 1, 1 / area);
-                    float rest = (float) ((half[k] - 0.5 - m) / area);
-                    Lines.add(rows[slot], margin - m - 1, rest, sum, width);
-                    Lines.add(rows[slot], margin + m + 1, rest, sum, width);
+                }
+                for (int i = 0; i < rim[k].length; i++) {
+                    int from = m + 1 + i;
+                    Lines.add(rows[slot], margin + from, rim[k][i], sum, width);
+                    if (from > 0) {
+                        Lines.add(rows[slot], margin - from, rim[k][i], sum, width);
+                    }
                 }
             }
             System.arraycopy(sum, 0, out, o, width);

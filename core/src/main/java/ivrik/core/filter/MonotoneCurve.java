@@ -5,8 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * A cubic curve through points that rises and falls only where they do: Hermite pieces with the slopes
- * of Fritsch and Carlson 1980. It goes on straight beyond its ends.
+ * A cubic curve through points that rises and falls only where they do: Hermite pieces whose
+ * slope at a point is the harmonic mean of the secants on both sides, 0 where these differ in sign (Butland
+ * 1980; it keeps the condition of Fritsch and Carlson 1980). It goes on straight beyond its ends.
  */
 public final class MonotoneCurve {
     private static final double NEAR = 1e-6;

@@ -58,8 +58,8 @@ final class Samples {
         this.fx = new float[room];
         this.fy = new float[room];
         this.first = new int[room / LANES];
-        this.weightsX = new float[sampler == Sampler.GOOD ? taps : 0][room];
-        this.weightsY = new float[sampler == Sampler.GOOD ? taps : 0][room];
+        this.weightsX = new float[sampler == Sampler.CUBIC ? taps : 0][room];
+        this.weightsY = new float[sampler == Sampler.CUBIC ? taps : 0][room];
     }
 
     /** The values at {@code n} places, in pixels from the outer edge. */
@@ -67,13 +67,13 @@ final class Samples {
         split(x, ix, fx, n);
         split(y, iy, fy, n);
         int whole = n / LANES;
-        int rows = sampler == Sampler.QUICK ? 3 : taps;
+        int rows = sampler == Sampler.LINEAR ? 3 : taps;
         for (int v = 0; v < whole; v++) {
-            first[v] = sampler == Sampler.BEST ? NONE : first(v * LANES, rows);
+            first[v] = sampler == Sampler.LANCZOS ? NONE : first(v * LANES, rows);
         }
-        if (sampler == Sampler.QUICK) {
+        if (sampler == Sampler.LINEAR) {
             linear(whole, out, o);
-        } else if (sampler == Sampler.GOOD) {
+        } else if (sampler == Sampler.CUBIC) {
             weights(fx, weightsX[0], weightsX[1], weightsX[2], weightsX[3]);
             weights(fy, weightsY[0], weightsY[1], weightsY[2], weightsY[3]);
             cubic(whole, out, o);
@@ -190,7 +190,7 @@ final class Samples {
         }
     }
 
-    /** The weights of {@link Sampler#GOOD} for many fractions. */
+    /** The weights of {@link Sampler#CUBIC} for many fractions. */
     private static void weights(float[] f, float[] w0, float[] w1, float[] w2, float[] w3) {
         for (int i = 0; i < f.length; i++) {
             float t = f[i];
@@ -218,7 +218,7 @@ final class Samples {
     /** Any sampler, with what lies outside; what is done to a value is the same as above. */
     private void oneByOne(int from, int to, float[] out, int o) {
         for (int i = from; i < to; i++) {
-            if (sampler == Sampler.QUICK) {
+            if (sampler == Sampler.LINEAR) {
                 out[o + i] = linearAt(i);
             } else {
                 sampler.weights(fx[i], across);

@@ -3,9 +3,11 @@ package ivrik.core.json;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
+import java.util.function.Consumer;
+
 /** The two fields every file of ours begins with. */
 final class Header {
-    static final int VERSION = 1;
+    static final int VERSION = 2;
 
     private Header() {}
 
@@ -14,9 +16,12 @@ final class Header {
     }
 
     /**
+     * The fields of a text, as this version writes them.
+     *
      * @throws ForeignFileException if this is another kind of file, or of a newer version
      */
-    static void check(JsonNode root, String format) {
+    static Fields read(String text, String format, Consumer<String> problems) {
+        JsonNode root = Salvage.read(text, problems);
         if (!root.path("format").asText().equals(format)) {
             throw new ForeignFileException(
                     "this is not an " + format.replace("ivrik-", "Ivrik ") + " file",
@@ -24,8 +29,8 @@ final class Header {
                             + format
                             + "\"");
         }
-        int version = root.path("version").asInt(0);
-        if (version > VERSION) {
+        JsonNode version = root.path("version");
+        if (version.asInt(0) > VERSION) {
             throw new ForeignFileException(
                     "this file is of version "
                             + version
@@ -33,5 +38,15 @@ final class Header {
                             + VERSION,
                     "open it with a newer Ivrik; nothing in it was changed");
         }
+        if (!version.isIntegralNumber() || version.intValue() < 1) {
+            problems.accept("version: " + Fields.quoted(version) + " is no version; 1 is taken");
+        }
+        if (version.asInt(0) < 2) {
+            Version1.lift((ObjectNode) root, problems);
+        }
+        Fields fields = new Fields(root, "", problems);
+        fields.has("format");
+        fields.has("version");
+        return fields;
     }
 }

@@ -1,10 +1,8 @@
 package ivrik.core.json;
 
-import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
-import ivrik.core.UnknownNameException;
-import ivrik.core.look.Amounts;
 import ivrik.core.look.Dial;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
@@ -12,24 +10,23 @@ import ivrik.core.look.Onto;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Reach;
 import ivrik.core.look.Step;
-import ivrik.core.motion.Jitter;
+import ivrik.core.look.Target;
+import ivrik.core.look.Targets;
 import ivrik.core.motion.Value;
+import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
-import ivrik.core.treatment.Description;
-import ivrik.core.treatment.Option;
-import ivrik.core.treatment.Parameter;
-import ivrik.core.treatment.Series;
-import ivrik.core.treatment.Treatments;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** A look as JSON text; {@code docs/look.schema.json} describes it. */
 public final class LookJson {
     static final String FORMAT = "ivrik-look";
+
+    private static final double LARGEST_OVERSCAN = 10;
+    private static final double FAR = 1e9;
 
     private LookJson() {}
 
@@ -38,7 +35,7 @@ public final class LookJson {
 
     public static String write(Look look) {
         ObjectNode root = Header.write(FORMAT);
-        root.setAll((ObjectNode) Json.MAPPER.valueToTree(look));
+        root.setAll(tree(look));
         return Json.pretty(root);
     }
 
@@ -49,136 +46,160 @@ public final class LookJson {
      */
     public static Reading read(String text) {
         List<String> problems = new ArrayList<>();
-        JsonNode root = Salvage.read(text, problems);
-        Header.check(root, FORMAT);
-        return new Reading(read(root, new Parts(problems)), List.copyOf(problems));
+        Fields fields = Header.read(text, FORMAT, problems::add);
+        Look look = read(fields);
+        fields.finish();
+        return new Reading(look, List.copyOf(problems));
     }
 
-    static Look read(JsonNode node, Parts parts) {
-        String name = node.path("name").asText("look");
-        Separation model =
-                parts.read(
-                                "the separation of look " + name,
-                                () -> Separations.named(node.path("separation").asText()))
-                        .orElseGet(() -> Separations.named("rgb"));
-        Look rest = Look.atRest(name, model);
-        List<LaneState> lanes =
-                parts.each(node.path("lanes"), "lane", n -> Parts.as(n, LaneState.class));
-        List<Step> steps = new ArrayList<>();
-        List<Dial> dials =
-                new ArrayList<>(
-                        parts.each(node.path("dials"), "dial", n -> Parts.as(n, Dial.class)));
-        for (JsonNode step : node.path("steps")) {
-            Optional<Step> read =
-                    parts.read("a step of look " + name, () -> step(step, rest.lanes().size()));
-            read.ifPresentOrElse(
-                    steps::add, () -> dials.replaceAll(d -> withoutStep(d, steps.size())));
-        }
-        return new Look(
-                name,
-                node.path("note").asText(""),
-                model.id(),
-                lanes.size() == rest.lanes().size() ? lanes : rest.lanes(),
-                order(node.path("order"), rest.lanes().size()),
-                steps,
-                parts.read(
-                                "the rejoin of look " + name,
-                                () -> Parts.as(node.path("rejoin"), Rejoin.class))
-                        .orElse(Rejoin.EXACT),
-                parts.read(
-                                "the onto of look " + name,
-                                () -> Parts.as(node.path("onto"), Onto.class))
-                        .orElse(Onto.IN_PLACE),
-                parts.read(
-                                "the reach of look " + name,
-                                () ->
-                                        node.has("reach")
-                                                ? Parts.as(node.path("reach"), Reach.class)
-                                                : Reach.ALL)
-                        .orElse(Reach.ALL),
-                parts.read(
-                                "the overscan of look " + name,
-                                () ->
-                                        node.has("overscan")
-                                                ? Parts.as(node.path("overscan"), Overscan.class)
-                                                : Overscan.OFF)
-                        .orElse(Overscan.OFF),
-                dials);
+    static ObjectNode tree(Look look) {
+        ObjectNode node =
+                Json.MAPPER
+                        .createObjectNode()
+                        .put("name", look.name())
+                        .put("note", look.note())
+                        .put("separation", look.separation());
+        ArrayNode lanes = node.putArray("lanes");
+        look.lanes().forEach(lane -> lanes.add(LaneJson.write(lane)));
+        ArrayNode order = node.putArray("order");
+        look.order().forEach(order::add);
+        ArrayNode steps = node.putArray("steps");
+        look.steps().forEach(step -> steps.add(StepJson.write(step)));
+        node.put("rejoin", look.rejoin().id());
+        node.putObject("onto")
+                .put("blend", look.onto().blend().id())
+                .set("amount", ValueJson.write(look.onto().amount()));
+        node.set("reach", ReachJson.write(look.reach()));
+        node.putObject("overscan")
+                .put("kind", Fields.word(look.overscan().kind()))
+                .put("scale", look.overscan().scale());
+        ArrayNode dials = node.putArray("dials");
+        look.dials().forEach(dial -> dials.add(tree(dial, look.model())));
+        return node;
     }
 
-    private static Step step(JsonNode node, int lanes) {
-        Step step = Parts.as(withDefaults(node), Step.class);
-        var description = Treatments.named(step.treatment()).description();
-        if (step.lanes().size() != lanes) {
-            throw new IllegalArgumentException(
-                    "it has amounts for " + step.lanes().size() + " lanes, not " + lanes);
-        }
-        step.words().forEach((option, word) -> checkWord(description, option, word));
-        return step.withLanes(step.lanes().stream().map(a -> complete(a, description)).toList());
-    }
-
-    /** What older versions did not write. */
-    private static JsonNode withDefaults(JsonNode node) {
-        if (!node.isObject()) {
-            return node;
-        }
-        ObjectNode whole = node.deepCopy();
-        if (!whole.has("words")) {
-            whole.putObject("words");
-        }
-        if (!whole.has("picture")) {
-            whole.put("picture", "");
-        }
-        return whole;
-    }
-
-    private static void checkWord(Description description, String option, String word) {
-        Option found =
-                UnknownNameException.find(
-                        "option of " + description.id(),
-                        option,
-                        description.options(),
-                        Option::name);
-        UnknownNameException.find("choice of " + option, word, found.words(), w -> w);
-    }
-
-    /** With a rest value for each parameter that an older version did not know. */
-    private static Amounts complete(Amounts amounts, Description description) {
-        Amounts all =
-                new Amounts(
-                        java.util.Map.of(),
-                        amounts.jitter() == null ? Jitter.NONE : amounts.jitter());
-        for (Parameter p : description.parameters()) {
-            Value value = amounts.value(p.name());
-            all = all.with(p.name(), value == null ? Value.of(p.rest()) : value);
-        }
-        if (description.series().isPresent()) {
-            Series series = description.series().get();
-            int things = amounts.count(series);
-            for (int i = 0; i < things; i++) {
-                for (Parameter p : series.parameters()) {
-                    String address = series.address(i, p.name());
-                    Value value = amounts.value(address);
-                    all = all.with(address, value == null ? Value.of(p.rest()) : value);
-                }
+    private static ObjectNode tree(Dial dial, Separation model) {
+        ObjectNode node =
+                Json.MAPPER
+                        .createObjectNode()
+                        .put("name", dial.name())
+                        .put("title", dial.title())
+                        .put("unit", dial.unit())
+                        .put("min", dial.min())
+                        .put("max", dial.max())
+                        .put("rest", dial.rest());
+        node.set("value", ValueJson.write(dial.value()));
+        ArrayNode links = node.putArray("links");
+        for (Dial.Link link : dial.links()) {
+            ObjectNode written =
+                    links.addObject()
+                            .put("target", link.target().address(model))
+                            .put("perUnit", link.perUnit());
+            if (link.only() != null) {
+                written.putObject("only")
+                        .put("dial", link.only().dial())
+                        .put("value", link.only().value());
             }
         }
-        return all;
+        return node;
     }
 
-    private static Dial withoutStep(Dial dial, int step) {
-        return dial.withLinks(
-                dial.links().stream()
-                        .filter(l -> l.step() != step)
-                        .map(l -> l.step() < step ? l : l.withStep(l.step() - 1))
-                        .toList());
+    static Look read(Fields fields) {
+        String name = fields.text("name", "look");
+        Separation model = fields.named("separation", Separations.named("rgb"), Separations::named);
+        Look rest = Look.atRest(name, model);
+        int count = rest.lanes().size();
+        List<LaneState> lanes = fields.each("lanes", "lane", LaneJson::read);
+        if (!lanes.isEmpty() && lanes.size() != count) {
+            fields.tell(
+                    lanes.size()
+                            + " lanes are read, "
+                            + model.title()
+                            + " has "
+                            + count
+                            + "; all are taken as they are at first");
+        }
+        List<Step> steps = new ArrayList<>();
+        for (Step step : fields.each("steps", "step", f -> StepJson.read(f, count))) {
+            if (steps.stream().anyMatch(s -> s.id().equals(step.id()))) {
+                fields.tell("step " + step.id() + " was left out: another step has that id");
+            } else {
+                steps.add(step);
+            }
+        }
+        Look look =
+                new Look(
+                        name,
+                        fields.text("note", ""),
+                        model.id(),
+                        lanes.size() == count ? lanes : rest.lanes(),
+                        order(fields, count),
+                        steps,
+                        fields.named("rejoin", Rejoin.EXACT, Rejoin::named),
+                        fields.read("onto", Onto.IN_PLACE, LookJson::onto),
+                        fields.read("reach", Reach.ALL, ReachJson::read),
+                        fields.read("overscan", Overscan.OFF, LookJson::overscan),
+                        List.of());
+        return look.withDials(fields.each("dials", "dial", f -> dial(f, look)));
+    }
+
+    private static Onto onto(Fields fields) {
+        return new Onto(
+                fields.named("blend", Blend.NORMAL, Blend::named),
+                ValueJson.read(fields, "amount", Value.of(1), 0, 1));
+    }
+
+    private static Overscan overscan(Fields fields) {
+        return new Overscan(
+                fields.word("kind", Overscan.OFF.kind()),
+                fields.number("scale", 1, 1, LARGEST_OVERSCAN));
+    }
+
+    private static Dial dial(Fields fields, Look look) {
+        double min = fields.number("min", 0, -FAR, FAR);
+        double max = fields.number("max", min, min, FAR);
+        double rest = fields.number("rest", min, min, max);
+        String name = fields.text("name");
+        return new Dial(
+                name,
+                fields.text("title", name),
+                fields.text("unit", ""),
+                min,
+                max,
+                rest,
+                ValueJson.read(fields, "value", Value.of(rest), min, max),
+                fields.each("links", "link", f -> link(f, look)));
+    }
+
+    private static Dial.Link link(Fields fields, Look look) {
+        Target target = Target.parse(fields.text("target"), look.model());
+        if (!Targets.exists(look, target)) {
+            throw new IllegalArgumentException(
+                    "there is nothing at " + target.address(look.model()) + " to be driven");
+        }
+        return new Dial.Link(
+                target,
+                fields.number("perUnit", 1, -FAR, FAR),
+                fields.object("only").map(LookJson::only).orElse(null));
+    }
+
+    private static Dial.Only only(Fields fields) {
+        return new Dial.Only(
+                fields.text("dial"),
+                (int) fields.whole("value", Integer.MIN_VALUE, Integer.MAX_VALUE));
     }
 
     /** Each lane once, or the natural order. */
-    private static List<Integer> order(JsonNode node, int lanes) {
-        List<Integer> order = new ArrayList<>();
-        node.forEach(n -> order.add(n.asInt()));
+    private static List<Integer> order(Fields fields, int lanes) {
         List<Integer> natural = Look.naturalOrder(lanes);
-        return order.stream().sorted().toList().equals(natural) ? order : natural;
+        if (!fields.has("order")) {
+            return natural;
+        }
+        List<Integer> order = fields.wholes("order", 0, lanes - 1);
+        if (order.stream().sorted().toList().equals(natural)) {
+            return order;
+        }
+        fields.tell("its order does not name each lane once; the model's own order is taken");
+        return natural;
     }
 }

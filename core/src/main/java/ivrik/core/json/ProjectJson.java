@@ -1,13 +1,14 @@
 package ivrik.core.json;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.look.Place;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
+import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.project.Marker;
@@ -19,10 +20,13 @@ import ivrik.core.rejoin.Blend;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** A project as JSON text; {@code docs/project.schema.json} describes it. */
 public final class ProjectJson {
     static final String FORMAT = "ivrik-project";
+
+    private static final long MOST = ValueJson.MOST_FRAMES;
 
     private ProjectJson() {}
 
@@ -30,16 +34,59 @@ public final class ProjectJson {
     public record Reading(Project project, List<String> problems) {}
 
     public static String write(Project project) {
-        ObjectNode root = Header.write(FORMAT);
-        root.put("name", project.name());
-        root.set("sequence", Json.MAPPER.valueToTree(project.sequence()));
-        root.set("sources", Json.MAPPER.valueToTree(project.sources()));
+        ObjectNode root = Header.write(FORMAT).put("name", project.name());
+        root.set("sequence", write(project.sequence()));
+        ArrayNode sources = root.putArray("sources");
+        project.sources().forEach(source -> sources.add(SourceJson.write(source)));
         ArrayNode layers = root.putArray("layers");
-        project.layers().forEach(layer -> layers.add(Json.MAPPER.<JsonNode>valueToTree(layer)));
-        root.set("markers", Json.MAPPER.valueToTree(project.markers()));
+        project.layers().forEach(layer -> layers.add(write(layer)));
+        ArrayNode markers = root.putArray("markers");
+        for (Marker marker : project.markers()) {
+            markers.addObject().put("frame", marker.frame()).put("name", marker.name());
+        }
         project.playRange()
-                .ifPresent(range -> root.set("playRange", Json.MAPPER.valueToTree(range)));
+                .ifPresent(
+                        range ->
+                                root.putObject("playRange")
+                                        .put("first", range.first())
+                                        .put("last", range.last()));
         return Json.pretty(root);
+    }
+
+    private static ObjectNode write(Sequence sequence) {
+        ObjectNode node = Json.MAPPER.createObjectNode();
+        node.putArray("size").add(sequence.size().width()).add(sequence.size().height());
+        return node.put("rate", sequence.rate().toString())
+                .put("ground", Fields.word(sequence.ground()))
+                .put("colour", sequence.colour().id());
+    }
+
+    private static ObjectNode write(Layer layer) {
+        ObjectNode node =
+                Json.MAPPER
+                        .createObjectNode()
+                        .put("id", layer.id())
+                        .put("name", layer.name())
+                        .put("visible", layer.visible());
+        ArrayNode clips = node.putArray("clips");
+        for (Clip clip : layer.clips()) {
+            clips.addObject()
+                    .put("source", clip.source())
+                    .put("start", clip.start())
+                    .put("length", clip.length())
+                    .put("in", clip.in());
+        }
+        node.set("place", PlaceJson.write(layer.place()));
+        ArrayNode looks = node.putArray("looks");
+        for (LayerLook look : layer.looks()) {
+            looks.addObject()
+                    .put("id", look.id())
+                    .put("on", look.on())
+                    .set("look", LookJson.tree(look.look()));
+        }
+        node.put("blend", layer.blend().id());
+        node.set("opacity", ValueJson.write(layer.opacity()));
+        return node;
     }
 
     /**
@@ -49,27 +96,25 @@ public final class ProjectJson {
      */
     public static Reading read(String text) {
         List<String> problems = new ArrayList<>();
-        JsonNode root = Salvage.read(text, problems);
-        Header.check(root, FORMAT);
-        Parts parts = new Parts(problems);
-        Project empty = Project.empty(root.path("name").asText("Untitled"));
-        List<Source> sources =
-                parts.each(root.path("sources"), "source", n -> Parts.as(n, Source.class));
+        Fields fields = Header.read(text, FORMAT, problems::add);
+        Project empty = Project.empty(fields.text("name", "Untitled"));
         Project project =
                 new Project(
                         empty.name(),
-                        parts.read(
-                                        "the sequence",
-                                        () -> Parts.as(root.path("sequence"), Sequence.class))
-                                .orElse(empty.sequence()),
-                        sources,
-                        parts.each(root.path("layers"), "layer", n -> layer(n, parts)),
-                        parts.each(root.path("markers"), "marker", n -> Parts.as(n, Marker.class)),
-                        root.has("playRange")
-                                ? parts.read(
-                                        "the play range",
-                                        () -> Parts.as(root.path("playRange"), FrameRange.class))
-                                : Optional.empty());
+                        fields.read("sequence", empty.sequence(), ProjectJson::sequence),
+                        distinct(
+                                fields,
+                                "source",
+                                fields.each("sources", "source", SourceJson::read),
+                                Source::id),
+                        distinct(
+                                fields,
+                                "layer",
+                                fields.each("layers", "layer", ProjectJson::layer),
+                                Layer::id),
+                        fields.each("markers", "marker", ProjectJson::marker),
+                        fields.read("playRange", Optional.empty(), f -> Optional.of(playRange(f))));
+        fields.finish();
         for (Layer layer : project.layers()) {
             for (Clip clip : layer.clips()) {
                 if (project.source(clip.source()).isEmpty()) {
@@ -84,49 +129,69 @@ public final class ProjectJson {
         return new Reading(project, List.copyOf(problems));
     }
 
-    private static Layer layer(JsonNode node, Parts parts) {
-        String name = node.path("name").asText("layer");
-        if (!node.hasNonNull("id")) {
-            throw new IllegalArgumentException("it has no id");
+    /** Those with ids of their own; of several with one id the first. */
+    private static <T> List<T> distinct(
+            Fields fields, String one, List<T> all, Function<T, String> id) {
+        List<T> kept = new ArrayList<>();
+        for (T each : all) {
+            if (kept.stream().anyMatch(k -> id.apply(k).equals(id.apply(each)))) {
+                fields.tell(one + " " + id.apply(each) + " was left out: another one has that id");
+            } else {
+                kept.add(each);
+            }
         }
-        return new Layer(
-                node.path("id").asText(),
-                name,
-                node.path("visible").asBoolean(true),
-                parts.each(
-                        node.path("clips"),
-                        "a clip of layer " + name,
-                        n -> Parts.as(n, Clip.class)),
-                parts.read(
-                                "the place of layer " + name,
-                                () ->
-                                        node.has("place")
-                                                ? Parts.as(node.path("place"), Place.class)
-                                                : Place.FITTED)
-                        .orElse(Place.FITTED),
-                looks(node, parts),
-                parts.read(
-                                "the blend mode of layer " + name,
-                                () -> Parts.as(node.path("blend"), Blend.class))
-                        .orElse(Blend.NORMAL),
-                parts.read(
-                                "the opacity of layer " + name,
-                                () -> Parts.as(node.path("opacity"), Value.class))
-                        .orElse(Value.of(1)));
+        return kept;
     }
 
-    /** All its looks; a project of before they could be several has one. */
-    private static List<LayerLook> looks(JsonNode layer, Parts parts) {
-        List<LayerLook> looks = new ArrayList<>();
-        for (JsonNode look : layer.path("looks")) {
-            looks.add(
-                    new LayerLook(
-                            LookJson.read(look.path("look"), parts),
-                            look.path("on").asBoolean(true)));
-        }
+    private static Sequence sequence(Fields fields) {
+        return new Sequence(
+                SourceJson.size(fields),
+                fields.rate("rate", SourceJson.SLOWEST, SourceJson.FASTEST),
+                fields.word("ground", Ground.NOTHING),
+                fields.named("colour", ColourSpace.SRGB, ColourSpace::named));
+    }
+
+    private static Layer layer(Fields fields) {
+        String id = fields.text("id");
+        List<LayerLook> looks =
+                distinct(
+                        fields,
+                        "look",
+                        fields.each("looks", "look", ProjectJson::look),
+                        LayerLook::id);
         if (looks.isEmpty()) {
-            looks.add(new LayerLook(LookJson.read(layer.path("look"), parts), true));
+            throw new IllegalArgumentException("it has no look");
         }
-        return looks;
+        return new Layer(
+                id,
+                fields.text("name", id),
+                fields.flag("visible", true),
+                fields.each("clips", "clip", ProjectJson::clip),
+                fields.read("place", Place.FITTED, PlaceJson::read),
+                looks,
+                fields.named("blend", Blend.NORMAL, Blend::named),
+                ValueJson.read(fields, "opacity", Value.of(1), 0, 1));
+    }
+
+    private static LayerLook look(Fields fields) {
+        return new LayerLook(
+                fields.text("id"), fields.read("look", LookJson::read), fields.flag("on", true));
+    }
+
+    private static Clip clip(Fields fields) {
+        return new Clip(
+                fields.text("source"),
+                fields.whole("start", -MOST, MOST),
+                fields.whole("length", 1, MOST),
+                fields.whole("in", 0, 0, MOST));
+    }
+
+    private static Marker marker(Fields fields) {
+        return new Marker(fields.whole("frame", -MOST, MOST), fields.text("name", ""));
+    }
+
+    private static FrameRange playRange(Fields fields) {
+        long first = fields.whole("first", 0, MOST);
+        return new FrameRange(first, fields.whole("last", first, MOST));
     }
 }

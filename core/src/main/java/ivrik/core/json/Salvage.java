@@ -11,7 +11,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.Deque;
-import java.util.List;
+import java.util.function.Consumer;
 
 /** Reads JSON up to the place where it is damaged and keeps what stood before. */
 final class Salvage {
@@ -20,15 +20,16 @@ final class Salvage {
 
     private Salvage() {}
 
-    /** The tree as far as it could be read; what was wrong is added to {@code problems}. */
-    static JsonNode read(String text, List<String> problems) {
+    /** The tree as far as it could be read; {@code problems} is told what was wrong. */
+    static JsonNode read(String text, Consumer<String> problems) {
         Salvage salvage = new Salvage();
-        try (JsonParser parser = Json.MAPPER.createParser(text)) {
+        String marked = text.startsWith("\uFEFF") ? text.substring(1) : text;
+        try (JsonParser parser = Json.MAPPER.createParser(marked)) {
             while (parser.nextToken() != null) {
                 salvage.take(parser);
             }
             if (!salvage.open.isEmpty()) {
-                problems.add("the text ends too early; what stood before the end is kept");
+                problems.accept("the text ends too early; what stood before the end is kept");
             }
         } catch (IOException e) {
             int line =
@@ -36,7 +37,7 @@ final class Salvage {
                                     && j.getLocation() != null
                             ? j.getLocation().getLineNr()
                             : 0;
-            problems.add(
+            problems.accept(
                     "the text is damaged at line " + line + "; what stood before that is kept");
         }
         return salvage.root;
@@ -71,7 +72,10 @@ final class Salvage {
         JsonNodeFactory make = JsonNodeFactory.instance;
         return switch (parser.currentToken()) {
             case VALUE_STRING -> make.textNode(parser.getText());
-            case VALUE_NUMBER_INT -> make.numberNode(parser.getLongValue());
+            case VALUE_NUMBER_INT ->
+                    parser.getNumberType() == JsonParser.NumberType.BIG_INTEGER
+                            ? make.numberNode(parser.getDoubleValue())
+                            : make.numberNode(parser.getLongValue());
             case VALUE_NUMBER_FLOAT -> make.numberNode(parser.getDoubleValue());
             case VALUE_TRUE, VALUE_FALSE -> make.booleanNode(parser.getBooleanValue());
             default -> make.nullNode();

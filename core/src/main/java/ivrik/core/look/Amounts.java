@@ -1,18 +1,31 @@
 package ivrik.core.look;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Series;
 
+import java.util.Collections;
 import java.util.Map;
 import java.util.TreeMap;
 
-/** One lane's share in a step: a value for each parameter, and the jitter added to them. */
-public record Amounts(Map<String, Value> values, Jitter jitter) {
+/**
+ * One lane's share in a step, or the picture's: a value for each parameter, and what is random about it.
+ *
+ * @param jitter added to the values that jitter
+ * @param seed of what else is random
+ */
+@RecordBuilder
+public record Amounts(Map<String, Value> values, Jitter jitter, long seed)
+        implements AmountsBuilder.With {
+    /** The seed where none is chosen. */
+    public static final long FIRST_SEED = 1;
+
     public Amounts {
-        values = java.util.Collections.unmodifiableSortedMap(new TreeMap<>(values));
+        values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
     }
 
     /** All parameters at rest. */
@@ -21,7 +34,7 @@ public record Amounts(Map<String, Value> values, Jitter jitter) {
         for (Parameter parameter : description.parameters()) {
             values.put(parameter.name(), Value.of(parameter.rest()));
         }
-        return new Amounts(values, Jitter.NONE);
+        return new Amounts(values, Jitter.NONE, FIRST_SEED);
     }
 
     /** What a lane has where a treatment is shown off. */
@@ -74,23 +87,18 @@ public record Amounts(Map<String, Value> values, Jitter jitter) {
                 }
             }
         }
-        return new Amounts(kept, jitter);
+        return withValues(kept);
     }
 
     public Amounts with(String parameter, Value value) {
         Map<String, Value> changed = new TreeMap<>(values);
         changed.put(parameter, value);
-        return new Amounts(changed, jitter);
-    }
-
-    public Amounts withJitter(Jitter j) {
-        return new Amounts(values, j);
+        return withValues(changed);
     }
 
     /** With jitter, and what else is random, drawn from a seed. */
-    public Amounts withSeed(long seed) {
-        Amounts seeded = withJitter(jitter.withSeed(seed));
-        return values.containsKey("seed") ? seeded.with("seed", Value.of(seed)) : seeded;
+    public Amounts seeded(long from) {
+        return new Amounts(values, jitter.withSeed(from), from);
     }
 
     public boolean isMoving() {

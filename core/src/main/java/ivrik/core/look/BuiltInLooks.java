@@ -2,6 +2,7 @@ package ivrik.core.look;
 
 import ivrik.core.UnknownNameException;
 import ivrik.core.look.Dial.Link;
+import ivrik.core.look.Target.OfLane;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.LaneKind;
@@ -57,12 +58,12 @@ public final class BuiltInLooks {
                                 FAR_PX,
                                 0,
                                 Value.ZERO,
-                                List.of(new Link(0, lane, axis, 1))));
+                                List.of(new Link(shift(lane, axis), 1))));
             }
         }
         double rate = Jitter.NONE.frequencyHz();
-        dials.add(onEveryLane("shake", "Shake", "px", 400, 0, Link.JITTER, lanes.size()));
-        dials.add(onEveryLane("rate", "Rate", "Hz", 120, rate, Link.RATE, lanes.size()));
+        dials.add(onEveryLane("shake", "Shake", "px", 400, 0, OfLane.JITTER, lanes.size()));
+        dials.add(onEveryLane("rate", "Rate", "Hz", 120, rate, OfLane.JITTER_RATE, lanes.size()));
         return Look.atRest("rgb-split", new Rgb(), new Shift())
                 .withNote("Moves red, green and blue apart, and shakes them.")
                 .withDials(dials);
@@ -93,7 +94,7 @@ public final class BuiltInLooks {
         for (int pair = 0; pair < 3; pair++) {
             for (int lane = 0; lane < 3; lane++) {
                 double half = lane == pair ? 0.5 : -0.5;
-                links.add(new Link(0, lane, axis, half, new Dial.Only(PAIR, pair)));
+                links.add(new Link(shift(lane, axis), half, new Dial.Only(PAIR, pair)));
             }
         }
         return new Dial(name, title, "px", -FAR_PX, FAR_PX, 0, Value.ZERO, links);
@@ -115,6 +116,12 @@ public final class BuiltInLooks {
                 max,
                 rest,
                 Value.of(rest),
-                IntStream.range(0, lanes).mapToObj(lane -> new Link(0, lane, target, 1)).toList());
+                IntStream.range(0, lanes)
+                        .mapToObj(lane -> new Link(shift(lane, target), 1))
+                        .toList());
+    }
+
+    private static Target shift(int lane, String parameter) {
+        return new OfLane("shift-1", lane, parameter);
     }
 }

@@ -1,5 +1,7 @@
 package ivrik.core.look;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.picture.EdgeFill;
 
 /**
@@ -10,27 +12,13 @@ import ivrik.core.picture.EdgeFill;
  * @param beyond what stands for a frame before the layer's first or after its last
  * @param place where it lies; as the layer lies while it is {@link Place#FITTED}
  */
-public record Feed(String source, int delayFrames, EdgeFill beyond, Place place) {
+@RecordBuilder
+public record Feed(String source, int delayFrames, EdgeFill beyond, Place place)
+        implements FeedBuilder.With {
     /** The layer's own picture, now. */
     public static final Feed OWN = new Feed("", 0, EdgeFill.REPEAT, Place.FITTED);
 
     public boolean isOwn() {
         return equals(OWN);
-    }
-
-    public Feed withSource(String s) {
-        return new Feed(s, delayFrames, beyond, place);
-    }
-
-    public Feed withDelay(int frames) {
-        return new Feed(source, frames, beyond, place);
-    }
-
-    public Feed withBeyond(EdgeFill b) {
-        return new Feed(source, delayFrames, b, place);
-    }
-
-    public Feed withPlace(Place p) {
-        return new Feed(source, delayFrames, beyond, p);
     }
 }

@@ -1,5 +1,7 @@
 package ivrik.core.look;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.separation.Ink;
@@ -17,6 +19,7 @@ import java.util.Optional;
  * @param strength 0..1, how much of it is in the picture
  * @param feed where its picture comes from
  */
+@RecordBuilder
 public record LaneState(
         boolean solo,
         boolean mute,
@@ -24,36 +27,9 @@ public record LaneState(
         Optional<Ink> ink,
         Optional<Blend> blend,
         Value strength,
-        Feed feed) {
+        Feed feed)
+        implements LaneStateBuilder.With {
     public static final LaneState PLAIN =
             new LaneState(
                     false, false, false, Optional.empty(), Optional.empty(), Value.of(1), Feed.OWN);
-
-    public LaneState withSolo(boolean on) {
-        return new LaneState(on, mute, hold, ink, blend, strength, feed);
-    }
-
-    public LaneState withMute(boolean on) {
-        return new LaneState(solo, on, hold, ink, blend, strength, feed);
-    }
-
-    public LaneState withHold(boolean on) {
-        return new LaneState(solo, mute, on, ink, blend, strength, feed);
-    }
-
-    public LaneState withInk(Optional<Ink> i) {
-        return new LaneState(solo, mute, hold, i, blend, strength, feed);
-    }
-
-    public LaneState withBlend(Optional<Blend> b) {
-        return new LaneState(solo, mute, hold, ink, b, strength, feed);
-    }
-
-    public LaneState withStrength(Value s) {
-        return new LaneState(solo, mute, hold, ink, blend, s, feed);
-    }
-
-    public LaneState withFeed(Feed f) {
-        return new LaneState(solo, mute, hold, ink, blend, strength, f);
-    }
 }

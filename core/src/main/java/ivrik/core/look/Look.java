@@ -1,7 +1,9 @@
 package ivrik.core.look;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.UnknownNameException;
-import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
@@ -9,17 +11,21 @@ import ivrik.core.treatment.Treatment;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
-import java.util.function.IntUnaryOperator;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
 /**
- * A complete, reusable treatment of a picture.
+ * A complete, reusable treatment of a picture: {@code prepare -> separate -> treat each lane -> rejoin ->
+ * onto -> finish}.
  *
  * @param separation the name of its colour model
  * @param order the numbers of the lanes as they are laid upon each other, the lowest first
+ * @param steps all treatments, in the order in which they are done
  */
+@RecordBuilder
 public record Look(
         String name,
         String note,
@@ -31,30 +37,38 @@ public record Look(
         Onto onto,
         Reach reach,
         Overscan overscan,
-        List<Dial> dials) {
+        List<Dial> dials)
+        implements LookBuilder.With {
     public Look {
         lanes = List.copyOf(lanes);
         order = List.copyOf(order);
-        steps = List.copyOf(steps);
-        reach = reach == null ? Reach.ALL : reach;
+        steps = steps.stream().sorted(Comparator.comparing(Step::section)).toList();
         dials = List.copyOf(dials);
+        if (steps.stream().map(Step::id).distinct().count() < steps.size()) {
+            throw new IllegalArgumentException("two steps of a look have one id");
+        }
     }
 
     /** A look that separates and rejoins and has these treatments, all at rest. */
     public static Look atRest(String name, Separation separation, Treatment... treatments) {
         int lanes = separation.lanes().size();
-        return new Look(
-                name,
-                "",
-                separation.id(),
-                Collections.nCopies(lanes, LaneState.PLAIN),
-                naturalOrder(lanes),
-                java.util.Arrays.stream(treatments).map(t -> Step.atRest(t, lanes)).toList(),
-                Rejoin.EXACT,
-                Onto.IN_PLACE,
-                Reach.ALL,
-                Overscan.OFF,
-                List.of());
+        Look look =
+                new Look(
+                        name,
+                        "",
+                        separation.id(),
+                        Collections.nCopies(lanes, LaneState.PLAIN),
+                        naturalOrder(lanes),
+                        List.of(),
+                        Rejoin.EXACT,
+                        Onto.IN_PLACE,
+                        Reach.ALL,
+                        Overscan.OFF,
+                        List.of());
+        for (Treatment treatment : treatments) {
+            look = look.withStepAdded(Step.atRest(look.freeId(treatment), treatment, lanes));
+        }
+        return look;
     }
 
     /** Lanes in the order of their model. */
@@ -72,118 +86,94 @@ public record Look(
         return !lanes.get(lane).mute() && (!anySolo || lanes.get(lane).solo());
     }
 
-    public Look withName(String n) {
-        return new Look(
-                n, note, separation, lanes, order, steps, rejoin, onto, reach, overscan, dials);
+    /** The steps of one section, in order. */
+    public List<Step> steps(Section section) {
+        return steps.stream().filter(s -> s.section() == section).toList();
     }
 
-    public Look withNote(String n) {
-        return new Look(
-                name, n, separation, lanes, order, steps, rejoin, onto, reach, overscan, dials);
+    public Optional<Step> step(String id) {
+        return steps.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    /** Where in the list a step stands; -1 if there is none of the id. */
+    public int number(String id) {
+        return IntStream.range(0, steps.size())
+                .filter(i -> steps.get(i).id().equals(id))
+                .findFirst()
+                .orElse(-1);
+    }
+
+    /** An id for a new step: the treatment's name and the first number above all that are there. */
+    public String freeId(Treatment treatment) {
+        String start = treatment.description().id() + "-";
+        int highest =
+                steps.stream()
+                        .map(Step::id)
+                        .filter(id -> id.matches(java.util.regex.Pattern.quote(start) + "\\d{1,8}"))
+                        .mapToInt(id -> Integer.parseInt(id.substring(start.length())))
+                        .max()
+                        .orElse(0);
+        return start + (highest + 1);
     }
 
     public Look withLane(int lane, UnaryOperator<LaneState> change) {
-        return new Look(
-                name,
-                note,
-                separation,
-                Lists.with(lanes, lane, change.apply(lanes.get(lane))),
-                order,
-                steps,
-                rejoin,
-                onto,
-                reach,
-                overscan,
-                dials);
+        return withLanes(Lists.with(lanes, lane, change.apply(lanes.get(lane))));
     }
 
-    /** With lanes laid down in this order; it names each lane once. */
-    public Look withOrder(List<Integer> o) {
-        return new Look(
-                name, note, separation, lanes, o, steps, rejoin, onto, reach, overscan, dials);
+    public Look withStep(int number, UnaryOperator<Step> change) {
+        return withSteps(Lists.with(steps, number, change.apply(steps.get(number))));
     }
 
-    public Look withStep(int step, UnaryOperator<Step> change) {
-        return withSteps(Lists.with(steps, step, change.apply(steps.get(step))));
+    /** With a step changed; itself if there is none of the id. */
+    public Look withStep(String id, UnaryOperator<Step> change) {
+        int number = number(id);
+        return number < 0 ? this : withStep(number, change);
     }
 
-    public Look withSteps(List<Step> s) {
-        return new Look(
-                name, note, separation, lanes, order, s, rejoin, onto, reach, overscan, dials);
+    /** With one step more, the last of its section. */
+    public Look withStepAdded(Step step) {
+        return withStepAdded(steps.size(), step);
     }
 
-    /** With one step more, before the one that is there now; what drives the later ones goes along. */
+    /** With one step more, before the one that is there now, or as near to it as its section allows. */
     public Look withStepAdded(int at, Step step) {
         List<Step> more = new ArrayList<>(steps);
         more.add(at, step);
-        return relinked(more, i -> i < at ? i : i + 1);
+        return withSteps(more);
     }
 
     /** Without a step and what drives it. */
-    public Look withoutStep(int at) {
-        List<Step> fewer = new ArrayList<>(steps);
-        fewer.remove(at);
-        return relinked(fewer, i -> i < at ? i : i == at ? Dial.Link.NOWHERE : i - 1);
+    public Look withoutStep(String id) {
+        return withSteps(steps.stream().filter(s -> !s.id().equals(id)).toList())
+                .withDials(
+                        dials.stream()
+                                .map(
+                                        d ->
+                                                d.withLinks(
+                                                        d.links().stream()
+                                                                .filter(
+                                                                        l ->
+                                                                                !l.target()
+                                                                                        .stepId()
+                                                                                        .equals(id))
+                                                                .toList()))
+                                .toList());
     }
 
-    /** With a step taken out and put in so that it has another number. */
-    public Look withStepMoved(int from, int to) {
+    /** With a step taken out and put in before the one that has this number then. */
+    public Look withStepMoved(String id, int to) {
         List<Step> moved = new ArrayList<>(steps);
-        moved.add(to, moved.remove(from));
-        return relinked(
-                moved,
-                i -> {
-                    int without = i < from ? i : i - 1;
-                    return i == from ? to : without < to ? without : without + 1;
-                });
-    }
-
-    /** With other steps; what drives a step goes where its number goes. */
-    private Look relinked(List<Step> changed, IntUnaryOperator number) {
-        List<Dial> linked =
-                dials.stream()
-                        .map(
-                                d ->
-                                        d.withLinks(
-                                                d.links().stream()
-                                                        .map(l -> l.renumbered(number))
-                                                        .filter(l -> l.step() != Dial.Link.NOWHERE)
-                                                        .toList()))
-                        .toList();
-        return withSteps(changed).withDials(linked);
+        Step step = moved.remove(number(id));
+        moved.add(to, step);
+        return withSteps(moved);
     }
 
     public Look withAmounts(int step, int lane, UnaryOperator<Amounts> change) {
         return withStep(step, s -> s.withLane(lane, change));
     }
 
-    public Look withRejoin(Rejoin r) {
-        return new Look(
-                name, note, separation, lanes, order, steps, r, onto, reach, overscan, dials);
-    }
-
-    /** With another name of the same model, such as one with another black generation. */
-    public Look withSeparation(String s) {
-        return new Look(name, note, s, lanes, order, steps, rejoin, onto, reach, overscan, dials);
-    }
-
-    public Look withOnto(Onto o) {
-        return new Look(
-                name, note, separation, lanes, order, steps, rejoin, o, reach, overscan, dials);
-    }
-
-    public Look withReach(Reach r) {
-        return new Look(
-                name, note, separation, lanes, order, steps, rejoin, onto, r, overscan, dials);
-    }
-
-    public Look withOverscan(Overscan o) {
-        return new Look(name, note, separation, lanes, order, steps, rejoin, onto, reach, o, dials);
-    }
-
-    public Look withDials(List<Dial> d) {
-        return new Look(
-                name, note, separation, lanes, order, steps, rejoin, onto, reach, overscan, d);
+    public Look withAmounts(String step, int lane, UnaryOperator<Amounts> change) {
+        return withStep(step, s -> s.withLane(lane, change));
     }
 
     public Dial dial(String dial) {
@@ -201,7 +191,7 @@ public record Look(
         if (!(value >= found.min() && value <= found.max())) {
             throw new DialRangeException(found, value);
         }
-        Dial changed = found.withValue(ivrik.core.motion.Value.of(value));
+        Dial changed = found.withValue(Value.of(value));
         return withDials(dials.stream().map(d -> d.name().equals(dial) ? changed : d).toList());
     }
 
@@ -213,35 +203,8 @@ public record Look(
                                 step ->
                                         step.withLanes(
                                                 step.lanes().stream()
-                                                        .map(a -> a.withSeed(seed))
+                                                        .map(a -> a.seeded(seed))
                                                         .toList()))
                         .toList());
-    }
-
-    /** What the dials add to a value at a frame. */
-    public double driven(int step, int lane, String target, Rational frame) {
-        double sum = 0;
-        for (Dial dial : dials) {
-            for (Dial.Link link : dial.links()) {
-                if (link.step() == step
-                        && link.lane() == lane
-                        && link.target().equals(target)
-                        && isChosen(link)) {
-                    double at =
-                            target.equals(Dial.Link.RATE)
-                                    ? dial.value().rest()
-                                    : dial.value().at(frame);
-                    sum += link.perUnit() * (at - dial.rest());
-                }
-            }
-        }
-        return sum;
-    }
-
-    private boolean isChosen(Dial.Link link) {
-        return link.only() == null
-                || dials.stream()
-                        .filter(d -> d.name().equals(link.only().dial()))
-                        .allMatch(d -> Math.rint(d.value().rest()) == link.only().value());
     }
 }

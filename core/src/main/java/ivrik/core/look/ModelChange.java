@@ -1,11 +1,18 @@
 package ivrik.core.look;
 
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfOnto;
+import ivrik.core.look.Target.OfPlace;
+import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfStep;
+import ivrik.core.look.Target.OfStrength;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A look moved to another colour model. What was done to a lane is done to its counterpart, the lane
@@ -52,18 +59,13 @@ public record ModelChange(Look look, List<String> dropped) {
             }
         }
         Look look =
-                new Look(
-                        old.name(),
-                        old.note(),
-                        model.id(),
-                        lanes,
-                        Look.naturalOrder(after.size()),
-                        steps,
-                        old.rejoin(),
-                        old.onto(),
-                        old.reach(),
-                        old.overscan(),
-                        dials);
+                old.with(
+                        l ->
+                                l.separation(model.id())
+                                        .lanes(lanes)
+                                        .order(Look.naturalOrder(after.size()))
+                                        .steps(steps)
+                                        .dials(dials));
         return new ModelChange(look, dropped);
     }
 
@@ -76,7 +78,7 @@ public record ModelChange(Look look, List<String> dropped) {
 
     private static boolean isTouched(Look look, int lane) {
         return !look.lanes().get(lane).equals(LaneState.PLAIN)
-                || look.steps().stream()
+                || look.steps(Section.LANES).stream()
                         .anyMatch(
                                 s ->
                                         !s.lanes()
@@ -85,22 +87,35 @@ public record ModelChange(Look look, List<String> dropped) {
     }
 
     private static Step moved(Step step, int[] from) {
+        if (step.isWhole()) {
+            return step;
+        }
         Amounts rest = Amounts.atRest(step.kind().description());
         return step.withLanes(
                 IntStream.of(from).mapToObj(i -> i < 0 ? rest : step.lanes().get(i)).toList());
     }
 
     private static Dial moved(Dial dial, int[] from) {
-        List<Dial.Link> links = new ArrayList<>();
-        for (Dial.Link link : dial.links()) {
-            if (link.step() == Dial.Link.REACH) {
-                links.add(link);
-                continue;
-            }
-            IntStream.range(0, from.length)
-                    .filter(i -> from[i] == link.lane())
-                    .forEach(i -> links.add(link.withLane(i)));
-        }
-        return dial.withLinks(links);
+        return dial.withLinks(
+                dial.links().stream()
+                        .flatMap(link -> moved(link.target(), from).map(link::withTarget))
+                        .toList());
+    }
+
+    /** What a target becomes: one for each lane that its lane has become. */
+    private static Stream<Target> moved(Target target, int[] from) {
+        return switch (target) {
+            case OfLane t ->
+                    lanes(from, t.lane()).mapToObj(i -> new OfLane(t.step(), i, t.parameter()));
+            case OfStrength t -> lanes(from, t.lane()).mapToObj(OfStrength::new);
+            case OfStep t -> Stream.of(t);
+            case OfReach t -> Stream.of(t);
+            case OfOnto t -> Stream.of(t);
+            case OfPlace t -> Stream.of(t);
+        };
+    }
+
+    private static IntStream lanes(int[] from, int lane) {
+        return IntStream.range(0, from.length).filter(i -> from[i] == lane);
     }
 }

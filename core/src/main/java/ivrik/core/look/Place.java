@@ -1,6 +1,11 @@
 package ivrik.core.look;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.motion.Value;
+import ivrik.core.treatment.Parameter;
+
+import java.util.Map;
 
 /**
  * Where a picture lies in the sequence: its middle, off the sequence's middle, its size, how it is
@@ -14,11 +19,24 @@ import ivrik.core.motion.Value;
  * @param flipX left and right changed over
  * @param flipY top and bottom changed over
  */
+@RecordBuilder
 public record Place(
-        Fit fit, Value x, Value y, Value scale, Value angleDegrees, boolean flipX, boolean flipY) {
+        Fit fit, Value x, Value y, Value scale, Value angleDegrees, boolean flipX, boolean flipY)
+        implements PlaceBuilder.With {
+    private static final double FAR_PX = 100_000;
+    private static final double LEAST_SCALE = 1e-3;
+
     /** In the middle, as large as fits, upright. */
     public static final Place FITTED =
             new Place(Fit.FIT, Value.ZERO, Value.ZERO, Value.of(1), Value.ZERO, false, false);
+
+    /** What its numbers may be, by their names in targets. */
+    public static final Map<String, Parameter> RANGES =
+            Map.of(
+                    "x", Parameter.px("x", "across", -FAR_PX, FAR_PX),
+                    "y", Parameter.px("y", "down", -FAR_PX, FAR_PX),
+                    "scale", Parameter.of("scale", "scale", "", LEAST_SCALE, 100, 1, 0.1),
+                    "angle", Parameter.degrees("angle", "angle"));
 
     /** How large a picture is in a sequence of another size. */
     public enum Fit {
@@ -28,26 +46,6 @@ public record Place(
         FILL,
         /** Pixel for pixel. */
         EXACT
-    }
-
-    public Place withFit(Fit f) {
-        return new Place(f, x, y, scale, angleDegrees, flipX, flipY);
-    }
-
-    public Place withX(Value v) {
-        return new Place(fit, v, y, scale, angleDegrees, flipX, flipY);
-    }
-
-    public Place withY(Value v) {
-        return new Place(fit, x, v, scale, angleDegrees, flipX, flipY);
-    }
-
-    public Place withScale(Value v) {
-        return new Place(fit, x, y, v, angleDegrees, flipX, flipY);
-    }
-
-    public Place withAngle(Value v) {
-        return new Place(fit, x, y, scale, v, flipX, flipY);
     }
 
     public Place withFlips(boolean acrossX, boolean acrossY) {

@@ -1,8 +1,11 @@
 package ivrik.core.look;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Sampler;
 import ivrik.core.treatment.Option;
+import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
@@ -13,44 +16,63 @@ import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 
 /**
- * One treatment in a look: which, whether it is on, how it looks outside, and each lane's amounts.
+ * One treatment in a look: which, where on the road, whether it is on, how it looks outside, and the
+ * amounts of each lane, or one for the whole picture.
  *
- * @param words what is chosen of the treatment's options, by their names; the rest where none is
+ * @param id names it in its look for as long as it is there, wherever it is moved
+ * @param bySeed whether what is random about it comes from its seeds alone, so that another step of the
+ *     same seed is alike
+ * @param words what is chosen of the treatment's options, by their names; the first where none is
  * @param picture the id of the source that the treatment uses; empty for none
+ * @param lanes of a treatment of whole pictures, one
  */
+@RecordBuilder
 public record Step(
+        String id,
         String treatment,
+        Section section,
         boolean on,
         EdgeFill edgeFill,
         Sampler sampler,
+        boolean bySeed,
         Map<String, String> words,
         String picture,
-        List<Amounts> lanes) {
+        List<Amounts> lanes)
+        implements StepBuilder.With {
     public Step {
-        words = Collections.unmodifiableSortedMap(new TreeMap<>(words == null ? Map.of() : words));
-        picture = picture == null ? "" : picture;
+        words = Collections.unmodifiableSortedMap(new TreeMap<>(words));
         lanes = List.copyOf(lanes);
     }
 
-    public static Step atRest(Treatment treatment, int lanes) {
+    /**
+     * A treatment that does nothing yet.
+     *
+     * @param lanes how many lanes its look has
+     */
+    public static Step atRest(String id, Treatment treatment, int lanes) {
+        boolean whole = treatment instanceof PictureTreatment;
         return new Step(
+                id,
                 treatment.description().id(),
+                whole ? Section.FINISH : Section.LANES,
                 true,
                 EdgeFill.REPEAT,
-                Sampler.GOOD,
+                Sampler.CUBIC,
+                false,
                 Map.of(),
                 "",
-                Collections.nCopies(lanes, Amounts.atRest(treatment.description())));
+                Collections.nCopies(whole ? 1 : lanes, Amounts.atRest(treatment.description())));
     }
 
     /** With amounts that show the treatment off. */
-    public static Step shownOff(Treatment treatment, int lanes) {
-        Step step = atRest(treatment, lanes);
-        for (int lane = 0; lane < lanes; lane++) {
+    public static Step shownOff(String id, Treatment treatment, int lanes) {
+        Step step = atRest(id, treatment, lanes);
+        int count = step.lanes().size();
+        for (int lane = 0; lane < count; lane++) {
             int number = lane;
             step =
                     step.withLane(
-                            lane, a -> Amounts.shownOff(treatment.description(), number, lanes));
+                            lane, a -> Amounts.shownOff(treatment.description(), number, count));
         }
         return step;
     }
@@ -59,38 +81,30 @@ public record Step(
         return Treatments.named(treatment);
     }
 
+    /** Whether it is done to the whole picture. */
+    public boolean isWhole() {
+        return section != Section.LANES;
+    }
+
+    /** The amounts of a lane; those of the picture if it is done to the whole. */
+    public Amounts amounts(int lane) {
+        return lanes.get(isWhole() ? 0 : lane);
+    }
+
     /** The chosen word of an option. */
     public String word(Option option) {
         return words.getOrDefault(option.name(), option.rest());
     }
 
+    /** With other amounts of a lane, or of the picture. */
     public Step withLane(int lane, UnaryOperator<Amounts> change) {
-        return withLanes(Lists.with(lanes, lane, change.apply(lanes.get(lane))));
-    }
-
-    public Step withLanes(List<Amounts> l) {
-        return new Step(treatment, on, edgeFill, sampler, words, picture, l);
-    }
-
-    public Step withOn(boolean o) {
-        return new Step(treatment, o, edgeFill, sampler, words, picture, lanes);
-    }
-
-    public Step withEdgeFill(EdgeFill fill) {
-        return new Step(treatment, on, fill, sampler, words, picture, lanes);
-    }
-
-    public Step withSampler(Sampler s) {
-        return new Step(treatment, on, edgeFill, s, words, picture, lanes);
+        int number = isWhole() ? 0 : lane;
+        return withLanes(Lists.with(lanes, number, change.apply(lanes.get(number))));
     }
 
     public Step withWord(Option option, String word) {
         Map<String, String> changed = new TreeMap<>(words);
         changed.put(option.name(), word);
-        return new Step(treatment, on, edgeFill, sampler, changed, picture, lanes);
-    }
-
-    public Step withPicture(String source) {
-        return new Step(treatment, on, edgeFill, sampler, words, source, lanes);
+        return withWords(changed);
     }
 }

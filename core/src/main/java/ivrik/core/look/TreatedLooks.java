@@ -1,6 +1,8 @@
 package ivrik.core.look;
 
 import ivrik.core.look.Dial.Link;
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfReach;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.rejoin.Blend;
@@ -52,14 +54,14 @@ final class TreatedLooks {
     }
 
     /** Drives one parameter of every lane by its own share. */
-    private static List<Link> links(int step, String parameter, double... shares) {
+    private static List<Link> links(String step, String parameter, double... shares) {
         return IntStream.range(0, shares.length)
                 .filter(lane -> shares[lane] != 0)
-                .mapToObj(lane -> new Link(step, lane, parameter, shares[lane]))
+                .mapToObj(lane -> new Link(new OfLane(step, lane, parameter), shares[lane]))
                 .toList();
     }
 
-    private static List<Link> alike(int step, String parameter, double share) {
+    private static List<Link> alike(String step, String parameter, double share) {
         double[] shares = new double[LANES];
         java.util.Arrays.fill(shares, share);
         return links(step, parameter, shares);
@@ -85,10 +87,10 @@ final class TreatedLooks {
                             1000,
                             0,
                             begins[lane],
-                            links(0, "radius", only)));
+                            links("gaussian-1", "radius", only)));
         }
-        dials.add(dial("across", "Across", "", 0, 1, 1, 1, alike(0, "across", 100)));
-        dials.add(dial("down", "Down", "", 0, 1, 1, 1, alike(0, "down", 100)));
+        dials.add(dial("across", "Across", "", 0, 1, 1, 1, alike("gaussian-1", "across", 100)));
+        dials.add(dial("down", "Down", "", 0, 1, 1, 1, alike("gaussian-1", "down", 100)));
         return Look.atRest("channel-blur", new Rgb(), new GaussianBlur())
                 .withNote("Blurs each lane by its own radius, both ways or one.")
                 .withDials(dials);
@@ -109,7 +111,7 @@ final class TreatedLooks {
                                         20,
                                         0,
                                         0.8,
-                                        links(0, "k0", 1, 0, -1)),
+                                        links("lens-1", "k0", 1, 0, -1)),
                                 dial(
                                         "smear",
                                         "Smear at the corner",
@@ -118,7 +120,7 @@ final class TreatedLooks {
                                         200,
                                         0,
                                         6,
-                                        links(1, "length", 1, 0.4, 1))));
+                                        links("zoom-1", "length", 1, 0.4, 1))));
     }
 
     private static Look spectrum() {
@@ -134,7 +136,7 @@ final class TreatedLooks {
                                         1000,
                                         0,
                                         30,
-                                        alike(0, "length", 1)),
+                                        alike("dispersion-1", "length", 1)),
                                 dial(
                                         "samples",
                                         "Samples",
@@ -143,7 +145,7 @@ final class TreatedLooks {
                                         128,
                                         16,
                                         16,
-                                        alike(0, "samples", 1))));
+                                        alike("dispersion-1", "samples", 1))));
     }
 
     private static Look blockGlitch() {
@@ -159,9 +161,25 @@ final class TreatedLooks {
                                         1000,
                                         0,
                                         40,
-                                        alike(0, "x", 1)),
-                                dial("size", "Size", "px", 1, 1000, 48, 48, alike(0, "size", 1)),
-                                dial("hold", "Hold", "frames", 1, 240, 3, 3, alike(0, "hold", 1))));
+                                        alike("displace-1", "x", 1)),
+                                dial(
+                                        "size",
+                                        "Size",
+                                        "px",
+                                        1,
+                                        1000,
+                                        48,
+                                        48,
+                                        alike("displace-1", "size", 1)),
+                                dial(
+                                        "hold",
+                                        "Hold",
+                                        "frames",
+                                        1,
+                                        240,
+                                        3,
+                                        3,
+                                        alike("displace-1", "hold", 1))));
     }
 
     /** The same bend in two lanes, opposed. */
@@ -200,7 +218,7 @@ final class TreatedLooks {
                                         100,
                                         100,
                                         100,
-                                        alike(0, "amount", 1))));
+                                        alike("pins-1", "amount", 1))));
     }
 
     private static Look maxMin() {
@@ -219,17 +237,17 @@ final class TreatedLooks {
                                         200,
                                         0,
                                         6,
-                                        links(0, "radius", 1, 0, 1))));
+                                        links("min-max-1", "radius", 1, 0, 1))));
     }
 
     /** The longer it is drawn out, the more it is brightened. */
     private static Look glowOneColour() {
         Reach brightOfOneHue =
                 Reach.ALL
-                        .with(
+                        .withTones(
                                 new Reach.Tones(
                                         true, Value.of(30), Value.of(100), Value.of(20), false))
-                        .with(new Reach.Colour(true, Value.of(0), Value.of(60), Value.of(20)))
+                        .withColour(new Reach.Colour(true, Value.of(0), Value.of(60), Value.of(20)))
                         .withSpreads(true);
         return Look.atRest("glow-one-colour", new Rgb(), new DirectionalBlur(), new Gain())
                 .withNote(
@@ -247,7 +265,7 @@ final class TreatedLooks {
                                         360,
                                         0,
                                         0,
-                                        List.of(new Link(Link.REACH, 0, "hue", 1))),
+                                        List.of(new Link(new OfReach("hue"), 1))),
                                 dial(
                                         "width",
                                         "Width",
@@ -256,7 +274,7 @@ final class TreatedLooks {
                                         360,
                                         60,
                                         60,
-                                        List.of(new Link(Link.REACH, 0, "width", 1))),
+                                        List.of(new Link(new OfReach("width"), 1))),
                                 dial(
                                         "length",
                                         "Length",
@@ -265,7 +283,9 @@ final class TreatedLooks {
                                         1000,
                                         0,
                                         60,
-                                        both(alike(0, "length", 1), alike(1, "gain", 3))),
+                                        both(
+                                                alike("directional-1", "length", 1),
+                                                alike("gain-1", "gain", 3))),
                                 dial(
                                         "angle",
                                         "Angle",
@@ -274,6 +294,6 @@ final class TreatedLooks {
                                         360,
                                         0,
                                         0,
-                                        alike(0, "angle", 1))));
+                                        alike("directional-1", "angle", 1))));
     }
 }

@@ -20,6 +20,15 @@ public final class Hash {
         return h;
     }
 
+    /** The hash of a name. */
+    public static long of(String name) {
+        long h = name.length();
+        for (int i = 0; i < name.length(); i++) {
+            h = of(h, name.charAt(i));
+        }
+        return h;
+    }
+
     private static long mix(long z) {
         z = (z ^ (z >>> 30)) * 0xbf58476d1ce4e5b9L;
         z = (z ^ (z >>> 27)) * 0x94d049bb133111ebL;

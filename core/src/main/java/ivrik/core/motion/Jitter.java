@@ -1,11 +1,15 @@
 package ivrik.core.motion;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * Seeded random movement added to the values of one lane: each value moves by at most {@code amount}
  * either way, its own way. {@code frequencyHz} new places a second; it is a constant, because a
  * frequency that moved would have to be summed over all earlier frames.
  */
-public record Jitter(Value amount, double frequencyHz, Kind kind, long seed) {
+@RecordBuilder
+public record Jitter(Value amount, double frequencyHz, Kind kind, long seed)
+        implements JitterBuilder.With {
     public static final Jitter NONE = new Jitter(Value.ZERO, 12, Kind.SMOOTH, 1);
 
     /** The highest frequency offered; beyond half the frame rate smooth jitter looks stepped. */
@@ -22,20 +26,12 @@ public record Jitter(Value amount, double frequencyHz, Kind kind, long seed) {
         return amount.rest() == 0 && !amount.isMoving();
     }
 
-    public Jitter withAmount(Value a) {
-        return new Jitter(a, frequencyHz, kind, seed);
-    }
-
-    public Jitter withSeed(long s) {
-        return new Jitter(amount, frequencyHz, kind, s);
-    }
-
     /** How the places follow each other. */
     public enum Kind {
         /** Gliding from place to place, at rest in each for an instant. */
         SMOOTH {
             @Override
-            double at(double phase, long... key) {
+            double at(double phase, long key) {
                 double t = phase - Math.floor(phase);
                 double s = t * t * t * (t * (6 * t - 15) + 10);
                 double from = place(Math.floor(phase), key);
@@ -45,33 +41,31 @@ public record Jitter(Value amount, double frequencyHz, Kind kind, long seed) {
         /** Staying, then jumping. */
         STEPPED {
             @Override
-            double at(double phase, long... key) {
+            double at(double phase, long key) {
                 return place(Math.floor(phase), key);
             }
         };
 
-        abstract double at(double phase, long... key);
+        abstract double at(double phase, long key);
 
-        private static double place(double index, long... key) {
-            return Hash.signed(Hash.of(key), (long) index);
+        private static double place(double index, long key) {
+            return Hash.signed(key, (long) index);
         }
     }
 
     /**
-     * The movement at a frame.
+     * The movement at an instant.
      *
-     * @param amountThere the amount at that frame, in the unit of the value it moves
+     * @param amountThere the amount then, in the unit of the value it moves
      * @param hz the frequency, dials included
-     * @param rate frames a second
+     * @param draw what its places are drawn from
      * @param lane the lane's number
      * @param what names the value, so that x and y move independently
      */
     public double at(
-            Rational frame, double amountThere, double hz, Rational rate, int lane, String what) {
-        if (amountThere == 0) {
-            return 0;
-        }
-        double phase = frame.dividedBy(rate).toDouble() * hz;
-        return amountThere * kind.at(phase, seed, lane, what.hashCode());
+            Instant instant, double amountThere, double hz, Draw draw, int lane, String what) {
+        return amountThere == 0
+                ? 0
+                : amountThere * kind.at(instant.seconds() * hz, draw.at(lane, what.hashCode()));
     }
 }

@@ -1,19 +1,14 @@
 package ivrik.core.motion;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /** A value set at a frame, and how the value moves from there to the next peg. */
-public record Peg(long frame, double value, Ease ease) {
+@RecordBuilder
+public record Peg(long frame, double value, Ease ease) implements PegBuilder.With {
     public Peg {
         if (!Double.isFinite(value)) {
             throw new IllegalArgumentException(
                     "the peg at frame " + frame + " has no finite value");
         }
-    }
-
-    public Peg withValue(double v) {
-        return new Peg(frame, v, ease);
-    }
-
-    public Peg withEase(Ease e) {
-        return new Peg(frame, value, e);
     }
 }

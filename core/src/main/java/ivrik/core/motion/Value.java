@@ -56,6 +56,10 @@ public record Value(double rest, List<Peg> pegs) {
         return before.value();
     }
 
+    public double at(Instant instant) {
+        return at(instant.frame());
+    }
+
     public double at(long frame) {
         return at(Rational.of(frame));
     }

@@ -1,6 +1,7 @@
 package ivrik.core.picture;
 
 import java.util.List;
+import java.util.function.Supplier;
 
 /** Rows of red, green and blue together, made when they are asked for. */
 public interface ColourRows {
@@ -16,6 +17,85 @@ public interface ColourRows {
     interface Reader {
         /** Writes row {@code y} to the beginnings of three arrays, at least as long as it is wide. */
         void row(int y, float[][] rgb);
+    }
+
+    /** Work on the first {@code n} samples of three rows, in place. */
+    @FunctionalInterface
+    interface Work {
+        void on(float[][] rgb, int n);
+    }
+
+    /** These rows with work done on each as it is made. */
+    default ColourRows then(Work work) {
+        return thenBy(() -> work);
+    }
+
+    /** The same by work that each reader has for itself, with whatever scratch space it needs. */
+    default ColourRows thenBy(Supplier<Work> work) {
+        ColourRows before = this;
+        return new ColourRows() {
+            @Override
+            public int width() {
+                return before.width();
+            }
+
+            @Override
+            public int height() {
+                return before.height();
+            }
+
+            @Override
+            public Reader reader() {
+                Reader reader = before.reader();
+                Work own = work.get();
+                int n = width();
+                return (y, rgb) -> {
+                    reader.row(y, rgb);
+                    own.on(rgb, n);
+                };
+            }
+        };
+    }
+
+    /** From one picture to another of its size by so much, 0..1. */
+    static ColourRows mixed(ColourRows from, ColourRows to, float amount) {
+        int width = from.width();
+        return new ColourRows() {
+            @Override
+            public int width() {
+                return width;
+            }
+
+            @Override
+            public int height() {
+                return from.height();
+            }
+
+            @Override
+            public Reader reader() {
+                Reader first = from.reader();
+                Reader second = to.reader();
+                float[][] other = new float[3][width];
+                return (y, rgb) -> {
+                    first.row(y, rgb);
+                    second.row(y, other);
+                    for (int c = 0; c < 3; c++) {
+                        mix(rgb[c], other[c], amount, width);
+                    }
+                };
+            }
+        };
+    }
+
+    private static void mix(float[] into, float[] other, float amount, int n) {
+        for (int i = 0; i < n; i++) {
+            into[i] += amount * (other[i] - into[i]);
+        }
+    }
+
+    /** The rows of three planes; they are themselves when all are wanted. */
+    static ColourRows ofPlanes(List<Plane> planes) {
+        return of(planes.stream().map(Rows::of).toList());
     }
 
     /** All rows, made by many threads. */

@@ -2,6 +2,7 @@ package ivrik.core.picture;
 
 import java.util.List;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * A picture of three colour planes (red, green, blue as delivered) and, unless it is opaque, one
@@ -16,10 +17,10 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
             throw new IllegalArgumentException(
                     "a frame has three colours, and three coverages unless opaque");
         }
-        for (Plane plane : coverage) {
-            if (!plane.size().equals(colour.getFirst().size())) {
-                throw new IllegalArgumentException("coverage of another size than colour");
-            }
+        Size size = colour.getFirst().size();
+        if (!Stream.concat(colour.stream(), coverage.stream())
+                .allMatch(p -> p.size().equals(size))) {
+            throw new IllegalArgumentException("all planes of a frame have one size");
         }
     }
 

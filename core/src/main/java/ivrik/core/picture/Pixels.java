@@ -31,6 +31,9 @@ public final class Pixels {
      */
     public static List<Plane> map(List<Plane> in, boolean[] wanted, Workers workers, Row work) {
         Plane first = in.getFirst();
+        if (!in.stream().allMatch(p -> p.size().equals(first.size()))) {
+            throw new IllegalArgumentException("planes of several sizes");
+        }
         int w = first.width();
         Plane[] out = new Plane[wanted.length];
         for (int i = 0; i < out.length; i++) {

@@ -6,7 +6,7 @@ package ivrik.core.picture;
  */
 public enum Sampler {
     /** Linear: quick. */
-    QUICK(2) {
+    LINEAR(2, "quick") {
         @Override
         double weight(double d) {
             return Math.max(0, 1 - d);
@@ -19,7 +19,7 @@ public enum Sampler {
         }
     },
     /** Catmull-Rom cubic, the cardinal spline with B = 0, C = 1/2 of Mitchell and Netravali 1988. */
-    GOOD(4) {
+    CUBIC(4, "good") {
         @Override
         double weight(double d) {
             return d < 1
@@ -36,7 +36,7 @@ public enum Sampler {
         }
     },
     /** Lanczos windowed sinc with three lobes. */
-    BEST(6) {
+    LANCZOS(6, "best") {
         @Override
         double weight(double d) {
             if (d < 1e-9) {
@@ -49,14 +49,21 @@ public enum Sampler {
         @Override
         public void weights(float fraction, float[] out) {
             int entry = (int) (fraction * Table.STEPS + 0.5f) * out.length;
-            System.arraycopy(Table.BEST, entry, out, 0, out.length);
+            System.arraycopy(Table.LANCZOS, entry, out, 0, out.length);
         }
     };
 
     private final int taps;
+    private final String title;
 
-    Sampler(int taps) {
+    Sampler(int taps, String title) {
         this.taps = taps;
+        this.title = title;
+    }
+
+    /** The word for it in the window. */
+    public String title() {
+        return title;
     }
 
     /** How many samples in a row one value is made of. */
@@ -96,12 +103,12 @@ public enum Sampler {
     /** Lanczos weights in steps of 1/2048: a position is at most 1/4096 pixel off. */
     private static final class Table {
         static final int STEPS = 2048;
-        static final float[] BEST = new float[(STEPS + 1) * Sampler.BEST.taps];
+        static final float[] LANCZOS = new float[(STEPS + 1) * Sampler.LANCZOS.taps];
 
         static {
             for (int i = 0; i <= STEPS; i++) {
-                float[] w = Sampler.BEST.weights((double) i / STEPS);
-                System.arraycopy(w, 0, BEST, i * w.length, w.length);
+                float[] w = Sampler.LANCZOS.weights((double) i / STEPS);
+                System.arraycopy(w, 0, LANCZOS, i * w.length, w.length);
             }
         }
     }

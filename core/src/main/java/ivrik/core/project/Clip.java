@@ -26,13 +26,20 @@ public record Clip(String source, long start, long length, long in) {
         return frame >= start && frame < end();
     }
 
-    /** The frame of the source shown at a frame of the sequence; the last one holds. */
-    public long sourceFrame(long frame, Source source, Rational sequenceRate) {
+    /** The frame of the source shown at a moment of the sequence; the last one holds. */
+    public long sourceFrame(Rational frame, Source source, Rational sequenceRate) {
         if (source.kind().isStill()) {
             return 0;
         }
         long passed =
-                Rational.of(frame - start).times(source.rate()).dividedBy(sequenceRate).floor();
+                frame.plus(Rational.of(-start))
+                        .times(source.rate())
+                        .dividedBy(sequenceRate)
+                        .floor();
         return Math.clamp(in + passed, 0, Math.max(0, source.frames() - 1));
+    }
+
+    public long sourceFrame(long frame, Source source, Rational sequenceRate) {
+        return sourceFrame(Rational.of(frame), source, sequenceRate);
     }
 }

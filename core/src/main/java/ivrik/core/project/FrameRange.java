@@ -20,6 +20,10 @@ public record FrameRange(long first, long last) {
         return last - first + 1;
     }
 
+    public boolean contains(long frame) {
+        return frame >= first && frame <= last;
+    }
+
     public FrameRange within(FrameRange all) {
         long from = Math.clamp(first, all.first, all.last);
         return new FrameRange(from, Math.clamp(last, from, all.last));

@@ -1,8 +1,11 @@
 package ivrik.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.look.Lists;
 import ivrik.core.look.Look;
 import ivrik.core.look.Place;
+import ivrik.core.look.Target;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
 
@@ -17,6 +20,7 @@ import java.util.function.UnaryOperator;
  * @param place where the clips lie in the sequence
  * @param looks at least one, done in this order
  */
+@RecordBuilder
 public record Layer(
         String id,
         String name,
@@ -25,12 +29,16 @@ public record Layer(
         Place place,
         List<LayerLook> looks,
         Blend blend,
-        Value opacity) {
+        Value opacity)
+        implements LayerBuilder.With {
     public Layer {
         clips = List.copyOf(clips);
         looks = List.copyOf(looks);
         if (looks.isEmpty()) {
             throw new IllegalArgumentException("a layer has at least one look");
+        }
+        if (looks.stream().map(LayerLook::id).distinct().count() < looks.size()) {
+            throw new IllegalArgumentException("two looks of a layer have one id");
         }
     }
 
@@ -41,7 +49,7 @@ public record Layer(
                 true,
                 List.of(clips),
                 Place.FITTED,
-                List.of(new LayerLook(look, true)),
+                List.of(new LayerLook(LayerLook.FIRST, look, true)),
                 Blend.NORMAL,
                 Value.of(1));
     }
@@ -81,35 +89,41 @@ public record Layer(
     /** With one of its looks changed. */
     public Layer withLook(int number, UnaryOperator<Look> change) {
         LayerLook old = looks.get(number);
-        return withLooks(
-                Lists.with(looks, number, new LayerLook(change.apply(old.look()), old.on())));
+        return withLooks(Lists.with(looks, number, old.withLook(change.apply(old.look()))));
     }
 
-    public Layer withLooks(List<LayerLook> l) {
-        return new Layer(id, name, visible, clips, place, l, blend, opacity);
+    /** An id for a new look: the first number above all that are there. */
+    public String freeLookId() {
+        int highest =
+                looks.stream()
+                        .map(LayerLook::id)
+                        .filter(id -> id.matches("look-\\d{1,8}"))
+                        .mapToInt(id -> Integer.parseInt(id.substring("look-".length())))
+                        .max()
+                        .orElse(0);
+        return "look-" + (highest + 1);
     }
 
-    public Layer withName(String n) {
-        return new Layer(id, n, visible, clips, place, looks, blend, opacity);
+    /** The value of a target that lies in the layer; empty if it lies in a look. */
+    public Optional<Value> value(Target.OfPlace target) {
+        return Optional.ofNullable(
+                switch (target.part()) {
+                    case "x" -> place.x();
+                    case "y" -> place.y();
+                    case "scale" -> place.scale();
+                    case "angle" -> place.angleDegrees();
+                    default -> null;
+                });
     }
 
-    public Layer withClips(List<Clip> c) {
-        return new Layer(id, name, visible, c, place, looks, blend, opacity);
-    }
-
-    public Layer withVisible(boolean v) {
-        return new Layer(id, name, v, clips, place, looks, blend, opacity);
-    }
-
-    public Layer withPlace(Place p) {
-        return new Layer(id, name, visible, clips, p, looks, blend, opacity);
-    }
-
-    public Layer withBlend(Blend b) {
-        return new Layer(id, name, visible, clips, place, looks, b, opacity);
-    }
-
-    public Layer withOpacity(Value o) {
-        return new Layer(id, name, visible, clips, place, looks, blend, o);
+    /** With a number of its place replaced. */
+    public Layer with(Target.OfPlace target, Value value) {
+        return switch (target.part()) {
+            case "x" -> withPlace(place.withX(value));
+            case "y" -> withPlace(place.withY(value));
+            case "scale" -> withPlace(place.withScale(value));
+            case "angle" -> withPlace(place.withAngleDegrees(value));
+            default -> this;
+        };
     }
 }

@@ -1,5 +1,7 @@
 package ivrik.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.look.Lists;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
@@ -16,13 +18,15 @@ import java.util.stream.Stream;
  * @param layers from the lowest to the uppermost
  * @param playRange the part that is played, empty for all of it
  */
+@RecordBuilder
 public record Project(
         String name,
         Sequence sequence,
         List<Source> sources,
         List<Layer> layers,
         List<Marker> markers,
-        Optional<FrameRange> playRange) {
+        Optional<FrameRange> playRange)
+        implements ProjectBuilder.With {
     public Project {
         sources = List.copyOf(sources);
         layers = List.copyOf(layers);
@@ -72,21 +76,9 @@ public record Project(
         return layers.stream().filter(l -> l.id().equals(id)).findFirst();
     }
 
-    public Project withName(String n) {
-        return new Project(n, sequence, sources, layers, markers, playRange);
-    }
-
-    public Project withSequence(Sequence s) {
-        return new Project(name, s, sources, layers, markers, playRange);
-    }
-
     public Project withLayer(String id, UnaryOperator<Layer> change) {
         return withLayers(
                 layers.stream().map(l -> l.id().equals(id) ? change.apply(l) : l).toList());
-    }
-
-    public Project withLayers(List<Layer> l) {
-        return new Project(name, sequence, sources, l, markers, playRange);
     }
 
     /** With this source, in place of one of the same id. */
@@ -99,14 +91,6 @@ public record Project(
                         : Lists.plus(sources, source));
     }
 
-    public Project withSources(List<Source> s) {
-        return new Project(name, sequence, s, layers, markers, playRange);
-    }
-
-    public Project withMarkers(List<Marker> m) {
-        return new Project(name, sequence, sources, layers, m, playRange);
-    }
-
     /** With a marker at a frame if there is none, without it if there is. */
     public Project toggleMarker(Marker marker) {
         List<Marker> others = markers.stream().filter(m -> m.frame() != marker.frame()).toList();
@@ -116,9 +100,5 @@ public record Project(
                         : Stream.concat(others.stream(), Stream.of(marker))
                                 .sorted(java.util.Comparator.comparingLong(Marker::frame))
                                 .toList());
-    }
-
-    public Project withPlayRange(Optional<FrameRange> range) {
-        return new Project(name, sequence, sources, layers, markers, range);
     }
 }

@@ -1,5 +1,8 @@
 package ivrik.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 
@@ -9,17 +12,12 @@ import ivrik.core.picture.Size;
  * @param size in pixels
  * @param rate frames a second
  * @param ground what lies beneath all layers
+ * @param colour what the numbers of its pictures mean; sources are brought to it
  */
-public record Sequence(Size size, Rational rate, Ground ground) {
+@RecordBuilder
+public record Sequence(Size size, Rational rate, Ground ground, ColourSpace colour)
+        implements SequenceBuilder.With {
     public Sequence(Size size, Rational rate) {
-        this(size, rate, Ground.NOTHING);
-    }
-
-    public Sequence withSize(Size s) {
-        return new Sequence(s, rate, ground);
-    }
-
-    public Sequence withGround(Ground g) {
-        return new Sequence(size, rate, g);
+        this(size, rate, Ground.NOTHING, ColourSpace.SRGB);
     }
 }

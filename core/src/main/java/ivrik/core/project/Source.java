@@ -1,5 +1,7 @@
 package ivrik.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 import ivrik.core.separation.Ink;
@@ -17,7 +19,9 @@ import java.util.Optional;
  * @param frames how many; 1 for what does not move
  * @param sound whether it has a sound track
  * @param title what a title says and how, or the colour of a solid; empty for what comes from a file
+ * @param reading how its file is read, where there is a choice
  */
+@RecordBuilder
 public record Source(
         String id,
         String name,
@@ -27,7 +31,9 @@ public record Source(
         Rational rate,
         long frames,
         boolean sound,
-        Optional<Title> title) {
+        Optional<Title> title,
+        Reading reading)
+        implements SourceBuilder.With {
     public Source(
             String id,
             String name,
@@ -37,13 +43,22 @@ public record Source(
             Rational rate,
             long frames,
             boolean sound) {
-        this(id, name, path, kind, size, rate, frames, sound, Optional.empty());
+        this(id, name, path, kind, size, rate, frames, sound, Optional.empty(), Reading.USUAL);
     }
 
     /** Text, drawn in a box of a size. */
     public static Source of(String id, Title title, Size size) {
         return new Source(
-                id, id, "", Kind.TITLE, size, Rational.of(24), 1, false, Optional.of(title));
+                id,
+                id,
+                "",
+                Kind.TITLE,
+                size,
+                Rational.of(24),
+                1,
+                false,
+                Optional.of(title),
+                Reading.USUAL);
     }
 
     /** One colour, of a size. */
@@ -57,7 +72,8 @@ public record Source(
                 Rational.of(24),
                 1,
                 false,
-                Optional.of(Title.EMPTY.withColour(colour)));
+                Optional.of(Title.EMPTY.withColour(colour)),
+                Reading.USUAL);
     }
 
     /** What a source is. */
@@ -87,19 +103,35 @@ public record Source(
         }
     }
 
-    public Source withPath(String p) {
-        return new Source(id, name, p, kind, size, rate, frames, sound, title);
-    }
+    /**
+     * How a file is read where there is a choice.
+     *
+     * @param track number of the sound track in the file, empty for its main one
+     * @param layer of a picture with several, empty for its main one
+     * @param counted whether frames are found by counting, because their times cannot be believed
+     * @param delivered whether values stay as they are in the file, though its tags say that they are
+     *     of other primaries or another transfer function than the sequence
+     */
+    public record Reading(
+            Optional<Integer> track, Optional<String> layer, boolean counted, boolean delivered) {
+        /** As most are. */
+        public static final Reading USUAL =
+                new Reading(Optional.empty(), Optional.empty(), false, false);
 
-    public Source withTitle(Title t) {
-        return new Source(id, name, path, kind, size, rate, frames, sound, Optional.of(t));
-    }
+        public Reading withTrack(int t) {
+            return new Reading(Optional.of(t), layer, counted, delivered);
+        }
 
-    public Source withSize(Size s) {
-        return new Source(id, name, path, kind, s, rate, frames, sound, title);
-    }
+        public Reading withLayer(String l) {
+            return new Reading(track, Optional.of(l), counted, delivered);
+        }
 
-    public Source withId(String i) {
-        return new Source(i, name, path, kind, size, rate, frames, sound, title);
+        public Reading withCounted(boolean c) {
+            return new Reading(track, layer, c, delivered);
+        }
+
+        public Reading withDelivered(boolean d) {
+            return new Reading(track, layer, counted, d);
+        }
     }
 }

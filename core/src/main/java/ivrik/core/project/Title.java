@@ -1,5 +1,7 @@
 package ivrik.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.separation.Ink;
 
 /**
@@ -12,6 +14,7 @@ import ivrik.core.separation.Ink;
  * @param tracking added between letters, in thousandths of the size
  * @param align of the lines to each other
  */
+@RecordBuilder
 public record Title(
         String text,
         String family,
@@ -19,7 +22,8 @@ public record Title(
         double sizePx,
         double tracking,
         Align align,
-        Ink colour) {
+        Ink colour)
+        implements TitleBuilder.With {
     /** The family that is always there. */
     public static final String SHIPPED = "IBM Plex Sans Cond";
 
@@ -30,33 +34,5 @@ public record Title(
         LEFT,
         MIDDLE,
         RIGHT
-    }
-
-    public Title withText(String t) {
-        return new Title(t, family, weight, sizePx, tracking, align, colour);
-    }
-
-    public Title withFamily(String f) {
-        return new Title(text, f, weight, sizePx, tracking, align, colour);
-    }
-
-    public Title withWeight(int w) {
-        return new Title(text, family, w, sizePx, tracking, align, colour);
-    }
-
-    public Title withSizePx(double s) {
-        return new Title(text, family, weight, s, tracking, align, colour);
-    }
-
-    public Title withTracking(double t) {
-        return new Title(text, family, weight, sizePx, t, align, colour);
-    }
-
-    public Title withAlign(Align a) {
-        return new Title(text, family, weight, sizePx, tracking, a, colour);
-    }
-
-    public Title withColour(Ink c) {
-        return new Title(text, family, weight, sizePx, tracking, align, c);
     }
 }

@@ -1,36 +1,40 @@
 package ivrik.core.render;
 
-import ivrik.core.look.Look;
-import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Zoom;
 import ivrik.core.project.FrameRange;
-import ivrik.core.project.Sequence;
+import ivrik.core.rejoin.Plate;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.treatment.Covered;
-import ivrik.core.treatment.Covering;
-import ivrik.core.treatment.Move;
-import ivrik.core.treatment.Settings;
 
-import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Deque;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.LongFunction;
 
 /**
  * How much a look's result must be enlarged so that no edge which its moves uncover is seen in a range
- * of frames: found from the moves of every lane at every frame.
+ * of frames: found from the moves of every lane at every frame. What a frame's moves leave covered is
+ * remembered, so that frames which move alike, and those that an edit leaves alone, cost next to nothing.
+ * Safe for many threads.
  */
 public final class Overscans {
-    private static final int KEPT = 32;
+    /** So many different moves are remembered, and so many results. */
+    private static final int MOVES = 1 << 14;
 
-    /** The latest results; a look that has not been changed is the same object. */
-    private static final Deque<Known> LATEST = new ArrayDeque<>();
+    private static final int RESULTS = 32;
 
-    private Overscans() {}
+    private final Map<Object, Covered> covered = latest(MOVES);
+    private final Map<Object, Result> results = latest(RESULTS);
 
-    private record Known(Look look, FrameRange range, Sequence sequence, Result result) {}
+    private static <V> Map<Object, V> latest(int most) {
+        return new LinkedHashMap<>(16, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Object, V> eldest) {
+                return size() > most;
+            }
+        };
+    }
 
     /**
      * What is needed.
@@ -41,41 +45,34 @@ public final class Overscans {
      */
     public record Result(double scale, long frame, Covered covered) {}
 
-    /** The overscan in force: none, what the user says, or what the moves demand. */
-    public static Result of(Look look, FrameRange range, Sequence sequence) {
-        Covered all = Covered.all(sequence.size());
-        return switch (look.overscan().kind()) {
-            case OFF -> new Result(1, -1, all);
-            case FIXED -> new Result(look.overscan().scale(), -1, all);
-            case AUTOMATIC -> demanded(look, range, sequence);
-        };
+    /**
+     * What the moves demand of the frames of a range.
+     *
+     * @param asked all that the answer depends on
+     * @param plans the look at each frame
+     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
+     */
+    Result demanded(
+            Object asked,
+            FrameRange range,
+            Size size,
+            LongFunction<LookPlan> plans,
+            Cancel cancel) {
+        Result known = get(results, asked);
+        if (known == null) {
+            known = find(range, size, plans, cancel);
+            put(results, asked, known);
+        }
+        return known;
     }
 
-    /** What the moves demand, whether or not it is in force. */
-    public static synchronized Result demanded(Look look, FrameRange range, Sequence sequence) {
-        for (Known known : LATEST) {
-            if (known.look == look
-                    && known.range.equals(range)
-                    && known.sequence.equals(sequence)) {
-                return known.result;
-            }
-        }
-        Result result = find(look, range, sequence);
-        LATEST.addFirst(new Known(look, range, sequence, result));
-        while (LATEST.size() > KEPT) {
-            LATEST.removeLast();
-        }
-        return result;
-    }
-
-    private static Result find(Look look, FrameRange range, Sequence sequence) {
-        Size size = sequence.size();
+    private Result find(FrameRange range, Size size, LongFunction<LookPlan> plans, Cancel cancel) {
         Covered always = Covered.all(size);
         double most = 1;
         long at = -1;
         for (long n = range.first(); n <= range.last(); n++) {
-            LookPlan plan = Planner.look(look, Rational.of(n), sequence.rate());
-            Covered here = covered(plan, size);
+            cancel.check();
+            Covered here = covered(plans.apply(n), size);
             double scale = hiding(here, size);
             if (scale > most) {
                 most = scale;
@@ -86,44 +83,36 @@ public final class Overscans {
         return new Result(most, at, always);
     }
 
-    /** What is covered in every lane that is seen. */
-    static Covered covered(LookPlan plan, Size size) {
-        Covered all = Covered.all(size);
-        for (var plate : plan.plates()) {
-            if (!plate.shown()) {
-                continue;
-            }
-            all = all.and(covered(plan, plate.lane(), size));
+    private Covered covered(LookPlan plan, Size size) {
+        record Moves(List<StepPlan> steps, List<Plate> plates, Object prepare, Size size) {}
+        Moves moves = new Moves(plan.steps(), plan.plates(), plan.prepare(), size);
+        Covered known = get(covered, moves);
+        if (known == null) {
+            known = Road.covered(plan, size);
+            put(covered, moves, known);
         }
-        return all;
+        return known;
     }
 
-    private static Covered covered(LookPlan plan, int lane, Size size) {
-        Covered covered = Covered.all(size);
-        List<Covering.Moved> moves = new ArrayList<>();
-        for (StepPlan step : plan.steps()) {
-            Settings settings = step.lanes().get(lane);
-            if (settings == null) {
-                continue;
-            }
-            if (step.kind() instanceof Move move) {
-                moves.add(new Covering.Moved(move, settings));
-            } else {
-                covered = Covering.of(covered, moves, size);
-                moves.clear();
-                covered = step.kind().covered(covered, settings, size);
-            }
+    private static <V> V get(Map<Object, V> map, Object key) {
+        synchronized (map) {
+            return map.get(key);
         }
-        return Covering.of(covered, moves, size);
+    }
+
+    private static <V> void put(Map<Object, V> map, Object key, V value) {
+        synchronized (map) {
+            map.put(key, value);
+        }
     }
 
     private static double hiding(Covered c, Size size) {
         return Math.max(
                 Math.max(
-                        Zoom.hiding(c.left(), size.width()),
-                        Zoom.hiding(size.width() - c.right(), size.width())),
+                        Enlarge.hiding(c.left(), size.width()),
+                        Enlarge.hiding(size.width() - c.right(), size.width())),
                 Math.max(
-                        Zoom.hiding(c.top(), size.height()),
-                        Zoom.hiding(size.height() - c.bottom(), size.height())));
+                        Enlarge.hiding(c.top(), size.height()),
+                        Enlarge.hiding(size.height() - c.bottom(), size.height())));
     }
 }

@@ -1,5 +1,8 @@
 package ivrik.core.render;
 
+import ivrik.core.filter.Affine;
+import ivrik.core.filter.Moved;
+import ivrik.core.filter.Warp;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
@@ -7,7 +10,6 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Resample;
 import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Turn;
 import ivrik.core.picture.Workers;
 import ivrik.core.render.Plan.PlacePlan;
 
@@ -69,8 +71,18 @@ final class Placement {
             int top = (size.height() - fitted.height()) / 2;
             return covered.mapPlanes(p -> padded(p, size, left, top));
         }
-        Turn turn = new Turn(fitted, size, place.angleDegrees(), x, y);
-        return covered.mapPlanes(p -> turn.of(p, EdgeFill.EMPTY, Sampler.GOOD, workers));
+        List<Warp> laid = laid(fitted, size, place.angleDegrees(), x, y);
+        return covered.mapPlanes(
+                p -> Moved.of(p, size, laid, EdgeFill.EMPTY, Sampler.CUBIC).toPlane(workers));
+    }
+
+    /** Turned about its middle, which comes to lie off the middle of the size. */
+    static List<Warp> laid(Size picture, Size size, double angleDegrees, double x, double y) {
+        double middleX = picture.width() / 2.0;
+        double middleY = picture.height() / 2.0;
+        return List.of(
+                Affine.turned(angleDegrees, middleX, middleY),
+                Affine.moved(size.width() / 2.0 + x - middleX, size.height() / 2.0 + y - middleY));
     }
 
     private static Frame covered(Frame picture, Workers workers) {

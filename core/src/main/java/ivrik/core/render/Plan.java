@@ -1,5 +1,8 @@
 package ivrik.core.render;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.look.Place;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Ground;
@@ -10,14 +13,17 @@ import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
+import ivrik.core.treatment.LaneTreatment;
+import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Settings;
-import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
 import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * All that one frame depends on, as plain numbers without time. Two equal plans have the same
@@ -29,8 +35,12 @@ import java.util.Optional;
  * @param layers those visible here, from the lowest up
  */
 public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
-    /** A frame of a source. */
-    public record Picture(Source source, long frame) {}
+    /** A frame of a source, brought to the colours of the sequence. */
+    public record Picture(Source source, long frame, ColourSpace colour) {
+        public Picture(Source source, long frame) {
+            this(source, frame, ColourSpace.SRGB);
+        }
+    }
 
     /** Where a picture lies, at one moment; lengths in pixels of the sequence. */
     public record PlacePlan(
@@ -79,15 +89,21 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     /**
      * A look at one moment.
      *
+     * @param colour what the numbers of the picture mean
+     * @param prepare what is done to the whole picture before it is separated
      * @param plates how each lane is printed, in the order in which they are laid down
      * @param feeds for each lane another picture than the layer's, or null
-     * @param steps those that change something, in order
+     * @param steps what is done to lanes; those that change something, in order
      * @param ontoAmount 0..1
-     * @param reach which part of the picture it touches; empty for all of it
+     * @param reach which part of the picture the lanes' treatment touches; empty for all of it
      * @param overscan how much the result is scaled up, at least 1
+     * @param finish what is done to the whole picture after that
      */
+    @RecordBuilder
     public record LookPlan(
             String separation,
+            ColourSpace colour,
+            List<PictureStepPlan> prepare,
             List<Plate> plates,
             List<FeedPlan> feeds,
             List<StepPlan> steps,
@@ -95,18 +111,25 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             Blend onto,
             double ontoAmount,
             Optional<ReachPlan> reach,
-            double overscan) {
-        /**
-         * Whether the picture goes through untouched. It does so when it is laid upon itself by a mode
-         * that picks the lighter or the darker of two.
-         */
+            double overscan,
+            List<PictureStepPlan> finish)
+            implements PlanLookPlanBuilder.With {
+        /** Whether the picture goes through untouched. */
         public boolean isNeutral() {
+            return prepare.isEmpty() && finish.isEmpty() && overscan == 1 && !treatsLanes();
+        }
+
+        /**
+         * Whether the picture is another when it has been separated, treated, rejoined and laid on. It is
+         * the same where it is laid upon itself by a mode that picks the lighter or the darker of two.
+         */
+        public boolean treatsLanes() {
             boolean ontoItself =
                     onto == Blend.NORMAL
                             || onto == Blend.LIGHTEN
                             || onto == Blend.DARKEN && reach.isEmpty();
-            boolean untouched = steps.isEmpty() && ontoItself && rejoin.isExact() && isPlain();
-            return (untouched || ontoAmount == 0) && overscan == 1;
+            boolean same = steps.isEmpty() && ontoItself && rejoin.isExact() && isPlain();
+            return !same && ontoAmount != 0;
         }
 
         /** Whether each lane is its own and printed as its model has it; the order does not matter to exactness. */
@@ -125,54 +148,37 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             return Separations.named(separation);
         }
 
-        /** With what the project has for it: pictures for lanes and steps, a matte; and scaled up. */
-        LookPlan with(
-                List<FeedPlan> pictures,
-                List<StepPlan> complete,
-                Optional<ReachPlan> reached,
-                double times) {
-            return new LookPlan(
-                    separation,
-                    plates,
-                    pictures,
-                    complete,
-                    rejoin,
-                    onto,
-                    ontoAmount,
-                    reached,
-                    times);
-        }
-
         /** The same model with nothing done in it. */
         LookPlan untouched() {
-            List<FeedPlan> own = Collections.nCopies(feeds.size(), null);
-            return new LookPlan(
-                    separation,
-                    plates,
-                    own,
-                    List.of(),
-                    Rejoin.EXACT,
-                    Blend.NORMAL,
-                    0,
-                    Optional.empty(),
-                    1);
+            return with(
+                    l ->
+                            l.prepare(List.of())
+                                    .feeds(Collections.nCopies(feeds.size(), null))
+                                    .steps(List.of())
+                                    .rejoin(Rejoin.EXACT)
+                                    .onto(Blend.NORMAL)
+                                    .ontoAmount(0)
+                                    .reach(Optional.empty())
+                                    .overscan(1)
+                                    .finish(List.of()));
         }
     }
 
     /**
      * A treatment with each lane's settings; null where the lane is left alone.
      *
-     * @param number of the step in the look
      * @param picture the one that the treatment uses, if it has one
      */
-    public record StepPlan(
-            String treatment, int number, List<Settings> lanes, Optional<Picture> picture) {
-        Treatment kind() {
-            return Treatments.named(treatment);
+    public record StepPlan(String treatment, List<Settings> lanes, Optional<Picture> picture) {
+        LaneTreatment kind() {
+            return (LaneTreatment) Treatments.named(treatment);
         }
+    }
 
-        StepPlan withPicture(Optional<Picture> p) {
-            return new StepPlan(treatment, number, lanes, p);
+    /** A treatment of the whole picture. */
+    public record PictureStepPlan(String treatment, Settings settings) {
+        PictureTreatment kind() {
+            return (PictureTreatment) Treatments.named(treatment);
         }
     }
 
@@ -209,5 +215,25 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
                                                 l.blend,
                                                 l.opacity))
                         .toList());
+    }
+
+    /** Every picture of a source that the frame is made of. */
+    public Set<Picture> pictures() {
+        Set<Picture> all = new LinkedHashSet<>();
+        for (LayerPlan layer : layers) {
+            all.add(layer.picture);
+            for (LookPlan look : layer.looks) {
+                look.feeds.stream()
+                        .filter(Objects::nonNull)
+                        .flatMap(f -> f.picture.stream())
+                        .forEach(all::add);
+                look.steps.stream().flatMap(s -> s.picture.stream()).forEach(all::add);
+                look.reach.stream()
+                        .flatMap(r -> r.matte.stream())
+                        .flatMap(m -> m.picture.stream())
+                        .forEach(all::add);
+            }
+        }
+        return all;
     }
 }

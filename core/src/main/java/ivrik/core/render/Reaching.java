@@ -1,5 +1,6 @@
 package ivrik.core.render;
 
+import ivrik.core.colour.Luma;
 import ivrik.core.colour.Transfer;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
@@ -14,12 +15,6 @@ import java.util.List;
 
 /** How far each pixel of a picture is in a look's reach, 0..1. */
 public final class Reaching {
-    /** Luma of BT.709. */
-    private static final float RED = 0.2126f;
-
-    private static final float GREEN = 0.7152f;
-    private static final float BLUE = 0.0722f;
-
     /** Below the first, colours are grey; above the second they are not: chroma over the brightest part. */
     private static final float GREY = 0.08f;
 
@@ -30,9 +25,11 @@ public final class Reaching {
     /**
      * The weights of a picture's pixels.
      *
+     * @param transfer of the picture's numbers, for windows of linear light
      * @param matte where the reach has one, the picture it is taken from; of the picture's size
      */
-    static Plane of(ReachPlan reach, Frame picture, Frame matte, Workers workers) {
+    static Plane of(
+            ReachPlan reach, Transfer transfer, Frame picture, Frame matte, Workers workers) {
         List<Plane> colour = picture.straight(workers).colour();
         TonePlan tones = reach.tones().orElse(null);
         HuePlan hues = reach.hues().orElse(null);
@@ -46,7 +43,8 @@ public final class Reaching {
                                         float r = in[0][i];
                                         float g = in[1][i];
                                         float b = in[2][i];
-                                        float t = tones == null ? 1 : tone(tones, r, g, b);
+                                        float t =
+                                                tones == null ? 1 : tone(tones, transfer, r, g, b);
                                         float h = hues == null ? 1 : hue(hues, r, g, b);
                                         out[0][i] = t * h;
                                     }
@@ -84,25 +82,16 @@ public final class Reaching {
 
     /** Luma of red, green and blue. */
     public static Plane luma(List<Plane> colour, Workers workers) {
-        return Pixels.map(
-                        colour,
-                        1,
-                        workers,
-                        (in, out, n) -> {
-                            for (int i = 0; i < n; i++) {
-                                out[0][i] = RED * in[0][i] + GREEN * in[1][i] + BLUE * in[2][i];
-                            }
-                        })
-                .getFirst();
+        return Pixels.map(colour, 1, workers, (in, out, n) -> Luma.row(in, out[0], n)).getFirst();
     }
 
-    private static float tone(TonePlan t, float r, float g, float b) {
+    private static float tone(TonePlan t, Transfer transfer, float r, float g, float b) {
         double v =
                 t.linear()
-                        ? RED * Transfer.SRGB.toLinear(r)
-                                + GREEN * Transfer.SRGB.toLinear(g)
-                                + BLUE * Transfer.SRGB.toLinear(b)
-                        : RED * r + GREEN * g + BLUE * b;
+                        ? Luma.RED * transfer.toLinear(r)
+                                + Luma.GREEN * transfer.toLinear(g)
+                                + Luma.BLUE * transfer.toLinear(b)
+                        : Luma.of(r, g, b);
         double from = t.low() <= 0 ? 1 : step(v - t.low(), t.soft());
         double to = t.high() >= 1 ? 1 : 1 - step(v - t.high(), t.soft());
         return (float) (from * to);

@@ -1,5 +1,8 @@
 package ivrik.core.render;
 
+import ivrik.core.cache.Key;
+import ivrik.core.cache.Store;
+import ivrik.core.measure.Register;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
@@ -8,12 +11,12 @@ import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
-import ivrik.core.render.LookRenderer.Supplies;
+import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
-import ivrik.core.render.Plan.ReachPlan;
 import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.treatment.Pattern;
 
@@ -22,32 +25,22 @@ import java.util.Objects;
 import java.util.Optional;
 
 /**
- * Makes frames: {@code source -> separate -> treat each lane -> rejoin -> onto -> layer over layer}.
- * The same plan gives the same bytes, whatever the threads, the cache or the order of calls. Safe for
- * many threads.
+ * Makes frames: each layer's picture goes along the roads of its looks, and the layers are laid upon each
+ * other. The same plan gives the same bytes, whatever the threads, the store or the order of calls. Safe
+ * for many threads.
  */
 public final class Renderer {
     private final Pictures pictures;
     private final Workers workers;
-    private final LookRenderer looks;
-    private final FrameCache placed;
-    private final FrameCache looked;
+    private final Store store;
 
     /**
-     * @param cacheBytes memory for sources at the size shown, and as much again for finished layers
+     * @param store what is kept of frames and of the way to them
      */
-    public Renderer(Pictures pictures, Workers workers, long cacheBytes) {
+    public Renderer(Pictures pictures, Workers workers, Store store) {
         this.pictures = pictures;
         this.workers = workers;
-        this.looks = new LookRenderer(workers);
-        this.placed = new FrameCache(cacheBytes);
-        this.looked = new FrameCache(cacheBytes);
-    }
-
-    /** Lets go of all that was kept, because a source has changed. */
-    public void forget() {
-        placed.clear();
-        looked.clear();
+        this.store = store;
     }
 
     /** A whole frame of a project at full size. */
@@ -55,9 +48,17 @@ public final class Renderer {
         return render(Planner.plan(project, frame), 1, Cancel.NEVER);
     }
 
-    /** A whole frame at {@code scale} times the size of the sequence. */
+    /**
+     * A whole frame at {@code scale} times the size of the sequence.
+     *
+     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
+     */
     public Frame render(Plan plan, double scale, Cancel cancel) {
-        return render(plan, scale, Region.all(plan.size().scaled(scale)), cancel);
+        record Whole(Plan plan, double scale) {}
+        return store.get(
+                Key.of(new Whole(plan, scale)),
+                () -> composed(plan, scale, cancel).frame(),
+                cancel::isCancelled);
     }
 
     /**
@@ -65,29 +66,88 @@ public final class Renderer {
      *
      * @param scale over 0; 1 is full size
      * @param region in pixels of the scaled frame; what lies outside the frame is left out
-     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
      */
     public Frame render(Plan plan, double scale, Region region, Cancel cancel) {
+        return render(plan, scale, cancel).crop(region.within(plan.size().scaled(scale)));
+    }
+
+    /** The key under which a frame is kept as it is shown on a screen. */
+    public static Key screenKey(Plan plan, double scale) {
+        record Shown(Plan plan, double scale) {}
+        return Key.of(new Shown(plan, scale));
+    }
+
+    /** A whole frame as it is shown on a screen. */
+    public Screen screen(Plan plan, double scale, Cancel cancel) {
+        return store.get(
+                screenKey(plan, scale),
+                () -> {
+                    Passage passage = composed(plan, scale, cancel);
+                    return passage.isOpaque()
+                            ? Screen.of(passage.rows(), workers)
+                            : Screen.of(passage.frame(), workers);
+                },
+                cancel::isCancelled);
+    }
+
+    /** All layers laid upon each other; what is one opaque layer is left to its rows. */
+    private Passage composed(Plan plan, double scale, Cancel cancel) {
+        Site site = new Site(scale, workers, cancel, store);
         Size size = plan.size().scaled(scale);
-        Region part = region.within(size);
-        Frame below = null;
+        Passage below = null;
         for (LayerPlan layer : plan.layers()) {
             cancel.check();
-            Frame over = layer(layer, plan.size(), scale, cancel).crop(part);
+            Passage over = layer(layer, plan.size(), site);
             if (below == null && layer.opacity() == 1) {
                 below = over;
-            } else {
-                Frame under =
-                        below == null ? Frame.empty(new Size(part.width(), part.height())) : below;
-                below = Composite.of(under, over, layer.blend(), layer.opacity(), workers);
+                continue;
             }
+            Frame under = below == null ? Frame.empty(size) : below.frame();
+            below = new Passage(laid(under, over, layer), over.key().then(layer.opacity()), site);
         }
-        Frame all = below == null ? Frame.empty(new Size(part.width(), part.height())) : below;
+        Passage all =
+                below == null ? new Passage(Frame.empty(size), Key.of("nothing"), site) : below;
+        if (all.isOpaque()) {
+            return all;
+        }
         return switch (plan.ground()) {
             case NOTHING -> all;
-            case BLACK -> Composite.overBlack(all, workers);
-            case PAPER -> Composite.overWhite(all, workers);
+            case BLACK -> new Passage(Composite.overBlack(all.frame(), workers), all.key(), site);
+            case PAPER -> new Passage(onPaper(all), all.key(), site);
         };
+    }
+
+    private Frame onPaper(Passage over) {
+        Plane white = Plane.flat(over.frame().width(), over.frame().height(), 1);
+        Frame paper = Frame.opaque(white, white, white);
+        return over.parting()
+                .map(p -> p.upon(paper, over.frame(), 1, workers))
+                .orElseGet(() -> Composite.overWhite(over.frame(), workers));
+    }
+
+    private Frame laid(Frame under, Passage over, LayerPlan layer) {
+        if (layer.blend() == Blend.NORMAL && over.parting().isPresent()) {
+            return over.parting().get().upon(under, over.frame(), layer.opacity(), workers);
+        }
+        return Composite.of(under, over.frame(), layer.blend(), layer.opacity(), workers);
+    }
+
+    /** A layer's picture with all its looks. */
+    private Passage layer(LayerPlan layer, Size sequence, Site site) {
+        Passage passage = source(layer, sequence, site);
+        for (LookPlan look : layer.looks()) {
+            if (!look.isNeutral()) {
+                new Road(look, new Needed(sequence, site.scale())).take(passage);
+            }
+        }
+        return passage;
+    }
+
+    private Passage source(LayerPlan layer, Size sequence, Site site) {
+        return new Passage(
+                placed(layer.picture(), layer.place(), sequence, site.scale()),
+                key(layer.picture(), layer.place(), sequence, site.scale()),
+                site);
     }
 
     /**
@@ -96,14 +156,8 @@ public final class Renderer {
      * @param plan that the layer is in
      */
     public List<Plane> lanes(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        LookPlan chosen = layer.looks().get(look);
-        return looks.lanes(
-                        chosen,
-                        beneath(plan, layer, look, scale, cancel),
-                        supplies(chosen, plan.size(), scale),
-                        scale,
-                        cancel)
-                .planes();
+        Passage passage = prepared(plan, layer, look, scale, cancel);
+        return road(plan, layer, look, scale).separate(passage).planes(passage.site());
     }
 
     /**
@@ -113,38 +167,39 @@ public final class Renderer {
     public Register proof(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         return Register.between(
                 rejoined(plan, layer, look, scale, cancel),
-                beneath(plan, layer, look, scale, cancel),
+                prepared(plan, layer, look, scale, cancel).frame(),
                 workers);
     }
 
     /** How far one of a layer's looks reaches each pixel of what it is done to, 0..1. */
     public Plane reached(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         LookPlan chosen = layer.looks().get(look);
-        Frame picture = beneath(plan, layer, look, scale, cancel);
+        Frame picture = prepared(plan, layer, look, scale, cancel).frame();
         return chosen.reach()
                 .map(
                         r ->
-                                Reaching.of(
+                                LayOn.weights(
                                         r,
+                                        chosen,
                                         picture,
-                                        supplies(chosen, plan.size(), scale).matte(),
+                                        new Needed(plan.size(), scale),
                                         workers))
                 .orElseGet(() -> Plane.flat(picture.width(), picture.height(), 1));
     }
 
     /** One of a layer's looks with its lanes really taken apart and rejoined, whatever it does. */
     public Frame rejoined(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        LookPlan chosen = layer.looks().get(look);
-        return looks.rejoined(
-                chosen,
-                beneath(plan, layer, look, scale, cancel),
-                supplies(chosen, plan.size(), scale),
-                scale,
-                cancel);
+        Passage passage = prepared(plan, layer, look, scale, cancel);
+        road(plan, layer, look, scale).rejoin(passage);
+        return passage.frame();
     }
 
-    /** What one of a layer's looks is done to: the picture with the looks before it. */
-    private Frame beneath(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+    private Road road(Plan plan, LayerPlan layer, int look, double scale) {
+        return new Road(layer.looks().get(look), new Needed(plan.size(), scale));
+    }
+
+    /** What one of a layer's looks separates: the picture with the looks before it, and prepared. */
+    private Passage prepared(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         LayerPlan before =
                 new LayerPlan(
                         layer.id(),
@@ -153,70 +208,58 @@ public final class Renderer {
                         layer.looks().subList(0, look),
                         layer.blend(),
                         layer.opacity());
-        return layer(before, plan.size(), scale, cancel);
+        Passage passage = layer(before, plan.size(), new Site(scale, workers, cancel, store));
+        road(plan, layer, look, scale).prepare(passage);
+        return passage;
     }
 
-    /** A layer's picture with all its looks; from here on one coverage stands for all channels. */
-    private Frame layer(LayerPlan layer, Size sequence, double scale, Cancel cancel) {
-        if (layer.isNeutral()) {
-            return placed(layer.picture(), layer.place(), sequence, scale);
+    /** The other pictures that looks need. */
+    private final class Needed implements Supplies {
+        private final Size sequence;
+        private final double scale;
+
+        Needed(Size sequence, double scale) {
+            this.sequence = sequence;
+            this.scale = scale;
         }
-        record Key(
-                Picture picture, PlacePlan place, List<LookPlan> looks, Size sequence, double s) {}
-        return looked.get(
-                new Key(layer.picture(), layer.place(), layer.looks(), sequence, scale),
-                () -> {
-                    Frame picture = placed(layer.picture(), layer.place(), sequence, scale);
-                    for (LookPlan look : layer.looks()) {
-                        if (!look.isNeutral()) {
-                            picture =
-                                    looks.apply(
-                                            look,
-                                            picture,
-                                            supplies(look, sequence, scale),
-                                            scale,
-                                            cancel);
-                        }
-                    }
-                    return picture.united(workers);
-                });
+
+        @Override
+        public Frame feed(FeedPlan feed) {
+            return placed(feed.picture(), feed.place(), sequence, scale);
+        }
+
+        @Override
+        public Key key(FeedPlan feed) {
+            return feed.picture()
+                    .map(p -> Renderer.key(p, feed.place(), sequence, scale))
+                    .orElseGet(() -> Key.of(sequence.scaled(scale)));
+        }
+
+        /** Fitted into the sequence, or at its own size. */
+        @Override
+        public Frame used(StepPlan step) {
+            Picture picture = step.picture().orElseThrow();
+            boolean tiled =
+                    step.lanes().stream().filter(Objects::nonNull).anyMatch(Pattern::isTiled);
+            Size own = picture.source().size();
+            return placed(picture, PlacePlan.FITTED, tiled ? own : sequence, scale);
+        }
+
+        @Override
+        public Frame matte(MattePlan matte) {
+            return placed(matte.picture(), matte.place(), sequence, scale);
+        }
     }
 
-    /** The other pictures that a look needs. */
-    private Supplies supplies(LookPlan look, Size sequence, double scale) {
-        List<Frame> feeds =
-                look.feeds().stream()
-                        .map(
-                                feed ->
-                                        feed == null
-                                                ? null
-                                                : placed(
-                                                        feed.picture(),
-                                                        feed.place(),
-                                                        sequence,
-                                                        scale))
-                        .toList();
-        List<Frame> steps =
-                look.steps().stream()
-                        .map(
-                                step ->
-                                        step.picture()
-                                                .map(p -> used(step, p, sequence, scale))
-                                                .orElse(null))
-                        .toList();
-        Frame matte =
-                look.reach()
-                        .flatMap(ReachPlan::matte)
-                        .map(m -> placed(m.picture(), m.place(), sequence, scale))
-                        .orElse(null);
-        return new Supplies(feeds, steps, matte);
-    }
-
-    /** The picture that a treatment uses: fitted into the sequence, or at its own size. */
-    private Frame used(StepPlan step, Picture picture, Size sequence, double scale) {
-        boolean tiled = step.lanes().stream().filter(Objects::nonNull).anyMatch(Pattern::isTiled);
-        Size own = picture.source().size();
-        return placed(picture, PlacePlan.FITTED, tiled ? own : sequence, scale);
+    /** A look by itself done to a picture of the sequence's size times {@code scale}. */
+    public Frame apply(LookPlan look, Frame source, double scale, Cancel cancel) {
+        Passage passage =
+                new Passage(
+                        source,
+                        Key.of(new Object()),
+                        new Site(scale, workers, cancel, new Store(0)));
+        new Road(look, Supplies.NONE).take(passage);
+        return passage.frame();
     }
 
     private Frame placed(Optional<Picture> picture, PlacePlan place, Size sequence, double scale) {
@@ -224,56 +267,16 @@ public final class Renderer {
                 .orElseGet(() -> Frame.empty(sequence.scaled(scale)));
     }
 
-    /** A look by itself done to a picture of the sequence's size times {@code scale}. */
-    public Frame apply(LookPlan look, Frame source, double scale, Cancel cancel) {
-        return looks.apply(look, source, Supplies.none(look), scale, cancel);
-    }
-
-    /**
-     * A whole frame as screen pixels, as {@link Screen#pack} makes them of {@link #render}, but
-     * without planes in between where the lanes of one opaque layer go straight to the screen.
-     *
-     * @param pixels at least as many words as the scaled frame has pixels
-     */
-    public void toScreen(Plan plan, double scale, int[] pixels, Cancel cancel) {
-        if (plan.layers().size() == 1 && isStraight(plan.layers().getFirst())) {
-            LayerPlan layer = plan.layers().getFirst();
-            Frame source = placed(layer.picture(), layer.place(), plan.size(), scale);
-            if (source.isOpaque()) {
-                Screen.pack(
-                        looks.straight(
-                                layer.looks().getFirst(),
-                                source.colour(),
-                                supplies(layer.looks().getFirst(), plan.size(), scale),
-                                scale,
-                                cancel),
-                        pixels,
-                        workers);
-                return;
-            }
-        }
-        Screen.pack(render(plan, scale, cancel), pixels, workers);
-    }
-
-    /** Whether the treated lanes of a layer are what is shown. */
-    private static boolean isStraight(LayerPlan layer) {
-        LookPlan look = layer.looks().getFirst();
-        return layer.looks().size() == 1
-                && layer.opacity() == 1
-                && look.overscan() == 1
-                && look.reach().isEmpty()
-                && !look.isNeutral()
-                && LookRenderer.isStraight(look)
-                && look.onto() == Blend.NORMAL
-                && look.ontoAmount() == 1;
+    private static Key key(Picture picture, PlacePlan place, Size sequence, double scale) {
+        record Placed(Picture picture, PlacePlan place, Size sequence, double scale) {}
+        return Key.of(new Placed(picture, place, sequence, scale));
     }
 
     /** A source in its place; uncovered where it does not reach. */
     private Frame placed(Picture picture, PlacePlan place, Size sequence, double scale) {
-        record Key(Picture picture, PlacePlan place, Size sequence, double scale) {}
         Size shown = sequence.scaled(scale);
-        return placed.get(
-                new Key(picture, place, sequence, scale),
+        return store.get(
+                key(picture, place, sequence, scale),
                 () -> {
                     Size fitted = Placement.size(picture.source().size(), sequence, shown, place);
                     return Placement.put(

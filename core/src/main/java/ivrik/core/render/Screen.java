@@ -1,31 +1,34 @@
 package ivrik.core.render;
 
+import ivrik.core.cache.Keepable;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 
-/** Frames as 8-bit screen pixels. */
-public final class Screen {
-    private Screen() {}
+import java.util.Collection;
+import java.util.List;
 
-    /**
-     * Packs a frame, as it shows over black, into opaque ARGB words; samples are clamped to 0..1 and
-     * rounded to the nearest of 256 codes.
-     *
-     * @param pixels at least width x height words, row by row
-     */
-    public static void pack(Frame frame, int[] pixels, Workers workers) {
-        pack(
-                ColourRows.of(
-                        frame.premultiplied(workers).colour().stream().map(Rows::of).toList()),
-                pixels,
-                workers);
+/**
+ * A frame as 8-bit screen pixels, as it shows over black.
+ *
+ * @param pixels opaque ARGB words, row by row; samples are clamped to 0..1 and rounded to the nearest of
+ *     256 codes; nobody writes to them
+ */
+public record Screen(int[] pixels, Size size) implements Keepable {
+    @Override
+    public Collection<?> arrays() {
+        return List.of(pixels);
     }
 
-    /** Packs the rows of red, green and blue in the same way, as they are made. */
-    static void pack(ColourRows rgb, int[] pixels, Workers workers) {
+    public static Screen of(Frame frame, Workers workers) {
+        return of(ColourRows.ofPlanes(frame.premultiplied(workers).colour()), workers);
+    }
+
+    /** The rows of red, green and blue packed as they are made. */
+    static Screen of(ColourRows rgb, Workers workers) {
         int width = rgb.width();
+        int[] pixels = new int[width * rgb.height()];
         workers.rows(
                 rgb.height(),
                 (from, to) -> {
@@ -34,6 +37,7 @@ public final class Screen {
                         packer.row(y, pixels, y * width);
                     }
                 });
+        return new Screen(pixels, new Size(width, rgb.height()));
     }
 
     /** The scratch rows of one thread; its loops are small and begin at 0 so that they vectorise. */

@@ -28,6 +28,11 @@ public final class Cmy implements Separation {
     }
 
     @Override
+    public boolean isLinear() {
+        return true;
+    }
+
+    @Override
     public void separate(float[][] colour, float[][] lanes, int n) {
         for (int c = 0; c < 3; c++) {
             complement(colour[c], lanes[c], n);

@@ -48,6 +48,11 @@ final class Linear implements Separation {
         return lanes;
     }
 
+    @Override
+    public boolean isLinear() {
+        return true;
+    }
+
     private boolean isDelivered() {
         return transfer == Transfer.LINEAR;
     }

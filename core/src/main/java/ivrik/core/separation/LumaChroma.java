@@ -1,5 +1,6 @@
 package ivrik.core.separation;
 
+import ivrik.core.colour.Luma;
 import ivrik.core.colour.Matrix3;
 import ivrik.core.colour.Transfer;
 import ivrik.core.separation.LaneKind.Role;
@@ -55,7 +56,7 @@ final class LumaChroma {
 
     /** ITU-R BT.709. */
     static Separation bt709() {
-        return yCbCr("709", 0.2126, 0.0722);
+        return yCbCr("709", Luma.RED, Luma.BLUE);
     }
 
     /** ITU-R BT.2020, non-constant luminance. */

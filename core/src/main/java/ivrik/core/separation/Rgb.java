@@ -30,6 +30,11 @@ public final class Rgb implements Separation {
     }
 
     @Override
+    public boolean isLinear() {
+        return true;
+    }
+
+    @Override
     public boolean isChannels() {
         return true;
     }

@@ -23,6 +23,14 @@ public interface Separation {
     }
 
     /**
+     * Whether half of a lane is half of what it paints: then lanes may meet others one by one before they
+     * are rejoined.
+     */
+    default boolean isLinear() {
+        return false;
+    }
+
+    /**
      * How many rows of remainders may follow the lanes: what a float could not hold of each, less than
      * half its last bit. Most models need none to be rejoined exactly.
      */

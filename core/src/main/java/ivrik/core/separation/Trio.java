@@ -135,7 +135,8 @@ public final class Trio implements Separation {
         return inks;
     }
 
-    public boolean isLinear() {
+    /** Whether its colours add up in linear light. */
+    public boolean inLinearLight() {
         return linear;
     }
 
@@ -154,6 +155,11 @@ public final class Trio implements Separation {
     @Override
     public List<LaneKind> lanes() {
         return lanes;
+    }
+
+    @Override
+    public boolean isLinear() {
+        return true;
     }
 
     /** Near black a 16-bit picture shows more of linear light than the floats of large lanes hold. */

@@ -7,7 +7,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 /** Noise of single pixels, as electronics add it: alike in all tones. */
-public final class AddedNoise implements Treatment {
+public final class AddedNoise implements LaneTreatment {
     /** How the values are spread. */
     public static final Option SPREAD =
             new Option("spread", "spread", "How the noise is spread", "gaussian", "uniform");
@@ -21,8 +21,7 @@ public final class AddedNoise implements Treatment {
                             Control.RULER,
                             Parameter.percent("strength", "strength", 0, 200, 0).shown(20, 5),
                             Parameter.percent("alike", "one tone", 0, 100, 0).setting(),
-                            Live.hold(1),
-                            Live.SEED)
+                            Live.hold(1))
                     .choosing(SPREAD)
                     .with(Trait.POINTWISE, Trait.LIVE);
 

@@ -6,7 +6,7 @@ import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
 /** The mean of a square. Its radius is two sigma: a side of the square is the radius times root 3. */
-public final class BoxBlur implements Treatment {
+public final class BoxBlur implements LaneTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "box",
@@ -17,6 +17,9 @@ public final class BoxBlur implements Treatment {
                             Parameter.px("radius", "radius", 0, 1000).shown(16, 2),
                             Blurs.ACROSS,
                             Blurs.DOWN)
+                    .noting(
+                            "The box is 1.73 times as wide as its radius: so it blurs as much as a"
+                                    + " Gaussian of the same radius.")
                     .with(Trait.SPREADS);
 
     @Override

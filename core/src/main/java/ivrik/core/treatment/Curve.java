@@ -35,6 +35,10 @@ public final class Curve implements Tone {
 
     @Override
     public boolean isNeutral(Settings settings) {
+        return isNeutralCurve(settings);
+    }
+
+    static boolean isNeutralCurve(Settings settings) {
         for (int i = 0; i < settings.count(SERIES); i++) {
             if (settings.number(SERIES, i, "in") != settings.number(SERIES, i, "out")) {
                 return settings.amount() == 0;
@@ -45,6 +49,13 @@ public final class Curve implements Tone {
 
     @Override
     public Tone.Curve curve(Settings settings, float low, float high) {
+        MonotoneCurve curve = through(settings);
+        double span = high - low;
+        return v -> (float) (low + span * curve.at((v - low) / span));
+    }
+
+    /** The curve through the points that are set. */
+    static MonotoneCurve through(Settings settings) {
         List<double[]> points = new ArrayList<>();
         for (int i = 0; i < settings.count(SERIES); i++) {
             points.add(
@@ -53,8 +64,6 @@ public final class Curve implements Tone {
                         settings.number(SERIES, i, "out") / 100
                     });
         }
-        MonotoneCurve curve = MonotoneCurve.through(points);
-        double span = high - low;
-        return v -> (float) (low + span * curve.at((v - low) / span));
+        return MonotoneCurve.through(points);
     }
 }

@@ -18,6 +18,7 @@ import java.util.stream.Stream;
  * @param parameters its numbers, the amount last
  * @param options its choices
  * @param series what a lane can have any number of
+ * @param note what has to be said beside its control; empty for most
  */
 public record Description(
         String id,
@@ -28,7 +29,8 @@ public record Description(
         List<Parameter> parameters,
         List<Option> options,
         Optional<Series> series,
-        Set<Trait> traits) {
+        Set<Trait> traits,
+        String note) {
     public Description {
         parameters = List.copyOf(parameters);
         options = List.copyOf(options);
@@ -55,26 +57,52 @@ public record Description(
                 Stream.concat(Stream.of(parameters), amount).toList(),
                 List.of(),
                 Optional.empty(),
-                Set.of());
+                Set.of(),
+                "");
     }
 
     /** With choices. */
     public Description choosing(Option... choices) {
         return new Description(
-                id, title, help, group, control, parameters, List.of(choices), series, traits);
+                id,
+                title,
+                help,
+                group,
+                control,
+                parameters,
+                List.of(choices),
+                series,
+                traits,
+                note);
     }
 
     /** With things that a lane can have any number of. */
     public Description listing(Series things) {
         return new Description(
-                id, title, help, group, control, parameters, options, Optional.of(things), traits);
+                id,
+                title,
+                help,
+                group,
+                control,
+                parameters,
+                options,
+                Optional.of(things),
+                traits,
+                note);
     }
 
     public Description with(Trait... more) {
         Set<Trait> all = EnumSet.noneOf(Trait.class);
         all.addAll(traits);
         all.addAll(List.of(more));
-        return new Description(id, title, help, group, control, parameters, options, series, all);
+        return new Description(
+                id, title, help, group, control, parameters, options, series, all, note);
+    }
+
+    /** With something that has to be said beside its control. */
+    public Description noting(String text) {
+        return new Description(
+                id, title, help, group, control, parameters, options, series, traits, text);
     }
 
     public boolean is(Trait trait) {
@@ -93,6 +121,18 @@ public record Description(
                     "parameter of " + id, last, series.get().parameters(), Parameter::name);
         }
         return UnknownNameException.find("parameter of " + id, name, parameters, Parameter::name);
+    }
+
+    /** Whether there is a parameter of a name, those of a series included. */
+    public boolean knows(String name) {
+        if (has(name)) {
+            return true;
+        }
+        String[] words = name.split("\\.", -1);
+        return words.length == 3
+                && series.filter(s -> s.name().equals(words[0])).isPresent()
+                && words[1].matches("\\d{1,4}")
+                && series.get().parameters().stream().anyMatch(p -> p.name().equals(words[2]));
     }
 
     public boolean has(String parameter) {

@@ -7,7 +7,7 @@ import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
 /** Blur along one direction, evenly over a length or falling off softly. */
-public final class DirectionalBlur implements Treatment {
+public final class DirectionalBlur implements LaneTreatment {
     /** How it falls off. */
     public static final Option FALL =
             new Option("fall", "falls off", "How the blur falls off", "evenly", "softly");

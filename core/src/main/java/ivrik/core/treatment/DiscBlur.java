@@ -6,7 +6,7 @@ import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
 /** The mean of a disc, as a lens out of focus gives it. Its radius is two sigma, and the disc's. */
-public final class DiscBlur implements Treatment {
+public final class DiscBlur implements LaneTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "disc",

@@ -2,12 +2,13 @@ package ivrik.core.treatment;
 
 import ivrik.core.filter.Along;
 import ivrik.core.filter.Gaussian;
+import ivrik.core.filter.TurnedGaussian;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
 /** Gaussian blur, alike both ways or not, along any angle. Its radius is two sigma. */
-public final class GaussianBlur implements Treatment {
+public final class GaussianBlur implements LaneTreatment {
     private static final double FAR_PX = 1000;
     private static final Description DESCRIPTION =
             Description.of(
@@ -39,15 +40,24 @@ public final class GaussianBlur implements Treatment {
         double across = sigma * settings.share("across");
         double down = sigma * settings.share("down");
         double angle = settings.number("angle");
-        boolean upright = angle == 0 || across == down;
-        return upright
-                ? Gaussian.of(lane, across, down, settings.edgeFill(), context.workers())
-                : along(
-                        along(lane, angle, across, settings, context).toPlane(context.workers()),
-                        angle + 90,
-                        down,
-                        settings,
-                        context);
+        if (angle % 90 == 0 || across == down) {
+            boolean turned = Math.abs(angle % 180) == 90;
+            return Gaussian.of(
+                    lane,
+                    turned ? down : across,
+                    turned ? across : down,
+                    settings.edgeFill(),
+                    context.workers());
+        }
+        if (across == 0 || down == 0) {
+            return along(
+                    lane,
+                    down == 0 ? angle : angle + 90,
+                    Math.max(across, down),
+                    settings,
+                    context);
+        }
+        return TurnedGaussian.of(lane, across, down, angle, settings.edgeFill(), context.workers());
     }
 
     /** Along one direction only. */

@@ -10,7 +10,7 @@ import ivrik.core.picture.Rows;
  * Grain as film has it: Gaussian noise of a size, strongest in the middle tones, fading to pure black
  * and white; one for all lanes, each its own, or anything between.
  */
-public final class Grain implements Treatment {
+public final class Grain implements LaneTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "grain",
@@ -23,8 +23,7 @@ public final class Grain implements Treatment {
                             Parameter.of("size", "size", "px", 0.5, 400, 1.5, 0.1).setting(),
                             Parameter.percent("response", "film response", 0, 100, 100).setting(),
                             Parameter.percent("alike", "alike in all lanes", 0, 100, 0).setting(),
-                            Live.hold(1),
-                            Live.SEED)
+                            Live.hold(1))
                     .with(Trait.POINTWISE, Trait.LIVE);
 
     @Override

@@ -7,7 +7,8 @@ public enum Group {
     DETAIL("Detail"),
     TONE("Tone"),
     GRAIN("Grain and noise"),
-    MASK("Mask");
+    MASK("Mask"),
+    WHOLE("Whole picture");
 
     private final String title;
 

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
  * Any 5x5 kernel of one's own: the samples about each, weighted, divided, and an offset added. What is
  * left 0 outside the middle nine is a 3x3 kernel.
  */
-public final class KernelFilter implements Treatment {
+public final class KernelFilter implements LaneTreatment {
     /** Rows and columns. */
     public static final int SIDE = 5;
 
@@ -60,7 +60,7 @@ public final class KernelFilter implements Treatment {
 
     @Override
     public boolean isNeutral(Settings settings) {
-        return settings.number("divisor") == 1 && Treatment.super.isNeutral(settings)
+        return settings.number("divisor") == 1 && LaneTreatment.super.isNeutral(settings)
                 || settings.amount() == 0;
     }
 

@@ -2,9 +2,8 @@ package ivrik.core.treatment;
 
 import ivrik.core.filter.Noise.Origin;
 import ivrik.core.filter.Noise.Spread;
-import ivrik.core.motion.Hash;
 
-/** Randomness of treatments: a hash of seed, frame and lane. */
+/** Randomness of treatments: a hash of seed, step, frame and lane. */
 final class Live {
     private static final int ALL_LANES = -1;
 
@@ -12,9 +11,6 @@ final class Live {
     static Parameter hold(double rest) {
         return Parameter.of("hold", "hold", "frames", 1, 1000, rest, 1).setting();
     }
-
-    /** Another seed, other numbers. */
-    static final Parameter SEED = Parameter.of("seed", "seed", "", 0, 9999, 1, 1).setting();
 
     private Live() {}
 
@@ -31,9 +27,8 @@ final class Live {
      */
     static long key(Settings settings, boolean alike) {
         long hold = Math.max(1, Math.round(settings.number("hold")));
-        return Hash.of(
-                (long) settings.number("seed"),
-                Math.floorDiv(settings.moment().frame(), hold),
-                alike ? ALL_LANES : settings.moment().lane());
+        Settings.Moment moment = settings.moment();
+        return moment.draw()
+                .at(Math.floorDiv(moment.frame(), hold), alike ? ALL_LANES : moment.lane());
     }
 }

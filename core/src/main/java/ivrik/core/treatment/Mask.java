@@ -7,7 +7,7 @@ import ivrik.core.picture.Rows;
  * A lane multiplied by the matching channel of a pattern, such as a screen's. A pattern of mean m costs
  * 1/m of the brightness, which is paid back by the mean that the pattern really has.
  */
-public final class Mask implements Treatment {
+public final class Mask implements LaneTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "mask",

@@ -6,7 +6,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 /** The middle value about each pixel: single specks go, edges stay. */
-public final class MedianFilter implements Treatment {
+public final class MedianFilter implements LaneTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                     "median",

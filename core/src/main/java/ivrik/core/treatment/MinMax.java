@@ -5,7 +5,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 /** The least or the greatest value within a radius: thickens the darks or the lights. */
-public final class MinMax implements Treatment {
+public final class MinMax implements LaneTreatment {
     /** What is done, in which order. */
     public static final Option ORDER =
             new Option(

@@ -13,7 +13,7 @@ import java.util.List;
  * follow each other are one mapping, sampled once. Of an amount below 100 % the numbers that drive it
  * are so much less away from rest.
  */
-public interface Move extends Treatment {
+public interface Move extends LaneTreatment {
     /**
      * Where each pixel of the moved lane comes from.
      *

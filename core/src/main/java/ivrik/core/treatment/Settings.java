@@ -1,5 +1,6 @@
 package ivrik.core.treatment;
 
+import ivrik.core.motion.Draw;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Sampler;
 
@@ -28,9 +29,9 @@ public record Settings(
         this(numbers, Map.of(), edgeFill, sampler, Moment.ANY);
     }
 
-    /** Which lane, at which whole frame. */
-    public record Moment(int lane, long frame) {
-        public static final Moment ANY = new Moment(0, 0);
+    /** Which lane, at which whole frame, and what its random numbers are drawn from. */
+    public record Moment(int lane, long frame, Draw draw) {
+        public static final Moment ANY = new Moment(0, 0, new Draw(0, Draw.ANYWHERE));
     }
 
     public double number(String parameter) {

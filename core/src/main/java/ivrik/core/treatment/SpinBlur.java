@@ -1,16 +1,12 @@
 package ivrik.core.treatment;
 
 import ivrik.core.filter.Affine;
-import ivrik.core.filter.Copies;
-import ivrik.core.filter.Copies.Copy;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
-import java.util.stream.IntStream;
-
 /** Blur around a centre, growing with the distance from it. */
-public final class SpinBlur implements Treatment {
+public final class SpinBlur implements LaneTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "spin",
@@ -35,16 +31,12 @@ public final class SpinBlur implements Treatment {
         double x = Centre.x(settings, size, context);
         double y = Centre.y(settings, size, context);
         int n = Blurs.copies(Math.toRadians(sweep) * Centre.halfDiagonal(size));
-        return new Copies(
+        return Blurs.along(
                 lane,
-                IntStream.range(0, n)
-                        .mapToObj(
-                                k ->
-                                        new Copy(
-                                                Affine.turned(sweep * ((k + 0.5) / n - 0.5), x, y),
-                                                1.0 / n))
-                        .toList(),
-                settings.edgeFill());
+                Blurs.even(n),
+                place -> Affine.turned(sweep * place, x, y),
+                settings,
+                context);
     }
 
     @Override

@@ -5,7 +5,7 @@ import ivrik.core.picture.Rows;
 import ivrik.core.rejoin.Blend;
 
 /** A picture or clip of one's own, such as scanned grain, blended into a lane. */
-public final class Texture implements Treatment {
+public final class Texture implements LaneTreatment {
     /** How it is blended in. */
     public static final Option BLEND =
             new Option(

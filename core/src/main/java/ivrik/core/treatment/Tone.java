@@ -3,8 +3,10 @@ package ivrik.core.treatment;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
+import java.util.function.DoubleUnaryOperator;
+
 /** A treatment of each value by itself. */
-public interface Tone extends Treatment {
+public interface Tone extends LaneTreatment, Plot {
     /** What comes out for what goes in. */
     @FunctionalInterface
     interface Curve {
@@ -18,6 +20,12 @@ public interface Tone extends Treatment {
      * @param high where its ink is full
      */
     Curve curve(Settings settings, float low, float high);
+
+    @Override
+    default DoubleUnaryOperator plotted(Settings settings) {
+        Curve curve = curve(settings, 0, 1);
+        return v -> curve.of((float) v);
+    }
 
     @Override
     default Rows apply(Plane lane, Settings settings, Context context) {

@@ -1,20 +1,19 @@
 package ivrik.core.treatment;
 
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
-/** One kind of work on a lane. Implementations are stateless. */
-public interface Treatment {
+/** One kind of work on a lane or on a whole picture. Implementations are stateless. */
+public sealed interface Treatment permits LaneTreatment, PictureTreatment {
     Description description();
 
     /**
-     * Whether these settings change nothing at all; then {@link #apply} is not called. As a rule that
-     * is so when nothing of it is done, or when all parameters that drive it, and those of all its things, are at rest.
+     * Whether these settings change nothing at all; then the work is not done. As a rule that is so when
+     * nothing of it is done, or when all parameters that drive it, and those of all its things, are at
+     * rest.
      */
     default boolean isNeutral(Settings settings) {
         Description d = description();
@@ -41,15 +40,8 @@ public interface Treatment {
     }
 
     /**
-     * The treated lane, of the same size; the lane itself is left as it is. All of it: what is left of
-     * the amount is mixed in by the caller. Work that needs no more than a few rows of the lane at a
-     * time is best left to the reader of the rows.
-     */
-    Rows apply(Plane lane, Settings settings, Context context);
-
-    /**
-     * What is left of the part of a lane that nothing from outside the picture has reached. What does
-     * not move or spread the lane leaves it.
+     * What is left of the part of a picture that nothing from outside it has reached. What does not move
+     * or spread anything leaves it.
      *
      * @param size of the sequence
      */

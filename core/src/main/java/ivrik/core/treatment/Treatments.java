@@ -3,6 +3,8 @@ package ivrik.core.treatment;
 import ivrik.core.UnknownNameException;
 
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** All treatments, found by name. A new one is added to this list. */
 public final class Treatments {
@@ -35,12 +37,34 @@ public final class Treatments {
                     new Grain(),
                     new AddedNoise(),
                     new Texture(),
-                    new Mask());
+                    new Mask(),
+                    new Exposure(),
+                    new PictureCurve(),
+                    new Saturation());
+
+    private static final Map<String, Treatment> BY_NAME =
+            ALL.stream().collect(Collectors.toMap(t -> t.description().id(), t -> t));
 
     private Treatments() {}
 
     public static List<Treatment> all() {
         return ALL;
+    }
+
+    /** Those of lanes. */
+    public static List<LaneTreatment> ofLanes() {
+        return ALL.stream()
+                .filter(LaneTreatment.class::isInstance)
+                .map(LaneTreatment.class::cast)
+                .toList();
+    }
+
+    /** Those of whole pictures. */
+    public static List<PictureTreatment> ofPictures() {
+        return ALL.stream()
+                .filter(PictureTreatment.class::isInstance)
+                .map(PictureTreatment.class::cast)
+                .toList();
     }
 
     /**
@@ -49,6 +73,9 @@ public final class Treatments {
      * @throws UnknownNameException if there is none; it lists those there are
      */
     public static Treatment named(String id) {
-        return UnknownNameException.find("treatment", id, ALL, t -> t.description().id());
+        Treatment found = BY_NAME.get(id);
+        return found != null
+                ? found
+                : UnknownNameException.find("treatment", id, ALL, t -> t.description().id());
     }
 }

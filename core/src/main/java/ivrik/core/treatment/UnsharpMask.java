@@ -5,7 +5,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 /** Adds to a lane what a blur of it takes away: in + strength (in - blurred). */
-public final class UnsharpMask implements Treatment {
+public final class UnsharpMask implements LaneTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                     "unsharp",

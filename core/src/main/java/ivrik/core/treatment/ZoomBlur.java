@@ -1,16 +1,12 @@
 package ivrik.core.treatment;
 
 import ivrik.core.filter.Affine;
-import ivrik.core.filter.Copies;
-import ivrik.core.filter.Copies.Copy;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
-import java.util.stream.IntStream;
-
 /** Blur outward from a centre, growing with the distance from it. */
-public final class ZoomBlur implements Treatment {
+public final class ZoomBlur implements LaneTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "zoom",
@@ -35,17 +31,15 @@ public final class ZoomBlur implements Treatment {
         double x = Centre.x(settings, size, context);
         double y = Centre.y(settings, size, context);
         int n = Blurs.copies(length);
-        return new Copies(
+        return Blurs.along(
                 lane,
-                IntStream.range(0, n)
-                        .mapToObj(
-                                k -> {
-                                    double by = length * ((k + 0.5) / n - 0.5);
-                                    double far = 1 + by / Centre.halfDiagonal(size);
-                                    return new Copy(Affine.scaled(far, far, x, y), 1.0 / n);
-                                })
-                        .toList(),
-                settings.edgeFill());
+                Blurs.even(n),
+                place -> {
+                    double far = 1 + length * place / Centre.halfDiagonal(size);
+                    return Affine.scaled(far, far, x, y);
+                },
+                settings,
+                context);
     }
 
     @Override

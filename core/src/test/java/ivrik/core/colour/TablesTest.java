@@ -33,6 +33,8 @@ class TablesTest {
         TransferTable to = TransferTable.toLinear(Transfer.SRGB);
         TransferTable from = TransferTable.fromLinear(Transfer.SRGB);
         assertThat(to.at(0)).isZero();
+        assertThat(to.at(-0f)).isZero();
+        assertThat(from.at(-0f)).isZero();
         assertThat(to.at(1)).isEqualTo(1f);
         assertThat(from.at(1)).isEqualTo(1f);
         assertThat(from.at(-0.5f)).isEqualTo(-from.at(0.5f), within(2e-7f));

@@ -122,38 +122,55 @@ class BlurTest {
     }
 
     @ParameterizedTest
-    @ValueSource(doubles = {0.6, 1, 2.5, 7.3})
-    void aDiscIsAsWideInEachRowAsItIsThereOnAverage(double radius) {
-        Plane in = Pictured.noise(41, 33, 9);
-        Plane out = new Disc(in, radius, EdgeFill.WRAP).toPlane(WORKERS);
-        for (int y = 0; y < 33; y += 5) {
-            for (int x = 0; x < 41; x += 7) {
-                double sum = 0;
-                double area = 0;
-                int r = (int) Math.ceil(radius) + 1;
-                for (int j = -r; j <= r; j++) {
-                    double width = 2 * chord(j, radius);
-                    area += width;
-                    for (int i = -r; i <= r; i++) {
-                        double w = width < 1 ? (i == 0 ? width : 0) : share(i, width);
-                        sum += w * Exact.at(in, x + i, y + j, EdgeFill.WRAP);
-                    }
-                }
-                assertThat(area).isCloseTo(Math.PI * radius * radius, within(1e-3));
-                assertThat((double) out.at(x, y)).isCloseTo(sum / area, within(3e-5));
+    @ValueSource(doubles = {0.5, 0.6, 1, 2.5, 4, 7.3})
+    void aPointOfLightBecomesADiscThatCoversItsRimAsFarAsItReaches(double radius) {
+        Plane point = Plane.of(31, 31);
+        point.data()[15 * 31 + 15] = 1;
+        Plane out = new Disc(point, radius, EdgeFill.EMPTY).toPlane(WORKERS);
+        double sum = 0;
+        for (int y = 0; y < 31; y++) {
+            for (int x = 0; x < 31; x++) {
+                double wanted = counted(x - 15, y - 15, radius) / (Math.PI * radius * radius);
+                assertThat((double) out.at(x, y))
+                        .as("%d, %d", x, y)
+                        .isCloseTo(wanted, within(2e-3));
+                assertThat(out.at(x, y)).as("a quarter turn").isEqualTo(out.at(30 - y, x));
+                sum += out.at(x, y);
             }
         }
+        assertThat(sum).isCloseTo(1, within(1e-5));
     }
 
-    /** Half the mean chord of a row, by adding up many. */
-    private static double chord(int row, double radius) {
-        double sum = 0;
-        int n = 20000;
-        for (int k = 0; k < n; k++) {
-            double t = row - 0.5 + (k + 0.5) / n;
-            sum += Math.sqrt(Math.max(0, radius * radius - t * t));
+    /** How much of a pixel lies in a disc, by counting many points of it. */
+    private static double counted(int x, int y, double radius) {
+        int n = 400;
+        int in = 0;
+        for (int j = 0; j < n; j++) {
+            for (int i = 0; i < n; i++) {
+                double px = x - 0.5 + (i + 0.5) / n;
+                double py = y - 0.5 + (j + 0.5) / n;
+                in += px * px + py * py < radius * radius ? 1 : 0;
+            }
         }
-        return sum / n;
+        return (double) in / n / n;
+    }
+
+    @Test
+    void aDiscOfAPictureIsTheMeanOfWhatItCovers() {
+        Plane in = Pictured.noise(41, 33, 9);
+        Plane out = new Disc(in, 3.3, EdgeFill.WRAP).toPlane(WORKERS);
+        for (int y = 0; y < 33; y += 8) {
+            for (int x = 0; x < 41; x += 10) {
+                double sum = 0;
+                for (int j = -4; j <= 4; j++) {
+                    for (int i = -4; i <= 4; i++) {
+                        sum += counted(i, j, 3.3) * Exact.at(in, x + i, y + j, EdgeFill.WRAP);
+                    }
+                }
+                assertThat((double) out.at(x, y))
+                        .isCloseTo(sum / (Math.PI * 3.3 * 3.3), within(1e-3));
+            }
+        }
     }
 
     @ParameterizedTest
@@ -177,7 +194,7 @@ class BlurTest {
                                                 fill,
                                                 WORKERS))
                         .toPlane(WORKERS);
-        Samples samples = new Samples(in, 1, fill, Sampler.GOOD);
+        Samples samples = new Samples(in, 1, fill, Sampler.CUBIC);
         for (int y = 24; y < 36; y += 3) {
             for (int x = 30; x < 50; x += 4) {
                 double sum = 0;

@@ -59,12 +59,12 @@ public final class Exact {
     /** The kernel of a sampler by its textbook formula, at a distance. */
     public static double kernel(Sampler sampler, double d) {
         return switch (sampler) {
-            case QUICK -> Math.max(0, 1 - d);
-            case GOOD ->
+            case LINEAR -> Math.max(0, 1 - d);
+            case CUBIC ->
                     d < 1
                             ? 1.5 * Math.pow(d, 3) - 2.5 * d * d + 1
                             : d < 2 ? -0.5 * Math.pow(d, 3) + 2.5 * d * d - 4 * d + 2 : 0;
-            case BEST -> d < 1e-9 ? 1 : d < 3 ? sinc(d) * sinc(d / 3) : 0;
+            case LANCZOS -> d < 1e-9 ? 1 : d < 3 ? sinc(d) * sinc(d / 3) : 0;
         };
     }
 

@@ -59,7 +59,8 @@ class WarpTest {
         Affine quarter = Affine.turned(90, 2, 2);
         assertThat(back(quarter, 3.5, 2.5)).containsExactly(2.5, 0.5);
         Plane in = Pictured.noise(4, 4, 1);
-        Plane out = Moved.of(in, List.of(quarter), EdgeFill.EMPTY, Sampler.BEST).toPlane(WORKERS);
+        Plane out =
+                Moved.of(in, List.of(quarter), EdgeFill.EMPTY, Sampler.LANCZOS).toPlane(WORKERS);
         for (int y = 0; y < 4; y++) {
             for (int x = 0; x < 4; x++) {
                 assertThat(out.at(3 - y, x)).isEqualTo(in.at(x, y));

@@ -114,7 +114,7 @@ class JsonTest {
                         () ->
                                 ProjectJson.read(
                                         ProjectJson.write(project)
-                                                .replace("\"version\" : 1", "\"version\" : 7")))
+                                                .replace("\"version\" : 2", "\"version\" : 7")))
                 .hasMessageContaining("version 7");
     }
 }

@@ -60,7 +60,7 @@ class WholeProjectTest {
                 .withLane(3, s -> s.withFeed(new Feed("title", -4, EdgeFill.MIRROR, PLACED)));
     }
 
-    private static Project project() {
+    static Project project() {
         Title words =
                 new Title(
                         "two\n\"lines\"",
@@ -78,14 +78,19 @@ class WholeProjectTest {
                         .withVisible(false)
                         .withLooks(
                                 List.of(
-                                        new LayerLook(look(), false),
+                                        new LayerLook("look-1", look(), false),
                                         new LayerLook(
+                                                "look-7",
                                                 BuiltInLooks.named("stereo-glasses")
                                                         .withDial("pair", 2),
                                                 true)));
         return new Project(
                 "Whole",
-                new Sequence(SIZE, new Rational(25, 1), Ground.PAPER),
+                new Sequence(
+                        SIZE,
+                        new Rational(25, 1),
+                        Ground.PAPER,
+                        ivrik.core.colour.ColourSpace.DISPLAY_P3),
                 List.of(
                         Source.of("title", words, SIZE),
                         Source.solid("solid", Ink.parse("102030"), SIZE)),

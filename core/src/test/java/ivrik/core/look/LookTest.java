@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ivrik.core.IvrikException;
 import ivrik.core.UnknownNameException;
 import ivrik.core.motion.Ease;
+import ivrik.core.motion.Instant;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
@@ -15,8 +16,10 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.core.render.Planner;
+import ivrik.core.render.LookPlanner;
 import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.Settings;
+import ivrik.core.treatment.Shift;
 
 import org.junit.jupiter.api.Test;
 
@@ -33,11 +36,15 @@ class LookTest {
                         "rate");
     }
 
+    private static Settings settings(Look look, int lane, long frame) {
+        return new LookPlanner(look, Instant.of(frame, Rational.of(24)), "")
+                .settings(look.steps().getFirst(), lane);
+    }
+
     @Test
     void aDialAddsItsShareToWhatItDrives() {
         Look set = split.withAmounts(0, 2, a -> a.with("y", Value.of(10))).withDial("blue-y", -3);
-        assertThat(Planner.settings(set, 0, 2, Rational.ZERO, Rational.of(24)).number("y"))
-                .isEqualTo(7);
+        assertThat(settings(set, 2, 0).number("y")).isEqualTo(7);
     }
 
     @Test
@@ -51,8 +58,7 @@ class LookTest {
                                                 new Peg(0, 0, Ease.LINEAR),
                                                 new Peg(10, 20, Ease.LINEAR))));
         Look look = split.withDials(Lists.with(split.dials(), 0, keyed));
-        assertThat(Planner.settings(look, 0, 0, Rational.of(5), Rational.of(24)).number("x"))
-                .isEqualTo(10);
+        assertThat(settings(look, 0, 5).number("x")).isEqualTo(10);
     }
 
     @Test
@@ -107,23 +113,36 @@ class LookTest {
         assertThat(FrameRange.parse("7")).isEqualTo(new FrameRange(7, 7));
     }
 
+    private static List<String> driven(Look look, String dial) {
+        return look.dial(dial).links().stream().map(l -> l.target().stepId()).distinct().toList();
+    }
+
     @Test
     void dialsFollowTheirStepsWhereverTheyGo() {
-        Look two = BuiltInLooks.named("lens-fringe").withStepAdded(0, Step.atRest(new Grain(), 3));
+        Look two =
+                BuiltInLooks.named("lens-fringe")
+                        .withStepAdded(0, Step.atRest("grain-1", new Grain(), 3));
         assertThat(two.steps().stream().map(Step::treatment))
                 .containsExactly("grain", "lens", "zoom");
-        assertThat(two.dial("amount").links()).allMatch(l -> l.step() == 1);
-        assertThat(two.dial("smear").links()).allMatch(l -> l.step() == 2);
-        Look moved = two.withStepMoved(2, 0);
-        assertThat(moved.steps().stream().map(Step::treatment))
-                .containsExactly("zoom", "grain", "lens");
-        assertThat(moved.dial("amount").links()).allMatch(l -> l.step() == 2);
-        assertThat(moved.dial("smear").links()).allMatch(l -> l.step() == 0);
-        assertThat(moved.withStepMoved(0, 2)).isEqualTo(two);
-        Look without = two.withoutStep(1);
-        assertThat(without.dial("amount").links()).isEmpty();
-        assertThat(without.dial("smear").links()).allMatch(l -> l.step() == 1);
-        Look glow = BuiltInLooks.named("glow-one-colour").withoutStep(0);
-        assertThat(glow.dial("hue").links()).hasSize(1);
+        Look moved = two.withStepMoved("zoom-1", 0);
+        assertThat(moved.steps().stream().map(Step::id))
+                .containsExactly("zoom-1", "grain-1", "lens-1");
+        assertThat(driven(moved, "amount")).containsExactly("lens-1");
+        assertThat(driven(moved, "smear")).containsExactly("zoom-1");
+        assertThat(moved.withStepMoved("zoom-1", 2)).isEqualTo(two);
+        Look without = two.withoutStep("lens-1");
+        assertThat(driven(without, "amount")).isEmpty();
+        assertThat(driven(without, "smear")).containsExactly("zoom-1");
+        Look glow = BuiltInLooks.named("glow-one-colour");
+        assertThat(glow.withoutStep(glow.steps().getFirst().id()).dial("hue").links()).hasSize(1);
+    }
+
+    @Test
+    void aNewStepsIdIsNoneThatIsThere() {
+        Look one = BuiltInLooks.named("rgb-split");
+        assertThat(one.freeId(new Shift())).isEqualTo("shift-2");
+        assertThat(one.freeId(new Grain())).isEqualTo("grain-1");
+        assertThatThrownBy(() -> one.withStepAdded(one.steps().getFirst()))
+                .hasMessageContaining("one id");
     }
 }

@@ -12,10 +12,10 @@ class JitterTest {
 
     private static double at(Jitter jitter, long frame, int lane, String what) {
         return jitter.at(
-                Rational.of(frame),
+                Instant.of(frame, RATE),
                 jitter.amount().at(frame),
                 jitter.frequencyHz(),
-                RATE,
+                new Draw(jitter.seed(), Draw.ANYWHERE),
                 lane,
                 what);
     }

@@ -64,11 +64,22 @@ class KernelsTest {
     @ParameterizedTest
     @EnumSource
     void transferFunctionsGoThereAndBackAlsoBelowBlackAndAboveWhite(Transfer transfer) {
+        // The constants of the standards have so many digits; the darkest code of PQ is no zero.
+        double exact = transfer == Transfer.PQ || transfer == Transfer.HLG ? 1e-6 : 1e-9;
         for (double v = -0.5; v < 2; v += 0.01) {
-            assertThat(transfer.fromLinear(transfer.toLinear(v))).isCloseTo(v, within(1e-9));
+            assertThat(transfer.fromLinear(transfer.toLinear(v))).isCloseTo(v, within(exact));
             assertThat(transfer.toLinear(-v)).isCloseTo(-transfer.toLinear(v), within(1e-12));
         }
-        assertThat(transfer.toLinear(1)).isCloseTo(1, within(1e-12));
+        double peak = transfer == Transfer.PQ ? 10_000 / 203.0 : 1;
+        assertThat(transfer.toLinear(1)).isCloseTo(peak, within(1e-7 * peak));
+    }
+
+    /** SMPTE ST 2084 and ITU-R BT.2408: 58 % of PQ is reference white, 75 % of HLG is it too. */
+    @Test
+    void referenceWhiteLiesWhereTheReportsSay() {
+        assertThat(Transfer.PQ.toLinear(0.5807)).isCloseTo(1, within(2e-3));
+        assertThat(1000 / 203.0 * Math.pow(Transfer.HLG.toLinear(0.75), 1.2))
+                .isCloseTo(1, within(5e-3));
     }
 
     @Test

@@ -3,6 +3,8 @@ package ivrik.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ivrik.core.cache.Key;
+import ivrik.core.cache.Store;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
@@ -15,8 +17,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Zoom;
-import ivrik.core.project.FrameRange;
+import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
 import ivrik.core.treatment.Covered;
 
@@ -33,7 +34,6 @@ import java.util.List;
 /** White pictures that move over nothing: whatever is not white is an uncovered edge. */
 class OverscanTest {
     private static final Size SIZE = new Size(160, 90);
-    private static final FrameRange ALL = new FrameRange(0, Scene.FRAMES - 1);
     private static final Look SPLIT = empty(BuiltInLooks.named("rgb-split"));
 
     private final Scene scene = new Scene(white());
@@ -84,7 +84,7 @@ class OverscanTest {
                         .withAmounts(0, 0, a -> a.with(axis, moving))
                         .withAmounts(0, 1, a -> a.with(axis, shaken(shake)))
                         .withAmounts(0, 2, a -> a.with(axis, Value.of(blue)));
-        Overscans.Result needed = Overscans.demanded(look, ALL, strip.sequence());
+        Overscans.Result needed = strip.demanded(look);
         assertThat(worst(strip, look.withOverscan(new Overscan(Kind.AUTOMATIC, 1))))
                 .isLessThan(1e-5);
         if (needed.scale() > 1.005) {
@@ -106,7 +106,7 @@ class OverscanTest {
     void itIsTheLeastThatHidesAWholePixelMoveAndNamesTheFrame() {
         Value once = new Value(0, List.of(new Peg(0, 0, Ease.HOLD), new Peg(7, 5, Ease.HOLD)));
         Look look = SPLIT.withAmounts(0, 1, a -> a.with("x", once));
-        Overscans.Result needed = Overscans.demanded(look, ALL, scene.sequence());
+        Overscans.Result needed = scene.demanded(look);
         assertThat(needed.frame()).isEqualTo(7);
         // five columns uncovered, and one more that the cubic may look at: 79.5 / (79.5 - 6)
         assertThat(needed.scale()).isCloseTo(79.5 / 73.5, within(1e-12));
@@ -115,15 +115,15 @@ class OverscanTest {
 
     @Test
     void heldMutedAndRestingLanesDemandNothing() {
-        assertThat(Overscans.demanded(SPLIT, ALL, scene.sequence()).scale()).isEqualTo(1);
+        assertThat(scene.demanded(SPLIT).scale()).isEqualTo(1);
         Look moved = SPLIT.withDial("red-x", 8);
         for (Look look :
                 List.of(
                         moved.withLane(0, s -> s.withHold(true)),
                         moved.withLane(0, s -> s.withMute(true)))) {
-            assertThat(Overscans.demanded(look, ALL, scene.sequence()).scale()).isEqualTo(1);
+            assertThat(scene.demanded(look).scale()).isEqualTo(1);
         }
-        assertThat(Overscans.demanded(moved, ALL, scene.sequence()).scale()).isGreaterThan(1.1);
+        assertThat(scene.demanded(moved).scale()).isGreaterThan(1.1);
     }
 
     @Test
@@ -132,12 +132,19 @@ class OverscanTest {
         for (int x = 0; x < 41; x++) {
             ramp.data()[x] = x;
         }
-        Plane out = Zoom.of(ramp, 2, ivrik.core.picture.Workers.shared());
+        Plane out = enlarged(ramp, 2);
         assertThat(out.at(20, 0)).isEqualTo(20f);
         for (int x = 4; x < 37; x++) {
             assertThat(out.at(x, 0)).isCloseTo(20 + (x - 20) / 2f, within(1e-4f));
         }
-        assertThat(Zoom.of(ramp, 1, ivrik.core.picture.Workers.shared())).isSameAs(ramp);
+        assertThat(new Enlarge(1).isNeutral()).isTrue();
+    }
+
+    private static Plane enlarged(Plane plane, double times) {
+        Site site = new Site(1, Workers.shared(), Cancel.NEVER, new Store(0));
+        Passage passage = new Passage(Frame.opaque(plane, plane, plane), Key.of("enlarged"), site);
+        new Enlarge(times).take(passage);
+        return passage.frame().colour().getFirst();
     }
 
     @Test
@@ -149,11 +156,11 @@ class OverscanTest {
         Scene ramps = new Scene(Frame.opaque(ramp, ramp, ramp));
         Look look = SPLIT.withDial("red-x", 6).withDial("blue-y", -4);
         Project project = ramps.project(look);
-        Covered covered = Overscans.demanded(look, ALL, ramps.sequence()).covered();
+        Covered covered = ramps.demanded(look).covered();
         Project trimmed = Trim.to(project, covered);
         assertThat(trimmed.sequence().size()).isEqualTo(new Size(154, 86));
         Frame before = ramps.render(project, 3);
-        Frame after = ramps.render(trimmed, 3).premultiplied(ivrik.core.picture.Workers.shared());
+        Frame after = ramps.render(trimmed, 3).premultiplied(Workers.shared());
         for (int c = 0; c < 3; c++) {
             for (int y = 0; y < 86; y++) {
                 for (int x = 0; x < 154; x++) {

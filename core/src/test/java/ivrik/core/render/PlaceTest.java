@@ -57,7 +57,7 @@ class PlaceTest {
     @Test
     void flipsAndHalfTurnsAreExact() {
         Frame flipped = placed(Place.FITTED.withFlips(true, false));
-        Frame turned = placed(Place.FITTED.withAngle(Value.of(180)));
+        Frame turned = placed(Place.FITTED.withAngleDegrees(Value.of(180)));
         for (int y = 0; y < 16; y++) {
             for (int x = 0; x < 24; x++) {
                 assertThat(red(flipped, x, y)).isEqualTo(red(picture, 23 - x, y));
@@ -77,7 +77,10 @@ class PlaceTest {
                         dots.project(REST)
                                 .withLayer(
                                         "l",
-                                        l -> l.withPlace(Place.FITTED.withAngle(Value.of(90)))),
+                                        l ->
+                                                l.withPlace(
+                                                        Place.FITTED.withAngleDegrees(
+                                                                Value.of(90)))),
                         0);
         assertThat(out.size()).isEqualTo(square);
         assertThat(red(out, 8, 0)).as("top right").isEqualTo(1f);

@@ -10,10 +10,13 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import ivrik.core.Pictured;
+import ivrik.core.cache.Store;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
+import ivrik.core.measure.Register;
 import ivrik.core.motion.Ease;
+import ivrik.core.motion.Instant;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Rational;
@@ -61,7 +64,7 @@ class RendererTest {
     }
 
     private Renderer renderer() {
-        return new Renderer((p, s) -> picture, Workers.shared(), 1 << 28);
+        return new Renderer((p, s) -> picture, Workers.shared(), new Store(1 << 28));
     }
 
     private Frame render(Look look) {
@@ -144,11 +147,11 @@ class RendererTest {
         Plane cover = Plane.of(96, 64);
         cover.data()[30 * 96 + 40] = 1;
         Frame title = Frame.straight(white, white, white, cover);
-        Renderer renderer = new Renderer((p, s) -> title, Workers.shared(), 1 << 28);
+        Renderer renderer = new Renderer((p, s) -> title, Workers.shared(), new Store(1 << 28));
         Frame out = renderer.render(project(split.withDial("red-x", 3)), 0);
         assertThat(out.colour().get(0).at(43, 30)).isEqualTo(1f);
         assertThat(out.coverage().get(0).at(43, 30)).isEqualTo(1f);
-        assertThat(out.coverage().get(1).at(43, 30)).isEqualTo(1f);
+        assertThat(out.coverage().get(1).at(43, 30)).as("each channel has its own").isZero();
         assertThat(out.colour().get(1).at(43, 30)).isZero();
         assertThat(out.unionAlpha(Workers.shared()).at(43, 30)).isEqualTo(1f);
         assertThat(out.colour().get(1).at(40, 30)).isEqualTo(1f);
@@ -188,10 +191,12 @@ class RendererTest {
     @Test
     void theSameProjectGivesTheSameBytesOnAnyThreadsAndFromAnyCache() {
         Look look = split.withDial("shake", 6).withDial("rate", 9);
-        Frame one = new Renderer((p, s) -> picture, new Workers(1), 0).render(project(look), 17);
+        Frame one =
+                new Renderer((p, s) -> picture, new Workers(1), new Store(0))
+                        .render(project(look), 17);
         for (int threads : new int[] {2, 7}) {
             try (Workers workers = new Workers(threads)) {
-                Renderer other = new Renderer((p, s) -> picture, workers, 1 << 28);
+                Renderer other = new Renderer((p, s) -> picture, workers, new Store(1 << 28));
                 other.render(project(look), 3);
                 Frame again = other.render(project(look), 17);
                 for (int c = 0; c < 3; c++) {
@@ -223,7 +228,7 @@ class RendererTest {
                 new Renderer(
                         (p, s) -> p.source().id().equals("t") ? glass : picture,
                         Workers.shared(),
-                        1 << 28);
+                        new Store(1 << 28));
         Frame out = renderer.render(project, 0);
         assertThat(out.isOpaque()).isTrue();
         assertThat(out.colour().get(2).at(9, 9))
@@ -246,7 +251,9 @@ class RendererTest {
                         false);
         Renderer renderer =
                 new Renderer(
-                        (p, s) -> Frame.opaque(white, white, white), Workers.shared(), 1 << 28);
+                        (p, s) -> Frame.opaque(white, white, white),
+                        Workers.shared(),
+                        new Store(1 << 28));
         Frame out = renderer.render(project(split).withSource(tall), 0);
         assertThat(out.size()).isEqualTo(SIZE);
         assertThat(out.coverage().get(0).at(31, 10)).isZero();
@@ -259,7 +266,7 @@ class RendererTest {
     void movingAValueKeepsTheSourceAndOtherFramesPlansEqual() {
         Pictures pictures = mock(Pictures.class);
         when(pictures.frame(any(), any())).thenReturn(picture);
-        Renderer renderer = new Renderer(pictures, Workers.shared(), 1 << 28);
+        Renderer renderer = new Renderer(pictures, Workers.shared(), new Store(1 << 28));
         for (int i = 1; i < 5; i++) {
             renderer.render(project(split.withDial("red-x", i)), 0);
         }
@@ -293,7 +300,9 @@ class RendererTest {
                         0, 0, a -> a.withJitter(new Jitter(burst, 9, Jitter.Kind.SMOOTH, 4)));
         assertThat(Planner.plan(project(shaking), 10)).isEqualTo(Planner.plan(project(split), 10));
         assertThat(Planner.plan(project(shaking), 34)).isEqualTo(Planner.plan(project(split), 34));
-        var there = Planner.settings(shaking, 0, 0, Rational.of(22), Rational.of(24));
+        var there =
+                new LookPlanner(shaking, Instant.of(22, Rational.of(24)), "")
+                        .settings(shaking.steps().getFirst(), 0);
         assertThat(Math.abs(there.number("x"))).isBetween(0.01, 12.0);
         assertThat(there.number("x")).isNotEqualTo(there.number("y"));
     }
@@ -301,9 +310,8 @@ class RendererTest {
     @Test
     void screenPixelsAreRoundedCodes() {
         Plane p = Plane.of(3, 1, -1, 0.5f, 2);
-        int[] pixels = new int[3];
-        Screen.pack(Frame.opaque(p, p, p), pixels, Workers.shared());
-        assertThat(pixels).containsExactly(0xff000000, 0xff808080, 0xffffffff);
+        assertThat(Screen.of(Frame.opaque(p, p, p), Workers.shared()).pixels())
+                .containsExactly(0xff000000, 0xff808080, 0xffffffff);
     }
 
     @Test
@@ -317,12 +325,11 @@ class RendererTest {
                                 .withOnto(new Onto(Blend.SCREEN, Value.of(0.4))))) {
             for (double scale : new double[] {1, 0.5}) {
                 Plan plan = Planner.plan(project(look), 0);
-                Size size = SIZE.scaled(scale);
-                int[] direct = new int[(int) size.pixels()];
-                int[] planes = new int[(int) size.pixels()];
-                renderer().toScreen(plan, scale, direct, Cancel.NEVER);
-                Screen.pack(renderer().render(plan, scale, Cancel.NEVER), planes, Workers.shared());
-                assertThat(direct).isEqualTo(planes);
+                Screen direct = renderer().screen(plan, scale, Cancel.NEVER);
+                Screen planes =
+                        Screen.of(renderer().render(plan, scale, Cancel.NEVER), Workers.shared());
+                assertThat(direct.size()).isEqualTo(SIZE.scaled(scale));
+                assertThat(direct.pixels()).isEqualTo(planes.pixels());
             }
         }
     }

@@ -1,5 +1,6 @@
 package ivrik.core.render;
 
+import ivrik.core.cache.Store;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
@@ -52,7 +53,15 @@ final class Scene {
     }
 
     Renderer renderer() {
-        return new Renderer((p, shown) -> picture.apply(p.frame()), Workers.shared(), 1 << 28);
+        return new Renderer(
+                (p, shown) -> picture.apply(p.frame()), Workers.shared(), new Store(1 << 28));
+    }
+
+    /** What the moves of a look demand of overscan. */
+    Overscans.Result demanded(Look look) {
+        Project project = project(look);
+        Layer layer = project.layers().getFirst();
+        return new Planner(project).demanded(layer, layer.looks().getFirst(), Cancel.NEVER);
     }
 
     Frame render(Project project, long frame) {

@@ -3,6 +3,7 @@ package ivrik.core.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.Pictured;
+import ivrik.core.motion.Draw;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
@@ -40,7 +41,7 @@ class EdgesTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void anEdgeFillIsThePictureContinued(Treatment treatment) {
+    void anEdgeFillIsThePictureContinued(LaneTreatment treatment) {
         Plane in = Pictured.noise(WIDTH, HEIGHT, 5);
         for (EdgeFill fill : EdgeFill.values()) {
             Plane asked = done(treatment, in, numbers(treatment, 1), fill);
@@ -60,25 +61,32 @@ class EdgesTest {
      * What adds up copies has as many as the size of the picture asks for; pins are worked out on a grid
      * that is within a twentieth of a pixel.
      */
-    private static double tolerance(Treatment treatment) {
+    private static double tolerance(LaneTreatment treatment) {
         return switch (treatment) {
             case ZoomBlur z -> 0.1;
             case SpinBlur s -> 0.1;
+            case Dispersion d -> 0.1;
             case Pins p -> 0.05;
             default -> 2e-3;
         };
     }
 
     private static Plane done(
-            Treatment treatment, Plane in, Map<String, Double> numbers, EdgeFill fill) {
-        Settings settings = new Settings(numbers, Map.of(), fill, Sampler.GOOD, new Moment(1, 7));
+            LaneTreatment treatment, Plane in, Map<String, Double> numbers, EdgeFill fill) {
+        Settings settings =
+                new Settings(
+                        numbers,
+                        Map.of(),
+                        fill,
+                        Sampler.CUBIC,
+                        new Moment(1, 7, new Draw(3, Draw.ANYWHERE)));
         Workers workers = Workers.shared();
         Context context = new Context(1, Treating.lane(0), Optional.empty(), workers);
         return treatment.apply(in, settings, context).toPlane(workers);
     }
 
     /** As it is shown off; what is told at the corner, by where the corner is. */
-    private static Map<String, Double> numbers(Treatment treatment, double larger) {
+    private static Map<String, Double> numbers(LaneTreatment treatment, double larger) {
         Map<String, Double> numbers =
                 new HashMap<>(TreatmentsTest.shownOff(treatment, EdgeFill.EMPTY).numbers());
         if (treatment instanceof Lens) {

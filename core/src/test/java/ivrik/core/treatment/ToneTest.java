@@ -3,6 +3,7 @@ package ivrik.core.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ivrik.core.motion.Draw;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Sampler;
@@ -20,11 +21,11 @@ import java.util.Optional;
 
 /** Numbers worked out by hand. */
 class ToneTest {
-    private static double of(Treatment t, double value, Object... numbers) {
+    private static double of(LaneTreatment t, double value, Object... numbers) {
         return of(t, value, Treating.lane(0), numbers);
     }
 
-    private static double of(Treatment t, double value, LaneKind lane, Object... numbers) {
+    private static double of(LaneTreatment t, double value, LaneKind lane, Object... numbers) {
         Map<String, Double> all = new HashMap<>();
         for (int i = 0; i < numbers.length; i += 2) {
             all.put((String) numbers[i], ((Number) numbers[i + 1]).doubleValue());
@@ -151,7 +152,11 @@ class ToneTest {
     }
 
     private static Plane withPicture(
-            Treatment t, Plane in, Plane picture, Map<String, Double> numbers, String... words) {
+            LaneTreatment t,
+            Plane in,
+            Plane picture,
+            Map<String, Double> numbers,
+            String... words) {
         Map<String, String> chosen = new HashMap<>();
         for (int i = 0; i < words.length; i += 2) {
             chosen.put(words[i], words[i + 1]);
@@ -250,8 +255,8 @@ class ToneTest {
                         rest.numbers(),
                         Map.of("by", "blocks"),
                         EdgeFill.WRAP,
-                        Sampler.GOOD,
-                        new Settings.Moment(lane, frame));
+                        Sampler.CUBIC,
+                        new Settings.Moment(lane, frame, new Draw(1, Draw.ANYWHERE)));
         return Treating.treated(d, in, s, 1);
     }
 }

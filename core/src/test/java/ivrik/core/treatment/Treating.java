@@ -36,10 +36,10 @@ final class Treating {
         Map<String, Double> all = new HashMap<>();
         treatment.description().parameters().forEach(p -> all.put(p.name(), p.rest()));
         all.putAll(numbers);
-        return new Settings(all, words, fill, Sampler.GOOD, Settings.Moment.ANY);
+        return new Settings(all, words, fill, Sampler.CUBIC, Settings.Moment.ANY);
     }
 
-    static Plane treated(Treatment treatment, Plane in, Settings settings, double scale) {
+    static Plane treated(LaneTreatment treatment, Plane in, Settings settings, double scale) {
         return treatment.apply(in, settings, at(scale, Workers.shared())).toPlane(Workers.shared());
     }
 }

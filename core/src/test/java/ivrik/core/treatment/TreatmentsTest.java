@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
+import ivrik.core.motion.Draw;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Resample;
@@ -23,8 +24,8 @@ import java.util.Optional;
 
 /** What holds for every treatment. */
 class TreatmentsTest {
-    static List<Treatment> all() {
-        return Treatments.all();
+    static List<LaneTreatment> all() {
+        return Treatments.ofLanes();
     }
 
     /** As it is shown off in the first lane, things of a series included. */
@@ -44,10 +45,16 @@ class TreatmentsTest {
                                 }
                             }
                         });
-        return new Settings(numbers, Map.of(), fill, Sampler.GOOD, new Moment(1, 7));
+        return new Settings(
+                numbers,
+                Map.of(),
+                fill,
+                Sampler.CUBIC,
+                new Moment(1, 7, new Draw(3, Draw.ANYWHERE)));
     }
 
-    private static Plane done(Treatment t, Plane in, Settings s, double scale, Workers workers) {
+    private static Plane done(
+            LaneTreatment t, Plane in, Settings s, double scale, Workers workers) {
         Context context =
                 new Context(
                         scale,
@@ -75,7 +82,7 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void atRestItIsNeutralAndShownOffItIsNot(Treatment treatment) {
+    void atRestItIsNeutralAndShownOffItIsNot(LaneTreatment treatment) {
         assertThat(treatment.isNeutral(Treating.settings(treatment, Map.of()))).isTrue();
         Settings shown = shownOff(treatment, EdgeFill.REPEAT);
         assertThat(treatment.isNeutral(shown)).isFalse();
@@ -86,13 +93,17 @@ class TreatmentsTest {
         assertThat(
                         treatment.isNeutral(
                                 new Settings(
-                                        none, Map.of(), EdgeFill.REPEAT, Sampler.GOOD, Moment.ANY)))
+                                        none,
+                                        Map.of(),
+                                        EdgeFill.REPEAT,
+                                        Sampler.CUBIC,
+                                        Moment.ANY)))
                 .isTrue();
     }
 
     @ParameterizedTest
     @MethodSource("all")
-    void anyNumberOfThreadsGivesTheSameBitsAndTheLaneIsLeftAsItIs(Treatment treatment) {
+    void anyNumberOfThreadsGivesTheSameBitsAndTheLaneIsLeftAsItIs(LaneTreatment treatment) {
         Plane in = Pictured.noise(201, 157, 6);
         Plane before = Plane.of(201, 157, in.data().clone());
         Settings shown = shownOff(treatment, EdgeFill.MIRROR);
@@ -112,7 +123,7 @@ class TreatmentsTest {
      */
     @ParameterizedTest
     @MethodSource("all")
-    void aSmallPreviewIsTheSmallVersionOfTheFullRender(Treatment treatment) {
+    void aSmallPreviewIsTheSmallVersionOfTheFullRender(LaneTreatment treatment) {
         if (treatment instanceof Grain || treatment instanceof AddedNoise) {
             return;
         }
@@ -140,7 +151,7 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void aPictureOfOnePixelIsNoTrouble(Treatment treatment) {
+    void aPictureOfOnePixelIsNoTrouble(LaneTreatment treatment) {
         for (EdgeFill fill : EdgeFill.values()) {
             Plane one =
                     done(
@@ -157,7 +168,7 @@ class TreatmentsTest {
     @Test
     void whatIsFlatStaysFlat() {
         Plane flat = Plane.flat(70, 50, 0.3f);
-        for (Treatment t : Treatments.all()) {
+        for (LaneTreatment t : Treatments.ofLanes()) {
             Group group = t.description().group();
             if (group == Group.MOVES || group == Group.BLUR || group == Group.DETAIL) {
                 if (t instanceof KernelFilter) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
+import ivrik.core.motion.Draw;
 import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Sampler;
@@ -32,19 +33,19 @@ class WrittenOutTest {
     }
 
     private static Plane treated(
-            Treatment treatment,
+            LaneTreatment treatment,
             Plane in,
             Map<String, Double> numbers,
             Map<String, String> words,
             EdgeFill fill,
             Moment moment) {
         Settings rest = Treating.settings(treatment, numbers, words, fill);
-        Settings settings = new Settings(rest.numbers(), words, fill, Sampler.QUICK, moment);
+        Settings settings = new Settings(rest.numbers(), words, fill, Sampler.LINEAR, moment);
         return Treating.treated(treatment, in, settings, 1);
     }
 
     private Plane treated(
-            Treatment treatment,
+            LaneTreatment treatment,
             Map<String, Double> numbers,
             Map<String, String> words,
             EdgeFill fill) {
@@ -197,6 +198,48 @@ class WrittenOutTest {
         }
     }
 
+    /** An edge through a long spectrum has no steps: each next pixel differs by little. */
+    @ParameterizedTest
+    @ValueSource(doubles = {60, 400})
+    void aSpectrumHasNoGapsAtAnyLength(double length) {
+        Plane edge = Plane.of(1201, 3);
+        for (int y = 0; y < 3; y++) {
+            for (int x = 600; x < 1201; x++) {
+                edge.data()[y * 1201 + x] = 1;
+            }
+        }
+        for (String way : new String[] {"along an angle", "radial"}) {
+            Settings settings =
+                    Treating.settings(
+                            new Dispersion(),
+                            Map.of(
+                                    "length",
+                                    length,
+                                    "centre-x",
+                                    way.equals("radial") ? -600.0 : 0.0),
+                            Map.of("way", way),
+                            EdgeFill.REPEAT);
+            for (int lane = 0; lane < 3; lane++) {
+                Context context =
+                        new Context(
+                                1,
+                                Treating.lane(lane),
+                                java.util.Optional.empty(),
+                                Workers.shared());
+                Plane out =
+                        new Dispersion().apply(edge, settings, context).toPlane(Workers.shared());
+                double steepest = 0;
+                for (int x = 1; x < 1201; x++) {
+                    steepest = Math.max(steepest, Math.abs(out.at(x, 1) - out.at(x - 1, 1)));
+                }
+                // The narrowest of the three, green, is about a fifth of the whole.
+                assertThat(steepest).as("%s, lane %d", way, lane).isLessThan(9 / length);
+                assertThat(out.at(0, 1)).isZero();
+                assertThat((double) out.at(1200, 1)).isCloseTo(1, within(1e-5));
+            }
+        }
+    }
+
     /** Wyman, Sloan, Shirley 2013, table 1. */
     private static double[] matching(double nm) {
         return new double[] {
@@ -282,7 +325,7 @@ class WrittenOutTest {
                                 numbers,
                                 Map.of(),
                                 EdgeFill.REPEAT,
-                                new Moment(5, i));
+                                new Moment(5, i, new Draw(1, Draw.ANYWHERE)));
             }
             assertThat(frames[0].sameSamples(frames[1])).isEqualTo(hold == 3);
             assertThat(frames[0].sameSamples(frames[2])).isEqualTo(hold == 3);

@@ -1,8 +1,10 @@
 package ivrik.media.decode;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
 
 import java.util.Iterator;
 import java.util.LinkedHashMap;
@@ -22,6 +24,8 @@ final class AheadReader implements AutoCloseable {
     private static final int KEPT = 12;
 
     private final Footage footage;
+    private final boolean delivered;
+    private final Workers workers;
     private final ExecutorService decoder =
             Executors.newSingleThreadExecutor(
                     Thread.ofPlatform().name("ivrik-decoder").daemon().factory());
@@ -29,13 +33,18 @@ final class AheadReader implements AutoCloseable {
     private long last = -2;
     private boolean closed;
 
-    private record Key(long n, Size shown) {}
+    private record Key(long n, Size shown, ColourSpace space) {}
 
-    AheadReader(Footage footage) {
+    /**
+     * @param delivered whether its own colours are left as they are
+     */
+    AheadReader(Footage footage, boolean delivered, Workers workers) {
         this.footage = footage;
+        this.delivered = delivered;
+        this.workers = workers;
     }
 
-    Frame frame(long n, Size shown) {
+    Frame frame(long n, Size shown, ColourSpace space) {
         CompletableFuture<Frame> wanted;
         synchronized (this) {
             boolean inOrder = n > last && n <= last + KEPT;
@@ -43,9 +52,9 @@ final class AheadReader implements AutoCloseable {
                 dropWaiting();
             }
             last = n;
-            wanted = ask(n, shown);
+            wanted = ask(n, shown, space);
             for (int i = 1; inOrder && i <= AHEAD && n + i < footage.frames(); i++) {
-                ask(n + i, shown);
+                ask(n + i, shown, space);
             }
         }
         try {
@@ -53,23 +62,27 @@ final class AheadReader implements AutoCloseable {
         } catch (CompletionException e) {
             throw e.getCause() instanceof RuntimeException r ? r : e;
         } catch (CancellationException e) {
-            return frame(n, shown); // dropped by another caller before this one had begun to wait
+            return frame(
+                    n, shown, space); // dropped by another caller before this one had begun to wait
         }
     }
 
-    private CompletableFuture<Frame> ask(long n, Size shown) {
+    private CompletableFuture<Frame> ask(long n, Size shown, ColourSpace space) {
         if (closed) {
             throw new CancelledException();
         }
         Key key =
-                new Key(n, footage.kind() == ivrik.core.project.Source.Kind.VECTOR ? shown : null);
+                new Key(
+                        n,
+                        footage.kind() == ivrik.core.project.Source.Kind.VECTOR ? shown : null,
+                        space);
         CompletableFuture<Frame> asked = frames.get(key);
         if (asked == null || asked.isCompletedExceptionally()) {
             asked = new CompletableFuture<>();
             CompletableFuture<Frame> future = asked;
             frames.remove(key);
             frames.put(key, future);
-            decoder.execute(() -> decode(n, shown, future));
+            decoder.execute(() -> decode(key, shown, future));
         }
         Iterator<Map.Entry<Key, CompletableFuture<Frame>>> oldest = frames.entrySet().iterator();
         while (frames.size() > KEPT && oldest.hasNext()) {
@@ -80,12 +93,15 @@ final class AheadReader implements AutoCloseable {
         return asked;
     }
 
-    private void decode(long n, Size shown, CompletableFuture<Frame> future) {
+    private void decode(Key key, Size shown, CompletableFuture<Frame> future) {
         if (future.isDone()) {
             return;
         }
         try {
-            future.complete(footage.frame(n, shown));
+            future.complete(
+                    delivered
+                            ? footage.delivered(key.n(), shown)
+                            : footage.frame(key.n(), shown, key.space(), workers));
         } catch (Throwable t) {
             future.completeExceptionally(t);
         }

@@ -1,11 +1,13 @@
 package ivrik.media.decode;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 import ivrik.core.project.Source;
+import ivrik.core.project.Source.Reading;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.vector.VectorGraphic;
@@ -13,7 +15,7 @@ import ivrik.media.vector.VectorGraphic;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Locale;
+import java.util.List;
 
 /** An open piece of footage of any kind. */
 public sealed interface Footage extends AutoCloseable {
@@ -32,8 +34,49 @@ public sealed interface Footage extends AutoCloseable {
     /** A word on how it is stored. */
     String form();
 
-    /** Frame {@code n}; what has no size of its own is drawn {@code shown} large. */
-    Frame frame(long n, Size shown);
+    /** Whether its stored frames come unevenly, and stand at a constant rate here. */
+    default boolean isUneven() {
+        return false;
+    }
+
+    /** Whether its frames are found by counting, because their times cannot be believed. */
+    default boolean isCounted() {
+        return false;
+    }
+
+    /** Layers that can be chosen, the one that is shown first. */
+    default List<String> layers() {
+        return List.of();
+    }
+
+    /** What is not as one would expect, in words for the user; often nothing. */
+    default List<String> remarks(Path path) {
+        return Remarks.on(this, path);
+    }
+
+    /** FFmpeg's name of the container, or that of the form. */
+    default String container() {
+        return form();
+    }
+
+    /** What the numbers of its pictures mean. */
+    default Colours colours() {
+        return Colours.USUAL;
+    }
+
+    /** Frame {@code n} in its own colours; what has no size of its own is drawn {@code shown} large. */
+    Frame delivered(long n, Size shown);
+
+    /** The same in the colours of sRGB and BT.709. */
+    default Frame frame(long n, Size shown) {
+        return frame(n, shown, ColourSpace.SRGB, Workers.shared());
+    }
+
+    /** The same in the colours of a sequence. */
+    default Frame frame(long n, Size shown, ColourSpace space, Workers workers) {
+        Frame delivered = delivered(n, shown);
+        return colours().to(space).map(c -> c.apply(delivered, workers)).orElse(delivered);
+    }
 
     @Override
     void close();
@@ -45,8 +88,13 @@ public sealed interface Footage extends AutoCloseable {
      * @throws UnreadableMediaException if it cannot be read
      */
     static Footage open(Path path, Workers workers) {
+        return open(path, Reading.USUAL, workers);
+    }
+
+    /** The same, read in a way that was chosen. */
+    static Footage open(Path path, Reading reading, Workers workers) {
         if (NumberedSequence.isPattern(path) && !Files.exists(path)) {
-            return new Numbered(NumberedSequence.of(path), workers);
+            return new Numbered(NumberedSequence.of(path), reading, workers);
         }
         if (!Files.isRegularFile(path)) {
             throw new MissingFileException(path.toString());
@@ -61,10 +109,18 @@ public sealed interface Footage extends AutoCloseable {
             throw new UnreadableMediaException(
                     "cannot read " + path, "check that you may read it", e);
         }
-        if (path.toString().toLowerCase(Locale.ROOT).endsWith(".svg")) {
-            return new Vector(VectorGraphic.open(path));
-        }
-        return new Film(new MovieReader(path, workers));
+        return switch (FileKind.of(path)) {
+            case SVG -> new Vector(VectorGraphic.open(path));
+            case TIFF -> new Raster(RasterPicture.tiff(path));
+            case INKED_JPEG -> new Raster(RasterPicture.jpeg(path));
+            case ANIMATED_WEBP -> new Animation(new AnimatedWebp(path, workers));
+            case EXR -> new Raster(ExrPicture.read(path, reading.layer(), workers));
+            case HEIF ->
+                    GridPicture.read(path, workers)
+                            .<Footage>map(Raster::new)
+                            .orElseGet(() -> new Film(new MovieReader(path, reading, workers)));
+            case OTHER -> new Film(new MovieReader(path, reading, workers));
+        };
     }
 
     /** What a project needs to know of it. */
@@ -76,9 +132,7 @@ public sealed interface Footage extends AutoCloseable {
     record Film(MovieReader reader) implements Footage {
         @Override
         public Source.Kind kind() {
-            return reader.frames() == 1 && !reader.hasSound()
-                    ? Source.Kind.STILL
-                    : Source.Kind.MOVIE;
+            return reader.isStill() ? Source.Kind.STILL : Source.Kind.MOVIE;
         }
 
         @Override
@@ -112,14 +166,141 @@ public sealed interface Footage extends AutoCloseable {
         }
 
         @Override
-        public Frame frame(long n, Size shown) {
+        public Frame delivered(long n, Size shown) {
             return reader.frame(n);
+        }
+
+        @Override
+        public Colours colours() {
+            return reader.colours();
+        }
+
+        @Override
+        public boolean isUneven() {
+            return reader.isUneven();
+        }
+
+        @Override
+        public boolean isCounted() {
+            return reader.isCounted();
+        }
+
+        @Override
+        public String container() {
+            return reader.container();
         }
 
         @Override
         public void close() {
             reader.close();
         }
+    }
+
+    /** A picture that is read whole. */
+    record Raster(RasterPicture picture) implements Footage {
+        @Override
+        public Source.Kind kind() {
+            return Source.Kind.STILL;
+        }
+
+        @Override
+        public Size size() {
+            return picture.frame().size();
+        }
+
+        @Override
+        public Rational rate() {
+            return Rational.of(24);
+        }
+
+        @Override
+        public long frames() {
+            return 1;
+        }
+
+        @Override
+        public Depth depth() {
+            return picture.depth();
+        }
+
+        @Override
+        public boolean hasSound() {
+            return false;
+        }
+
+        @Override
+        public String form() {
+            return picture.form();
+        }
+
+        @Override
+        public Colours colours() {
+            return picture.colours();
+        }
+
+        @Override
+        public List<String> layers() {
+            return picture.layers();
+        }
+
+        @Override
+        public Frame delivered(long n, Size shown) {
+            return picture.frame();
+        }
+
+        @Override
+        public void close() {}
+    }
+
+    /** A moving WebP. */
+    record Animation(AnimatedWebp webp) implements Footage {
+        @Override
+        public Source.Kind kind() {
+            return frames() == 1 ? Source.Kind.STILL : Source.Kind.MOVIE;
+        }
+
+        @Override
+        public Size size() {
+            return webp.size();
+        }
+
+        @Override
+        public Rational rate() {
+            return webp.frameTimes().rate();
+        }
+
+        @Override
+        public boolean isUneven() {
+            return webp.frameTimes().varies();
+        }
+
+        @Override
+        public long frames() {
+            return webp.frameTimes().frames();
+        }
+
+        @Override
+        public Depth depth() {
+            return Depth.INT8;
+        }
+
+        @Override
+        public boolean hasSound() {
+            return false;
+        }
+
+        @Override
+        public String form() {
+            return "webp";
+        }
+
+        @Override
+        public Frame delivered(long n, Size shown) {
+            return webp.frame(n);
+        }
+
+        @Override
+        public void close() {}
     }
 
     /** A vector graphic. */
@@ -160,7 +341,7 @@ public sealed interface Footage extends AutoCloseable {
         }
 
         @Override
-        public Frame frame(long n, Size shown) {
+        public Frame delivered(long n, Size shown) {
             return graphic.draw(shown);
         }
 
@@ -169,11 +350,25 @@ public sealed interface Footage extends AutoCloseable {
     }
 
     /** A numbered sequence; its first still stands for all. */
-    record Numbered(NumberedSequence sequence, Workers workers, Size size, Depth depth, String form)
+    record Numbered(
+            NumberedSequence sequence,
+            Reading reading,
+            Workers workers,
+            Size size,
+            Depth depth,
+            String form,
+            Colours colours)
             implements Footage {
-        Numbered(NumberedSequence sequence, Workers workers) {
-            Footage still = Footage.open(sequence.file(0), workers);
-            this(sequence, workers, still.size(), still.depth(), still.form());
+        Numbered(NumberedSequence sequence, Reading reading, Workers workers) {
+            Footage still = Footage.open(sequence.file(0), reading, workers);
+            this(
+                    sequence,
+                    reading,
+                    workers,
+                    still.size(),
+                    still.depth(),
+                    still.form(),
+                    still.colours());
             still.close();
         }
 
@@ -198,9 +393,9 @@ public sealed interface Footage extends AutoCloseable {
         }
 
         @Override
-        public Frame frame(long n, Size shown) {
-            try (Footage still = Footage.open(sequence.file(n), workers)) {
-                return still.frame(0, shown);
+        public Frame delivered(long n, Size shown) {
+            try (Footage still = Footage.open(sequence.file(n), reading, workers)) {
+                return still.delivered(0, shown);
             }
         }
 

@@ -1,95 +1,130 @@
 package ivrik.media.decode;
 
 import static org.bytedeco.ffmpeg.global.avcodec.*;
-import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
-import org.bytedeco.ffmpeg.avformat.AVFormatContext;
-import org.bytedeco.ffmpeg.avformat.AVStream;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
 
 /**
- * The timestamps of all frames in the order of showing, and which of them can be decoded on their
- * own. Read off the packets once, so that neither the container's index nor a constant rate has to
- * be trusted.
+ * The times of all frames in the order of showing, in the stream's time base, and where decoding can
+ * begin. Read off the packets where they say it all; else found by decoding everything once, and then
+ * frames can only be counted from the beginning.
  */
 final class FrameIndex {
     private final long[] times;
-    private final long[] keys;
+    private final List<Key> keys;
+    private final boolean counted;
+    private final long lastDuration;
 
-    private final boolean timed;
+    /**
+     * A frame that can be decoded on its own.
+     *
+     * @param position of its packet in the file in bytes, -1 if not known
+     */
+    record Key(long time, long position) {}
 
-    private FrameIndex(long[] times, long[] keys, boolean timed) {
+    private FrameIndex(long[] times, List<Key> keys, boolean counted, long lastDuration) {
         this.times = times;
         this.keys = keys;
-        this.timed = timed;
+        this.counted = counted;
+        this.lastDuration = lastDuration;
     }
 
-    static FrameIndex of(AVFormatContext format, AVStream stream, AVPacket packet) {
+    /** Read off the packets; empty if one of them does not say its time, or two say the same. */
+    static Optional<FrameIndex> ofPackets(Demuxer demuxer, AVPacket packet) {
         long[] times = new long[256];
-        long[] keys = new long[16];
+        List<Key> keys = new ArrayList<>();
         int n = 0;
-        int k = 0;
-        boolean timed = true;
-        while (av_read_frame(format, packet) >= 0) {
-            boolean shown =
-                    packet.stream_index() == stream.index()
-                            && (packet.flags() & AV_PKT_FLAG_DISCARD) == 0;
-            if (shown) {
+        boolean told = true;
+        long lastTime = Long.MIN_VALUE;
+        long lastDuration = 0;
+        while (demuxer.next(packet)) {
+            if ((packet.flags() & AV_PKT_FLAG_DISCARD) == 0) {
                 if (n == times.length) {
                     times = Arrays.copyOf(times, n * 2);
                 }
-                long time = packet.pts() != AV_NOPTS_VALUE ? packet.pts() : packet.dts();
-                timed &= packet.pts() != AV_NOPTS_VALUE;
-                times[n++] = time;
+                told &= packet.pts() != AV_NOPTS_VALUE || demuxer.isStill();
+                times[n++] = packet.pts();
+                if (packet.pts() > lastTime) {
+                    lastTime = packet.pts();
+                    lastDuration = packet.duration();
+                }
                 if ((packet.flags() & AV_PKT_FLAG_KEY) != 0) {
-                    if (k == keys.length) {
-                        keys = Arrays.copyOf(keys, k * 2);
-                    }
-                    keys[k++] = time;
+                    keys.add(new Key(packet.pts(), packet.pos()));
                 }
             }
             av_packet_unref(packet);
         }
         times = Arrays.copyOf(times, n);
-        keys = Arrays.copyOf(keys, k);
         Arrays.sort(times);
-        Arrays.sort(keys);
-        return new FrameIndex(times, keys, timed);
+        keys.sort((a, b) -> Long.compare(a.time(), b.time()));
+        boolean differ = true;
+        for (int i = 1; i < n; i++) {
+            differ &= times[i] > times[i - 1];
+        }
+        return told && differ && n > 0
+                ? Optional.of(new FrameIndex(times, keys, false, lastDuration))
+                : Optional.empty();
     }
 
     /**
-     * Whether every packet says when it is shown. Where one does not (AVI with B-frames, raw
-     * streams) frames have to be counted from the beginning.
+     * What came out when everything was decoded.
+     *
+     * @param times of the frames as they came; where they do not grow they mean nothing and are let go
      */
-    boolean isTimed() {
-        return timed;
+    static FrameIndex ofDecoding(long[] times, long lastDuration) {
+        boolean grow = times.length == 0 || times[0] != AV_NOPTS_VALUE;
+        for (int i = 1; i < times.length; i++) {
+            grow &= times[i] > times[i - 1];
+        }
+        return new FrameIndex(grow ? times : new long[times.length], List.of(), true, lastDuration);
+    }
+
+    /** Whether frames have to be counted from the beginning. */
+    boolean isCounted() {
+        return counted;
     }
 
     int size() {
         return times.length;
     }
 
-    long first() {
-        return times[0];
+    long[] times() {
+        return times;
     }
 
-    long time(long n) {
-        return times[(int) n];
+    /** How long the last frame is shown, 0 if that is not known. */
+    long lastDuration() {
+        return lastDuration;
     }
 
-    /** The number of the frame with a timestamp; of the one before it if none has it. */
+    /** The number of the frame of a time; -1 if none has it. */
     long number(long time) {
         int at = Arrays.binarySearch(times, time);
-        return at >= 0 ? at : -at - 2;
+        return at >= 0 ? at : -1;
     }
 
-    /** The time of the last frame at or before {@code n} that decoding can begin with. */
-    long keyBefore(long n) {
-        int at = Arrays.binarySearch(keys, times[(int) n]);
-        int key = at >= 0 ? at : -at - 2;
-        return key < 0 ? times[0] : keys[key];
+    /** Which of the keys is the last at or before frame {@code n}; -1 if none is. */
+    int keyBefore(long n) {
+        int low = 0;
+        int high = keys.size();
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (keys.get(middle).time() <= times[(int) n]) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low - 1;
+    }
+
+    Key key(int k) {
+        return keys.get(k);
     }
 }

@@ -7,7 +7,7 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
-import ivrik.media.file.ProjectFile;
+import ivrik.core.project.Source.Reading;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -20,14 +20,36 @@ public final class Import {
     private Import() {}
 
     /**
-     * What a file is, its path relative to {@code folder}.
+     * What a file is, with its whole path.
      *
      * @throws ivrik.core.IvrikException if it is missing or cannot be read
      */
-    public static Source source(Path file, Path folder, String id) {
-        try (Footage footage = Footage.open(file, Workers.shared())) {
-            return footage.source(id, name(file), ProjectFile.relative(folder, file));
+    public static Source source(Path file, String id) {
+        return source(file, id, Reading.USUAL);
+    }
+
+    /** The same, read in a way that was chosen; by counting its frames if seeking misses them. */
+    public static Source source(Path file, String id, Reading reading) {
+        boolean missed;
+        try (Footage footage = Footage.open(file, reading, Workers.shared())) {
+            missed = footage instanceof Footage.Film film && !film.reader().isSoughtRightly();
+            if (!missed) {
+                return source(footage, file, id).withReading(reading);
+            }
         }
+        Reading counted = reading.withCounted(true);
+        try (Footage footage = Footage.open(file, counted, Workers.shared())) {
+            return source(footage, file, id).withReading(counted);
+        }
+    }
+
+    /** What is not as one would expect of a source's file, in words for the user; often nothing. */
+    public static List<String> remarks(Source source) {
+        return SourceFacts.of(source).remarks();
+    }
+
+    private static Source source(Footage footage, Path file, String id) {
+        return footage.source(id, name(file), file.toAbsolutePath().normalize().toString());
     }
 
     /** The file's name without its ending. */

@@ -1,11 +1,13 @@
 package ivrik.media.decode;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 import ivrik.core.project.Source;
+import ivrik.core.project.Source.Reading;
 import ivrik.core.project.Title;
 import ivrik.core.render.Pictures;
 import ivrik.core.render.Plan.Picture;
@@ -21,14 +23,13 @@ import java.util.HashMap;
 import java.util.Map;
 
 /**
- * The pictures of a project's sources, from files. Each file is opened once and read ahead by a
+ * The pictures of a project's sources, from files, whose paths are whole. Each file is opened once and read ahead by a
  * thread of its own; a file that has changed is opened again, one that has gone is said to be
  * missing. After {@link #close} asking is given up with a {@code CancelledException}.
  */
 public final class MediaPictures implements Pictures, AutoCloseable {
-    private final Path folder;
     private final Workers workers;
-    private final Map<String, Open> open = new HashMap<>();
+    private final Map<Key, Open> open = new HashMap<>();
     private boolean closed;
 
     /** What a file was like when it was opened. */
@@ -46,53 +47,69 @@ public final class MediaPictures implements Pictures, AutoCloseable {
         }
     }
 
+    private record Key(String path, Reading reading) {
+        static Key of(Source source) {
+            return new Key(source.path(), source.reading());
+        }
+    }
+
     private record Open(Path path, Stamp stamp, AheadReader reader) {}
 
-    /**
-     * @param folder what the sources' paths are relative to
-     */
-    public MediaPictures(Path folder, Workers workers) {
-        this.folder = folder;
+    public MediaPictures(Workers workers) {
         this.workers = workers;
     }
 
     @Override
     public Frame frame(Picture picture, Size shown) {
         Source source = picture.source();
+        ColourSpace space = picture.colour();
         if (source.kind() == Source.Kind.TITLE) {
-            return TitleGraphic.draw(source.title().orElse(Title.EMPTY), source.size(), shown);
+            return usual(
+                    TitleGraphic.draw(source.title().orElse(Title.EMPTY), source.size(), shown),
+                    space);
         }
         if (source.kind() == Source.Kind.SOLID) {
             Ink colour = source.title().orElse(Title.EMPTY).colour();
-            return Frame.opaque(
-                    Plane.flat(shown.width(), shown.height(), colour.red()),
-                    Plane.flat(shown.width(), shown.height(), colour.green()),
-                    Plane.flat(shown.width(), shown.height(), colour.blue()));
+            return usual(
+                    Frame.opaque(
+                            Plane.flat(shown.width(), shown.height(), colour.red()),
+                            Plane.flat(shown.width(), shown.height(), colour.green()),
+                            Plane.flat(shown.width(), shown.height(), colour.blue())),
+                    space);
         }
-        return reader(picture.source().path()).frame(picture.frame(), shown);
+        return reader(Key.of(source)).frame(picture.frame(), shown, space);
     }
 
-    private synchronized AheadReader reader(String name) {
+    /** What is drawn here is drawn in the colours of sRGB. */
+    private Frame usual(Frame drawn, ColourSpace space) {
+        return Colours.USUAL.to(space).map(c -> c.apply(drawn, workers)).orElse(drawn);
+    }
+
+    private synchronized AheadReader reader(Key key) {
         if (closed) {
             throw new CancelledException();
         }
-        Path path = folder.resolve(name).normalize();
+        Path path = Path.of(key.path());
         Stamp stamp = Stamp.of(path);
-        Open known = open.get(name);
+        Open known = open.get(key);
         if (known != null && known.stamp.equals(stamp)) {
             return known.reader;
         }
         if (known != null) {
-            open.remove(name).reader.close();
+            open.remove(key).reader.close();
         }
-        AheadReader reader = new AheadReader(Footage.open(path, workers));
-        open.put(name, new Open(path, stamp, reader));
+        AheadReader reader =
+                new AheadReader(
+                        Footage.open(path, key.reading(), workers),
+                        key.reading().delivered(),
+                        workers);
+        open.put(key, new Open(path, stamp, reader));
         return reader;
     }
 
     /** Whether a file is gone or no longer what it was when it was opened. */
-    public synchronized boolean hasChanged(String name) {
-        Open known = open.get(name);
+    public synchronized boolean hasChanged(Source source) {
+        Open known = open.get(Key.of(source));
         try {
             return known != null && !known.stamp.equals(Stamp.of(known.path));
         } catch (MissingFileException e) {

@@ -4,149 +4,278 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import ivrik.core.colour.Primaries;
 import ivrik.core.colour.Transfer;
 import ivrik.core.motion.Rational;
-import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
 import ivrik.core.picture.Resample;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
+import ivrik.core.project.Source.Reading;
 import ivrik.media.UnreadableMediaException;
+import ivrik.media.ffmpeg.Ffmpeg;
 import ivrik.media.pixel.PixelReader;
 
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
-import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
-import org.bytedeco.ffmpeg.avformat.AVFormatContext;
 import org.bytedeco.ffmpeg.avformat.AVStream;
-import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
-import org.bytedeco.javacpp.PointerPointer;
 
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 
 /**
- * The pictures of one movie or still, by number: frame n is the n-th in the order of showing, after
- * any seek. Not safe for several threads at once.
+ * The pictures of one movie or still, by number. Frames that come unevenly are seen at a constant rate.
+ * Not safe for several threads at once.
  */
 public final class MovieReader implements AutoCloseable {
+    /** So many frames show whether they come out in the order that their times say. */
+    private static final int LOOK = 12;
+
+    /** Of a long movie only so many frames are decoded to see whether seeking finds them. */
+    private static final int CHECKED = 240;
+
     private final Path path;
     private final Workers workers;
-    private final AVFormatContext format = new AVFormatContext(null);
-    private final AVStream stream;
-    private final AVCodecContext codec;
+    private final Demuxer demuxer;
+    private final Decoder decoder;
     private final AVPacket packet = av_packet_alloc();
     private final AVFrame decoded = av_frame_alloc();
     private final FrameIndex index;
-    private final boolean sound;
-    private long next;
-    private long counted;
-    private boolean draining;
+    private final FrameTimes times;
+    private final AVFrame first;
+    private final Orientation orientation;
+    private final Colours colours;
+
+    /** The number of the frame that comes next, in the order of showing; -1 if that is not known. */
+    private long next = -1;
+
     private boolean closed;
+
+    /** Opens a file as it is usually read. */
+    public MovieReader(Path path, Workers workers) {
+        this(path, Reading.USUAL, workers);
+    }
 
     /**
      * Opens a file and lists its frames.
      *
      * @throws UnreadableMediaException if it is not a movie or picture that can be read
      */
-    public MovieReader(Path path, Workers workers) {
-        Ffmpeg.load();
+    public MovieReader(Path path, Reading reading, Workers workers) {
         this.path = path;
         this.workers = workers;
-        int opened = avformat_open_input(format, "file:" + path, null, (AVDictionary) null);
-        if (opened < 0) {
-            throw unreadable(Ffmpeg.word(opened));
-        }
+        this.demuxer = new Demuxer(path, AVMEDIA_TYPE_VIDEO, Demuxer.BEST);
+        Decoder opened = null;
         try {
-            avformat_find_stream_info(format, (PointerPointer<?>) null);
-            int number = av_find_best_stream(format, AVMEDIA_TYPE_VIDEO, -1, -1, (AVCodec) null, 0);
-            if (number < 0) {
-                throw unreadable("there is no picture in it");
+            AVStream stream = demuxer.stream();
+            boolean sized = stream.codecpar().width() > 0 && stream.codecpar().height() > 0;
+            if (!sized && !demuxer.isStill()) {
+                throw demuxer.unreadable(
+                        "its compression, "
+                                + compression()
+                                + ", is not supported, or it is cut off before its first picture");
             }
-            this.sound =
-                    av_find_best_stream(format, AVMEDIA_TYPE_AUDIO, -1, -1, (AVCodec) null, 0) >= 0;
-            this.stream = format.streams(number);
-            if (stream.codecpar().width() < 1 || stream.codecpar().height() < 1) {
-                throw unreadable("its picture has no size");
+            opened = new Decoder(demuxer);
+            this.decoder = opened;
+            if (sized) {
+                Memory.check(new Size(stream.codecpar().width(), stream.codecpar().height()));
             }
-            this.codec = openDecoder();
-            this.index = FrameIndex.of(format, stream, packet);
+            this.index = listed(reading.counted());
             if (index.size() == 0) {
-                throw unreadable("there is not one frame in it");
+                throw demuxer.unreadable("there is not one frame in it");
             }
-            next = index.size();
-            checkMemory(size());
+            this.times =
+                    FrameTimes.of(index, Ffmpeg.rational(stream().time_base()), saidRate(stream()));
+            this.first = firstPicture();
+            this.orientation = Orientation.of(first, stream());
+            this.colours = colours(first);
         } catch (RuntimeException e) {
-            avformat_close_input(format);
+            av_packet_free(packet);
+            av_frame_free(decoded);
+            if (opened != null) {
+                opened.close();
+            }
+            demuxer.close();
             throw e;
         }
     }
 
-    private AVCodecContext openDecoder() {
-        int id = stream.codecpar().codec_id();
-        // Only libvpx reads the alpha that WebM keeps beside the picture.
-        boolean webmAlpha =
-                (id == AV_CODEC_ID_VP9 || id == AV_CODEC_ID_VP8)
-                        && av_dict_get(stream.metadata(), "alpha_mode", null, 0) != null;
-        AVCodec decoder =
-                webmAlpha
-                        ? avcodec_find_decoder_by_name(
-                                id == AV_CODEC_ID_VP9 ? "libvpx-vp9" : "libvpx")
-                        : avcodec_find_decoder(id);
-        if (decoder == null || decoder.isNull()) {
-            throw unreadable("it uses a form of compression that is not known here");
-        }
-        AVCodecContext context = avcodec_alloc_context3(decoder);
-        avcodec_parameters_to_context(context, stream.codecpar());
-        context.thread_count(Math.min(4, Runtime.getRuntime().availableProcessors()));
-        context.pkt_timebase(stream.time_base());
-        int opened = avcodec_open2(context, decoder, (AVDictionary) null);
-        if (opened < 0) {
-            throw unreadable(Ffmpeg.word(opened));
-        }
-        return context;
-    }
-
-    private static void checkMemory(Size size) {
-        long needed = size.pixels() * 4 * 3 * 3;
-        if (needed > Runtime.getRuntime().maxMemory()) {
-            throw new UnreadableMediaException(
-                    "a picture of "
-                            + size
-                            + " needs "
-                            + (needed >> 20)
-                            + " MB of memory, Ivrik may use "
-                            + (Runtime.getRuntime().maxMemory() >> 20),
-                    "make it smaller, or give Ivrik more memory with IVRIK_MEMORY=12g");
+    /** The first picture, which says more than the file; of a movie that is damaged there, nothing. */
+    private AVFrame firstPicture() {
+        try {
+            decode(0);
+            return av_frame_clone(decoded);
+        } catch (UnreadableMediaException e) {
+            if (demuxer.isStill()) {
+                throw e;
+            }
+            AVFrame none = av_frame_alloc();
+            none.format(decoder.format());
+            none.color_primaries(stream().codecpar().color_primaries());
+            none.color_trc(stream().codecpar().color_trc());
+            return none;
         }
     }
 
-    /** How many frames there are. */
-    public long frames() {
-        return index.size();
+    private Colours colours(AVFrame picture) {
+        return switch (stream().codecpar().codec_id()) {
+            case AV_CODEC_ID_RADIANCE_HDR ->
+                    Colours.of("linear light", Primaries.SRGB, Transfer.LINEAR);
+            case AV_CODEC_ID_PNG -> PngColours.of(path).orElseGet(() -> Tags.of(picture, stream()));
+            default -> Tags.of(picture, stream());
+        };
     }
 
-    public boolean hasSound() {
-        return sound;
+    /** Frames by the times of their packets where these can be believed, else by decoding them all. */
+    private FrameIndex listed(boolean counted) {
+        if (demuxer.isStill()) {
+            next = 0;
+            return FrameIndex.ofDecoding(new long[1], 0);
+        }
+        if (!counted) {
+            var told = FrameIndex.ofPackets(demuxer, packet);
+            if (told.isPresent() && (demuxer.isTrusted() || comesOutAs(told.get()))) {
+                return told.get();
+            }
+        }
+        return FrameIndex.ofDecoding(decodedTimes(Integer.MAX_VALUE), decoded.duration());
     }
 
-    /** Frames a second, as the file says. */
-    public Rational rate() {
+    private boolean comesOutAs(FrameIndex told) {
+        int look = Math.min(LOOK, told.size());
+        return Arrays.equals(decodedTimes(look), 0, look, told.times(), 0, look);
+    }
+
+    private long[] decodedTimes(int most) {
+        long[] times = new long[Math.min(most, 256)];
+        int n = 0;
+        rewind();
+        while (n < most && decoder.receive(decoded, packet)) {
+            if (n == times.length) {
+                times = Arrays.copyOf(times, Math.min(most, 2 * n));
+            }
+            times[n++] = decoded.best_effort_timestamp();
+        }
+        next = -1;
+        return Arrays.copyOf(times, n);
+    }
+
+    private static Rational saidRate(AVStream stream) {
         Rational average = Ffmpeg.rational(stream.avg_frame_rate());
         Rational nominal = Ffmpeg.rational(stream.r_frame_rate());
-        return average.num() > 0 ? average : nominal.num() > 0 ? nominal : Rational.of(24);
+        return average.num() > 0 ? average : nominal;
+    }
+
+    /** How many frames there are at the constant rate. */
+    public long frames() {
+        return times.frames();
+    }
+
+    /** Whether there is a sound track. */
+    public boolean hasSound() {
+        return av_find_best_stream(demuxer.format(), AVMEDIA_TYPE_AUDIO, -1, -1, (AVCodec) null, 0)
+                >= 0;
+    }
+
+    /** Frames a second. */
+    public Rational rate() {
+        return times.rate();
+    }
+
+    /** Whether the stored frames come unevenly. */
+    public boolean isUneven() {
+        return times.varies();
+    }
+
+    /** Whether frames are found by counting them, because their times cannot be believed. */
+    public boolean isCounted() {
+        return index.isCounted() && !demuxer.isStill();
+    }
+
+    /**
+     * Whether the first, middle and last frame (of a long movie, of its first part) are the same when
+     * they are sought as when all is decoded up to them. Where they are not, it is to be opened as one
+     * to be counted.
+     */
+    public boolean isSoughtRightly() {
+        if (index.size() == 1 || index.isCounted()) {
+            return true;
+        }
+        long last = Math.min(index.size(), CHECKED) - 1;
+        List<Long> probes = List.of(0L, last / 2, last);
+        Map<Long, Integer> through = new HashMap<>();
+        rewind();
+        for (long n = 0; n <= last && decoder.receive(decoded, packet); n++) {
+            if (probes.contains(n)) {
+                through.put(n, fingerprint());
+            }
+        }
+        boolean same = true;
+        for (long n : probes.reversed()) {
+            next = -1;
+            try {
+                decode(n);
+                same &= through.containsKey(n) && through.get(n) == fingerprint();
+            } catch (UnreadableMediaException e) {
+                same &= !through.containsKey(n); // it is damaged either way
+            }
+        }
+        next = -1;
+        return same;
+    }
+
+    private int fingerprint() {
+        int hash = 1;
+        for (Plane plane : PixelReader.read(decoded, workers).colour()) {
+            hash = 31 * hash + Arrays.hashCode(plane.data());
+        }
+        return hash;
+    }
+
+    /** Whether it is a file of one picture, not a movie that happens to have one. */
+    public boolean isStill() {
+        return demuxer.isStill() || index.size() == 1 && !hasSound() && isAnimatedPicture();
+    }
+
+    private boolean isAnimatedPicture() {
+        return demuxer.name().equals("gif") || demuxer.name().equals("apng");
     }
 
     /** The size as shown: turned upright, with square pixels. */
     public Size size() {
-        Size stored = new Size(stream.codecpar().width(), stream.codecpar().height());
-        return Orientation.of(stream).shown(squared(stored));
+        return orientation.shown(squared(storedSize()));
+    }
+
+    private Size storedSize() {
+        return first.width() > 0
+                ? new Size(first.width(), first.height())
+                : new Size(stream().codecpar().width(), stream().codecpar().height());
+    }
+
+    /** FFmpeg's name of the container. */
+    public String container() {
+        return demuxer.name();
+    }
+
+    /** What its numbers mean, by its tags. */
+    public Colours colours() {
+        return colours;
     }
 
     /** The depth of one stored sample. */
     public Depth depth() {
-        var layout = av_pix_fmt_desc_get(stream.codecpar().format());
+        return depth(first);
+    }
+
+    /** The depth of one sample of a decoded picture. */
+    static Depth depth(AVFrame picture) {
+        var layout = av_pix_fmt_desc_get(picture.format());
         if (layout == null || layout.isNull()) {
             return Depth.INT8;
         }
@@ -158,11 +287,12 @@ public final class MovieReader implements AutoCloseable {
 
     /** The name of the compression, such as {@code vp9}. */
     public String compression() {
-        return avcodec_get_name(stream.codecpar().codec_id()).getString();
+        return Ffmpeg.text(avcodec_get_name(stream().codecpar().codec_id()));
     }
 
     private Size squared(Size stored) {
-        Rational aspect = Ffmpeg.rational(av_guess_sample_aspect_ratio(format, stream, null));
+        Rational aspect =
+                Ffmpeg.rational(av_guess_sample_aspect_ratio(demuxer.format(), stream(), null));
         return aspect.num() <= 0 || aspect.num() == aspect.den()
                 ? stored
                 : new Size(
@@ -171,107 +301,113 @@ public final class MovieReader implements AutoCloseable {
     }
 
     /**
-     * Frame {@code n}, 0 the first, at the size as shown.
+     * Frame {@code n} of the constant rate, 0 the first, at the size as shown, in its own colours.
      *
      * @throws UnreadableMediaException if it is damaged or there is no such frame
      */
     public Frame frame(long n) {
-        Frame stored = stored(n);
-        Frame light = stream.codecpar().codec_id() == AV_CODEC_ID_EXR ? delivered(stored) : stored;
-        Frame square = Resample.to(light, squared(light.size()), workers);
-        return Orientation.of(stream).upright(square);
-    }
-
-    /** Frame {@code n} as it is stored: not turned, not squared, its values as they stand. */
-    public Frame stored(long n) {
-        if (n < 0 || n >= index.size()) {
+        if (n < 0 || n >= frames()) {
             throw new UnreadableMediaException(
                     "there is no frame " + n + " in " + path.getFileName(),
-                    "it has frames 0 to " + (index.size() - 1));
+                    "it has frames 0 to " + (frames() - 1));
         }
-        if (n < next || n > next && isQuickerBySeeking(n)) {
-            seek(n);
+        Frame stored = stored(times.stored(n));
+        // A picture may change its size in the middle of a stream; the movie keeps its own.
+        return orientation.upright(Resample.to(stored, squared(storedSize()), workers));
+    }
+
+    /** Stored frame {@code n} as it is: not turned, not squared, its values as they stand. */
+    public Frame stored(long n) {
+        decode(n);
+        return PixelReader.read(decoded, workers);
+    }
+
+    private AVStream stream() {
+        return demuxer.stream();
+    }
+
+    /** Decodes stored frame {@code n}. */
+    private void decode(long n) {
+        if (n == 0 && first != null && first.width() > 0) {
+            av_frame_unref(decoded);
+            av_frame_ref(decoded, first);
+            return;
         }
-        while (receive()) {
-            long shown =
-                    index.isTimed() ? index.number(decoded.best_effort_timestamp()) : counted++;
-            if (shown >= n || index.size() == 1) {
-                next = shown + 1;
-                return PixelReader.read(decoded, workers);
+        if (index.size() == 1 || index.isCounted()) {
+            count(n);
+            return;
+        }
+        int key = index.keyBefore(n);
+        boolean within =
+                next >= 0 && next <= n && (key < 0 || index.number(index.key(key).time()) <= next);
+        if (within && found(n)) {
+            return;
+        }
+        // A place that was sought may lie behind what was meant: then one key earlier.
+        for (int attempt = 0; attempt < 2 && key - attempt >= 0; attempt++) {
+            if (demuxer.seek(index.key(key - attempt))) {
+                decoder.flush();
+                if (found(n)) {
+                    return;
+                }
             }
         }
-        throw new UnreadableMediaException(
-                "frame " + n + " of " + path.getFileName() + " is damaged or cut off",
-                "replace the file, or shorten the clip to the frames before it");
-    }
-
-    /** Whether decoding can begin between the last frame and the one wanted. */
-    private boolean isQuickerBySeeking(long n) {
-        return index.isTimed() && index.keyBefore(n) > index.time(next - 1);
-    }
-
-    private void seek(long n) {
-        long target = index.isTimed() ? index.keyBefore(n) : index.first();
-        counted = 0;
-        avcodec_flush_buffers(codec);
-        draining = false;
-        int done = avformat_seek_file(format, stream.index(), Long.MIN_VALUE, target, target, 0);
-        if (done < 0 || index.size() == 1) {
-            av_seek_frame(format, stream.index(), index.first(), AVSEEK_FLAG_BACKWARD);
+        rewind();
+        if (!found(n)) {
+            throw damaged(n);
         }
-        next = n;
     }
 
-    /** Whether one more picture was decoded. */
-    private boolean receive() {
-        while (true) {
-            int got = avcodec_receive_frame(codec, decoded);
-            if (got == 0) {
+    /** Decodes on until frame {@code n} has come; false if it does not, and then the place is lost. */
+    private boolean found(long n) {
+        while (decoder.receive(decoded, packet)) {
+            long number = index.number(decoded.best_effort_timestamp());
+            if (number == n) {
+                next = n + 1;
                 return true;
             }
-            if (got != AVERROR_EAGAIN() || draining) {
-                return false;
+            if (number > n) {
+                break;
             }
-            if (av_read_frame(format, packet) < 0) {
-                draining = true;
-                avcodec_send_packet(codec, null);
-                continue;
-            }
-            if (packet.stream_index() == stream.index()) {
-                avcodec_send_packet(codec, packet);
-            }
-            av_packet_unref(packet);
         }
+        next = -1;
+        return false;
     }
 
-    /** OpenEXR holds linear light times alpha; colour becomes straight R'G'B' by IEC 61966-2-1. */
-    private Frame delivered(Frame linear) {
-        Frame straight =
-                linear.isOpaque()
-                        ? linear
-                        : new Frame(linear.colour(), Alpha.PREMULTIPLIED, linear.coverage())
-                                .straight(workers);
-        return new Frame(
-                straight.colour().stream()
-                        .map(p -> TransferPlane.of(p, Transfer.SRGB::fromLinear, workers))
-                        .toList(),
-                straight.alpha(),
-                straight.coverage());
+    private void count(long n) {
+        if (next < 0 || next > n) {
+            rewind();
+            next = 0;
+        }
+        while (decoder.receive(decoded, packet)) {
+            if (next++ == n) {
+                return;
+            }
+        }
+        next = -1;
+        throw damaged(n);
     }
 
-    private UnreadableMediaException unreadable(String why) {
+    private void rewind() {
+        demuxer.rewind();
+        decoder.flush();
+        next = 0;
+    }
+
+    private UnreadableMediaException damaged(long n) {
         return new UnreadableMediaException(
-                path + " cannot be read as a picture or movie (" + why + ")",
-                "check the file, or convert it to a form such as PNG or Matroska");
+                "frame " + n + " of " + path.getFileName() + " is damaged or cut off",
+                "replace the file, or shorten the clip to the frames before it");
     }
 
     @Override
     public void close() {
         if (!closed) {
             closed = true;
-            avcodec_free_context(codec);
-            avformat_close_input(format);
+            decoder.close();
+            demuxer.close();
             av_frame_free(decoded);
+            av_frame_free(first);
             av_packet_free(packet);
         }
     }

@@ -6,6 +6,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -25,6 +27,15 @@ public record NumberedSequence(Path pattern, long first, long last) {
      * @throws MissingFileException if there is no such file
      */
     public static NumberedSequence of(Path pattern) {
+        SortedMap<Long, Path> files = files(pattern);
+        if (files.isEmpty()) {
+            throw new MissingFileException(pattern.toString());
+        }
+        return new NumberedSequence(pattern, files.firstKey(), files.lastKey());
+    }
+
+    /** The files that a pattern stands for, by their numbers. */
+    public static SortedMap<Long, Path> files(Path pattern) {
         String name = pattern.getFileName().toString();
         Matcher place = PLACE.matcher(name);
         if (!place.find()) {
@@ -34,30 +45,26 @@ public record NumberedSequence(Path pattern, long first, long last) {
                 Pattern.compile(
                         Pattern.quote(name.substring(0, place.start()))
                                 + (place.group(2) == null
-                                        ? "(\\d+)"
-                                        : "(\\d{" + place.group(2) + ",})")
+                                        ? "(\\d{1,18})"
+                                        : "(\\d{"
+                                                + Math.min(18, Integer.parseInt(place.group(2)))
+                                                + ",18})")
                                 + Pattern.quote(name.substring(place.end())));
+        SortedMap<Long, Path> numbered = new TreeMap<>();
         Path folder = pattern.toAbsolutePath().getParent();
-        long first = Long.MAX_VALUE;
-        long last = -1;
         if (Files.isDirectory(folder)) {
             try (var files = Files.newDirectoryStream(folder)) {
                 for (Path file : files) {
                     Matcher match = named.matcher(file.getFileName().toString());
                     if (match.matches()) {
-                        long number = Long.parseLong(match.group(1));
-                        first = Math.min(first, number);
-                        last = Math.max(last, number);
+                        numbered.put(Long.parseLong(match.group(1)), file);
                     }
                 }
             } catch (IOException e) {
                 throw new MissingFileException(pattern.toString());
             }
         }
-        if (last < 0) {
-            throw new MissingFileException(pattern.toString());
-        }
-        return new NumberedSequence(pattern, first, last);
+        return numbered;
     }
 
     /** The pattern of the sequence that a single still is part of, if others stand beside it. */

@@ -9,40 +9,91 @@ import ivrik.core.picture.Size;
 
 import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
 import org.bytedeco.ffmpeg.avformat.AVStream;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVFrameSideData;
 import org.bytedeco.javacpp.IntPointer;
 
-/** How a stored picture is turned to stand upright: quarter turns clockwise. */
+/** How a stored picture is turned and mirrored to stand upright, as Exif numbers it from 1 to 8. */
 enum Orientation {
-    UPRIGHT(0),
-    QUARTER(1),
-    HALF(2),
-    THREE_QUARTERS(3);
+    UPRIGHT(1, 0, 0, 1),
+    MIRRORED(-1, 0, 0, 1),
+    HALF(-1, 0, 0, -1),
+    FLIPPED(1, 0, 0, -1),
+    TRANSPOSED(0, 1, 1, 0),
+    QUARTER(0, 1, -1, 0),
+    TRANSVERSED(0, -1, -1, 0),
+    THREE_QUARTERS(0, -1, 1, 0);
 
-    private final int turns;
+    /** Nine 32-bit numbers. */
+    private static final int MATRIX_BYTES = 36;
 
-    Orientation(int turns) {
-        this.turns = turns;
+    /** Where a stored x and y are shown: x' = a x + c y, y' = b x + d y, as QuickTime has it. */
+    private final int a;
+
+    private final int b;
+    private final int c;
+    private final int d;
+
+    Orientation(int a, int b, int c, int d) {
+        this.a = a;
+        this.b = b;
+        this.c = c;
+        this.d = d;
     }
 
-    /** By the display matrix of a stream, to the nearest quarter turn. */
-    static Orientation of(AVStream stream) {
-        AVPacketSideData all = stream.codecpar().coded_side_data();
-        for (int i = 0; i < stream.codecpar().nb_coded_side_data(); i++) {
+    /** Exif's number; upright for any that it does not have. */
+    static Orientation ofExif(int number) {
+        return number >= 1 && number <= 8 ? values()[number - 1] : UPRIGHT;
+    }
+
+    /** What a decoded picture says of itself, else what its stream says. */
+    static Orientation of(AVFrame picture, AVStream stream) {
+        AVFrameSideData own = av_frame_get_side_data(picture, AV_FRAME_DATA_DISPLAYMATRIX);
+        if (own != null && !own.isNull() && own.size() >= MATRIX_BYTES) {
+            return ofMatrix(new IntPointer(own.data()).capacity(9));
+        }
+        return of(stream.codecpar().coded_side_data(), stream.codecpar().nb_coded_side_data());
+    }
+
+    /** By the display matrix among what a file says of a picture. */
+    static Orientation of(AVPacketSideData all, int count) {
+        for (int i = 0; i < count; i++) {
             AVPacketSideData data = all.getPointer(i);
-            if (data.type() == AV_PKT_DATA_DISPLAYMATRIX) {
-                double counterClockwise = av_display_rotation_get(new IntPointer(data.data()));
-                return values()[Math.floorMod(Math.round(-counterClockwise / 90), 4)];
+            if (data.type() == AV_PKT_DATA_DISPLAYMATRIX && data.size() >= MATRIX_BYTES) {
+                return ofMatrix(new IntPointer(data.data()).capacity(9));
             }
         }
         return UPRIGHT;
     }
 
+    /** To the nearest quarter turn. */
+    private static Orientation ofMatrix(IntPointer matrix) {
+        double p = matrix.get(0);
+        double q = matrix.get(1);
+        double r = matrix.get(3);
+        double s = matrix.get(4);
+        Orientation nearest = UPRIGHT;
+        double best = Double.NEGATIVE_INFINITY;
+        for (Orientation o : values()) {
+            double alike = o.a * p + o.b * q + o.c * r + o.d * s;
+            if (alike > best) {
+                best = alike;
+                nearest = o;
+            }
+        }
+        return nearest;
+    }
+
+    private boolean isOnItsSide() {
+        return a == 0;
+    }
+
     Size shown(Size stored) {
-        return turns % 2 == 0 ? stored : new Size(stored.height(), stored.width());
+        return isOnItsSide() ? new Size(stored.height(), stored.width()) : stored;
     }
 
     Frame upright(Frame stored) {
-        return turns == 0 ? stored : stored.mapPlanes(this::turned);
+        return this == UPRIGHT ? stored : stored.mapPlanes(this::turned);
     }
 
     private Plane turned(Plane in) {
@@ -50,12 +101,10 @@ enum Orientation {
         Plane out = Plane.of(size.width(), size.height());
         for (int y = 0; y < size.height(); y++) {
             for (int x = 0; x < size.width(); x++) {
-                out.data()[out.row(y) + x] =
-                        switch (turns) {
-                            case 1 -> in.at(y, in.height() - 1 - x);
-                            case 2 -> in.at(in.width() - 1 - x, in.height() - 1 - y);
-                            default -> in.at(in.width() - 1 - y, x);
-                        };
+                // The inverse of a matrix of one 1 or -1 in each row is its transpose.
+                int sx = a * x + b * y + (a + b < 0 ? in.width() - 1 : 0);
+                int sy = c * x + d * y + (c + d < 0 ? in.height() - 1 : 0);
+                out.data()[out.row(y) + x] = in.at(sx, sy);
             }
         }
         return out;

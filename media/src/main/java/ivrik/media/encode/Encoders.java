@@ -5,7 +5,7 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.picture.Size;
 import ivrik.media.UnwritableTargetException;
-import ivrik.media.decode.Ffmpeg;
+import ivrik.media.ffmpeg.Ffmpeg;
 
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;

@@ -1,117 +1,98 @@
 package ivrik.media.encode;
 
-import static org.bytedeco.ffmpeg.global.avutil.*;
-
-import ivrik.core.UnknownNameException;
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.Depth;
 
-import java.nio.file.Path;
-import java.util.Arrays;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+
 import java.util.List;
-import java.util.Locale;
-import java.util.stream.Stream;
+import java.util.Map;
+import java.util.Optional;
 
-/** A form in which pictures leave. */
-public enum Form {
-    PNG("PNG", ".png", "png", null, null),
-    TIFF("TIFF, 16 bit", ".tif", "tiff", null, null),
-    EXR("OpenEXR, linear light, float", ".exr", "exr", null, null),
-    FFV1("FFV1 in Matroska, lossless", ".mkv", "ffv1", "matroska", "flac"),
-    VP9("VP9 in WebM", ".webm", "libvpx-vp9", "webm", "libopus"),
-    H264("H.264 in MP4", ".mp4", "libopenh264", "mp4", "aac"),
-    AV1("AV1 in MP4", ".mp4", "libsvtav1", "mp4", "aac");
-
+/** A form in which pictures leave. {@link Forms} lists them. */
+public abstract class Form {
+    private final String id;
     private final String title;
     private final String ending;
-    final String encoder;
-    final String container;
-    final String soundEncoder;
 
-    Form(String title, String ending, String encoder, String container, String soundEncoder) {
+    Form(String id, String title, String ending) {
+        this.id = id;
         this.title = title;
         this.ending = ending;
-        this.encoder = encoder;
-        this.container = container;
-        this.soundEncoder = soundEncoder;
     }
 
-    public String title() {
+    /** The name on the command line. */
+    public final String id() {
+        return id;
+    }
+
+    public final String title() {
         return title;
     }
 
-    public String ending() {
+    /** Of a file's name, with its dot. */
+    public final String ending() {
         return ending;
     }
 
-    public boolean isMovie() {
-        return container != null;
+    /** Of a movie, FFmpeg's names of its container and its sound; empty for stills. */
+    Optional<Container> container() {
+        return Optional.empty();
     }
 
-    public boolean isLossless() {
-        return !isMovie() || this == FFV1;
+    /** How a movie is held: FFmpeg's names of the container and of the encoder of its sound. */
+    record Container(String name, String sound) {}
+
+    public final boolean isMovie() {
+        return container().isPresent();
     }
 
     /** Whether a choice of quality means anything. */
     public boolean hasQuality() {
-        return !isLossless();
+        return false;
     }
 
-    /** Whether width and height have to be even. */
-    boolean needsEvenSize() {
-        return this == H264 || this == AV1;
-    }
-
-    /** The form that the ending of a file name asks for; {@code .mp4} is H.264. */
-    public static Form of(Path out) {
-        String name =
-                out.getFileName()
-                        .toString()
-                        .toLowerCase(Locale.ROOT)
-                        .replaceAll("\\.tiff$", ".tif");
-        return Arrays.stream(values())
-                .filter(f -> name.endsWith(f.ending))
-                .findFirst()
-                .orElseThrow(
-                        () ->
-                                new UnknownNameException(
-                                        "form of file for",
-                                        out.getFileName().toString(),
-                                        Stream.of(values()).map(Form::ending).distinct().toList()));
-    }
-
-    /** FFmpeg's pixel layout for samples of a depth. */
-    int pixelFormat(Depth depth, boolean alpha) {
-        boolean deep = depth != Depth.INT8;
-        return switch (this) {
-            case PNG ->
-                    deep
-                            ? alpha ? AV_PIX_FMT_RGBA64BE : AV_PIX_FMT_RGB48BE
-                            : alpha ? AV_PIX_FMT_RGBA : AV_PIX_FMT_RGB24;
-            case TIFF -> alpha ? AV_PIX_FMT_RGBA64LE : AV_PIX_FMT_RGB48LE;
-            case EXR -> alpha ? AV_PIX_FMT_GBRAPF32 : AV_PIX_FMT_GBRPF32;
-            case FFV1 -> ffv1(depth, alpha);
-            case VP9 -> alpha ? AV_PIX_FMT_YUVA420P : AV_PIX_FMT_YUV420P;
-            case H264 -> AV_PIX_FMT_YUV420P;
-            case AV1 -> AV_PIX_FMT_YUV420P10;
-        };
-    }
-
-    private static int ffv1(Depth depth, boolean alpha) {
-        return switch (depth) {
-            case INT8 -> alpha ? AV_PIX_FMT_BGRA : AV_PIX_FMT_BGR0;
-            case INT10 -> alpha ? AV_PIX_FMT_GBRAP10 : AV_PIX_FMT_GBRP10;
-            case INT12 -> alpha ? AV_PIX_FMT_GBRAP12 : AV_PIX_FMT_GBRP12;
-            default -> alpha ? AV_PIX_FMT_GBRAP16 : AV_PIX_FMT_GBRP16;
-        };
+    /** How fully colour can be kept, the usual way first. */
+    public List<Sampling> samplings() {
+        return List.of(Sampling.FULL);
     }
 
     /** Whether alpha can be kept. */
-    public boolean keepsAlpha() {
-        return this != H264 && this != AV1;
+    public boolean keepsAlpha(Sampling sampling) {
+        return true;
     }
 
-    /** The forms of stills, and of movies. */
-    public static List<Form> movies(boolean movies) {
-        return Stream.of(values()).filter(f -> f.isMovie() == movies).toList();
+    /** Whether what the numbers mean can be written down, and as finely as that asks for. */
+    public boolean carries(ColourSpace space) {
+        return space == ColourSpace.SRGB;
+    }
+
+    /** What width and height have to be multiples of. */
+    int step(Sampling sampling) {
+        return 1;
+    }
+
+    /** The least width and height. */
+    int least() {
+        return 1;
+    }
+
+    /** FFmpeg's name of the encoder. */
+    abstract String encoder(Sampling sampling);
+
+    /** FFmpeg's pixel layout for samples of a depth. */
+    abstract int pixelFormat(Depth depth, boolean alpha, Sampling sampling);
+
+    /** Whether pictures leave as red, green and blue, not as luma and colour difference. */
+    abstract boolean isRgb();
+
+    /** Sets the encoder up; returns what else it is told by name. */
+    Map<String, String> settings(AVCodecContext video, MovieWriter.Options options) {
+        return Map.of();
+    }
+
+    @Override
+    public final String toString() {
+        return id;
     }
 }

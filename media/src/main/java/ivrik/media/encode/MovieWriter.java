@@ -4,12 +4,14 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
-import ivrik.media.decode.Ffmpeg;
+import ivrik.media.UnwritableTargetException;
+import ivrik.media.ffmpeg.Ffmpeg;
 import ivrik.media.file.SafeFile;
 import ivrik.media.pixel.PixelWriter;
 
@@ -37,18 +39,57 @@ public final class MovieWriter implements AutoCloseable {
     private final AVPacket packet = av_packet_alloc();
     private final AVFrame picture;
     private final SoundEncoder sound;
-    private final Size size;
+    private final Options options;
     private long frames;
 
-    /** How a movie is written. */
+    /**
+     * How a movie is written.
+     *
+     * @param sampling one of those that the form has
+     * @param depth of samples, where the form has a choice
+     * @param size of the pictures that come in
+     * @param odd what is done where the form has no such size
+     * @param colour what the numbers of the pictures mean; the form must carry it
+     */
     public record Options(
             Form form,
             Quality quality,
+            Sampling sampling,
             Depth depth,
             boolean alpha,
             Size size,
+            Odd odd,
             Rational rate,
-            boolean sound) {}
+            ColourSpace colour,
+            boolean sound) {
+        /** Of sRGB pictures, with its form's usual sampling. */
+        public static Options of(Form form, Quality quality, Size size, Rational rate) {
+            return new Options(
+                    form,
+                    quality,
+                    form.samplings().getFirst(),
+                    Depth.INT8,
+                    false,
+                    size,
+                    Odd.PAD,
+                    rate,
+                    ColourSpace.SRGB,
+                    false);
+        }
+
+        public Options withSound(boolean s) {
+            return new Options(form, quality, sampling, depth, alpha, size, odd, rate, colour, s);
+        }
+
+        /** The size that the movie has. */
+        public Size written() {
+            return odd.size(size, form.step(sampling));
+        }
+
+        private boolean hasAlpha() {
+            return alpha && form.keepsAlpha(sampling);
+        }
+    }
 
     /**
      * @throws ivrik.media.UnwritableTargetException if the place or the form does not do
@@ -56,116 +97,90 @@ public final class MovieWriter implements AutoCloseable {
     public MovieWriter(Path target, Options options, Workers workers) {
         this.target = target;
         this.workers = workers;
-        this.size = options.size();
+        this.options = options;
+        Form.Container container = options.form().container().orElseThrow();
         this.video = videoContext(options);
-        this.file = new SafeFile(target);
+        SafeFile opened = null;
+        SoundEncoder sounding = null;
+        AVFrame room = null;
         try {
+            opened = new SafeFile(target);
             Encoders.check(
                     avformat_alloc_output_context2(
-                            format, null, options.form().container, file.aside().toString()),
+                            format, null, container.name(), opened.aside().toString()),
                     target);
             format.flags(format.flags() | AVFormatContext.AVFMT_FLAG_BITEXACT);
             if ((format.oformat().flags() & AVFMT_GLOBALHEADER) != 0) {
                 video.flags(video.flags() | AV_CODEC_FLAG_GLOBAL_HEADER);
             }
-            openVideo(options);
+            openVideo();
             stream = avformat_new_stream(format, null);
             stream.time_base(video.time_base());
             stream.avg_frame_rate(Ffmpeg.rational(options.rate()));
             avcodec_parameters_from_context(stream.codecpar(), video);
-            if (options.alpha() && options.form() == Form.VP9) {
+            if (options.hasAlpha() && options.form() == Forms.VP9) {
                 AVDictionary facts = new AVDictionary(null);
                 av_dict_set(facts, "alpha_mode", "1", 0);
                 stream.metadata(facts);
             }
-            sound =
-                    options.sound()
-                            ? new SoundEncoder(format, options.form().soundEncoder, target)
-                            : null;
+            sounding = options.sound() ? new SoundEncoder(format, container.sound(), target) : null;
             AVIOContext io = new AVIOContext(null);
-            Encoders.check(avio_open(io, "file:" + file.aside(), AVIO_FLAG_WRITE), target);
+            Encoders.check(avio_open(io, "file:" + opened.aside(), AVIO_FLAG_WRITE), target);
             format.pb(io);
             AVDictionary muxing = new AVDictionary(null);
-            if (options.form().container.equals("mp4")) {
-                av_dict_set(muxing, "movflags", "+faststart", 0);
+            if (container.name().equals("mp4") || container.name().equals("mov")) {
+                av_dict_set(muxing, "movflags", "+faststart+write_colr", 0);
             }
-            Encoders.check(avformat_write_header(format, muxing), target);
+            int begun = avformat_write_header(format, muxing);
             av_dict_free(muxing);
-            picture = Encoders.picture(video);
+            Encoders.check(begun, target);
+            room = Encoders.picture(video);
+            file = opened;
+            sound = sounding;
+            picture = room;
         } catch (RuntimeException e) {
-            file.close();
+            free(opened, sounding, room);
             throw e;
         }
     }
 
     private static AVCodecContext videoContext(Options options) {
         Form form = options.form();
-        AVCodecContext c = Encoders.context(form.encoder);
-        int even = form.needsEvenSize() ? 1 : 0;
-        c.width(options.size().width() + even & ~even);
-        c.height(options.size().height() + even & ~even);
-        c.pix_fmt(form.pixelFormat(options.depth(), options.alpha() && form.keepsAlpha()));
+        Size size = options.written();
+        if (size.width() < form.least() || size.height() < form.least()) {
+            throw new UnwritableTargetException(
+                    form.title() + " cannot hold pictures as small as " + options.size(),
+                    "choose another form or a larger size",
+                    null);
+        }
+        AVCodecContext c = Encoders.context(form.encoder(options.sampling()));
+        c.width(size.width());
+        c.height(size.height());
+        c.pix_fmt(form.pixelFormat(options.depth(), options.hasAlpha(), options.sampling()));
         c.time_base(Ffmpeg.rational(Rational.of(1).dividedBy(options.rate())));
         c.framerate(Ffmpeg.rational(options.rate()));
-        c.color_primaries(AVCOL_PRI_BT709);
-        boolean rgb = form == Form.FFV1;
-        c.color_trc(rgb ? AVCOL_TRC_IEC61966_2_1 : AVCOL_TRC_BT709);
-        c.colorspace(rgb ? AVCOL_SPC_RGB : AVCOL_SPC_BT709);
-        c.color_range(rgb ? AVCOL_RANGE_JPEG : AVCOL_RANGE_MPEG);
-        if (!rgb) {
-            c.chroma_sample_location(AVCHROMA_LOC_LEFT);
-        }
+        ColourTags.set(c, options.colour(), form.isRgb());
         return c;
     }
 
-    private void openVideo(Options options) {
+    private void openVideo() {
         AVDictionary d = new AVDictionary(null);
         video.thread_count(2);
-        switch (options.form()) {
-            case FFV1 -> {
-                av_dict_set(d, "level", "3", 0);
-                av_dict_set(d, "slicecrc", "1", 0);
-                av_dict_set(d, "slices", size.width() >= 64 && size.height() >= 64 ? "4" : "1", 0);
-                video.gop_size(1);
-            }
-            case VP9 -> {
-                av_dict_set_int(d, "crf", options.quality().vp9Factor, 0);
-                av_dict_set(d, "b", "0", 0);
-                av_dict_set(d, "cpu-used", "4", 0);
-                av_dict_set(d, "row-mt", "1", 0);
-            }
-            case H264 -> video.bit_rate(bitRate(options));
-            case AV1 -> {
-                av_dict_set_int(d, "crf", options.quality().av1Factor, 0);
-                av_dict_set(d, "preset", "9", 0);
-            }
-            default -> throw new IllegalArgumentException(options.form() + " is no movie");
-        }
-        Encoders.open(video, d, options.form().title(), size);
+        options.form()
+                .settings(video, options)
+                .forEach((name, value) -> av_dict_set(d, name, value, 0));
+        Encoders.open(video, d, options.form().title(), options.written());
         av_dict_free(d);
     }
 
-    private static long bitRate(Options options) {
-        double bits =
-                options.quality().bitsPerPixel
-                        * options.size().pixels()
-                        * options.rate().toDouble();
-        return Math.max(200_000, Math.round(bits));
-    }
-
-    /** The next picture, of the movie's size. */
+    /** The next picture, of the size that was said. */
     public void picture(Frame frame) {
         Encoders.check(av_frame_make_writable(picture), target);
-        PixelWriter.write(evened(frame), picture, workers);
+        Size size = options.written();
+        Frame fitting = frame.size().equals(size) ? frame : options.odd().to(frame, size, workers);
+        PixelWriter.write(fitting, picture, workers);
         picture.pts(frames++);
         send(picture);
-    }
-
-    /** An odd width or height is made even by repeating the last column or row. */
-    private Frame evened(Frame frame) {
-        return frame.width() == video.width() && frame.height() == video.height()
-                ? frame
-                : Evened.to(frame, new Size(video.width(), video.height()));
     }
 
     /** The next stretch of sound: stereo samples at {@link ivrik.media.sound.SoundReader#RATE}. */
@@ -197,16 +212,24 @@ public final class MovieWriter implements AutoCloseable {
 
     @Override
     public void close() {
-        if (sound != null) {
-            sound.close();
+        free(file, sound, picture);
+    }
+
+    private void free(SafeFile safe, SoundEncoder sounding, AVFrame room) {
+        if (sounding != null) {
+            sounding.close();
         }
-        if (format.pb() != null && !format.pb().isNull()) {
+        if (!format.isNull() && format.pb() != null && !format.pb().isNull()) {
             avio_closep(format.pb());
         }
-        av_frame_free(picture);
+        if (room != null) {
+            av_frame_free(room);
+        }
         av_packet_free(packet);
         avcodec_free_context(video);
         avformat_free_context(format);
-        file.close();
+        if (safe != null) {
+            safe.close();
+        }
     }
 }

@@ -4,6 +4,10 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import static java.lang.foreign.ValueLayout.JAVA_FLOAT_UNALIGNED;
+import static java.lang.foreign.ValueLayout.JAVA_INT_UNALIGNED;
+
+import ivrik.media.ffmpeg.FrameMemory;
 import ivrik.media.sound.SoundReader;
 
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
@@ -12,14 +16,16 @@ import org.bytedeco.ffmpeg.avformat.AVFormatContext;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
-import org.bytedeco.javacpp.FloatPointer;
-import org.bytedeco.javacpp.IntPointer;
 
+import java.lang.foreign.MemorySegment;
 import java.nio.file.Path;
 import java.util.Arrays;
 
 /** The sound track of a movie being written: stereo floats in, packets out. */
 final class SoundEncoder implements AutoCloseable {
+    /** Samples at a time where an encoder takes any number. */
+    private static final int ANY_BLOCK = 2048;
+
     private final Path target;
     private final AVFormatContext format;
     private final AVCodecContext codec;
@@ -35,11 +41,11 @@ final class SoundEncoder implements AutoCloseable {
         codec.sample_rate(SoundReader.RATE);
         codec.sample_fmt(
                 switch (encoder) {
-                    case "flac" -> AV_SAMPLE_FMT_S32;
+                    case "flac", "pcm_s24le" -> AV_SAMPLE_FMT_S32;
                     case "aac" -> AV_SAMPLE_FMT_FLTP;
                     default -> AV_SAMPLE_FMT_FLT;
                 });
-        if (encoder.equals("flac")) {
+        if (codec.sample_fmt() == AV_SAMPLE_FMT_S32) {
             codec.bits_per_raw_sample(24);
         } else {
             codec.bit_rate(192_000);
@@ -59,7 +65,7 @@ final class SoundEncoder implements AutoCloseable {
         int had = waiting.length;
         waiting = Arrays.copyOf(waiting, had + stereo.length);
         System.arraycopy(stereo, 0, waiting, had, stereo.length);
-        int block = codec.frame_size() * 2;
+        int block = codec.frame_size() > 0 ? codec.frame_size() * 2 : ANY_BLOCK;
         while (waiting.length >= block) {
             encode(Arrays.copyOf(waiting, block));
             waiting = Arrays.copyOfRange(waiting, block, waiting.length);
@@ -93,7 +99,7 @@ final class SoundEncoder implements AutoCloseable {
     private static void fill(AVFrame block, float[] stereo) {
         int n = stereo.length / 2;
         switch (block.format()) {
-            case AV_SAMPLE_FMT_FLT -> new FloatPointer(block.data(0)).put(stereo);
+            case AV_SAMPLE_FMT_FLT -> put(block, 0, stereo);
             case AV_SAMPLE_FMT_S32 -> {
                 int[] codes = new int[stereo.length];
                 for (int i = 0; i < codes.length; i++) {
@@ -101,7 +107,14 @@ final class SoundEncoder implements AutoCloseable {
                             (int) Math.rint(Math.clamp(stereo[i], -1f, 1f) * (double) 0x7fffff)
                                     << 8;
                 }
-                new IntPointer(block.data(0)).put(codes);
+                FrameMemory memory = FrameMemory.of(block, 0);
+                MemorySegment.copy(
+                        codes,
+                        0,
+                        memory.buffer(),
+                        JAVA_INT_UNALIGNED,
+                        memory.start(),
+                        codes.length);
             }
             default -> {
                 for (int channel = 0; channel < 2; channel++) {
@@ -109,10 +122,16 @@ final class SoundEncoder implements AutoCloseable {
                     for (int i = 0; i < n; i++) {
                         one[i] = stereo[2 * i + channel];
                     }
-                    new FloatPointer(block.data(channel)).put(one);
+                    put(block, channel, one);
                 }
             }
         }
+    }
+
+    private static void put(AVFrame block, int plane, float[] samples) {
+        FrameMemory memory = FrameMemory.of(block, plane);
+        MemorySegment.copy(
+                samples, 0, memory.buffer(), JAVA_FLOAT_UNALIGNED, memory.start(), samples.length);
     }
 
     private void send(AVFrame block) {

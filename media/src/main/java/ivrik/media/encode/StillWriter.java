@@ -3,6 +3,7 @@ package ivrik.media.encode;
 import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.Transfer;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Depth;
@@ -32,16 +33,27 @@ public final class StillWriter {
      * @param depth of PNG samples: 8 bit, or 16 for anything deeper
      */
     public static void write(Frame frame, Path out, Depth depth, Workers workers) {
-        Form form = Form.of(out);
+        write(frame, out, depth, ColourSpace.SRGB, workers);
+    }
+
+    /**
+     * The same, of pictures of another meaning.
+     *
+     * @param space one that the form carries
+     */
+    public static void write(
+            Frame frame, Path out, Depth depth, ColourSpace space, Workers workers) {
+        Form form = Forms.of(out);
         boolean alpha = !frame.isOpaque();
-        Frame ready = form == Form.EXR ? linear(frame, workers) : frame;
+        Frame ready = form == Forms.EXR ? linear(frame, workers) : frame;
         SafeFile.write(
                 out,
                 encode(
-                        form.encoder,
-                        form.pixelFormat(depth, alpha),
+                        form.encoder(Sampling.FULL),
+                        form.pixelFormat(depth, alpha, Sampling.FULL),
                         form.title(),
                         frame.size(),
+                        space,
                         picture -> {
                             PixelWriter.write(ready, picture, workers);
                         }));
@@ -56,6 +68,7 @@ public final class StillWriter {
                         AV_PIX_FMT_GRAYF32,
                         "OpenEXR",
                         plane.size(),
+                        ColourSpace.SRGB,
                         picture -> {
                             PixelWriter.write(plane, picture, workers);
                         }));
@@ -78,7 +91,12 @@ public final class StillWriter {
     }
 
     private static byte[] encode(
-            String encoder, int format, String title, Size size, Consumer<AVFrame> fill) {
+            String encoder,
+            int format,
+            String title,
+            Size size,
+            ColourSpace space,
+            Consumer<AVFrame> fill) {
         AVCodecContext context = Encoders.context(encoder);
         AVPacket packet = av_packet_alloc();
         AVFrame picture = null;
@@ -88,6 +106,9 @@ public final class StillWriter {
             context.height(size.height());
             context.pix_fmt(format);
             context.color_range(AVCOL_RANGE_JPEG);
+            if (space != ColourSpace.SRGB) {
+                ColourTags.set(context, space, true);
+            }
             context.time_base(av_make_q(1, 1));
             context.thread_count(1);
             if (encoder.equals("tiff")) {

@@ -9,8 +9,12 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.function.UnaryOperator;
 
-/** Projects on disk; media paths are relative to the project's folder where they can be. */
+/**
+ * Projects on disk. In a file media paths are relative to its folder, where they can be; a project
+ * that is open has whole paths, which hold wherever it is saved.
+ */
 public final class ProjectFile {
     public static final String ENDING = ".ivrik";
     private static final long LARGEST_BYTES = 256L << 20;
@@ -18,14 +22,21 @@ public final class ProjectFile {
     private ProjectFile() {}
 
     /**
-     * Reads a project as far as it can be; the file is not touched.
+     * Reads a project as far as it can be, its media paths whole; the file is not touched.
      *
      * @throws MissingFileException if it is not there
      * @throws UnreadableMediaException if it cannot be read at all
      * @throws ivrik.core.json.ForeignFileException if it is no project, or a newer one
      */
-    public static ProjectJson.Reading load(Path file) {
-        return ProjectJson.read(text(file));
+    public static ProjectJson.Reading open(Path file) {
+        return parse(text(file), file);
+    }
+
+    /** The project in a file's text, its media paths whole. */
+    public static ProjectJson.Reading parse(String text, Path file) {
+        ProjectJson.Reading reading = ProjectJson.read(text);
+        Project whole = whole(reading.project(), file.toAbsolutePath().getParent());
+        return new ProjectJson.Reading(whole, reading.problems());
     }
 
     /** The text of a JSON file of ours. */
@@ -48,30 +59,38 @@ public final class ProjectFile {
         }
     }
 
-    /** Writes a project, whole or not at all. */
-    public static void save(Path file, Project project) {
-        SafeFile.write(file, ProjectJson.write(project));
+    /** Writes a project, whole or not at all; what was written. */
+    public static String save(Path file, Project project) {
+        String text = ProjectJson.write(relative(project, file.toAbsolutePath().getParent()));
+        SafeFile.write(file, text);
+        return text;
+    }
+
+    /** The project with its media paths as seen from a folder. */
+    public static Project relative(Project project, Path folder) {
+        return withPaths(project, path -> relative(folder, Path.of(path)));
+    }
+
+    /** The project with media paths that are relative to a folder made whole. */
+    public static Project whole(Project project, Path folder) {
+        return withPaths(
+                project, path -> folder.toAbsolutePath().resolve(path).normalize().toString());
+    }
+
+    private static Project withPaths(Project project, UnaryOperator<String> change) {
+        return project.withSources(
+                project.sources().stream()
+                        .map(s -> s.kind().isFile() ? s.withPath(change.apply(s.path())) : s)
+                        .toList());
     }
 
     /** A source's path as seen from the project's folder, with forward slashes. */
-    public static String relative(Path folder, Path media) {
+    private static String relative(Path folder, Path media) {
         Path absolute = media.toAbsolutePath().normalize();
         Path base = folder.toAbsolutePath().normalize();
         if (!absolute.getRoot().equals(base.getRoot())) {
             return absolute.toString();
         }
         return base.relativize(absolute).toString().replace('\\', '/');
-    }
-
-    /** The project with its media paths, relative to {@code from}, made relative to {@code to}. */
-    public static Project rebased(Project project, Path from, Path to) {
-        return project.withSources(
-                project.sources().stream()
-                        .map(
-                                s ->
-                                        s.kind().isFile()
-                                                ? s.withPath(relative(to, from.resolve(s.path())))
-                                                : s)
-                        .toList());
     }
 }

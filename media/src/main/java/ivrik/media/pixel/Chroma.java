@@ -56,24 +56,30 @@ final class Chroma {
         }
     }
 
-    /** Halved both ways for 4:2:0: 1-2-1 across onto the left pixel, the mean of two rows down. */
-    static Plane down420(Plane in, Workers workers) {
+    /**
+     * Halved across: 1-2-1 onto the left pixel.
+     *
+     * @param rows whether also down: the mean of two rows
+     */
+    static Plane down(Plane in, boolean rows, Workers workers) {
         int width = (in.width() + 1) / 2;
-        int height = (in.height() + 1) / 2;
+        int height = rows ? (in.height() + 1) / 2 : in.height();
+        int step = rows ? 2 : 1;
         Plane out = Plane.of(width, height);
         workers.rows(
                 height,
                 (from, to) -> {
                     for (int y = from; y < to; y++) {
-                        int lower = Math.min(2 * y + 1, in.height() - 1);
+                        int upper = step * y;
+                        int lower = rows ? Math.min(upper + 1, in.height() - 1) : upper;
                         for (int x = 0; x < width; x++) {
                             int before = Math.max(0, 2 * x - 1);
                             int after = Math.min(2 * x + 1, in.width() - 1);
                             out.data()[y * width + x] =
                                     0.125f
-                                            * (in.at(before, 2 * y)
-                                                    + 2 * in.at(2 * x, 2 * y)
-                                                    + in.at(after, 2 * y)
+                                            * (in.at(before, upper)
+                                                    + 2 * in.at(2 * x, upper)
+                                                    + in.at(after, upper)
                                                     + in.at(before, lower)
                                                     + 2 * in.at(2 * x, lower)
                                                     + in.at(after, lower));

@@ -43,16 +43,20 @@ public final class PixelReader {
                 : Frame.opaque(rgb.get(0), rgb.get(1), rgb.get(2));
     }
 
+    /** Whether a component is colour difference, which may have fewer samples. */
+    static boolean isChroma(AVPixFmtDescriptor layout, int component) {
+        return (layout.flags() & AV_PIX_FMT_FLAG_RGB) == 0
+                && (component == 1 || component == 2)
+                && layout.nb_components() > 2;
+    }
+
     private static boolean isFloat(AVPixFmtDescriptor layout) {
         return (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) != 0;
     }
 
     private static Plane plane(
             AVFrame in, AVPixFmtDescriptor layout, int component, Workers workers) {
-        boolean chroma =
-                (layout.flags() & AV_PIX_FMT_FLAG_RGB) == 0
-                        && (component == 1 || component == 2)
-                        && layout.nb_components() > 2;
+        boolean chroma = isChroma(layout, component);
         int width = chroma ? -(-in.width() >> layout.log2_chroma_w()) : in.width();
         int height = chroma ? -(-in.height() >> layout.log2_chroma_h()) : in.height();
         Samples samples = new Samples(in, layout, component, width, height);
@@ -122,11 +126,24 @@ public final class PixelReader {
                         (SwsFilter) null,
                         (DoublePointer) null);
         try {
+            if (sws == null || sws.isNull()) {
+                throw new IllegalArgumentException("no way to read " + in.format());
+            }
             out.format(target);
             out.width(in.width());
             out.height(in.height());
-            av_frame_get_buffer(out, 0);
-            sws_scale(sws, in.data(), in.linesize(), 0, in.height(), out.data(), out.linesize());
+            if (av_frame_get_buffer(out, 0) < 0
+                    || sws_scale(
+                                    sws,
+                                    in.data(),
+                                    in.linesize(),
+                                    0,
+                                    in.height(),
+                                    out.data(),
+                                    out.linesize())
+                            != in.height()) {
+                throw new IllegalArgumentException("cannot read pixels of " + in.format());
+            }
             return read(out, workers);
         } finally {
             sws_freeContext(sws);

@@ -4,6 +4,7 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 import ivrik.core.rejoin.Composite;
 
@@ -13,7 +14,7 @@ import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A core frame into an FFmpeg picture of any RGB(A), grey or 4:2:0 layout. */
+/** A core frame into an FFmpeg picture of any RGB(A), grey or Y'CbCr layout. */
 public final class PixelWriter {
     private PixelWriter() {}
 
@@ -48,6 +49,15 @@ public final class PixelWriter {
 
     private static void write(
             Plane in, AVFrame out, AVPixFmtDescriptor layout, int component, Workers workers) {
+        boolean chroma = PixelReader.isChroma(layout, component);
+        Size room =
+                new Size(
+                        chroma ? -(-out.width() >> layout.log2_chroma_w()) : out.width(),
+                        chroma ? -(-out.height() >> layout.log2_chroma_h()) : out.height());
+        if (!in.size().equals(room)) {
+            throw new IllegalArgumentException(
+                    "a plane of " + in.size() + " does not fit a picture of " + room);
+        }
         Samples samples = new Samples(out, layout, component, in.width(), in.height());
         workers.rows(
                 in.height(),
@@ -67,11 +77,13 @@ public final class PixelWriter {
                         layout.comp(0).depth(),
                         out.height());
         List<Plane> full = yuv.fromRgb(frame.colour(), workers);
-        return layout.log2_chroma_w() == 0
-                ? full
-                : List.of(
-                        full.get(0),
-                        Chroma.down420(full.get(1), workers),
-                        Chroma.down420(full.get(2), workers));
+        if (layout.log2_chroma_w() == 0) {
+            return full;
+        }
+        boolean rows = layout.log2_chroma_h() == 1;
+        return List.of(
+                full.get(0),
+                Chroma.down(full.get(1), rows, workers),
+                Chroma.down(full.get(2), rows, workers));
     }
 }

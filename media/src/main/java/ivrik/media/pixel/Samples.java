@@ -2,6 +2,8 @@ package ivrik.media.pixel;
 
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import ivrik.media.ffmpeg.FrameMemory;
+
 import org.bytedeco.ffmpeg.avutil.AVComponentDescriptor;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
@@ -28,7 +30,7 @@ final class Samples {
     private final MemorySegment plane;
     private final long lineBytes;
     private final int step;
-    private final int offset;
+    private final long offset;
     private final int shift;
     private final int depth;
     private final boolean floats;
@@ -36,19 +38,27 @@ final class Samples {
     private final int width;
     private final float[] codes;
 
+    /**
+     * @param width samples in a row
+     * @param height rows
+     * @throws IllegalArgumentException if the frame's memory does not hold as many
+     */
     Samples(AVFrame frame, AVPixFmtDescriptor layout, int component, int width, int height) {
         AVComponentDescriptor c = layout.comp(component);
+        FrameMemory memory = FrameMemory.of(frame, c.plane());
         this.lineBytes = frame.linesize(c.plane());
-        this.plane =
-                MemorySegment.ofAddress(frame.data(c.plane()).address())
-                        .reinterpret(Math.abs(lineBytes) * height);
+        this.plane = memory.buffer();
         this.step = c.step();
-        this.offset = c.offset();
+        this.offset = memory.start() + c.offset();
         this.shift = c.shift();
         this.depth = c.depth();
         this.floats = (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) != 0;
         this.bigEndian = (layout.flags() & AV_PIX_FMT_FLAG_BE) != 0;
         this.width = width;
+        int bytes = depth <= 8 && !floats ? 1 : depth > 16 ? 4 : 2;
+        long inLine = c.offset() + (width - 1L) * step + bytes - 1;
+        memory.check(c.offset(), inLine);
+        memory.check((height - 1) * lineBytes + c.offset(), (height - 1) * lineBytes + inLine);
         this.codes = floats || depth > 16 ? null : codes(depth);
     }
 

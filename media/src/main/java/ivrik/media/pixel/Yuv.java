@@ -2,6 +2,7 @@ package ivrik.media.pixel;
 
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import ivrik.core.colour.Luma;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
 
@@ -29,14 +30,14 @@ record Yuv(
     static Yuv of(int colourSpace, boolean fullRange, int bits, int height) {
         double[] k =
                 switch (colourSpace) {
-                    case AVCOL_SPC_BT709 -> new double[] {0.2126, 0.0722};
+                    case AVCOL_SPC_BT709 -> new double[] {Luma.RED, Luma.BLUE};
                     case AVCOL_SPC_BT2020_NCL, AVCOL_SPC_BT2020_CL -> new double[] {0.2627, 0.0593};
                     case AVCOL_SPC_BT470BG, AVCOL_SPC_SMPTE170M, AVCOL_SPC_FCC ->
                             new double[] {0.299, 0.114};
                     case AVCOL_SPC_SMPTE240M -> new double[] {0.212, 0.087};
                     default ->
                             height >= 720
-                                    ? new double[] {0.2126, 0.0722}
+                                    ? new double[] {Luma.RED, Luma.BLUE}
                                     : new double[] {0.299, 0.114};
                 };
         double largest = (1 << bits) - 1;

@@ -13,12 +13,10 @@ import java.util.Map;
 /** The sound of a sequence: that of all its visible clips, each in its place, added up. */
 public final class SoundMix implements AutoCloseable {
     private final Project project;
-    private final Path folder;
     private final Map<Clip, SoundReader> readers = new HashMap<>();
 
-    public SoundMix(Project project, Path folder) {
+    public SoundMix(Project project) {
         this.project = project;
-        this.folder = folder;
     }
 
     public static boolean hasSound(Project project) {
@@ -61,7 +59,8 @@ public final class SoundMix implements AutoCloseable {
                         .floor();
         SoundReader reader =
                 readers.computeIfAbsent(
-                        clip, c -> new SoundReader(folder.resolve(source.path()).normalize()));
+                        clip,
+                        c -> new SoundReader(Path.of(source.path()), source.reading().track()));
         float[] sound = reader.read(in + from - sample(clip.start()), count);
         for (int i = 0; i < mix.length; i++) {
             mix[i] += sound[i];

@@ -1,7 +1,9 @@
 package ivrik.media.vector;
 
 import com.github.weisj.jsvg.SVGDocument;
+import com.github.weisj.jsvg.parser.LoaderContext;
 import com.github.weisj.jsvg.parser.SVGLoader;
+import com.github.weisj.jsvg.view.FloatSize;
 import com.github.weisj.jsvg.view.ViewBox;
 
 import ivrik.core.picture.Depth;
@@ -10,48 +12,84 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.media.UnreadableMediaException;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
-import java.net.MalformedURLException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
 
 /** An SVG document. */
 public final class VectorGraphic {
-    private final SVGDocument document;
+    private static final Logger LOG = LoggerFactory.getLogger(VectorGraphic.class);
 
-    private VectorGraphic(SVGDocument document) {
+    /** Of its own, with stack traces; what it could not read is said in our words. */
+    private static final java.util.logging.Logger JSVG =
+            java.util.logging.Logger.getLogger("com.github.weisj.jsvg");
+
+    /** A graphic in units of its own may say any size; it is drawn no larger than this. */
+    private static final double LARGEST = 4096;
+
+    private final SVGDocument document;
+    private final Size size;
+    private final boolean reduced;
+
+    private VectorGraphic(SVGDocument document, double width, double height) {
         this.document = document;
+        double scale = Math.min(1, LARGEST / Math.max(width, height));
+        this.size =
+                new Size(
+                        (int) Math.max(1, Math.ceil(width * scale)),
+                        (int) Math.max(1, Math.ceil(height * scale)));
+        this.reduced = scale < 1;
     }
 
     /**
+     * Opens one; pictures that it links are shown if they lie in its folder.
+     *
      * @throws UnreadableMediaException if it is not an SVG that can be read
      */
     public static VectorGraphic open(Path path) {
+        JSVG.setLevel(java.util.logging.Level.OFF);
         SVGDocument document = null;
-        RuntimeException cause = null;
-        try {
-            document = new SVGLoader().load(path.toUri().toURL());
-        } catch (MalformedURLException e) {
-            cause = new IllegalArgumentException(e);
-        } catch (RuntimeException e) {
-            cause = e;
+        Exception cause = null;
+        try (InputStream in = Files.newInputStream(path)) {
+            LoaderContext context =
+                    LoaderContext.builder()
+                            .cssParser(new ScreenCss())
+                            .externalResourcePolicy(new FolderOnly(path))
+                            .build();
+            document = new SVGLoader().load(in, path.toUri(), context);
+        } catch (IOException | RuntimeException | StackOverflowError e) {
+            LOG.warn("{}", path, e);
+            cause = e instanceof Exception known ? known : null;
         }
         if (document == null) {
             throw new UnreadableMediaException(
                     path + " cannot be read as a vector graphic",
-                    "check that it is an SVG file",
+                    "check that it is an SVG file, or save it again",
                     cause);
         }
-        return new VectorGraphic(document);
+        FloatSize own = document.size();
+        double[] said = SvgSize.of(path);
+        return said == null
+                ? new VectorGraphic(document, own.getWidth(), own.getHeight())
+                : new VectorGraphic(document, said[0], said[1]);
     }
 
-    /** Its own size in pixels, rounded up. */
+    /** Its own size in pixels, rounded up; one that says shares only has that of its view box. */
     public Size size() {
-        return new Size(
-                (int) Math.max(1, Math.ceil(document.size().getWidth())),
-                (int) Math.max(1, Math.ceil(document.size().getHeight())));
+        return size;
+    }
+
+    /** Whether it says a size that is too large to be drawn. */
+    public boolean isReduced() {
+        return reduced;
     }
 
     /** Drawn to fill a size; straight alpha, 8 bit. */

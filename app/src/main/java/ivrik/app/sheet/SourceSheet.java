@@ -1,0 +1,157 @@
+package ivrik.app.sheet;
+
+import ivrik.core.motion.Rational;
+import ivrik.core.project.Source;
+import ivrik.core.project.Source.Reading;
+import ivrik.media.decode.SourceFacts;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+
+/** What a file is, and how it is read where there is a choice. */
+public final class SourceSheet extends VBox {
+    private static final List<Rational> RATES =
+            List.of(
+                    Rational.of(12),
+                    new Rational(24_000, 1001),
+                    Rational.of(24),
+                    Rational.of(25),
+                    new Rational(30_000, 1001),
+                    Rational.of(30),
+                    Rational.of(50),
+                    new Rational(60_000, 1001),
+                    Rational.of(60));
+
+    private final GridPane grid = new GridPane(12, 10);
+    private final Button done = new Button("Done");
+    private Source source;
+    private int row;
+
+    /**
+     * @param changed gets the source as it is to be read from now on
+     */
+    public SourceSheet(Source source, SourceFacts facts, Sheets sheets, Consumer<Source> changed) {
+        this.source = source;
+        Label head = new Label(source.name());
+        head.getStyleClass().add("title");
+        fact("File", source.path());
+        fact("Is", facts.form() + ", " + source.size() + ", " + facts.depth());
+        if (facts.isConverted()) {
+            choice(
+                    "Colours",
+                    "source-colours",
+                    List.of(false, true),
+                    d ->
+                            d
+                                    ? "left as they are in the file"
+                                    : facts.colours() + ", brought to the sequence's",
+                    source.reading().delivered(),
+                    d -> read(changed, r -> r.withDelivered(d)));
+        } else {
+            fact("Colours", facts.colours());
+        }
+        if (facts.layers().size() > 1) {
+            choice(
+                    "Layer",
+                    "source-layer",
+                    facts.layers(),
+                    l -> l,
+                    source.reading().layer().orElse(facts.layers().getFirst()),
+                    l -> read(changed, r -> r.withLayer(l)));
+        }
+        if (facts.tracks().size() > 1) {
+            choice(
+                    "Sound",
+                    "source-track",
+                    facts.tracks(),
+                    t -> t.words(),
+                    facts.tracks().stream()
+                            .filter(t -> Optional.of(t.number()).equals(source.reading().track()))
+                            .findFirst()
+                            .orElse(facts.tracks().getFirst()),
+                    t -> read(changed, r -> r.withTrack(t.number())));
+        }
+        if (source.kind() == Source.Kind.SEQUENCE) {
+            choice(
+                    "Rate",
+                    "source-rate",
+                    RATES,
+                    r -> String.format(java.util.Locale.ROOT, "%.5g a second", r.toDouble()),
+                    source.rate(),
+                    r -> {
+                        this.source = this.source.withRate(r);
+                        changed.accept(this.source);
+                    });
+        }
+        facts.remarks().forEach(r -> fact("Note", r));
+        done.setId("source-done");
+        done.getStyleClass().add("primary");
+        done.setDefaultButton(true);
+        done.setOnAction(e -> sheets.away());
+        HBox end = new HBox(done);
+        end.setAlignment(Pos.CENTER_RIGHT);
+        getChildren().addAll(head, grid, end);
+        setMaxWidth(600);
+    }
+
+    /** What has the keys at first. */
+    public Button first() {
+        return done;
+    }
+
+    private void read(Consumer<Source> changed, Function<Reading, Reading> change) {
+        source = source.withReading(change.apply(source.reading()));
+        changed.accept(source);
+    }
+
+    private void fact(String name, String text) {
+        Label value = new Label(text);
+        value.setWrapText(true);
+        grid.addRow(row++, quiet(name), value);
+    }
+
+    private <T> void choice(
+            String name,
+            String id,
+            List<T> all,
+            Function<T, String> words,
+            T now,
+            Consumer<T> chosen) {
+        ChoiceBox<T> box = new ChoiceBox<>();
+        box.setId(id);
+        box.getItems().setAll(all);
+        box.setConverter(
+                new StringConverter<>() {
+                    @Override
+                    public String toString(T t) {
+                        return t == null ? "" : words.apply(t);
+                    }
+
+                    @Override
+                    public T fromString(String text) {
+                        throw new UnsupportedOperationException();
+                    }
+                });
+        box.setValue(now);
+        box.valueProperty().addListener((o, was, is) -> chosen.accept(is));
+        grid.addRow(row++, quiet(name), box);
+    }
+
+    private static Label quiet(String text) {
+        Label label = new Label(text);
+        label.setMinWidth(USE_PREF_SIZE);
+        label.getStyleClass().add("quiet");
+        return label;
+    }
+}

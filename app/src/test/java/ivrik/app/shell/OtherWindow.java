@@ -1,0 +1,116 @@
+package ivrik.app.shell;
+
+import ivrik.core.look.Look;
+import ivrik.core.project.Project;
+
+import javafx.scene.input.KeyCode;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A window in a process of its own, whose hand nudges the red lane to the right as often as it is told
+ * to and says so after each, until it is killed.
+ */
+final class OtherWindow implements AutoCloseable {
+    private static final String READY = "ready";
+
+    private final Process process;
+    private final BufferedReader said;
+    private final List<Long> nudgedAt = new ArrayList<>();
+
+    /**
+     * @param file a project to open, or a picture to bring in
+     * @param pauseMs between two nudges
+     */
+    OtherWindow(Path data, Path file, int nudges, int pauseMs) throws IOException {
+        process =
+                new ProcessBuilder(
+                                Path.of(System.getProperty("java.home"), "bin/java").toString(),
+                                "--add-modules=jdk.incubator.vector",
+                                "--enable-native-access=ALL-UNNAMED",
+                                "-Dglass.platform=Headless",
+                                "-Dprism.order=sw",
+                                "-cp",
+                                System.getProperty(
+                                        "surefire.test.class.path",
+                                        System.getProperty("java.class.path")),
+                                OtherWindow.class.getName(),
+                                data.toString(),
+                                file.toString(),
+                                Integer.toString(nudges),
+                                Integer.toString(pauseMs))
+                        .redirectError(ProcessBuilder.Redirect.DISCARD)
+                        .start();
+        said = process.inputReader();
+        waitFor(READY);
+    }
+
+    private String waitFor(String beginning) throws IOException {
+        for (String line = said.readLine(); line != null; line = said.readLine()) {
+            if (line.startsWith(beginning)) {
+                return line;
+            }
+        }
+        throw new AssertionError("the other window ended before it said " + beginning);
+    }
+
+    /** Waits until it has nudged so often. */
+    void nudged(int times) throws IOException {
+        while (nudgedAt.size() < times) {
+            nudgedAt.add(Long.parseLong(waitFor("nudged ").substring("nudged ".length())));
+        }
+    }
+
+    /** How often it had nudged at a time, in milliseconds since 1970. */
+    long nudgesBefore(long time) {
+        return nudgedAt.stream().filter(t -> t <= time).count();
+    }
+
+    /** Ends it as a crash would; when that was. */
+    long kill() {
+        long now = System.currentTimeMillis();
+        process.destroyForcibly();
+        try {
+            process.waitFor();
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+        return now;
+    }
+
+    /** How far the red lane of a project stands to the right. */
+    static double red(Project project) {
+        Look look = project.layers().getFirst().looks().getFirst().look();
+        return look.steps().getFirst().lanes().getFirst().value("x").rest();
+    }
+
+    @Override
+    public void close() {
+        kill();
+        try {
+            said.close();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public static void main(String[] args) throws InterruptedException {
+        Driver d = new Driver(Path.of(args[0]));
+        Driver.run(() -> d.window.take(List.of(Path.of(args[1]))));
+        Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
+        d.settle();
+        System.out.println(READY);
+        for (int i = 0; i < Integer.parseInt(args[2]); i++) {
+            Thread.sleep(Long.parseLong(args[3]));
+            long began = System.currentTimeMillis();
+            d.key(KeyCode.RIGHT);
+            System.out.println("nudged " + began);
+        }
+        Thread.sleep(Long.MAX_VALUE);
+    }
+}

@@ -1,0 +1,163 @@
+package ivrik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** Footage in and out by the options that scripts use. */
+class FootageOptionsTest extends Commanded {
+    private static final Path TRAM =
+            Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
+
+    private JsonNode info(Path file) throws IOException {
+        assertThat(ivrik("info", file.toString(), "--json")).as(err).isZero();
+        return new ObjectMapper().readTree(out);
+    }
+
+    @Test
+    void aSequenceHasTheRateThatIsSaid() throws IOException {
+        for (int i = 0; i < 4; i++) {
+            picture8("s-%04d.png".formatted(i), false);
+        }
+        Path movie = folder.resolve("s.mkv");
+        String[] words = {
+            "apply",
+            folder.resolve("s-%04d.png").toString(),
+            "--look",
+            "in-register",
+            "-o",
+            movie.toString(),
+            "--rate",
+            "30000/1001"
+        };
+        assertThat(ivrik(words)).as(err).isZero();
+        assertThat(info(movie).path("rate").asText()).isEqualTo("30000/1001");
+        words[words.length - 1] = "0/0";
+        assertThat(ivrik(words)).isEqualTo(2);
+        assertThat(err).contains("a rate");
+        words[words.length - 1] = "-5";
+        assertThat(ivrik(words)).isEqualTo(2);
+    }
+
+    @Test
+    void soundIsLeftOutIfOneLikes() throws IOException {
+        for (boolean sound : new boolean[] {true, false}) {
+            Path out = folder.resolve(sound + ".mkv");
+            String[] words = {
+                "apply",
+                TRAM.toString(),
+                "--look",
+                "in-register",
+                "--frames",
+                "0-3",
+                "-o",
+                out.toString(),
+                sound ? "--dither" : "--no-sound"
+            };
+            assertThat(ivrik(words)).as(err).isZero();
+            assertThat(info(out).path("sound").asBoolean()).isEqualTo(sound);
+        }
+    }
+
+    @Test
+    void whatAFormCannotKeepIsSaid() throws IOException {
+        String in = picture8("in.png", true).toString();
+        Path odd = folder.resolve("odd.mp4");
+        assertThat(ivrik("apply", in, "--look", "in-register", "-o", odd.toString()))
+                .as(err)
+                .isZero();
+        assertThat(err).contains("ivrik: note: ").contains("laid on black");
+        assertThat(
+                        ivrik(
+                                "apply",
+                                in,
+                                "--look",
+                                "in-register",
+                                "--overwrite",
+                                "-o",
+                                odd.toString(),
+                                "--sample",
+                                "444"))
+                .isEqualTo(1);
+        assertThat(err).contains("4:4:4").contains("choose 420");
+        assertThat(
+                        ivrik(
+                                "apply",
+                                in,
+                                "--look",
+                                "in-register",
+                                "--form",
+                                "av1",
+                                "--overwrite",
+                                "-o",
+                                odd.toString(),
+                                "--sample",
+                                "444"))
+                .as(err)
+                .isZero();
+    }
+
+    /** In a process of its own, where encoders would tell the terminal what they think. */
+    @ParameterizedTest
+    @ValueSource(strings = {"av1", "h264", "vp9", "prores"})
+    void encodersAreQuiet(String form) throws Exception {
+        Path out = folder.resolve("out.bin");
+        Process process =
+                Separately.ivrik(
+                        folder,
+                        "apply",
+                        TRAM.toString(),
+                        "--look",
+                        "rgb-split",
+                        "--form",
+                        form,
+                        "--frames",
+                        "0-2",
+                        "-o",
+                        out.toString());
+        String said =
+                new String(process.getInputStream().readAllBytes())
+                        + new String(process.getErrorStream().readAllBytes());
+        assertThat(process.waitFor()).as(said).isZero();
+        assertThat(said.lines().filter(l -> !l.startsWith("WARNING"))).isEmpty();
+    }
+
+    @Test
+    void aBrokenVectorGraphicHasOneLineAndNoStackTrace() throws Exception {
+        Path bad = Files.writeString(folder.resolve("bad.svg"), "<svg xmlns='x'><rect</svg>");
+        Process process = Separately.ivrik(folder, "info", bad.toString());
+        String said = new String(process.getErrorStream().readAllBytes());
+        assertThat(process.waitFor()).isEqualTo(1);
+        assertThat(said.lines().filter(l -> !l.startsWith("WARNING")).toList())
+                .singleElement()
+                .asString()
+                .startsWith("ivrik: ")
+                .contains("bad.svg");
+    }
+
+    @Test
+    void infoDecodesBeforeItSaysThatAllIsWell() throws IOException {
+        byte[] png = Files.readAllBytes(picture16("whole.png"));
+        Path cut = folder.resolve("cut.png");
+        Files.write(cut, java.util.Arrays.copyOf(png, 60));
+        assertThat(ivrik("info", cut.toString())).isEqualTo(1);
+        assertThat(err).contains("cut.png").doesNotContain("inside Ivrik");
+    }
+
+    @Test
+    void helpKnowsTheOptions() {
+        assertThat(ivrik("apply", "--help")).isZero();
+        assertThat(out)
+                .contains("--rate", "--sample", "--no-sound", "--overwrite", "--odd", "--layer")
+                .contains("--track", "--as-delivered", "--form");
+    }
+}

@@ -1,0 +1,39 @@
+package ivrik.cli;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The command in a process of its own. */
+final class Separately {
+    private Separately() {}
+
+    /** What starts it, for scripts that put something before it. */
+    static List<String> command(String... words) {
+        List<String> command =
+                new ArrayList<>(
+                        List.of(
+                                Path.of(System.getProperty("java.home"), "bin/java").toString(),
+                                "--add-modules=jdk.incubator.vector",
+                                "--enable-native-access=ALL-UNNAMED",
+                                "-XX:-UsePerfData",
+                                "-Divrik.log=off",
+                                "-cp",
+                                System.getProperty(
+                                        "surefire.test.class.path",
+                                        System.getProperty("java.class.path")),
+                                "ivrik.cli.Ivrik"));
+        command.addAll(List.of(words));
+        return command;
+    }
+
+    /**
+     * @param folder that it works in; its data folder is {@code data} there
+     */
+    static Process ivrik(Path folder, String... words) throws IOException {
+        ProcessBuilder process = new ProcessBuilder(command(words)).directory(folder.toFile());
+        process.environment().put("IVRIK_DATA", folder.resolve("data").toString());
+        return process.start();
+    }
+}

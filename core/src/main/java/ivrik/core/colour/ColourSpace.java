@@ -1,0 +1,65 @@
+package ivrik.core.colour;
+
+import ivrik.core.UnknownNameException;
+
+import java.util.Arrays;
+import java.util.List;
+
+/** What the numbers of a sequence's pictures mean. */
+public enum ColourSpace {
+    SRGB("srgb", "BT.709 and sRGB", Primaries.SRGB, Transfer.SRGB),
+    DISPLAY_P3("display-p3", "Display P3", Primaries.DISPLAY_P3, Transfer.SRGB),
+    BT2020("bt2020", "BT.2020", Primaries.BT2020, Transfer.BT1886),
+    BT2100_PQ("bt2100-pq", "BT.2100, PQ", Primaries.BT2020, Transfer.PQ),
+    BT2100_HLG("bt2100-hlg", "BT.2100, HLG", Primaries.BT2020, Transfer.HLG);
+
+    private final String id;
+    private final String title;
+    private final Primaries primaries;
+    private final Transfer transfer;
+
+    ColourSpace(String id, String title, Primaries primaries, Transfer transfer) {
+        this.id = id;
+        this.title = title;
+        this.primaries = primaries;
+        this.transfer = transfer;
+    }
+
+    /** The name in files. */
+    public String id() {
+        return id;
+    }
+
+    /** The name in the window. */
+    public String title() {
+        return title;
+    }
+
+    public Primaries primaries() {
+        return primaries;
+    }
+
+    public Transfer transfer() {
+        return transfer;
+    }
+
+    /** Whether it holds more than white. */
+    public boolean isHighRange() {
+        return transfer == Transfer.PQ || transfer == Transfer.HLG;
+    }
+
+    /**
+     * @throws UnknownNameException if there is none of that name
+     */
+    public static ColourSpace named(String id) {
+        return Arrays.stream(values())
+                .filter(c -> c.id.equals(id))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new UnknownNameException(
+                                        "colour space",
+                                        id,
+                                        List.of(values()).stream().map(ColourSpace::id).toList()));
+    }
+}

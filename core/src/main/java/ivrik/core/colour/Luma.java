@@ -1,0 +1,24 @@
+package ivrik.core.colour;
+
+/** Luma of red, green and blue as delivered, by the weights of ITU-R BT.709. */
+public final class Luma {
+    public static final double RED = 0.2126;
+    public static final double GREEN = 0.7152;
+    public static final double BLUE = 0.0722;
+
+    private Luma() {}
+
+    public static float of(float red, float green, float blue) {
+        return (float) RED * red + (float) GREEN * green + (float) BLUE * blue;
+    }
+
+    /** The luma of the first {@code n} samples of three rows. */
+    public static void row(float[][] rgb, float[] luma, int n) {
+        float[] r = rgb[0];
+        float[] g = rgb[1];
+        float[] b = rgb[2];
+        for (int i = 0; i < n; i++) {
+            luma[i] = (float) RED * r[i] + (float) GREEN * g[i] + (float) BLUE * b[i];
+        }
+    }
+}

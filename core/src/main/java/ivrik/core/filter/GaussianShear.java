@@ -1,0 +1,100 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+
+/**
+ * A plane sheared along one of its axes and blurred along it, both at once: what lies between pixels is
+ * the Gaussian's value there, so that nothing has to be interpolated. Outside is nothing.
+ *
+ * @param size of what comes out
+ * @param down whether columns are moved up and down, else rows to and fro
+ * @param slope how much farther each next column or row is moved
+ * @param start how far the first is moved
+ * @param sigma of the blur
+ */
+record GaussianShear(Size size, boolean down, double slope, double start, double sigma) {
+    private static final double END = 4;
+
+    /** A shear with room for all of a plane. */
+    static GaussianShear of(Size in, double slope, boolean down, double sigma) {
+        int count = down ? in.width() : in.height();
+        int lean = (int) Math.ceil(Math.abs(slope) * count) + 2 * reach(sigma);
+        Size size =
+                down
+                        ? new Size(in.width(), in.height() + lean)
+                        : new Size(in.width() + lean, in.height());
+        double start = (slope > 0 ? 0 : -slope * count) + reach(sigma);
+        return new GaussianShear(size, down, slope, start, sigma);
+    }
+
+    /** The one that undoes it, to a size. */
+    GaussianShear back(Size to) {
+        return new GaussianShear(to, down, -slope, -start, sigma);
+    }
+
+    private static int reach(double sigma) {
+        return (int) Math.ceil(END * sigma);
+    }
+
+    Plane apply(Plane in, Workers workers) {
+        int count = down ? size.width() : size.height();
+        int taps = 2 * reach(sigma) + 1;
+        int[] first = new int[count];
+        float[][] weights = new float[count][taps];
+        for (int i = 0; i < count; i++) {
+            double from = -(start + slope * (i + 0.5));
+            first[i] = (int) Math.round(from) - reach(sigma);
+            double sum = 0;
+            double[] w = new double[taps];
+            for (int k = 0; k < taps; k++) {
+                double d = (first[i] + k - from) / sigma;
+                w[k] = StrictMath.exp(-0.5 * d * d);
+                sum += w[k];
+            }
+            for (int k = 0; k < taps; k++) {
+                weights[i][k] = (float) (w[k] / sum);
+            }
+        }
+        Plane out = Plane.of(size.width(), size.height());
+        workers.rows(
+                size.height(),
+                (from, to) -> {
+                    for (int y = from; y < to; y++) {
+                        if (down) {
+                            down(in, out, y, first, weights);
+                        } else {
+                            across(in, out, y, first[y], weights[y]);
+                        }
+                    }
+                });
+        return out;
+    }
+
+    private void down(Plane in, Plane out, int y, int[] first, float[][] weights) {
+        int o = out.row(y);
+        for (int x = 0; x < size.width(); x++) {
+            int begin = y + first[x];
+            float[] w = weights[x];
+            float sum = 0;
+            for (int k = Math.max(0, -begin); k < Math.min(w.length, in.height() - begin); k++) {
+                sum += w[k] * in.data()[in.row(begin + k) + x];
+            }
+            out.data()[o + x] = sum;
+        }
+    }
+
+    private void across(Plane in, Plane out, int y, int first, float[] w) {
+        int o = out.row(y);
+        int row = in.row(y);
+        for (int x = 0; x < size.width(); x++) {
+            int begin = x + first;
+            float sum = 0;
+            for (int k = Math.max(0, -begin); k < Math.min(w.length, in.width() - begin); k++) {
+                sum += w[k] * in.data()[row + begin + k];
+            }
+            out.data()[o + x] = sum;
+        }
+    }
+}

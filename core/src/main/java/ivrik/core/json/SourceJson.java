@@ -1,0 +1,106 @@
+package ivrik.core.json;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+
+import ivrik.core.motion.Rational;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Source;
+import ivrik.core.project.Title;
+import ivrik.core.separation.Ink;
+
+import java.util.Optional;
+
+/** A piece of footage or a graphic. */
+final class SourceJson {
+    /** The longest side of a picture, in pixels. */
+    static final int LONGEST_SIDE = 16384;
+
+    static final Rational SLOWEST = new Rational(1, 100);
+    static final Rational FASTEST = Rational.of(1000);
+
+    private static final int MOST_TRACKS = 1000;
+    private static final double LARGEST_LETTERS_PX = 10000;
+
+    private SourceJson() {}
+
+    static ObjectNode write(Source source) {
+        ObjectNode node =
+                Json.MAPPER
+                        .createObjectNode()
+                        .put("id", source.id())
+                        .put("name", source.name())
+                        .put("path", source.path())
+                        .put("kind", Fields.word(source.kind()));
+        node.putArray("size").add(source.size().width()).add(source.size().height());
+        node.put("rate", source.rate().toString())
+                .put("frames", source.frames())
+                .put("sound", source.sound());
+        source.title().ifPresent(title -> node.set("title", write(title)));
+        if (!source.reading().equals(Source.Reading.USUAL)) {
+            ObjectNode reading = node.putObject("reading");
+            source.reading().track().ifPresent(track -> reading.put("track", track));
+            source.reading().layer().ifPresent(layer -> reading.put("layer", layer));
+            reading.put("counted", source.reading().counted())
+                    .put("delivered", source.reading().delivered());
+        }
+        return node;
+    }
+
+    private static ObjectNode write(Title title) {
+        return Json.MAPPER
+                .createObjectNode()
+                .put("text", title.text())
+                .put("family", title.family())
+                .put("weight", title.weight())
+                .put("sizePx", title.sizePx())
+                .put("tracking", title.tracking())
+                .put("align", Fields.word(title.align()))
+                .put("colour", title.colour().hex());
+    }
+
+    static Source read(Fields fields) {
+        String id = fields.text("id");
+        Source.Kind kind = fields.word("kind", Source.Kind.MOVIE);
+        return new Source(
+                id,
+                fields.text("name", id),
+                fields.text("path", ""),
+                kind,
+                size(fields),
+                fields.rate("rate", SLOWEST, FASTEST),
+                fields.whole("frames", 1, 1, ValueJson.MOST_FRAMES),
+                fields.flag("sound", false),
+                fields.object("title").map(SourceJson::title),
+                fields.read("reading", Source.Reading.USUAL, SourceJson::reading));
+    }
+
+    static Size size(Fields fields) {
+        int[] sides = fields.pair("size", 1, LONGEST_SIDE);
+        return new Size(sides[0], sides[1]);
+    }
+
+    private static Title title(Fields fields) {
+        Title rest = Title.EMPTY;
+        Title title =
+                new Title(
+                        fields.text("text", rest.text()),
+                        fields.text("family", rest.family()),
+                        (int) fields.whole("weight", rest.weight(), 1, 1000),
+                        fields.number("sizePx", rest.sizePx(), 1, LARGEST_LETTERS_PX),
+                        fields.number("tracking", rest.tracking(), -1000, 10000),
+                        fields.word("align", rest.align()),
+                        fields.named("colour", rest.colour(), Ink::parse));
+        fields.finish();
+        return title;
+    }
+
+    private static Source.Reading reading(Fields fields) {
+        return new Source.Reading(
+                fields.has("track")
+                        ? Optional.of((int) fields.whole("track", 0, MOST_TRACKS))
+                        : Optional.empty(),
+                fields.has("layer") ? Optional.of(fields.text("layer")) : Optional.empty(),
+                fields.flag("counted", false),
+                fields.flag("delivered", false));
+    }
+}

@@ -1,0 +1,207 @@
+package ivrik.core.json;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+
+import ivrik.core.UnknownNameException;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Section;
+import ivrik.core.look.Step;
+import ivrik.core.look.Target;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Value;
+import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Option;
+import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.PictureTreatment;
+import ivrik.core.treatment.Series;
+import ivrik.core.treatment.Treatment;
+import ivrik.core.treatment.Treatments;
+
+import java.util.Map;
+import java.util.TreeMap;
+
+/** One treatment in a look. */
+final class StepJson {
+    /** A lane has at most this many pins, points and the like of one treatment. */
+    static final int MOST_THINGS = 1000;
+
+    private static final double WIDEST_JITTER = 1e6;
+
+    private StepJson() {}
+
+    static ObjectNode write(Step step) {
+        ObjectNode node =
+                Json.MAPPER
+                        .createObjectNode()
+                        .put("id", step.id())
+                        .put("treatment", step.treatment())
+                        .put("section", Fields.word(step.section()))
+                        .put("on", step.on())
+                        .put("edgeFill", Fields.word(step.edgeFill()))
+                        .put("sampler", Fields.word(step.sampler()));
+        if (step.bySeed()) {
+            node.put("bySeed", true);
+        }
+        if (!step.words().isEmpty()) {
+            ObjectNode words = node.putObject("words");
+            step.words().forEach(words::put);
+        }
+        if (!step.picture().isEmpty()) {
+            node.put("picture", step.picture());
+        }
+        ArrayNode lanes = node.putArray("lanes");
+        step.lanes().forEach(amounts -> lanes.add(write(amounts)));
+        return node;
+    }
+
+    private static ObjectNode write(Amounts amounts) {
+        ObjectNode node = Json.MAPPER.createObjectNode();
+        ObjectNode values = node.putObject("values");
+        amounts.values().forEach((name, value) -> values.set(name, ValueJson.write(value)));
+        Jitter jitter = amounts.jitter();
+        if (!jitter.equals(Jitter.NONE)) {
+            ObjectNode written = node.putObject("jitter");
+            written.set("amount", ValueJson.write(jitter.amount()));
+            written.put("frequencyHz", jitter.frequencyHz())
+                    .put("kind", Fields.word(jitter.kind()))
+                    .put("seed", jitter.seed());
+        }
+        if (amounts.seed() != Amounts.FIRST_SEED) {
+            node.put("seed", amounts.seed());
+        }
+        return node;
+    }
+
+    /**
+     * The step as it is written, with the rest value of each parameter that is left out.
+     *
+     * @param lanes how many lanes its look has
+     */
+    static Step read(Fields fields, int lanes) {
+        Treatment treatment = Treatments.named(fields.text("treatment"));
+        Description description = treatment.description();
+        Step rest = Step.atRest(id(fields), treatment, lanes);
+        Step step =
+                new Step(
+                        rest.id(),
+                        rest.treatment(),
+                        section(fields, treatment),
+                        fields.flag("on", true),
+                        fields.word("edgeFill", rest.edgeFill()),
+                        fields.word("sampler", rest.sampler()),
+                        fields.flag("bySeed", false),
+                        fields.read("words", Map.of(), f -> words(f, description)),
+                        fields.text("picture", ""),
+                        fields.each("lanes", "lane", f -> amounts(f, description)));
+        if (step.lanes().isEmpty()) {
+            return step.withLanes(rest.lanes());
+        }
+        if (step.lanes().size() != rest.lanes().size()) {
+            throw new IllegalArgumentException(
+                    "it has amounts for "
+                            + step.lanes().size()
+                            + " lanes, not "
+                            + rest.lanes().size());
+        }
+        return step;
+    }
+
+    private static String id(Fields fields) {
+        String id = fields.text("id");
+        if (id.isEmpty() || id.contains(".") || Target.RESERVED.contains(id)) {
+            throw new IllegalArgumentException(
+                    "'" + id + "' cannot be an id: dials could not tell it from other words");
+        }
+        return id;
+    }
+
+    private static Section section(Fields fields, Treatment treatment) {
+        boolean whole = treatment instanceof PictureTreatment;
+        Section rest = whole ? Section.FINISH : Section.LANES;
+        Section section = fields.word("section", rest);
+        if (whole == (section == Section.LANES)) {
+            fields.tell(
+                    "its treatment cannot be done in the section "
+                            + Fields.word(section)
+                            + "; "
+                            + Fields.word(rest)
+                            + " is taken");
+            return rest;
+        }
+        return section;
+    }
+
+    private static Map<String, String> words(Fields fields, Description description) {
+        Map<String, String> words = new TreeMap<>();
+        for (Option option : description.options()) {
+            if (fields.has(option.name())) {
+                words.put(
+                        option.name(),
+                        fields.named(
+                                option.name(),
+                                option.rest(),
+                                w ->
+                                        UnknownNameException.find(
+                                                "choice of " + option.title(),
+                                                w,
+                                                option.words(),
+                                                each -> each)));
+            }
+        }
+        return words;
+    }
+
+    private static Amounts amounts(Fields fields, Description description) {
+        Amounts rest = Amounts.atRest(description);
+        return new Amounts(
+                fields.read("values", rest.values(), f -> values(f, description)),
+                fields.read("jitter", Jitter.NONE, StepJson::jitter),
+                fields.whole("seed", Amounts.FIRST_SEED, Long.MIN_VALUE, Long.MAX_VALUE));
+    }
+
+    private static Map<String, Value> values(Fields fields, Description description) {
+        Map<String, Value> values = new TreeMap<>();
+        for (Parameter parameter : description.parameters()) {
+            values.put(parameter.name(), ValueJson.read(fields, parameter));
+        }
+        description.series().ifPresent(series -> things(fields, series, values));
+        return values;
+    }
+
+    private static void things(Fields fields, Series series, Map<String, Value> values) {
+        String number = series.name() + "\\.\\d{1,6}\\..*";
+        int count =
+                fields.names().stream()
+                        .filter(name -> name.matches(number))
+                        .mapToInt(name -> Integer.parseInt(name.split("\\.")[1]) + 1)
+                        .max()
+                        .orElse(0);
+        if (count > MOST_THINGS) {
+            fields.tell(
+                    "there are "
+                            + count
+                            + " of "
+                            + series.name()
+                            + "; "
+                            + MOST_THINGS
+                            + " are read");
+        }
+        for (int i = 0; i < Math.min(count, MOST_THINGS); i++) {
+            for (Parameter parameter : series.parameters()) {
+                String address = series.address(i, parameter.name());
+                values.put(
+                        address,
+                        ValueJson.read(fields, address, Value.of(parameter.rest()), parameter));
+            }
+        }
+    }
+
+    private static Jitter jitter(Fields fields) {
+        return new Jitter(
+                ValueJson.read(fields, "amount", Value.ZERO, 0, WIDEST_JITTER),
+                fields.number("frequencyHz", Jitter.NONE.frequencyHz(), 0, Jitter.MAX_FREQUENCY_HZ),
+                fields.word("kind", Jitter.NONE.kind()),
+                fields.whole("seed", Jitter.NONE.seed(), Long.MIN_VALUE, Long.MAX_VALUE));
+    }
+}

@@ -1,0 +1,140 @@
+package ivrik.core.json;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+
+/**
+ * Brings files of version 1 to version 2: steps and looks get ids, dials aim by them, seeds leave the
+ * values, and the ways of looking between pixels have their names in the field.
+ */
+final class Version1 {
+    private static final Map<String, String> SAMPLERS =
+            Map.of("quick", "linear", "good", "cubic", "best", "lanczos");
+
+    /** What was written of numbers that others can be told from. */
+    private static final List<String> TOLD = List.of("none", "moving");
+
+    private final Consumer<String> problems;
+
+    private Version1(Consumer<String> problems) {
+        this.problems = problems;
+    }
+
+    /** Changes a whole file in place. */
+    static void lift(ObjectNode root, Consumer<String> problems) {
+        Version1 lift = new Version1(problems);
+        if (root.path("format").asText().equals(LookJson.FORMAT)) {
+            lift.look(root);
+        }
+        for (JsonNode layer : root.path("layers")) {
+            if (layer instanceof ObjectNode object) {
+                lift.layer(object);
+            }
+        }
+    }
+
+    private void layer(ObjectNode layer) {
+        if (layer.has("look")) {
+            if (layer.path("looks").isEmpty()) {
+                layer.putArray("looks").addObject().set("look", layer.get("look"));
+            }
+            layer.remove("look");
+        }
+        int number = 0;
+        for (JsonNode each : layer.path("looks")) {
+            number++;
+            if (each instanceof ObjectNode look) {
+                look.put("id", "look-" + number);
+                if (look.path("look") instanceof ObjectNode object) {
+                    look(object);
+                }
+            }
+        }
+    }
+
+    private void look(ObjectNode look) {
+        List<String> ids = new ArrayList<>();
+        Map<String, Integer> counts = new HashMap<>();
+        for (JsonNode each : look.path("steps")) {
+            String treatment = each.path("treatment").asText();
+            ids.add(treatment + "-" + counts.merge(treatment, 1, Integer::sum));
+            if (each instanceof ObjectNode step) {
+                step(step, ids.getLast());
+            }
+        }
+        Separation model = model(look);
+        for (JsonNode dial : look.path("dials")) {
+            for (JsonNode link : dial.path("links")) {
+                if (link instanceof ObjectNode object) {
+                    link(object, ids, model);
+                }
+            }
+        }
+    }
+
+    private static Separation model(ObjectNode look) {
+        try {
+            return Separations.named(look.path("separation").asText());
+        } catch (ivrik.core.IvrikException e) {
+            // Told when the look is read; until then as there.
+            return Separations.named("rgb");
+        }
+    }
+
+    private void step(ObjectNode step, String id) {
+        step.put("id", id);
+        step.put("bySeed", true);
+        if (SAMPLERS.containsKey(step.path("sampler").asText())) {
+            step.put("sampler", SAMPLERS.get(step.path("sampler").asText()));
+        }
+        for (JsonNode each : step.path("lanes")) {
+            if (each instanceof ObjectNode lane) {
+                lane.remove(TOLD);
+                if (lane.path("jitter") instanceof ObjectNode jitter) {
+                    jitter.remove(TOLD);
+                }
+                seed(lane, id);
+            }
+        }
+    }
+
+    /** A seed was a value among others, and could even move; now it is one whole number. */
+    private void seed(ObjectNode lane, String id) {
+        if (!(lane.path("values") instanceof ObjectNode values) || !values.has("seed")) {
+            return;
+        }
+        JsonNode seed = values.remove("seed");
+        if (seed.isObject()) {
+            problems.accept(
+                    "step "
+                            + id
+                            + ": its seed had pegs; a seed is one number now, and what is random"
+                            + " about it follows its rest");
+            seed = seed.path("rest");
+        }
+        lane.put("seed", Math.round(seed.asDouble(1)));
+    }
+
+    private static void link(ObjectNode link, List<String> ids, Separation model) {
+        int step = link.path("step").asInt();
+        int lane = link.path("lane").asInt();
+        String target = link.path("target").asText();
+        link.remove(List.of("step", "lane"));
+        if (step < 0) {
+            link.put("target", "reach." + target);
+        } else if (step < ids.size() && lane >= 0 && lane < model.lanes().size()) {
+            link.put("target", ids.get(step) + "." + model.lanes().get(lane).id() + "." + target);
+        } else {
+            link.put("target", "step " + (step + 1) + ", lane " + (lane + 1) + ", " + target);
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package ivrik.core.look;
+
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.motion.Instant;
+
+import java.util.HashMap;
+import java.util.Map;
+
+/** What the dials of a look add to its values at one instant. */
+public final class Driven {
+    private final Map<Target, Double> sums = new HashMap<>();
+
+    private Driven() {}
+
+    public static Driven at(Look look, Instant instant) {
+        Driven driven = new Driven();
+        for (Dial dial : look.dials()) {
+            double away = dial.value().at(instant) - dial.rest();
+            double resting = dial.value().rest() - dial.rest();
+            for (Dial.Link link : dial.links()) {
+                if (isChosen(look, link)) {
+                    double by = isRate(link.target()) ? resting : away;
+                    driven.sums.merge(link.target(), link.perUnit() * by, Double::sum);
+                }
+            }
+        }
+        return driven;
+    }
+
+    private static boolean isRate(Target target) {
+        return target instanceof OfLane of && of.parameter().equals(OfLane.JITTER_RATE);
+    }
+
+    private static boolean isChosen(Look look, Dial.Link link) {
+        return link.only() == null
+                || look.dials().stream()
+                        .filter(d -> d.name().equals(link.only().dial()))
+                        .allMatch(d -> Math.rint(d.value().rest()) == link.only().value());
+    }
+
+    /** What is added to the value of a target. */
+    public double to(Target target) {
+        return sums.getOrDefault(target, 0.0);
+    }
+}

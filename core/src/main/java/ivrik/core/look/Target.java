@@ -1,0 +1,94 @@
+package ivrik.core.look;
+
+import ivrik.core.UnknownNameException;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Separation;
+
+import java.util.Set;
+
+/**
+ * One number that a dial drives, a trace shows or a hand holds. A step is meant by its id, never by its
+ * place in a list, so that a target stays aimed while steps come, go and change places.
+ */
+public sealed interface Target {
+    /** Words that an address begins with where it does not begin with a step. */
+    Set<String> RESERVED = Set.of("reach", "onto", "lane", "place");
+
+    /** A parameter of a step in one lane, or {@link #JITTER} or {@link #JITTER_RATE}. */
+    record OfLane(String step, int lane, String parameter) implements Target {
+        /** The amount of the jitter. */
+        public static final String JITTER = "jitter";
+
+        /** The frequency of the jitter, in Hz; only the rest value of a dial drives it. */
+        public static final String JITTER_RATE = "jitter-rate";
+    }
+
+    /** A parameter of a step that is done to the whole picture. */
+    record OfStep(String step, String parameter) implements Target {}
+
+    /** A number of the reach, by its name in {@link Reach#PARTS}. */
+    record OfReach(String part) implements Target {}
+
+    /** How much of a look's result is laid on. */
+    record OfOnto() implements Target {}
+
+    /** How much of a lane is in the picture. */
+    record OfStrength(int lane) implements Target {}
+
+    /** A number of the place of the look's layer: {@code x}, {@code y}, {@code scale}, {@code angle}. */
+    record OfPlace(String part) implements Target {}
+
+    /** The id of the step that it is about; empty where it is about none. */
+    default String stepId() {
+        return switch (this) {
+            case OfLane t -> t.step;
+            case OfStep t -> t.step;
+            case OfReach t -> "";
+            case OfOnto t -> "";
+            case OfStrength t -> "";
+            case OfPlace t -> "";
+        };
+    }
+
+    /** As it is written in files: {@code shift-1.red.x}, {@code exposure-1.stops}, {@code reach.low}. */
+    default String address(Separation model) {
+        return switch (this) {
+            case OfLane t -> t.step + "." + model.lanes().get(t.lane).id() + "." + t.parameter;
+            case OfStep t -> t.step + "." + t.parameter;
+            case OfReach t -> "reach." + t.part;
+            case OfOnto t -> "onto.amount";
+            case OfStrength t -> "lane." + model.lanes().get(t.lane).id() + ".strength";
+            case OfPlace t -> "place." + t.part;
+        };
+    }
+
+    /**
+     * The target of an address.
+     *
+     * @param model of the look that it is in
+     * @throws UnknownNameException if it names a lane that the model does not have
+     * @throws IllegalArgumentException if it is no address at all
+     */
+    static Target parse(String address, Separation model) {
+        String[] words = address.split("\\.", 3);
+        if (words.length < 2 || words[0].isEmpty()) {
+            throw new IllegalArgumentException(
+                    "'" + address + "' is not an address such as shift-1.red.x");
+        }
+        return switch (words[0]) {
+            case "reach" -> new OfReach(words[1]);
+            case "onto" -> new OfOnto();
+            case "place" -> new OfPlace(words[1]);
+            case "lane" -> new OfStrength(lane(words[1], model));
+            default ->
+                    words.length == 2
+                            ? new OfStep(words[0], words[1])
+                            : new OfLane(words[0], lane(words[1], model), words[2]);
+        };
+    }
+
+    private static int lane(String id, Separation model) {
+        return model.lanes()
+                .indexOf(UnknownNameException.find("lane", id, model.lanes(), LaneKind::id));
+    }
+}

@@ -1,0 +1,121 @@
+package ivrik.core.look;
+
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfOnto;
+import ivrik.core.look.Target.OfPlace;
+import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfStep;
+import ivrik.core.look.Target.OfStrength;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Value;
+import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Parameter;
+
+import java.util.Optional;
+
+/** What targets are aimed at in a look: reading it, changing it, and what it may be. */
+public final class Targets {
+    private static final Parameter SHARE = Parameter.of("amount", "amount", "", 0, 1, 1, 0.1);
+    private static final Parameter SHAKE = Parameter.of(OfLane.JITTER, "jitter", "", 0, 1e6, 0, 1);
+    private static final Parameter RATE =
+            Parameter.of(
+                    OfLane.JITTER_RATE,
+                    "rate of the jitter",
+                    "Hz",
+                    0,
+                    Jitter.MAX_FREQUENCY_HZ,
+                    Jitter.NONE.frequencyHz(),
+                    1);
+
+    private Targets() {}
+
+    /** The value aimed at; empty where there is none, or it is not in the look. */
+    public static Optional<Value> value(Look look, Target target) {
+        return switch (target) {
+            case OfLane t ->
+                    amounts(look, t)
+                            .flatMap(
+                                    a ->
+                                            Optional.ofNullable(
+                                                    switch (t.parameter()) {
+                                                        case OfLane.JITTER -> a.jitter().amount();
+                                                        case OfLane.JITTER_RATE ->
+                                                                Value.of(a.jitter().frequencyHz());
+                                                        default -> a.value(t.parameter());
+                                                    }));
+            case OfStep t ->
+                    look.step(t.step())
+                            .filter(Step::isWhole)
+                            .flatMap(s -> Optional.ofNullable(s.amounts(0).value(t.parameter())));
+            case OfReach t ->
+                    Reach.PARTS.stream()
+                            .filter(p -> p.name().equals(t.part()))
+                            .map(p -> p.value().apply(look.reach()))
+                            .findFirst();
+            case OfOnto t -> Optional.of(look.onto().amount());
+            case OfStrength t -> Optional.of(look.lanes().get(t.lane()).strength());
+            case OfPlace t -> Optional.empty();
+        };
+    }
+
+    private static Optional<Amounts> amounts(Look look, OfLane target) {
+        return look.step(target.step())
+                .filter(s -> !s.isWhole())
+                .map(s -> s.amounts(target.lane()));
+    }
+
+    /** With the value aimed at replaced; the look itself where that is not in it. */
+    public static Look with(Look look, Target target, Value value) {
+        return switch (target) {
+            case OfLane t ->
+                    look.withAmounts(t.step(), t.lane(), a -> with(a, t.parameter(), value));
+            case OfStep t -> look.withAmounts(t.step(), 0, a -> a.with(t.parameter(), value));
+            case OfReach t -> look.withReach(look.reach().with(t.part(), value));
+            case OfOnto t -> look.withOnto(new Onto(look.onto().blend(), value));
+            case OfStrength t -> look.withLane(t.lane(), s -> s.withStrength(value));
+            case OfPlace t -> look;
+        };
+    }
+
+    private static Amounts with(Amounts amounts, String parameter, Value value) {
+        return switch (parameter) {
+            case OfLane.JITTER -> amounts.withJitter(amounts.jitter().withAmount(value));
+            case OfLane.JITTER_RATE ->
+                    amounts.withJitter(amounts.jitter().withFrequencyHz(value.rest()));
+            default -> amounts.with(parameter, value);
+        };
+    }
+
+    /** What the value aimed at is called, its unit and its range; empty where there is none. */
+    public static Optional<Parameter> range(Look look, Target target) {
+        return switch (target) {
+            case OfLane t ->
+                    switch (t.parameter()) {
+                        case OfLane.JITTER -> Optional.of(SHAKE);
+                        case OfLane.JITTER_RATE -> Optional.of(RATE);
+                        default -> parameter(look, t.step(), t.parameter());
+                    };
+            case OfStep t -> parameter(look, t.step(), t.parameter());
+            case OfReach t ->
+                    Reach.PARTS.stream()
+                            .filter(p -> p.name().equals(t.part()))
+                            .map(Reach.Part::range)
+                            .findFirst();
+            case OfOnto t -> Optional.of(SHARE);
+            case OfStrength t -> Optional.of(SHARE);
+            case OfPlace t -> Optional.ofNullable(Place.RANGES.get(t.part()));
+        };
+    }
+
+    private static Optional<Parameter> parameter(Look look, String step, String name) {
+        return look.step(step)
+                .map(s -> s.kind().description())
+                .filter(d -> d.knows(name))
+                .map((Description d) -> d.parameter(name));
+    }
+
+    /** Whether there is such a target: its step, its parameter, its lane. */
+    public static boolean exists(Look look, Target target) {
+        return target instanceof OfPlace || value(look, target).isPresent();
+    }
+}

@@ -1,0 +1,88 @@
+package ivrik.core.measure;
+
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * The red, green and blue values across the edge at a place of a picture, and how far apart their edges
+ * lie: each channel's edge is where it crosses the middle between its least and its greatest value
+ * nearest to the place, found between pixels by a straight line.
+ *
+ * @param across whether the values run along the row, or down the column; the way that is steeper
+ * @param values of each channel, {@code 2 reach + 1} of them, the place in the middle
+ */
+public record EdgeProfile(boolean across, List<float[]> values) {
+    /** Contrast below this is no edge. */
+    private static final float FLAT = 0.12f;
+
+    /**
+     * The profile at a pixel; beyond the border the border goes on.
+     *
+     * @param reach how many pixels to look either way
+     */
+    public static EdgeProfile at(Frame frame, int x, int y, int reach) {
+        List<float[]> rows = frame.colour().stream().map(p -> row(p, x, y, reach, true)).toList();
+        List<float[]> columns =
+                frame.colour().stream().map(p -> row(p, x, y, reach, false)).toList();
+        boolean across = steepness(rows) >= steepness(columns);
+        return new EdgeProfile(across, across ? rows : columns);
+    }
+
+    private static float[] row(Plane plane, int x, int y, int reach, boolean across) {
+        float[] values = new float[2 * reach + 1];
+        for (int k = -reach; k <= reach; k++) {
+            int i = Math.clamp(across ? x + k : x, 0, plane.width() - 1);
+            int j = Math.clamp(across ? y : y + k, 0, plane.height() - 1);
+            values[k + reach] = plane.at(i, j);
+        }
+        return values;
+    }
+
+    private static double steepness(List<float[]> channels) {
+        double sum = 0;
+        for (float[] v : channels) {
+            for (int i = 1; i < v.length; i++) {
+                sum += Math.abs(v[i] - v[i - 1]);
+            }
+        }
+        return sum;
+    }
+
+    /** Where a channel's edge is, in pixels from the place; none where it is flat. */
+    public OptionalDouble edge(int channel) {
+        float[] v = values.get(channel);
+        float low = Float.MAX_VALUE;
+        float high = -Float.MAX_VALUE;
+        for (float value : v) {
+            low = Math.min(low, value);
+            high = Math.max(high, value);
+        }
+        if (high - low < FLAT) {
+            return OptionalDouble.empty();
+        }
+        double middle = (low + high) / 2.0;
+        double best = Double.POSITIVE_INFINITY;
+        int reach = v.length / 2;
+        for (int i = 1; i < v.length; i++) {
+            double a = v[i - 1] - middle;
+            double b = v[i] - middle;
+            if (a * b <= 0 && a != b) {
+                double at = i - 1 + a / (a - b) - reach;
+                best = Math.abs(at) < Math.abs(best) ? at : best;
+            }
+        }
+        return Double.isFinite(best) ? OptionalDouble.of(best) : OptionalDouble.empty();
+    }
+
+    /** How far one channel's edge lies beyond another's, in pixels; none where either is flat. */
+    public OptionalDouble apart(int channel, int from) {
+        OptionalDouble a = edge(channel);
+        OptionalDouble b = edge(from);
+        return a.isPresent() && b.isPresent()
+                ? OptionalDouble.of(a.getAsDouble() - b.getAsDouble())
+                : OptionalDouble.empty();
+    }
+}

@@ -1,0 +1,133 @@
+package ivrik.core.render;
+
+import ivrik.core.filter.Moved;
+import ivrik.core.filter.Warp;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Kernels;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.Separation;
+import ivrik.core.treatment.Context;
+import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.Covering;
+import ivrik.core.treatment.Move;
+import ivrik.core.treatment.Settings;
+import ivrik.core.treatment.Trait;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One piece of work on one lane: a treatment, or all the moves that follow each other, which are one
+ * mapping and sampled once, with the best of their samplers and the edge fill of the last.
+ */
+record LaneWork(int lane, List<StepPlan> steps) {
+    LaneWork {
+        steps = List.copyOf(steps);
+    }
+
+    /** All the work on a lane, in order. */
+    static List<LaneWork> of(List<StepPlan> all, int lane) {
+        List<LaneWork> works = new ArrayList<>();
+        List<StepPlan> moves = new ArrayList<>();
+        for (StepPlan step : all) {
+            if (step.lanes().get(lane) == null) {
+                continue;
+            }
+            if (step.kind() instanceof Move) {
+                moves.add(step);
+                continue;
+            }
+            if (!moves.isEmpty()) {
+                works.add(new LaneWork(lane, moves));
+                moves.clear();
+            }
+            works.add(new LaneWork(lane, List.of(step)));
+        }
+        if (!moves.isEmpty()) {
+            works.add(new LaneWork(lane, moves));
+        }
+        return works;
+    }
+
+    private record Done(String treatment, Settings settings, Optional<Plan.Picture> picture) {}
+
+    Object key() {
+        return steps.stream().map(s -> new Done(s.treatment(), settings(s), s.picture())).toList();
+    }
+
+    private Settings settings(StepPlan step) {
+        return step.lanes().get(lane);
+    }
+
+    private boolean isMove() {
+        return steps.getFirst().kind() instanceof Move;
+    }
+
+    /** Whether coverage goes along. */
+    boolean spreads() {
+        return isMove() || steps.getFirst().kind().description().is(Trait.SPREADS);
+    }
+
+    /** Whether each value is treated by itself. */
+    boolean isPointwise() {
+        return !isMove() && steps.getFirst().kind().description().is(Trait.POINTWISE);
+    }
+
+    /** What is left of the part of the lane that nothing from outside has reached. */
+    Covered covered(Covered before, Size size) {
+        return isMove()
+                ? Covering.of(
+                        before,
+                        steps.stream()
+                                .map(s -> new Covering.Moved((Move) s.kind(), settings(s)))
+                                .toList(),
+                        size)
+                : steps.getFirst().kind().covered(before, settings(steps.getFirst()), size);
+    }
+
+    /** The lane with the work done; it may be left to its rows. */
+    Rows on(Plane plane, Separation model, Site site, Supplies supplies) {
+        if (isMove()) {
+            return moved(plane, model, site, supplies);
+        }
+        StepPlan step = steps.getFirst();
+        Settings settings = settings(step);
+        Rows done = step.kind().apply(plane, settings, context(step, model, site, supplies));
+        float amount = (float) settings.amount();
+        return amount == 1
+                ? done
+                : Rows.of(Kernels.mix(plane, done.toPlane(site.workers()), amount, site.workers()));
+    }
+
+    private Rows moved(Plane plane, Separation model, Site site, Supplies supplies) {
+        List<Warp> warps = new ArrayList<>();
+        Sampler sampler = Sampler.LINEAR;
+        for (StepPlan step : steps) {
+            Settings settings = settings(step);
+            Context context = context(step, model, site, supplies);
+            warps.add(((Move) step.kind()).warp(settings, plane.size(), context));
+            sampler = settings.sampler().compareTo(sampler) > 0 ? settings.sampler() : sampler;
+        }
+        return Moved.of(plane, warps, settings(steps.getLast()).edgeFill(), sampler);
+    }
+
+    private Context context(StepPlan step, Separation model, Site site, Supplies supplies) {
+        LaneKind kind = model.lanes().get(lane);
+        Optional<Plane> picture =
+                step.picture().map(p -> channel(supplies.used(step), model, site.workers()));
+        return new Context(site.scale(), kind, picture, site.workers());
+    }
+
+    /** What of another picture belongs to the lane: its channel, or luma where lanes are no channels. */
+    private Plane channel(Frame picture, Separation model, Workers workers) {
+        List<Plane> colour = picture.premultiplied(workers).colour();
+        return model.isChannels() ? colour.get(lane) : Reaching.luma(colour, workers);
+    }
+}

@@ -1,0 +1,299 @@
+package ivrik.core.render;
+
+import ivrik.core.colour.ColourSpace;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Driven;
+import ivrik.core.look.Feed;
+import ivrik.core.look.LaneState;
+import ivrik.core.look.Look;
+import ivrik.core.look.Reach;
+import ivrik.core.look.Section;
+import ivrik.core.look.Step;
+import ivrik.core.look.Target;
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfOnto;
+import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfStep;
+import ivrik.core.look.Target.OfStrength;
+import ivrik.core.motion.Draw;
+import ivrik.core.motion.Instant;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Value;
+import ivrik.core.rejoin.Plate;
+import ivrik.core.render.Plan.FeedPlan;
+import ivrik.core.render.Plan.HuePlan;
+import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.render.Plan.MattePlan;
+import ivrik.core.render.Plan.Picture;
+import ivrik.core.render.Plan.PictureStepPlan;
+import ivrik.core.render.Plan.ReachPlan;
+import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.render.Plan.TonePlan;
+import ivrik.core.separation.LaneKind;
+import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Move;
+import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Settings;
+import ivrik.core.treatment.Settings.Moment;
+import ivrik.core.treatment.Trait;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+
+/** All values of one look at one instant. */
+public final class LookPlanner {
+    private static final double PER_CENT = 100;
+
+    private final Look look;
+    private final Instant instant;
+    private final String place;
+    private final Driven driven;
+
+    /**
+     * @param place names where the look lies, so that what is random differs from place to place
+     */
+    public LookPlanner(Look look, Instant instant, String place) {
+        this.look = look;
+        this.instant = instant;
+        this.place = place;
+        this.driven = Driven.at(look, instant);
+    }
+
+    /** The pictures that the look takes from elsewhere. */
+    interface Elsewhere {
+        FeedPlan feed(Feed feed);
+
+        Optional<Picture> source(String id);
+
+        MattePlan matte(Reach.Matte matte);
+    }
+
+    /** For a look by itself. */
+    private static final Elsewhere NOTHING =
+            new Elsewhere() {
+                @Override
+                public FeedPlan feed(Feed feed) {
+                    return null;
+                }
+
+                @Override
+                public Optional<Picture> source(String id) {
+                    return Optional.empty();
+                }
+
+                @Override
+                public MattePlan matte(Reach.Matte matte) {
+                    return null;
+                }
+            };
+
+    /** A look by itself: without other pictures and without automatic overscan. */
+    public static LookPlan plan(Look look, Instant instant) {
+        return new LookPlanner(look, instant, "").alone();
+    }
+
+    /** The look without what it takes from elsewhere. */
+    LookPlan alone() {
+        return plan(ColourSpace.SRGB, NOTHING, 1);
+    }
+
+    /** What a dial adds to the value of a target. */
+    double driven(Target target) {
+        return driven.to(target);
+    }
+
+    LookPlan plan(ColourSpace colour, Elsewhere elsewhere, double overscan) {
+        return new LookPlan(
+                look.separation(),
+                colour,
+                pictureSteps(Section.PREPARE),
+                plates(),
+                feeds(elsewhere),
+                steps(elsewhere),
+                look.rejoin(),
+                look.onto().blend(),
+                Math.clamp(at(look.onto().amount(), new OfOnto()), 0, 1),
+                reach(elsewhere),
+                overscan,
+                pictureSteps(Section.FINISH));
+    }
+
+    private double at(Value value, Target target) {
+        return value.at(instant) + driven.to(target);
+    }
+
+    private List<FeedPlan> feeds(Elsewhere elsewhere) {
+        List<FeedPlan> feeds = new ArrayList<>();
+        for (LaneState lane : look.lanes()) {
+            feeds.add(lane.feed().isOwn() ? null : elsewhere.feed(lane.feed()));
+        }
+        return Collections.unmodifiableList(feeds);
+    }
+
+    private List<Plate> plates() {
+        List<LaneKind> kinds = look.model().lanes();
+        List<Plate> plates = new ArrayList<>();
+        for (int lane : look.order()) {
+            LaneState state = look.lanes().get(lane);
+            plates.add(
+                    new Plate(
+                            lane,
+                            look.isShown(lane),
+                            state.ink().orElse(kinds.get(lane).ink()),
+                            state.blend(),
+                            Math.clamp(at(state.strength(), new OfStrength(lane)), 0, 1)));
+        }
+        return List.copyOf(plates);
+    }
+
+    private List<StepPlan> steps(Elsewhere elsewhere) {
+        List<StepPlan> steps = new ArrayList<>();
+        for (Step step : look.steps()) {
+            if (step.on() && !step.isWhole()) {
+                List<Settings> lanes = lanes(step);
+                if (lanes.stream().anyMatch(Objects::nonNull)) {
+                    steps.add(
+                            new StepPlan(
+                                    step.treatment(), lanes, elsewhere.source(step.picture())));
+                }
+            }
+        }
+        return List.copyOf(steps);
+    }
+
+    /** What each lane is told; null where it is left alone. */
+    private List<Settings> lanes(Step step) {
+        List<Settings> lanes = new ArrayList<>();
+        for (int lane = 0; lane < step.lanes().size(); lane++) {
+            boolean held = look.lanes().get(lane).hold() && step.kind() instanceof Move;
+            Settings settings = held || !look.isShown(lane) ? null : settings(step, lane);
+            lanes.add(settings == null || step.kind().isNeutral(settings) ? null : settings);
+        }
+        return Collections.unmodifiableList(lanes);
+    }
+
+    private List<PictureStepPlan> pictureSteps(Section section) {
+        List<PictureStepPlan> steps = new ArrayList<>();
+        for (Step step : look.steps(section)) {
+            Settings settings = step.on() ? settings(step, 0) : null;
+            if (settings != null && !step.kind().isNeutral(settings)) {
+                steps.add(new PictureStepPlan(step.treatment(), settings));
+            }
+        }
+        return List.copyOf(steps);
+    }
+
+    private Optional<ReachPlan> reach(Elsewhere elsewhere) {
+        Reach r = look.reach();
+        if (r.isAll()) {
+            return Optional.empty();
+        }
+        Optional<TonePlan> tones =
+                r.tones().on()
+                        ? Optional.of(
+                                new TonePlan(
+                                        part("low") / PER_CENT,
+                                        part("high") / PER_CENT,
+                                        part("soft") / PER_CENT,
+                                        r.tones().linear()))
+                        : Optional.empty();
+        Optional<HuePlan> hues =
+                r.colour().on()
+                        ? Optional.of(new HuePlan(part("hue"), part("width"), part("falloff")))
+                        : Optional.empty();
+        Optional<MattePlan> matte =
+                r.matte().isOn()
+                        ? Optional.ofNullable(elsewhere.matte(r.matte()))
+                        : Optional.empty();
+        return Optional.of(new ReachPlan(tones, hues, matte, r.inverted(), r.spreads()));
+    }
+
+    /** A number of the reach, dials included, within its range. */
+    private double part(String name) {
+        for (Reach.Part part : Reach.PARTS) {
+            if (part.name().equals(name)) {
+                Value value = part.value().apply(look.reach());
+                return part.range().clamp(at(value, new OfReach(name)));
+            }
+        }
+        throw new IllegalArgumentException("a reach has no " + name);
+    }
+
+    /** One lane's numbers in a step, or the picture's: values, dials and jitter added up, within range. */
+    public Settings settings(Step step, int lane) {
+        Amounts amounts = step.amounts(lane);
+        Description description = step.kind().description();
+        Map<String, Double> numbers = new HashMap<>();
+        for (Map.Entry<String, Value> entry : amounts.values().entrySet()) {
+            String name = entry.getKey();
+            Target target =
+                    step.isWhole()
+                            ? new OfStep(step.id(), name)
+                            : new OfLane(step.id(), lane, name);
+            double value = at(entry.getValue(), target);
+            Parameter parameter = description.parameter(name);
+            if (parameter.jitters()) {
+                value += jitter(step, lane, name);
+            }
+            numbers.put(name, parameter.clamp(value));
+        }
+        if (step.kind() instanceof Move) {
+            lessen(description, numbers);
+        }
+        Map<String, String> words = new HashMap<>();
+        description.options().forEach(o -> words.put(o.name(), step.word(o)));
+        Moment moment =
+                description.is(Trait.LIVE)
+                        ? new Moment(lane, instant.wholeFrame(), draw(step, amounts.seed()))
+                        : Moment.ANY;
+        return new Settings(numbers, words, step.edgeFill(), step.sampler(), moment);
+    }
+
+    private double jitter(Step step, int lane, String name) {
+        Jitter jitter = step.amounts(lane).jitter();
+        double amount = at(jitter.amount(), new OfLane(step.id(), lane, OfLane.JITTER));
+        double hz =
+                Math.clamp(
+                        jitter.frequencyHz()
+                                + driven.to(new OfLane(step.id(), lane, OfLane.JITTER_RATE)),
+                        0,
+                        Jitter.MAX_FREQUENCY_HZ);
+        return jitter.at(
+                instant,
+                amount,
+                hz,
+                draw(step, jitter.seed()),
+                lane,
+                step.treatment() + "/" + name);
+    }
+
+    private Draw draw(Step step, long seed) {
+        boolean anywhere = step.bySeed() && instant.take() == 0;
+        return new Draw(
+                seed,
+                anywhere
+                        ? Draw.ANYWHERE
+                        : step.bySeed()
+                                ? Draw.origin(instant.take())
+                                : Draw.origin(instant.take(), place, step.id()));
+    }
+
+    /** Of a move less than all is a lesser move. */
+    private static void lessen(Description description, Map<String, Double> numbers) {
+        double amount = numbers.getOrDefault(Parameter.AMOUNT, PER_CENT) / PER_CENT;
+        if (amount == 1) {
+            return;
+        }
+        numbers.replaceAll(
+                (name, value) -> {
+                    Parameter p = description.parameter(name);
+                    return p.drives() ? p.rest() + amount * (value - p.rest()) : value;
+                });
+        numbers.put(Parameter.AMOUNT, PER_CENT);
+    }
+}

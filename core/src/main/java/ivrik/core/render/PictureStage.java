@@ -1,0 +1,109 @@
+package ivrik.core.render;
+
+import ivrik.core.cache.Key;
+import ivrik.core.colour.ColourSpace;
+import ivrik.core.filter.Continued;
+import ivrik.core.picture.Alpha;
+import ivrik.core.picture.ColourRows;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Kernels;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Planes;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.render.Plan.PictureStepPlan;
+import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.PictureContext;
+import ivrik.core.treatment.Trait;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A treatment of the whole picture, before separation or after rejoining. As with lanes, what spreads
+ * takes coverage along; anything else leaves it, and sees the colour without it.
+ */
+record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
+    @Override
+    public boolean isNeutral() {
+        return step.kind().isNeutral(step.settings());
+    }
+
+    @Override
+    public Object key() {
+        return this;
+    }
+
+    @Override
+    public Covered covered(Covered before, Size size) {
+        return step.kind().covered(before, step.settings(), size);
+    }
+
+    @Override
+    public void take(Passage passage) {
+        Key key = passage.key().then(key());
+        Site site = passage.site();
+        if (passage.isOpaque()) {
+            if (step.settings().amount() != 1) {
+                passage.frame(); // its rows are asked for twice
+            }
+            passage.settle();
+            passage.set(treated(passage.rows(), site), key);
+            return;
+        }
+        Optional<Parting> parting = passage.parting();
+        Frame before = passage.frame();
+        passage.set(
+                site.store().get(key, () -> covered(before, site), site.cancel()::isCancelled),
+                key);
+        if (!spreads()) {
+            passage.setParting(parting);
+        }
+    }
+
+    private boolean spreads() {
+        return step.kind().description().is(Trait.SPREADS);
+    }
+
+    private ColourRows treated(ColourRows rows, Site site) {
+        ColourRows done =
+                step.kind()
+                        .apply(
+                                rows,
+                                step.settings(),
+                                new PictureContext(site.scale(), colour, site.workers()));
+        float amount = (float) step.settings().amount();
+        return amount == 1 ? done : ColourRows.mixed(rows, done, amount);
+    }
+
+    private Frame covered(Frame source, Site site) {
+        Workers workers = site.workers();
+        Frame picture = source.united(workers).premultiplied(workers);
+        Plane coverage = picture.coverage().getFirst();
+        if (spreads()) {
+            List<Plane> colour = planes(picture.colour(), site);
+            Plane spread = planes(List.of(coverage, coverage, coverage), site).getFirst();
+            return new Frame(colour, Alpha.PREMULTIPLIED, List.of(spread, spread, spread));
+        }
+        boolean pointwise = step.kind().description().is(Trait.POINTWISE);
+        List<Plane> straight =
+                picture.colour().stream()
+                        .map(
+                                p ->
+                                        pointwise
+                                                ? Kernels.divide(p, coverage, workers)
+                                                : Continued.beyond(p, coverage, workers))
+                        .toList();
+        return new Frame(
+                Planes.zip(
+                        planes(straight, site),
+                        picture.coverage(),
+                        (p, a) -> Kernels.multiply(p, a, workers)),
+                Alpha.PREMULTIPLIED,
+                picture.coverage());
+    }
+
+    private List<Plane> planes(List<Plane> in, Site site) {
+        return treated(ColourRows.ofPlanes(in), site).toPlanes(site.workers());
+    }
+}

@@ -1,0 +1,152 @@
+package ivrik.core.render;
+
+import ivrik.core.cache.Key;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Kernels;
+import ivrik.core.picture.Pixels;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Planes;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+import ivrik.core.render.Lanes.Lane;
+import ivrik.core.render.Plan.FeedPlan;
+import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.separation.Separation;
+import ivrik.core.treatment.Covered;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/**
+ * Colour taken apart into lanes, each from the picture or from what is fed to it.
+ *
+ * @param wanted the lanes that something is done to; where the others need only be rejoined as they are,
+ *     they are not made at all
+ */
+record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implements Stage {
+    @Override
+    public boolean isNeutral() {
+        return false; // a picture that is separated is another thing
+    }
+
+    @Override
+    public Object key() {
+        return look.separation();
+    }
+
+    @Override
+    public Covered covered(Covered before, Size size) {
+        return before;
+    }
+
+    /** Where a lane comes from. */
+    private record Origin(Frame frame, Key key) {}
+
+    @Override
+    public void take(Passage passage) {
+        List<Origin> origins = new ArrayList<>();
+        for (FeedPlan feed : look.feeds()) {
+            origins.add(
+                    feed == null
+                            ? new Origin(passage.frame(), passage.key())
+                            : new Origin(supplies.feed(feed), supplies.key(feed)));
+        }
+        Separation model = look.model();
+        boolean opaque = origins.stream().allMatch(o -> o.frame().isOpaque());
+        List<Lane> lanes =
+                opaque ? opaque(passage.site(), origins) : covered(passage.site(), origins);
+        passage.setLanes(new Lanes(model, opaque ? passage.frame().colour() : List.of(), lanes));
+    }
+
+    private Key key(Origin origin, int lane) {
+        return origin.key().then(look.separation()).then(lane);
+    }
+
+    private List<Lane> opaque(Site site, List<Origin> origins) {
+        Map<Key, List<Plane>> separated = new HashMap<>();
+        List<Lane> lanes = new ArrayList<>();
+        for (int i = 0; i < origins.size(); i++) {
+            Origin origin = origins.get(i);
+            List<Plane> planes =
+                    separated.computeIfAbsent(origin.key(), k -> separate(site, origins, origin));
+            Plane plane = planes.get(i);
+            lanes.add(new Lane(key(origin, i), plane == null ? null : Rows.of(plane), null));
+        }
+        return lanes;
+    }
+
+    /** The wanted ones of the lanes that come from one origin; null for the others. */
+    private List<Plane> separate(Site site, List<Origin> origins, Origin from) {
+        Separation model = look.model();
+        if (model.isChannels()) {
+            return from.frame().colour();
+        }
+        boolean[] needed = new boolean[origins.size()];
+        boolean any = false;
+        for (int i = 0; i < needed.length; i++) {
+            needed[i] = wanted.get(i) && origins.get(i).key().equals(from.key());
+            any |= needed[i];
+        }
+        if (!any) {
+            return java.util.Collections.nCopies(needed.length, null);
+        }
+        record Which(String separation, List<Boolean> lanes) {}
+        Which which =
+                new Which(
+                        look.separation(),
+                        IntStream.range(0, needed.length).mapToObj(i -> needed[i]).toList());
+        return site.store()
+                .get(
+                        from.key().then(which),
+                        () ->
+                                Pixels.map(
+                                        from.frame().colour(),
+                                        needed,
+                                        site.workers(),
+                                        model::separate),
+                        site.cancel()::isCancelled);
+    }
+
+    private List<Lane> covered(Site site, List<Origin> origins) {
+        Map<Key, Parted> separated = new HashMap<>();
+        List<Lane> lanes = new ArrayList<>();
+        for (int i = 0; i < origins.size(); i++) {
+            Origin origin = origins.get(i);
+            Parted parted =
+                    separated.computeIfAbsent(
+                            origin.key(), k -> parted(origin.frame(), site.workers()));
+            Plane plane = parted.planes.get(i);
+            lanes.add(new Lane(key(origin, i), Rows.of(plane), parted.coverage.get(i)));
+        }
+        return lanes;
+    }
+
+    /** Lanes multiplied by their coverage. */
+    private record Parted(List<Plane> planes, List<Plane> coverage) {}
+
+    private Parted parted(Frame source, Workers workers) {
+        Separation model = look.model();
+        int count = model.lanes().size();
+        if (source.isOpaque()) {
+            Plane full = Plane.flat(source.width(), source.height(), 1);
+            return new Parted(
+                    model.separate(source.colour(), workers),
+                    java.util.Collections.nCopies(count, full));
+        }
+        if (model.isChannels()) {
+            return new Parted(source.premultiplied(workers).colour(), source.coverage());
+        }
+        Frame united = source.united(workers);
+        List<Plane> coverage = java.util.Collections.nCopies(count, united.coverage().getFirst());
+        return new Parted(
+                Planes.zip(
+                        model.separate(united.straight(workers).colour(), workers),
+                        coverage,
+                        (p, a) -> Kernels.multiply(p, a, workers)),
+                coverage);
+    }
+}

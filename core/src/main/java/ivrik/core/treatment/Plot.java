@@ -1,0 +1,9 @@
+package ivrik.core.treatment;
+
+import java.util.function.DoubleUnaryOperator;
+
+/** A treatment that can be drawn as what comes out for what goes in. */
+public interface Plot {
+    /** What comes out for what goes in, from 0 to 1, where all of it is done. */
+    DoubleUnaryOperator plotted(Settings settings);
+}

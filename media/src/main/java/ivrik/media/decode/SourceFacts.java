@@ -1,0 +1,42 @@
+package ivrik.media.decode;
+
+import ivrik.core.colour.ColourSpace;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.Source;
+import ivrik.media.sound.SoundTracks;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * What a source's file is, in words, and what can be chosen of it.
+ *
+ * @param colours what its tags say of them
+ * @param isConverted whether that is not what the numbers of a usual sequence mean
+ */
+public record SourceFacts(
+        String form,
+        String depth,
+        String colours,
+        boolean isConverted,
+        List<String> layers,
+        List<SoundTracks.Track> tracks,
+        List<String> remarks) {
+    /**
+     * @throws ivrik.core.IvrikException if it is missing or cannot be read
+     */
+    public static SourceFacts of(Source source) {
+        Path file = Path.of(source.path());
+        try (Footage footage = Footage.open(file, source.reading(), Workers.shared())) {
+            return new SourceFacts(
+                    footage.form(),
+                    footage.depth().name().toLowerCase(Locale.ROOT),
+                    footage.colours().word(),
+                    footage.colours().to(ColourSpace.SRGB).isPresent(),
+                    footage.layers(),
+                    SoundTracks.of(file),
+                    footage.remarks(file));
+        }
+    }
+}

@@ -1,0 +1,102 @@
+package ivrik.media.decode;
+
+import static org.bytedeco.ffmpeg.global.avcodec.AV_PKT_DATA_ICC_PROFILE;
+import static org.bytedeco.ffmpeg.global.avutil.*;
+
+import ivrik.core.colour.Primaries;
+import ivrik.core.colour.Transfer;
+
+import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
+import org.bytedeco.ffmpeg.avformat.AVStream;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVFrameSideData;
+
+import java.util.Optional;
+
+/** What FFmpeg says of the colours of a decoded picture. */
+final class Tags {
+    private Tags() {}
+
+    /** By its ICC profile, else by its tags. */
+    static Colours of(AVFrame picture) {
+        return profile(picture).flatMap(IccProfile::colours).orElseGet(() -> byTags(picture));
+    }
+
+    /** The same; by the profile that the file has for the stream, if the picture has none. */
+    static Colours of(AVFrame picture, AVStream stream) {
+        AVPacketSideData all = stream.codecpar().coded_side_data();
+        for (int i = 0; i < stream.codecpar().nb_coded_side_data(); i++) {
+            AVPacketSideData data = all.getPointer(i);
+            if (data.type() == AV_PKT_DATA_ICC_PROFILE && profile(picture).isEmpty()) {
+                byte[] bytes = new byte[Math.toIntExact(data.size())];
+                data.data().capacity(bytes.length).get(bytes);
+                return IccProfile.colours(bytes).orElseGet(() -> byTags(picture));
+            }
+        }
+        return of(picture);
+    }
+
+    private static Optional<byte[]> profile(AVFrame picture) {
+        AVFrameSideData data = av_frame_get_side_data(picture, AV_FRAME_DATA_ICC_PROFILE);
+        if (data == null || data.isNull()) {
+            return Optional.empty();
+        }
+        byte[] bytes = new byte[Math.toIntExact(data.size())];
+        data.data().capacity(bytes.length).get(bytes);
+        return Optional.of(bytes);
+    }
+
+    /**
+     * Transfer functions of video and of sRGB are one family here, because pictures of either are shown
+     * on the same displays unchanged; so are the primaries of BT.601 and BT.709, which hardly differ.
+     */
+    private static Colours byTags(AVFrame picture) {
+        boolean light = picture.color_trc() == AVCOL_TRC_LINEAR;
+        Primaries primaries =
+                switch (picture.color_primaries()) {
+                    case AVCOL_PRI_BT2020 -> Primaries.BT2020;
+                    case AVCOL_PRI_SMPTE432 -> Primaries.DISPLAY_P3;
+                    case AVCOL_PRI_SMPTE431 -> Primaries.DCI_P3;
+                    default -> Primaries.SRGB;
+                };
+        boolean rgb = (av_pix_fmt_desc_get(picture.format()).flags() & AV_PIX_FMT_FLAG_RGB) != 0;
+        Transfer usual =
+                primaries.equals(Primaries.SRGB) || rgb || primaries.equals(Primaries.DISPLAY_P3)
+                        ? Transfer.SRGB
+                        : Transfer.BT1886;
+        Transfer transfer =
+                switch (picture.color_trc()) {
+                    case AVCOL_TRC_SMPTE2084 -> Transfer.PQ;
+                    case AVCOL_TRC_ARIB_STD_B67 -> Transfer.HLG;
+                    case AVCOL_TRC_SMPTE428 -> Transfer.GAMMA26;
+                    default ->
+                            light
+                                    ? Transfer.LINEAR
+                                    : primaries.equals(Primaries.DCI_P3) ? Transfer.GAMMA26 : usual;
+                };
+        return Colours.of(word(primaries) + ", " + word(transfer), primaries, transfer);
+    }
+
+    static String word(Primaries primaries) {
+        return primaries.equals(Primaries.SRGB)
+                ? "BT.709"
+                : primaries.equals(Primaries.BT2020)
+                        ? "BT.2020"
+                        : primaries.equals(Primaries.DISPLAY_P3)
+                                ? "Display P3"
+                                : primaries.equals(Primaries.DCI_P3)
+                                        ? "DCI P3"
+                                        : "primaries of its own";
+    }
+
+    private static String word(Transfer transfer) {
+        return switch (transfer) {
+            case LINEAR -> "linear light";
+            case SRGB -> "sRGB";
+            case BT1886 -> "gamma 2.4";
+            case GAMMA26 -> "gamma 2.6";
+            case PQ -> "PQ";
+            case HLG -> "HLG";
+        };
+    }
+}

@@ -1,0 +1,64 @@
+package ivrik.media.ffmpeg;
+
+import static org.bytedeco.ffmpeg.avutil.AVFrame.AV_NUM_DATA_POINTERS;
+
+import org.bytedeco.ffmpeg.avutil.AVBufferRef;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+
+import java.lang.foreign.MemorySegment;
+
+/**
+ * The memory of one plane of an FFmpeg frame: the whole buffer that was allocated for it, so that
+ * nothing outside can be touched, and where in it the plane begins. Every access to the pixels and
+ * samples of a frame goes through here.
+ *
+ * @param buffer what was allocated
+ * @param start of the plane in it, in bytes
+ */
+public record FrameMemory(MemorySegment buffer, long start) {
+    /**
+     * The memory of a plane.
+     *
+     * @throws IllegalArgumentException if the frame has no buffer for it
+     */
+    public static FrameMemory of(AVFrame frame, int plane) {
+        long data =
+                plane < AV_NUM_DATA_POINTERS && frame.data(plane) != null
+                        ? frame.data(plane).address()
+                        : 0;
+        for (int i = 0; data != 0 && i < AV_NUM_DATA_POINTERS; i++) {
+            AVBufferRef ref = frame.buf(i);
+            if (ref == null || ref.isNull()) {
+                break;
+            }
+            long begin = ref.data().address();
+            long size = ref.size();
+            if (data >= begin && data < begin + size) {
+                return new FrameMemory(
+                        MemorySegment.ofAddress(begin).reinterpret(size), data - begin);
+            }
+        }
+        throw new IllegalArgumentException("there is no memory for plane " + plane);
+    }
+
+    /**
+     * Sees to it that bytes of the plane lie in the buffer.
+     *
+     * @param first counted from where the plane begins, may be negative where rows run upward
+     * @param last likewise, included
+     * @throws IllegalArgumentException if they do not
+     */
+    public void check(long first, long last) {
+        if (Math.min(first, last) < -start || Math.max(first, last) >= buffer.byteSize() - start) {
+            throw new IllegalArgumentException(
+                    "bytes "
+                            + first
+                            + " to "
+                            + last
+                            + " of a plane that begins at "
+                            + start
+                            + " of "
+                            + buffer.byteSize());
+        }
+    }
+}

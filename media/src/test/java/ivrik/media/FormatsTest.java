@@ -1,0 +1,284 @@
+package ivrik.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Workers;
+import ivrik.media.decode.Footage;
+import ivrik.media.decode.MovieReader;
+import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
+import ivrik.media.encode.Sampling;
+import ivrik.media.sound.SoundReader;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/**
+ * The matrix of forms in {@code docs/formats.md} is what comes out when each of them is tried: {@code
+ * -Divrik.docs=write} writes it anew.
+ */
+class FormatsTest {
+    private static final Path DOCUMENT =
+            Path.of(System.getProperty("ivrik.home"), "docs/formats.md");
+    private static final Path FIXTURES = Path.of("src/test/resources/formats");
+
+    /** What stands below is measured by the bench, and differs from machine to machine. */
+    private static final String MEASURED = "## How good compressed movies are";
+
+    @TempDir Path folder;
+
+    private record Row(String... cells) {
+        String line() {
+            return "| " + String.join(" | ", cells) + " |";
+        }
+    }
+
+    /** One picture of each kind, and the PNG that it shows. */
+    private static final String[][] STILLS = {
+        {"PNG, 8 and 16 bit", "base.png", "base.png"},
+        {"PNG with a palette", "palette.png", "palette.png"},
+        {"JPEG", "plain.jpg", "base8.png"},
+        {"JPEG, progressive", "progressive.jpg", "base8.png"},
+        {"JPEG, grey", "grey.jpg", "grey.png"},
+        {"JPEG of four inks", "cmyk.jpg", "base8.png"},
+        {"JPEG with Exif orientation", "orient6.jpg", ""},
+        {"TIFF in strips", "strips8.tif", "base8.png"},
+        {"TIFF in tiles", "tiles16.tif", "base.png"},
+        {"TIFF, planes apart", "planar8.tif", "base8.png"},
+        {"TIFF, LZW with predictor", "lzw16.tif", "base.png"},
+        {"TIFF, deflated", "zip16.tif", "base.png"},
+        {"TIFF, PackBits", "packbits8.tif", "base8.png"},
+        {"TIFF, JPEG", "jpeg8.tif", "base8.png"},
+        {"TIFF, 32-bit float", "float32.tif", "base.png"},
+        {"TIFF, half float", "half16.tif", "base.png"},
+        {"TIFF, 32-bit whole numbers", "whole32.tif", "base.png"},
+        {"TIFF, associated alpha", "associated8.tif", "base8.png"},
+        {"TIFF, unassociated alpha", "unassociated16.tif", "base.png"},
+        {"TIFF of four inks", "cmyk8.tif", "base8.png"},
+        {"TIFF with a palette", "palette.tif", "palette.png"},
+        {"TIFF with orientation", "orient6.tif", ""},
+        {"BigTIFF", "big16.tif", "base.png"},
+        {"TIFF, big-endian", "bigendian16.tif", "base.png"},
+        {"TGA", "plain.tga", "base8.png"},
+        {"TGA, run lengths", "rle.tga", "base8.png"},
+        {"BMP", "plain.bmp", "base8.png"},
+        {"PPM", "plain.ppm", "base8.png"},
+        {"HEIC, an odd size", "odd.heic", "odd.png"},
+        {"HEIC in tiles", "grid.heic", "grid.png"},
+    };
+
+    /** Container, picture encoder, its options, sound encoder, its sample format. */
+    private static final String[][] MOVIES = {
+        {"mp4", "mpeg4", "-bf 2 -g 60", "aac", "fltp"},
+        {"mp4", "libopenh264", "-g 20", "aac", "fltp"},
+        {"mov", "mpeg4", "-bf 2 -g 60", "pcm_s16le", "s16"},
+        {"mov", "prores_ks", "-profile hq", "pcm_s16le", "s16"},
+        {"mkv", "mpeg2video", "-bf 2 -g 60", "flac", "s16"},
+        {"mkv", "ffv1", "", "pcm_s16le", "s16"},
+        {"mkv", "libopenh264", "-g 20", "ac3", "fltp"},
+        {"webm", "libvpx-vp9", "-b 0 -crf 10 -g 60", "libopus", "s16"},
+        {"webm", "libvpx", "-b 2000000 -g 30", "libopus", "s16"},
+        {"avi", "mpeg4", "-bf 2 -g 60", "pcm_s16le", "s16"},
+        {"ts", "libopenh264", "-g 20", "aac", "fltp"},
+        {"m2ts", "mpeg2video", "-bf 2 -g 15", "ac3", "fltp"},
+        {"mpg", "mpeg2video", "-bf 2 -g 15", "mp2", "s16"},
+        {"flv", "flv", "-g 20", "libmp3lame", "fltp"},
+        {"nut", "mpeg4", "-bf 2 -g 60", "flac", "s16"},
+        {"h264", "libopenh264", "-g 20", "", ""},
+        {"m2v", "mpeg2video", "-bf 2 -g 15", "", ""},
+        {"ivf", "libvpx-vp9", "-b 0 -crf 10 -g 60", "", ""},
+    };
+
+    @Test
+    void theDocumentSaysWhatIsSo() throws IOException {
+        StringBuilder text = new StringBuilder();
+        text.append("# Forms in and out\n\n");
+        text.append(
+                "Made by `FormatsTest`, which tries each of them; `mvn test -pl core,media"
+                        + " -Dtest=FormatsTest -Divrik.docs=write` writes it anew.\n\n");
+        text.append("## Pictures in\n\n");
+        text.append(
+                table(
+                        new Row("kind", "size", "depth", "mean off, in codes of 8 bit", "most off"),
+                        stills()));
+        text.append(
+                "\n"
+                    + "Also: OpenEXR with layers, parts of a window, chromaticities; Radiance;"
+                    + " animated GIF, APNG and WebP as movies; SVG with pictures of its own folder."
+                    + " Colours of ICC profiles, gamma and chromaticity tags, BT.2020, P3, PQ and"
+                    + " HLG are brought to the sequence's, or left as they are if one likes.\n\n");
+        text.append("## Movies in\n\n");
+        text.append(
+                table(
+                        new Row(
+                                "container",
+                                "pictures",
+                                "sound",
+                                "frame n is frame n",
+                                "found by",
+                                "sound off by"),
+                        movies()));
+        text.append(
+                "\n"
+                        + "MP3 in AVI comes with the delay of its encoder (0.02 s), which that"
+                        + " container does not tell.\n\n");
+        text.append("## Out\n\n");
+        text.append(
+                table(
+                        new Row(
+                                "form",
+                                "`--form`",
+                                "ending",
+                                "colour kept",
+                                "alpha",
+                                "wide colour",
+                                "lossless"),
+                        forms()));
+        text.append("\n");
+        String before = Files.isRegularFile(DOCUMENT) ? Files.readString(DOCUMENT) : "";
+        int measured = before.indexOf(MEASURED);
+        if ("write".equals(System.getProperty("ivrik.docs"))) {
+            Files.writeString(
+                    DOCUMENT, text + (measured < 0 ? MEASURED + "\n" : before.substring(measured)));
+        }
+        assertThat(text.toString())
+                .isEqualTo(
+                        "write".equals(System.getProperty("ivrik.docs"))
+                                ? text.toString()
+                                : before.substring(0, Math.max(0, measured)));
+    }
+
+    private static String table(Row head, List<Row> rows) {
+        String line = "|" + "---|".repeat(head.cells().length);
+        return head.line()
+                + "\n"
+                + line
+                + "\n"
+                + rows.stream().map(Row::line).collect(Collectors.joining("\n"))
+                + "\n";
+    }
+
+    private static List<Row> stills() throws IOException {
+        List<Row> rows = new ArrayList<>();
+        for (String[] still : STILLS) {
+            Path file = FIXTURES.resolve(still[1]);
+            try (Footage footage = Footage.open(file, Workers.shared())) {
+                String mean = "upright";
+                String most = "";
+                if (!still[2].isEmpty()) {
+                    StillFormatsTest.Apart apart = StillFormatsTest.apart(file, still[2]);
+                    assertThat(apart.mean()).as(still[1]).isLessThan(8);
+                    mean = apart.most() < 0.001 ? "exact" : number(apart.mean());
+                    most = apart.most() < 0.001 ? "" : number(apart.most());
+                }
+                rows.add(
+                        new Row(
+                                still[0],
+                                footage.size().toString(),
+                                footage.depth().name().toLowerCase(Locale.ROOT),
+                                mean,
+                                most));
+            }
+        }
+        return rows;
+    }
+
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.1f", value);
+    }
+
+    private List<Row> movies() {
+        List<Row> rows = new ArrayList<>();
+        int number = 0;
+        for (String[] m : MOVIES) {
+            Path file = folder.resolve("m" + number++ + "." + m[0]);
+            String format = m[1].equals("prores_ks") ? "yuv422p10" : "yuv420p";
+            var picture =
+                    new TestMedia.Track(
+                            "color=black:s=64x48:r=25:d=2,format=yuv420p,geq=lum=16+4*N:cb=128:"
+                                    + "cr=128,format="
+                                    + format,
+                            m[1],
+                            m[2]);
+            if (m[3].isEmpty()) {
+                TestMedia.make(file, picture);
+            } else {
+                TestMedia.make(
+                        file,
+                        picture,
+                        new TestMedia.Track(
+                                "aevalsrc=exprs=0.8*sin(2*PI*1000*t)*between(t\\,0.8\\,0.82):s=48000"
+                                    + ":d=2,aformat=channel_layouts=stereo:sample_fmts="
+                                        + m[4],
+                                m[3],
+                                ""));
+            }
+            try (MovieReader reader = new MovieReader(file, Workers.shared())) {
+                boolean exact = reader.frames() == 50;
+                for (int n : new int[] {49, 0, 25, 24, 48, 10, 11, 30, 1}) {
+                    Frame frame = reader.frame(n);
+                    exact &= Math.abs(frame.colour().get(1).at(20, 20) * 219 / 4 - n) < 0.45;
+                }
+                assertThat(exact).as("%s %s", m[0], m[1]).isTrue();
+                rows.add(
+                        new Row(
+                                m[0],
+                                m[1].replace("lib", "").replace("_ks", ""),
+                                m[3].isEmpty() ? "none" : m[3].replace("lib", ""),
+                                exact ? "yes" : "no",
+                                reader.isCounted() ? "counting" : "its times",
+                                m[3].isEmpty() ? "" : sound(file)));
+            }
+        }
+        return rows;
+    }
+
+    private static String sound(Path file) {
+        try (SoundReader reader = new SoundReader(file)) {
+            float[] heard = reader.read(0, 2 * SoundReader.RATE);
+            for (int i = 0; i < heard.length; i += 2) {
+                if (Math.abs(heard[i]) > 0.1) {
+                    double off = Math.abs(i / 2.0 / SoundReader.RATE - 0.8);
+                    assertThat(off).as("%s", file).isLessThan(0.01);
+                    return off < 0.002 ? "under 0.002 s" : "under 0.01 s";
+                }
+            }
+        }
+        throw new AssertionError("no click in " + file);
+    }
+
+    private static List<Row> forms() {
+        List<Row> rows = new ArrayList<>();
+        for (Form form : Forms.all()) {
+            boolean wide =
+                    form.carries(ivrik.core.colour.ColourSpace.BT2100_PQ)
+                            || form.carries(ivrik.core.colour.ColourSpace.DISPLAY_P3);
+            String alpha =
+                    form.samplings().stream()
+                            .filter(form::keepsAlpha)
+                            .map(Sampling::id)
+                            .collect(Collectors.joining(", "));
+            rows.add(
+                    new Row(
+                            form.title(),
+                            form.id(),
+                            form.ending(),
+                            form.samplings().stream()
+                                    .map(Sampling::id)
+                                    .collect(Collectors.joining(", ")),
+                            alpha.isEmpty() ? "laid on black" : form.isMovie() ? alpha : "yes",
+                            wide ? "tagged" : "brought to BT.709",
+                            form.hasQuality() || form == Forms.PRORES ? "no" : "yes"));
+        }
+        return rows;
+    }
+}

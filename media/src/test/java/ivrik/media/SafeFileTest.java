@@ -1,0 +1,165 @@
+package ivrik.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.Project;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.StillWriter;
+import ivrik.media.file.Journal;
+import ivrik.media.file.LostWork;
+import ivrik.media.file.Owner;
+import ivrik.media.file.ProjectFile;
+import ivrik.media.file.ProjectHeldException;
+import ivrik.media.file.ProjectLock;
+import ivrik.media.file.SafeFile;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledOnOs;
+import org.junit.jupiter.api.condition.OS;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.nio.file.attribute.PosixFilePermissions;
+
+/** Files written aside: what they leave, what they keep, and whose leftovers they take away. */
+@EnabledOnOs({OS.LINUX, OS.MAC})
+class SafeFileTest {
+    @TempDir Path folder;
+
+    /** A process that ran on this machine and has ended. */
+    private static Owner ended() throws IOException, InterruptedException {
+        Process process = new ProcessBuilder("sleep", "60").start();
+        Owner owner =
+                new Owner(
+                        Owner.self().machine(),
+                        process.pid(),
+                        process.toHandle().info().startInstant().orElseThrow().toEpochMilli());
+        assertThat(owner.isGone()).isFalse();
+        process.destroyForcibly().waitFor();
+        return owner;
+    }
+
+    private Project project() {
+        Path picture = folder.resolve("p.png");
+        StillWriter.write(
+                StillsTest.random(8, 6, Depth.INT8, false), picture, Depth.INT8, Workers.shared());
+        return Import.project(Import.source(picture, "p"), BuiltInLooks.named("rgb-split"));
+    }
+
+    @Test
+    void aLinkStaysALinkAndPermissionsStay() throws IOException {
+        Path real = Files.writeString(folder.resolve("real.ivrik"), "before");
+        Files.setPosixFilePermissions(real, PosixFilePermissions.fromString("rw-------"));
+        Path second = Files.createSymbolicLink(folder.resolve("second"), Path.of("real.ivrik"));
+        Path first = Files.createSymbolicLink(folder.resolve("first.ivrik"), second);
+        SafeFile.write(first, "after");
+        assertThat(first).isSymbolicLink();
+        assertThat(second).isSymbolicLink();
+        assertThat(real).isRegularFile().hasContent("after");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(real)))
+                .isEqualTo("rw-------");
+        Files.setPosixFilePermissions(real, PosixFilePermissions.fromString("rwxr-x---"));
+        SafeFile.write(real, "again");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(real)))
+                .isEqualTo("rwxr-x---");
+    }
+
+    @Test
+    void aPipeIsNotReplaced() throws IOException, InterruptedException {
+        Path pipe = folder.resolve("pipe.png");
+        new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor();
+        assertThatThrownBy(() -> SafeFile.write(pipe, "x"))
+                .isInstanceOf(UnwritableTargetException.class)
+                .hasMessageContaining("no ordinary file");
+        assertThat(Files.isRegularFile(pipe)).isFalse();
+    }
+
+    @Test
+    void whatAKilledProcessLeftIsTakenAwayAndWhatALivingOneWritesIsNot()
+            throws IOException, InterruptedException {
+        Path dead = Files.createFile(folder.resolve(".o.mp4." + ended().token() + ".1.part"));
+        Path alive = Files.createFile(folder.resolve(".o.mp4." + Owner.self().token() + ".9.part"));
+        Owner far = new Owner("another-machine", 1, 1);
+        Path elsewhere = Files.createFile(folder.resolve(".o.mp4." + far.token() + ".1.part"));
+        Path others = Files.createFile(folder.resolve(".o.mp4." + ended().token() + ".notes"));
+        SafeFile.write(folder.resolve("o.mp4"), "whole");
+        assertThat(dead).doesNotExist();
+        assertThat(alive).exists();
+        assertThat(elsewhere).exists();
+        assertThat(others).exists();
+    }
+
+    @Test
+    void aProcessIsGoneWhenAnotherHasItsNumber() {
+        Owner self = Owner.self();
+        assertThat(self.isGone()).isFalse();
+        assertThat(new Owner(self.machine(), self.pid(), self.began() - 60_000).isGone()).isTrue();
+        assertThat(new Owner("another-machine", 1, 1).isGone()).isFalse();
+        assertThat(Owner.parse(self.token())).contains(self);
+        assertThat(Owner.parse("123")).isEmpty();
+    }
+
+    @Test
+    void journalsAreTheirUsersOnlyAndEachWindowHasItsOwn() throws IOException {
+        Path file = folder.resolve("p.ivrik");
+        Project project = project();
+        ProjectFile.save(file, project);
+        Journal first = Journal.beside(file);
+        Journal second = Journal.beside(file);
+        assertThat(first.file()).isNotEqualTo(second.file());
+        first.write(project);
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(first.file())))
+                .isEqualTo("rw-------");
+        assertThat(ProjectFile.open(first.file()).project()).isEqualTo(project);
+        assertThat(LostWork.of(file)).as("its window lives").isEmpty();
+        first.clear();
+        assertThat(first.file()).doesNotExist();
+    }
+
+    @Test
+    void lostWorkStaysUntilItIsTakenOrThrownAway() throws IOException, InterruptedException {
+        Path file = folder.resolve("p.ivrik");
+        Project project = project();
+        Journal journal = Journal.beside(file);
+        journal.write(project);
+        String token = Owner.self().token();
+        Path left =
+                Files.move(
+                        journal.file(),
+                        Path.of(journal.file().toString().replace(token, ended().token())));
+        Path old = Files.copy(left, folder.resolve(".p.ivrik.journal"));
+        Files.setLastModifiedTime(old, FileTime.fromMillis(1000));
+        assertThat(LostWork.of(file)).extracting(LostWork::file).containsExactly(left, old);
+        LostWork lost = LostWork.of(file).getFirst();
+        assertThat(lost.read().project()).isEqualTo(project);
+        Journal next = Journal.beside(file);
+        lost.becomes(next);
+        assertThat(left).doesNotExist();
+        assertThat(next.file()).exists();
+        assertThat(LostWork.of(file)).extracting(LostWork::file).containsExactly(old);
+        LostWork.of(file).getFirst().throwAway();
+        assertThat(LostWork.of(file)).isEmpty();
+    }
+
+    @Test
+    void onlyOneHoldsAProjectAndItsClaimLeavesNothing() throws IOException {
+        Path file = Files.writeString(folder.resolve("p.ivrik"), "{}");
+        try (ProjectLock held = ProjectLock.take(file)) {
+            assertThat(held).isNotNull();
+            assertThatThrownBy(() -> ProjectLock.take(file))
+                    .isInstanceOf(ProjectHeldException.class)
+                    .hasMessageContaining(System.getProperty("user.name"));
+        }
+        ProjectLock.take(file).close();
+        try (var files = Files.list(folder)) {
+            assertThat(files).containsExactly(file);
+        }
+    }
+}

@@ -1,0 +1,29 @@
+package ivrik.proof;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Java processes of the same Java and classes as this one. */
+final class Java {
+    private Java() {}
+
+    /** The command that runs a main class without a display. */
+    static List<String> command(List<String> flags, Class<?> main, Object... words) {
+        List<String> command = new ArrayList<>();
+        command.add(Path.of(System.getProperty("java.home"), "bin/java").toString());
+        command.addAll(
+                List.of(
+                        "--add-modules=jdk.incubator.vector",
+                        "--enable-native-access=ALL-UNNAMED",
+                        "-Dglass.platform=Headless",
+                        "-Dprism.order=sw",
+                        "-Divrik.log=off"));
+        command.addAll(flags);
+        command.addAll(List.of("-cp", System.getProperty("java.class.path"), main.getName()));
+        for (Object word : words) {
+            command.add(word.toString());
+        }
+        return command;
+    }
+}

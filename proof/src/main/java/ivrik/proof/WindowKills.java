@@ -1,0 +1,98 @@
+package ivrik.proof;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+import ivrik.core.project.Project;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.StillWriter;
+import ivrik.media.file.LostWork;
+import ivrik.media.file.ProjectFile;
+
+import java.io.BufferedReader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+
+/** A window is killed while its hand is busy; what was done up to two seconds before is kept. */
+final class WindowKills implements Trial {
+    private static final int PAUSE_MS = 500;
+    private static final long LOST_AT_MOST_MS = 2000;
+    private static final int LONGEST_MS = Integer.getInteger("proof.hand.ms", 60_000);
+
+    @Override
+    public String name() {
+        return "window-kills";
+    }
+
+    @Override
+    public int run(long seed, Path folder) throws Exception {
+        Random random = new Random(seed);
+        boolean named = random.nextBoolean();
+        Path data = Files.createDirectories(folder.resolve("data"));
+        Path picture = folder.resolve("p.png");
+        StillWriter.write(
+                Frame.opaque(Plane.flat(64, 48, 0.5f), Plane.of(64, 48), Plane.of(64, 48)),
+                picture,
+                Depth.INT8,
+                Workers.shared());
+        Path project = folder.resolve("p.ivrik");
+        ProjectFile.save(
+                project,
+                Import.project(Import.source(picture, "p"), BuiltInLooks.named("in-register")));
+        Process process =
+                new ProcessBuilder(
+                                Java.command(
+                                        List.of(),
+                                        Hand.class,
+                                        data,
+                                        named ? project : picture,
+                                        PAUSE_MS))
+                        .redirectError(folder.resolve("errors.txt").toFile())
+                        .start();
+        List<Long> nudges = new ArrayList<>();
+        long killed;
+        try (BufferedReader said = process.inputReader()) {
+            nudges.add(nudge(said));
+            long end = nudges.getFirst() + LONGEST_MS / 2 + random.nextInt(LONGEST_MS / 2 + 1);
+            while (nudges.getLast() < end) {
+                nudges.add(nudge(said));
+            }
+            Thread.sleep(random.nextInt(PAUSE_MS));
+            killed = System.currentTimeMillis();
+            process.destroyForcibly().waitFor();
+        } finally {
+            process.destroyForcibly();
+        }
+        long must = nudges.stream().filter(t -> t <= killed - LOST_AT_MOST_MS).count();
+        List<LostWork> lost = named ? LostWork.of(project) : LostWork.unnamed(data);
+        if (lost.size() != 1) {
+            throw new Failure(lost.size() + " journals after " + nudges.size() + " nudges");
+        }
+        double kept = red(lost.getFirst().read().project());
+        if (kept < must) {
+            throw new Failure(
+                    "kept " + kept + " of " + nudges.size() + " nudges, " + must + " at the least");
+        }
+        return 1;
+    }
+
+    private static long nudge(BufferedReader said) throws Exception {
+        for (String line = said.readLine(); line != null; line = said.readLine()) {
+            if (line.startsWith(Hand.NUDGED)) {
+                return Long.parseLong(line.substring(Hand.NUDGED.length()));
+            }
+        }
+        throw new IllegalStateException("the window ended by itself");
+    }
+
+    private static double red(Project project) {
+        Look look = project.layers().getFirst().looks().getFirst().look();
+        return look.steps().getFirst().lanes().getFirst().value("x").rest();
+    }
+}

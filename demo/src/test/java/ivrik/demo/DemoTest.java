@@ -2,11 +2,11 @@ package ivrik.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.core.json.ProjectJson;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.picture.Workers;
 import ivrik.media.decode.Footage;
-import ivrik.media.file.ProjectFile;
 import ivrik.media.sound.SoundReader;
 
 import org.junit.jupiter.api.Test;
@@ -82,7 +82,7 @@ class DemoTest {
             Frame made = MakeDemo.frame(Graphics.chart());
             assertThat(decibels(made, chart.frame(0, chart.size()))).isGreaterThan(60);
         }
-        var reading = ProjectFile.open(FOLDER.resolve("lantern-week.ivrik"));
+        var reading = ProjectJson.read(Files.readString(FOLDER.resolve("lantern-week.ivrik")));
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.project()).isEqualTo(DemoProject.project());
     }

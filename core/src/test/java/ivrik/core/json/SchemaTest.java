@@ -106,10 +106,7 @@ class SchemaTest {
             ids.add(id);
             treatments.set(id, described(treatment));
             ObjectNode choice = choices.addObject();
-            choice.putObject("if")
-                    .putObject("properties")
-                    .putObject("treatment")
-                    .put("const", id);
+            choice.putObject("if").putObject("properties").putObject("treatment").put("const", id);
             choice.putObject("then").put("$ref", "#/$defs/treatments/" + id);
         }
         ((ObjectNode) step.path("properties").path("treatment")).set("enum", ids);
@@ -178,10 +175,7 @@ class SchemaTest {
         for (Look look : BuiltInLooks.all()) {
             assertThat(faults("look.schema.json", LookJson.write(look))).isEmpty();
         }
-        assertThat(
-                        faults(
-                                "project.schema.json",
-                                ProjectJson.write(WholeProjectTest.project())))
+        assertThat(faults("project.schema.json", ProjectJson.write(WholeProjectTest.project())))
                 .isEmpty();
     }
 
@@ -211,23 +205,18 @@ class SchemaTest {
         assertThat(text).contains(right);
         String mistaken = text.replaceFirst(java.util.regex.Pattern.quote(right), wrong);
         assertThat(faults("look.schema.json", mistaken)).isNotEmpty();
-        assertThat(LookJson.read(mistaken).problems())
-                .singleElement()
-                .asString()
-                .contains(told);
+        assertThat(LookJson.read(mistaken).problems()).singleElement().asString().contains(told);
     }
 
     @Test
     void whatTheSchemaLeavesOptionalIsTheDefault() throws IOException {
         String least =
-                "{\"format\": \"ivrik-look\", \"version\": 2, \"name\": \"n\", \"separation\": \"rgb\","
-                        + " \"steps\": [{\"id\": \"shift-1\", \"treatment\": \"shift\"}]}";
+                "{\"format\": \"ivrik-look\", \"version\": 2, \"name\": \"n\", \"separation\":"
+                    + " \"rgb\", \"steps\": [{\"id\": \"shift-1\", \"treatment\": \"shift\"}]}";
         assertThat(faults("look.schema.json", least)).isEmpty();
         LookJson.Reading reading = LookJson.read(least);
         assertThat(reading.problems()).isEmpty();
-        Look rest =
-                Look.atRest(
-                        "n", Separations.named("rgb"), Treatments.named("shift"));
+        Look rest = Look.atRest("n", Separations.named("rgb"), Treatments.named("shift"));
         assertThat(reading.look()).isEqualTo(rest);
     }
 }

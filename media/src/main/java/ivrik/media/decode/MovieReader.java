@@ -395,6 +395,12 @@ public final class MovieReader implements AutoCloseable {
     }
 
     private UnreadableMediaException damaged(long n) {
+        if (demuxer.isStill()) {
+            return new UnreadableMediaException(
+                    path.getFileName()
+                            + " cannot be read: it is damaged, or not what its name says",
+                    "save it anew from the program that made it, or replace it");
+        }
         return new UnreadableMediaException(
                 "frame " + n + " of " + path.getFileName() + " is damaged or cut off",
                 "replace the file, or shorten the clip to the frames before it");

@@ -50,6 +50,11 @@ public final class Journal {
      * @param project with whole media paths; they are written relative to the journal's folder
      */
     public void write(Project project) {
+        try {
+            Files.createDirectories(file.getParent());
+        } catch (IOException e) {
+            throw SafeFile.fault(file, e);
+        }
         SafeFile.writePrivately(
                 file, ProjectJson.write(ProjectFile.relative(project, file.getParent())));
     }

@@ -69,7 +69,7 @@ final class TreatmentPart extends VBox implements Part {
         Step step = state.step().orElseThrow();
         Description d = step.kind().description();
         getChildren().addAll(row(title(d), unit(d)));
-        getChildren().addAll(control(d));
+        getChildren().addAll(control(step, d));
         if (!d.note().isEmpty()) {
             Label note = quiet(d.note());
             note.setWrapText(true);
@@ -128,7 +128,7 @@ final class TreatmentPart extends VBox implements Part {
     }
 
     /** The one control with all lanes in it. */
-    private List<Node> control(Description d) {
+    private List<Node> control(Step step, Description d) {
         return switch (d.control()) {
             case PAD -> {
                 ShiftPad pad = new ShiftPad(session, view, palette);
@@ -159,8 +159,12 @@ final class TreatmentPart extends VBox implements Part {
                         ? List.of(
                                 plot,
                                 hint(
-                                        "Press in the plot to set a point of the lane being worked"
-                                            + " on, and drag it; the right button takes it away."))
+                                        "Press in the plot to set a point of "
+                                                + (step.isWhole()
+                                                        ? "the curve"
+                                                        : "the lane being worked on")
+                                                + ", and drag it; the right button takes it"
+                                                + " away."))
                         : List.of(plot);
             }
             case GRID -> {

@@ -63,7 +63,8 @@ final class Cell extends Drawing {
         boolean held = look.lanes().get(lane).hold() && told.kind() instanceof Move;
         boolean acts = told.on() && (told.isWhole() || !held && look.isShown(lane));
         CellArt art = CellArt.of(told.kind().description().control());
-        double top = h < Metrics.LOW ? 15 : 25;
+        double top = told.isWhole() ? h / 2 - 14 : h < Metrics.LOW ? 15 : 25;
+        double foot = told.isWhole() ? h / 2 + 20 : h - (h < Metrics.LOW ? 7 : 11);
         g.setGlobalAlpha(acts ? 1 : FAINT);
         art.draw(g, p, w / 2, top, Math.min(16, top - 5), p.ink(kind), told.kind(), now);
         if (!told.amounts(lane).jitter().isNone()) {
@@ -77,7 +78,7 @@ final class Cell extends Drawing {
         boolean neutral = held || told.kind().isNeutral(now);
         g.setFill(p.colour(neutral ? "quiet" : "type"));
         String text = held ? "held" : art.text(told.kind(), now);
-        g.fillText(text, w / 2, h - (h < Metrics.LOW ? 7 : 11), w - 6);
+        g.fillText(text, w / 2, foot, w - 6);
         g.setTextAlign(TextAlignment.LEFT);
     }
 }

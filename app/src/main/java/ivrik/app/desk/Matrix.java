@@ -173,6 +173,7 @@ public final class Matrix extends BorderPane {
             end.add(rejoinCell(look, lane, lanes.get(lane)), 1, 1 + lane);
         }
         double high = Metrics.HEAD + lanes.size() * Metrics.lane(lanes.size());
+        columns.setMinWidth(steps.isEmpty() ? 0 : wide(Metrics.COLUMN));
         columns.setMinHeight(high + Metrics.SCROLL);
         columns.setPrefHeight(high + Metrics.SCROLL);
         showStrengths();

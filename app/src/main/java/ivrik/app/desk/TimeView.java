@@ -99,6 +99,11 @@ public final class TimeView extends Drawing {
         pegMenu.getItems().add(item);
     }
 
+    /** Whether what the traced values come to is still being worked out. */
+    public boolean isBusy() {
+        return work.isBusy();
+    }
+
     /** Which frames are ready to be played. */
     public void showCached(boolean[] ready) {
         if (!java.util.Arrays.equals(ready, cached)) {

@@ -72,10 +72,10 @@ public final class Footer extends HBox {
             return;
         }
         var lane = Lanes.kinds(state).get(state.lane());
-        badge.show(lane);
         String treatment =
                 state.step().map(s -> s.kind().description().title()).orElse("no treatment");
         boolean whole = state.step().filter(Step::isWhole).isPresent();
+        badge.show(whole ? Lanes.PICTURE : lane);
         working.setText(
                 "working on " + (whole ? "the whole picture" : lane.title()) + ", " + treatment);
     }

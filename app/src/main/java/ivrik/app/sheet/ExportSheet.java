@@ -25,9 +25,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
@@ -142,6 +144,9 @@ public final class ExportSheet extends VBox {
                         to,
                         new Label("of 0 to " + project.allFrames().last()));
         frames.setAlignment(Pos.CENTER_LEFT);
+        ColumnConstraints words = new ColumnConstraints();
+        words.setMinWidth(Region.USE_PREF_SIZE);
+        grid.getColumnConstraints().add(words);
         grid.addRow(0, quiet("Form"), form);
         grid.addRow(1, quiet("Quality"), quality);
         sampling.setId("export-sampling");
@@ -172,7 +177,7 @@ public final class ExportSheet extends VBox {
         HBox buttons = new HBox(8, reveal, cancel, start);
         buttons.setAlignment(Pos.CENTER_RIGHT);
         getChildren().addAll(head, grid, bar, word, buttons);
-        setMaxWidth(600);
+        setMaxWidth(640);
     }
 
     public Button startButton() {

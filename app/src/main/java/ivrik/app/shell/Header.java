@@ -7,6 +7,7 @@ import ivrik.app.theme.Palette;
 import ivrik.core.measure.Register;
 
 import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Pos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -42,9 +43,8 @@ final class Header extends StackPane {
         Label brand = new Label("Ivrik");
         brand.getStyleClass().add("brand");
         MenuBar bar = new MenuBar();
+        bar.setMinWidth(Region.USE_PREF_SIZE);
         bar.getMenus().addAll(menus(commands));
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
         register.setId("register");
         register.setMinWidth(Region.USE_PREF_SIZE);
         register.setTooltip(
@@ -58,15 +58,16 @@ final class Header extends StackPane {
         out.setId("export");
         out.getStyleClass().add("primary");
         out.setOnAction(e -> export.run());
-        HBox line = new HBox(brand, bar, gap, mark, register, without, out);
-        line.getStyleClass().add("header");
         name.getStyleClass().add("project-name");
         saved.getStyleClass().add("quiet");
         HBox title = new HBox(8, name, saved);
-        title.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         title.setMouseTransparent(true);
-        title.setAlignment(javafx.geometry.Pos.CENTER);
-        getChildren().addAll(line, title);
+        title.setAlignment(Pos.CENTER);
+        title.setMinWidth(0);
+        HBox.setHgrow(title, Priority.ALWAYS);
+        HBox line = new HBox(brand, bar, title, mark, register, without, out);
+        line.getStyleClass().add("header");
+        getChildren().add(line);
     }
 
     private List<Menu> menus(List<Command> commands) {

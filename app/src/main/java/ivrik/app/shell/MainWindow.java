@@ -264,7 +264,9 @@ public final class MainWindow {
 
     /** Whether the panes show in full what was last asked for. */
     public boolean isSettled() {
-        return !document.isBusy() && (session.project().layers().isEmpty() || pictures.isSettled());
+        return !document.isBusy()
+                && !time.isBusy()
+                && (session.project().layers().isEmpty() || pictures.isSettled());
     }
 
     /** In place of the platform's dialogs. */

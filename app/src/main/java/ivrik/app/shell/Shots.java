@@ -8,6 +8,7 @@ import ivrik.app.session.View.Surround;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
+import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
@@ -16,9 +17,12 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.Dispersion;
+import ivrik.core.treatment.Exposure;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.PictureCurve;
+import ivrik.core.treatment.Saturation;
 import ivrik.core.treatment.Treatment;
 import ivrik.media.encode.StillWriter;
 
@@ -34,17 +38,21 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayDeque;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /** Pictures of the window with the demo in it. */
 final class Shots {
     private static final int SETTLED_PULSES = 45;
 
     /** Edits made for the pictures of treatments. */
-    private static final int TREATMENT_EDITS = 3;
+    private static final int TREATMENT_EDITS = 5;
+
+    private static final Path COPY = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
 
     private record Shot(Path file, Consumer<MainWindow> prepare) {}
 
@@ -141,6 +149,12 @@ final class Shots {
                     w.session().editLook("Curve", Shots::withTreatments);
                     w.session().selectCell("lens-1", 0);
                 });
+        shot(
+                "whole-picture",
+                w -> {
+                    w.session().editLook("Whole", Shots::withWholePicture);
+                    w.session().selectCell("picture-curve-1", 0);
+                });
         shot("treatment-sheet", w -> w.view().band.set(Band.TREATMENTS));
         shot(
                 "spectrum",
@@ -222,6 +236,27 @@ final class Shots {
         return more;
     }
 
+    /** Brighter before the lanes; stronger colours and a curve after them. */
+    private static Look withWholePicture(Look look) {
+        Step exposure =
+                Step.atRest("exposure-1", new Exposure(), 3)
+                        .withSection(Section.PREPARE)
+                        .withLane(0, a -> a.with("stops", Value.of(0.6)));
+        Step saturation =
+                Step.atRest("saturation-1", new Saturation(), 3)
+                        .withLane(0, a -> a.with("saturation", Value.of(140)));
+        Step curve =
+                Step.atRest("picture-curve-1", new PictureCurve(), 3)
+                        .withLane(
+                                0,
+                                a ->
+                                        a.withThing(Curve.SERIES, Map.of("in", 25.0, "out", 17.0))
+                                                .withThing(
+                                                        Curve.SERIES,
+                                                        Map.of("in", 75.0, "out", 84.0)));
+        return look.withStepAdded(exposure).withStepAdded(saturation).withStepAdded(curve);
+    }
+
     /** Spread into a spectrum along a line. */
     private static Look alongALine(Look look) {
         Dispersion dispersion = new Dispersion();
@@ -279,6 +314,7 @@ final class Shots {
                     if (now == null) {
                         stop();
                         window.close();
+                        remove(COPY);
                         end.run();
                         return;
                     }
@@ -296,7 +332,8 @@ final class Shots {
     /** The demo in a folder whose name is the same on every machine. */
     private static Path copyOfDemo() {
         Path from = Demo.project().getParent();
-        Path to = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
+        Path to = COPY;
+        remove(to);
         try (var files = Files.walk(from)) {
             for (Path file : files.toList()) {
                 Path target = to.resolve(from.relativize(file).toString());
@@ -310,6 +347,17 @@ final class Shots {
             throw new UncheckedIOException(e);
         }
         return to.resolve(Demo.project().getFileName());
+    }
+
+    /** With what earlier pictures, or work on them, left behind. */
+    private static void remove(Path folder) {
+        try (var files = Files.exists(folder) ? Files.walk(folder) : Stream.<Path>empty()) {
+            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(file);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static void take(Stage stage, Path file) {

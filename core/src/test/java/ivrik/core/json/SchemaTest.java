@@ -212,7 +212,7 @@ class SchemaTest {
     void whatTheSchemaLeavesOptionalIsTheDefault() throws IOException {
         String least =
                 "{\"format\": \"ivrik-look\", \"version\": 2, \"name\": \"n\", \"separation\":"
-                    + " \"rgb\", \"steps\": [{\"id\": \"shift-1\", \"treatment\": \"shift\"}]}";
+                        + " \"rgb\", \"steps\": [{\"id\": \"shift-1\", \"treatment\": \"shift\"}]}";
         assertThat(faults("look.schema.json", least)).isEmpty();
         LookJson.Reading reading = LookJson.read(least);
         assertThat(reading.problems()).isEmpty();

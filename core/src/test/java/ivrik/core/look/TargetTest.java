@@ -1,0 +1,79 @@
+package ivrik.core.look;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import ivrik.core.UnknownNameException;
+import ivrik.core.motion.Value;
+import ivrik.core.separation.Rgb;
+import ivrik.core.treatment.Exposure;
+import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.Shift;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.util.Map;
+
+class TargetTest {
+    private final Look look =
+            Look.atRest("l", new Rgb(), new Shift(), new Pins(), new Exposure())
+                    .withAmounts("pins-1", 1, a -> a.withThing(Pins.SERIES, Map.of("x", 5.0)));
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "shift-1.red.x",
+                "shift-1.blue.jitter",
+                "pins-1.green.pin.0.x",
+                "exposure-1.stops",
+                "reach.low",
+                "reach.falloff",
+                "onto.amount",
+                "lane.green.strength"
+            })
+    void anAddressSaysWhereAValueIsAndItCanBeSetThere(String address) {
+        Target target = Target.parse(address, look.model());
+        assertThat(target.address(look.model())).isEqualTo(address);
+        assertThat(Targets.exists(look, target)).isTrue();
+        assertThat(Targets.range(look, target)).isPresent();
+        Look changed = Targets.with(look, target, Value.of(0.25));
+        assertThat(Targets.value(changed, target)).contains(Value.of(0.25));
+        assertThat(Targets.with(changed, target, Targets.value(look, target).orElseThrow()))
+                .isEqualTo(look);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "shift-2.red.x",
+                "shift-1.red.radius",
+                "exposure-1.red.stops",
+                "shift-1.x",
+                "pins-1.red.pin.0.x",
+                "reach.width-of"
+            })
+    void whatIsNotInTheLookIsNoTarget(String address) {
+        assertThat(Targets.exists(look, Target.parse(address, look.model()))).isFalse();
+    }
+
+    @Test
+    void whatIsNoAddressIsSaid() {
+        assertThatThrownBy(() -> Target.parse("x", look.model()))
+                .hasMessageContaining("is not an address");
+        assertThatThrownBy(() -> Target.parse("shift-1.cyan.x", look.model()))
+                .isInstanceOf(UnknownNameException.class);
+    }
+
+    @Test
+    void aTargetStaysAimedWhileStepsComeGoAndMove() {
+        Target target = Target.parse("exposure-1.stops", look.model());
+        Look set = Targets.with(look, target, Value.of(2));
+        Look moved = set.withStep("exposure-1", s -> s.withSection(Section.PREPARE));
+        assertThat(moved.number("exposure-1")).isZero();
+        assertThat(Targets.value(moved, target)).contains(Value.of(2));
+        assertThat(Targets.value(moved.withoutStep("shift-1"), target)).contains(Value.of(2));
+        assertThat(Targets.exists(moved.withoutStep("exposure-1"), target)).isFalse();
+    }
+}

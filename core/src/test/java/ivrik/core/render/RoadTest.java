@@ -1,0 +1,164 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.Pictured;
+import ivrik.core.cache.Store;
+import ivrik.core.look.Look;
+import ivrik.core.look.Section;
+import ivrik.core.look.Step;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Workers;
+import ivrik.core.separation.Rgb;
+import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Exposure;
+import ivrik.core.treatment.Gain;
+import ivrik.core.treatment.GaussianBlur;
+import ivrik.core.treatment.Saturation;
+import ivrik.core.treatment.Shift;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.util.List;
+
+/** The road of a look: prepare, separate, treat, rejoin, onto, finish; and what of it is kept. */
+class RoadTest {
+    private final Frame picture = Pictured.frame(64, 48);
+    private final Scene scene = new Scene(picture);
+
+    private static Look with(Look look, String step, int lane, String name, double value) {
+        return look.withAmounts(step, lane, a -> a.with(name, Value.of(value)));
+    }
+
+    private static Look grey(Section section) {
+        Look look = Look.atRest("l", new Rgb(), new Gain());
+        Step saturation =
+                Step.atRest("saturation-1", new Saturation(), 3)
+                        .withSection(section)
+                        .withLane(0, a -> a.with("saturation", Value.of(0)));
+        return with(look.withStepAdded(saturation), "gain-1", 0, "offset", 20);
+    }
+
+    @Test
+    void whatIsDoneBeforeTheLanesIsTreatedByThemAndWhatIsDoneAfterTreatsThem() {
+        Frame first = scene.render(scene.project(grey(Section.PREPARE)), 0);
+        Frame last = scene.render(scene.project(grey(Section.FINISH)), 0);
+        for (int i = 0; i < 64 * 48; i += 11) {
+            double r = picture.colour().get(0).data()[i];
+            double g = picture.colour().get(1).data()[i];
+            double b = picture.colour().get(2).data()[i];
+            double luma = 0.2126 * r + 0.7152 * g + 0.0722 * b;
+            double after = 0.2126 * (r + 0.2) + 0.7152 * g + 0.0722 * b;
+            assertThat((double) first.colour().get(0).data()[i])
+                    .isCloseTo(luma + 0.2, within(1e-5));
+            assertThat((double) first.colour().get(1).data()[i]).isCloseTo(luma, within(1e-5));
+            for (int c = 0; c < 3; c++) {
+                assertThat((double) last.colour().get(c).data()[i]).isCloseTo(after, within(1e-5));
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"rgb", "cmyk", "lab", "ycbcr-709"})
+    void theStraightWayToTheScreenIsTheSameAsByWayOfPlanes(String model) {
+        Look look = Look.atRest("l", Separations.named(model), new Shift());
+        look =
+                look.withStepAdded(
+                                Step.shownOff("exposure-1", new Exposure(), 3)
+                                        .withSection(Section.PREPARE))
+                        .withStepAdded(Step.shownOff("saturation-1", new Saturation(), 3));
+        look = with(look, "shift-1", 1, "x", 2.5);
+        Plan plan = Planner.plan(scene.project(look), 0);
+        for (double scale : new double[] {1, 0.5}) {
+            assertThat(scene.renderer().screen(plan, scale, Cancel.NEVER).pixels())
+                    .isEqualTo(
+                            Screen.of(
+                                            scene.renderer().render(plan, scale, Cancel.NEVER),
+                                            Workers.shared())
+                                    .pixels());
+        }
+    }
+
+    @Test
+    void halfAnAmountOfAPictureTreatmentIsAMixture() {
+        Look all =
+                Look.atRest("l", new Rgb())
+                        .withStepAdded(Step.shownOff("saturation-1", new Saturation(), 3));
+        Frame whole = scene.render(scene.project(all), 0);
+        Frame half = scene.render(scene.project(with(all, "saturation-1", 0, "amount", 50)), 0);
+        for (int i = 0; i < 64 * 48; i += 13) {
+            double mixed =
+                    (picture.colour().get(2).data()[i] + whole.colour().get(2).data()[i]) / 2.0;
+            assertThat((double) half.colour().get(2).data()[i]).isCloseTo(mixed, within(1e-6));
+        }
+        assertThat(scene.render(scene.project(with(all, "saturation-1", 0, "amount", 0)), 0))
+                .isSameAs(picture);
+    }
+
+    @Test
+    void aTitleKeepsItsCoverage() {
+        Plane white = Plane.flat(40, 30, 0.5f);
+        Plane cover = Plane.flat(40, 30, 0.25f);
+        Scene title = new Scene(Frame.straight(white, white, white, cover));
+        Look look =
+                Look.atRest("l", new Rgb())
+                        .withStepAdded(
+                                Step.atRest("exposure-1", new Exposure(), 3)
+                                        .withLane(0, a -> a.with("stops", Value.of(1)))
+                                        .withWord(
+                                                new Exposure().description().options().getFirst(),
+                                                "as delivered"));
+        Frame out = title.render(title.project(look), 0).premultiplied(Workers.shared());
+        assertThat(out.coverage().getFirst().at(9, 9)).isEqualTo(0.25f);
+        assertThat(out.colour().get(1).at(9, 9)).isCloseTo(0.25f, within(1e-6f));
+    }
+
+    /** A store that says how much was made, by what is held afterwards. */
+    @Test
+    void aChangeOfALateStepOrOfOneLaneKeepsWhatCameBefore() {
+        Look look = Look.atRest("l", new Rgb(), new GaussianBlur(), new Gain());
+        for (int lane = 0; lane < 3; lane++) {
+            look = with(with(look, "gaussian-1", lane, "radius", 6), "gain-1", lane, "gain", 80);
+        }
+        Store store = new Store(1 << 26);
+        Renderer renderer = new Renderer((p, shown) -> picture, Workers.shared(), store);
+        long plane = 4L * 64 * 48;
+        Frame whole = renderer.render(scene.project(look), 0);
+        long first = store.held();
+        Look late = with(look, "gain-1", 0, "gain", 70);
+        Frame changed = renderer.render(scene.project(late), 0);
+        // the frame, twice, and the two lanes that recur; nothing of the three blurs
+        assertThat(store.held() - first).isLessThan(9 * plane);
+        assertThat(changed.colour().get(1).sameSamples(whole.colour().get(1))).isTrue();
+        Frame anew = new Scene(picture).render(scene.project(late), 0);
+        for (int c = 0; c < 3; c++) {
+            assertThat(changed.colour().get(c).sameSamples(anew.colour().get(c))).isTrue();
+        }
+        long second = store.held();
+        Look early = with(look, "gaussian-1", 0, "radius", 3);
+        renderer.render(scene.project(early), 0);
+        // the frame, twice, and one lane's blur
+        assertThat(store.held() - second).isBetween(7 * plane, 8 * plane);
+        assertThat(renderer.render(scene.project(look), 0)).isSameAs(whole);
+    }
+
+    @Test
+    void stepsStandInTheOrderOfTheirSections() {
+        Look look =
+                Look.atRest("l", new Rgb(), new Shift())
+                        .withStepAdded(0, Step.atRest("saturation-1", new Saturation(), 3))
+                        .withStepAdded(
+                                Step.atRest("exposure-1", new Exposure(), 3)
+                                        .withSection(Section.PREPARE));
+        assertThat(look.steps().stream().map(Step::id))
+                .containsExactly("exposure-1", "shift-1", "saturation-1");
+        assertThat(look.steps(Section.LANES)).hasSize(1);
+        List<Section> all = look.steps().stream().map(Step::section).toList();
+        assertThat(all).isSorted();
+    }
+}

@@ -1,0 +1,177 @@
+package ivrik.core.treatment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.Pictured;
+import ivrik.core.colour.ColourSpace;
+import ivrik.core.picture.ColourRows;
+import ivrik.core.picture.EdgeFill;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Resample;
+import ivrik.core.picture.Sampler;
+import ivrik.core.picture.Size;
+import ivrik.core.picture.Workers;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Treatments of whole pictures, against the formulas written out. */
+class PictureTreatmentsTest {
+    static List<PictureTreatment> all() {
+        return Treatments.ofPictures();
+    }
+
+    private static List<Plane> done(
+            PictureTreatment treatment,
+            Frame picture,
+            Map<String, Double> numbers,
+            Map<String, String> words,
+            Workers workers) {
+        Map<String, Double> all = new HashMap<>();
+        treatment.description().parameters().forEach(p -> all.put(p.name(), p.rest()));
+        all.putAll(numbers);
+        Settings settings =
+                new Settings(all, words, EdgeFill.REPEAT, Sampler.CUBIC, Settings.Moment.ANY);
+        PictureContext context = new PictureContext(1, ColourSpace.SRGB, workers);
+        return treatment
+                .apply(ColourRows.ofPlanes(picture.colour()), settings, context)
+                .toPlanes(workers);
+    }
+
+    private static double[] pixel(
+            PictureTreatment treatment,
+            double[] rgb,
+            Map<String, Double> numbers,
+            Map<String, String> words) {
+        Frame one =
+                Frame.opaque(
+                        Plane.flat(3, 2, (float) rgb[0]),
+                        Plane.flat(3, 2, (float) rgb[1]),
+                        Plane.flat(3, 2, (float) rgb[2]));
+        return done(treatment, one, numbers, words, Workers.shared()).stream()
+                .mapToDouble(p -> p.at(1, 1))
+                .toArray();
+    }
+
+    /** IEC 61966-2-1. */
+    private static double light(double v) {
+        return v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+    }
+
+    private static double code(double l) {
+        return l <= 0.0031308 ? 12.92 * l : 1.055 * Math.pow(l, 1 / 2.4) - 0.055;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1", "-2.5", "0.3", "-12"})
+    void exposureMultipliesLightByAPowerOfTwo(double stops) {
+        double[] in = {0.2, 0.5, 0.03};
+        double[] linear = pixel(new Exposure(), in, Map.of("stops", stops), Map.of());
+        double[] delivered =
+                pixel(new Exposure(), in, Map.of("stops", stops), Map.of("light", "as delivered"));
+        for (int c = 0; c < 3; c++) {
+            assertThat(linear[c]).isCloseTo(code(light(in[c]) * Math.pow(2, stops)), within(3e-5));
+            assertThat(delivered[c]).isCloseTo(in[c] * Math.pow(2, stops), within(1e-6));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0", "50", "160", "400"})
+    void saturationScalesTheDistanceFromBt709Luma(double percent) {
+        double[] in = {0.7, 0.2, 0.4};
+        double luma = 0.2126 * in[0] + 0.7152 * in[1] + 0.0722 * in[2];
+        double[] out = pixel(new Saturation(), in, Map.of("saturation", percent), Map.of());
+        for (int c = 0; c < 3; c++) {
+            assertThat(out[c]).isCloseTo(luma + percent / 100 * (in[c] - luma), within(1e-6));
+        }
+    }
+
+    @Test
+    void aPictureCurveIsTheSameForAllChannelsInEitherLight() {
+        double[] in = {0.1, 0.5, 0.9};
+        Map<String, Double> numbers = Map.of("point.0.in", 50.0, "point.0.out", 70.0);
+        MonotoneCurveAt curve = new MonotoneCurveAt(0.5, 0.7);
+        double[] delivered = pixel(new PictureCurve(), in, numbers, Map.of());
+        double[] linear = pixel(new PictureCurve(), in, numbers, Map.of("light", "linear"));
+        for (int c = 0; c < 3; c++) {
+            assertThat(delivered[c]).isCloseTo(curve.at(in[c]), within(3e-5));
+            assertThat(linear[c]).isCloseTo(code(curve.at(light(in[c]))), within(3e-5));
+        }
+    }
+
+    /** Butland's cubic through (0, 0), one point and (1, 1), written out. */
+    private record MonotoneCurveAt(double x, double y) {
+        double at(double v) {
+            double a = y / x;
+            double b = (1 - y) / (1 - x);
+            double middle = 2 * a * b / (a + b);
+            return v < x
+                    ? hermite(0, y, x, a, middle, v / x)
+                    : hermite(y, 1, 1 - x, middle, b, (v - x) / (1 - x));
+        }
+
+        private static double hermite(
+                double from, double to, double h, double m0, double m1, double t) {
+            double t2 = t * t;
+            double t3 = t2 * t;
+            return (2 * t3 - 3 * t2 + 1) * from
+                    + (t3 - 2 * t2 + t) * h * m0
+                    + (-2 * t3 + 3 * t2) * to
+                    + (t3 - t2) * h * m1;
+        }
+    }
+
+    private static Map<String, Double> shown(PictureTreatment treatment) {
+        Map<String, Double> numbers = new HashMap<>();
+        treatment.description().parameters().forEach(p -> numbers.put(p.name(), p.shownFirst()));
+        treatment
+                .description()
+                .series()
+                .ifPresent(s -> numbers.putAll(Map.of("point.0.in", 40.0, "point.0.out", 60.0)));
+        return numbers;
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void anyNumberOfThreadsGivesTheSameBits(PictureTreatment treatment) {
+        Frame picture = Pictured.frame(201, 157);
+        try (Workers one = new Workers(1);
+                Workers seven = new Workers(7)) {
+            List<Plane> a = done(treatment, picture, shown(treatment), Map.of(), one);
+            List<Plane> b = done(treatment, picture, shown(treatment), Map.of(), seven);
+            for (int c = 0; c < 3; c++) {
+                assertThat(a.get(c).sameSamples(b.get(c))).isTrue();
+                assertThat(a.get(c).sameSamples(picture.colour().get(c))).isFalse();
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void aSmallPreviewIsTheSmallVersionOfTheFullRender(PictureTreatment treatment) {
+        Workers w = Workers.shared();
+        Frame picture =
+                Frame.opaque(
+                        Pictured.smooth(192, 128, 0.3),
+                        Pictured.smooth(192, 128, 1.3),
+                        Pictured.smooth(192, 128, 2.3));
+        Size half = new Size(96, 64);
+        List<Plane> small =
+                done(treatment, Resample.to(picture, half, w), shown(treatment), Map.of(), w);
+        List<Plane> full = done(treatment, picture, shown(treatment), Map.of(), w);
+        for (int c = 0; c < 3; c++) {
+            Plane reduced = Resample.to(full.get(c), half, w);
+            for (int i = 0; i < reduced.data().length; i++) {
+                assertThat(small.get(c).data()[i]).isCloseTo(reduced.data()[i], within(0.02f));
+            }
+        }
+    }
+}

@@ -32,7 +32,7 @@ final class CheckCommand implements Callable<Integer> {
     public Integer call() {
         List<String> problems = new ArrayList<>();
         String text = ProjectFile.text(file);
-        if (text.contains("\"ivrik-look\"")) {
+        if (LookJson.isLook(text)) {
             problems.addAll(LookJson.read(text).problems());
         } else {
             ProjectJson.Reading reading = ProjectFile.parse(text, file);
@@ -51,7 +51,8 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     private static void checkSource(Source source, List<String> problems) {
-        try (Footage footage = Footage.open(Path.of(source.path()), Workers.shared())) {
+        try (Footage footage =
+                Footage.open(Path.of(source.path()), source.reading(), Workers.shared())) {
             if (footage.frames() < source.frames()) {
                 problems.add(
                         "source "

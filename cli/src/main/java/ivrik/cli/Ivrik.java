@@ -24,6 +24,7 @@ import java.util.spi.ToolProvider;
         subcommands = {
             InfoCommand.class,
             LooksCommand.class,
+            TreatmentsCommand.class,
             ApplyCommand.class,
             SeparateCommand.class,
             RejoinCommand.class,

@@ -69,7 +69,7 @@ final class LooksCommand implements Runnable {
         return tree;
     }
 
-    private static String plain(double value) {
+    static String plain(double value) {
         return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
     }
 }

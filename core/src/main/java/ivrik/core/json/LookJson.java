@@ -33,6 +33,11 @@ public final class LookJson {
     /** What could be read of a look, and what could not. */
     public record Reading(Look look, List<String> problems) {}
 
+    /** Whether a text says that it is a look, readable or not. */
+    public static boolean isLook(String text) {
+        return Salvage.read(text, problem -> {}).path("format").asText().equals(FORMAT);
+    }
+
     public static String write(Look look) {
         ObjectNode root = Header.write(FORMAT);
         root.setAll(tree(look));

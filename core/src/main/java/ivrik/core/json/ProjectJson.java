@@ -115,17 +115,7 @@ public final class ProjectJson {
                         fields.each("markers", "marker", ProjectJson::marker),
                         fields.read("playRange", Optional.empty(), f -> Optional.of(playRange(f))));
         fields.finish();
-        for (Layer layer : project.layers()) {
-            for (Clip clip : layer.clips()) {
-                if (project.source(clip.source()).isEmpty()) {
-                    problems.add(
-                            "layer "
-                                    + layer.name()
-                                    + " shows a source that is not listed: "
-                                    + clip.source());
-                }
-            }
-        }
+        References.check(project, problems::add);
         return new Reading(project, List.copyOf(problems));
     }
 

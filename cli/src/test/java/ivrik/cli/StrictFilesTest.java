@@ -1,0 +1,153 @@
+package ivrik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+
+import ivrik.core.treatment.Treatments;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+import javax.imageio.ImageIO;
+
+/** Files that people write by hand: what is wrong in them is said, and what they leave out is default. */
+class StrictFilesTest extends Commanded {
+    private Path look(String steps) throws IOException {
+        return Files.writeString(
+                folder.resolve("hand.look.json"),
+                "{\"format\": \"ivrik-look\", \"version\": 2, \"name\": \"hand\", \"separation\":"
+                        + " \"rgb\", \"steps\": ["
+                        + steps
+                        + "]}");
+    }
+
+    private static String values(String treatment, String values) {
+        return "{\"id\": \"a\", \"treatment\": \""
+                + treatment
+                + "\", \"lanes\": [{\"values\": {"
+                + values
+                + "}}, {}, {}]}";
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "gaussian, '\"radius\": 5000', 'step a, lanes 1, values, radius: 5000 lies outside 0 to'",
+        "gaussian, '\"radios\": 5', '''radios'' is not known here and was left out; perhaps"
+            + " radius'",
+        "gaussian, '\"radius\": \"wide\"', 'is no number; 0 is taken'",
+        "gaussian, '\"radius\": {\"pegs\": [{\"frame\": 1.5, \"value\": 2}]}', 'no whole number'",
+        "gausian, '', 'there is no treatment named ''gausian'''",
+        "curve, '\"point.0.on\": 4', '''point.0.on'' is not known here'"
+    })
+    void checkKnowsEveryTreatmentsNumbers(String treatment, String values, String told)
+            throws IOException {
+        assertThat(ivrik("check", look(values(treatment, values)).toString())).isEqualTo(1);
+        assertThat(out.replace("lane 1", "lanes 1"))
+                .contains(told)
+                .doesNotContain("jackson")
+                .doesNotContain("Exception");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'\"size\": [0, 4]', 'each number is a whole one from 1 to 16384'",
+        "'\"size\": [40000, 4]', 'from 1 to 16384'",
+        "'\"rate\": \"0\"', 'outside 1/100 to 1000'",
+        "'\"rate\": \"fast\"', 'outside 1/100 to 1000'",
+        "'\"frames\": -3', '-3 lies outside 1 to'",
+        "'\"kind\": \"film\"', 'choose one of movie, still, sequence'",
+        "'\"reading\": {\"trak\": 2}', 'perhaps track is meant'"
+    })
+    void checkSaysWhatASourceCannotBe(String field, String told) throws IOException {
+        String source = "\"id\": \"s\", \"path\": \"s.png\", \"size\": [4, 4], \"rate\": \"24\"";
+        String name = field.substring(0, field.indexOf(':') + 1);
+        String changed =
+                source.contains(name)
+                        ? source.replaceFirst(
+                                java.util.regex.Pattern.quote(name) + " (\\[.*?\\]|\"[^\"]*\")",
+                                field)
+                        : source + ", " + field;
+        Path project =
+                Files.writeString(
+                        folder.resolve("hand.ivrik"),
+                        "{\"format\": \"ivrik-project\", \"version\": 2, \"sources\": [{"
+                                + changed
+                                + "}]}");
+        assertThat(ivrik("check", project.toString())).isEqualTo(1);
+        assertThat(out).contains("source s").contains(told);
+    }
+
+    @Test
+    void whatIsNamedMustBeThere() throws IOException {
+        Path project =
+                Files.writeString(
+                        folder.resolve("hand.ivrik"),
+                        """
+                        {"format": "ivrik-project", "version": 2, "layers": [{"id": "l",
+                          "clips": [{"source": "gone", "start": 0, "length": 4}],
+                          "looks": [{"id": "look-1", "look": {"separation": "rgb",
+                            "reach": {"matte": {"layer": "nobody"}},
+                            "lanes": [{"feed": {"source": "far"}}, {}, {}],
+                            "steps": [{"id": "m", "treatment": "mask", "picture": "none"}],
+                            "dials": [{"name": "d", "links": [{"target": "m2.red.amount"}]}]}}]}]}
+                        """);
+        assertThat(ivrik("check", project.toString())).isEqualTo(1);
+        assertThat(out)
+                .contains("layer l shows a source that is not listed: gone")
+                .contains("step m uses a source that is not listed: none")
+                .contains("Red uses a source that is not listed: far")
+                .contains("held in by a layer that is not there: nobody")
+                .contains("there is nothing at m2.red.amount to be driven")
+                .contains("5 found in");
+    }
+
+    @Test
+    void treatmentsAreListedWithTheirRangesInWordsAndInJson() throws IOException {
+        assertThat(ivrik("treatments")).isZero();
+        assertThat(out).contains("gaussian, of lanes").contains("exposure, of the whole picture");
+        assertThat(ivrik("treatments", "--json")).isZero();
+        JsonNode all = new ObjectMapper().readTree(out);
+        assertThat(all).hasSameSizeAs(Treatments.all());
+        for (JsonNode each : all) {
+            var d = Treatments.named(each.path("name").asText()).description();
+            for (JsonNode p : each.path("parameters")) {
+                var known = d.parameter(p.path("name").asText());
+                assertThat(p.path("min").asDouble()).isEqualTo(known.min());
+                assertThat(p.path("max").asDouble()).isEqualTo(known.max());
+                assertThat(p.path("default").asDouble()).isEqualTo(known.rest());
+            }
+        }
+    }
+
+    @Test
+    void aPictureTreatmentInALookFileIsDoneToTheLastCode() throws IOException {
+        Path look =
+                look(
+                        "{\"id\": \"e\", \"treatment\": \"exposure\", \"words\": {\"light\": \"as"
+                                + " delivered\"}, \"lanes\": [{\"values\": {\"stops\": 1}}]}");
+        assertThat(ivrik("check", look.toString())).isZero();
+        Path in = picture8("in.png", false);
+        Path to = folder.resolve("out.png");
+        assertThat(ivrik("apply", in.toString(), "--look", look.toString(), "-o", to.toString()))
+                .isZero();
+        BufferedImage before = ImageIO.read(in.toFile());
+        BufferedImage after = ImageIO.read(to.toFile());
+        for (int y = 0; y < 30; y++) {
+            for (int x = 0; x < 40; x++) {
+                for (int shift : new int[] {0, 8, 16}) {
+                    int was = before.getRGB(x, y) >> shift & 255;
+                    int is = after.getRGB(x, y) >> shift & 255;
+                    assertThat(is).isEqualTo(Math.min(255, 2 * was));
+                }
+            }
+        }
+    }
+}

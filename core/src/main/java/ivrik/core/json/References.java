@@ -1,0 +1,60 @@
+package ivrik.core.json;
+
+import ivrik.core.look.LaneState;
+import ivrik.core.look.Look;
+import ivrik.core.look.Step;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
+import ivrik.core.project.Project;
+
+import java.util.function.Consumer;
+
+/** What parts of a project name others by: each must be there. */
+final class References {
+    private final Project project;
+    private final Consumer<String> problems;
+
+    private References(Project project, Consumer<String> problems) {
+        this.project = project;
+        this.problems = problems;
+    }
+
+    /** Tells of every source and layer that is named and not there. */
+    static void check(Project project, Consumer<String> problems) {
+        References references = new References(project, problems);
+        project.layers().forEach(references::check);
+    }
+
+    private void check(Layer layer) {
+        String where = "layer " + layer.name();
+        for (Clip clip : layer.clips()) {
+            if (project.source(clip.source()).isEmpty()) {
+                problems.accept(where + " shows a source that is not listed: " + clip.source());
+            }
+        }
+        for (LayerLook look : layer.looks()) {
+            check(look.look(), where + ", look " + look.look().name());
+        }
+    }
+
+    private void check(Look look, String where) {
+        for (Step step : look.steps()) {
+            source(step.picture(), where + ", step " + step.id());
+        }
+        for (int i = 0; i < look.lanes().size(); i++) {
+            LaneState lane = look.lanes().get(i);
+            source(lane.feed().source(), where + ", " + look.model().lanes().get(i).title());
+        }
+        String matte = look.reach().matte().layer();
+        if (!matte.isEmpty() && project.layer(matte).isEmpty()) {
+            problems.accept(where + " is held in by a layer that is not there: " + matte);
+        }
+    }
+
+    private void source(String id, String where) {
+        if (!id.isEmpty() && project.source(id).isEmpty()) {
+            problems.accept(where + " uses a source that is not listed: " + id);
+        }
+    }
+}

@@ -41,7 +41,7 @@ class StrictFilesTest extends Commanded {
     @CsvSource({
         "gaussian, '\"radius\": 5000', 'step a, lanes 1, values, radius: 5000 lies outside 0 to'",
         "gaussian, '\"radios\": 5', '''radios'' is not known here and was left out; perhaps"
-            + " radius'",
+                + " radius'",
         "gaussian, '\"radius\": \"wide\"', 'is no number; 0 is taken'",
         "gaussian, '\"radius\": {\"pegs\": [{\"frame\": 1.5, \"value\": 2}]}', 'no whole number'",
         "gausian, '', 'there is no treatment named ''gausian'''",

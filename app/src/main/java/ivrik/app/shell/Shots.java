@@ -16,7 +16,6 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Workers;
 import ivrik.core.treatment.Curve;
-import ivrik.core.treatment.Dispersion;
 import ivrik.core.treatment.Exposure;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
@@ -50,7 +49,7 @@ final class Shots {
     private static final int SETTLED_PULSES = 45;
 
     /** Edits made for the pictures of treatments. */
-    private static final int TREATMENT_EDITS = 5;
+    private static final int TREATMENT_EDITS = 4;
 
     private static final Path COPY = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
 
@@ -157,15 +156,9 @@ final class Shots {
                 });
         shot("treatment-sheet", w -> w.view().band.set(Band.TREATMENTS));
         shot(
-                "spectrum",
-                w -> {
-                    w.view().band.set(Band.NONE);
-                    w.session().editLook("Spectrum", Shots::alongALine);
-                    w.session().selectCell("", 0);
-                });
-        shot(
                 "pins",
                 w -> {
+                    w.view().band.set(Band.NONE);
                     w.session().editLook("Pins", l -> BuiltInLooks.named("ghost-pins"));
                     w.session().selectCell("", 0);
                 });
@@ -255,27 +248,6 @@ final class Shots {
                                                         Curve.SERIES,
                                                         Map.of("in", 75.0, "out", 84.0)));
         return look.withStepAdded(exposure).withStepAdded(saturation).withStepAdded(curve);
-    }
-
-    /** Spread into a spectrum along a line. */
-    private static Look alongALine(Look look) {
-        Dispersion dispersion = new Dispersion();
-        Step step =
-                Step.shownOff("dispersion-1", dispersion, 3)
-                        .withWord(Dispersion.WAY, Dispersion.WAY.words().getLast());
-        Look only = look.withSteps(List.of(step)).withDials(List.of());
-        for (int lane = 0; lane < 3; lane++) {
-            double length = 90 - 15 * lane;
-            only =
-                    only.withAmounts(
-                            0,
-                            lane,
-                            a ->
-                                    a.with("length", Value.of(length))
-                                            .with("angle", Value.of(-24))
-                                            .with("samples", Value.of(24)));
-        }
-        return only;
     }
 
     /** Whether each small picture of a sheet has been made. */

@@ -61,7 +61,7 @@ final class JitterControls extends VBox {
                                         j -> new Jitter(j.amount(), to, j.kind(), j.seed())));
         seed =
                 new NumberField(
-                        new NumberField.Spec("", 0, 9999, 1, 1, 0, false),
+                        new NumberField.Spec("", 0, SeedControls.MOST, 1, 1, 0, false),
                         "Another seed, another movement",
                         to -> edit("Jitter seed", j -> j.withSeed((long) to)));
         kind =

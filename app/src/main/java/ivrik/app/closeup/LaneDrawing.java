@@ -29,8 +29,7 @@ abstract class LaneDrawing extends Drawing {
                     gesture = null;
                     redraw();
                 });
-        session.stateProperty().addListener((o, a, b) -> redraw());
-        view.frame.addListener((o, a, b) -> redraw());
+        redrawOn(session.stateProperty(), view.frame);
     }
 
     abstract void pressed(MouseEvent e);

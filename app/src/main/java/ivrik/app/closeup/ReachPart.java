@@ -4,6 +4,7 @@ import static ivrik.app.closeup.Controls.quiet;
 import static ivrik.app.closeup.Controls.row;
 
 import ivrik.app.control.NumberField;
+import ivrik.app.control.WhileShown;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
@@ -118,9 +119,7 @@ final class ReachPart extends VBox implements Part {
         String id = "see-" + show.name().toLowerCase(Locale.ROOT);
         ToggleButton button = Controls.toggle(id, word, help);
         button.setOnAction(e -> view.paneA.set(show));
-        Runnable mark = () -> button.setSelected(view.paneA.get() == show);
-        view.paneA.addListener((o, a, b) -> mark.run());
-        mark.run();
+        WhileShown.listen(button, () -> button.setSelected(view.paneA.get() == show), view.paneA);
         return button;
     }
 

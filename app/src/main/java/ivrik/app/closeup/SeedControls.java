@@ -15,7 +15,7 @@ import javafx.scene.layout.VBox;
 /** What a treatment's random numbers are drawn from. */
 final class SeedControls extends VBox {
     /** Seeds are any whole numbers; more digits than these are for files. */
-    private static final double MOST = 1e12;
+    static final double MOST = 1e12;
 
     private final NumberField seed;
     private final ToggleButton alike = new ToggleButton("alike wherever the seed is the same");

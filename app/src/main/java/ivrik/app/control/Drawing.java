@@ -3,6 +3,7 @@ package ivrik.app.control;
 import ivrik.app.theme.Palette;
 
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
@@ -15,7 +16,12 @@ public abstract class Drawing extends Region {
     protected Drawing(ObjectProperty<Palette> palette) {
         this.palette = palette;
         getChildren().add(canvas);
-        palette.addListener((o, was, is) -> redraw());
+        redrawOn(palette);
+    }
+
+    /** Draws again whenever one of these changes, as long as it is in a window. */
+    protected final void redrawOn(ObservableValue<?>... to) {
+        WhileShown.listen(this, this::redraw, to);
     }
 
     /** Draws again at the next pulse. */

@@ -12,7 +12,6 @@ import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Settings;
 
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.value.ChangeListener;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 
@@ -39,16 +38,7 @@ final class Cell extends Drawing {
         this.step = step.id();
         this.lane = lane;
         this.kind = kind;
-        ChangeListener<Number> moved = (o, a, b) -> redraw();
-        sceneProperty()
-                .addListener(
-                        (o, was, is) -> {
-                            if (is == null) {
-                                view.frame.removeListener(moved);
-                            } else {
-                                view.frame.addListener(moved);
-                            }
-                        });
+        redrawOn(view.frame);
         setAccessibleText(kind.title() + ", " + step.kind().description().title());
     }
 

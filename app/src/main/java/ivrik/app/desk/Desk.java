@@ -1,5 +1,6 @@
 package ivrik.app.desk;
 
+import ivrik.app.control.WhileShown;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.treatment.Parameter;
@@ -133,7 +134,8 @@ public final class Desk extends SplitPane {
                     button.setSelected(true);
                     view.traced.set(name);
                 });
-        view.traced.addListener((o, a, b) -> button.setSelected(b.equals(name)));
+        WhileShown.listen(
+                button, () -> button.setSelected(view.traced.get().equals(name)), view.traced);
         return button;
     }
 
@@ -148,7 +150,7 @@ public final class Desk extends SplitPane {
             item.setOnAction(e -> view.traced.set(name));
             menu.getItems().add(item);
         }
-        view.traced.addListener((o, a, b) -> menu.setText(b));
+        WhileShown.listen(menu, () -> menu.setText(view.traced.get()), view.traced);
         return menu;
     }
 }

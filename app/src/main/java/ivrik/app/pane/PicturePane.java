@@ -61,13 +61,14 @@ public final class PicturePane extends Drawing {
                     view.pointer.set(null);
                     redraw();
                 });
-        view.zoom.addListener((o, a, b) -> redraw());
-        view.centre.addListener((o, a, b) -> redraw());
-        view.split.addListener((o, a, b) -> redraw());
-        view.surround.addListener((o, a, b) -> redraw());
-        view.loupe.addListener((o, a, b) -> redraw());
-        view.handles.addListener((o, a, b) -> redraw());
-        session.stateProperty().addListener((o, a, b) -> redraw());
+        redrawOn(
+                view.zoom,
+                view.centre,
+                view.split,
+                view.surround,
+                view.loupe,
+                view.handles,
+                session.stateProperty());
     }
 
     /** A new picture. */

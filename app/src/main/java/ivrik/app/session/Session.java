@@ -9,8 +9,6 @@ import ivrik.core.render.Overscans;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -19,17 +17,15 @@ import java.util.function.UnaryOperator;
  * states by the names of the edits. Used on the interface thread only.
  */
 public final class Session {
+    private static final long MOST_HISTORY_BYTES = 64L << 20;
+
     private final ReadOnlyObjectWrapper<State> state =
             new ReadOnlyObjectWrapper<>(
                     new State(Project.empty(Document.UNTITLED), Selection.FIRST));
-    private final List<Edit> done = new ArrayList<>();
-    private final List<Edit> undone = new ArrayList<>();
+    private final History history = new History(MOST_HISTORY_BYTES);
     private final Overscans overscans = new Overscans();
     private Plans plans = plansOf(state.get().project());
     private Project saved = state.get().project();
-
-    /** An edit's name, and the states before and after it. */
-    private record Edit(String name, State before, State after) {}
 
     public ReadOnlyObjectProperty<State> stateProperty() {
         return state.getReadOnlyProperty();
@@ -58,8 +54,7 @@ public final class Session {
 
     /** Starts over with a project; nothing to undo, nothing to save. */
     public void open(Project project) {
-        done.clear();
-        undone.clear();
+        history.clear();
         saved = project;
         String layer = project.layers().stream().findFirst().map(Layer::id).orElse("");
         state.set(new State(project, new Selection(layer, "", "", 0)));
@@ -89,8 +84,7 @@ public final class Session {
 
     private void put(String name, State next) {
         if (!next.equals(state())) {
-            done.add(new Edit(name, state(), next));
-            undone.clear();
+            history.add(name, state(), next);
             state.set(next);
         }
     }
@@ -143,12 +137,9 @@ public final class Session {
         /** What the drag has come to: replaces what it was before. */
         public void edit(UnaryOperator<Project> change) {
             State next = new State(change.apply(before.project()), before.selection());
-            if (!done.isEmpty() && done.getLast().before == before) {
-                done.removeLast();
-            }
+            history.drop(before);
             if (!next.equals(before)) {
-                done.add(new Edit(name, before, next));
-                undone.clear();
+                history.add(name, before, next);
             }
             state.set(next);
         }
@@ -159,27 +150,19 @@ public final class Session {
     }
 
     public Optional<String> undoName() {
-        return done.isEmpty() ? Optional.empty() : Optional.of(done.getLast().name);
+        return history.undoName();
     }
 
     public Optional<String> redoName() {
-        return undone.isEmpty() ? Optional.empty() : Optional.of(undone.getLast().name);
+        return history.redoName();
     }
 
     public void undo() {
-        if (!done.isEmpty()) {
-            Edit last = done.removeLast();
-            undone.add(last);
-            state.set(last.before);
-        }
+        history.undo().ifPresent(state::set);
     }
 
     public void redo() {
-        if (!undone.isEmpty()) {
-            Edit next = undone.removeLast();
-            done.add(next);
-            state.set(next.after);
-        }
+        history.redo().ifPresent(state::set);
     }
 
     public boolean isSaved() {

@@ -187,4 +187,32 @@ class SessionTest {
         session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 0, 0, "x", 9));
         assertThat(WhyNothing.of(session, 0).orElseThrow()).contains("a is hidden");
     }
+
+    @Test
+    void historyIsBoundInMemoryAndNotInNumber() {
+        History small = new History(40_000);
+        State state = session.state();
+        for (int i = 1; i <= 2000; i++) {
+            double to = i;
+            session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 0, 0, "x", to));
+            small.add("Nudge", state, session.state());
+            state = session.state();
+        }
+        assertThat(small.size()).isBetween(10, 200);
+        assertThat(small.undo()).isPresent();
+        Value long1 =
+                new Value(
+                        0,
+                        java.util.stream.LongStream.range(0, 900)
+                                .mapToObj(n -> new Peg(n, n, Ease.LINEAR))
+                                .toList());
+        session.editLook("Pegs", l -> l.withAmounts(0, 0, a -> a.with("x", long1)));
+        small.add("Pegs", state, session.state());
+        assertThat(small.size()).as("what is large alone stays").isEqualTo(1);
+        assertThat(small.undoName()).contains("Pegs");
+        while (session.undoName().isPresent()) {
+            session.undo();
+        }
+        assertThat(x()).as("all two thousand small edits are there").isZero();
+    }
 }

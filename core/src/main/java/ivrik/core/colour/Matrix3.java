@@ -107,9 +107,9 @@ public record Matrix3(double[][] rows) {
                         a.at(2, 0) / p,
                         a.at(2, 1) / p,
                         (a.at(2, 2) - q) / p);
-        double phi = Math.acos(Math.clamp(b.determinant() / 2, -1, 1)) / 3;
-        double largest = q + 2 * p * Math.cos(phi);
-        double smallest = q + 2 * p * Math.cos(phi + 2 * Math.PI / 3);
+        double phi = StrictMath.acos(Math.clamp(b.determinant() / 2, -1, 1)) / 3;
+        double largest = q + 2 * p * StrictMath.cos(phi);
+        double smallest = q + 2 * p * StrictMath.cos(phi + 2 * Math.PI / 3);
         double middle = 3 * q - largest - smallest;
         return Math.sqrt(largest) * Math.sqrt(largest) * Math.sqrt(middle) / d;
     }

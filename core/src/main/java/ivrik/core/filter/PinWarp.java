@@ -153,7 +153,7 @@ public final class PinWarp implements Warp {
                 y[0] = (j + 0.5) * cellY;
                 squares.back(x[0], y[0], exact);
                 back(x, y, 1);
-                worst = Math.max(worst, Math.hypot(x[0] - exact[0], y[0] - exact[1]));
+                worst = Math.max(worst, StrictMath.hypot(x[0] - exact[0], y[0] - exact[1]));
             }
         }
         return worst;
@@ -361,7 +361,7 @@ public final class PinWarp implements Warp {
             }
             double c = ax + by;
             double s = ay - bx;
-            double norm = kind == Kind.RIGID ? Math.hypot(c, s) : xx + yy;
+            double norm = kind == Kind.RIGID ? StrictMath.hypot(c, s) : xx + yy;
             if (norm < 1e-12) {
                 out[0] = qx + u;
                 out[1] = qy + v;

@@ -125,7 +125,7 @@ public final class RadialWarp implements Warp {
         double[] at = new double[7];
         double[] value = new double[7];
         for (int i = 0; i < 7; i++) {
-            int k = (int) Math.round(STEPS * (0.5 - 0.5 * Math.cos(Math.PI * (i + 0.5) / 7)));
+            int k = (int) Math.round(STEPS * (0.5 - 0.5 * StrictMath.cos(Math.PI * (i + 0.5) / 7)));
             at[i] = (double) k / STEPS;
             value[i] = factor[k];
         }

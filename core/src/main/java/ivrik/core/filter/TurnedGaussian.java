@@ -94,8 +94,8 @@ public final class TurnedGaussian {
                         Math.ceil(
                                 END
                                         * Math.max(
-                                                Math.hypot(along * c, across * s),
-                                                Math.hypot(along * s, across * c)));
+                                                StrictMath.hypot(along * c, across * s),
+                                                StrictMath.hypot(along * s, across * c)));
         int side = 2 * reach + 1;
         double[] exact = new double[side * side];
         double sum = 0;

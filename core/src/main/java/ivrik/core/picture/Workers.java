@@ -9,12 +9,16 @@ import java.util.function.IntConsumer;
 
 /**
  * The fixed pool that picture work is spread over. Work comes as rows, cut into bands; which thread
- * takes which band never changes a result. The caller works too, so that one worker needs no thread
- * and calls from within a band cannot wait for each other for ever.
+ * takes which band never changes a result. The caller works too, so that one worker needs no thread.
+ * Work that is asked for from within a band is done inside that band, so that no nesting can wait for
+ * threads that wait for it.
  */
 public final class Workers implements AutoCloseable {
     private static final int BAND_ROWS = 32;
     private static final Workers SHARED = new Workers(Runtime.getRuntime().availableProcessors());
+
+    /** Whether this thread is at work on a band. */
+    private static final ThreadLocal<Boolean> WITHIN = ThreadLocal.withInitial(() -> false);
 
     private final int threads;
     private final ExecutorService pool;
@@ -49,7 +53,7 @@ public final class Workers implements AutoCloseable {
      */
     public void rows(int count, Rows rows) {
         int bands = (count + BAND_ROWS - 1) / BAND_ROWS;
-        if (pool == null || bands < 2) {
+        if (pool == null || bands < 2 || WITHIN.get()) {
             rows.run(0, count);
             return;
         }
@@ -58,7 +62,7 @@ public final class Workers implements AutoCloseable {
 
     /** Runs {@code part} for each of 0..count and returns when all are done; failures as above. */
     public void parts(int count, IntConsumer part) {
-        if (pool == null || count < 2) {
+        if (pool == null || count < 2 || WITHIN.get()) {
             for (int i = 0; i < count; i++) {
                 part.accept(i);
             }
@@ -68,6 +72,7 @@ public final class Workers implements AutoCloseable {
         AtomicReference<Throwable> failure = new AtomicReference<>();
         Runnable take =
                 () -> {
+                    WITHIN.set(true);
                     for (int i = next.getAndIncrement(); i < count; i = next.getAndIncrement()) {
                         try {
                             part.accept(i);
@@ -76,6 +81,7 @@ public final class Workers implements AutoCloseable {
                             next.set(count);
                         }
                     }
+                    WITHIN.set(false);
                 };
         int helpers = Math.min(threads, count) - 1;
         CountDownLatch done = new CountDownLatch(helpers);

@@ -26,6 +26,6 @@ public final class Centre {
 
     /** Half the diagonal of a picture. */
     static double halfDiagonal(Size size) {
-        return Math.hypot(size.width(), size.height()) / 2;
+        return StrictMath.hypot(size.width(), size.height()) / 2;
     }
 }

@@ -46,7 +46,8 @@ public final class Dispersion implements LaneTreatment {
         double x = Centre.x(settings, size, context);
         double y = Centre.y(settings, size, context);
         double half = Centre.halfDiagonal(size);
-        double farthest = Math.hypot(Math.max(x, size.width() - x), Math.max(y, size.height() - y));
+        double farthest =
+                StrictMath.hypot(Math.max(x, size.width() - x), Math.max(y, size.height() - y));
         double reach = Math.abs(length) * (radial ? farthest / half : 1);
         int n = (int) Math.max(Math.ceil(reach - 1e-9), Math.round(settings.number("samples")));
         return Blurs.along(

@@ -37,7 +37,7 @@ public final class Lens implements Move {
         double x = Centre.x(settings, size, context);
         double y = Centre.y(settings, size, context);
         double unit = Centre.halfDiagonal(size);
-        double farthest = unit + Math.hypot(x - size.width() / 2.0, y - size.height() / 2.0);
+        double farthest = unit + StrictMath.hypot(x - size.width() / 2.0, y - size.height() / 2.0);
         return new RadialWarp(
                 x,
                 y,

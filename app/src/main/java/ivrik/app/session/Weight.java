@@ -1,0 +1,76 @@
+package ivrik.app.session;
+
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.util.Collection;
+import java.util.Iterator;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * About how much memory a new state takes besides what it shares with the one before: states are records,
+ * and an edit makes only those anew that it changes.
+ */
+final class Weight {
+    /** About what an object with its fields takes, in bytes. */
+    private static final long OBJECT = 48;
+
+    private Weight() {}
+
+    /** In bytes. */
+    static long of(Object before, Object after) {
+        if (before == after || after == null) {
+            return 0;
+        }
+        return switch (after) {
+            case Record record -> OBJECT + record(before, record);
+            case Collection<?> all -> OBJECT + all(before, all);
+            case Map<?, ?> map -> OBJECT + map(before, map);
+            case Optional<?> one ->
+                    OBJECT
+                            + of(
+                                    before instanceof Optional<?> o ? o.orElse(null) : null,
+                                    one.orElse(null));
+            case String text -> text.equals(before) ? 0 : OBJECT + 2L * text.length();
+            default -> 16;
+        };
+    }
+
+    private static long record(Object before, Record after) {
+        boolean alike = before != null && before.getClass() == after.getClass();
+        long sum = 0;
+        for (RecordComponent part : after.getClass().getRecordComponents()) {
+            if (!part.getType().isPrimitive()) {
+                sum += of(alike ? value(part, before) : null, value(part, after));
+            }
+        }
+        return sum;
+    }
+
+    private static Object value(RecordComponent part, Object of) {
+        try {
+            return part.getAccessor().invoke(of);
+        } catch (IllegalAccessException | InvocationTargetException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static long all(Object before, Collection<?> after) {
+        Iterator<?> old = before instanceof Collection<?> c ? c.iterator() : null;
+        long sum = 8L * after.size();
+        for (Object each : after) {
+            sum += of(old != null && old.hasNext() ? old.next() : null, each);
+        }
+        return sum;
+    }
+
+    private static long map(Object before, Map<?, ?> after) {
+        long sum = 0;
+        for (Map.Entry<?, ?> each : after.entrySet()) {
+            Object old = before instanceof Map<?, ?> m ? m.get(each.getKey()) : null;
+            sum += OBJECT + (Objects.equals(old, each.getValue()) ? 0 : of(old, each.getValue()));
+        }
+        return sum;
+    }
+}

@@ -1,6 +1,7 @@
 package ivrik.app;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -9,6 +10,10 @@ import com.tngtech.archunit.lang.ArchRule;
 
 @AnalyzeClasses(packages = "ivrik.app", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
+    @ArchTest
+    static final ArchRule packagesHaveNoLoops =
+            slices().matching("ivrik.app.(*)..").should().beFreeOfCycles();
+
     @ArchTest
     static final ArchRule theWindowKnowsNoCommandLineAndNoNatives =
             noClasses()

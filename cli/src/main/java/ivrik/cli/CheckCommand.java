@@ -3,8 +3,8 @@ package ivrik.cli;
 import ivrik.core.IvrikException;
 import ivrik.core.json.LookJson;
 import ivrik.core.json.ProjectJson;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Source;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.file.ProjectFile;
 

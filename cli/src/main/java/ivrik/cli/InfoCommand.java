@@ -3,7 +3,7 @@ package ivrik.cli;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.sound.SoundTracks;
 

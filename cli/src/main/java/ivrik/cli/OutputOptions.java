@@ -1,9 +1,9 @@
 package ivrik.cli;
 
-import ivrik.core.picture.Workers;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
-import ivrik.core.render.Cancel;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;

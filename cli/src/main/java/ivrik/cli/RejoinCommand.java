@@ -1,6 +1,6 @@
 package ivrik.cli;
 
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 
 import picocli.CommandLine.Command;

@@ -1,8 +1,8 @@
 package ivrik.cli;
 
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 
 import picocli.CommandLine.Command;

@@ -32,7 +32,11 @@ class ArchitectureTest {
             noClasses()
                     .that()
                     .resideInAnyPackage(
-                            "ivrik.core.picture..", "ivrik.core.colour..", "ivrik.core.motion..")
+                            "ivrik.core.threads..",
+                            "ivrik.core.picture..",
+                            "ivrik.core.sampling..",
+                            "ivrik.core.colour..",
+                            "ivrik.core.motion..")
                     .should()
                     .dependOnClassesThat()
                     .resideInAnyPackage(

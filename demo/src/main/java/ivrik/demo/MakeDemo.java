@@ -5,7 +5,7 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.encode.Forms;
 import ivrik.media.encode.MovieWriter;
 import ivrik.media.encode.Quality;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.core.json.ProjectJson;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.sound.SoundReader;
 

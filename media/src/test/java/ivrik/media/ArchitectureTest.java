@@ -2,6 +2,7 @@ package ivrik.media;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -10,6 +11,10 @@ import com.tngtech.archunit.lang.ArchRule;
 
 @AnalyzeClasses(packages = "ivrik.media", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
+    @ArchTest
+    static final ArchRule packagesHaveNoLoops =
+            slices().matching("ivrik.media.(*)..").should().beFreeOfCycles();
+
     @ArchTest
     static final ArchRule mediaHasNoInterface =
             noClasses()

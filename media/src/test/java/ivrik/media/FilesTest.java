@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.look.BuiltInLooks;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.render.Plan;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.MediaPictures;
 import ivrik.media.encode.StillWriter;
@@ -92,7 +92,7 @@ class FilesTest {
                                             try {
                                                 pictures.frame(
                                                         new Plan.Picture(source, 0), source.size());
-                                            } catch (ivrik.core.picture.CancelledException e) {
+                                            } catch (ivrik.core.threads.CancelledException e) {
                                                 return true;
                                             }
                                         }

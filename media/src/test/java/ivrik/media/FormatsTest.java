@@ -3,7 +3,7 @@ package ivrik.media;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.MovieReader;
 import ivrik.media.encode.Form;

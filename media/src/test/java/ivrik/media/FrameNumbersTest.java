@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.MovieReader;
 

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.picture.Depth;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.StillWriter;
 import ivrik.media.file.Journal;

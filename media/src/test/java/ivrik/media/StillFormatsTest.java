@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Source;
 import ivrik.core.project.Source.Reading;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 
 import org.junit.jupiter.api.Test;

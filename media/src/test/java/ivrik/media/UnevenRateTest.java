@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.Import;
 

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Source.Reading;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 
 import org.junit.jupiter.api.Test;

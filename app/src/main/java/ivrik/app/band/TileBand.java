@@ -6,9 +6,9 @@ import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
-import ivrik.core.picture.CancelledException;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
+import ivrik.core.threads.CancelledException;
 
 import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;

@@ -10,8 +10,8 @@ import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.core.look.Feed;
 import ivrik.core.look.Look;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.project.Source;
+import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.LaneKind;
 
 import javafx.scene.control.MenuButton;

@@ -15,9 +15,9 @@ import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
-import ivrik.core.render.Cancel;
 import ivrik.core.render.LookPlanner;
 import ivrik.core.render.Planner;
+import ivrik.core.threads.Cancel;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Move;
 

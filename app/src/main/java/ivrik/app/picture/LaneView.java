@@ -5,14 +5,14 @@ import ivrik.app.session.View.Show;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.rejoin.Joiner;
-import ivrik.core.render.Cancel;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Reaching;
 import ivrik.core.render.Renderer;
 import ivrik.core.separation.Ink;
 import ivrik.core.separation.LaneKind;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 

@@ -5,18 +5,18 @@ import ivrik.app.session.View.Show;
 import ivrik.core.IvrikException;
 import ivrik.core.cache.Store;
 import ivrik.core.measure.Register;
-import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Source;
-import ivrik.core.render.Cancel;
 import ivrik.core.render.Pictures;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Renderer;
 import ivrik.core.render.Screen;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.MediaPictures;
 
 import javafx.application.Platform;
@@ -305,7 +305,7 @@ public final class PictureService {
     public Shown thumbnail(Source source, long frame, Size size) {
         Size shown = source.size().fitInto(size);
         Frame small =
-                ivrik.core.picture.Resample.to(
+                ivrik.core.sampling.Resample.to(
                         reading.media.frame(new Plan.Picture(source, frame), shown),
                         shown,
                         workers);

@@ -4,10 +4,10 @@ import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
-import ivrik.core.picture.CancelledException;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
+import ivrik.core.threads.CancelledException;
 
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;

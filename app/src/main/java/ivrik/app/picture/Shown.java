@@ -2,8 +2,8 @@ package ivrik.app.picture;
 
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.render.Screen;
+import ivrik.core.threads.Workers;
 
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelBuffer;

@@ -1,7 +1,7 @@
 package ivrik.app.session;
 
-import ivrik.core.picture.CancelledException;
-import ivrik.core.render.Cancel;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.CancelledException;
 
 import javafx.application.Platform;
 

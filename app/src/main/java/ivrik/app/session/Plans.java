@@ -2,10 +2,10 @@ package ivrik.app.session;
 
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Project;
-import ivrik.core.render.Cancel;
 import ivrik.core.render.Overscans;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
+import ivrik.core.threads.Cancel;
 
 import java.util.Map;
 import java.util.Optional;
@@ -42,7 +42,7 @@ public final class Plans {
     /**
      * The plan of a frame; to be asked off the interface thread.
      *
-     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      */
     public Plan of(long frame, Cancel cancel) {
         Plan plan = known.get(frame);

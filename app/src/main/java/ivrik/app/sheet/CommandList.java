@@ -1,7 +1,5 @@
 package ivrik.app.sheet;
 
-import ivrik.app.shell.Command;
-
 import javafx.collections.FXCollections;
 import javafx.collections.transformation.FilteredList;
 import javafx.scene.control.Label;

@@ -1,11 +1,11 @@
 package ivrik.app.sheet;
 
 import ivrik.core.IvrikException;
-import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
+import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Workers;
 import ivrik.media.TargetExistsException;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;

@@ -3,7 +3,7 @@ package ivrik.app.sheet;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Source;
 import ivrik.core.project.Source.Reading;
-import ivrik.media.decode.SourceFacts;
+import ivrik.media.facts.SourceFacts;
 
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;

@@ -10,6 +10,7 @@ import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
+import ivrik.app.sheet.Command;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;

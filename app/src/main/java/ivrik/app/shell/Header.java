@@ -2,6 +2,7 @@ package ivrik.app.shell;
 
 import ivrik.app.control.Drawing;
 import ivrik.app.session.View;
+import ivrik.app.sheet.Command;
 import ivrik.app.theme.Marks;
 import ivrik.app.theme.Palette;
 import ivrik.core.measure.Register;

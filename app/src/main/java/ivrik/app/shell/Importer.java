@@ -11,7 +11,7 @@ import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.NumberedSequence;
-import ivrik.media.decode.SourceFacts;
+import ivrik.media.facts.SourceFacts;
 
 import javafx.application.Platform;
 
@@ -129,7 +129,7 @@ final class Importer {
     private void look(Path file, String id, Consumer<Source> then) {
         try {
             Source source = Import.source(file, id);
-            List<String> remarks = Import.remarks(source);
+            List<String> remarks = SourceFacts.of(source).remarks();
             Platform.runLater(
                     () -> {
                         then.accept(source);

@@ -14,6 +14,7 @@ import ivrik.app.session.Document;
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
+import ivrik.app.sheet.Command;
 import ivrik.app.sheet.CommandList;
 import ivrik.app.sheet.SequenceSheet;
 import ivrik.app.sheet.Sheets;

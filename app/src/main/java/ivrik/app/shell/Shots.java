@@ -14,7 +14,7 @@ import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.Exposure;
 import ivrik.core.treatment.GaussianBlur;

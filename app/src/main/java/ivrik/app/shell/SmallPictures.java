@@ -2,9 +2,9 @@ package ivrik.app.shell;
 
 import ivrik.app.picture.PictureService;
 import ivrik.core.IvrikException;
-import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
+import ivrik.core.threads.CancelledException;
 
 import javafx.application.Platform;
 import javafx.scene.image.Image;

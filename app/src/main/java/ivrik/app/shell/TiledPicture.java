@@ -6,9 +6,9 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
+import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 
 import javafx.application.Platform;

@@ -7,7 +7,7 @@ import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.project.Project;
-import ivrik.core.render.Cancel;
+import ivrik.core.threads.Cancel;
 
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;

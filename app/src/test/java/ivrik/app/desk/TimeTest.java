@@ -13,7 +13,7 @@ import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
-import ivrik.core.render.Cancel;
+import ivrik.core.threads.Cancel;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

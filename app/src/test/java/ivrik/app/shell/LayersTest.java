@@ -6,16 +6,16 @@ import ivrik.app.session.View.Face;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Place.Fit;
 import ivrik.core.picture.Depth;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 
 import javafx.scene.control.ButtonBase;

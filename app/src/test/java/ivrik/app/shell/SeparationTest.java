@@ -8,11 +8,11 @@ import ivrik.core.look.Look;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.separation.Ink;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
+import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 
 import javafx.scene.control.ButtonBase;

@@ -4,10 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Follow;
+import ivrik.app.sheet.Command;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.project.Project;
+import ivrik.core.sampling.EdgeFill;
 
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;

@@ -3,9 +3,9 @@ package ivrik.core.cache;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 
-import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.threads.CancelledException;
 
 import java.util.IdentityHashMap;
 import java.util.List;

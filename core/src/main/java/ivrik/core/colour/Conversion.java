@@ -3,7 +3,7 @@ package ivrik.core.colour;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Pixels;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 

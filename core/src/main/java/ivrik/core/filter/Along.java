@@ -1,11 +1,11 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
-import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 

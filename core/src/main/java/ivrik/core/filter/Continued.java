@@ -1,7 +1,7 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 /**
  * Colour that is continued beyond the edge of what is covered, so that work which looks at neighbours sees

@@ -1,8 +1,8 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.sampling.EdgeFill;
 
 /**
  * A sum of the samples about each by a small grid of weights. As with correlation the grid is laid on

@@ -1,8 +1,8 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.sampling.EdgeFill;
 
 import java.util.Arrays;
 

@@ -1,11 +1,11 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Workers;
 
 /**
  * The least or the greatest value about each sample, by whole numbers of the same order. In squares:

@@ -1,10 +1,10 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Workers;
 
 /**
  * Gaussian blur, at a cost per pixel that does not grow with sigma. Small sigmas are convolved as they

@@ -2,7 +2,7 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 /**
  * A plane sheared along one of its axes and blurred along it, both at once: what lies between pixels is

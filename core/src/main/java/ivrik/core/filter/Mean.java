@@ -1,9 +1,9 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
+import ivrik.core.sampling.EdgeFill;
 
 import java.util.Arrays;
 

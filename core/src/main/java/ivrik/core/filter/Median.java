@@ -2,9 +2,9 @@ package ivrik.core.filter;
 
 import static ivrik.core.filter.Ordered.at;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.sampling.EdgeFill;
 
 import jdk.incubator.vector.IntVector;
 

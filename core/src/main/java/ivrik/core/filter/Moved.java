@@ -1,10 +1,10 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
-import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
 
 import java.util.ArrayList;
 import java.util.List;

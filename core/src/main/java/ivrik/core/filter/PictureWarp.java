@@ -1,8 +1,8 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Sampler;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
 
 /**
  * Moves each place by the value that another picture has there: the whole distance where it is 1, the

@@ -1,8 +1,8 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.sampling.EdgeFill;
 
 /**
  * Rows of a plane where they lie, with those above and below it, to be read in whole vectors (see {@link

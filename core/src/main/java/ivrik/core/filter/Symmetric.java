@@ -1,8 +1,8 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.sampling.EdgeFill;
 
 /**
  * A plane convolved as it is: first down, row by row, then along each row.

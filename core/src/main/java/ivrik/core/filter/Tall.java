@@ -2,7 +2,7 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 /** Rows that look at many others above and below, and so are dear to begin at any but few rows. */
 interface Tall extends Filtered {

@@ -1,10 +1,10 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
 import ivrik.core.picture.Rows;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Workers;
 
 /**
  * Gaussian blur of two strengths along and across any angle. It is taken apart into one along rows or

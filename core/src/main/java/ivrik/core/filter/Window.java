@@ -1,7 +1,7 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
+import ivrik.core.sampling.EdgeFill;
 
 import java.util.Arrays;
 

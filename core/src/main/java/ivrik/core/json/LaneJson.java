@@ -6,8 +6,8 @@ import ivrik.core.look.Feed;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Place;
 import ivrik.core.motion.Value;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.rejoin.Blend;
+import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.Ink;
 
 import java.util.Optional;

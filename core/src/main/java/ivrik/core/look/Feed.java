@@ -2,7 +2,7 @@ package ivrik.core.look;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
-import ivrik.core.picture.EdgeFill;
+import ivrik.core.sampling.EdgeFill;
 
 /**
  * Another picture, or another time, for one lane.

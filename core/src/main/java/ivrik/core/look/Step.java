@@ -2,8 +2,8 @@ package ivrik.core.look;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
-import ivrik.core.picture.EdgeFill;
-import ivrik.core.picture.Sampler;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
 import ivrik.core.treatment.Option;
 import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Treatment;

@@ -2,7 +2,7 @@ package ivrik.core.measure;
 
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 /**
  * How far a picture is out of register: the largest and the mean difference between it and its

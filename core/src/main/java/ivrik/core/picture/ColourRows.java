@@ -1,5 +1,7 @@
 package ivrik.core.picture;
 
+import ivrik.core.threads.Workers;
+
 import java.util.List;
 import java.util.function.Supplier;
 

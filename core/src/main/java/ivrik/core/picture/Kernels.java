@@ -1,5 +1,7 @@
 package ivrik.core.picture;
 
+import ivrik.core.threads.Workers;
+
 /**
  * Sample-by-sample arithmetic on planes of one size. Each makes a new plane. The loops run with one
  * index over whole arrays, which is what the compiler vectorises; a plane that is part of another is

@@ -1,5 +1,7 @@
 package ivrik.core.picture;
 
+import ivrik.core.threads.Workers;
+
 import java.util.Arrays;
 import java.util.List;
 

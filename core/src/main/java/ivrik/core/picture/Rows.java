@@ -1,5 +1,7 @@
 package ivrik.core.picture;
 
+import ivrik.core.threads.Workers;
+
 /**
  * A plane whose rows are made when they are asked for, so that work can go on row by row in the
  * cache without whole planes in between.

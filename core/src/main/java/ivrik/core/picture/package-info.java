@@ -1,5 +1,5 @@
 /**
- * Planes and frames: 32-bit float pictures, their depths, edges, samplers and the threads that work
- * on them. In: arrays of samples. Out: planes and frames. Depends on nothing but the JDK.
+ * Planes and frames: 32-bit float pictures, their depths and their coverage, whole or by rows. In: arrays of
+ * samples. Out: planes and frames. Depends on threads only.
  */
 package ivrik.core.picture;

@@ -6,7 +6,7 @@ import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Pixels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Planes;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 import java.util.stream.Stream;

@@ -4,12 +4,12 @@ import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Pixels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Planes;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.Hsv;
 import ivrik.core.separation.Ink;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Paint;
 import ivrik.core.separation.Separation;
+import ivrik.core.threads.Workers;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -4,7 +4,7 @@ import ivrik.core.motion.Hash;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import java.util.ArrayList;
 import java.util.List;

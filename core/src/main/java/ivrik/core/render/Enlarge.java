@@ -3,11 +3,11 @@ package ivrik.core.render;
 import ivrik.core.cache.Key;
 import ivrik.core.filter.Affine;
 import ivrik.core.filter.Moved;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
 import ivrik.core.treatment.Covered;
 
 import java.util.List;

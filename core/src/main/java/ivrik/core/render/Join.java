@@ -7,11 +7,11 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.rejoin.Joiner;
 import ivrik.core.render.Lanes.Lane;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.separation.LaneKind;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Covered;
 
 import java.util.List;

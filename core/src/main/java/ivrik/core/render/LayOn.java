@@ -7,11 +7,11 @@ import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Planes;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.ReachPlan;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Covered;
 
 import java.util.Collections;

@@ -5,6 +5,7 @@ import ivrik.core.project.FrameRange;
 import ivrik.core.rejoin.Plate;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.threads.Cancel;
 import ivrik.core.treatment.Covered;
 
 import java.util.LinkedHashMap;
@@ -50,7 +51,7 @@ public final class Overscans {
      *
      * @param asked all that the answer depends on
      * @param plans the look at each frame
-     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      */
     Result demanded(
             Object asked,

@@ -5,8 +5,8 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Pixels;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.Separation;
+import ivrik.core.threads.Workers;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -4,14 +4,14 @@ import ivrik.core.filter.Affine;
 import ivrik.core.filter.Moved;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.Alpha;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Resample;
-import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Resample;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 

@@ -21,6 +21,7 @@ import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.threads.Cancel;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -80,7 +81,7 @@ public final class Planner {
     /**
      * The same while it is wanted: automatic overscan needs the moves of all frames.
      *
-     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      */
     public Plan plan(Rational frame, Cancel cancel) {
         List<LayerPlan> layers = new ArrayList<>();
@@ -167,7 +168,7 @@ public final class Planner {
     /**
      * What overscan the moves of a look demand, whether or not it is in force.
      *
-     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      */
     public Overscans.Result demanded(Layer layer, LayerLook look, Cancel cancel) {
         record Asked(

@@ -6,10 +6,10 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Pixels;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.render.Plan.HuePlan;
 import ivrik.core.render.Plan.ReachPlan;
 import ivrik.core.render.Plan.TonePlan;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 

@@ -7,7 +7,6 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
@@ -18,6 +17,8 @@ import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Pattern;
 
 import java.util.List;
@@ -51,7 +52,7 @@ public final class Renderer {
     /**
      * A whole frame at {@code scale} times the size of the sequence.
      *
-     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      */
     public Frame render(Plan plan, double scale, Cancel cancel) {
         record Whole(Plan plan, double scale) {}

@@ -4,7 +4,7 @@ import ivrik.core.cache.Keepable;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import java.util.Collection;
 import java.util.List;

@@ -8,11 +8,11 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Planes;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.render.Lanes.Lane;
 import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.separation.Separation;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Covered;
 
 import java.util.ArrayList;

@@ -1,7 +1,8 @@
 package ivrik.core.render;
 
 import ivrik.core.cache.Store;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
 
 /**
  * Where a picture is made.

@@ -1,8 +1,8 @@
 package ivrik.core.separation;
 
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.LaneKind.Role;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 

@@ -2,7 +2,7 @@ package ivrik.core.separation;
 
 import ivrik.core.picture.Pixels;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 

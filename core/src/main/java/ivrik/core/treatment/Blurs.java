@@ -3,10 +3,10 @@ package ivrik.core.treatment;
 import ivrik.core.filter.Affine;
 import ivrik.core.filter.Copies;
 import ivrik.core.filter.Copies.Copy;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
+import ivrik.core.sampling.EdgeFill;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,8 +1,8 @@
 package ivrik.core.treatment;
 
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.LaneKind;
+import ivrik.core.threads.Workers;
 
 import java.util.Optional;
 

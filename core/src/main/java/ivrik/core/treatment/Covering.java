@@ -2,8 +2,8 @@ package ivrik.core.treatment;
 
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.separation.Rgb;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,7 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.ColourSpace;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 /**
  * Where a treatment of whole pictures does its work.

@@ -1,8 +1,8 @@
 package ivrik.core.treatment;
 
 import ivrik.core.motion.Draw;
-import ivrik.core.picture.EdgeFill;
-import ivrik.core.picture.Sampler;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
 
 import java.util.Map;
 

@@ -3,9 +3,9 @@ package ivrik.core.cache;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.threads.CancelledException;
 
 import org.junit.jupiter.api.Test;
 

@@ -1,8 +1,8 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Sampler;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
 
 /** Filters by their definition, in double precision, slowly. */
 public final class Exact {

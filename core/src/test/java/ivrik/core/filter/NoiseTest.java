@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.core.filter.Noise.Origin;
 import ivrik.core.filter.Noise.Spread;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Resample;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.Resample;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

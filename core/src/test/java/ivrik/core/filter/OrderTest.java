@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Workers;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

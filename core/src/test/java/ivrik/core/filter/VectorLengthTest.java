@@ -3,11 +3,11 @@ package ivrik.core.filter;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.Pictured;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
-import ivrik.core.picture.Sampler;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.threads.Workers;
 
 import jdk.incubator.vector.FloatVector;
 

@@ -9,9 +9,9 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
 import ivrik.core.render.Renderer;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

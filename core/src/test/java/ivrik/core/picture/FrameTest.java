@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.Pictured;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 

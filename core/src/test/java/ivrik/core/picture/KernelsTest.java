@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
 import ivrik.core.colour.Transfer;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.core.Pictured;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 

@@ -7,7 +7,7 @@ import ivrik.core.Pictured;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 

@@ -11,19 +11,20 @@ import ivrik.core.look.Lists;
 import ivrik.core.look.Look;
 import ivrik.core.measure.Register;
 import ivrik.core.motion.Value;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
+import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.separation.Trio;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Shift;
 
 import org.junit.jupiter.api.Test;
@@ -214,7 +215,7 @@ class LanesTest {
                 new Scene(Frame.opaque(Plane.of(W, H, r), Plane.of(W, H, g), Plane.of(W, H, b)));
         Look half =
                 shift(Separations.named("hsv"))
-                        .withStep(0, s -> s.withSampler(ivrik.core.picture.Sampler.LINEAR))
+                        .withStep(0, s -> s.withSampler(ivrik.core.sampling.Sampler.LINEAR))
                         .withAmounts(0, 0, a -> a.with("x", Value.of(0.5)));
         Frame out = scene.render(scene.project(half), 0);
         // between them is red, not the cyan that lies half way the long way round

@@ -12,13 +12,14 @@ import ivrik.core.look.Overscan.Kind;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Project;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Covered;
 
 import net.jqwik.api.ForAll;

@@ -12,11 +12,11 @@ import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Ground;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.separation.Separations;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Shift;
 
 import org.junit.jupiter.api.Test;

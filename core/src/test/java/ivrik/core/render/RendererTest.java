@@ -21,13 +21,10 @@ import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
-import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
-import ivrik.core.picture.Resample;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
@@ -35,6 +32,10 @@ import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
+import ivrik.core.sampling.Resample;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 

@@ -5,12 +5,13 @@ import ivrik.core.look.Look;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 import java.util.Optional;

@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.core.Pictured;
 import ivrik.core.filter.Moved;
 import ivrik.core.filter.Warp;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.threads.Workers;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.UnknownNameException;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

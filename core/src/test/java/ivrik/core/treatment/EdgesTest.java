@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.Pictured;
 import ivrik.core.motion.Draw;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
-import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Settings.Moment;
 
 import org.junit.jupiter.params.ParameterizedTest;

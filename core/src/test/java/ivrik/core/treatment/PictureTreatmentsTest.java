@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.core.Pictured;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Resample;
-import ivrik.core.picture.Sampler;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Resample;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

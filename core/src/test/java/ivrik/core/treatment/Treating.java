@@ -1,11 +1,11 @@
 package ivrik.core.treatment;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Sampler;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Rgb;
+import ivrik.core.threads.Workers;
 
 import java.util.HashMap;
 import java.util.Map;

@@ -1,10 +1,10 @@
 package ivrik.media.decode;
 
 import ivrik.core.colour.ColourSpace;
-import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Workers;
 
 import java.util.Iterator;
 import java.util.LinkedHashMap;

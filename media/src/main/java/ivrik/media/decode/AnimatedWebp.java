@@ -6,7 +6,7 @@ import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
 
 import java.io.IOException;

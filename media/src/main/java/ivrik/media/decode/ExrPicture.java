@@ -5,7 +5,7 @@ import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_EXR;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
 
 import java.io.IOException;

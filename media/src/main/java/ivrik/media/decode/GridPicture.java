@@ -9,7 +9,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.ffmpeg.Ffmpeg;
 import ivrik.media.pixel.PixelReader;
 

@@ -1,13 +1,13 @@
 package ivrik.media.decode;
 
 import ivrik.core.look.Look;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.core.project.Source.Reading;
+import ivrik.core.threads.Workers;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -41,11 +41,6 @@ public final class Import {
         try (Footage footage = Footage.open(file, counted, Workers.shared())) {
             return source(footage, file, id).withReading(counted);
         }
-    }
-
-    /** What is not as one would expect of a source's file, in words for the user; often nothing. */
-    public static List<String> remarks(Source source) {
-        return SourceFacts.of(source).remarks();
     }
 
     private static Source source(Footage footage, Path file, String id) {

@@ -1,17 +1,17 @@
 package ivrik.media.decode;
 
 import ivrik.core.colour.ColourSpace;
-import ivrik.core.picture.CancelledException;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Source;
 import ivrik.core.project.Source.Reading;
 import ivrik.core.project.Title;
 import ivrik.core.render.Pictures;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.separation.Ink;
+import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.vector.TitleGraphic;
 

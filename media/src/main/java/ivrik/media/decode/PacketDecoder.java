@@ -5,7 +5,7 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.ffmpeg.Ffmpeg;
 import ivrik.media.pixel.PixelReader;
 

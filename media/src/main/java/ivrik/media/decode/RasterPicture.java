@@ -133,7 +133,7 @@ final class RasterPicture {
         Frame straight =
                 associated
                         ? new Frame(colour.colour(), Alpha.PREMULTIPLIED, colour.coverage())
-                                .straight(ivrik.core.picture.Workers.shared())
+                                .straight(ivrik.core.threads.Workers.shared())
                         : colour;
         return new RasterPicture(
                 Orientation.ofExif(tag(facts, ORIENTATION).orElse(1)).upright(straight),

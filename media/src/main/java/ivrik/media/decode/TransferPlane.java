@@ -1,7 +1,7 @@
 package ivrik.media.decode;
 
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import java.util.function.DoubleUnaryOperator;
 

@@ -5,15 +5,15 @@ import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.Conversion;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.core.render.Cancel;
 import ivrik.core.render.Dither;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnwritableTargetException;
 import ivrik.media.decode.Footage;
@@ -141,7 +141,7 @@ public final class Export {
      *
      * @return what is not as one would expect, in words for the user; often nothing
      * @throws ivrik.media.TargetExistsException if a file is there and may not be replaced
-     * @throws ivrik.core.picture.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      * @throws ivrik.core.IvrikException what could not be read or written
      */
     public static List<String> run(Order order, Workers workers, LongConsumer done, Cancel cancel) {

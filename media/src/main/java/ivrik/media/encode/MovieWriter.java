@@ -9,7 +9,7 @@ import ivrik.core.motion.Rational;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.UnwritableTargetException;
 import ivrik.media.ffmpeg.Ffmpeg;
 import ivrik.media.file.SafeFile;

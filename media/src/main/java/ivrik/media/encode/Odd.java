@@ -1,12 +1,12 @@
 package ivrik.media.encode;
 
-import ivrik.core.picture.EdgeFill;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
-import ivrik.core.picture.Resample;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Resample;
+import ivrik.core.threads.Workers;
 
 /** What is done where a form has no odd sizes. */
 public enum Odd {

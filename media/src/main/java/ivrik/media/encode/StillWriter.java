@@ -10,7 +10,7 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 import ivrik.media.decode.TransferPlane;
 import ivrik.media.file.SafeFile;
 import ivrik.media.pixel.PixelWriter;

@@ -1,7 +1,7 @@
 package ivrik.media.pixel;
 
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 /** Colour difference at less than full size: up linearly, down by the matching weights. */
 final class Chroma {

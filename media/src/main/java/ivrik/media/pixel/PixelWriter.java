@@ -5,8 +5,8 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.picture.Workers;
 import ivrik.core.rejoin.Composite;
+import ivrik.core.threads.Workers;
 
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;

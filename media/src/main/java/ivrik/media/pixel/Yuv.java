@@ -4,7 +4,7 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.colour.Luma;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Workers;
+import ivrik.core.threads.Workers;
 
 import java.util.List;
 

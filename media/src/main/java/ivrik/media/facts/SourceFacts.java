@@ -1,8 +1,9 @@
-package ivrik.media.decode;
+package ivrik.media.facts;
 
 import ivrik.core.colour.ColourSpace;
-import ivrik.core.picture.Workers;
 import ivrik.core.project.Source;
+import ivrik.core.threads.Workers;
+import ivrik.media.decode.Footage;
 import ivrik.media.sound.SoundTracks;
 
 import java.nio.file.Path;

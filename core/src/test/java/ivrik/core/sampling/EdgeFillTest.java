@@ -1,4 +1,4 @@
-package ivrik.core.picture;
+package ivrik.core.sampling;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

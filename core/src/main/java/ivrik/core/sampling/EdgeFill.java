@@ -1,4 +1,6 @@
-package ivrik.core.picture;
+package ivrik.core.sampling;
+
+import ivrik.core.picture.Plane;
 
 import java.util.Arrays;
 

@@ -1,4 +1,4 @@
-package ivrik.app.shell;
+package ivrik.app.sheet;
 
 import javafx.scene.input.KeyCombination;
 

@@ -1,4 +1,4 @@
-package ivrik.core.picture;
+package ivrik.core.threads;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

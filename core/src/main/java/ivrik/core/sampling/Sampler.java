@@ -1,4 +1,4 @@
-package ivrik.core.picture;
+package ivrik.core.sampling;
 
 /**
  * How a value between pixels is found: a separable kernel of {@link #taps} weights. All are exact on

@@ -1,6 +1,4 @@
-package ivrik.core.render;
-
-import ivrik.core.picture.CancelledException;
+package ivrik.core.threads;
 
 /** Whether a result is still wanted. */
 @FunctionalInterface

@@ -1,9 +1,12 @@
-package ivrik.core.picture;
+package ivrik.core.sampling;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
+import ivrik.core.threads.Workers;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

@@ -1,4 +1,6 @@
-package ivrik.core.picture;
+package ivrik.core.threads;
+
+import ivrik.core.picture.Rows;
 
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;

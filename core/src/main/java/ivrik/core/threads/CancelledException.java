@@ -1,4 +1,4 @@
-package ivrik.core.picture;
+package ivrik.core.threads;
 
 /** The work was given up because nobody wants its result any more; not a fault. */
 public final class CancelledException extends RuntimeException {

@@ -1,4 +1,9 @@
-package ivrik.core.picture;
+package ivrik.core.sampling;
+
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
+import ivrik.core.threads.Workers;
 
 /**
  * Pictures at another size. Smaller by the exact area each new pixel covers (so that a small preview

@@ -3,10 +3,10 @@ package ivrik.bench;
 import static org.bytedeco.opencv.global.opencv_core.*;
 import static org.bytedeco.opencv.global.opencv_imgproc.*;
 
-import ivrik.core.filter.Extreme;
+import ivrik.core.filter.BoxFilter;
 import ivrik.core.filter.Gaussian;
-import ivrik.core.filter.Mean;
 import ivrik.core.filter.Median;
+import ivrik.core.filter.Morphology;
 import ivrik.core.filter.Noise;
 import ivrik.core.filter.Noise.Origin;
 import ivrik.core.filter.Noise.Spread;
@@ -87,7 +87,7 @@ final class TreatmentDuels {
             duels.add(
                     new Duel(
                             "box of " + side + " / blur",
-                            () -> into(Mean.of(plane, side, side, FILL)),
+                            () -> into(BoxFilter.of(plane, side, side, FILL)),
                             () ->
                                     blur(
                                             in,
@@ -101,13 +101,13 @@ final class TreatmentDuels {
         duels.add(
                 new Duel(
                         "maximum, radius 10 / dilate",
-                        () -> into(Extreme.GREATEST.of(plane, 10, false, FILL, workers)),
+                        () -> into(Morphology.DILATION.of(plane, 10, false, FILL, workers)),
                         () -> dilate(in, out, square),
                         1));
         duels.add(
                 new Duel(
                         "minimum, radius 10 / erode",
-                        () -> into(Extreme.LEAST.of(plane, 10, false, FILL, workers)),
+                        () -> into(Morphology.EROSION.of(plane, 10, false, FILL, workers)),
                         () -> erode(in, out, square),
                         1));
         duels.add(

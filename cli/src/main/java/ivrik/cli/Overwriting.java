@@ -1,6 +1,6 @@
 package ivrik.cli;
 
-import ivrik.media.encode.Targets;
+import ivrik.media.encode.OutputFiles;
 
 import picocli.CommandLine.Option;
 
@@ -15,10 +15,10 @@ final class Overwriting {
 
     /** Refuses to write over an input, and over anything else unless it is allowed. */
     void check(Collection<Path> outs, Collection<Path> inputs) {
-        List<Path> existing = Targets.existing(outs);
-        Targets.protect(existing, inputs);
+        List<Path> existing = OutputFiles.existing(outs);
+        OutputFiles.protect(existing, inputs);
         if (!allowed) {
-            Targets.refuse(existing);
+            OutputFiles.refuse(existing);
         }
     }
 }

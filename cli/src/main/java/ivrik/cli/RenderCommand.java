@@ -25,7 +25,7 @@ final class RenderCommand implements Runnable {
     @Option(
             names = "--scale",
             defaultValue = "1",
-            description = "Of the sequence's size; ${DEFAULT-VALUE} at rest.")
+            description = "Of the sequence's size; ${DEFAULT-VALUE} by default.")
     private double scale;
 
     @Mixin private OutputOptions output;

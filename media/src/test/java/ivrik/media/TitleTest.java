@@ -13,7 +13,7 @@ import ivrik.core.render.Plan.Picture;
 import ivrik.core.separation.Ink;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.MediaPictures;
-import ivrik.media.vector.Fonts;
+import ivrik.media.vector.ShippedFonts;
 import ivrik.media.vector.TitleGraphic;
 
 import org.junit.jupiter.api.Test;
@@ -103,11 +103,11 @@ class TitleTest {
     void noTextIsNothingAndAnUnknownFontIsTheShippedOne() {
         assertThat(covered(TitleGraphic.draw(Title.EMPTY, BOX, BOX))).isZero();
         assertThat(covered(TitleGraphic.draw(BAR.withText(" \n "), BOX, BOX))).isZero();
-        assertThat(Fonts.has("No Such Font Anywhere")).isFalse();
+        assertThat(ShippedFonts.has("No Such Font Anywhere")).isFalse();
         Frame other = TitleGraphic.draw(BAR.withFamily("No Such Font Anywhere"), BOX, BOX);
         Frame shipped = TitleGraphic.draw(BAR, BOX, BOX);
         assertThat(other.coverage().getFirst().sameSamples(shipped.coverage().getFirst())).isTrue();
-        assertThat(Fonts.families()).startsWith("IBM Plex Mono", Title.SHIPPED);
+        assertThat(ShippedFonts.families()).startsWith("IBM Plex Mono", Title.SHIPPED);
     }
 
     @Test

@@ -1,7 +1,7 @@
 package ivrik.app.closeup;
 
 import ivrik.app.control.NumberField;
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
@@ -38,7 +38,7 @@ final class KernelGrid extends VBox {
                                     session.editLook(
                                             "Kernel",
                                             look ->
-                                                    Lanes.with(
+                                                    LaneEdits.with(
                                                             look,
                                                             session.state().stepId(),
                                                             session.state().lane(),
@@ -54,7 +54,7 @@ final class KernelGrid extends VBox {
     }
 
     void show(State state) {
-        of.setText("weights of " + Lanes.kinds(state).get(state.lane()).title());
+        of.setText("weights of " + LaneEdits.kinds(state).get(state.lane()).title());
         state.step()
                 .ifPresent(
                         step -> {

@@ -4,7 +4,7 @@ import static ivrik.app.closeup.Controls.quiet;
 
 import ivrik.app.control.Badge;
 import ivrik.app.control.NumberField;
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
@@ -89,7 +89,8 @@ final class LaneNumbers extends GridPane {
                                                     s.step().filter(Step::isWhole).isPresent()
                                                             || l.isShown(lane)
                                                                     && !(l.lanes().get(lane).hold()
-                                                                            && Lanes.treatment(s)
+                                                                            && LaneEdits.treatment(
+                                                                                                    s)
                                                                                             .orElse(
                                                                                                     null)
                                                                                     instanceof
@@ -125,6 +126,6 @@ final class LaneNumbers extends GridPane {
 
     private UnaryOperator<Look> change(int lane, Parameter p, double to) {
         String step = session.state().stepId();
-        return look -> Lanes.with(look, step, lane, view.frame.get(), p.name(), to);
+        return look -> LaneEdits.with(look, step, lane, view.frame.get(), p.name(), to);
     }
 }

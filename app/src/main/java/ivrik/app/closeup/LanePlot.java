@@ -1,6 +1,6 @@
 package ivrik.app.closeup;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.Values;
 import ivrik.app.session.View;
@@ -51,7 +51,7 @@ final class LanePlot extends LaneDrawing {
     @Override
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
         Look look = session.state().look().orElse(null);
-        Treatment treatment = Lanes.treatment(session.state()).orElse(null);
+        Treatment treatment = LaneEdits.treatment(session.state()).orElse(null);
         if (look == null || treatment == null) {
             return;
         }
@@ -65,8 +65,8 @@ final class LanePlot extends LaneDrawing {
             g.strokeLine(x, 0, x, h);
             g.strokeLine(0, y, w, y);
         }
-        List<LaneKind> kinds = Lanes.shares(session.state());
-        int working = Lanes.share(session.state());
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
+        int working = LaneEdits.share(session.state());
         if (treatment instanceof Lens) {
             chooseRoom(kinds.size());
             g.setFill(p.colour("quiet"));
@@ -141,10 +141,11 @@ final class LanePlot extends LaneDrawing {
     @Override
     void pressed(MouseEvent e) {
         Look look = session.state().look().orElse(null);
-        if (look == null || !Lanes.treatment(session.state()).filter(this::hasPoints).isPresent()) {
+        if (look == null
+                || !LaneEdits.treatment(session.state()).filter(this::hasPoints).isPresent()) {
             return;
         }
-        int lane = Lanes.share(session.state());
+        int lane = LaneEdits.share(session.state());
         Settings s = settings(lane);
         point = -1;
         for (int i = 0; i < s.count(Curve.SERIES); i++) {

@@ -1,6 +1,6 @@
 package ivrik.app.closeup;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -89,8 +89,8 @@ final class LaneRuler extends LaneDrawing {
                 g.fillText(text, Math.clamp(x - half, 4, w - 2 * half - 4), h - 6);
             }
         }
-        List<LaneKind> kinds = Lanes.shares(session.state());
-        int working = Lanes.share(session.state());
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
+        int working = LaneEdits.share(session.state());
         for (int k = 1; k <= values.size(); k++) {
             int i = (working + k) % values.size();
             marker(g, p, x(values.get(i)), base, kinds.get(i), i == working, i);
@@ -141,7 +141,7 @@ final class LaneRuler extends LaneDrawing {
             return;
         }
         List<Double> values = values();
-        lane = Lanes.share(session.state());
+        lane = LaneEdits.share(session.state());
         double best = GRIP;
         for (int i = 0; i < values.size(); i++) {
             double d = Math.hypot(x(values.get(i)) - e.getX(), 12 + i * 9 - e.getY());
@@ -150,7 +150,7 @@ final class LaneRuler extends LaneDrawing {
                 lane = i;
             }
         }
-        List<LaneKind> kinds = Lanes.shares(session.state());
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
         if (kinds.size() > 1) {
             session.selectLane(lane);
         }
@@ -168,6 +168,6 @@ final class LaneRuler extends LaneDrawing {
         double to = Math.rint(value(e.getX()) / unit) * unit;
         String step = session.state().stepId();
         long frame = view.frame.get();
-        gesture.editLook(look -> Lanes.with(look, step, lane, frame, parameter.name(), to));
+        gesture.editLook(look -> LaneEdits.with(look, step, lane, frame, parameter.name(), to));
     }
 }

@@ -2,7 +2,7 @@ package ivrik.app.closeup;
 
 import static ivrik.app.closeup.Controls.row;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
@@ -49,7 +49,7 @@ final class PinsPart extends VBox {
 
     void show(State state) {
         int n = state.step().map(s -> s.lanes().get(state.lane()).count(Pins.SERIES)).orElse(0);
-        String lane = Lanes.kinds(state).get(state.lane()).title();
+        String lane = LaneEdits.kinds(state).get(state.lane()).title();
         count.setText(lane + (n == 1 ? " has 1 pin" : " has " + n + " pins"));
     }
 }

@@ -1,7 +1,7 @@
 package ivrik.app.closeup;
 
 import ivrik.app.session.Follow;
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -41,10 +41,10 @@ public final class ShiftPad extends LaneDrawing {
 
     @Override
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
-        List<LaneKind> kinds = Lanes.kinds(session.state());
+        List<LaneKind> kinds = LaneEdits.kinds(session.state());
         List<Point2D> points =
-                Lanes.hasShift(session.state())
-                        ? Lanes.shifts(session.state(), view.frame.get())
+                LaneEdits.hasShift(session.state())
+                        ? LaneEdits.shifts(session.state(), view.frame.get())
                         : List.of();
         if (gesture == null) {
             double far =
@@ -123,11 +123,11 @@ public final class ShiftPad extends LaneDrawing {
 
     @Override
     void pressed(MouseEvent e) {
-        if (!Lanes.hasShift(session.state())) {
+        if (!LaneEdits.hasShift(session.state())) {
             return;
         }
-        List<LaneKind> kinds = Lanes.kinds(session.state());
-        List<Point2D> points = Lanes.shifts(session.state(), view.frame.get());
+        List<LaneKind> kinds = LaneEdits.kinds(session.state());
+        List<Point2D> points = LaneEdits.shifts(session.state(), view.frame.get());
         int working = session.state().lane();
         lane = working;
         for (int k = 0; k < kinds.size(); k++) {

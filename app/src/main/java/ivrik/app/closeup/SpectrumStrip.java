@@ -1,6 +1,6 @@
 package ivrik.app.closeup;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -42,7 +42,7 @@ final class SpectrumStrip extends LaneDrawing {
     }
 
     private double at(Look look, int of, String parameter) {
-        Amounts amounts = Lanes.amounts(look, session.state().stepId(), of);
+        Amounts amounts = LaneEdits.amounts(look, session.state().stepId(), of);
         return amounts.value(parameter).at(view.frame.get());
     }
 
@@ -58,7 +58,7 @@ final class SpectrumStrip extends LaneDrawing {
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
         Look look = session.state().look().orElse(null);
         if (look == null
-                || !(Lanes.treatment(session.state()).orElse(null) instanceof Dispersion)) {
+                || !(LaneEdits.treatment(session.state()).orElse(null) instanceof Dispersion)) {
             return;
         }
         List<LaneKind> kinds = look.model().lanes();
@@ -159,6 +159,6 @@ final class SpectrumStrip extends LaneDrawing {
         double to = Math.rint(2 * px(e.getX()) * unit) / unit;
         String step = session.state().stepId();
         long frame = view.frame.get();
-        gesture.editLook(look -> Lanes.with(look, step, lane, frame, "length", to));
+        gesture.editLook(look -> LaneEdits.with(look, step, lane, frame, "length", to));
     }
 }

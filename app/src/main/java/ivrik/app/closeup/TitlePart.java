@@ -11,7 +11,7 @@ import ivrik.app.session.Session;
 import ivrik.core.project.Source;
 import ivrik.core.project.Title;
 import ivrik.core.project.Title.Align;
-import ivrik.media.vector.Fonts;
+import ivrik.media.vector.ShippedFonts;
 
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuButton;
@@ -53,7 +53,7 @@ final class TitlePart extends VBox {
                         });
         family.setId("title-family");
         family.setMaxWidth(Double.MAX_VALUE);
-        family.getItems().setAll(Fonts.families());
+        family.getItems().setAll(ShippedFonts.families());
         family.setTooltip(new Tooltip("The font: those that come with Ivrik stand first"));
         family.setOnAction(
                 e -> {

@@ -7,7 +7,7 @@ import static ivrik.app.closeup.Controls.word;
 
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Follow;
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.LensSpread;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
@@ -78,7 +78,7 @@ final class TreatmentPart extends VBox implements Part {
         if (!look.dials().isEmpty()) {
             getChildren().add(new DialsPart(session, view, look, showers));
         }
-        getChildren().add(new LaneNumbers(session, view, Lanes.shares(state), d, showers));
+        getChildren().add(new LaneNumbers(session, view, LaneEdits.shares(state), d, showers));
         for (Option option : d.options()) {
             getChildren().add(option(option));
         }
@@ -142,7 +142,7 @@ final class TreatmentPart extends VBox implements Part {
                 yield List.of(ruler);
             }
             case SPECTRUM -> {
-                int lanes = Lanes.shares(session.state()).size();
+                int lanes = LaneEdits.shares(session.state()).size();
                 SpectrumStrip strip = new SpectrumStrip(session, view, palette, lanes);
                 strip.setId("spectrum-strip");
                 yield List.of(strip);

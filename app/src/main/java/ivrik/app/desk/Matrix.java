@@ -1,6 +1,6 @@
 package ivrik.app.desk;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.Steps;
@@ -184,7 +184,7 @@ public final class Matrix extends BorderPane {
         int column = 0;
         for (Step step : look.steps(section)) {
             into.add(columnHead(state, look, step), column, 0);
-            Cell cell = cell(state, look, step, state.lane(), Lanes.PICTURE);
+            Cell cell = cell(state, look, step, state.lane(), LaneEdits.PICTURE);
             int lanes = look.lanes().size();
             size(cell, wide(Metrics.COLUMN), lanes * Metrics.lane(lanes));
             into.add(cell, column, 1);

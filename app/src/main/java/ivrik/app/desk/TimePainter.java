@@ -1,6 +1,6 @@
 package ivrik.app.desk;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -141,7 +141,7 @@ final class TimePainter {
             g.strokeLine(scale.left(), middle + 0.5, scale.left() + scale.width(), middle + 0.5);
             if (lane < step.lanes().size()) {
                 Trace trace = Trace.of(look, step, lane, view.traced.get());
-                Color ink = p.ink(step.isWhole() ? Lanes.PICTURE : kinds.get(lane));
+                Color ink = p.ink(step.isWhole() ? LaneEdits.PICTURE : kinds.get(lane));
                 trace(trace, middle, ink, step.isWhole() || look.isShown(lane));
                 if (step.isWhole() || !look.lanes().get(lane).hold()) {
                     pegs(trace, middle, lane, picked);

@@ -1,7 +1,7 @@
 package ivrik.app.desk;
 
 import ivrik.app.control.Drawing;
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
@@ -327,7 +327,7 @@ public final class TimeView extends Drawing {
                 .filter(l -> !l.steps().isEmpty())
                 .ifPresent(
                         look -> {
-                            int lane = Lanes.share(session.state());
+                            int lane = LaneEdits.share(session.state());
                             long frame = view.frame.get();
                             if (trace(lane).value().pegAt(frame).isEmpty()) {
                                 addPeg(lane, frame);

@@ -1,6 +1,6 @@
 package ivrik.app.pane;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -24,7 +24,7 @@ final class CentreHandle extends LaneHandle {
 
     private Point2D place(Mapping m) {
         return m.fromMiddle(
-                Lanes.place(amounts(), view.frame.get(), Centre.X.name(), Centre.Y.name()));
+                LaneEdits.place(amounts(), view.frame.get(), Centre.X.name(), Centre.Y.name()));
     }
 
     @Override
@@ -66,7 +66,7 @@ final class CentreHandle extends LaneHandle {
                     Look moved = look;
                     for (int lane = 0; lane < look.lanes().size(); lane++) {
                         moved =
-                                Lanes.with(
+                                LaneEdits.with(
                                         moved,
                                         step,
                                         lane,

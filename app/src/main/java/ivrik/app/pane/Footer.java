@@ -2,7 +2,7 @@ package ivrik.app.pane;
 
 import ivrik.app.control.Badge;
 import ivrik.app.picture.Shown;
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
@@ -65,17 +65,17 @@ public final class Footer extends HBox {
 
     private void showWork() {
         State state = session.state();
-        boolean any = !Lanes.kinds(state).isEmpty();
+        boolean any = !LaneEdits.kinds(state).isEmpty();
         badge.setVisible(any);
         if (!any) {
             working.setText("Nothing to work on yet");
             return;
         }
-        var lane = Lanes.kinds(state).get(state.lane());
+        var lane = LaneEdits.kinds(state).get(state.lane());
         String treatment =
                 state.step().map(s -> s.kind().description().title()).orElse("no treatment");
         boolean whole = state.step().filter(Step::isWhole).isPresent();
-        badge.show(whole ? Lanes.PICTURE : lane);
+        badge.show(whole ? LaneEdits.PICTURE : lane);
         working.setText(
                 "working on " + (whole ? "the whole picture" : lane.title()) + ", " + treatment);
     }

@@ -1,6 +1,6 @@
 package ivrik.app.pane;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -34,7 +34,7 @@ public final class Handles {
 
     private List<Handle> present() {
         List<Handle> present = new ArrayList<>();
-        Lanes.treatment(session.state())
+        LaneEdits.treatment(session.state())
                 .ifPresent(
                         t -> {
                             Description d = t.description();

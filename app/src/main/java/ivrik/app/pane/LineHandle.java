@@ -1,6 +1,6 @@
 package ivrik.app.pane;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -52,7 +52,7 @@ final class LineHandle extends LaneHandle {
 
     @Override
     public void draw(GraphicsContext g, Palette p, Mapping m) {
-        List<LaneKind> kinds = Lanes.kinds(session.state());
+        List<LaneKind> kinds = LaneEdits.kinds(session.state());
         int working = session.state().lane();
         Point2D middle = middle(m);
         for (int k = 1; k <= kinds.size(); k++) {
@@ -110,9 +110,9 @@ final class LineHandle extends LaneHandle {
                 look -> {
                     Look turning = look;
                     for (int lane = 0; lane < look.lanes().size(); lane++) {
-                        turning = Lanes.with(turning, step, lane, frame, ANGLE, angle);
+                        turning = LaneEdits.with(turning, step, lane, frame, ANGLE, angle);
                     }
-                    return Lanes.with(turning, step, working, frame, LENGTH, length);
+                    return LaneEdits.with(turning, step, working, frame, LENGTH, length);
                 });
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.app.pane;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -37,7 +37,7 @@ final class PinHandles extends LaneHandle {
     }
 
     private Point2D told(Amounts a, int number, String across, String down) {
-        return Lanes.place(
+        return LaneEdits.place(
                 a,
                 view.frame.get(),
                 Pins.SERIES.address(number, across),
@@ -55,7 +55,7 @@ final class PinHandles extends LaneHandle {
     @Override
     public void draw(GraphicsContext g, Palette p, Mapping m) {
         int working = session.state().lane();
-        var kinds = Lanes.kinds(session.state());
+        var kinds = LaneEdits.kinds(session.state());
         for (int k = 1; k <= kinds.size(); k++) {
             int lane = (working + k) % kinds.size();
             Amounts a = amounts(lane);
@@ -139,9 +139,9 @@ final class PinHandles extends LaneHandle {
         String y = Pins.SERIES.address(pin, standing ? "y" : "dy");
         gesture.editLook(
                 look -> {
-                    Amounts a = Lanes.amounts(look, step, lane);
+                    Amounts a = LaneEdits.amounts(look, step, lane);
                     Point2D to = standing ? at : at.subtract(place(a, pin));
-                    return Lanes.with(look, step, lane, frame, x, y, to);
+                    return LaneEdits.with(look, step, lane, frame, x, y, to);
                 });
     }
 }

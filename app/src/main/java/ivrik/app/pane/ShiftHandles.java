@@ -1,6 +1,6 @@
 package ivrik.app.pane;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
@@ -30,13 +30,13 @@ final class ShiftHandles extends LaneHandle {
     }
 
     private Point2D place(int lane, Mapping m) {
-        return m.fromMiddle(Lanes.shifts(session.state(), view.frame.get()).get(lane));
+        return m.fromMiddle(LaneEdits.shifts(session.state(), view.frame.get()).get(lane));
     }
 
     @Override
     public void draw(GraphicsContext g, Palette p, Mapping m) {
-        List<LaneKind> lanes = Lanes.kinds(session.state());
-        if (!Lanes.hasShift(session.state())) {
+        List<LaneKind> lanes = LaneEdits.kinds(session.state());
+        if (!LaneEdits.hasShift(session.state())) {
             return;
         }
         int working = session.state().lane();
@@ -77,11 +77,11 @@ final class ShiftHandles extends LaneHandle {
 
     @Override
     public boolean pressed(MouseEvent e, Mapping m) {
-        if (!Lanes.hasShift(session.state()) || e.getButton() != MouseButton.PRIMARY) {
+        if (!LaneEdits.hasShift(session.state()) || e.getButton() != MouseButton.PRIMARY) {
             return false;
         }
         int working = session.state().lane();
-        List<LaneKind> kinds = Lanes.kinds(session.state());
+        List<LaneKind> kinds = LaneEdits.kinds(session.state());
         for (int k = 0; k < kinds.size(); k++) {
             int i = (working + k) % kinds.size();
             Point2D place = place(i, m);

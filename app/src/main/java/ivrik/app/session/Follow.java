@@ -32,7 +32,7 @@ public enum Follow {
 
     /** One lane shifted to a place as seen at a frame, and the others after it. */
     public Look moved(Look look, String step, int lane, long frame, Point2D to) {
-        Point2D by = to.subtract(Lanes.shift(look, step, lane, frame));
+        Point2D by = to.subtract(LaneEdits.shift(look, step, lane, frame));
         Look moved = put(look, step, lane, frame, to);
         int opposite = opposite(look, lane);
         for (int i = 0; i < look.lanes().size(); i++) {
@@ -40,9 +40,15 @@ public enum Follow {
                 continue;
             }
             if (this == TOGETHER) {
-                moved = put(moved, step, i, frame, Lanes.shift(look, step, i, frame).add(by));
+                moved = put(moved, step, i, frame, LaneEdits.shift(look, step, i, frame).add(by));
             } else if (this == AGAINST) {
-                moved = put(moved, step, i, frame, Lanes.shift(look, step, i, frame).subtract(by));
+                moved =
+                        put(
+                                moved,
+                                step,
+                                i,
+                                frame,
+                                LaneEdits.shift(look, step, i, frame).subtract(by));
             } else if (this == OPPOSED && i == opposite) {
                 Point2D middle = third(look, step, lane, i, frame);
                 moved = put(moved, step, i, frame, middle.multiply(2).subtract(to));
@@ -52,7 +58,7 @@ public enum Follow {
     }
 
     private static Look put(Look look, String step, int lane, long frame, Point2D to) {
-        return Lanes.with(look, step, lane, frame, "x", "y", to);
+        return LaneEdits.with(look, step, lane, frame, "x", "y", to);
     }
 
     /** The lane mirrored against another: the outer ones against each other, passing over one held. */
@@ -72,7 +78,7 @@ public enum Follow {
     private static Point2D third(Look look, String step, int a, int b, long frame) {
         return IntStream.range(0, look.lanes().size())
                 .filter(i -> i != a && i != b)
-                .mapToObj(i -> Lanes.shift(look, step, i, frame))
+                .mapToObj(i -> LaneEdits.shift(look, step, i, frame))
                 .findFirst()
                 .orElse(Point2D.ZERO);
     }

@@ -34,11 +34,11 @@ public final class LensSpread {
         int last = look.lanes().size() - 1;
         Look spread = look;
         for (int lane = 0; lane <= last; lane++) {
-            Amounts amounts = Lanes.amounts(look, step, lane);
+            Amounts amounts = LaneEdits.amounts(look, step, lane);
             double share = 1 - 2.0 * lane / last;
             for (String k : now == 0 ? List.of(GROWING) : NUMBERS) {
                 double to = now == 0 ? percent * share : amounts.value(k).at(frame) * percent / now;
-                spread = Lanes.with(spread, step, lane, frame, k, to);
+                spread = LaneEdits.with(spread, step, lane, frame, k, to);
             }
         }
         return spread;

@@ -11,9 +11,9 @@ import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
 import ivrik.media.encode.Odd;
+import ivrik.media.encode.OutputFiles;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.Sampling;
-import ivrik.media.encode.Targets;
 
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
@@ -225,7 +225,7 @@ public final class ExportSheet extends VBox {
         String name = target.getText().replaceAll("(-%04d)?\\.[A-Za-z0-9]+$", "");
         String number = form.getValue().isMovie() ? "" : "-%04d";
         Path wanted = Path.of(name + number + form.getValue().ending());
-        target.setText(Targets.free(wanted).toString());
+        target.setText(OutputFiles.free(wanted).toString());
     }
 
     /** Another name: whether it may be replaced is not settled yet. */

@@ -1,7 +1,7 @@
 package ivrik.app.shell;
 
 import ivrik.app.desk.Desk;
-import ivrik.app.session.Settings;
+import ivrik.app.session.Preferences;
 import ivrik.app.session.View;
 
 import javafx.application.Platform;
@@ -93,7 +93,7 @@ final class Arrangement extends SplitPane {
     }
 
     private void setShares() {
-        Settings settings = remembered.get();
+        Preferences settings = remembered.get();
         setDividerPositions(settings.deskShare());
         if (upper.getItems().size() == 3) {
             upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());

@@ -1,7 +1,7 @@
 package ivrik.app.shell;
 
 import ivrik.app.session.Follow;
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Models;
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
@@ -153,7 +153,7 @@ final class Commands {
                     () -> "Work on " + laneTitle(lane),
                     key(KeyCode.getKeyCode(Integer.toString(i + 1))),
                     () -> session.selectLane(lane),
-                    () -> lane < Lanes.kinds(session.state()).size());
+                    () -> lane < LaneEdits.kinds(session.state()).size());
         }
         add("Solo", key(KeyCode.O), () -> toggle("Solo", s -> s.withSolo(!s.solo())), this::any);
         add("Mute", key(KeyCode.M), () -> toggle("Mute", s -> s.withMute(!s.mute())), this::any);
@@ -210,7 +210,7 @@ final class Commands {
     }
 
     private String laneTitle(int lane) {
-        var kinds = Lanes.kinds(session.state());
+        var kinds = LaneEdits.kinds(session.state());
         return lane < kinds.size() ? kinds.get(lane).title() : "lane " + (lane + 1);
     }
 

@@ -15,7 +15,7 @@ import ivrik.core.project.Title;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Trim;
 import ivrik.core.separation.Ink;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 import ivrik.media.decode.Import;
 
 import java.util.List;
@@ -114,8 +114,8 @@ final class LayerWork {
         work.ask(cancel -> planner.demanded(layer, look, cancel).covered(), this::trim);
     }
 
-    private void trim(Covered covered) {
-        if (covered.equals(Covered.all(session.project().sequence().size()))) {
+    private void trim(ValidRegion covered) {
+        if (covered.equals(ValidRegion.all(session.project().sequence().size()))) {
             view.notice.set("Nothing to trim: no edge is uncovered");
             return;
         }

@@ -48,12 +48,12 @@ public final class MainWindow {
     private final Remembered remembered;
     private final Document document;
     private final Importer importer;
-    private final LaneWork laneWork = new LaneWork(session, view);
+    private final LaneKeys laneWork = new LaneKeys(session, view);
     private final LayerWork layerWork = new LayerWork(session, view);
     private final Projects projects;
     private final TimeView time;
     private final PicturePane paneA;
-    private final Pictures pictures;
+    private final PanePictures pictures;
     private final SmallPictures small;
     private final Player player;
     private final Tray tray;
@@ -82,12 +82,12 @@ public final class MainWindow {
         PaneFrame frameA = new PaneFrame(view, view.paneA, paneA, zoomLabel());
         PaneFrame frameB = new PaneFrame(view, view.paneB, paneB);
         pictures =
-                new Pictures(
+                new PanePictures(
                         session,
                         view,
                         List.of(
-                                new Pictures.Pane(frameA, paneA, view.paneA),
-                                new Pictures.Pane(frameB, paneB, view.paneB)),
+                                new PanePictures.Pane(frameA, paneA, view.paneA),
+                                new PanePictures.Pane(frameB, paneB, view.paneB)),
                         this::showRegister,
                         this::showFaults);
         player = new Player(session, view, pictures.service(), pictures::play);
@@ -246,7 +246,7 @@ public final class MainWindow {
         return steps;
     }
 
-    LaneWork laneWork() {
+    LaneKeys laneWork() {
         return laneWork;
     }
 

@@ -1,6 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.app.session.Settings;
+import ivrik.app.session.Preferences;
 import ivrik.core.IvrikException;
 
 import org.slf4j.Logger;
@@ -15,13 +15,13 @@ final class Remembered {
 
     private final Path dataFolder;
     private final boolean first;
-    private Settings settings;
+    private Preferences settings;
     private Runnable changed = () -> {};
 
     Remembered(Path dataFolder) {
         this.dataFolder = dataFolder;
-        this.first = !Settings.isKept(dataFolder);
-        this.settings = Settings.load(dataFolder);
+        this.first = !Preferences.isKept(dataFolder);
+        this.settings = Preferences.load(dataFolder);
     }
 
     /** Whether nothing was remembered: the very first start. */
@@ -29,7 +29,7 @@ final class Remembered {
         return first;
     }
 
-    Settings get() {
+    Preferences get() {
         return settings;
     }
 
@@ -37,7 +37,7 @@ final class Remembered {
         changed = action;
     }
 
-    void change(UnaryOperator<Settings> change) {
+    void change(UnaryOperator<Preferences> change) {
         settings = change.apply(settings);
         changed.run();
     }

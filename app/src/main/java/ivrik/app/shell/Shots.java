@@ -44,7 +44,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 
-/** Pictures of the window with the demo in it. */
+/** PanePictures of the window with the demo in it. */
 final class Shots {
     private static final int SETTLED_PULSES = 45;
 

@@ -58,11 +58,11 @@ class SessionTest {
     }
 
     private void nudge(double x) {
-        session.editLook("Nudge to " + x, l -> Lanes.with(l, "shift-1", 0, 0, "x", x));
+        session.editLook("Nudge to " + x, l -> LaneEdits.with(l, "shift-1", 0, 0, "x", x));
     }
 
     private double x() {
-        return Lanes.shifts(session.state(), 0).getFirst().getX();
+        return LaneEdits.shifts(session.state(), 0).getFirst().getX();
     }
 
     @Test
@@ -105,7 +105,7 @@ class SessionTest {
         Session.Gesture drag = session.gesture("Drag");
         for (int i = 2; i < 9; i++) {
             double to = i;
-            drag.editLook(l -> Lanes.with(l, "shift-1", 0, 0, "x", to));
+            drag.editLook(l -> LaneEdits.with(l, "shift-1", 0, 0, "x", to));
         }
         assertThat(x()).isEqualTo(8);
         session.undo();
@@ -117,8 +117,8 @@ class SessionTest {
     @Test
     void aDragBackToWhereItBeganIsNoStep() {
         Session.Gesture drag = session.gesture("Drag");
-        drag.editLook(l -> Lanes.with(l, "shift-1", 0, 0, "x", 4));
-        drag.editLook(l -> Lanes.with(l, "shift-1", 0, 0, "x", 0));
+        drag.editLook(l -> LaneEdits.with(l, "shift-1", 0, 0, "x", 4));
+        drag.editLook(l -> LaneEdits.with(l, "shift-1", 0, 0, "x", 0));
         assertThat(session.undoName()).isEmpty();
         assertThat(x()).isZero();
     }
@@ -146,16 +146,16 @@ class SessionTest {
         Value moving =
                 new Value(0, List.of(new Peg(0, 0, Ease.LINEAR), new Peg(8, 8, Ease.LINEAR)));
         session.editLook("Peg", l -> l.withAmounts(0, 0, a -> a.with("x", moving)));
-        session.editLook("Set", l -> Lanes.with(l, "shift-1", 0, 4, "x", 1));
-        assertThat(Lanes.shifts(session.state(), 4).getFirst()).isEqualTo(new Point2D(1, 0));
-        assertThat(Lanes.shifts(session.state(), 8).getFirst()).isEqualTo(new Point2D(8, 0));
-        session.editLook("Same", l -> Lanes.with(l, "shift-1", 0, 2, "x", 0.5));
+        session.editLook("Set", l -> LaneEdits.with(l, "shift-1", 0, 4, "x", 1));
+        assertThat(LaneEdits.shifts(session.state(), 4).getFirst()).isEqualTo(new Point2D(1, 0));
+        assertThat(LaneEdits.shifts(session.state(), 8).getFirst()).isEqualTo(new Point2D(8, 0));
+        session.editLook("Same", l -> LaneEdits.with(l, "shift-1", 0, 2, "x", 0.5));
         assertThat(session.undoName()).contains("Set");
     }
 
     @Test
     void settingsAreRememberedAndDamagedOnesLeftAside() throws IOException {
-        Settings settings = Settings.FIRST;
+        Preferences settings = Preferences.FIRST;
         for (int i = 0; i < 12; i++) {
             settings = settings.withRecent(Path.of("/p" + i));
         }
@@ -164,27 +164,27 @@ class SessionTest {
                         .withDarkroom(false)
                         .withShares(0.2, 0.8, 0.6, 0.4);
         settings.save(folder);
-        Settings again = Settings.load(folder);
+        Preferences again = Preferences.load(folder);
         assertThat(again).isEqualTo(settings);
         assertThat(again.recent()).hasSize(8).startsWith("/p9", "/p11").doesNotHaveDuplicates();
         Files.writeString(folder.resolve("window.json"), "{\"recent\": 3");
-        assertThat(Settings.load(folder)).isEqualTo(Settings.FIRST);
+        assertThat(Preferences.load(folder)).isEqualTo(Preferences.FIRST);
     }
 
     @Test
     void whyAnEditShowsNothingIsSaidInTheUsersWords() {
         session.selectLane(1);
         session.editLook("Mute", l -> l.withLane(1, s -> s.withMute(true)));
-        session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 1, 0, "x", 3));
+        session.editLook("Nudge", l -> LaneEdits.with(l, "shift-1", 1, 0, "x", 3));
         assertThat(WhyNothing.of(session, 0)).contains("Nothing changes: Green is mute");
         assertThat(WhyNothing.of(session, 50).orElseThrow()).contains("shows nothing at frame 50");
         session.editLook(
                 "Solo",
                 l -> l.withLane(1, s -> s.withMute(false)).withLane(0, s -> s.withSolo(true)));
-        session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 1, 0, "x", 4));
+        session.editLook("Nudge", l -> LaneEdits.with(l, "shift-1", 1, 0, "x", 4));
         assertThat(WhyNothing.of(session, 0).orElseThrow()).contains("not among the soloed");
         session.edit("Hide", p -> p.withLayer("a", l -> l.withVisible(false)));
-        session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 0, 0, "x", 9));
+        session.editLook("Nudge", l -> LaneEdits.with(l, "shift-1", 0, 0, "x", 9));
         assertThat(WhyNothing.of(session, 0).orElseThrow()).contains("a is hidden");
     }
 
@@ -194,7 +194,7 @@ class SessionTest {
         State state = session.state();
         for (int i = 1; i <= 2000; i++) {
             double to = i;
-            session.editLook("Nudge", l -> Lanes.with(l, "shift-1", 0, 0, "x", to));
+            session.editLook("Nudge", l -> LaneEdits.with(l, "shift-1", 0, 0, "x", to));
             small.add("Nudge", state, session.state());
             state = session.state();
         }

@@ -39,7 +39,7 @@ public final class Copies implements Filtered {
         float[] one = new float[n];
         float[] own = new float[n];
         float[] sum = new float[n];
-        Samples samples = new Samples(in, n, fill, Sampler.LINEAR);
+        ScatteredSamples samples = new ScatteredSamples(in, n, fill, Sampler.LINEAR);
         return (row, out, o) -> {
             System.arraycopy(in.data(), in.row(row), own, 0, n);
             Arrays.fill(sum, 0f);

@@ -125,7 +125,7 @@ public final class Gaussian {
                 : new Across(in, Coarse.of(sigma), fill);
     }
 
-    /** Along the rows: every few samples first, those blurred, and drawn through again. */
+    /** Shear the rows: every few samples first, those blurred, and drawn through again. */
     private record Across(Plane in, Coarse c, EdgeFill fill) implements Filtered {
         @Override
         public Reader reader() {

@@ -22,7 +22,7 @@ import java.util.Arrays;
  * samples above or below them.
  */
 public final class Median implements Filtered {
-    /** Samples worked on at once, so that all that is between them stays in the first-level cache. */
+    /** ScatteredSamples worked on at once, so that all that is between them stays in the first-level cache. */
     private static final int PIECE = 256;
 
     private final Plane in;

@@ -83,7 +83,7 @@ public final class Moved implements Rows {
         int n = size.width();
         double[] x = new double[n];
         double[] y = new double[n];
-        Samples samples = new Samples(in, n, fill, sampler);
+        ScatteredSamples samples = new ScatteredSamples(in, n, fill, sampler);
         return (row, out, o) -> {
             warp.row(row, x, y, n);
             samples.at(x, y, n, out, o);

@@ -12,7 +12,7 @@ public record PictureWarp(Plane picture, double x, double y) implements Warp {
     @Override
     public void back(double[] px, double[] py, int n) {
         float[] value = new float[n];
-        new Samples(picture, n, EdgeFill.WRAP, Sampler.LINEAR).at(px, py, n, value, 0);
+        new ScatteredSamples(picture, n, EdgeFill.WRAP, Sampler.LINEAR).at(px, py, n, value, 0);
         for (int i = 0; i < n; i++) {
             double by = 2.0 * value[i] - 1;
             px[i] -= by * x;

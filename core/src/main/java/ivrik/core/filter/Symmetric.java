@@ -17,7 +17,7 @@ record Symmetric(Plane in, float[] across, float[] down, EdgeFill fill) implemen
         int width = in.width();
         float[] sum = new float[r + Lines.room(width) + r + Lines.room(r)];
         float[] result = new float[Lines.room(width)];
-        Sight rows = new Sight(in, fill);
+        RowVectors rows = new RowVectors(in, fill);
         return (y, out, o) -> {
             down(rows, y, sum, r);
             fill.extend(sum, r, width);
@@ -26,7 +26,7 @@ record Symmetric(Plane in, float[] across, float[] down, EdgeFill fill) implemen
         };
     }
 
-    private void down(Sight rows, int y, float[] sum, int to) {
+    private void down(RowVectors rows, int y, float[] sum, int to) {
         int n = in.width();
         float[] base = rows.data(y);
         int from = rows.at(y);

@@ -39,7 +39,7 @@ public final class LookJson {
     }
 
     public static String write(Look look) {
-        ObjectNode root = Header.write(FORMAT);
+        ObjectNode root = FileHeader.write(FORMAT);
         root.setAll(tree(look));
         return Json.pretty(root);
     }
@@ -51,7 +51,7 @@ public final class LookJson {
      */
     public static Reading read(String text) {
         List<String> problems = new ArrayList<>();
-        Fields fields = Header.read(text, FORMAT, problems::add);
+        Fields fields = FileHeader.read(text, FORMAT, problems::add);
         Look look = read(fields);
         fields.finish();
         return new Reading(look, List.copyOf(problems));

@@ -34,7 +34,7 @@ public final class ProjectJson {
     public record Reading(Project project, List<String> problems) {}
 
     public static String write(Project project) {
-        ObjectNode root = Header.write(FORMAT).put("name", project.name());
+        ObjectNode root = FileHeader.write(FORMAT).put("name", project.name());
         root.set("sequence", write(project.sequence()));
         ArrayNode sources = root.putArray("sources");
         project.sources().forEach(source -> sources.add(SourceJson.write(source)));
@@ -96,7 +96,7 @@ public final class ProjectJson {
      */
     public static Reading read(String text) {
         List<String> problems = new ArrayList<>();
-        Fields fields = Header.read(text, FORMAT, problems::add);
+        Fields fields = FileHeader.read(text, FORMAT, problems::add);
         Project empty = Project.empty(fields.text("name", "Untitled"));
         Project project =
                 new Project(

@@ -8,7 +8,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 import java.util.List;
 import java.util.Optional;
@@ -33,7 +33,7 @@ record Enlarge(double times) implements Stage {
     }
 
     @Override
-    public Covered covered(Covered before, Size size) {
+    public ValidRegion covered(ValidRegion before, Size size) {
         return before;
     }
 

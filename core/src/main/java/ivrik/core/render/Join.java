@@ -12,7 +12,7 @@ import ivrik.core.render.Lanes.Lane;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 import java.util.List;
 import java.util.Optional;
@@ -30,7 +30,7 @@ record Join(LookPlan look) implements Stage {
     }
 
     @Override
-    public Covered covered(Covered before, Size size) {
+    public ValidRegion covered(ValidRegion before, Size size) {
         return before;
     }
 

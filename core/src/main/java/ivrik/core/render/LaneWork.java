@@ -13,11 +13,11 @@ import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Context;
-import ivrik.core.treatment.Covered;
-import ivrik.core.treatment.Covering;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Trait;
+import ivrik.core.treatment.ValidRegion;
+import ivrik.core.treatment.ValidRegionFinder;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -81,12 +81,12 @@ record LaneWork(int lane, List<StepPlan> steps) {
     }
 
     /** What is left of the part of the lane that nothing from outside has reached. */
-    Covered covered(Covered before, Size size) {
+    ValidRegion covered(ValidRegion before, Size size) {
         return isMove()
-                ? Covering.of(
+                ? ValidRegionFinder.of(
                         before,
                         steps.stream()
-                                .map(s -> new Covering.Moved((Move) s.kind(), settings(s)))
+                                .map(s -> new ValidRegionFinder.Moved((Move) s.kind(), settings(s)))
                                 .toList(),
                         size)
                 : steps.getFirst().kind().covered(before, settings(steps.getFirst()), size);

@@ -12,7 +12,7 @@ import ivrik.core.rejoin.Composite;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.ReachPlan;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 import java.util.Collections;
 import java.util.List;
@@ -37,7 +37,7 @@ record LayOn(LookPlan look, Supplies supplies, List<Stage> inner) implements Sta
     }
 
     @Override
-    public Covered covered(Covered before, Size size) {
+    public ValidRegion covered(ValidRegion before, Size size) {
         return before;
     }
 

@@ -6,7 +6,7 @@ import ivrik.core.rejoin.Plate;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.threads.Cancel;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,7 +25,7 @@ public final class Overscans {
 
     private static final int RESULTS = 32;
 
-    private final Map<Object, Covered> covered = latest(MOVES);
+    private final Map<Object, ValidRegion> covered = latest(MOVES);
     private final Map<Object, Result> results = latest(RESULTS);
 
     private static <V> Map<Object, V> latest(int most) {
@@ -44,7 +44,7 @@ public final class Overscans {
      * @param frame which demands it; -1 if none does
      * @param covered what is covered in every lane at all frames
      */
-    public record Result(double scale, long frame, Covered covered) {}
+    public record Result(double scale, long frame, ValidRegion covered) {}
 
     /**
      * What the moves demand of the frames of a range.
@@ -68,12 +68,12 @@ public final class Overscans {
     }
 
     private Result find(FrameRange range, Size size, LongFunction<LookPlan> plans, Cancel cancel) {
-        Covered always = Covered.all(size);
+        ValidRegion always = ValidRegion.all(size);
         double most = 1;
         long at = -1;
         for (long n = range.first(); n <= range.last(); n++) {
             cancel.check();
-            Covered here = covered(plans.apply(n), size);
+            ValidRegion here = covered(plans.apply(n), size);
             double scale = hiding(here, size);
             if (scale > most) {
                 most = scale;
@@ -84,10 +84,10 @@ public final class Overscans {
         return new Result(most, at, always);
     }
 
-    private Covered covered(LookPlan plan, Size size) {
+    private ValidRegion covered(LookPlan plan, Size size) {
         record Moves(List<StepPlan> steps, List<Plate> plates, Object prepare, Size size) {}
         Moves moves = new Moves(plan.steps(), plan.plates(), plan.prepare(), size);
-        Covered known = get(covered, moves);
+        ValidRegion known = get(covered, moves);
         if (known == null) {
             known = Road.covered(plan, size);
             put(covered, moves, known);
@@ -107,7 +107,7 @@ public final class Overscans {
         }
     }
 
-    private static double hiding(Covered c, Size size) {
+    private static double hiding(ValidRegion c, Size size) {
         return Math.max(
                 Math.max(
                         Enlarge.hiding(c.left(), size.width()),

@@ -12,9 +12,9 @@ import ivrik.core.picture.Planes;
 import ivrik.core.picture.Size;
 import ivrik.core.render.Plan.PictureStepPlan;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Covered;
 import ivrik.core.treatment.PictureContext;
 import ivrik.core.treatment.Trait;
+import ivrik.core.treatment.ValidRegion;
 
 import java.util.List;
 import java.util.Optional;
@@ -35,7 +35,7 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
     }
 
     @Override
-    public Covered covered(Covered before, Size size) {
+    public ValidRegion covered(ValidRegion before, Size size) {
         return step.kind().covered(before, step.settings(), size);
     }
 

@@ -3,7 +3,7 @@ package ivrik.core.render;
 import ivrik.core.picture.Size;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.PictureStepPlan;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -95,13 +95,13 @@ final class Road {
     }
 
     /** What of the picture nothing from outside has reached, in every lane that is seen. */
-    static Covered covered(LookPlan look, Size size) {
+    static ValidRegion covered(LookPlan look, Size size) {
         Road road = new Road(look, Supplies.NONE);
-        Covered covered = Covered.all(size);
+        ValidRegion covered = ValidRegion.all(size);
         for (Stage stage : road.prepare) {
             covered = stage.covered(covered, size);
         }
-        Covered all = covered;
+        ValidRegion all = covered;
         for (var plate : look.plates()) {
             if (plate.shown()) {
                 all = all.and(Treat.of(look, plate.lane(), Supplies.NONE).covered(covered, size));

@@ -13,7 +13,7 @@ import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.separation.Separation;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -39,7 +39,7 @@ record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implemen
     }
 
     @Override
-    public Covered covered(Covered before, Size size) {
+    public ValidRegion covered(ValidRegion before, Size size) {
         return before;
     }
 

@@ -1,7 +1,7 @@
 package ivrik.core.render;
 
 import ivrik.core.picture.Size;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 /**
  * One piece of a look's road. A stage that changes nothing is left off the road when it is built; what a
@@ -19,7 +19,7 @@ interface Stage {
      *
      * @param size of the sequence
      */
-    Covered covered(Covered before, Size size);
+    ValidRegion covered(ValidRegion before, Size size);
 
     /** Takes a picture along. Work that can wait until its rows are asked for is left to them. */
     void take(Passage passage);

@@ -11,7 +11,7 @@ import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.separation.Paint;
 import ivrik.core.separation.Separation;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 import java.util.List;
 
@@ -36,8 +36,8 @@ record Treat(LookPlan look, int number, List<LaneWork> works, Supplies supplies)
     }
 
     @Override
-    public Covered covered(Covered before, Size size) {
-        Covered covered = before;
+    public ValidRegion covered(ValidRegion before, Size size) {
+        ValidRegion covered = before;
         for (LaneWork work : works) {
             covered = work.covered(covered, size);
         }

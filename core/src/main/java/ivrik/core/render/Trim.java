@@ -5,14 +5,14 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan.PlacePlan;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 /** A sequence cropped; its layers stay where they are in the picture. */
 public final class Trim {
     private Trim() {}
 
     /** The project with its sequence cropped to whole pixels within {@code to}. */
-    public static Project to(Project project, Covered to) {
+    public static Project to(Project project, ValidRegion to) {
         Size old = project.sequence().size();
         double left = Math.ceil(to.left());
         double top = Math.ceil(to.top());

@@ -86,9 +86,9 @@ final class Blurs {
      * What a blur leaves covered. Where the picture goes on outside, a blur that looks there shows no
      * edge; where there is nothing, it darkens as far as it reaches.
      */
-    static Covered covered(Covered before, Settings settings, double reachPx, Size size) {
+    static ValidRegion covered(ValidRegion before, Settings settings, double reachPx, Size size) {
         double inset =
-                settings.edgeFill() == EdgeFill.EMPTY || !before.equals(Covered.all(size))
+                settings.edgeFill() == EdgeFill.EMPTY || !before.equals(ValidRegion.all(size))
                         ? Math.ceil(reachPx)
                         : 0;
         return before.inset(inset, size);

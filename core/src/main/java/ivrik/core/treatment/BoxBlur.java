@@ -1,6 +1,6 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Mean;
+import ivrik.core.filter.BoxFilter;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
@@ -35,7 +35,7 @@ public final class BoxBlur implements LaneTreatment {
     @Override
     public Rows apply(Plane lane, Settings settings, Context context) {
         double side = settings.number("radius") * context.scale() * Math.sqrt(3);
-        return Mean.of(
+        return BoxFilter.of(
                 lane,
                 window(side * settings.share("across")),
                 window(side * settings.share("down")),
@@ -48,7 +48,7 @@ public final class BoxBlur implements LaneTreatment {
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return Blurs.covered(before, settings, settings.number("radius"), size);
     }
 }

@@ -1,7 +1,7 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Along;
-import ivrik.core.filter.Mean;
+import ivrik.core.filter.BoxFilter;
+import ivrik.core.filter.Shear;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
@@ -37,7 +37,7 @@ public final class DirectionalBlur implements LaneTreatment {
             double sigma = length / Math.sqrt(12);
             return GaussianBlur.along(lane, angle, sigma, settings, context);
         }
-        return Along.line(
+        return Shear.line(
                 lane,
                 angle,
                 length / 2 + 1,
@@ -45,13 +45,13 @@ public final class DirectionalBlur implements LaneTreatment {
                 context.workers(),
                 (plane, rows, stretch) -> {
                     double window = BoxBlur.window(length * stretch);
-                    return Mean.of(
+                    return BoxFilter.of(
                             plane, rows ? window : 1, rows ? 1 : window, settings.edgeFill());
                 });
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return Blurs.covered(before, settings, settings.number("length") / 2 + 1, size);
     }
 }

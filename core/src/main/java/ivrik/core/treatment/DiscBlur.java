@@ -29,7 +29,7 @@ public final class DiscBlur implements LaneTreatment {
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return Blurs.covered(before, settings, settings.number("radius"), size);
     }
 }

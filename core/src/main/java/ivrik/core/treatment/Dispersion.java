@@ -69,7 +69,7 @@ public final class Dispersion implements LaneTreatment {
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         double reach = Math.abs(settings.number("length")) / 2 + 1;
         return before.inset(Math.ceil(reach), size);
     }

@@ -99,11 +99,11 @@ public final class Displace implements Move {
 
     /** No part goes further than the distance says. */
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         double reach = 1 - settings.sampler().firstTap();
         double x = Math.ceil(Math.abs(settings.number("x")) + reach);
         double y = Math.ceil(Math.abs(settings.number("y")) + reach);
-        return new Covered(
+        return new ValidRegion(
                 before.left() + x, before.top() + y, before.right() - x, before.bottom() - y);
     }
 }

@@ -37,10 +37,10 @@ public final class Flip implements Move {
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         boolean across = settings.isOn("across");
         boolean down = settings.isOn("down");
-        return new Covered(
+        return new ValidRegion(
                 across ? size.width() - before.right() : before.left(),
                 down ? size.height() - before.bottom() : before.top(),
                 across ? size.width() - before.left() : before.right(),

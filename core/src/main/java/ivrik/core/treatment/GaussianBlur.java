@@ -1,7 +1,7 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Along;
 import ivrik.core.filter.Gaussian;
+import ivrik.core.filter.Shear;
 import ivrik.core.filter.TurnedGaussian;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
@@ -60,13 +60,13 @@ public final class GaussianBlur implements LaneTreatment {
         return TurnedGaussian.of(lane, across, down, angle, settings.edgeFill(), context.workers());
     }
 
-    /** Along one direction only. */
+    /** Shear one direction only. */
     static Rows along(
             Plane lane, double degrees, double sigma, Settings settings, Context context) {
         if (sigma == 0) {
             return Rows.of(lane);
         }
-        return Along.line(
+        return Shear.line(
                 lane,
                 degrees,
                 4 * sigma,
@@ -82,7 +82,7 @@ public final class GaussianBlur implements LaneTreatment {
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return Blurs.covered(before, settings, 1.5 * settings.number("radius"), size);
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Extreme;
+import ivrik.core.filter.Morphology;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
@@ -43,7 +43,7 @@ public final class MinMax implements LaneTreatment {
         boolean round = settings.word(SHAPE).equals("round");
         Rows done = Rows.of(lane);
         for (String word : settings.word(ORDER).split(", ")) {
-            Extreme kind = word.equals("minimum") ? Extreme.LEAST : Extreme.GREATEST;
+            Morphology kind = word.equals("minimum") ? Morphology.EROSION : Morphology.DILATION;
             done =
                     kind.of(
                             done.toPlane(context.workers()),

@@ -37,8 +37,11 @@ public interface Move extends LaneTreatment {
 
     /** The largest part about the middle, in the shape of the picture, that comes from what is covered. */
     @Override
-    default Covered covered(Covered before, Settings settings, Size size) {
-        return Covering.of(
-                before, warp(settings, size, Covering.WHOLE), Covering.reach(settings), size);
+    default ValidRegion covered(ValidRegion before, Settings settings, Size size) {
+        return ValidRegionFinder.of(
+                before,
+                warp(settings, size, ValidRegionFinder.WHOLE),
+                ValidRegionFinder.reach(settings),
+                size);
     }
 }

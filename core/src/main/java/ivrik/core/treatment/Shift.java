@@ -30,17 +30,17 @@ public final class Shift implements Move {
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         double x = settings.number("x");
         double y = settings.number("y");
         int reachX = reach(x, settings);
         int reachY = reach(y, settings);
-        return new Covered(
+        return new ValidRegion(
                         Math.ceil(before.left() + x + reachX),
                         Math.ceil(before.top() + y + reachY),
                         Math.floor(before.right() + x - reachX),
                         Math.floor(before.bottom() + y - reachY))
-                .and(Covered.all(size));
+                .and(ValidRegion.all(size));
     }
 
     /** How far between pixels a value looks beyond the next one. */

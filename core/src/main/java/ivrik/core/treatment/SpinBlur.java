@@ -40,7 +40,7 @@ public final class SpinBlur implements LaneTreatment {
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         double reach = Math.toRadians(settings.number("sweep")) * Centre.halfDiagonal(size) / 2 + 1;
         return Blurs.covered(before, settings, reach, size);
     }

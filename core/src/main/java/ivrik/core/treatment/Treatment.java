@@ -45,7 +45,7 @@ public sealed interface Treatment permits LaneTreatment, PictureTreatment {
      *
      * @param size of the sequence
      */
-    default Covered covered(Covered before, Settings settings, Size size) {
+    default ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return before;
     }
 }

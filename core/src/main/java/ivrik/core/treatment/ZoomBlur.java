@@ -43,7 +43,7 @@ public final class ZoomBlur implements LaneTreatment {
     }
 
     @Override
-    public Covered covered(Covered before, Settings settings, Size size) {
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return Blurs.covered(before, settings, settings.number("length") / 2 + 1, size);
     }
 }

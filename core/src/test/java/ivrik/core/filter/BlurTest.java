@@ -95,7 +95,7 @@ class BlurTest {
     void aBoxIsTheMeanOfItsWindowEndsByTheirShare(double across, double down) {
         Plane in = Pictured.noise(67, 45, 3);
         for (EdgeFill fill : EdgeFill.values()) {
-            Plane out = Mean.of(in, across, down, fill).toPlane(WORKERS);
+            Plane out = BoxFilter.of(in, across, down, fill).toPlane(WORKERS);
             for (int y = 0; y < 45; y += 4) {
                 for (int x = 0; x < 67; x += 3) {
                     double sum = 0;
@@ -180,7 +180,7 @@ class BlurTest {
         double sigma = 5;
         double angle = 33;
         Plane out =
-                Along.line(
+                Shear.line(
                                 in,
                                 angle,
                                 4 * sigma,
@@ -194,7 +194,7 @@ class BlurTest {
                                                 fill,
                                                 WORKERS))
                         .toPlane(WORKERS);
-        Samples samples = new Samples(in, 1, fill, Sampler.CUBIC);
+        ScatteredSamples samples = new ScatteredSamples(in, 1, fill, Sampler.CUBIC);
         for (int y = 24; y < 36; y += 3) {
             for (int x = 30; x < 50; x += 4) {
                 double sum = 0;
@@ -222,10 +222,10 @@ class BlurTest {
         Plane in = Pictured.noise(301, 257, 6);
         same(w -> Gaussian.of(in, 2.2, 3.1, EdgeFill.WRAP, w));
         same(w -> Gaussian.of(in, 12, 30, EdgeFill.MIRROR, w));
-        same(w -> Mean.of(in, 31.5, 44, EdgeFill.REPEAT));
+        same(w -> BoxFilter.of(in, 31.5, 44, EdgeFill.REPEAT));
         same(w -> new Disc(in, 6.5, EdgeFill.EMPTY));
-        same(w -> Extreme.GREATEST.of(in, 4.5, true, EdgeFill.EMPTY, w));
-        same(w -> Extreme.LEAST.of(in, 9, false, EdgeFill.WRAP, w));
+        same(w -> Morphology.DILATION.of(in, 4.5, true, EdgeFill.EMPTY, w));
+        same(w -> Morphology.EROSION.of(in, 9, false, EdgeFill.WRAP, w));
         same(w -> new Median(in, 2, EdgeFill.MIRROR));
     }
 

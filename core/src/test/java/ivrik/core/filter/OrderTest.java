@@ -75,7 +75,7 @@ class OrderTest {
 
     @Property(tries = 80)
     void anExtremeIsTheLeastOrGreatestOfItsSquareOrDisc(
-            @ForAll Extreme kind,
+            @ForAll Morphology kind,
             @ForAll boolean round,
             @ForAll @IntRange(min = 1, max = 9) int radius,
             @ForAll EdgeFill fill) {
@@ -87,7 +87,7 @@ class OrderTest {
                 List<Float> all =
                         about(in, x, y, radius, fill, (i, j) -> !round || i * i + j * j <= r * r);
                 float expected =
-                        kind == Extreme.LEAST ? Collections.min(all) : Collections.max(all);
+                        kind == Morphology.EROSION ? Collections.min(all) : Collections.max(all);
                 assertThat(out.at(x, y)).isEqualTo(expected);
             }
         }
@@ -96,9 +96,10 @@ class OrderTest {
     @Test
     void betweenWholeRadiiAnExtremeIsBetweenTheirs() {
         Plane in = Pictured.noise(40, 30, 2);
-        Plane low = Extreme.GREATEST.of(in, 3, false, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
-        Plane high = Extreme.GREATEST.of(in, 4, false, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
-        Plane out = Extreme.GREATEST.of(in, 3.25, false, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
+        Plane low = Morphology.DILATION.of(in, 3, false, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
+        Plane high = Morphology.DILATION.of(in, 4, false, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
+        Plane out =
+                Morphology.DILATION.of(in, 3.25, false, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
         for (int i = 0; i < out.data().length; i++) {
             double expected = 0.75 * low.data()[i] + 0.25 * high.data()[i];
             assertThat((double) out.data()[i]).isCloseTo(expected, within(1e-6));

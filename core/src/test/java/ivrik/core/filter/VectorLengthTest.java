@@ -57,10 +57,10 @@ class VectorLengthTest {
     private static Stream<String> results() {
         Plane in = Pictured.noise(117, 71, 9);
         Map<String, Function<EdgeFill, Rows>> filters = new LinkedHashMap<>();
-        filters.put("box 5", f -> Mean.of(in, 5, 4.5, f));
-        filters.put("box 31", f -> Mean.of(in, 31, 22.5, f));
-        filters.put("greatest", f -> Extreme.GREATEST.of(in, 6, false, f, WORKERS));
-        filters.put("least of discs", f -> Extreme.LEAST.of(in, 5, true, f, WORKERS));
+        filters.put("box 5", f -> BoxFilter.of(in, 5, 4.5, f));
+        filters.put("box 31", f -> BoxFilter.of(in, 31, 22.5, f));
+        filters.put("greatest", f -> Morphology.DILATION.of(in, 6, false, f, WORKERS));
+        filters.put("least of discs", f -> Morphology.EROSION.of(in, 5, true, f, WORKERS));
         filters.put("median 3", f -> new Median(in, 1, f));
         filters.put("median 5", f -> new Median(in, 2, f));
         filters.put("Gaussian", f -> Gaussian.of(in, 2.2, 1.4, f, WORKERS));

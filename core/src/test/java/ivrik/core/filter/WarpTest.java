@@ -100,7 +100,7 @@ class WarpTest {
             double[] x = random.doubles(60, -6, 19).toArray();
             double[] y = random.doubles(60, -6, 17).toArray();
             float[] out = new float[60];
-            new Samples(in, 60, fill, sampler).at(x, y, 60, out, 0);
+            new ScatteredSamples(in, 60, fill, sampler).at(x, y, 60, out, 0);
             for (int i = 0; i < 60; i++) {
                 double sum = 0;
                 double norm = 0;

@@ -20,7 +20,7 @@ import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Covered;
+import ivrik.core.treatment.ValidRegion;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -111,7 +111,7 @@ class OverscanTest {
         assertThat(needed.frame()).isEqualTo(7);
         // five columns uncovered, and one more that the cubic may look at: 79.5 / (79.5 - 6)
         assertThat(needed.scale()).isCloseTo(79.5 / 73.5, within(1e-12));
-        assertThat(needed.covered()).isEqualTo(new Covered(5, 0, 160, 90));
+        assertThat(needed.covered()).isEqualTo(new ValidRegion(5, 0, 160, 90));
     }
 
     @Test
@@ -157,7 +157,7 @@ class OverscanTest {
         Scene ramps = new Scene(Frame.opaque(ramp, ramp, ramp));
         Look look = SPLIT.withDial("red-x", 6).withDial("blue-y", -4);
         Project project = ramps.project(look);
-        Covered covered = ramps.demanded(look).covered();
+        ValidRegion covered = ramps.demanded(look).covered();
         Project trimmed = Trim.to(project, covered);
         assertThat(trimmed.sequence().size()).isEqualTo(new Size(154, 86));
         Frame before = ramps.render(project, 3);

@@ -201,10 +201,10 @@ public final class Export {
                     "put %04d into its name for a numbered sequence, or choose one frame",
                     null);
         }
-        List<Path> existing = Targets.existing(order.out(), order.range());
-        Targets.protect(existing, order.inputs());
+        List<Path> existing = OutputFiles.existing(order.out(), order.range());
+        OutputFiles.protect(existing, order.inputs());
         if (!order.overwrite()) {
-            Targets.refuse(existing);
+            OutputFiles.refuse(existing);
         }
     }
 

@@ -59,7 +59,7 @@ public final class PixelReader {
         boolean chroma = isChroma(layout, component);
         int width = chroma ? -(-in.width() >> layout.log2_chroma_w()) : in.width();
         int height = chroma ? -(-in.height() >> layout.log2_chroma_h()) : in.height();
-        Samples samples = new Samples(in, layout, component, width, height);
+        PixelComponent samples = new PixelComponent(in, layout, component, width, height);
         Plane out = Plane.of(width, height);
         workers.rows(
                 height,

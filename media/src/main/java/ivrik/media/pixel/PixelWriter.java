@@ -58,7 +58,8 @@ public final class PixelWriter {
             throw new IllegalArgumentException(
                     "a plane of " + in.size() + " does not fit a picture of " + room);
         }
-        Samples samples = new Samples(out, layout, component, in.width(), in.height());
+        PixelComponent samples =
+                new PixelComponent(out, layout, component, in.width(), in.height());
         workers.rows(
                 in.height(),
                 (from, to) -> {

@@ -63,7 +63,7 @@ public final class TitleGraphic {
     }
 
     private static Path2D outline(Title title, Size box) {
-        Font font = Fonts.of(title);
+        Font font = ShippedFonts.of(title);
         List<Path2D> lines = new ArrayList<>();
         double widest = 0;
         for (String text : title.text().split("\n", -1)) {

@@ -8,14 +8,14 @@ import ivrik.core.sampling.EdgeFill;
  * Rows of a plane where they lie, with those above and below it, to be read in whole vectors (see {@link
  * Lines#room}). What is read beyond the end of a row is anything.
  */
-final class Sight {
+final class RowVectors {
     private final Plane in;
     private final EdgeFill fill;
     private final float[] nothing;
     private final float[][] last;
     private final int firstOfLast;
 
-    Sight(Plane in, EdgeFill fill) {
+    RowVectors(Plane in, EdgeFill fill) {
         this.in = in;
         this.fill = fill;
         int room = Lines.room(in.width());

@@ -7,17 +7,17 @@ import ivrik.core.sampling.EdgeFill;
 import java.util.Arrays;
 
 /** The least or greatest value of a disc of whole pixels about each. */
-final class Discs implements Filtered {
-    /** Discs a little over their radius look round also when they are small. */
+final class DiscMorphology implements Filtered {
+    /** DiscMorphology a little over their radius look round also when they are small. */
     private static final double ROUND = 0.3;
 
-    private final Extreme kind;
+    private final Morphology kind;
     private final Plane in;
     private final int radius;
     private final int[] half;
     private final EdgeFill fill;
 
-    Discs(Extreme kind, Plane in, int radius, EdgeFill fill) {
+    DiscMorphology(Morphology kind, Plane in, int radius, EdgeFill fill) {
         this.kind = kind;
         this.in = in;
         this.radius = radius;

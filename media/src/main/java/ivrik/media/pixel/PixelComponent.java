@@ -17,7 +17,7 @@ import java.nio.ByteOrder;
  * stored, read off the layout's {@code AVComponentDescriptor}. Integer codes are scaled so that the
  * largest of the component's depth is 1.
  */
-final class Samples {
+final class PixelComponent {
     private static final ValueLayout.OfShort LE16 =
             ValueLayout.JAVA_SHORT_UNALIGNED.withOrder(ByteOrder.LITTLE_ENDIAN);
     private static final ValueLayout.OfShort BE16 =
@@ -43,7 +43,7 @@ final class Samples {
      * @param height rows
      * @throws IllegalArgumentException if the frame's memory does not hold as many
      */
-    Samples(AVFrame frame, AVPixFmtDescriptor layout, int component, int width, int height) {
+    PixelComponent(AVFrame frame, AVPixFmtDescriptor layout, int component, int width, int height) {
         AVComponentDescriptor c = layout.comp(component);
         FrameMemory memory = FrameMemory.of(frame, c.plane());
         this.lineBytes = frame.linesize(c.plane());

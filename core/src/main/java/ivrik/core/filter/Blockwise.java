@@ -4,8 +4,11 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.threads.Workers;
 
-/** Rows that look at many others above and below, and so are dear to begin at any but few rows. */
-interface Tall extends Filtered {
+/**
+ * Rows that are made block by block: each looks at many others above and below, and to begin anywhere but
+ * at the edge of a block costs as much as the whole block.
+ */
+interface Blockwise extends Filtered {
     int FEWEST = 32;
 
     /** It is cheap to begin at multiples of so many rows. */

@@ -17,7 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** What is remembered of the window between starts. */
-public record Settings(
+public record Preferences(
         List<String> recent,
         boolean darkroom,
         double textScale,
@@ -25,8 +25,9 @@ public record Settings(
         double closeUpShare,
         double deskShare,
         double timeShare) {
-    public static final Settings FIRST = new Settings(List.of(), true, 1, 0.118, 0.795, 0.582, 0.4);
-    private static final Logger LOG = LoggerFactory.getLogger(Settings.class);
+    public static final Preferences FIRST =
+            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.582, 0.4);
+    private static final Logger LOG = LoggerFactory.getLogger(Preferences.class);
     private static final int RECENT = 8;
     private static final JsonMapper MAPPER =
             JsonMapper.builder()
@@ -34,7 +35,7 @@ public record Settings(
                     .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
                     .build();
 
-    public Settings {
+    public Preferences {
         recent = List.copyOf(recent);
     }
 
@@ -48,13 +49,13 @@ public record Settings(
     }
 
     /** Those remembered; the first ones if there are none or they are damaged. */
-    public static Settings load(Path dataFolder) {
+    public static Preferences load(Path dataFolder) {
         Path file = file(dataFolder);
         if (!Files.exists(file)) {
             return FIRST;
         }
         try {
-            return MAPPER.readValue(ProjectFile.text(file), Settings.class);
+            return MAPPER.readValue(ProjectFile.text(file), Preferences.class);
         } catch (JsonProcessingException | IvrikException e) {
             LOG.warn("the remembered window settings were left aside", e);
             return FIRST;
@@ -69,11 +70,11 @@ public record Settings(
         }
     }
 
-    public Settings withRecent(Path project) {
+    public Preferences withRecent(Path project) {
         List<String> next = new ArrayList<>(recent);
         next.remove(project.toString());
         next.addFirst(project.toString());
-        return new Settings(
+        return new Preferences(
                 next.subList(0, Math.min(RECENT, next.size())),
                 darkroom,
                 textScale,
@@ -83,15 +84,15 @@ public record Settings(
                 timeShare);
     }
 
-    public Settings withDarkroom(boolean d) {
-        return new Settings(recent, d, textScale, trayShare, closeUpShare, deskShare, timeShare);
+    public Preferences withDarkroom(boolean d) {
+        return new Preferences(recent, d, textScale, trayShare, closeUpShare, deskShare, timeShare);
     }
 
-    public Settings withTextScale(double t) {
-        return new Settings(recent, darkroom, t, trayShare, closeUpShare, deskShare, timeShare);
+    public Preferences withTextScale(double t) {
+        return new Preferences(recent, darkroom, t, trayShare, closeUpShare, deskShare, timeShare);
     }
 
-    public Settings withShares(double tray, double closeUp, double desk, double time) {
-        return new Settings(recent, darkroom, textScale, tray, closeUp, desk, time);
+    public Preferences withShares(double tray, double closeUp, double desk, double time) {
+        return new Preferences(recent, darkroom, textScale, tray, closeUp, desk, time);
     }
 }

@@ -16,7 +16,7 @@ import jdk.incubator.vector.VectorSpecies;
  * all do when a picture is bent a little, the samples about them are read in a row and put in order,
  * which is many times quicker than reading each by itself. For one thread.
  */
-final class Samples {
+final class ScatteredSamples {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
     private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
     private static final int LANES = FLOATS.length();
@@ -41,7 +41,7 @@ final class Samples {
     private final float[] fy;
 
     /** For up to {@code most} places at once. */
-    Samples(Plane in, int most, EdgeFill fill, Sampler sampler) {
+    ScatteredSamples(Plane in, int most, EdgeFill fill, Sampler sampler) {
         this.data = in.data();
         this.width = in.width();
         this.height = in.height();
@@ -210,7 +210,7 @@ final class Samples {
         return FloatVector.fromArray(FLOATS, data, p).reinterpretAsInts();
     }
 
-    /** Samples out of two vectors that follow each other. */
+    /** ScatteredSamples out of two vectors that follow each other. */
     private static FloatVector pick(IntVector at, IntVector first, IntVector second) {
         return at.selectFrom(first, second).reinterpretAsFloats();
     }

@@ -1,6 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.app.session.Lanes;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.look.Amounts;
@@ -10,11 +10,11 @@ import ivrik.core.treatment.Treatment;
 import javafx.geometry.Point2D;
 
 /** What the keys do to the lane being worked on. */
-final class LaneWork {
+final class LaneKeys {
     private final Session session;
     private final View view;
 
-    LaneWork(Session session, View view) {
+    LaneKeys(Session session, View view) {
         this.session = session;
         this.view = view;
     }
@@ -24,18 +24,18 @@ final class LaneWork {
      * places has its first number changed by so many steps, up and right for more.
      */
     void nudge(double dx, double dy) {
-        Treatment treatment = Lanes.treatment(session.state()).orElse(null);
+        Treatment treatment = LaneEdits.treatment(session.state()).orElse(null);
         if (treatment == null) {
             return;
         }
-        if (!Lanes.hasShift(session.state())) {
+        if (!LaneEdits.hasShift(session.state())) {
             change(treatment.description().main(), dx - dy);
             return;
         }
         int lane = session.state().lane();
         String step = session.state().stepId();
         long frame = view.frame.get();
-        Point2D from = Lanes.shifts(session.state(), frame).get(lane);
+        Point2D from = LaneEdits.shifts(session.state(), frame).get(lane);
         Point2D to = new Point2D(tidy(from.getX() + dx), tidy(from.getY() + dy));
         session.editLook(
                 "Nudge " + title(), look -> view.follow.get().moved(look, step, lane, frame, to));
@@ -48,9 +48,9 @@ final class LaneWork {
         session.editLook(
                 "Nudge " + title(),
                 look -> {
-                    double now = Lanes.amounts(look, step, lane).value(main.name()).at(frame);
+                    double now = LaneEdits.amounts(look, step, lane).value(main.name()).at(frame);
                     double to = tidy(now + steps * main.step());
-                    return Lanes.with(look, step, lane, frame, main.name(), to);
+                    return LaneEdits.with(look, step, lane, frame, main.name(), to);
                 });
     }
 
@@ -60,7 +60,7 @@ final class LaneWork {
     }
 
     private String title() {
-        return Lanes.kinds(session.state()).get(session.state().lane()).title();
+        return LaneEdits.kinds(session.state()).get(session.state().lane()).title();
     }
 
     void rest() {

@@ -10,11 +10,11 @@ import ivrik.core.threads.Workers;
 import java.util.List;
 
 /**
- * Work along rows done along any direction: the plane is sheared so that lines of that direction become
+ * Work along rows done along any direction by shears: the plane is sheared so that lines of that direction become
  * rows (or columns, whichever is nearer), worked on, and sheared back.
  */
-public final class Along {
-    private Along() {}
+public final class Shear {
+    private Shear() {}
 
     /** Work along rows or along columns, over so many samples of them. */
     @FunctionalInterface

@@ -6,15 +6,15 @@ import ivrik.core.picture.Size;
  * The part of a lane that nothing from outside the picture has reached, by its edges in pixels of the
  * full-size sequence.
  */
-public record Covered(double left, double top, double right, double bottom) {
+public record ValidRegion(double left, double top, double right, double bottom) {
     /** All of a picture. */
-    public static Covered all(Size size) {
-        return new Covered(0, 0, size.width(), size.height());
+    public static ValidRegion all(Size size) {
+        return new ValidRegion(0, 0, size.width(), size.height());
     }
 
     /** What is left of both. */
-    public Covered and(Covered other) {
-        return new Covered(
+    public ValidRegion and(ValidRegion other) {
+        return new ValidRegion(
                 Math.max(left, other.left),
                 Math.max(top, other.top),
                 Math.min(right, other.right),
@@ -22,7 +22,7 @@ public record Covered(double left, double top, double right, double bottom) {
     }
 
     /** What is left when so many pixels are lost along each side. */
-    Covered inset(double by, Size size) {
-        return new Covered(left + by, top + by, right - by, bottom - by).and(all(size));
+    ValidRegion inset(double by, Size size) {
+        return new ValidRegion(left + by, top + by, right - by, bottom - by).and(all(size));
     }
 }

@@ -8,20 +8,20 @@ import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
 /**
- * The least or the greatest value about each sample, by whole numbers of the same order. In squares:
+ * Erosion and dilation: the least or the greatest value about each sample, by whole numbers of the same order. In squares:
  * down the columns by blocks, along rows by doubling the window. In discs: each of their rows is two
  * windows that are a power of two long.
  *
  * <p>Between whole radii it is between their results.
  */
-public enum Extreme {
-    LEAST(0),
-    GREATEST(-1);
+public enum Morphology {
+    EROSION(0),
+    DILATION(-1);
 
     /** How codes are turned so that the one looked for is the least. */
     final int turn;
 
-    Extreme(int turn) {
+    Morphology(int turn) {
         this.turn = turn;
     }
 
@@ -46,10 +46,12 @@ public enum Extreme {
         if (radius == 0) {
             return Rows.of(in);
         }
-        return round ? new Discs(this, in, radius, fill) : new Squares(in, turn, radius, fill);
+        return round
+                ? new DiscMorphology(this, in, radius, fill)
+                : new Squares(in, turn, radius, fill);
     }
 
-    private record Squares(Plane in, int turn, int radius, EdgeFill fill) implements Tall {
+    private record Squares(Plane in, int turn, int radius, EdgeFill fill) implements Blockwise {
         @Override
         public int block() {
             return 2 * radius + 1;

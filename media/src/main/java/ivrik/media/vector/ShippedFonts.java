@@ -16,7 +16,7 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** The fonts titles are set in: those that ship with Ivrik, in their weights, and installed ones. */
-public final class Fonts {
+public final class ShippedFonts {
     private static final int BOLD = 600;
 
     private static final Map<String, NavigableMap<Integer, String>> SHIPPED =
@@ -37,7 +37,7 @@ public final class Fonts {
 
     private static final Map<String, Font> LOADED = new ConcurrentHashMap<>();
 
-    private Fonts() {}
+    private ShippedFonts() {}
 
     /** All families: those that ship first. */
     public static List<String> families() {
@@ -62,7 +62,7 @@ public final class Fonts {
         if (SHIPPED.containsKey(title.family()) || !has(title.family())) {
             NavigableMap<Integer, String> weights =
                     SHIPPED.getOrDefault(title.family(), SHIPPED.get(Title.SHIPPED));
-            font = LOADED.computeIfAbsent(nearest(weights, title.weight()), Fonts::load);
+            font = LOADED.computeIfAbsent(nearest(weights, title.weight()), ShippedFonts::load);
         } else {
             font = new Font(title.family(), title.weight() >= BOLD ? Font.BOLD : Font.PLAIN, 12);
         }
@@ -77,7 +77,8 @@ public final class Fonts {
     }
 
     private static Font load(String name) {
-        try (InputStream in = Fonts.class.getResourceAsStream("/ivrik/fonts/" + name + ".ttf")) {
+        try (InputStream in =
+                ShippedFonts.class.getResourceAsStream("/ivrik/fonts/" + name + ".ttf")) {
             return Font.createFont(Font.TRUETYPE_FONT, in);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

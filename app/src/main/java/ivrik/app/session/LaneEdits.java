@@ -17,13 +17,13 @@ import java.util.List;
 import java.util.Optional;
 
 /** Reading and changing what the lanes of the selected look are at a frame. */
-public final class Lanes {
+public final class LaneEdits {
     /** The whole picture, where it stands in the place of a lane. */
     public static final LaneKind PICTURE =
             new LaneKind(
                     "picture", "Picture", "P", LaneKind.Role.LIGHTNESS, Ink.WHITE, Paint.LIGHT);
 
-    private Lanes() {}
+    private LaneEdits() {}
 
     public static List<LaneKind> kinds(State state) {
         return state.look().map(l -> l.model().lanes()).orElse(List.of());

@@ -16,8 +16,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /** Files about to be written, looked at before the first of them is. */
-public final class Targets {
-    private Targets() {}
+public final class OutputFiles {
+    private OutputFiles() {}
 
     /**
      * Which of the files that a name and a range of frames stand for are there already.
@@ -52,7 +52,7 @@ public final class Targets {
             return;
         }
         Set<Path> read = new HashSet<>();
-        inputs.stream().flatMap(Targets::files).map(Targets::real).forEach(read::add);
+        inputs.stream().flatMap(OutputFiles::files).map(OutputFiles::real).forEach(read::add);
         for (Path out : outs) {
             if (read.contains(real(out))) {
                 throw new UnwritableTargetException(

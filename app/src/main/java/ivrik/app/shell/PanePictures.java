@@ -35,8 +35,8 @@ import java.util.Set;
 import java.util.function.Consumer;
 
 /** Asks for the pictures the panes need, and puts the answers into them. */
-final class Pictures {
-    private static final Logger LOG = LoggerFactory.getLogger(Pictures.class);
+final class PanePictures {
+    private static final Logger LOG = LoggerFactory.getLogger(PanePictures.class);
 
     private final Session session;
     private final View view;
@@ -59,7 +59,7 @@ final class Pictures {
     /** A pane and what it shows. */
     record Pane(PaneFrame frame, PicturePane picture, ObjectProperty<Show> show) {}
 
-    Pictures(
+    PanePictures(
             Session session,
             View view,
             List<Pane> panes,

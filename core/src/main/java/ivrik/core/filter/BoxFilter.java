@@ -10,17 +10,17 @@ import java.util.Arrays;
 /**
  * The mean of a window that runs along columns and rows, at a cost that (all but) does not grow with
  * its size, and without subtracting anything that could drift. Down the columns by the blocks of van
- * Herk 1992 and Gil and Werman 1993, here for sums. Along rows by doubling the window, which vectorises.
+ * Herk 1992 and Gil and Werman 1993, here for sums. Shear rows by doubling the window, which vectorises.
  *
  * <p>A window may end within a sample, which then counts by its share.
  */
-public final class Mean {
+public final class BoxFilter {
     /** Windows of up to so many samples are added up as they are. */
     private static final int FEW = 9;
 
-    private Mean() {}
+    private BoxFilter() {}
 
-    /** Samples on either side of the middle one that are in a window as a whole. */
+    /** ScatteredSamples on either side of the middle one that are in a window as a whole. */
     private static int reach(double width) {
         return (int) Math.floor((width - 1) / 2);
     }
@@ -53,8 +53,9 @@ public final class Mean {
         return half;
     }
 
-    /** Along rows, and down the columns by blocks. */
-    private record ManyRows(Plane in, double across, double down, EdgeFill fill) implements Tall {
+    /** Shear rows, and down the columns by blocks. */
+    private record ManyRows(Plane in, double across, double down, EdgeFill fill)
+            implements Blockwise {
         @Override
         public int block() {
             return 2 * reach(down) + 1;

@@ -6,10 +6,10 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.function.Consumer;
 
 /** The two fields every file of ours begins with. */
-final class Header {
+final class FileHeader {
     static final int VERSION = 2;
 
-    private Header() {}
+    private FileHeader() {}
 
     static ObjectNode write(String format) {
         return Json.MAPPER.createObjectNode().put("format", format).put("version", VERSION);

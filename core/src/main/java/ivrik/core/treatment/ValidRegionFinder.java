@@ -9,26 +9,26 @@ import java.util.List;
 import java.util.Optional;
 
 /** What a warp leaves covered, found by looking where the pixels along a frame come from. */
-public final class Covering {
+public final class ValidRegionFinder {
     private static final int SIDE = 48;
     private static final int HALVINGS = 30;
     private static final double SLACK = 1e-6;
 
-    private Covering() {}
+    private ValidRegionFinder() {}
 
     /** A move with its settings. */
     public record Moved(Move move, Settings settings) {}
 
     /** What moves that follow each other leave covered, as the one mapping that they are; those that keep
      * the edge take no part. Where one is another at every frame, each says what it leaves by itself. */
-    public static Covered of(Covered before, List<Moved> all, Size size) {
+    public static ValidRegion of(ValidRegion before, List<Moved> all, Size size) {
         List<Moved> moves = all.stream().filter(m -> !m.move.keepsEdge(m.settings)).toList();
         if (moves.isEmpty()) {
             return before;
         }
         if (moves.size() == 1
                 || moves.stream().anyMatch(m -> m.move.description().is(Trait.LIVE))) {
-            Covered left = before;
+            ValidRegion left = before;
             for (Moved m : moves) {
                 left = m.move.covered(left, m.settings, size);
             }
@@ -53,7 +53,7 @@ public final class Covering {
      *
      * @param reach how many pixels beyond its neighbours a value between pixels looks at
      */
-    static Covered of(Covered before, Warp warp, int reach, Size size) {
+    static ValidRegion of(ValidRegion before, Warp warp, int reach, Size size) {
         double low = 0;
         double high = 1;
         if (isCovered(before, warp, reach, size, 1)) {
@@ -69,11 +69,11 @@ public final class Covering {
         }
         double x = Math.ceil(size.width() * (1 - low) / 2 - SLACK);
         double y = Math.ceil(size.height() * (1 - low) / 2 - SLACK);
-        return new Covered(x, y, size.width() - x, size.height() - y);
+        return new ValidRegion(x, y, size.width() - x, size.height() - y);
     }
 
     private static boolean isCovered(
-            Covered before, Warp warp, int reach, Size size, double share) {
+            ValidRegion before, Warp warp, int reach, Size size, double share) {
         double[] x = new double[4 * (SIDE + 1)];
         double[] y = new double[x.length];
         double w = Math.max(0, size.width() * share - 1);

@@ -6,21 +6,11 @@ import static org.bytedeco.opencv.global.opencv_imgproc.*;
 import ivrik.core.cache.Store;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
-import ivrik.core.look.Place.Fit;
-import ivrik.core.look.Step;
-import ivrik.core.motion.Instant;
-import ivrik.core.motion.Rational;
-import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Size;
-import ivrik.core.project.Ground;
-import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
-import ivrik.core.render.LookPlanner;
 import ivrik.core.render.Plan;
-import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Renderer;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Resample;
@@ -31,9 +21,6 @@ import ivrik.core.separation.Separations;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Context;
-import ivrik.core.treatment.GaussianBlur;
-import ivrik.core.treatment.Grain;
-import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Shift;
 
@@ -120,6 +107,7 @@ public final class Bench {
                             copy(),
                             Double.NaN));
         }
+        duels.addAll(new StoreDuels(Frame.opaque(red, green, blue), workers).all());
         for (String model : List.of("rgb", "ycbcr-709", "oklab", "cmyk", "lab", "xyz")) {
             duels.add(
                     new Duel(
@@ -182,30 +170,11 @@ public final class Bench {
                         in, out, move, out.size(), interpolation, BORDER_REPLICATE, new Scalar());
     }
 
-    /** One opaque layer under a look. */
-    private static Plan plan(Frame frame, Look look) {
-        Size size = frame.size();
-        Source source =
-                new Source("s", "s", "s", Source.Kind.STILL, size, Rational.of(24), 1, false);
-        LookPlan planned = LookPlanner.plan(look, Instant.of(0, Rational.of(24)));
-        return new Plan(
-                size,
-                Ground.NOTHING,
-                List.of(
-                        new Plan.LayerPlan(
-                                "l",
-                                new Plan.Picture(source, 0),
-                                new Plan.PlacePlan(Fit.FIT, 0, 0, 1, 0, false, false),
-                                List.of(planned),
-                                Blend.NORMAL,
-                                1)));
-    }
-
     /** From planes to screen pixels: all three lanes moved, rejoined, packed. */
     private Runnable split(double x, double y) {
         Frame frame = Frame.opaque(red, green, blue);
         Plan plan =
-                plan(
+                OneLayer.plan(
                         frame,
                         BuiltInLooks.named("rgb-split")
                                 .withDial("red-x", x)
@@ -220,21 +189,7 @@ public final class Bench {
     private Runnable treated(double scale) {
         Frame full = Frame.opaque(red, green, blue);
         Frame frame = Resample.to(full, full.size().scaled(scale), workers);
-        Look look =
-                Look.atRest(
-                        "four",
-                        Separations.named("rgb"),
-                        new Shift(),
-                        new Lens(),
-                        new GaussianBlur(),
-                        new Grain());
-        for (int step = 0; step < 4; step++) {
-            look = look.withStep(step, s -> Step.shownOff(s.id(), s.kind(), 3));
-            for (int lane = 0; step == 2 && lane < 3; lane++) {
-                look = look.withAmounts(step, lane, a -> a.with("radius", Value.of(16)));
-            }
-        }
-        Plan plan = plan(full, look);
+        Plan plan = OneLayer.plan(full, OneLayer.four());
         Renderer renderer = new Renderer((p, s) -> frame, workers, new Store(0));
         return () -> renderer.screen(plan, scale, Cancel.NEVER);
     }
@@ -242,7 +197,7 @@ public final class Bench {
     /** Taken apart and rejoined as the renderer does it, row by row. */
     private Runnable roundTrip(Separation model) {
         Frame frame = Frame.opaque(red, green, blue);
-        Plan plan = plan(frame, Look.atRest("rest", model));
+        Plan plan = OneLayer.plan(frame, Look.atRest("rest", model));
         Renderer renderer = new Renderer((p, s) -> frame, workers, new Store(0));
         return () -> renderer.rejoined(plan, plan.layers().getFirst(), 0, 1, Cancel.NEVER);
     }

@@ -167,8 +167,14 @@ public final class Store {
         }
     }
 
-    /** Whether a key is asked about for the second time or more: its result is worth keeping. */
+    /**
+     * Whether a key is asked about for the second time or more, so that its result is worth keeping; never
+     * where nothing can be kept.
+     */
     public boolean recurs(Key key) {
+        if (room() == 0) {
+            return false;
+        }
         if (seen.getIfPresent(key) != null) {
             return true;
         }
@@ -197,8 +203,11 @@ public final class Store {
     }
 
     private void fit() {
-        long room = Math.max(0, budget - reserved.get());
-        kept.policy().eviction().orElseThrow().setMaximum(room >> 10);
+        kept.policy().eviction().orElseThrow().setMaximum(room() >> 10);
+    }
+
+    private long room() {
+        return Math.max(0, budget - reserved.get());
     }
 
     /** How many bytes are kept now, those reserved included. */

@@ -24,6 +24,7 @@ import javafx.application.Platform;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.Map;
@@ -52,6 +53,7 @@ public final class PictureService {
     private final Map<Picture, String> faults = new ConcurrentHashMap<>();
     private final Consumer<Answer> answers;
     private volatile Reading reading;
+    private volatile long budget = Runtime.getRuntime().maxMemory() / 2;
 
     /** Files that are open, and what was made of them. Work that began with one goes on with it. */
     private record Reading(MediaPictures media, Renderer renderer, Store store) {}
@@ -115,8 +117,8 @@ public final class PictureService {
     public void readAnew() {
         Reading before = reading;
         faults.clear();
-        MediaPictures media = new MediaPictures(workers);
-        Store store = new Store(Runtime.getRuntime().maxMemory() / 2);
+        Store store = new Store(budget);
+        MediaPictures media = new MediaPictures(workers, store);
         reading = new Reading(media, new Renderer(tolerant(media), workers, store), store);
         if (before != null) {
             before.media.close();
@@ -147,6 +149,24 @@ public final class PictureService {
             }
         }
         return here;
+    }
+
+    /** How many bytes of pictures are kept at most; more of them are let go first. */
+    public void setBudget(long bytes) {
+        budget = bytes;
+        if (reading != null) {
+            reading.store.setBudget(bytes);
+        }
+    }
+
+    /** How many bytes of pictures are kept now. */
+    public long held() {
+        return reading.store.held();
+    }
+
+    /** Closes the files of sources that the project has no longer. */
+    public void closeOthers(Collection<Source> sources) {
+        reading.media.closeOthers(sources);
     }
 
     /** Sources whose files have gone or changed since they were opened. */

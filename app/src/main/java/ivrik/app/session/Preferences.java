@@ -3,6 +3,7 @@ package ivrik.app.session;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.IvrikException;
 import ivrik.media.file.ProjectFile;
@@ -16,7 +17,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What is remembered of the window between starts. */
+/**
+ * What is remembered of the window between starts.
+ *
+ * @param memoryMb how much of memory pictures may take, in MB; 0 for half of what Java may have
+ */
 public record Preferences(
         List<String> recent,
         boolean darkroom,
@@ -24,9 +29,10 @@ public record Preferences(
         double trayShare,
         double closeUpShare,
         double deskShare,
-        double timeShare) {
+        double timeShare,
+        long memoryMb) {
     public static final Preferences FIRST =
-            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.582, 0.4);
+            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.582, 0.4, 0);
     private static final Logger LOG = LoggerFactory.getLogger(Preferences.class);
     private static final int RECENT = 8;
     private static final JsonMapper MAPPER =
@@ -55,8 +61,10 @@ public record Preferences(
             return FIRST;
         }
         try {
-            return MAPPER.readValue(ProjectFile.text(file), Preferences.class);
-        } catch (JsonProcessingException | IvrikException e) {
+            ObjectNode all = MAPPER.valueToTree(FIRST); // for what an older Ivrik did not know
+            all.setAll((ObjectNode) MAPPER.readTree(ProjectFile.text(file)));
+            return MAPPER.treeToValue(all, Preferences.class);
+        } catch (JsonProcessingException | IvrikException | ClassCastException e) {
             LOG.warn("the remembered window settings were left aside", e);
             return FIRST;
         }
@@ -74,25 +82,31 @@ public record Preferences(
         List<String> next = new ArrayList<>(recent);
         next.remove(project.toString());
         next.addFirst(project.toString());
-        return new Preferences(
-                next.subList(0, Math.min(RECENT, next.size())),
-                darkroom,
-                textScale,
-                trayShare,
-                closeUpShare,
-                deskShare,
-                timeShare);
+        return with(next.subList(0, Math.min(RECENT, next.size())), darkroom, textScale, memoryMb);
     }
 
     public Preferences withDarkroom(boolean d) {
-        return new Preferences(recent, d, textScale, trayShare, closeUpShare, deskShare, timeShare);
+        return with(recent, d, textScale, memoryMb);
     }
 
     public Preferences withTextScale(double t) {
-        return new Preferences(recent, darkroom, t, trayShare, closeUpShare, deskShare, timeShare);
+        return with(recent, darkroom, t, memoryMb);
+    }
+
+    public Preferences withMemoryMb(long m) {
+        return with(recent, darkroom, textScale, m);
+    }
+
+    private Preferences with(List<String> r, boolean d, double t, long m) {
+        return new Preferences(r, d, t, trayShare, closeUpShare, deskShare, timeShare, m);
     }
 
     public Preferences withShares(double tray, double closeUp, double desk, double time) {
-        return new Preferences(recent, darkroom, textScale, tray, closeUp, desk, time);
+        return new Preferences(recent, darkroom, textScale, tray, closeUp, desk, time, memoryMb);
+    }
+
+    /** How much of memory pictures may take, in bytes. */
+    public long pictureBytes() {
+        return memoryMb == 0 ? Runtime.getRuntime().maxMemory() / 2 : memoryMb << 20;
     }
 }

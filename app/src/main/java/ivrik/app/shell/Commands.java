@@ -196,7 +196,7 @@ final class Commands {
         add("New title", key(KeyCode.T, CTRL), () -> work.newTitle(view.frame.get()));
         add("New solid", null, work::newSolid);
         add("Show the layer", key(KeyCode.Q), () -> face(Face.LAYER), this::any);
-        add("Sequence...", null, window::sequence, this::any);
+        add("Sequence...", null, () -> window.sheetWork().sequence(), this::any);
         add("Trim the sequence to what the moves leave covered", null, work::trim, this::any);
     }
 
@@ -300,6 +300,7 @@ final class Commands {
                                         (view.surround.get().ordinal() + 1)
                                                 % Surround.values().length]));
         flag("Darkroom or Proof", null, view.darkroom);
+        add("Memory for pictures...", null, () -> window.sheetWork().memory());
         add("Larger text", key(KeyCode.EQUALS, CTRL), () -> text(1));
         add("Smaller text", key(KeyCode.MINUS, CTRL), () -> text(-1));
     }
@@ -318,7 +319,7 @@ final class Commands {
     private void help() {
         menu = "Help";
         add("Commands...", key(KeyCode.SPACE, CTRL), window::commandList);
-        add("About Ivrik", null, window::about);
+        add("About Ivrik", null, () -> window.sheetWork().about());
     }
 
     private boolean any() {

@@ -15,8 +15,6 @@ import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Command;
-import ivrik.app.sheet.CommandList;
-import ivrik.app.sheet.SequenceSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.theme.Palette;
 import ivrik.app.tray.Tray;
@@ -59,6 +57,7 @@ public final class MainWindow {
     private final Tray tray;
     private final Arrangement arrangement;
     private final Sheets sheets;
+    private final SheetWork sheetWork;
     private final Header header;
     private final Welcome welcome;
     private final List<Command> commands;
@@ -91,6 +90,7 @@ public final class MainWindow {
                         this::showRegister,
                         this::showFaults);
         player = new Player(session, view, pictures.service(), pictures::play);
+        sheetWork = new SheetWork(session, sheets, remembered, pictures.service());
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
         tray =
@@ -154,6 +154,7 @@ public final class MainWindow {
     }
 
     private void listen() {
+        pictures.service().setBudget(remembered.get().pictureBytes());
         view.darkroom.set(remembered.get().darkroom());
         view.textScale.set(remembered.get().textScale());
         view.darkroom.addListener((o, a, b) -> scheme());
@@ -237,9 +238,12 @@ public final class MainWindow {
         return layerWork;
     }
 
-    void sequence() {
-        SequenceSheet sheet = new SequenceSheet(session, sheets);
-        sheets.show(sheet, sheet.first());
+    SheetWork sheetWork() {
+        return sheetWork;
+    }
+
+    void commandList() {
+        sheetWork.commands(commands);
     }
 
     Steps steps() {
@@ -399,21 +403,6 @@ public final class MainWindow {
 
     void zoom(double factor) {
         paneA.zoomAt(paneA.getWidth() / 2, paneA.getHeight() / 2, factor);
-    }
-
-    void commandList() {
-        CommandList list =
-                new CommandList(
-                        commands.stream().filter(c -> c.enabled().getAsBoolean()).toList(), sheets);
-        sheets.show(list, list.search());
-    }
-
-    void about() {
-        tell(
-                "Ivrik 0.1.0",
-                "Colour channels taken apart, moved, and put back together.\n\n"
-                    + "Apache License 2.0. It comes with FFmpeg (LGPL) and the IBM Plex fonts (SIL"
-                    + " Open Font License); NOTICE.md has the whole list.");
     }
 
     void tell(String title, String text) {

@@ -72,6 +72,7 @@ final class Watch {
             cancel.check();
             ready[n] = service.isReady(plans.of(n, cancel), SMALLEST_SCALE);
         }
+        service.closeOthers(project.sources());
         return new Seen(service.anyChanged(project.sources()), ready);
     }
 

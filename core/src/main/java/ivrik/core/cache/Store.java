@@ -56,7 +56,7 @@ public final class Store {
     }
 
     /** The memory of a result; an array that stands in it several times counts once. */
-    static long bytes(Object value) {
+    public static long bytes(Object value) {
         Map<Object, Boolean> arrays = new IdentityHashMap<>();
         collect(value, arrays);
         long sum = LEAST;

@@ -1,5 +1,6 @@
 package ivrik.media.decode;
 
+import ivrik.core.cache.Store;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
@@ -16,16 +17,19 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 
 /**
- * Footage read in a thread of its own, a few frames ahead when they are asked for in order. Safe for
- * many threads.
+ * Footage read in a thread of its own, a few frames ahead when they are asked for in order. What it holds
+ * counts against a store's budget. Safe for many threads.
  */
 final class AheadReader implements AutoCloseable {
     private static final int AHEAD = 4;
-    private static final int KEPT = 12;
+
+    /** Those read ahead, the present one and one before it. */
+    private static final int KEPT = AHEAD + 2;
 
     private final Footage footage;
     private final boolean delivered;
     private final Workers workers;
+    private final Store store;
     private final ExecutorService decoder =
             Executors.newSingleThreadExecutor(
                     Thread.ofPlatform().name("ivrik-decoder").daemon().factory());
@@ -37,11 +41,13 @@ final class AheadReader implements AutoCloseable {
 
     /**
      * @param delivered whether its own colours are left as they are
+     * @param store whose budget counts what is held
      */
-    AheadReader(Footage footage, boolean delivered, Workers workers) {
+    AheadReader(Footage footage, boolean delivered, Workers workers, Store store) {
         this.footage = footage;
         this.delivered = delivered;
         this.workers = workers;
+        this.store = store;
     }
 
     Frame frame(long n, Size shown, ColourSpace space) {
@@ -86,8 +92,10 @@ final class AheadReader implements AutoCloseable {
         }
         Iterator<Map.Entry<Key, CompletableFuture<Frame>>> oldest = frames.entrySet().iterator();
         while (frames.size() > KEPT && oldest.hasNext()) {
-            if (oldest.next().getValue().isDone()) {
+            CompletableFuture<Frame> each = oldest.next().getValue();
+            if (each.isDone()) {
                 oldest.remove();
+                release(each);
             }
         }
         return asked;
@@ -98,12 +106,26 @@ final class AheadReader implements AutoCloseable {
             return;
         }
         try {
-            future.complete(
+            Frame frame =
                     delivered
                             ? footage.delivered(key.n(), shown)
-                            : footage.frame(key.n(), shown, key.space(), workers));
+                            : footage.frame(key.n(), shown, key.space(), workers);
+            complete(future, frame);
         } catch (Throwable t) {
             future.completeExceptionally(t);
+        }
+    }
+
+    private synchronized void complete(CompletableFuture<Frame> future, Frame frame) {
+        if (future.complete(frame) && frames.containsValue(future)) {
+            store.reserve(Store.bytes(frame));
+        }
+    }
+
+    /** One that is done is held no longer. */
+    private void release(CompletableFuture<Frame> done) {
+        if (!done.isCompletedExceptionally()) {
+            store.reserve(-Store.bytes(done.join()));
         }
     }
 
@@ -118,6 +140,8 @@ final class AheadReader implements AutoCloseable {
     public synchronized void close() {
         if (!closed) {
             closed = true;
+            frames.values().stream().filter(CompletableFuture::isDone).forEach(this::release);
+            frames.clear();
             decoder.execute(footage::close);
             decoder.shutdown();
         }

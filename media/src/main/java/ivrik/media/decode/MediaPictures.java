@@ -1,5 +1,6 @@
 package ivrik.media.decode;
 
+import ivrik.core.cache.Store;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
@@ -19,8 +20,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The pictures of a project's sources, from files, whose paths are whole. Each file is opened once and read ahead by a
@@ -29,6 +33,7 @@ import java.util.Map;
  */
 public final class MediaPictures implements Pictures, AutoCloseable {
     private final Workers workers;
+    private final Store store;
     private final Map<Key, Open> open = new HashMap<>();
     private boolean closed;
 
@@ -56,7 +61,15 @@ public final class MediaPictures implements Pictures, AutoCloseable {
     private record Open(Path path, Stamp stamp, AheadReader reader) {}
 
     public MediaPictures(Workers workers) {
+        this(workers, new Store(0));
+    }
+
+    /**
+     * @param store whose budget counts what is read ahead
+     */
+    public MediaPictures(Workers workers, Store store) {
         this.workers = workers;
+        this.store = store;
     }
 
     @Override
@@ -102,9 +115,29 @@ public final class MediaPictures implements Pictures, AutoCloseable {
                 new AheadReader(
                         Footage.open(path, key.reading(), workers),
                         key.reading().delivered(),
-                        workers);
+                        workers,
+                        store);
         open.put(key, new Open(path, stamp, reader));
         return reader;
+    }
+
+    /** Closes the files of all sources but these. */
+    public synchronized void closeOthers(Collection<Source> sources) {
+        Set<Key> used = sources.stream().map(Key::of).collect(Collectors.toSet());
+        open.entrySet()
+                .removeIf(
+                        each -> {
+                            boolean gone = !used.contains(each.getKey());
+                            if (gone) {
+                                each.getValue().reader.close();
+                            }
+                            return gone;
+                        });
+    }
+
+    /** How many files are open. */
+    public synchronized int openFiles() {
+        return open.size();
     }
 
     /** Whether a file is gone or no longer what it was when it was opened. */

@@ -147,8 +147,9 @@ public final class Export {
     public static List<String> run(Order order, Workers workers, LongConsumer done, Cancel cancel) {
         check(order);
         List<String> words = new ArrayList<>();
-        try (MediaPictures pictures = new MediaPictures(workers)) {
-            Renderer renderer = new Renderer(pictures, workers, new Store(CACHE_BYTES));
+        Store store = new Store(CACHE_BYTES);
+        try (MediaPictures pictures = new MediaPictures(workers, store)) {
+            Renderer renderer = new Renderer(pictures, workers, store);
             Planner planner = new Planner(order.project());
             Frames frames =
                     new Frames(order, planner, renderer, depth(order, workers), workers, cancel);

@@ -99,6 +99,11 @@ public final class PicturePane extends Drawing {
         redraw();
     }
 
+    /** What is said in place of a picture; empty if nothing is. */
+    public String explanation() {
+        return gap;
+    }
+
     /** How far the corner marks stand apart, in screen pixels. */
     public void split(double pixels) {
         apart = pixels;

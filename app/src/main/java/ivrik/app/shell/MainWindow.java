@@ -9,6 +9,7 @@ import ivrik.app.pane.Footer;
 import ivrik.app.pane.Handles;
 import ivrik.app.pane.PaneFrame;
 import ivrik.app.pane.PicturePane;
+import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
 import ivrik.app.session.Document;
 import ivrik.app.session.Session;
@@ -236,6 +237,10 @@ public final class MainWindow {
 
     LayerWork layerWork() {
         return layerWork;
+    }
+
+    PictureService service() {
+        return pictures.service();
     }
 
     SheetWork sheetWork() {

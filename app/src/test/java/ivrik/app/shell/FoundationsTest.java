@@ -1,0 +1,224 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.pane.PicturePane;
+import ivrik.app.picture.PictureService;
+import ivrik.core.look.Look;
+import ivrik.core.look.Section;
+import ivrik.core.look.Step;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Exposure;
+import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.PictureCurve;
+import ivrik.core.treatment.Treatment;
+import ivrik.media.encode.StillWriter;
+
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.input.KeyCode;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.lang.ref.WeakReference;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What the window does with treatments of whole pictures, steps that keep their identity, and faults. */
+class FoundationsTest {
+    @TempDir Path folder;
+    private Driver d;
+
+    @BeforeEach
+    void open() {
+        d = new Driver(folder.resolve("data"));
+    }
+
+    @AfterEach
+    void close() {
+        d.close();
+    }
+
+    private Path picture(String name, double value) {
+        Plane p = Plane.flat(96, 64, (float) value);
+        Path file = folder.resolve(name);
+        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
+        return file;
+    }
+
+    private void bringIn(Path file) {
+        Driver.run(() -> d.window.take(List.of(file)));
+        Driver.until("it is there", () -> Driver.on(() -> d.window.hasPicture()));
+        d.settle();
+    }
+
+    private Look look() {
+        return d.selectedLook();
+    }
+
+    private void add(Treatment treatment) {
+        Driver.run(() -> d.window.steps().add(treatment));
+        d.settle();
+    }
+
+    private double stops() {
+        return look().step("exposure-1").orElseThrow().amounts(0).value("stops").rest();
+    }
+
+    @Test
+    void aTreatmentOfTheWholePictureHasOneCellOverAllLanesAndStandsOnEitherSide() {
+        bringIn(picture("grey.png", 0.25));
+        add(new Exposure());
+        Node cell = d.find("#cell-1-picture");
+        assertThat(cell.getBoundsInParent().getHeight())
+                .isEqualTo(3 * d.find("#cell-0-red").getBoundsInParent().getHeight());
+        assertThat(x(cell)).isGreaterThan(x(d.find("#head-rejoin")));
+        assertThat(d.words()).contains("working on the whole picture, Exposure", "after rejoining");
+        double before = stops();
+        d.click(cell);
+        d.key(KeyCode.RIGHT);
+        assertThat(stops()).isCloseTo(before + 0.1, org.assertj.core.api.Assertions.within(1e-9));
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        Driver.run(() -> d.window.steps().place("exposure-1", Section.PREPARE));
+        assertThat(look().steps().getFirst().section()).isEqualTo(Section.PREPARE);
+        assertThat(x(d.find("#cell-0-picture"))).isLessThan(x(d.find("#head-separate")));
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(look().steps().getLast().section()).isEqualTo(Section.FINISH);
+        d.key(KeyCode.BACK_SPACE);
+        d.settle();
+        assertThat(stops()).isZero();
+        assertThat(d.text("#register")).contains("off by 0");
+    }
+
+    private static double x(Node node) {
+        return node.localToScene(0, 0).getX();
+    }
+
+    @Test
+    void onePictureCurveIsDrawnInItsPlot() {
+        bringIn(picture("grey.png", 0.25));
+        add(new PictureCurve());
+        d.click(d.find("#lane-plot"), 0.25, 0.5, 1, javafx.scene.input.MouseButton.PRIMARY);
+        Step curve = look().steps().getLast();
+        assertThat(curve.lanes()).hasSize(1);
+        assertThat(curve.amounts(0).value("point.0.in").rest())
+                .isCloseTo(25, org.assertj.core.api.Assertions.within(1.0));
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+    }
+
+    @Test
+    void whatIsWorkedOnStaysWhileColumnsMoveAndComeBackByUndo() {
+        bringIn(picture("grey.png", 0.25));
+        add(new Lens());
+        add(new Grain());
+        d.click("#head-1");
+        assertThat(d.words()).contains("working on Red, Lens");
+        d.key(KeyCode.SHIFT, KeyCode.OPEN_BRACKET);
+        assertThat(look().steps().stream().map(Step::id))
+                .containsExactly("lens-1", "shift-1", "grain-1");
+        assertThat(d.words()).contains("working on Red, Lens");
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(d.words()).contains("working on Red, Lens");
+        assertThat(look().number("lens-1")).isEqualTo(1);
+    }
+
+    @Test
+    void twoGrainsOfOneSeedAreAlikeOnlyIfTheyAreToldToBe() {
+        bringIn(picture("grey.png", 0.5));
+        add(new Grain());
+        d.click("#seed");
+        d.type("12345678901");
+        d.key(KeyCode.ENTER);
+        assertThat(look().steps().getLast().amounts(0).seed()).isEqualTo(12345678901L);
+        Driver.run(() -> ((ButtonBase) d.look("#by-seed")).fire());
+        assertThat(look().steps().getLast().bySeed()).isTrue();
+        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Alike by seed");
+    }
+
+    @Test
+    void aFrameThatCannotBeMadeIsExplainedWheneverItIsShown() throws IOException {
+        for (int n = 0; n < 3; n++) {
+            picture("shot-000" + n + ".png", 0.2 + 0.2 * n);
+        }
+        Files.writeString(folder.resolve("shot-0001.png"), "damaged");
+        bringIn(folder.resolve("shot-%04d.png"));
+        for (int round = 0; round < 2; round++) {
+            show(1);
+            assertThat(explanation()).contains("shot-0001.png cannot be read");
+            show(2);
+            assertThat(explanation()).isEmpty();
+        }
+    }
+
+    private String explanation() {
+        return Driver.on(() -> ((PicturePane) d.find("PicturePane")).explanation());
+    }
+
+    private void show(long frame) {
+        Driver.run(() -> d.window.view().frame.set(frame));
+        d.settle();
+    }
+
+    @Test
+    void picturesTakeNoMoreMemoryThanTheUserAllows() {
+        bringIn(picture("grey.png", 0.25));
+        Driver.run(() -> d.window.sheetWork().memory());
+        d.click("#memory-mb");
+        d.type("64");
+        d.key(KeyCode.ENTER);
+        d.click("#memory-done");
+        for (int i = 0; i < 5; i++) {
+            d.key(KeyCode.RIGHT);
+            d.settle();
+        }
+        PictureService service = d.window.service();
+        assertThat(service.held()).isBetween(1L, 64L << 20);
+    }
+
+    /** The close-up is made anew for each treatment; what is replaced must not be listened to. */
+    @Test
+    void whatIsReplacedIsLetGo() {
+        bringIn(picture("grey.png", 0.25));
+        add(new Lens());
+        List<WeakReference<Node>> before = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            d.click("#head-" + i % 2);
+            before.add(new WeakReference<>(d.find(i % 2 == 0 ? "#shift-pad" : "#lane-plot")));
+            before.add(new WeakReference<>(d.find("#cell-0-red")));
+        }
+        for (int i = 0; i < 4; i++) {
+            double to = i;
+            Driver.run(
+                    () ->
+                            d.window
+                                    .session()
+                                    .editLook(
+                                            "x",
+                                            l ->
+                                                    l.withAmounts(
+                                                            "shift-1",
+                                                            0,
+                                                            a -> a.with("x", Value.of(to)))));
+            d.settle();
+        }
+        Driver.until(
+                "all but the present ones are collected",
+                () -> {
+                    System.gc();
+                    return before.stream().filter(r -> r.get() != null).count() <= 2;
+                });
+    }
+}

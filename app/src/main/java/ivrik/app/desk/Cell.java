@@ -1,6 +1,7 @@
 package ivrik.app.desk;
 
 import ivrik.app.control.Drawing;
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.Values;
 import ivrik.app.session.View;
@@ -38,8 +39,21 @@ final class Cell extends Drawing {
         this.step = step.id();
         this.lane = lane;
         this.kind = kind;
-        redrawOn(view.frame);
+        redrawOn(view.frame, session.stateProperty());
         setAccessibleText(kind.title() + ", " + step.kind().description().title());
+    }
+
+    String stepId() {
+        return step;
+    }
+
+    int lane() {
+        return lane;
+    }
+
+    /** Whether it stands for the whole picture. */
+    boolean isWhole() {
+        return kind == LaneEdits.PICTURE;
     }
 
     @Override

@@ -44,6 +44,10 @@ final class ColumnHead extends Label {
         setOnMouseReleased(this::released);
     }
 
+    String stepId() {
+        return id;
+    }
+
     private ContextMenu menu(Step step) {
         ContextMenu menu =
                 new ContextMenu(

@@ -56,9 +56,6 @@ final class LaneHead extends HBox {
         feed.setTooltip(new Tooltip(feed.getText()));
         getChildren().addAll(new Badge(kind), new VBox(4, new HBox(6, name, feed), switches));
         getStyleClass().add("lane-head");
-        if (lane == session.state().lane()) {
-            getStyleClass().add("selected");
-        }
         setOnMouseClicked(e -> session.selectLane(lane));
     }
 

@@ -25,6 +25,7 @@ import javafx.scene.layout.HBox;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** Under the matrix: which layer is on the desk, which of its looks, and how that meets the picture. */
@@ -39,9 +40,37 @@ final class LayerStrip extends HBox {
         this.view = view;
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("strip");
-        session.stateProperty().addListener((o, a, b) -> make());
+        session.stateProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (!Made.of(was).equals(Made.of(is))) {
+                                make();
+                            }
+                            showAmount();
+                        });
         view.frame.addListener((o, a, b) -> showAmount());
         make();
+    }
+
+    /** All that the strip is made for; the amount within it is only shown anew. */
+    private record Made(List<Name> layers, List<Name> looks, Optional<Reach> reach, String onto) {
+        record Name(String id, String name, boolean on) {}
+
+        static Made of(State state) {
+            String layer = state.layer().map(Layer::id).orElse("");
+            return new Made(
+                    state.project().layers().stream()
+                            .map(l -> new Name(l.id(), l.name(), l.id().equals(layer)))
+                            .toList(),
+                    state.layer().stream()
+                            .flatMap(l -> l.looks().stream())
+                            .map(l -> new Name(l.id(), l.look().name(), l.on()))
+                            .toList(),
+                    state.look().map(Look::reach),
+                    state.lookNumber()
+                            + " "
+                            + state.look().map(l -> l.onto().blend().id()).orElse(""));
+        }
     }
 
     private void make() {
@@ -135,7 +164,7 @@ final class LayerStrip extends HBox {
         item(
                 menu,
                 now.on() ? "Switch it off" : "Switch it on",
-                () -> looks("Look on or off", l -> Lists.with(l, at, now.withOn(!now.on()))));
+                () -> looks("Look on or off", l -> Lists.with(l, at, l.get(at).withOn(!now.on()))));
         item(
                 menu,
                 "Add a look after it",

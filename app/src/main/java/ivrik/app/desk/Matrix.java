@@ -11,6 +11,8 @@ import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
+import ivrik.core.motion.Value;
+import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.separation.LaneKind;
 
@@ -29,6 +31,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -49,6 +52,40 @@ public final class Matrix extends BorderPane {
     private final GridPane after = new GridPane();
     private final ScrollPane columns = new ScrollPane(grid);
     private final Map<Integer, Label> strengths = new HashMap<>();
+    private final List<ColumnHead> heads = new ArrayList<>();
+    private final List<Cell> cells = new ArrayList<>();
+    private final List<LaneHead> lanes = new ArrayList<>();
+    private Label separate = new Label();
+    private Label rejoin = new Label();
+    private Made made;
+
+    /** All that the rows and columns are made for; values within them are only drawn anew. */
+    private record Made(
+            String separation,
+            List<LaneKind> kinds,
+            List<Column> columns,
+            List<LaneState> lanes,
+            List<String> feeds,
+            String rejoin,
+            double text) {
+        record Column(String id, Section section, boolean on) {}
+
+        static Made of(State state, Look look, double text) {
+            return new Made(
+                    look.model().title(),
+                    look.model().lanes(),
+                    look.steps().stream()
+                            .map(s -> new Column(s.id(), s.section(), s.on()))
+                            .toList(),
+                    look.lanes().stream().map(l -> l.withStrength(Value.ZERO)).toList(),
+                    look.lanes().stream()
+                            .map(l -> state.project().source(l.feed().source()))
+                            .map(source -> source.map(Source::name).orElse(""))
+                            .toList(),
+                    look.rejoin().id(),
+                    text);
+        }
+    }
 
     public Matrix(Session session, View view, Steps steps, ObjectProperty<Palette> palette) {
         this.session = session;
@@ -65,22 +102,26 @@ public final class Matrix extends BorderPane {
         columns.setMinWidth(0);
         setTop(new HBox(before, names, columns, end, after));
         setBottom(new LayerStrip(session, view));
-        session.stateProperty()
-                .addListener(
-                        (o, a, b) -> {
-                            if (a.project() != b.project()
-                                    || !a.selection().equals(b.selection())) {
-                                make();
-                            }
-                        });
-        view.textScale.addListener((o, a, b) -> make());
-        view.face.addListener((o, a, b) -> make());
+        session.stateProperty().addListener((o, a, b) -> show());
+        view.textScale.addListener((o, a, b) -> show());
+        view.face.addListener((o, a, b) -> mark());
         view.frame.addListener((o, a, b) -> showStrengths());
-        make();
+        show();
     }
 
-    private void make() {
+    /** Makes rows and columns anew where there are others now, and shows what is selected. */
+    private void show() {
         State state = session.state();
+        Made needed = state.look().map(l -> Made.of(state, l, view.textScale.get())).orElse(null);
+        if (needed == null || !needed.equals(made)) {
+            made = needed;
+            make(state);
+        }
+        mark();
+        showStrengths();
+    }
+
+    private void make(State state) {
         String focused =
                 getScene() != null && getScene().getFocusOwner() != null
                         ? getScene().getFocusOwner().getId()
@@ -90,14 +131,44 @@ public final class Matrix extends BorderPane {
             each.getChildren().clear();
         }
         strengths.clear();
-        state.look().ifPresentOrElse(look -> make(state, look), this::makeEmpty);
+        heads.clear();
+        cells.clear();
+        lanes.clear();
+        state.look().ifPresentOrElse(this::make, this::makeEmpty);
         columns.setHvalue(scrolled);
-        Platform.runLater(this::bringSelectedIntoView);
         if (focused != null) {
             Node again = lookup("#" + focused);
             if (again != null) {
                 again.requestFocus();
             }
+        }
+    }
+
+    /** Marks what is selected: a column, a cell, a lane. */
+    private void mark() {
+        State state = session.state();
+        Face face = view.face.get();
+        select(separate, face == Face.SEPARATE);
+        select(rejoin, face == Face.REJOIN);
+        heads.forEach(h -> select(h, face == Face.TREATMENT && h.stepId().equals(state.stepId())));
+        cells.forEach(
+                c ->
+                        select(
+                                c,
+                                c.stepId().equals(state.stepId())
+                                        && (c.isWhole() || c.lane() == state.lane())));
+        for (int lane = 0; lane < lanes.size(); lane++) {
+            select(lanes.get(lane), lane == state.lane());
+        }
+        Platform.runLater(this::bringSelectedIntoView);
+    }
+
+    private static void select(Node node, boolean on) {
+        List<String> classes = node.getStyleClass();
+        if (on && !classes.contains("selected")) {
+            classes.add("selected");
+        } else if (!on) {
+            classes.remove("selected");
         }
     }
 
@@ -136,73 +207,70 @@ public final class Matrix extends BorderPane {
         names.add(hint, 0, 0);
     }
 
-    private void make(State state, Look look) {
-        List<LaneKind> lanes = look.model().lanes();
-        Label separate =
-                head(separation(look), wide(Metrics.NAME_COLUMN), view.face.get() == Face.SEPARATE);
+    private void make(Look look) {
+        List<LaneKind> kinds = look.model().lanes();
+        separate = head(separation(look), wide(Metrics.NAME_COLUMN));
         separate.setTooltip(
                 new Tooltip("How the picture is taken apart: press to change the model"));
         separate.setId("head-separate");
         separate.setOnMouseClicked(e -> face(Face.SEPARATE));
         names.add(separate, 0, 0);
-        wholes(state, look, Section.PREPARE, before);
-        wholes(state, look, Section.FINISH, after);
+        wholes(look, Section.PREPARE, before);
+        wholes(look, Section.FINISH, after);
         List<Step> steps = look.steps(Section.LANES);
         for (int s = 0; s < steps.size(); s++) {
-            grid.add(columnHead(state, look, steps.get(s)), s, 0);
+            grid.add(columnHead(look, steps.get(s)), s, 0);
         }
         end.add(plus(), 0, 0);
-        Label rejoin = head("Rejoin", wide(Metrics.COLUMN), view.face.get() == Face.REJOIN);
+        rejoin = head("Rejoin", wide(Metrics.COLUMN));
         rejoin.setTooltip(new Tooltip("How the lanes become a picture again: inks, modes, order"));
         rejoin.setId("head-rejoin");
         rejoin.setOnMouseClicked(e -> face(Face.REJOIN));
         end.add(rejoin, 1, 0);
-        for (int lane = 0; lane < lanes.size(); lane++) {
-            LaneHead head = new LaneHead(session, look, lane, lanes.get(lane));
-            size(head, wide(Metrics.NAME_COLUMN), Metrics.lane(lanes.size()));
+        double high = Metrics.lane(kinds.size());
+        for (int lane = 0; lane < kinds.size(); lane++) {
+            LaneHead head = new LaneHead(session, look, lane, kinds.get(lane));
+            size(head, wide(Metrics.NAME_COLUMN), high);
+            lanes.add(head);
             names.add(head, 0, 1 + lane);
             for (int s = 0; s < steps.size(); s++) {
-                Cell cell = cell(state, look, steps.get(s), lane, lanes.get(lane));
-                size(cell, wide(Metrics.COLUMN), Metrics.lane(lanes.size()));
+                Cell cell = cell(look, steps.get(s), lane, kinds.get(lane));
+                size(cell, wide(Metrics.COLUMN), high);
                 grid.add(cell, s, 1 + lane);
             }
             Region between = new Region();
             between.getStyleClass().add("cell");
-            size(between, Metrics.PLUS, Metrics.lane(lanes.size()));
+            size(between, Metrics.PLUS, high);
             end.add(between, 0, 1 + lane);
-            end.add(rejoinCell(look, lane, lanes.get(lane)), 1, 1 + lane);
+            end.add(rejoinCell(look, lane, kinds.get(lane)), 1, 1 + lane);
         }
-        double high = Metrics.HEAD + lanes.size() * Metrics.lane(lanes.size());
         columns.setMinWidth(steps.isEmpty() ? 0 : wide(Metrics.COLUMN));
-        columns.setMinHeight(high + Metrics.SCROLL);
-        columns.setPrefHeight(high + Metrics.SCROLL);
-        showStrengths();
+        columns.setMinHeight(Metrics.HEAD + kinds.size() * high + Metrics.SCROLL);
+        columns.setPrefHeight(Metrics.HEAD + kinds.size() * high + Metrics.SCROLL);
     }
 
     /** The columns of what is done to the whole picture: one cell over all lanes in each. */
-    private void wholes(State state, Look look, Section section, GridPane into) {
+    private void wholes(Look look, Section section, GridPane into) {
         int column = 0;
         for (Step step : look.steps(section)) {
-            into.add(columnHead(state, look, step), column, 0);
-            Cell cell = cell(state, look, step, state.lane(), LaneEdits.PICTURE);
-            int lanes = look.lanes().size();
-            size(cell, wide(Metrics.COLUMN), lanes * Metrics.lane(lanes));
+            into.add(columnHead(look, step), column, 0);
+            Cell cell = cell(look, step, 0, LaneEdits.PICTURE);
+            int count = look.lanes().size();
+            size(cell, wide(Metrics.COLUMN), count * Metrics.lane(count));
             into.add(cell, column, 1);
             column++;
         }
     }
 
-    private ColumnHead columnHead(State state, Look look, Step step) {
+    private ColumnHead columnHead(Look look, Step step) {
         Runnable select =
                 () -> {
                     face(Face.TREATMENT);
                     session.selectCell(step.id(), session.state().lane());
                 };
         ColumnHead head = new ColumnHead(session, steps, step, look.number(step.id()), select);
-        if (step.id().equals(state.stepId()) && view.face.get() == Face.TREATMENT) {
-            head.getStyleClass().add("selected");
-        }
         size(head, wide(Metrics.COLUMN), Metrics.HEAD);
+        heads.add(head);
         return head;
     }
 
@@ -233,12 +301,9 @@ public final class Matrix extends BorderPane {
         return Math.rint(width * view.textScale.get());
     }
 
-    private static Label head(String text, double width, boolean selected) {
+    private static Label head(String text, double width) {
         Label head = new Label(text);
         head.getStyleClass().add("column-head");
-        if (selected) {
-            head.getStyleClass().add("selected");
-        }
         size(head, width, Metrics.HEAD);
         return head;
     }
@@ -249,30 +314,35 @@ public final class Matrix extends BorderPane {
         node.setMaxSize(width, height);
     }
 
-    private Cell cell(State state, Look look, Step step, int lane, LaneKind kind) {
+    private Cell cell(Look look, Step step, int lane, LaneKind kind) {
         Cell cell = new Cell(session, view, palette, step, lane, kind);
-        boolean selected = step.id().equals(state.stepId()) && lane == state.lane();
         cell.getStyleClass().add("cell");
-        if (selected) {
-            cell.getStyleClass().add("selected");
-        }
         cell.setFocusTraversable(true);
         cell.setId("cell-" + look.number(step.id()) + "-" + kind.id());
         cell.setOnMousePressed(
                 e -> {
                     cell.requestFocus();
                     face(Face.TREATMENT);
-                    session.selectCell(step.id(), lane);
+                    select(cell);
                 });
         cell.focusedProperty()
                 .addListener(
                         (o, a, b) -> {
-                            State now = session.state();
-                            if (b && !(step.id().equals(now.stepId()) && lane == now.lane())) {
-                                session.selectCell(step.id(), lane);
+                            if (b) {
+                                select(cell);
                             }
                         });
+        cells.add(cell);
         return cell;
+    }
+
+    /** A cell of the whole picture leaves the lane that is worked on. */
+    private void select(Cell cell) {
+        State now = session.state();
+        int lane = cell.isWhole() ? now.lane() : cell.lane();
+        if (!cell.stepId().equals(now.stepId()) || lane != now.lane()) {
+            session.selectCell(cell.stepId(), lane);
+        }
     }
 
     /** The ink a lane paints with, and how: its own way, the way of all, or not at all. */
@@ -305,23 +375,15 @@ public final class Matrix extends BorderPane {
     }
 
     private void showStrengths() {
-        session.state()
-                .look()
-                .ifPresent(
-                        look ->
-                                strengths.forEach(
-                                        (lane, label) ->
-                                                label.setText(
-                                                        Math.round(
-                                                                        100
-                                                                                * look.lanes()
-                                                                                        .get(lane)
-                                                                                        .strength()
-                                                                                        .at(
-                                                                                                view
-                                                                                                        .frame
-                                                                                                        .get()))
-                                                                + " %")));
+        Look look = session.state().look().orElse(null);
+        if (look == null) {
+            return;
+        }
+        strengths.forEach(
+                (lane, label) -> {
+                    double share = look.lanes().get(lane).strength().at(view.frame.get());
+                    label.setText(Math.round(100 * share) + " %");
+                });
     }
 
     private static Label quiet(String text) {

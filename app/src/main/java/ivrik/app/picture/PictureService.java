@@ -211,12 +211,14 @@ public final class PictureService {
         Cancel stale = () -> newest.get() != request;
         try {
             stale.check();
+            Reading reading = this.reading;
+            Plan guess = request.plans().guess(request.frame());
+            if (!isReady(guess, 1)) {
+                Wanted first = Wanted.of(request, guess);
+                answer(request, guess, render(reading, first, QUICK_SCALE, stale), null, false);
+            }
             Plan plan = request.plans().of(request.frame(), stale);
             Wanted wanted = Wanted.of(request, plan);
-            Reading reading = this.reading;
-            if (!isReady(plan, 1)) {
-                answer(request, plan, render(reading, wanted, QUICK_SCALE, stale), null, false);
-            }
             Map<Show, Shown> fine = render(reading, wanted, 1, stale);
             Frame result = frame(reading.renderer, wanted, Show.RESULT, 1, stale);
             Frame source = reading.renderer.render(plan.untouched(), 1, stale);

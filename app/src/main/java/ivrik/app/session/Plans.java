@@ -39,6 +39,11 @@ public final class Plans {
         return Optional.ofNullable(known.get(frame));
     }
 
+    /** The plan of a frame, or one much like it that can be had at once; off the interface thread. */
+    public Plan guess(long frame) {
+        return known(frame).orElseGet(() -> planner.guess(frame));
+    }
+
     /**
      * The plan of a frame; to be asked off the interface thread.
      *

@@ -221,7 +221,9 @@ final class PanePictures {
     }
 
     private void answered(Answer answer) {
-        sayWhyNothing(answer);
+        if (answer.register() != null) {
+            sayWhyNothing(answer);
+        }
         latest.putAll(answer.shown());
         settled = answer.register() != null;
         if (settled && !answeredBefore) {

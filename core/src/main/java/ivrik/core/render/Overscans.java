@@ -2,22 +2,23 @@ package ivrik.core.render;
 
 import ivrik.core.picture.Size;
 import ivrik.core.project.FrameRange;
-import ivrik.core.rejoin.Plate;
 import ivrik.core.render.Plan.LookPlan;
-import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.threads.Cancel;
+import ivrik.core.threads.CancelledException;
 import ivrik.core.treatment.ValidRegion;
 
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.LongFunction;
 
 /**
  * How much a look's result must be enlarged so that no edge which its moves uncover is seen in a range
- * of frames: found from the moves of every lane at every frame. What a frame's moves leave covered is
- * remembered, so that frames which move alike, and those that an edit leaves alone, cost next to nothing.
- * Safe for many threads.
+ * of frames: found from the moves of every lane at every frame. What a lane's moves leave covered is
+ * remembered, so that lanes and frames which move alike, and those that an edit leaves alone, cost next to
+ * nothing. One range is worked out at a time: whoever asks for the same waits and has it. Safe for many
+ * threads.
  */
 public final class Overscans {
     /** So many different moves are remembered, and so many results. */
@@ -25,10 +26,18 @@ public final class Overscans {
 
     private static final int RESULTS = 32;
 
-    private final Map<Object, ValidRegion> covered = latest(MOVES);
-    private final Map<Object, Result> results = latest(RESULTS);
+    private final ReentrantLock working = new ReentrantLock();
+    private final Map<Object, ValidRegion> covered = recent(MOVES);
+    private final Map<Object, Result> results = recent(RESULTS);
+    private final Map<Object, Result> latest = recent(MOVES);
 
-    private static <V> Map<Object, V> latest(int most) {
+    /** The scale that was found last for a look; 1 if none was. */
+    double latest(String place) {
+        Result last = get(latest, place);
+        return last == null ? 1 : last.scale();
+    }
+
+    private static <V> Map<Object, V> recent(int most) {
         return new LinkedHashMap<>(16, 0.75f, true) {
             @Override
             protected boolean removeEldestEntry(Map.Entry<Object, V> eldest) {
@@ -49,22 +58,46 @@ public final class Overscans {
     /**
      * What the moves demand of the frames of a range.
      *
+     * @param place which look of which layer it is
      * @param asked all that the answer depends on
      * @param plans the look at each frame
      * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      */
     Result demanded(
+            String place,
             Object asked,
             FrameRange range,
             Size size,
             LongFunction<LookPlan> plans,
             Cancel cancel) {
         Result known = get(results, asked);
-        if (known == null) {
-            known = find(range, size, plans, cancel);
-            put(results, asked, known);
+        if (known != null) {
+            put(latest, place, known);
+            return known;
         }
-        return known;
+        while (!tryLock()) {
+            cancel.check();
+        }
+        try {
+            known = get(results, asked);
+            if (known == null) {
+                known = find(range, size, plans, cancel);
+                put(results, asked, known);
+            }
+            put(latest, place, known);
+            return known;
+        } finally {
+            working.unlock();
+        }
+    }
+
+    private boolean tryLock() {
+        try {
+            return working.tryLock(10, TimeUnit.MILLISECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new CancelledException();
+        }
     }
 
     private Result find(FrameRange range, Size size, LongFunction<LookPlan> plans, Cancel cancel) {
@@ -85,11 +118,15 @@ public final class Overscans {
     }
 
     private ValidRegion covered(LookPlan plan, Size size) {
-        record Moves(List<StepPlan> steps, List<Plate> plates, Object prepare, Size size) {}
-        Moves moves = new Moves(plan.steps(), plan.plates(), plan.prepare(), size);
+        return Road.covered(plan, size, (lane, before) -> covered(lane, before, size));
+    }
+
+    private ValidRegion covered(Treat lane, ValidRegion before, Size size) {
+        record Moves(Object work, ValidRegion before, Size size) {}
+        Moves moves = new Moves(lane.key(), before, size);
         ValidRegion known = get(covered, moves);
         if (known == null) {
-            known = Road.covered(plan, size);
+            known = lane.covered(before, size);
             put(covered, moves, known);
         }
         return known;

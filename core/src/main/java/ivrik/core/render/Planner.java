@@ -84,10 +84,39 @@ public final class Planner {
      * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      */
     public Plan plan(Rational frame, Cancel cancel) {
+        return plan(frame, (layer, look) -> overscan(layer, look, cancel));
+    }
+
+    /**
+     * A plan that can be had at once: where automatic overscan is not known yet, it is what it was before
+     * the last edit. For pictures that are to be shown until the true one is there.
+     */
+    public Plan guess(long frame) {
+        return plan(Rational.of(frame), this::guessed);
+    }
+
+    private double guessed(Layer layer, LayerLook look) {
+        return switch (look.look().overscan().kind()) {
+            case OFF -> 1;
+            case FIXED -> look.look().overscan().scale();
+            case AUTOMATIC -> overscans.latest(place(layer, look));
+        };
+    }
+
+    private static String place(Layer layer, LayerLook look) {
+        return layer.id() + "/" + look.id();
+    }
+
+    /** Says how much a layer's look is scaled up. */
+    private interface Scaled {
+        double by(Layer layer, LayerLook look);
+    }
+
+    private Plan plan(Rational frame, Scaled scaled) {
         List<LayerPlan> layers = new ArrayList<>();
         for (Layer layer : project.layers()) {
             if (layer.visible()) {
-                layer(layer, frame, cancel).ifPresent(layers::add);
+                layer(layer, frame, scaled).ifPresent(layers::add);
             }
         }
         return new Plan(sequence.size(), sequence.ground(), List.copyOf(layers));
@@ -105,7 +134,7 @@ public final class Planner {
         return new Instant(frame, sequence.rate(), around, 0);
     }
 
-    private Optional<LayerPlan> layer(Layer layer, Rational frame, Cancel cancel) {
+    private Optional<LayerPlan> layer(Layer layer, Rational frame, Scaled scaled) {
         Picture picture = picture(layer, frame).orElse(null);
         if (picture == null) {
             return Optional.empty();
@@ -115,7 +144,7 @@ public final class Planner {
         List<LookPlanner> planners = new ArrayList<>();
         for (LayerLook look : layer.looks()) {
             LookPlanner planner = planner(layer, look, instant);
-            looks.add(look(layer, look, planner, frame, cancel));
+            looks.add(look(layer, look, planner, frame, scaled));
             if (look.on()) {
                 planners.add(planner);
             }
@@ -143,16 +172,16 @@ public final class Planner {
 
     /** The values of one of a layer's looks at an instant. */
     public static LookPlanner planner(Layer layer, LayerLook look, Instant instant) {
-        return new LookPlanner(look.look(), instant, layer.id() + "/" + look.id());
+        return new LookPlanner(look.look(), instant, place(layer, look));
     }
 
     private LookPlan look(
-            Layer layer, LayerLook look, LookPlanner planner, Rational frame, Cancel cancel) {
+            Layer layer, LayerLook look, LookPlanner planner, Rational frame, Scaled scaled) {
         LookPlan plan =
                 planner.plan(
                         sequence.colour(),
                         new Others(layer, frame),
-                        look.on() ? overscan(layer, look, cancel) : 1);
+                        look.on() ? scaled.by(layer, look) : 1);
         return look.on() ? plan : plan.untouched();
     }
 
@@ -179,6 +208,7 @@ public final class Planner {
                 TreeSet<Long> cuts,
                 TreeSet<Long> markers) {}
         return overscans.demanded(
+                place(layer, look),
                 new Asked(layer.id(), look, layer.range(), sequence, cuts.get(layer.id()), markers),
                 layer.range(),
                 sequence.size(),

@@ -7,6 +7,7 @@ import ivrik.core.treatment.ValidRegion;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -94,8 +95,13 @@ final class Road {
         }
     }
 
-    /** What of the picture nothing from outside has reached, in every lane that is seen. */
-    static ValidRegion covered(LookPlan look, Size size) {
+    /**
+     * What of the picture nothing from outside has reached, in every lane that is seen.
+     *
+     * @param ofLane what a lane's treatment leaves of it
+     */
+    static ValidRegion covered(
+            LookPlan look, Size size, BiFunction<Treat, ValidRegion, ValidRegion> ofLane) {
         Road road = new Road(look, Supplies.NONE);
         ValidRegion covered = ValidRegion.all(size);
         for (Stage stage : road.prepare) {
@@ -104,7 +110,7 @@ final class Road {
         ValidRegion all = covered;
         for (var plate : look.plates()) {
             if (plate.shown()) {
-                all = all.and(Treat.of(look, plate.lane(), Supplies.NONE).covered(covered, size));
+                all = all.and(ofLane.apply(Treat.of(look, plate.lane(), Supplies.NONE), covered));
             }
         }
         return all;

@@ -5,6 +5,7 @@ import ivrik.core.UnknownNameException;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * All separations, found by name. A new one is added to this list. Some take an argument after a
@@ -26,6 +27,9 @@ public final class Separations {
                     Perceptual.lab(),
                     Perceptual.oklab(),
                     new Hsv());
+
+    private static final Map<String, Separation> BY_NAME =
+            ALL.stream().collect(Collectors.toMap(Separation::id, each -> each));
 
     private static final Map<String, Function<String, Separation>> WITH_ARGUMENT =
             Map.of("cmyk", Cmyk::of, "trio", Trio::of);
@@ -49,7 +53,10 @@ public final class Separations {
         Function<String, Separation> make =
                 colon < 0 ? null : WITH_ARGUMENT.get(id.substring(0, colon));
         if (make == null) {
-            return UnknownNameException.find("separation", id, ALL, Separation::id);
+            Separation found = BY_NAME.get(id);
+            return found != null
+                    ? found
+                    : UnknownNameException.find("separation", id, ALL, Separation::id);
         }
         try {
             return make.apply(id.substring(colon + 1));

@@ -3,6 +3,7 @@ package ivrik.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ivrik.core.cache.Store;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
@@ -104,6 +105,25 @@ class FilesTest {
                     assertThat(each.get(10, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
                 }
             }
+        }
+    }
+
+    @Test
+    void filesOfSourcesThatAreGoneAreClosedAndWhatIsReadIsCounted() {
+        Source source = project().sources().getFirst();
+        Store store = new Store(1 << 24);
+        try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
+            var frame = pictures.frame(new Plan.Picture(source, 0), source.size());
+            assertThat(pictures.openFiles()).isEqualTo(1);
+            assertThat(store.held()).isEqualTo(Store.bytes(frame));
+            pictures.closeOthers(List.of(source));
+            assertThat(pictures.openFiles()).isEqualTo(1);
+            pictures.closeOthers(List.of());
+            assertThat(pictures.openFiles()).isZero();
+            assertThat(store.held()).isZero();
+            assertThat(pictures.frame(new Plan.Picture(source, 0), source.size()).size())
+                    .as("and opened again when it is asked for")
+                    .isEqualTo(frame.size());
         }
     }
 

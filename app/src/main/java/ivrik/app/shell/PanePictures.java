@@ -6,6 +6,7 @@ import ivrik.app.picture.PictureService;
 import ivrik.app.picture.PictureService.Answer;
 import ivrik.app.picture.PictureService.Request;
 import ivrik.app.picture.Shown;
+import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
@@ -15,7 +16,6 @@ import ivrik.core.measure.Register;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
-import ivrik.core.render.Plan;
 import ivrik.core.separation.Ink;
 
 import javafx.beans.property.ObjectProperty;
@@ -46,12 +46,12 @@ final class PanePictures {
     private final Consumer<Register> onRegister;
     private final Consumer<Map<String, String>> onFaults;
     private Request asked;
-
-    /** The plan of the answer before. */
-    private Plan seen;
-
-    private Request seenOf;
     private Plans tried;
+
+    /** Of the project before the last edit. */
+    private Plans plansBefore;
+
+    private final Newest why = new Newest();
     private boolean settled;
     private boolean answeredBefore;
     private Shown held;
@@ -72,7 +72,14 @@ final class PanePictures {
         this.onFaults = onFaults;
         this.service = new PictureService(this::answered);
         service.readAnew();
-        session.stateProperty().addListener((o, a, b) -> ask());
+        session.stateProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (was.project() != is.project()) {
+                                explainEdit(was.project());
+                            }
+                            ask();
+                        });
         view.frame.addListener(
                 (o, a, b) -> {
                     if (!view.playing.get()) {
@@ -138,7 +145,7 @@ final class PanePictures {
 
     /** Whether the panes show in full what was last asked for. */
     boolean isSettled() {
-        return settled;
+        return settled && !why.isBusy();
     }
 
     /** Asks for the present frame again. */
@@ -221,9 +228,6 @@ final class PanePictures {
     }
 
     private void answered(Answer answer) {
-        if (answer.register() != null) {
-            sayWhyNothing(answer);
-        }
         latest.putAll(answer.shown());
         settled = answer.register() != null;
         if (settled && !answeredBefore) {
@@ -245,19 +249,25 @@ final class PanePictures {
         explain(answer);
     }
 
-    /** An edit that has left the frame as it was is explained, unless there is something else to be said. */
-    private void sayWhyNothing(Answer answer) {
-        Request now = answer.request();
-        boolean edited =
-                seenOf != null
-                        && seenOf.plans() != now.plans()
-                        && now.plans() == session.plans()
-                        && now.frame() == seenOf.frame();
-        if (edited && answer.plan().equals(seen) && view.notice.get().isEmpty()) {
-            WhyNothing.of(session, now.frame()).ifPresent(view.notice::set);
+    /**
+     * An edit that leaves the frame as it was is explained, unless there is something else to be said. The
+     * frame's plans before and after it are compared off the interface thread.
+     */
+    private void explainEdit(Project was) {
+        Plans before = plansBefore;
+        Plans now = session.plans();
+        plansBefore = now;
+        if (before == null || before.project() != was || now.project().layers().isEmpty()) {
+            return;
         }
-        seenOf = now;
-        seen = answer.plan();
+        long frame = Math.min(view.frame.get(), now.project().frames() - 1);
+        why.ask(
+                cancel -> before.of(frame, cancel).equals(now.of(frame, cancel)),
+                same -> {
+                    if (same && view.notice.get().isEmpty() && session.plans() == now) {
+                        WhyNothing.of(session, frame).ifPresent(view.notice::set);
+                    }
+                });
     }
 
     private void sayIfMissed(boolean missed) {

@@ -180,16 +180,20 @@ class WindowTest {
         open();
         d.key(KeyCode.DIGIT2);
         d.key(KeyCode.RIGHT);
+        d.settle();
         assertThat(d.words()).anyMatch(w -> w.contains("Green is held and takes no part"));
         d.click("#green-hold");
         d.key(KeyCode.RIGHT);
+        d.settle();
         assertThat(d.words()).noneMatch(w -> w.contains("Nothing changes"));
         d.click("#green-mute");
         d.key(KeyCode.RIGHT);
+        d.settle();
         assertThat(d.words()).anyMatch(w -> w.contains("Green is mute"));
         d.key(KeyCode.M);
         d.key(KeyCode.X);
         d.key(KeyCode.RIGHT);
+        d.settle();
         assertThat(d.words()).anyMatch(w -> w.contains("Shift is off"));
     }
 

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.colour.ColourSpace;
+import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Place;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
@@ -27,6 +28,10 @@ public final class ProjectJson {
     static final String FORMAT = "ivrik-project";
 
     private static final long MOST = ValueJson.MOST_FRAMES;
+
+    /** What a layer has that says nothing of looks. */
+    private static final LayerLook FIRST_LOOK =
+            new LayerLook(LayerLook.FIRST, BuiltInLooks.named("in-register"), true);
 
     private ProjectJson() {}
 
@@ -149,16 +154,13 @@ public final class ProjectJson {
                         "look",
                         fields.each("looks", "look", ProjectJson::look),
                         LayerLook::id);
-        if (looks.isEmpty()) {
-            throw new IllegalArgumentException("it has no look");
-        }
         return new Layer(
                 id,
                 fields.text("name", id),
                 fields.flag("visible", true),
                 fields.each("clips", "clip", ProjectJson::clip),
                 fields.read("place", Place.FITTED, PlaceJson::read),
-                looks,
+                looks.isEmpty() ? List.of(FIRST_LOOK) : looks,
                 fields.named("blend", Blend.NORMAL, Blend::named),
                 ValueJson.read(fields, "opacity", Value.of(1), 0, 1));
     }

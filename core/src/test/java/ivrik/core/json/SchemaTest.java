@@ -219,4 +219,22 @@ class SchemaTest {
         Look rest = Look.atRest("n", Separations.named("rgb"), Treatments.named("shift"));
         assertThat(reading.look()).isEqualTo(rest);
     }
+
+    @Test
+    void aProjectMayLeaveOutAllButWhatCannotBeGuessed() throws IOException {
+        String least =
+                """
+                {"format": "ivrik-project", "version": 2,
+                  "sources": [{"id": "s", "size": [8, 8], "rate": "24"}],
+                  "layers": [{"id": "l", "clips": [{"source": "s", "start": 0, "length": 4}]},
+                    {"id": "m", "looks": []}]}
+                """;
+        assertThat(faults("project.schema.json", least)).isEmpty();
+        ProjectJson.Reading reading = ProjectJson.read(least);
+        assertThat(reading.problems()).isEmpty();
+        assertThat(reading.project().layers()).hasSize(2);
+        assertThat(reading.project().layers())
+                .allMatch(l -> l.look().equals(BuiltInLooks.named("in-register")))
+                .allMatch(l -> l.opacity().rest() == 1 && l.blend() == Blend.NORMAL);
+    }
 }

@@ -115,6 +115,45 @@ class OverscanTest {
     }
 
     @Test
+    void untilItIsKnownAGuessHasWhatItWasBeforeTheEdit() {
+        Overscans overscans = new Overscans();
+        Look look = SPLIT.withOverscan(new Overscan(Kind.AUTOMATIC, 1));
+        Project before = scene.project(look.withDial("red-x", 8));
+        Planner first = new Planner(before, overscans);
+        assertThat(scale(first.guess(3))).isEqualTo(1);
+        Plan exact = first.plan(3);
+        assertThat(scale(exact)).isGreaterThan(1.1);
+        assertThat(first.guess(3)).isEqualTo(exact);
+        Planner edited = new Planner(scene.project(look.withDial("red-x", 12)), overscans);
+        assertThat(scale(edited.guess(3))).isEqualTo(scale(exact));
+        assertThat(scale(edited.plan(3))).isGreaterThan(scale(exact));
+        assertThat(edited.guess(3)).isEqualTo(edited.plan(3));
+    }
+
+    private static double scale(Plan plan) {
+        return plan.layers().getFirst().looks().getFirst().overscan();
+    }
+
+    @Test
+    void whoeverAsksForTheSameWaitsAndHasIt() throws Exception {
+        Overscans overscans = new Overscans();
+        Project project =
+                scene.project(
+                        SPLIT.withOverscan(new Overscan(Kind.AUTOMATIC, 1))
+                                .withDial("shake", 9)
+                                .withDial("blue-y", 3));
+        try (var threads = java.util.concurrent.Executors.newFixedThreadPool(3)) {
+            List<java.util.concurrent.Future<Plan>> all = new ArrayList<>();
+            for (int i = 0; i < 3; i++) {
+                all.add(threads.submit(() -> new Planner(project, overscans).plan(5)));
+            }
+            for (var each : all) {
+                assertThat(each.get()).isEqualTo(Planner.plan(project, 5));
+            }
+        }
+    }
+
+    @Test
     void heldMutedAndRestingLanesDemandNothing() {
         assertThat(scene.demanded(SPLIT).scale()).isEqualTo(1);
         Look moved = SPLIT.withDial("red-x", 8);

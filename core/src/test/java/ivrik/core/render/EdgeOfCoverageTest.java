@@ -1,0 +1,76 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.look.Look;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.separation.Separations;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.LaneTreatment;
+import ivrik.core.treatment.MedianFilter;
+import ivrik.core.treatment.MinMax;
+import ivrik.core.treatment.UnsharpMask;
+
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Detail treatments at the edge of a layer see its colour go on: what is flat stays flat up to the edge. */
+class EdgeOfCoverageTest {
+    private static final int W = 64;
+    private static final int H = 48;
+
+    record Case(LaneTreatment treatment, String number, double value, String model) {}
+
+    static Stream<Case> cases() {
+        return Stream.of("rgb", "ycbcr-709", "lab", "cmyk")
+                .flatMap(
+                        model ->
+                                Stream.of(
+                                        new Case(new UnsharpMask(), "strength", 300, model),
+                                        new Case(new MedianFilter(), "radius", 4, model),
+                                        new Case(new MinMax(), "radius", 5, model)));
+    }
+
+    /** A disc with a soft edge. */
+    private static Plane disc() {
+        Plane cover = Plane.of(W, H);
+        for (int y = 0; y < H; y++) {
+            for (int x = 0; x < W; x++) {
+                double r = Math.hypot(x - W / 2.0, y - H / 2.0);
+                cover.data()[y * W + x] = (float) Math.clamp(16.5 - r, 0, 1);
+            }
+        }
+        return cover;
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void whatIsFlatStaysFlatUpToTheEdge(Case c) {
+        Plane flat = Plane.flat(W, H, 0.5f);
+        Plane cover = disc();
+        Scene title = new Scene(Frame.straight(flat, flat, flat, cover));
+        Look look = Look.atRest("l", Separations.named(c.model), c.treatment);
+        for (int lane = 0; lane < look.lanes().size(); lane++) {
+            look = look.withAmounts(0, lane, a -> a.with(c.number, Value.of(c.value)));
+        }
+        Frame out = title.render(title.project(look), 0).premultiplied(Workers.shared());
+        List<Plane> colour = out.colour();
+        int seen = 0;
+        for (int i = 0; i < W * H; i++) {
+            float alpha = out.coverage().getFirst().data()[i];
+            if (cover.data()[i] > 0.05f && alpha > 0.05f) {
+                seen++;
+                for (Plane plane : colour) {
+                    assertThat(plane.data()[i] / alpha).isCloseTo(0.5f, within(2e-3f));
+                }
+            }
+        }
+        assertThat(seen).isGreaterThan(500);
+    }
+}

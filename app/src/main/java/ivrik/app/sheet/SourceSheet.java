@@ -46,7 +46,7 @@ public final class SourceSheet extends VBox {
         Label head = new Label(source.name());
         head.getStyleClass().add("title");
         fact("File", source.path());
-        fact("Is", facts.form() + ", " + source.size() + ", " + facts.depth());
+        fact("Is", facts.form() + ", " + source.size() + ", " + depth(facts.depth()));
         if (facts.isConverted()) {
             choice(
                     "Colours",
@@ -103,6 +103,13 @@ public final class SourceSheet extends VBox {
         end.setAlignment(Pos.CENTER_RIGHT);
         getChildren().addAll(head, grid, end);
         setMaxWidth(600);
+    }
+
+    /** {@code int8} and {@code float16} as a person says it. */
+    private static String depth(String name) {
+        return name.startsWith("int")
+                ? name.substring(3) + " bit"
+                : name.replace("float", "") + " bit floats";
     }
 
     /** What has the keys at first. */

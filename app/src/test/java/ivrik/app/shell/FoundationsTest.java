@@ -204,7 +204,7 @@ class FoundationsTest {
                                 .orElseThrow()
                                 .fire());
         Driver.until("the sheet is there", () -> d.look("#source-done") != null);
-        assertThat(d.words()).anyMatch(w -> w.contains("96x64") && w.contains("int8"));
+        assertThat(d.words()).anyMatch(w -> w.contains("96x64") && w.contains("8 bit"));
         Driver.run(
                 () -> {
                     @SuppressWarnings("unchecked")

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /**
  * One object of a file that is being read. Each field is asked for by its name, with what it may be and
@@ -358,7 +359,7 @@ public final class Fields {
     }
 
     /** What is read, unless something keeps it from being so, which is told. */
-    private <T> Optional<T> attempt(String what, java.util.function.Supplier<T> read) {
+    private <T> Optional<T> attempt(String what, Supplier<T> read) {
         try {
             return Optional.of(read.get());
         } catch (IvrikException e) {

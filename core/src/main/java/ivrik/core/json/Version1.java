@@ -3,6 +3,7 @@ package ivrik.core.json;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
+import ivrik.core.IvrikException;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 
@@ -84,7 +85,7 @@ final class Version1 {
     private static Separation model(ObjectNode look) {
         try {
             return Separations.named(look.path("separation").asText());
-        } catch (ivrik.core.IvrikException e) {
+        } catch (IvrikException e) {
             // Told when the look is read; until then as there.
             return Separations.named("rgb");
         }

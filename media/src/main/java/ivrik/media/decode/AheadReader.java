@@ -117,9 +117,10 @@ final class AheadReader implements AutoCloseable {
     }
 
     private synchronized void complete(CompletableFuture<Frame> future, Frame frame) {
-        if (future.complete(frame) && frames.containsValue(future)) {
-            store.reserve(Store.bytes(frame));
+        if (!future.isDone() && frames.containsValue(future)) {
+            store.reserve(Store.bytes(frame)); // before anyone has it
         }
+        future.complete(frame);
     }
 
     /** One that is done is held no longer. */

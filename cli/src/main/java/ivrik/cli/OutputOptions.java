@@ -18,6 +18,7 @@ import picocli.CommandLine.Option;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.LongConsumer;
 
 /** Where and how pictures leave: shared by {@code apply} and {@code render}. */
 final class OutputOptions {
@@ -80,10 +81,8 @@ final class OutputOptions {
 
     @Mixin Overwriting overwriting;
 
-    /**
-     * @param kept files besides the project's media that are read
-     */
-    void export(Project project, List<Path> kept, double scale, PrintWriter err) {
+    /** The frames that are wanted, all of which there are. */
+    FrameRange range(Project project) {
         FrameRange all = project.allFrames();
         FrameRange range = frames == null ? all : frames;
         if (range.last() > all.last()) {
@@ -91,7 +90,26 @@ final class OutputOptions {
                     "there is no frame " + range.last() + " in " + project.name(),
                     "it has frames 0 to " + all.last());
         }
+        return range;
+    }
+
+    /** Says how far it is, where anyone is likely to read it. */
+    LongConsumer saying(FrameRange range, PrintWriter err) {
         boolean say = progress || System.console() != null && System.console().isTerminal();
+        return done -> {
+            if (say) {
+                String end = done == range.length() ? "\n" : "";
+                err.print("\r" + done + " of " + range.length() + end);
+                err.flush();
+            }
+        };
+    }
+
+    /**
+     * @param kept files besides the project's media that are read
+     */
+    void export(Project project, List<Path> kept, double scale, PrintWriter err) {
+        FrameRange range = range(project);
         Form chosen = form == null ? Forms.of(out) : Forms.named(form);
         List<String> words =
                 Export.run(
@@ -109,17 +127,7 @@ final class OutputOptions {
                                 .withOverwrite(overwriting.allowed)
                                 .withKept(kept),
                         Workers.shared(),
-                        done -> {
-                            if (say) {
-                                err.print(
-                                        "\r"
-                                                + done
-                                                + " of "
-                                                + range.length()
-                                                + (done == range.length() ? "\n" : ""));
-                                err.flush();
-                            }
-                        },
+                        saying(range, err),
                         Cancel.NEVER);
         words.forEach(word -> err.println("ivrik: note: " + word));
     }

@@ -1,6 +1,9 @@
 package ivrik.cli;
 
 import ivrik.core.json.ProjectJson;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
+import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.file.ProjectFile;
 
@@ -14,6 +17,7 @@ import picocli.CommandLine.Spec;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 
 @Command(name = "render", mixinStandardHelpOptions = true, description = "Render a project.")
 final class RenderCommand implements Runnable {
@@ -28,6 +32,13 @@ final class RenderCommand implements Runnable {
             description = "Of the sequence's size; ${DEFAULT-VALUE} by default.")
     private double scale;
 
+    @Option(
+            names = "--lanes",
+            description =
+                    "Write the treated lanes of every look, before they are rejoined, into the"
+                            + " folder OUT: LAYER/LOOK/LANE-0000.exr, 32-bit float.")
+    private boolean lanes;
+
     @Mixin private OutputOptions output;
 
     @Override
@@ -41,6 +52,24 @@ final class RenderCommand implements Runnable {
                     file + " is damaged: " + String.join("; ", reading.problems()),
                     "open it in the window and save it again");
         }
+        if (lanes) {
+            writeLanes(reading.project());
+            return;
+        }
         output.export(reading.project(), List.of(file), scale, spec.commandLine().getErr());
+    }
+
+    private void writeLanes(Project project) {
+        FrameRange range = output.range(project);
+        TreatedLanes treated = new TreatedLanes(project, range, output.out);
+        List<Path> read =
+                Stream.concat(
+                                Stream.of(file),
+                                project.sources().stream()
+                                        .filter(s -> s.kind().isFile())
+                                        .map(s -> Path.of(s.path())))
+                        .toList();
+        output.overwriting.check(treated.files(), read);
+        treated.write(scale, Workers.shared(), output.saying(range, spec.commandLine().getErr()));
     }
 }

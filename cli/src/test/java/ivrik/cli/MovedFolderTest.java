@@ -1,0 +1,95 @@
+package ivrik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.DisabledOnOs;
+import org.junit.jupiter.api.condition.OS;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.FileTime;
+import java.nio.file.attribute.PosixFilePermissions;
+
+/**
+ * A built folder that was moved or copied: its start script is run there with a Java that only says what it
+ * was told, and keeps an empty class cache where it is asked to.
+ */
+@DisabledOnOs(OS.WINDOWS)
+class MovedFolderTest {
+    @TempDir Path folder;
+
+    private Path home;
+
+    private void write(String name, String text) throws IOException {
+        Path file = home.resolve(name);
+        Files.createDirectories(file.getParent());
+        Files.writeString(file, text);
+        Files.setLastModifiedTime(file, FileTime.fromMillis(1000));
+    }
+
+    private void program(Path file, String text) throws IOException {
+        Files.createDirectories(file.getParent());
+        Files.writeString(file, text);
+        Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rwxr-xr-x"));
+    }
+
+    /** What the script says, both streams together. */
+    private String run(Path jdk) throws IOException, InterruptedException {
+        ProcessBuilder builder =
+                new ProcessBuilder("bash", home.resolve("ivrik").toString(), "looks");
+        builder.environment().put("IVRIK_JDK", jdk.toString());
+        builder.redirectErrorStream(true);
+        Process process = builder.start();
+        String said = new String(process.getInputStream().readAllBytes());
+        assertThat(process.waitFor()).isZero();
+        return said;
+    }
+
+    @Test
+    void itStartsQuietlyAndMakesItsClassCacheAnew() throws Exception {
+        home = Files.createDirectory(folder.resolve("copied")).toRealPath();
+        Path script = Path.of(System.getProperty("ivrik.home"), "ivrik");
+        Files.copy(script, home.resolve("ivrik"), StandardCopyOption.REPLACE_EXISTING);
+        for (String module : new String[] {"core", "media", "cli", "app"}) {
+            write(module + "/pom.xml", "");
+            write(module + "/src/main/a", "");
+            Files.setLastModifiedTime(
+                    home.resolve(module + "/src/main"), FileTime.fromMillis(1000));
+        }
+        write("pom.xml", "");
+        write("cli/target/ivrik-cli-0.1.0.jar", "");
+        write("app/target/ivrik-app-0.1.0.jar", "");
+        write("target/ivrik.aot", "made elsewhere");
+        write("target/ivrik.aot.for", "/where/it/was/built");
+        Files.createDirectories(home.resolve("demo/lantern-week"));
+        Files.writeString(home.resolve("target/built"), "");
+        Path jdk = folder.resolve("jdk");
+        Files.createDirectory(jdk);
+        Files.writeString(jdk.resolve("release"), "JAVA_VERSION=\"25\"\n");
+        program(jdk.resolve("bin/javac"), "#!/bin/sh\n");
+        program(
+                jdk.resolve("bin/java"),
+                """
+                #!/bin/sh
+                case "$*" in
+                  *AOTCacheOutput=*) : > ivrik.aot ;;
+                  *) echo "told $*" ;;
+                esac
+                """);
+        String first = run(jdk);
+        assertThat(first.lines()).as("nothing else is said").hasSize(1);
+        assertThat(first).startsWith("told").doesNotContain("AOTCache").endsWith("looks\n");
+        Path madeFor = home.resolve("target/ivrik.aot.for");
+        for (int i = 0; i < 400 && !Files.readString(madeFor).equals(home.toString()); i++) {
+            Thread.sleep(50); // it is made beside the work
+        }
+        assertThat(madeFor).hasContent(home.toString());
+        String second = run(jdk);
+        assertThat(second.lines()).hasSize(1);
+        assertThat(second).contains("-XX:AOTCache=" + home.resolve("target/ivrik.aot"));
+    }
+}

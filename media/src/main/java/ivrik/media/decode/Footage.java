@@ -29,7 +29,9 @@ public sealed interface Footage extends AutoCloseable {
 
     Depth depth();
 
-    boolean hasSound();
+    default boolean hasSound() {
+        return false;
+    }
 
     /** A word on how it is stored. */
     String form();
@@ -224,11 +226,6 @@ public sealed interface Footage extends AutoCloseable {
         }
 
         @Override
-        public boolean hasSound() {
-            return false;
-        }
-
-        @Override
         public String form() {
             return picture.form();
         }
@@ -285,11 +282,6 @@ public sealed interface Footage extends AutoCloseable {
         }
 
         @Override
-        public boolean hasSound() {
-            return false;
-        }
-
-        @Override
         public String form() {
             return "webp";
         }
@@ -328,11 +320,6 @@ public sealed interface Footage extends AutoCloseable {
         @Override
         public Depth depth() {
             return Depth.INT8;
-        }
-
-        @Override
-        public boolean hasSound() {
-            return false;
         }
 
         @Override
@@ -385,11 +372,6 @@ public sealed interface Footage extends AutoCloseable {
         @Override
         public long frames() {
             return sequence.frames();
-        }
-
-        @Override
-        public boolean hasSound() {
-            return false;
         }
 
         @Override

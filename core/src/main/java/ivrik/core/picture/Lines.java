@@ -94,6 +94,28 @@ public final class Lines {
         }
     }
 
+    /** The samples from a place on, brought into 0 to 1; what is not a number stays so. */
+    public static void shares(float[] a, int from, float[] out) {
+        System.arraycopy(a, from, out, 0, out.length);
+        for (int i = 0; i < out.length; i++) {
+            out[i] = Math.min(1f, Math.max(0f, out[i]));
+        }
+    }
+
+    /**
+     * The codes of samples from a place on: the nearest of 0 to {@code largest} to a sample's share of it.
+     * As {@link Depth#toCode} has them, but in floats: right half way between two codes either may come
+     * out.
+     *
+     * @param largest below 2^16
+     */
+    public static void codes(float[] a, int from, int largest, int[] out) {
+        for (int i = 0; i < out.length; i++) {
+            float share = Math.min(1f, Math.max(0f, a[from + i]));
+            out[i] = (int) (share * largest + 0.5f);
+        }
+    }
+
     private static FloatVector at(float[] row, int i) {
         return FloatVector.fromArray(FLOATS, row, i);
     }

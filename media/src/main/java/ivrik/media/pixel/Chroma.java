@@ -49,44 +49,32 @@ final class Chroma {
 
     /** Twice as many: each sample on its own pixel, the mean of two between; the last stands alone. */
     private static void doubled(float[] in, float[] out, int o, int n) {
-        for (int i = 0; i < n; i++) {
-            float next = in[Math.min(i + 1, n - 1)];
-            out[o + 2 * i] = in[i];
-            out[o + 2 * i + 1] = in[i] + 0.5f * (next - in[i]);
+        float here = in[0];
+        for (int i = 0; i < n - 1; i++) {
+            float next = in[i + 1];
+            out[o + 2 * i] = here;
+            out[o + 2 * i + 1] = here + 0.5f * (next - here);
+            here = next;
         }
+        out[o + 2 * n - 2] = here;
+        out[o + 2 * n - 1] = here;
     }
 
     /**
-     * Halved across: 1-2-1 onto the left pixel.
+     * The mean of two rows, halved across: 1-2-1 onto the left pixel.
      *
-     * @param rows whether also down: the mean of two rows
+     * @param lower the same row again where none is halved down
      */
-    static Plane down(Plane in, boolean rows, Workers workers) {
-        int width = (in.width() + 1) / 2;
-        int height = rows ? (in.height() + 1) / 2 : in.height();
-        int step = rows ? 2 : 1;
-        Plane out = Plane.of(width, height);
-        workers.rows(
-                height,
-                (from, to) -> {
-                    for (int y = from; y < to; y++) {
-                        int upper = step * y;
-                        int lower = rows ? Math.min(upper + 1, in.height() - 1) : upper;
-                        for (int x = 0; x < width; x++) {
-                            int before = Math.max(0, 2 * x - 1);
-                            int after = Math.min(2 * x + 1, in.width() - 1);
-                            out.data()[y * width + x] =
-                                    0.125f
-                                            * (in.at(before, upper)
-                                                    + 2 * in.at(2 * x, upper)
-                                                    + in.at(after, upper)
-                                                    + in.at(before, lower)
-                                                    + 2 * in.at(2 * x, lower)
-                                                    + in.at(after, lower));
-                        }
-                    }
-                });
-        return out;
+    static void halved(float[] upper, float[] lower, float[] sum, float[] out) {
+        for (int i = 0; i < sum.length; i++) {
+            sum[i] = upper[i] + lower[i];
+        }
+        int last = sum.length - 1;
+        out[0] = 0.125f * (3 * sum[0] + sum[Math.min(1, last)]);
+        for (int x = 1; x < out.length; x++) {
+            float after = sum[Math.min(2 * x + 1, last)];
+            out[x] = 0.125f * (sum[2 * x - 1] + 2 * sum[2 * x] + after);
+        }
     }
 
     /** For each full-size place the two samples around it and the share of the second. */

@@ -2,6 +2,7 @@ package ivrik.media.pixel;
 
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import ivrik.core.picture.Lines;
 import ivrik.media.ffmpeg.FrameMemory;
 
 import org.bytedeco.ffmpeg.avutil.AVComponentDescriptor;
@@ -10,6 +11,7 @@ import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 
 import java.lang.foreign.MemorySegment;
 import java.lang.foreign.ValueLayout;
+import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 
 /**
@@ -18,15 +20,6 @@ import java.nio.ByteOrder;
  * largest of the component's depth is 1.
  */
 final class PixelComponent {
-    private static final ValueLayout.OfShort LE16 =
-            ValueLayout.JAVA_SHORT_UNALIGNED.withOrder(ByteOrder.LITTLE_ENDIAN);
-    private static final ValueLayout.OfShort BE16 =
-            ValueLayout.JAVA_SHORT_UNALIGNED.withOrder(ByteOrder.BIG_ENDIAN);
-    private static final ValueLayout.OfFloat LE32 =
-            ValueLayout.JAVA_FLOAT_UNALIGNED.withOrder(ByteOrder.LITTLE_ENDIAN);
-    private static final ValueLayout.OfFloat BE32 =
-            ValueLayout.JAVA_FLOAT_UNALIGNED.withOrder(ByteOrder.BIG_ENDIAN);
-
     private final MemorySegment plane;
     private final long lineBytes;
     private final int step;
@@ -34,8 +27,9 @@ final class PixelComponent {
     private final int shift;
     private final int depth;
     private final boolean floats;
-    private final boolean bigEndian;
+    private final ByteOrder order;
     private final int width;
+    private final int bytes;
     private final float[] codes;
 
     /**
@@ -53,9 +47,12 @@ final class PixelComponent {
         this.shift = c.shift();
         this.depth = c.depth();
         this.floats = (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) != 0;
-        this.bigEndian = (layout.flags() & AV_PIX_FMT_FLAG_BE) != 0;
+        this.order =
+                (layout.flags() & AV_PIX_FMT_FLAG_BE) != 0
+                        ? ByteOrder.BIG_ENDIAN
+                        : ByteOrder.LITTLE_ENDIAN;
         this.width = width;
-        int bytes = depth <= 8 && !floats ? 1 : depth > 16 ? 4 : 2;
+        this.bytes = depth <= 8 && !floats ? 1 : depth > 16 ? 4 : 2;
         long inLine = c.offset() + (width - 1L) * step + bytes - 1;
         memory.check(c.offset(), inLine);
         memory.check((height - 1) * lineBytes + c.offset(), (height - 1) * lineBytes + inLine);
@@ -70,53 +67,89 @@ final class PixelComponent {
         return codes;
     }
 
-    /** Room for {@link #read}, one for each thread. */
-    byte[] scratch() {
-        return new byte[depth <= 8 && !floats ? (width - 1) * step + 1 : 0];
+    /** Room for a row, one for each thread. */
+    Line line() {
+        byte[] bytes = new byte[(width - 1) * step + this.bytes];
+        return new Line(bytes, ByteBuffer.wrap(bytes).order(order), new int[width]);
     }
 
-    void read(int y, float[] out, int o, byte[] scratch) {
-        long at = y * lineBytes + offset;
+    /**
+     * Room for a row.
+     *
+     * @param bytes as they are stored
+     * @param samples the same bytes, in the component's order
+     */
+    record Line(byte[] bytes, ByteBuffer samples, int[] codes) {}
+
+    /** Reads a row into {@code out} from {@code o} on. */
+    void read(int y, float[] out, int o, Line line) {
+        load(y, line);
+        ByteBuffer samples = line.samples();
         if (floats && depth == 32) {
-            for (int x = 0; x < width; x++, at += step) {
-                out[o + x] = plane.get(bigEndian ? BE32 : LE32, at);
+            for (int x = 0, i = 0; x < width; x++, i += step) {
+                out[o + x] = samples.getFloat(i);
             }
         } else if (floats) {
-            for (int x = 0; x < width; x++, at += step) {
-                out[o + x] = Float.float16ToFloat(plane.get(bigEndian ? BE16 : LE16, at));
+            for (int x = 0, i = 0; x < width; x++, i += step) {
+                out[o + x] = Float.float16ToFloat(samples.getShort(i));
             }
         } else if (depth <= 8) {
+            byte[] bytes = line.bytes();
             int mask = codes.length - 1;
-            MemorySegment.copy(plane, ValueLayout.JAVA_BYTE, at, scratch, 0, scratch.length);
             for (int x = 0, i = 0; x < width; x++, i += step) {
-                out[o + x] = codes[scratch[i] >> shift & mask];
+                out[o + x] = codes[bytes[i] >> shift & mask];
             }
         } else {
             int mask = codes.length - 1;
-            for (int x = 0; x < width; x++, at += step) {
-                out[o + x] =
-                        codes[(plane.get(bigEndian ? BE16 : LE16, at) & 0xffff) >> shift & mask];
+            for (int x = 0, i = 0; x < width; x++, i += step) {
+                out[o + x] = codes[(samples.getShort(i) & 0xffff) >> shift & mask];
             }
         }
     }
 
-    void write(int y, float[] in, int i) {
-        long at = y * lineBytes + offset;
+    /** Writes a row from {@code from} on; what other components have in the same bytes stays. */
+    void write(int y, float[] in, int from, Line line) {
+        if (step > bytes) {
+            load(y, line);
+        }
+        ByteBuffer samples = line.samples();
         if (floats) {
-            for (int x = 0; x < width; x++, at += step) {
-                plane.set(bigEndian ? BE32 : LE32, at, in[i + x]);
+            for (int x = 0, i = 0; x < width; x++, i += step) {
+                samples.putFloat(i, in[from + x]);
+            }
+        } else {
+            int[] codes = line.codes();
+            Lines.codes(in, from, (1 << depth) - 1, codes);
+            if (depth <= 8) {
+                pack(codes, line.bytes());
+            } else {
+                for (int x = 0, i = 0; x < width; x++, i += step) {
+                    samples.putShort(i, (short) (codes[x] << shift));
+                }
+            }
+        }
+        byte[] stored = line.bytes();
+        MemorySegment.copy(stored, 0, plane, ValueLayout.JAVA_BYTE, at(y), stored.length);
+    }
+
+    private void pack(int[] codes, byte[] bytes) {
+        if (step == 1 && shift == 0) {
+            for (int x = 0; x < bytes.length; x++) {
+                bytes[x] = (byte) codes[x];
             }
             return;
         }
-        double largest = (1 << depth) - 1;
-        for (int x = 0; x < width; x++, at += step) {
-            float v = in[i + x];
-            int code = (int) (Math.min(1f, Math.max(0f, v == v ? v : 0f)) * largest + 0.5);
-            if (depth <= 8) {
-                plane.set(ValueLayout.JAVA_BYTE, at, (byte) (code << shift));
-            } else {
-                plane.set(bigEndian ? BE16 : LE16, at, (short) (code << shift));
-            }
+        for (int x = 0, i = 0; x < codes.length; x++, i += step) {
+            bytes[i] = (byte) (codes[x] << shift);
         }
+    }
+
+    private void load(int y, Line line) {
+        byte[] bytes = line.bytes();
+        MemorySegment.copy(plane, ValueLayout.JAVA_BYTE, at(y), bytes, 0, bytes.length);
+    }
+
+    private long at(int y) {
+        return y * lineBytes + offset;
     }
 }

@@ -64,9 +64,9 @@ public final class PixelReader {
         workers.rows(
                 height,
                 (from, to) -> {
-                    byte[] scratch = samples.scratch();
+                    PixelComponent.Line line = samples.line();
                     for (int y = from; y < to; y++) {
-                        samples.read(y, out.data(), out.row(y), scratch);
+                        samples.read(y, out.data(), out.row(y), line);
                     }
                 });
         return out;

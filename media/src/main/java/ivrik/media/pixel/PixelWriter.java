@@ -11,9 +11,6 @@ import ivrik.core.threads.Workers;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 
-import java.util.ArrayList;
-import java.util.List;
-
 /** A core frame into an FFmpeg picture of any RGB(A), grey or Y'CbCr layout. */
 public final class PixelWriter {
     private PixelWriter() {}
@@ -26,19 +23,19 @@ public final class PixelWriter {
         AVPixFmtDescriptor layout = av_pix_fmt_desc_get(out.format());
         boolean alpha = (layout.flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
         Frame ready = alpha ? frame.straight(workers) : Composite.overBlack(frame, workers);
-        List<Plane> planes =
-                new ArrayList<>(
-                        (layout.flags() & AV_PIX_FMT_FLAG_RGB) != 0
-                                ? ready.colour()
-                                : toYuv(ready, out, layout, workers));
+        if ((layout.flags() & AV_PIX_FMT_FLAG_RGB) != 0) {
+            for (int c = 0; c < 3; c++) {
+                write(ready.colour().get(c), out, layout, c, workers);
+            }
+        } else {
+            new YuvWriter(ready, out, layout).write(workers);
+        }
         if (alpha) {
-            planes.add(
+            Plane coverage =
                     ready.isOpaque()
                             ? Plane.flat(ready.width(), ready.height(), 1)
-                            : ready.coverage().getFirst());
-        }
-        for (int c = 0; c < layout.nb_components(); c++) {
-            write(planes.get(c), out, layout, c, workers);
+                            : ready.coverage().getFirst();
+            write(coverage, out, layout, layout.nb_components() - 1, workers);
         }
     }
 
@@ -49,42 +46,33 @@ public final class PixelWriter {
 
     private static void write(
             Plane in, AVFrame out, AVPixFmtDescriptor layout, int component, Workers workers) {
+        PixelComponent samples = component(in.size(), out, layout, component);
+        workers.rows(
+                in.height(),
+                (from, to) -> {
+                    PixelComponent.Line line = samples.line();
+                    for (int y = from; y < to; y++) {
+                        samples.write(y, in.data(), in.row(y), line);
+                    }
+                });
+    }
+
+    /**
+     * A component that takes as many samples as there are.
+     *
+     * @throws IllegalArgumentException if the picture has room for more or for fewer
+     */
+    static PixelComponent component(
+            Size size, AVFrame out, AVPixFmtDescriptor layout, int component) {
         boolean chroma = PixelReader.isChroma(layout, component);
         Size room =
                 new Size(
                         chroma ? -(-out.width() >> layout.log2_chroma_w()) : out.width(),
                         chroma ? -(-out.height() >> layout.log2_chroma_h()) : out.height());
-        if (!in.size().equals(room)) {
+        if (!size.equals(room)) {
             throw new IllegalArgumentException(
-                    "a plane of " + in.size() + " does not fit a picture of " + room);
+                    "a plane of " + size + " does not fit a picture of " + room);
         }
-        PixelComponent samples =
-                new PixelComponent(out, layout, component, in.width(), in.height());
-        workers.rows(
-                in.height(),
-                (from, to) -> {
-                    for (int y = from; y < to; y++) {
-                        samples.write(y, in.data(), in.row(y));
-                    }
-                });
-    }
-
-    private static List<Plane> toYuv(
-            Frame frame, AVFrame out, AVPixFmtDescriptor layout, Workers workers) {
-        Yuv yuv =
-                Yuv.of(
-                        out.colorspace(),
-                        out.color_range() == AVCOL_RANGE_JPEG,
-                        layout.comp(0).depth(),
-                        out.height());
-        List<Plane> full = yuv.fromRgb(frame.colour(), workers);
-        if (layout.log2_chroma_w() == 0) {
-            return full;
-        }
-        boolean rows = layout.log2_chroma_h() == 1;
-        return List.of(
-                full.get(0),
-                Chroma.down(full.get(1), rows, workers),
-                Chroma.down(full.get(2), rows, workers));
+        return new PixelComponent(out, layout, component, size.width(), size.height());
     }
 }

@@ -6,8 +6,6 @@ import ivrik.core.colour.Luma;
 import ivrik.core.picture.Plane;
 import ivrik.core.threads.Workers;
 
-import java.util.List;
-
 /**
  * Luma and colour difference to R'G'B' and back, by the luma weights of ITU-R BT.601, BT.709 and
  * BT.2020; each inverse is solved from its forward.
@@ -96,40 +94,37 @@ record Yuv(
                 });
     }
 
-    /** Red, green and blue to codes of Y', Cb, Cr as shares of the largest code. */
-    List<Plane> fromRgb(List<Plane> rgb, Workers workers) {
-        Plane r = rgb.get(0);
-        int width = r.width();
-        Plane y = Plane.of(width, r.height());
-        Plane cb = Plane.of(width, r.height());
-        Plane cr = Plane.of(width, r.height());
-        double kg = 1 - kr - kb;
-        workers.rows(
-                r.height(),
-                (from, to) -> {
-                    for (int row = from; row < to; row++) {
-                        for (int x = 0; x < width; x++) {
-                            double red = clamp(rgb.get(0).at(x, row));
-                            double green = clamp(rgb.get(1).at(x, row));
-                            double blue = clamp(rgb.get(2).at(x, row));
-                            double luma = kr * red + kg * green + kb * blue;
-                            int o = row * width + x;
-                            y.data()[o] = (float) (blackLuma + lumaSpan * luma);
-                            cb.data()[o] =
-                                    (float)
-                                            (chromaZero
-                                                    + chromaSpan * (blue - luma) / (2 * (1 - kb)));
-                            cr.data()[o] =
-                                    (float)
-                                            (chromaZero
-                                                    + chromaSpan * (red - luma) / (2 * (1 - kr)));
-                        }
-                    }
-                });
-        return List.of(y, cb, cr);
+    /** Rows of red, green and blue from 0 to 1 to rows of codes of Y', as shares of the largest code. */
+    void luma(float[] red, float[] green, float[] blue, float[] y) {
+        float black = (float) blackLuma;
+        float r = (float) (lumaSpan * kr);
+        float g = (float) (lumaSpan * (1 - kr - kb));
+        float b = (float) (lumaSpan * kb);
+        for (int i = 0; i < y.length; i++) {
+            y[i] = black + r * red[i] + g * green[i] + b * blue[i];
+        }
     }
 
-    private static double clamp(float v) {
-        return v > 0 ? Math.min(v, 1f) : 0;
+    /** The same to Cb. */
+    void cb(float[] red, float[] green, float[] blue, float[] cb) {
+        difference(blue, 1 - kb, red, kr, green, cb);
+    }
+
+    /** The same to Cr. */
+    void cr(float[] red, float[] green, float[] blue, float[] cr) {
+        difference(red, 1 - kr, blue, kb, green, cr);
+    }
+
+    /** How far one colour lies over luma, with the weights of the others in luma. */
+    private void difference(
+            float[] own, double rest, float[] other, double weight, float[] green, float[] out) {
+        double gain = chromaSpan / (2 * rest);
+        float zero = (float) chromaZero;
+        float a = (float) (gain * rest);
+        float b = (float) (gain * weight);
+        float c = (float) (gain * (1 - kr - kb));
+        for (int i = 0; i < out.length; i++) {
+            out[i] = zero + (a * own[i] - b * other[i] - c * green[i]);
+        }
     }
 }

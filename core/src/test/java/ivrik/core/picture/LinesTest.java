@@ -1,0 +1,54 @@
+package ivrik.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+import java.util.Arrays;
+import java.util.Random;
+
+class LinesTest {
+    /** Every code, floats about every step from one code to the next, and what no code stands for. */
+    private static float[] samples(Depth depth, int largest) {
+        Random random = new Random(3);
+        float[] samples = new float[4 * largest + 1000 + 7];
+        for (int code = 0; code < largest; code++) {
+            samples[4 * code] = depth.toFloat(code);
+            samples[4 * code + 1] = (float) ((code + 0.49) / largest);
+            samples[4 * code + 2] = (float) ((code + 0.51) / largest);
+            samples[4 * code + 3] = (float) ((code - 0.49) / largest);
+        }
+        for (int i = 4 * largest; i < samples.length; i++) {
+            samples[i] = random.nextBoolean() ? 1 + random.nextFloat() : -random.nextFloat();
+        }
+        float[] odd = {Float.NaN, -0f, Float.POSITIVE_INFINITY, Float.NEGATIVE_INFINITY, 1, 1e-40f};
+        System.arraycopy(odd, 0, samples, samples.length - odd.length - 2, odd.length);
+        return samples;
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"INT8", "INT10", "INT12", "INT16"})
+    void codesAreThoseOfTheDepthOneByOne(Depth depth) {
+        int largest = (1 << depth.bits()) - 1;
+        float[] samples = samples(depth, largest);
+        int[] codes = new int[samples.length - 3];
+        Lines.codes(samples, 3, largest, codes);
+        int[] wanted = new int[codes.length];
+        Arrays.setAll(wanted, i -> depth.toCode(samples[i + 3]));
+        assertThat(codes).isEqualTo(wanted);
+    }
+
+    @Test
+    void sharesLieBetweenNothingAndAll() {
+        float[] samples = samples(Depth.INT8, 255);
+        float[] shares = new float[samples.length - 5];
+        Lines.shares(samples, 5, shares);
+        for (int i = 0; i < shares.length; i++) {
+            float v = samples[i + 5];
+            assertThat(shares[i])
+                    .isEqualTo(v <= 0 ? Float.valueOf(0) : Float.valueOf(Math.min(v, 1)));
+        }
+    }
+}

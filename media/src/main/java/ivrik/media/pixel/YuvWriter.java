@@ -1,0 +1,111 @@
+package ivrik.media.pixel;
+
+import static org.bytedeco.ffmpeg.global.avutil.AVCOL_RANGE_JPEG;
+
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Lines;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
+import ivrik.core.threads.Workers;
+
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
+
+import java.util.List;
+
+/**
+ * The colours of a frame written as luma and colour difference, row by row: no planes between. Colour
+ * difference may have half as many samples across, and half as many rows.
+ */
+final class YuvWriter {
+    private final List<Plane> colour;
+    private final Yuv yuv;
+    private final int height;
+    private final int rowsShared;
+    private final boolean halved;
+    private final PixelComponent luma;
+    private final PixelComponent cb;
+    private final PixelComponent cr;
+    private final Size chroma;
+
+    YuvWriter(Frame frame, AVFrame out, AVPixFmtDescriptor layout) {
+        if (layout.log2_chroma_w() > 1 || layout.log2_chroma_h() > layout.log2_chroma_w()) {
+            throw new IllegalArgumentException("no way to write " + out.format());
+        }
+        colour = frame.colour();
+        yuv =
+                Yuv.of(
+                        out.colorspace(),
+                        out.color_range() == AVCOL_RANGE_JPEG,
+                        layout.comp(0).depth(),
+                        out.height());
+        height = frame.height();
+        halved = layout.log2_chroma_w() == 1;
+        rowsShared = 1 << layout.log2_chroma_h();
+        chroma =
+                new Size(
+                        halved ? (frame.width() + 1) / 2 : frame.width(),
+                        (height + rowsShared - 1) / rowsShared);
+        luma = PixelWriter.component(frame.size(), out, layout, 0);
+        cb = PixelWriter.component(chroma, out, layout, 1);
+        cr = PixelWriter.component(chroma, out, layout, 2);
+    }
+
+    void write(Workers workers) {
+        workers.rows(
+                chroma.height(),
+                (from, to) -> {
+                    Band band = new Band();
+                    for (int y = from; y < to; y++) {
+                        band.write(y);
+                    }
+                });
+    }
+
+    /** What one thread needs: rows of floats and of bytes. */
+    private final class Band {
+        private final int width = colour.getFirst().width();
+        private final float[] red = new float[width];
+        private final float[] green = new float[width];
+        private final float[] blue = new float[width];
+        private final float[] y = new float[width];
+        private final float[][] blues = new float[2][width];
+        private final float[][] reds = new float[2][width];
+        private final float[] sum = new float[width];
+        private final float[] half = new float[chroma.width()];
+        private final PixelComponent.Line lumaLine = luma.line();
+        private final PixelComponent.Line chromaLine = cb.line();
+
+        /** One row of colour difference and the rows of luma that share it. */
+        void write(int row) {
+            for (int i = 0; i < rowsShared; i++) {
+                int at = row * rowsShared + i;
+                if (at < height) {
+                    load(at);
+                    yuv.luma(red, green, blue, y);
+                    luma.write(at, y, 0, lumaLine);
+                    yuv.cb(red, green, blue, blues[i]);
+                    yuv.cr(red, green, blue, reds[i]);
+                }
+            }
+            boolean pair = rowsShared == 2 && row * 2 + 1 < height;
+            write(row, cb, blues[0], blues[pair ? 1 : 0]);
+            write(row, cr, reds[0], reds[pair ? 1 : 0]);
+        }
+
+        private void load(int at) {
+            Lines.shares(colour.get(0).data(), colour.get(0).row(at), red);
+            Lines.shares(colour.get(1).data(), colour.get(1).row(at), green);
+            Lines.shares(colour.get(2).data(), colour.get(2).row(at), blue);
+        }
+
+        private void write(int row, PixelComponent component, float[] upper, float[] lower) {
+            if (halved) {
+                Chroma.halved(upper, lower, sum, half);
+                component.write(row, half, 0, chromaLine);
+            } else {
+                component.write(row, upper, 0, chromaLine);
+            }
+        }
+    }
+}

@@ -19,4 +19,4 @@ if errorlevel 1 (
 )
 set "MEMORY="
 if defined IVRIK_MEMORY set "MEMORY=-Xmx%IVRIK_MEMORY%"
-"%JDK%\bin\java" --add-modules=jdk.incubator.vector --enable-native-access=ALL-UNNAMED -Xshare:auto -XX:+UseParallelGC %MEMORY% "-Divrik.home=%HOME_DIR%." -cp "%HOME_DIR%cli\target\ivrik-cli-0.1.0.jar;%HOME_DIR%app\target\ivrik-app-0.1.0.jar;%HOME_DIR%target\lib\*" ivrik.cli.Ivrik %*
+"%JDK%\bin\java" --add-modules=jdk.incubator.vector --enable-native-access=ALL-UNNAMED -Xshare:auto -XX:+UseG1GC -XX:G1HeapRegionSize=1m %MEMORY% "-Divrik.home=%HOME_DIR%." -cp "%HOME_DIR%cli\target\ivrik-cli-0.1.0.jar;%HOME_DIR%app\target\ivrik-app-0.1.0.jar;%HOME_DIR%target\lib\*" ivrik.cli.Ivrik %*

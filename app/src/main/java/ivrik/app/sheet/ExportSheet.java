@@ -66,6 +66,7 @@ public final class ExportSheet extends VBox {
     private final Button start = new Button("Export");
     private final Button cancel = new Button("Close");
     private final Button reveal = new Button("Show in its folder");
+    private final Button throwAway = new Button("Throw away what is done");
     private volatile boolean stopped;
     private boolean running;
     private boolean mayReplace;
@@ -115,7 +116,9 @@ public final class ExportSheet extends VBox {
                     }
                 });
         reveal.setOnAction(e -> around.reveal(Path.of(this.target.getText())));
-        reveal.setVisible(false);
+        shown(reveal, false);
+        throwAway.setId("export-throw-away");
+        shown(throwAway, false);
         start.getStyleClass().add("primary");
         start.setOnAction(e -> start());
         cancel.setOnAction(
@@ -174,7 +177,7 @@ public final class ExportSheet extends VBox {
         bar.setVisible(false);
         word.setWrapText(true);
         word.setMinHeight(18);
-        HBox buttons = new HBox(8, reveal, cancel, start);
+        HBox buttons = new HBox(8, reveal, throwAway, cancel, start);
         buttons.setAlignment(Pos.CENTER_RIGHT);
         getChildren().addAll(head, grid, bar, word, buttons);
         setMaxWidth(640);
@@ -260,7 +263,8 @@ public final class ExportSheet extends VBox {
         running = true;
         stopped = false;
         start.setDisable(true);
-        reveal.setVisible(false);
+        shown(reveal, false);
+        shown(throwAway, false);
         cancel.setText("Cancel");
         bar.setProgress(0);
         bar.setVisible(true);
@@ -299,7 +303,11 @@ public final class ExportSheet extends VBox {
                                     .collect(Collectors.joining());
             done = true;
         } catch (CancelledException e) {
-            end = "Cancelled; nothing was written under that name.";
+            end =
+                    "Cancelled; nothing was written under that name."
+                            + (Export.isBrokenOff(order.out())
+                                    ? " What is done is kept: Export goes on from there."
+                                    : "");
         } catch (TargetExistsException e) {
             end = e.getMessage() + ". Replace it, or choose another name.";
             exists = true;
@@ -313,9 +321,12 @@ public final class ExportSheet extends VBox {
         String said = end;
         boolean finished = done;
         boolean ask = exists;
+        boolean kept = Export.isBrokenOff(order.out());
         Platform.runLater(
                 () -> {
                     ended(said, finished);
+                    shown(throwAway, kept);
+                    throwAway.setOnAction(e -> throwAway(order.out()));
                     if (ask) {
                         mayReplace = true;
                         start.setText("Replace");
@@ -341,6 +352,18 @@ public final class ExportSheet extends VBox {
         start.setDisable(false);
         cancel.setText("Close");
         bar.setVisible(finished);
-        reveal.setVisible(finished);
+        shown(reveal, finished);
+    }
+
+    /** Of an export that was broken off. */
+    private void throwAway(Path out) {
+        shown(throwAway, false);
+        word.setText("What was done is thrown away.");
+        Thread.ofVirtual().start(() -> Export.throwAway(out));
+    }
+
+    private static void shown(Button button, boolean shown) {
+        button.setVisible(shown);
+        button.setManaged(shown);
     }
 }

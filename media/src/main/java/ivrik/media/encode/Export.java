@@ -1,16 +1,11 @@
 package ivrik.media.encode;
 
 import ivrik.core.cache.Store;
-import ivrik.core.colour.ColourSpace;
-import ivrik.core.colour.Conversion;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.core.render.Dither;
-import ivrik.core.render.Plan;
-import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
@@ -19,6 +14,7 @@ import ivrik.media.UnwritableTargetException;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.MediaPictures;
 import ivrik.media.decode.NumberedSequence;
+import ivrik.media.file.SafeFile;
 import ivrik.media.sound.SoundMix;
 
 import java.nio.file.Files;
@@ -29,9 +25,17 @@ import java.util.function.LongConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** A range of a project written as a still, a numbered sequence or a movie with sound. */
+/**
+ * A range of a project written as a still, a numbered sequence or a movie with sound. Frames are decoded,
+ * rendered and encoded at once, each by threads of its own. A movie is made in parts; those that are
+ * finished stay beside the target until it is whole, so that an export that was broken off goes on from
+ * there, and comes to the same bytes.
+ */
 public final class Export {
     private static final long CACHE_BYTES = 256L << 20;
+
+    /** Frames of a part of a movie: some seconds. */
+    private static final int PART = 96;
 
     private Export() {}
 
@@ -136,40 +140,67 @@ public final class Export {
     }
 
     /**
-     * Writes it, and says how many frames are done after each. A movie that is cancelled or fails
-     * leaves nothing under its name; of a numbered sequence the frames already written stay.
+     * Writes it. A movie that is cancelled or fails leaves nothing under its name; of a numbered sequence
+     * the frames already written stay. What was done is kept, see {@link Unfinished}.
      *
+     * @param progress told how many frames are done, those of before an export was broken off too; by
+     *     threads of its own
      * @return what is not as one would expect, in words for the user; often nothing
      * @throws ivrik.media.TargetExistsException if a file is there and may not be replaced
      * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
      * @throws ivrik.core.IvrikException what could not be read or written
      */
-    public static List<String> run(Order order, Workers workers, LongConsumer done, Cancel cancel) {
+    public static List<String> run(
+            Order order, Workers workers, LongConsumer progress, Cancel cancel) {
         check(order);
+        Unfinished unfinished = Unfinished.of(order);
+        List<Path> existing = OutputFiles.existing(order.out(), order.range());
+        OutputFiles.protect(existing, order.inputs());
+        if (!order.overwrite()) {
+            OutputFiles.refuse(existing.stream().filter(f -> !unfinished.wrote(f)).toList());
+        }
+        probe(order);
         List<String> words = new ArrayList<>();
+        if (!order.form().carries(order.project().sequence().colour())) {
+            words.add(
+                    order.form().title()
+                            + " does not carry "
+                            + order.project().sequence().colour().title()
+                            + ": its colours are brought to BT.709 and sRGB");
+        }
         Store store = new Store(CACHE_BYTES);
-        try (MediaPictures pictures = new MediaPictures(workers, store)) {
+        try (unfinished;
+                MediaPictures pictures = new MediaPictures(workers, store)) {
+            unfinished.begin().ifPresent(words::add);
             Renderer renderer = new Renderer(pictures, workers, store);
-            Planner planner = new Planner(order.project());
-            Frames frames =
-                    new Frames(order, planner, renderer, depth(order, workers), workers, cancel);
-            ColourSpace space = order.project().sequence().colour();
-            if (!order.form().carries(space)) {
-                words.add(
-                        order.form().title()
-                                + " does not carry "
-                                + space.title()
-                                + ": its colours are brought to BT.709 and sRGB");
-            }
+            ExportFrames frames =
+                    new ExportFrames(order, renderer, depth(order, workers), workers, cancel);
             if (order.form().isMovie()) {
-                movie(frames, done, words);
+                movie(frames, unfinished, progress, words);
             } else {
-                stills(frames, done);
+                stills(frames, unfinished, progress);
             }
+            unfinished.remove();
         }
         return List.copyOf(words);
     }
 
+    /** Whether anything is kept of an export to a target that was broken off. */
+    public static boolean isBrokenOff(Path out) {
+        return Unfinished.isOfUse(Unfinished.folder(out));
+    }
+
+    /** Throws away what is kept of an export to a target that was broken off. */
+    public static void throwAway(Path out) {
+        Unfinished.remove(Unfinished.folder(out));
+    }
+
+    /** Fails now, not after the first part, if the place cannot be written to. */
+    private static void probe(Order order) {
+        new SafeFile(NumberedSequence.numbered(order.out(), order.range().first())).close();
+    }
+
+    /** Sees to it that all is there and that the form can do it, before anything is written. */
     private static void check(Order order) {
         for (Source source : files(order.project())) {
             boolean used =
@@ -202,78 +233,107 @@ public final class Export {
                     "put %04d into its name for a numbered sequence, or choose one frame",
                     null);
         }
-        List<Path> existing = OutputFiles.existing(order.out(), order.range());
-        OutputFiles.protect(existing, order.inputs());
-        if (!order.overwrite()) {
-            OutputFiles.refuse(existing);
-        }
     }
 
     private static List<Source> files(Project project) {
         return project.sources().stream().filter(s -> s.kind().isFile()).toList();
     }
 
-    /** Renders the frames of an order, dithered if it says so. */
-    private record Frames(
-            Order order,
-            Planner planner,
-            Renderer renderer,
-            Depth depth,
-            Workers workers,
-            Cancel cancel) {
-        Frame frame(long n) {
-            cancel.check();
-            Plan plan = planner.plan(n);
-            Frame frame = carried(renderer.render(plan, order.scale(), cancel));
-            boolean changed = !plan.layers().stream().allMatch(Plan.LayerPlan::isNeutral);
-            return order.dither() && depth == Depth.INT8 && changed
-                    ? Dither.of(frame, depth, n, workers)
-                    : frame;
-        }
-
-        /** In colours that the form can write down. */
-        private Frame carried(Frame frame) {
-            ColourSpace space = order.project().sequence().colour();
-            return order.form().carries(space)
-                    ? frame
-                    : Conversion.of(space.primaries(), space.transfer(), ColourSpace.SRGB)
-                            .apply(frame, workers);
-        }
-    }
-
-    private static ColourSpace written(Order order) {
-        ColourSpace space = order.project().sequence().colour();
-        return order.form().carries(space) ? space : ColourSpace.SRGB;
-    }
-
-    private static void stills(Frames frames, LongConsumer done) {
+    private static void stills(ExportFrames frames, Unfinished unfinished, LongConsumer progress) {
         Order order = frames.order();
-        for (long n = order.range().first(); n <= order.range().last(); n++) {
-            Path out = NumberedSequence.numbered(order.out(), n);
-            StillWriter.write(
-                    frames.frame(n), out, frames.depth(), written(order), frames.workers());
-            done.accept(n - order.range().first() + 1);
+        try (Together together = new Together()) {
+            for (long n = order.range().first(); n <= order.range().last(); n++) {
+                Path out = NumberedSequence.numbered(order.out(), n);
+                long done = n - order.range().first() + 1;
+                if (unfinished.wrote(out)) {
+                    progress.accept(done);
+                    continue;
+                }
+                Frame frame = frames.frame(n);
+                together.then(
+                        () -> {
+                            StillWriter.write(
+                                    frame, out, frames.depth(), frames.colour(), frames.workers());
+                            unfinished.writes(out);
+                            progress.accept(done);
+                        });
+            }
+            together.await();
         }
     }
 
-    private static void movie(Frames frames, LongConsumer done, List<String> words) {
+    private static void movie(
+            ExportFrames frames, Unfinished unfinished, LongConsumer progress, List<String> words) {
+        Order order = frames.order();
+        FrameRange range = order.range();
+        MovieWriter.Options options =
+                movieOptions(frames, frames.frame(range.first()).isOpaque(), words);
+        List<Path> parts = new ArrayList<>();
+        for (long first = range.first(); first <= range.last(); first += PART) {
+            FrameRange some = new FrameRange(first, Math.min(first + PART - 1, range.last()));
+            Path part = unfinished.part(parts.size());
+            if (!Files.exists(part)) {
+                part(part, some, frames, options, progress);
+            }
+            progress.accept(some.last() - range.first() + 1);
+            parts.add(part);
+        }
+        try (SoundMix mix = new SoundMix(order.project())) {
+            MovieWriter.join(
+                    order.out(),
+                    options,
+                    parts,
+                    range.length(),
+                    n -> {
+                        frames.cancel().check();
+                        return mix.frame(range.first() + n);
+                    },
+                    frames.workers());
+        }
+    }
+
+    private static void part(
+            Path out,
+            FrameRange some,
+            ExportFrames frames,
+            MovieWriter.Options options,
+            LongConsumer progress) {
+        FrameRange range = frames.order().range();
+        try (MovieWriter writer =
+                        MovieWriter.part(
+                                out, options, some.first() - range.first(), frames.workers());
+                Together together = new Together()) {
+            for (long n = some.first(); n <= some.last(); n++) {
+                Frame frame = frames.frame(n);
+                long done = n - range.first() + 1;
+                together.then(
+                        () -> {
+                            writer.picture(frame);
+                            progress.accept(done);
+                        });
+            }
+            together.await();
+            writer.finish();
+        }
+    }
+
+    private static MovieWriter.Options movieOptions(
+            ExportFrames frames, boolean opaque, List<String> words) {
         Order order = frames.order();
         Form form = order.form();
-        Frame first = frames.frame(order.range().first());
-        boolean sound = order.sound() && SoundMix.hasSound(order.project());
         var options =
                 new MovieWriter.Options(
                         form,
                         order.quality(),
                         order.sampling(),
                         frames.depth(),
-                        !first.isOpaque(),
+                        !opaque,
                         order.project().sequence().size().scaled(order.scale()),
                         order.odd(),
                         order.project().sequence().rate(),
-                        written(order),
-                        sound);
-        if (!first.isOpaque() && !form.keepsAlpha(order.sampling())) {
+                        frames.colour(),
+                        order.sound() && SoundMix.hasSound(order.project()));
+        if (!opaque && !form.keepsAlpha(order.sampling())) {
             words.add(
                     form.title()
                             + " has no alpha"
@@ -290,22 +350,12 @@ public final class Export {
                             + " "
                             + order.odd().word());
         }
-        try (MovieWriter writer = new MovieWriter(order.out(), options, frames.workers());
-                SoundMix mix = new SoundMix(order.project())) {
-            for (long n = order.range().first(); n <= order.range().last(); n++) {
-                writer.picture(frames.frame(n));
-                if (sound) {
-                    writer.sound(mix.frame(n));
-                }
-                done.accept(n - order.range().first() + 1);
-            }
-            writer.finish();
-        }
+        return options;
     }
 
     /** The deepest of the sources (more for what holds more than white), so that untouched pictures leave as they came; floats as 16 bit. */
     private static Depth depth(Order order, Workers workers) {
-        Depth deepest = written(order).isHighRange() ? Depth.INT16 : Depth.INT8;
+        Depth deepest = ExportFrames.colour(order).isHighRange() ? Depth.INT16 : Depth.INT8;
         for (Source source : files(order.project())) {
             try (Footage footage =
                     Footage.open(Path.of(source.path()), source.reading(), workers)) {

@@ -40,6 +40,11 @@ public abstract class Form {
         return Optional.empty();
     }
 
+    /** Of the parts that a movie is made in: NUT keeps packets of any encoder as they are. */
+    Container part() {
+        return new Container("nut", "");
+    }
+
     /** How a movie is held: FFmpeg's names of the container and of the encoder of its sound. */
     record Container(String name, String sound) {}
 

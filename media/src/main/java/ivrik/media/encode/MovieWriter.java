@@ -1,7 +1,6 @@
 package ivrik.media.encode;
 
 import static org.bytedeco.ffmpeg.global.avcodec.*;
-import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.colour.ColourSpace;
@@ -10,37 +9,21 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
-import ivrik.media.UnwritableTargetException;
-import ivrik.media.ffmpeg.Ffmpeg;
-import ivrik.media.file.SafeFile;
-import ivrik.media.pixel.PixelWriter;
+import ivrik.media.decode.Demuxer;
 
-import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
-import org.bytedeco.ffmpeg.avformat.AVFormatContext;
-import org.bytedeco.ffmpeg.avformat.AVIOContext;
-import org.bytedeco.ffmpeg.avformat.AVStream;
-import org.bytedeco.ffmpeg.avutil.AVDictionary;
-import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 import java.nio.file.Path;
+import java.util.List;
+import java.util.function.LongFunction;
 
 /**
  * A movie being written: pictures in order, sound alongside, {@link #finish} at the end. Closed
  * before that, it leaves nothing under its name.
  */
 public final class MovieWriter implements AutoCloseable {
-    private final Path target;
-    private final Workers workers;
-    private final SafeFile file;
-    private final AVFormatContext format = new AVFormatContext(null);
-    private final AVCodecContext video;
-    private final AVStream stream;
-    private final AVPacket packet = av_packet_alloc();
-    private final AVFrame picture;
-    private final SoundEncoder sound;
-    private final Options options;
-    private long frames;
+    private final MovieFile file;
+    private final PictureEncoder encoder;
 
     /**
      * How a movie is written.
@@ -86,7 +69,7 @@ public final class MovieWriter implements AutoCloseable {
             return odd.size(size, form.step(sampling));
         }
 
-        private boolean hasAlpha() {
+        boolean hasAlpha() {
             return alpha && form.keepsAlpha(sampling);
         }
     }
@@ -95,141 +78,98 @@ public final class MovieWriter implements AutoCloseable {
      * @throws ivrik.media.UnwritableTargetException if the place or the form does not do
      */
     public MovieWriter(Path target, Options options, Workers workers) {
-        this.target = target;
-        this.workers = workers;
-        this.options = options;
-        Form.Container container = options.form().container().orElseThrow();
-        this.video = videoContext(options);
-        SafeFile opened = null;
-        SoundEncoder sounding = null;
-        AVFrame room = null;
+        this(target, options, options.form().container().orElseThrow(), 0, workers);
+    }
+
+    private MovieWriter(
+            Path target, Options options, Form.Container container, long first, Workers workers) {
+        file = new MovieFile(target, container);
+        PictureEncoder opened = null;
         try {
-            opened = new SafeFile(target);
-            Encoders.check(
-                    avformat_alloc_output_context2(
-                            format, null, container.name(), opened.aside().toString()),
-                    target);
-            format.flags(format.flags() | AVFormatContext.AVFMT_FLAG_BITEXACT);
-            if ((format.oformat().flags() & AVFMT_GLOBALHEADER) != 0) {
-                video.flags(video.flags() | AV_CODEC_FLAG_GLOBAL_HEADER);
-            }
-            openVideo();
-            stream = avformat_new_stream(format, null);
-            stream.time_base(video.time_base());
-            stream.avg_frame_rate(Ffmpeg.rational(options.rate()));
-            avcodec_parameters_from_context(stream.codecpar(), video);
-            if (options.hasAlpha() && options.form() == Forms.VP9) {
-                AVDictionary facts = new AVDictionary(null);
-                av_dict_set(facts, "alpha_mode", "1", 0);
-                stream.metadata(facts);
-            }
-            sounding = options.sound() ? new SoundEncoder(format, container.sound(), target) : null;
-            AVIOContext io = new AVIOContext(null);
-            Encoders.check(avio_open(io, "file:" + opened.aside(), AVIO_FLAG_WRITE), target);
-            format.pb(io);
-            AVDictionary muxing = new AVDictionary(null);
-            if (container.name().equals("mp4") || container.name().equals("mov")) {
-                av_dict_set(muxing, "movflags", "+faststart+write_colr", 0);
-            }
-            int begun = avformat_write_header(format, muxing);
-            av_dict_free(muxing);
-            Encoders.check(begun, target);
-            room = Encoders.picture(video);
-            file = opened;
-            sound = sounding;
-            picture = room;
+            opened = new PictureEncoder(options, file.hasHeader(), first, target, workers);
+            file.begin(opened.context(), options);
+            encoder = opened;
         } catch (RuntimeException e) {
-            free(opened, sounding, room);
+            if (opened != null) {
+                opened.close();
+            }
+            file.close();
             throw e;
         }
     }
 
-    private static AVCodecContext videoContext(Options options) {
-        Form form = options.form();
-        Size size = options.written();
-        if (size.width() < form.least() || size.height() < form.least()) {
-            throw new UnwritableTargetException(
-                    form.title() + " cannot hold pictures as small as " + options.size(),
-                    "choose another form or a larger size",
-                    null);
-        }
-        AVCodecContext c = Encoders.context(form.encoder(options.sampling()));
-        c.width(size.width());
-        c.height(size.height());
-        c.pix_fmt(form.pixelFormat(options.depth(), options.hasAlpha(), options.sampling()));
-        c.time_base(Ffmpeg.rational(Rational.of(1).dividedBy(options.rate())));
-        c.framerate(Ffmpeg.rational(options.rate()));
-        ColourTags.set(c, options.colour(), form.isRgb());
-        return c;
+    /**
+     * Part of a movie, to be put together with others by {@link #join}: its pictures alone, beginning with
+     * one that needs no other.
+     *
+     * @param first the number of its first picture in the movie
+     */
+    static MovieWriter part(Path target, Options options, long first, Workers workers) {
+        return new MovieWriter(
+                target, options.withSound(false), options.form().part(), first, workers);
     }
 
-    private void openVideo() {
-        AVDictionary d = new AVDictionary(null);
-        video.thread_count(2);
-        options.form()
-                .settings(video, options)
-                .forEach((name, value) -> av_dict_set(d, name, value, 0));
-        Encoders.open(video, d, options.form().title(), options.written());
-        av_dict_free(d);
+    /**
+     * Puts parts together: the same movie as if all had been written at once in parts of that length.
+     *
+     * @param frames how many there must be
+     * @param sound of each frame by its number from 0; asked for only if there is to be sound
+     */
+    static void join(
+            Path target,
+            Options options,
+            List<Path> parts,
+            long frames,
+            LongFunction<float[]> sound,
+            Workers workers) {
+        Form.Container container = options.form().container().orElseThrow();
+        AVPacket packet = av_packet_alloc();
+        try (MovieFile file = new MovieFile(target, container)) {
+            try (PictureEncoder alike =
+                    new PictureEncoder(options, file.hasHeader(), 0, target, workers)) {
+                file.begin(alike.context(), options);
+            }
+            long n = 0;
+            for (Path part : parts) {
+                try (Demuxer pictures = new Demuxer(part, AVMEDIA_TYPE_VIDEO, Demuxer.BEST)) {
+                    for (; pictures.next(packet); n++) {
+                        packet.pts(n);
+                        packet.dts(n);
+                        file.write(packet);
+                        if (options.sound()) {
+                            file.sound(sound.apply(n));
+                        }
+                    }
+                }
+            }
+            if (n != frames) {
+                throw new IllegalStateException(n + " pictures in the parts, not " + frames);
+            }
+            file.finish();
+        } finally {
+            av_packet_free(packet);
+        }
     }
 
     /** The next picture, of the size that was said. */
     public void picture(Frame frame) {
-        Encoders.check(av_frame_make_writable(picture), target);
-        Size size = options.written();
-        Frame fitting = frame.size().equals(size) ? frame : options.odd().to(frame, size, workers);
-        PixelWriter.write(fitting, picture, workers);
-        picture.pts(frames++);
-        send(picture);
+        encoder.encode(frame, file::write);
     }
 
     /** The next stretch of sound: stereo samples at {@link ivrik.media.sound.SoundReader#RATE}. */
     public void sound(float[] stereo) {
-        sound.add(stereo);
+        file.sound(stereo);
     }
 
     /** All pictures and sound are in: write the end and put the movie in its place. */
     public void finish() {
-        send(null);
-        if (sound != null) {
-            sound.finish();
-        }
-        Encoders.check(av_write_trailer(format), target);
-        Encoders.check(avio_closep(format.pb()), target);
-        format.pb(null);
+        encoder.finish(file::write);
         file.finish();
-    }
-
-    private void send(AVFrame next) {
-        Encoders.check(avcodec_send_frame(video, next), target);
-        while (avcodec_receive_packet(video, packet) >= 0) {
-            packet.stream_index(stream.index());
-            packet.duration(1);
-            av_packet_rescale_ts(packet, video.time_base(), stream.time_base());
-            Encoders.check(av_interleaved_write_frame(format, packet), target);
-        }
     }
 
     @Override
     public void close() {
-        free(file, sound, picture);
-    }
-
-    private void free(SafeFile safe, SoundEncoder sounding, AVFrame room) {
-        if (sounding != null) {
-            sounding.close();
-        }
-        if (!format.isNull() && format.pb() != null && !format.pb().isNull()) {
-            avio_closep(format.pb());
-        }
-        if (room != null) {
-            av_frame_free(room);
-        }
-        av_packet_free(packet);
-        avcodec_free_context(video);
-        avformat_free_context(format);
-        if (safe != null) {
-            safe.close();
-        }
+        encoder.close();
+        file.close();
     }
 }

@@ -21,6 +21,12 @@ final class Vp9Form extends Form {
         return Optional.of(new Container("webm", "libopus"));
     }
 
+    /** NUT has no place for alpha, which is not in the packets themselves but beside them. */
+    @Override
+    Container part() {
+        return new Container("webm", "");
+    }
+
     @Override
     public boolean hasQuality() {
         return true;

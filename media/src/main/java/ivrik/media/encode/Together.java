@@ -1,0 +1,60 @@
+package ivrik.media.encode;
+
+import ivrik.core.threads.CancelledException;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+
+/**
+ * Work done in turn by a thread of its own while the caller makes the next: encoding beside rendering. No
+ * more than a few wait, so that memory is bounded; a fault of the work is the caller's.
+ */
+final class Together implements AutoCloseable {
+    private static final int WAITING = 2;
+
+    private final ExecutorService thread =
+            Executors.newSingleThreadExecutor(
+                    Thread.ofPlatform().name("ivrik-encoder").daemon().factory());
+    private final Deque<Future<?>> waiting = new ArrayDeque<>();
+
+    /** Does this after all before it; waits if too much is waiting. */
+    void then(Runnable work) {
+        while (waiting.size() >= WAITING) {
+            awaitOldest();
+        }
+        waiting.add(thread.submit(work));
+    }
+
+    /** Waits until all is done. */
+    void await() {
+        while (!waiting.isEmpty()) {
+            awaitOldest();
+        }
+    }
+
+    private void awaitOldest() {
+        try {
+            waiting.remove().get();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new CancelledException();
+        } catch (ExecutionException e) {
+            switch (e.getCause()) {
+                case RuntimeException fault -> throw fault;
+                case Error fault -> throw fault;
+                default -> throw new IllegalStateException(e.getCause());
+            }
+        }
+    }
+
+    /** Gives up what has not begun and waits for what has. */
+    @Override
+    public void close() {
+        waiting.forEach(each -> each.cancel(false));
+        thread.close();
+    }
+}

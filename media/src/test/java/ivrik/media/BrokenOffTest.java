@@ -1,0 +1,174 @@
+package ivrik.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Workers;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.Export;
+import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
+import ivrik.media.encode.Quality;
+import ivrik.media.file.Owner;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Exports that are broken off and go on later. */
+class BrokenOffTest {
+    private static final FrameRange RANGE = new FrameRange(10, 249);
+    private final Workers workers = Workers.shared();
+
+    @TempDir Path folder;
+
+    private Project project;
+
+    @BeforeEach
+    void elevenSecondsWithATone() {
+        project = made("in.mkv");
+    }
+
+    private Project made(String name) {
+        Path file = folder.resolve(name);
+        TestMedia.make(
+                file,
+                new TestMedia.Track("testsrc2=s=64x48:r=24:d=11,format=yuv444p", "ffv1", ""),
+                new TestMedia.Track(
+                        "sine=frequency=440:sample_rate=48000:duration=11,aformat=sample_fmts=s16",
+                        "flac",
+                        ""));
+        return Import.project(
+                Import.source(file, "in"), BuiltInLooks.named("rgb-split").withDial("red-x", 2.5));
+    }
+
+    private Export.Order order(String name, Form form) {
+        return Export.Order.of(project, folder.resolve(name), form).withRange(RANGE);
+    }
+
+    /** Runs until so many frames are done; says what was done, and by what words. */
+    private List<Long> broken(Export.Order order, long after) {
+        List<Long> done = new ArrayList<>();
+        assertThatThrownBy(
+                        () ->
+                                Export.run(
+                                        order,
+                                        workers,
+                                        done::add,
+                                        () -> !done.isEmpty() && done.getLast() >= after))
+                .isInstanceOf(CancelledException.class);
+        return done;
+    }
+
+    private List<String> run(Export.Order order, List<Long> done) {
+        return Export.run(order, workers, done::add, Cancel.NEVER);
+    }
+
+    private List<Path> hidden() throws IOException {
+        try (var files = Files.list(folder)) {
+            return files.filter(f -> f.getFileName().toString().startsWith(".")).toList();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"ffv1", "h264", "vp9", "av1", "prores"})
+    void aMovieGoesOnFromItsLastWholePartAndComesToTheSameBytes(String name) throws IOException {
+        Form form = Forms.named(name);
+        Export.Order order = order("broken" + form.ending(), form);
+        broken(order, 120);
+        assertThat(order.out()).doesNotExist();
+        assertThat(Export.isBrokenOff(order.out())).isTrue();
+        List<Long> done = new ArrayList<>();
+        assertThat(run(order, done)).contains("it went on from where it had been broken off");
+        assertThat(done).startsWith(96L, 97L).endsWith(240L).isSorted();
+        assertThat(hidden()).isEmpty();
+        Export.Order whole = order("whole" + form.ending(), form);
+        assertThat(run(whole, new ArrayList<>())).isEmpty();
+        assertThat(order.out()).hasSameBinaryContentAs(whole.out());
+        assertThat(TestMedia.sound(whole.out()).length).isGreaterThan(9 * 48_000);
+    }
+
+    @Test
+    void whatIsAskedForOtherwiseBeginsAnew() throws IOException {
+        Export.Order order = order("out.mp4", Forms.H264);
+        broken(order, 120);
+        List<Long> done = new ArrayList<>();
+        assertThat(run(order.withQuality(Quality.SMALL), done)).isEmpty();
+        assertThat(done).startsWith(1L);
+        broken(order("other.mp4", Forms.H264), 120);
+        Path footage = folder.resolve("in.mkv");
+        Files.setLastModifiedTime(footage, FileTime.from(Instant.parse("2020-01-02T03:04:05Z")));
+        done.clear();
+        assertThat(run(order("other.mp4", Forms.H264), done)).isEmpty();
+        assertThat(done).startsWith(1L);
+    }
+
+    @Test
+    void whatWasDoneCanBeThrownAway() throws IOException {
+        Export.Order order = order("out.mkv", Forms.FFV1);
+        broken(order, 120);
+        assertThat(hidden()).hasSize(1);
+        Export.throwAway(order.out());
+        assertThat(hidden()).isEmpty();
+        broken(order, 20); // before the first part is whole nothing is worth keeping
+        assertThat(hidden()).isEmpty();
+    }
+
+    @Test
+    void stillsGoOnAndOnlyTheirOwnAreTakenForDone() throws IOException {
+        Export.Order order = order("s-%03d.png", Forms.PNG).withRange(new FrameRange(10, 29));
+        broken(order, 8);
+        Path first = folder.resolve("s-010.png");
+        FileTime then = Files.getLastModifiedTime(first);
+        List<Long> done = new ArrayList<>();
+        assertThat(run(order, done)).contains("it went on from where it had been broken off");
+        assertThat(done).hasSize(20).isSorted();
+        assertThat(Files.getLastModifiedTime(first)).isEqualTo(then);
+        assertThat(folder.resolve("s-029.png")).exists();
+        assertThat(hidden()).isEmpty();
+
+        Export.Order again = order("t-%03d.png", Forms.PNG).withRange(new FrameRange(10, 29));
+        broken(again, 8);
+        Files.writeString(folder.resolve("t-012.png"), "mine");
+        assertThatThrownBy(() -> run(again, new ArrayList<>()))
+                .isInstanceOf(TargetExistsException.class)
+                .hasMessageContaining("t-012.png");
+        assertThat(folder.resolve("t-012.png")).hasContent("mine");
+    }
+
+    @Test
+    void aPlaceWhereAnotherIvrikExportsIsLeftToIt() throws IOException {
+        Export.Order order = order("out.mkv", Forms.FFV1);
+        broken(order, 120);
+        Path claim = hidden().getFirst().resolve("order");
+        ProcessHandle alive = ProcessHandle.current().parent().orElseThrow();
+        Owner other =
+                new Owner(
+                        Owner.self().machine(),
+                        alive.pid(),
+                        alive.info().startInstant().orElseThrow().toEpochMilli());
+        Files.writeString(
+                claim, Files.readString(claim).replace(Owner.self().token(), other.token()));
+        assertThatThrownBy(() -> run(order, new ArrayList<>()))
+                .isInstanceOf(UnwritableTargetException.class)
+                .hasMessageContaining("another Ivrik");
+        Owner gone = new Owner(Owner.self().machine(), alive.pid(), other.began() - 1_000_000);
+        Files.writeString(claim, Files.readString(claim).replace(other.token(), gone.token()));
+        assertThat(run(order, new ArrayList<>())).hasSize(1);
+    }
+}

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
+import ivrik.core.project.Arrange;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.core.threads.Workers;
@@ -110,7 +111,7 @@ class UnevenRateTest {
         assertThat(source.rate()).isEqualTo(Rational.of(25));
         assertThat(source.frames()).isBetween(72L, 76L);
         Sequence sequence = new Sequence(source.size(), Rational.of(24));
-        assertThat(Import.length(source, sequence)).isBetween(69L, 73L);
+        assertThat(Arrange.length(source, sequence)).isBetween(69L, 73L);
         try (var sound = new ivrik.media.sound.SoundReader(file)) {
             float[] from = sound.read((int) (2.49 * 48000), 960);
             assertThat(Math.abs(from[0])).isLessThan(0.01f);

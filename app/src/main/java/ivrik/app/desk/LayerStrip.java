@@ -5,11 +5,11 @@ import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
-import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Lists;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
 import ivrik.core.look.Reach;
+import ivrik.core.project.Arrange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.rejoin.Blend;
@@ -23,10 +23,8 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 
 /** Under the matrix: which layer is on the desk, which of its looks, and how that meets the picture. */
 final class LayerStrip extends HBox {
@@ -123,23 +121,11 @@ final class LayerStrip extends HBox {
     }
 
     private void swap(int a, int b) {
-        session.edit(
-                "Order of the layers",
-                p -> {
-                    List<Layer> layers = new ArrayList<>(p.layers());
-                    Collections.swap(layers, a, b);
-                    return p.withLayers(layers);
-                });
+        session.edit("Order of the layers", p -> Arrange.swapped(p, a, b));
     }
 
     private void remove(Layer layer) {
-        session.edit(
-                "Take away layer " + layer.name(),
-                p ->
-                        p.withLayers(
-                                p.layers().stream()
-                                        .filter(l -> !l.id().equals(layer.id()))
-                                        .toList()));
+        session.edit("Take away layer " + layer.name(), p -> Arrange.withoutLayer(p, layer.id()));
     }
 
     private MenuButton looks(State state, Layer layer) {
@@ -164,20 +150,18 @@ final class LayerStrip extends HBox {
         item(
                 menu,
                 now.on() ? "Switch it off" : "Switch it on",
-                () -> looks("Look on or off", l -> Lists.with(l, at, l.get(at).withOn(!now.on()))));
+                () ->
+                        session.editLayer(
+                                "Look on or off",
+                                l ->
+                                        l.withLooks(
+                                                Lists.with(l.looks(), at, now.withOn(!now.on())))));
         item(
                 menu,
                 "Add a look after it",
                 () -> {
                     String id = layer.freeLookId();
-                    looks(
-                            "Add a look",
-                            l -> {
-                                List<LayerLook> more = new ArrayList<>(l);
-                                Look fresh = BuiltInLooks.named("in-register");
-                                more.add(at + 1, new LayerLook(id, fresh, true));
-                                return more;
-                            });
+                    session.editLayer("Add a look", l -> Arrange.withNewLook(l, id, at));
                     session.selectLook(id);
                 });
         item(menu, "Do it earlier", () -> moveLook(at, at - 1)).setDisable(at == 0);
@@ -186,29 +170,14 @@ final class LayerStrip extends HBox {
                         menu,
                         "Take the look away",
                         () ->
-                                looks(
-                                        "Take away a look",
-                                        l -> {
-                                            List<LayerLook> fewer = new ArrayList<>(l);
-                                            fewer.remove(at);
-                                            return fewer;
-                                        }))
+                                session.editLayer(
+                                        "Take away a look", l -> Arrange.withoutLook(l, at)))
                 .setDisable(count < 2);
         return menu;
     }
 
     private void moveLook(int from, int to) {
-        looks(
-                "Order of the looks",
-                l -> {
-                    List<LayerLook> moved = new ArrayList<>(l);
-                    Collections.swap(moved, from, to);
-                    return moved;
-                });
-    }
-
-    private void looks(String name, UnaryOperator<List<LayerLook>> change) {
-        session.editLayer(name, l -> l.withLooks(change.apply(l.looks())));
+        session.editLayer("Order of the looks", l -> Arrange.withLooksSwapped(l, from, to));
     }
 
     private MenuButton onto(Look look) {

@@ -2,12 +2,8 @@ package ivrik.app.shell;
 
 import ivrik.app.session.Session;
 import ivrik.core.IvrikException;
-import ivrik.core.look.BuiltInLooks;
-import ivrik.core.look.Lists;
-import ivrik.core.project.Clip;
-import ivrik.core.project.Layer;
+import ivrik.core.project.Arrange;
 import ivrik.core.project.Project;
-import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.NumberedSequence;
@@ -21,7 +17,6 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
-import java.util.stream.IntStream;
 
 /** Files coming into the project; looked into off the interface thread. */
 final class Importer {
@@ -59,7 +54,7 @@ final class Importer {
                                 source ->
                                         session.edit(
                                                 "Bring in " + source.name(),
-                                                p -> withPlaced(p, named(p, source))));
+                                                p -> Arrange.putOn(p, named(p, source))));
                     }
                     Platform.runLater(then);
                 });
@@ -145,74 +140,6 @@ final class Importer {
 
     /** With an id of its own. */
     private static Source named(Project project, Source source) {
-        String id =
-                IntStream.iterate(1, n -> n + 1)
-                        .mapToObj(n -> n == 1 ? source.name() : source.name() + " " + n)
-                        .filter(n -> project.source(n).isEmpty())
-                        .findFirst()
-                        .orElseThrow();
-        return source.withId(id);
-    }
-
-    /**
-     * Lists a source and puts it on: the first one decides size and rate, the next follow it as shots,
-     * and a vector graphic lies over the shots as a layer of its own.
-     */
-    static Project withPlaced(Project project, Source source) {
-        Project listed = project.withSource(source);
-        if (listed.layers().isEmpty()) {
-            Sequence sequence =
-                    new Sequence(
-                            source.size(),
-                            source.kind().isStill() ? project.sequence().rate() : source.rate());
-            Clip clip = new Clip(source.id(), 0, Import.length(source, sequence), 0);
-            return listed.withSequence(sequence)
-                    .withLayers(
-                            List.of(
-                                    Layer.of(
-                                            "shots",
-                                            "shots",
-                                            BuiltInLooks.named("in-register"),
-                                            clip)));
-        }
-        if (source.kind().isDrawn()) {
-            Clip clip = new Clip(source.id(), 0, listed.frames(), 0);
-            return listed.withLayers(
-                    Lists.plus(
-                            listed.layers(),
-                            Layer.of(
-                                    source.id(),
-                                    source.name(),
-                                    BuiltInLooks.named("in-register"),
-                                    clip)));
-        }
-        Layer shots = listed.layers().getFirst();
-        Clip clip = new Clip(source.id(), shots.end(), Import.length(source, listed.sequence()), 0);
-        return listed.withLayer(shots.id(), l -> l.withClips(Lists.plus(l.clips(), clip)));
-    }
-
-    void remove(Source source) {
-        session.edit(
-                "Take out " + source.name(),
-                p ->
-                        p.withSources(
-                                        p.sources().stream()
-                                                .filter(s -> !s.id().equals(source.id()))
-                                                .toList())
-                                .withLayers(
-                                        p.layers().stream()
-                                                .map(
-                                                        l ->
-                                                                l.withClips(
-                                                                        l.clips().stream()
-                                                                                .filter(
-                                                                                        c ->
-                                                                                                !c.source()
-                                                                                                        .equals(
-                                                                                                                source
-                                                                                                                        .id()))
-                                                                                .toList()))
-                                                .filter(l -> !l.clips().isEmpty())
-                                                .toList()));
+        return source.withId(Arrange.freeSourceId(project, source.name()));
     }
 }

@@ -5,9 +5,9 @@ import ivrik.app.session.View;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Peg;
+import ivrik.core.project.Arrange;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Marker;
-import ivrik.core.project.Project;
 
 import java.util.NavigableSet;
 import java.util.Optional;
@@ -55,13 +55,7 @@ final class TimeWork {
     }
 
     void range(boolean begins) {
-        Project project = session.project();
-        FrameRange now = project.played();
-        long here = view.frame.get();
-        FrameRange next =
-                begins
-                        ? new FrameRange(here, Math.max(here, now.last()))
-                        : new FrameRange(Math.min(here, now.first()), here);
+        FrameRange next = Arrange.played(session.project(), view.frame.get(), begins);
         session.edit("Play range " + next, p -> p.withPlayRange(Optional.of(next)));
     }
 

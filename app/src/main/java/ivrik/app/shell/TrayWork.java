@@ -5,6 +5,7 @@ import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.SourceSheet;
 import ivrik.app.tray.Tray;
 import ivrik.core.look.Look;
+import ivrik.core.project.Arrange;
 import ivrik.core.project.Source;
 
 import java.nio.file.Path;
@@ -47,7 +48,7 @@ final class TrayWork implements Tray.Actions {
 
     @Override
     public void place(Source source) {
-        session.edit("Put on " + source.name(), p -> Importer.withPlaced(p, source));
+        session.edit("Put on " + source.name(), p -> Arrange.putOn(p, source));
     }
 
     @Override
@@ -84,7 +85,7 @@ final class TrayWork implements Tray.Actions {
 
     @Override
     public void remove(Source source) {
-        importer.remove(source);
+        session.edit("Take out " + source.name(), p -> Arrange.without(p, source));
     }
 
     @Override

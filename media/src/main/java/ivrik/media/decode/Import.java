@@ -14,9 +14,6 @@ import java.util.List;
 
 /** Files becoming sources, and a first source becoming a project. */
 public final class Import {
-    /** How long a still is shown when it is brought in. */
-    public static final int STILL_SECONDS = 4;
-
     private Import() {}
 
     /**
@@ -62,14 +59,5 @@ public final class Import {
                 .withSequence(sequence)
                 .withSources(List.of(source))
                 .withLayers(List.of(Layer.of("shots", "shots", look, clip)));
-    }
-
-    /** How many frames of a sequence a source fills. */
-    public static long length(Source source, Sequence sequence) {
-        double seconds =
-                source.kind().isStill()
-                        ? STILL_SECONDS
-                        : source.frames() / source.rate().toDouble();
-        return Math.max(1, Math.round(seconds * sequence.rate().toDouble()));
     }
 }

@@ -1,5 +1,6 @@
 package ivrik.app.closeup;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;

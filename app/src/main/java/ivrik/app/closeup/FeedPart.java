@@ -1,7 +1,7 @@
 package ivrik.app.closeup;
 
-import static ivrik.app.closeup.Controls.choice;
-import static ivrik.app.closeup.Controls.word;
+import static ivrik.app.control.Controls.choice;
+import static ivrik.app.control.Controls.word;
 
 import ivrik.app.control.Badge;
 import ivrik.app.control.NumberField;

@@ -1,6 +1,6 @@
 package ivrik.app.closeup;
 
-import static ivrik.app.closeup.Controls.quiet;
+import static ivrik.app.control.Controls.quiet;
 
 import ivrik.app.control.Badge;
 import ivrik.app.control.NumberField;
@@ -8,6 +8,7 @@ import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.shape.LookNumber;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.separation.LaneKind;
@@ -106,7 +107,7 @@ final class LaneNumbers extends GridPane {
                 new NumberField.Spec(
                         "", p.min(), p.max(), p.rest(), p.step(), decimals, p.min() < 0);
         NumberField field =
-                Controls.number(
+                LookNumber.field(
                         kind.id() + "-" + p.name(),
                         spec,
                         kind.title()

@@ -1,9 +1,9 @@
 package ivrik.app.closeup;
 
-import static ivrik.app.closeup.Controls.choice;
-import static ivrik.app.closeup.Controls.quiet;
-import static ivrik.app.closeup.Controls.row;
-import static ivrik.app.closeup.Controls.word;
+import static ivrik.app.control.Controls.choice;
+import static ivrik.app.control.Controls.quiet;
+import static ivrik.app.control.Controls.row;
+import static ivrik.app.control.Controls.word;
 
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Newest;

@@ -1,8 +1,9 @@
 package ivrik.app.closeup;
 
-import static ivrik.app.closeup.Controls.quiet;
-import static ivrik.app.closeup.Controls.row;
+import static ivrik.app.control.Controls.quiet;
+import static ivrik.app.control.Controls.row;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.control.WhileShown;
 import ivrik.app.session.Session;

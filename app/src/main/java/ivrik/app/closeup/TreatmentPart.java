@@ -1,18 +1,18 @@
 package ivrik.app.closeup;
 
-import static ivrik.app.closeup.Controls.choice;
-import static ivrik.app.closeup.Controls.quiet;
-import static ivrik.app.closeup.Controls.row;
-import static ivrik.app.closeup.Controls.word;
+import static ivrik.app.control.Controls.choice;
+import static ivrik.app.control.Controls.quiet;
+import static ivrik.app.control.Controls.row;
+import static ivrik.app.control.Controls.word;
 
-import ivrik.app.control.NumberField;
-import ivrik.app.session.Follow;
+import ivrik.app.control.Controls;
 import ivrik.app.session.LaneEdits;
-import ivrik.app.session.LensSpread;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
+import ivrik.app.shape.Shape;
+import ivrik.app.shape.Shapes;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
@@ -22,7 +22,6 @@ import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Group;
-import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Parameter;
@@ -34,8 +33,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -69,7 +66,17 @@ final class TreatmentPart extends VBox implements Part {
         Step step = state.step().orElseThrow();
         Description d = step.kind().description();
         getChildren().addAll(row(title(d), unit(d)));
-        getChildren().addAll(control(step, d));
+        getChildren()
+                .addAll(
+                        Shapes.of(d.control())
+                                .closeUp(
+                                        new Shape.Around(
+                                                session,
+                                                view,
+                                                palette,
+                                                d,
+                                                step.isWhole(),
+                                                showers)));
         if (!d.note().isEmpty()) {
             Label note = quiet(d.note());
             note.setWrapText(true);
@@ -125,107 +132,6 @@ final class TreatmentPart extends VBox implements Part {
     private static Label unit(Description d) {
         String unit = d.main().unit();
         return quiet(unit.equals("px") ? "pixels" : unit.equals("deg") ? "degrees" : unit);
-    }
-
-    /** The one control with all lanes in it. */
-    private List<Node> control(Step step, Description d) {
-        return switch (d.control()) {
-            case PAD -> {
-                ShiftPad pad = new ShiftPad(session, view, palette);
-                pad.setPrefHeight(166);
-                pad.setId("shift-pad");
-                yield List.of(pad, follow());
-            }
-            case RULER, DIRECTION -> {
-                LaneRuler ruler = new LaneRuler(session, view, palette, d.main());
-                ruler.setId("lane-ruler");
-                yield List.of(ruler);
-            }
-            case SPECTRUM -> {
-                int lanes = LaneEdits.shares(session.state()).size();
-                SpectrumStrip strip = new SpectrumStrip(session, view, palette, lanes);
-                strip.setId("spectrum-strip");
-                yield List.of(strip);
-            }
-            case LENS -> {
-                LanePlot plot = new LanePlot(session, view, palette);
-                plot.setId("lane-plot");
-                yield List.of(plot, apart());
-            }
-            case PLOT -> {
-                LanePlot plot = new LanePlot(session, view, palette);
-                plot.setId("lane-plot");
-                yield d.series().isPresent()
-                        ? List.of(
-                                plot,
-                                hint(
-                                        "Press in the plot to set a point of "
-                                                + (step.isWhole()
-                                                        ? "the curve"
-                                                        : "the lane being worked on")
-                                                + ", and drag it; the right button takes it"
-                                                + " away."))
-                        : List.of(plot);
-            }
-            case GRID -> {
-                KernelGrid grid = new KernelGrid(session, view);
-                showers.add(grid::show);
-                yield List.of(grid);
-            }
-            case PINS -> {
-                PinsPart pins = new PinsPart(session, view);
-                showers.add(pins::show);
-                yield List.of(pins);
-            }
-        };
-    }
-
-    /** The one number that spreads a lens over the lanes. */
-    private Node apart() {
-        NumberField field =
-                Controls.number(
-                        "lens-apart",
-                        new NumberField.Spec("%", -50, 50, 0, 0.1, 2, true),
-                        "How far the first and the last lane lie to either side at the corner; what"
-                                + " lies between is held",
-                        session,
-                        "Spread the lens",
-                        to -> {
-                            String step = session.state().stepId();
-                            long frame = view.frame.get();
-                            return l -> LensSpread.with(l, step, frame, to);
-                        });
-        showers.add(
-                s ->
-                        s.step()
-                                .filter(step -> step.kind() instanceof Lens)
-                                .ifPresent(
-                                        step -> field.show(LensSpread.at(step, view.frame.get()))));
-        return row(quiet("apart at the corner"), field);
-    }
-
-    static Label hint(String text) {
-        Label hint = new Label(text);
-        hint.getStyleClass().add("quiet");
-        hint.setWrapText(true);
-        return hint;
-    }
-
-    private Node follow() {
-        ToggleGroup group = new ToggleGroup();
-        FlowPane box = new FlowPane(2, 2);
-        for (Follow how : Follow.values()) {
-            ToggleButton button = Controls.toggle("follow-" + how, how.toString(), how.help());
-            button.setToggleGroup(group);
-            button.setOnAction(
-                    e -> {
-                        button.setSelected(true);
-                        view.follow.set(how);
-                    });
-            showers.add(s -> button.setSelected(view.follow.get() == how));
-            box.getChildren().add(button);
-        }
-        return box;
     }
 
     /** Where on the road a treatment of the whole picture is done. */

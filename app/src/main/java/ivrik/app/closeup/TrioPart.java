@@ -1,7 +1,7 @@
 package ivrik.app.closeup;
 
-import static ivrik.app.closeup.Controls.quiet;
-import static ivrik.app.closeup.Controls.row;
+import static ivrik.app.control.Controls.quiet;
+import static ivrik.app.control.Controls.row;
 
 import ivrik.app.control.Badge;
 import ivrik.app.control.InkWell;

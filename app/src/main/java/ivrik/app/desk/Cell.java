@@ -5,6 +5,8 @@ import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.Values;
 import ivrik.app.session.View;
+import ivrik.app.shape.Shape;
+import ivrik.app.shape.Shapes;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
@@ -66,11 +68,11 @@ final class Cell extends Drawing {
         Settings now = Values.at(session, view.frame.get()).orElseThrow().settings(told, lane);
         boolean held = look.lanes().get(lane).hold() && told.kind() instanceof Move;
         boolean acts = told.on() && (told.isWhole() || !held && look.isShown(lane));
-        CellArt art = CellArt.of(told.kind().description().control());
+        Shape shape = Shapes.of(told.kind().description().control());
         double top = told.isWhole() ? h / 2 - 14 : h < Metrics.LOW ? 15 : 25;
         double foot = told.isWhole() ? h / 2 + 20 : h - (h < Metrics.LOW ? 7 : 11);
         g.setGlobalAlpha(acts ? 1 : FAINT);
-        art.draw(g, p, w / 2, top, Math.min(16, top - 5), p.ink(kind), told.kind(), now);
+        shape.draw(g, p, w / 2, top, Math.min(16, top - 5), p.ink(kind), told.kind(), now);
         if (!told.amounts(lane).jitter().isNone()) {
             g.setStroke(p.ink(kind));
             g.setLineWidth(1);
@@ -81,7 +83,7 @@ final class Cell extends Drawing {
         g.setFont(p.numbers(12));
         boolean neutral = held || told.kind().isNeutral(now);
         g.setFill(p.colour(neutral ? "quiet" : "type"));
-        String text = held ? "held" : art.text(told.kind(), now);
+        String text = held ? "held" : shape.text(told.kind(), now);
         g.fillText(text, w / 2, foot, w - 6);
         g.setTextAlign(TextAlignment.LEFT);
     }

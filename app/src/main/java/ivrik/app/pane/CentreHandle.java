@@ -3,6 +3,8 @@ package ivrik.app.pane;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
+import ivrik.app.shape.LaneHandle;
+import ivrik.app.shape.Mapping;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
 import ivrik.core.treatment.Centre;

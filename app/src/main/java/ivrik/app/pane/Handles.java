@@ -3,6 +3,9 @@ package ivrik.app.pane;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
+import ivrik.app.shape.Handle;
+import ivrik.app.shape.Mapping;
+import ivrik.app.shape.Shapes;
 import ivrik.app.theme.Palette;
 import ivrik.core.treatment.Centre;
 import ivrik.core.treatment.Control;
@@ -13,22 +16,26 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 
 /** The handles of the selected treatment on the picture, by what its description has. */
 public final class Handles {
     private final Session session;
-    private final Handle shift;
+    private final Map<Control, Handle> ofShapes = new EnumMap<>(Control.class);
     private final Handle centre;
-    private final Handle pins;
     private final Handle line;
     private Handle taken;
 
     public Handles(Session session, View view) {
         this.session = session;
-        this.shift = new ShiftHandles(session, view);
+        for (Control control : Control.values()) {
+            Shapes.of(control)
+                    .handle(session, view)
+                    .ifPresent(handle -> ofShapes.put(control, handle));
+        }
         this.centre = new CentreHandle(session, view);
-        this.pins = new PinHandles(session, view);
         this.line = new LineHandle(session, view);
     }
 
@@ -38,11 +45,8 @@ public final class Handles {
                 .ifPresent(
                         t -> {
                             Description d = t.description();
-                            if (d.control() == Control.PAD) {
-                                present.add(shift);
-                            }
-                            if (d.control() == Control.PINS) {
-                                present.add(pins);
+                            if (ofShapes.containsKey(d.control())) {
+                                present.add(ofShapes.get(d.control()));
                             }
                             if (hasLine()) {
                                 present.add(line);

@@ -1,6 +1,7 @@
 package ivrik.app.pane;
 
 import ivrik.app.picture.Shown;
+import ivrik.app.shape.Mapping;
 import ivrik.app.theme.Palette;
 import ivrik.core.measure.EdgeProfile;
 import ivrik.core.separation.LaneKind;

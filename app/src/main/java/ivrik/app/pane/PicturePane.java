@@ -5,6 +5,7 @@ import ivrik.app.picture.Shown;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Show;
+import ivrik.app.shape.Mapping;
 import ivrik.app.theme.Marks;
 import ivrik.app.theme.Palette;
 import ivrik.core.picture.Size;

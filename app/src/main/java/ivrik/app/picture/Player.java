@@ -16,6 +16,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.locks.LockSupport;
@@ -23,7 +24,8 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 
 /**
- * Plays at the sequence's rate, from frames rendered ahead. When they are not ready in time the size
+ * Plays at the sequence's rate, from frames rendered ahead: the frame that is heard, or by the clock where
+ * there is no sound. When they are not ready in time the size
  * of the picture is halved, and said so, before any time is lost.
  */
 public final class Player {
@@ -76,7 +78,9 @@ public final class Player {
             PictureService service,
             Consumer<Shown> screen,
             Supplier<Optional<Speaker>> speakers) {
-        this.sound = new SoundTrackPlayer(speakers);
+        this.sound =
+                new SoundTrackPlayer(
+                        speakers, System::nanoTime, why -> Platform.runLater(() -> fault(why)));
         this.session = session;
         this.view = view;
         this.service = service;
@@ -136,8 +140,8 @@ public final class Player {
             startedAt = now;
             sound.start(project, startFrame, view.loop.get());
         }
-        long passed = (long) ((now - startedAt) / 1e9 * project.sequence().rate().toDouble());
-        long frame = startFrame + passed;
+        long frame = due(now, project);
+        sound.follow(project, frame, view.loop.get());
         if (frame > range.last()) {
             if (!view.loop.get()) {
                 view.frame.set(range.last());
@@ -152,6 +156,18 @@ public final class Player {
         wanted = frame;
         view.frame.set(frame);
         show(project, frame);
+    }
+
+    /** The frame that is heard; without sound the one that the clock has come to since. */
+    private long due(long now, Project project) {
+        OptionalLong heard = sound.now();
+        if (heard.isPresent()) {
+            startFrame = heard.getAsLong();
+            startedAt = now;
+            return startFrame;
+        }
+        double passed = (now - startedAt) / 1e9 * project.sequence().rate().toDouble();
+        return startFrame + (long) passed;
     }
 
     /** Shows the frame, or the nearest before it that is ready. */
@@ -248,12 +264,12 @@ public final class Player {
                                     + " treatments";
                     default -> "something went wrong that the log tells more of";
                 };
-        Platform.runLater(() -> fault(why));
+        Platform.runLater(() -> fault("Frames are missing: " + why));
     }
 
-    private void fault(String why) {
+    private void fault(String words) {
         if (view.playing.get()) {
-            said = "Frames are missing: " + why;
+            said = words;
             view.notice.set(said);
         }
     }

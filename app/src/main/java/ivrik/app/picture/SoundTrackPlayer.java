@@ -8,32 +8,66 @@ import ivrik.media.sound.SoundMix;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.Consumer;
+import java.util.function.LongSupplier;
 import java.util.function.Supplier;
 
-/** Plays the sound of a project from a frame on, in a thread of its own, until it is stopped. */
+/**
+ * Plays the sound of a project in a thread of its own, and says which frame is heard, which pictures are to
+ * follow. Each frame's sound is that of the project as it is when it is mixed. Where no sound comes out it
+ * says nothing, and pictures go by the clock.
+ */
 final class SoundTrackPlayer {
     private static final Logger LOG = LoggerFactory.getLogger(SoundTrackPlayer.class);
 
-    private final Supplier<Optional<Speaker>> speakers;
-    private volatile Thread playing;
+    /** An output that stands still for so long has failed. */
+    private static final long STALLED_NANOS = 1_000_000_000;
 
-    SoundTrackPlayer(Supplier<Optional<Speaker>> speakers) {
+    private final Supplier<Optional<Speaker>> speakers;
+    private final LongSupplier clock;
+    private final Consumer<String> fault;
+    private volatile Track playing;
+
+    /**
+     * @param clock in nanoseconds
+     * @param fault told why there is no sound any more, by any thread
+     */
+    SoundTrackPlayer(
+            Supplier<Optional<Speaker>> speakers, LongSupplier clock, Consumer<String> fault) {
         this.speakers = speakers;
+        this.clock = clock;
+        this.fault = fault;
     }
 
     /**
+     * Begins, if there is anything to hear.
+     *
      * @param around whether to begin again at the end of the play range
      */
     void start(Project project, long frame, boolean around) {
         stop();
         if (SoundMix.hasSound(project)) {
-            playing =
-                    Thread.ofPlatform()
-                            .name("ivrik-sound")
-                            .daemon()
-                            .unstarted(() -> play(project, frame, around));
-            playing.start();
+            Track track = new Track(frame);
+            track.project = project;
+            track.around = around;
+            playing = track;
+            Thread.ofPlatform().name("ivrik-sound").daemon().start(track::play);
+        }
+    }
+
+    /** Goes on with the project as it is now; begins at this frame if there was nothing to hear before. */
+    void follow(Project project, long frame, boolean around) {
+        Track track = playing;
+        if (track == null) {
+            start(project, frame, around);
+        } else {
+            track.project = project;
+            track.around = around;
         }
     }
 
@@ -41,21 +75,124 @@ final class SoundTrackPlayer {
         playing = null;
     }
 
-    private void play(Project project, long from, boolean around) {
-        Speaker speaker = speakers.get().orElse(null);
-        if (speaker == null) {
-            return;
+    /**
+     * The frame that is heard now; the one after the last when all has been heard. Before the first sound
+     * comes out it is the first frame. Empty where nothing is heard.
+     */
+    OptionalLong now() {
+        Track track = playing;
+        return track == null ? OptionalLong.empty() : track.now();
+    }
+
+    /** One run from a frame on. */
+    private final class Track {
+        private final Deque<Stretch> sent = new ArrayDeque<>();
+        private final long first;
+        private volatile Project project;
+        private volatile boolean around;
+        private Speaker speaker;
+        private boolean silent;
+        private boolean ended;
+        private long sentSamples;
+        private long heardBefore = -1;
+        private long heardAt;
+
+        /** The samples of one frame: up to which one of all, and of which frame. */
+        private record Stretch(long end, long frame) {}
+
+        Track(long first) {
+            this.first = first;
         }
-        try (speaker;
-                SoundMix mix = new SoundMix(project)) {
-            FrameRange range = project.played();
-            long frame = from;
-            while (playing == Thread.currentThread() && frame <= range.last()) {
-                speaker.play(bytes(mix.frame(frame)));
-                frame = frame == range.last() && around ? range.first() : frame + 1;
+
+        void play() {
+            Speaker opened = speakers.get().orElse(null);
+            synchronized (this) {
+                speaker = opened;
+                silent = opened == null;
+                heardAt = clock.getAsLong();
             }
-        } catch (IvrikException e) {
-            LOG.warn("the sound stopped: {}", e.oneLine(), e);
+            if (opened == null) {
+                return;
+            }
+            try (opened;
+                    SoundMix mix = new SoundMix(project)) {
+                send(mix, opened);
+                waitUntilHeard();
+            } catch (IvrikException e) {
+                LOG.warn("the sound stopped", e);
+                fault.accept("The sound has stopped: " + e.oneLine());
+            } finally {
+                synchronized (this) {
+                    silent |= !ended;
+                    speaker = null;
+                }
+            }
+        }
+
+        private void send(SoundMix mix, Speaker to) {
+            long frame = first;
+            while (playing == this) {
+                Project now = project;
+                FrameRange range = now.played();
+                if (frame > range.last()) {
+                    if (!around) {
+                        return;
+                    }
+                    frame = range.first();
+                }
+                mix.follow(now);
+                float[] samples = mix.frame(frame);
+                synchronized (this) {
+                    sentSamples += samples.length / 2;
+                    sent.add(new Stretch(sentSamples, frame));
+                }
+                to.play(bytes(samples));
+                frame++;
+            }
+        }
+
+        /** What was sent last is still to come out. */
+        private void waitUntilHeard() {
+            while (playing == this && !isOver()) {
+                LockSupport.parkNanos(2_000_000);
+            }
+        }
+
+        private synchronized boolean isOver() {
+            long heard = heard();
+            ended = heard >= sentSamples;
+            return ended || silent;
+        }
+
+        /** How much has been heard; an output that stands still is silent from then on. */
+        private long heard() {
+            long heard = speaker.heard();
+            long at = clock.getAsLong();
+            if (heard != heardBefore) {
+                heardBefore = heard;
+                heardAt = at;
+            } else if (!silent && at - heardAt > STALLED_NANOS) {
+                silent = true;
+                fault.accept("The sound output stands still; the pictures go on by the clock");
+            }
+            return heard;
+        }
+
+        synchronized OptionalLong now() {
+            if (ended) {
+                return OptionalLong.of(sent.isEmpty() ? first : sent.getLast().frame() + 1);
+            }
+            if (!silent && speaker == null) {
+                return OptionalLong.of(first);
+            }
+            long heard = silent ? 0 : heard();
+            if (silent) {
+                return OptionalLong.empty();
+            }
+            while (sent.size() > 1 && sent.getFirst().end() <= heard) {
+                sent.removeFirst();
+            }
+            return OptionalLong.of(sent.isEmpty() ? first : sent.getFirst().frame());
         }
     }
 

@@ -19,6 +19,9 @@ interface Speaker extends AutoCloseable {
     /** Takes sound, and waits until there is room for it. */
     void play(byte[] samples);
 
+    /** How many samples of each channel have been heard by now. */
+    long heard();
+
     /** Silence at once. */
     @Override
     void close();
@@ -35,6 +38,11 @@ interface Speaker extends AutoCloseable {
                         @Override
                         public void play(byte[] samples) {
                             line.write(samples, 0, samples.length);
+                        }
+
+                        @Override
+                        public long heard() {
+                            return line.getLongFramePosition();
                         }
 
                         @Override

@@ -11,9 +11,16 @@ import org.junit.jupiter.api.Test;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 
 /** The demo's sound into a speaker that writes down what it is given. */
 class SoundTrackPlayerTest {
@@ -38,10 +45,19 @@ class SoundTrackPlayerTest {
             }
 
             @Override
+            public long heard() {
+                return heard.size() / 4;
+            }
+
+            @Override
             public void close() {
                 closed.countDown();
             }
         };
+    }
+
+    private static SoundTrackPlayer player(Speaker speaker, List<String> faults) {
+        return new SoundTrackPlayer(() -> Optional.of(speaker), System::nanoTime, faults::add);
     }
 
     private byte[] expected(long... frames) {
@@ -56,7 +72,7 @@ class SoundTrackPlayerTest {
 
     private void play(Speaker speaker, long from, boolean around, SoundTrackPlayer[] player)
             throws InterruptedException {
-        player[0] = new SoundTrackPlayer(() -> Optional.of(speaker));
+        player[0] = player(speaker, new ArrayList<>());
         player[0].start(project, from, around);
         assertThat(closed.await(30, TimeUnit.SECONDS)).isTrue();
     }
@@ -73,6 +89,121 @@ class SoundTrackPlayerTest {
         SoundTrackPlayer[] player = new SoundTrackPlayer[1];
         play(tape(6, () -> player[0].stop()), 12, true, player);
         assertThat(heard.toByteArray()).isEqualTo(expected(12, 13, 10, 11, 12, 13));
+    }
+
+    /** A speaker from which as much is heard as the test lets out. */
+    private static final class Let implements Speaker {
+        private final ByteArrayOutputStream taken = new ByteArrayOutputStream();
+        private final Semaphore room = new Semaphore(0);
+        private volatile long out;
+
+        @Override
+        public void play(byte[] samples) {
+            room.acquireUninterruptibly();
+            synchronized (taken) {
+                taken.writeBytes(samples);
+            }
+        }
+
+        byte[] taken() {
+            synchronized (taken) {
+                return taken.toByteArray();
+            }
+        }
+
+        @Override
+        public long heard() {
+            return out;
+        }
+
+        @Override
+        public void close() {
+            room.release(1000);
+        }
+    }
+
+    private static void until(BooleanSupplier so) throws InterruptedException {
+        for (int i = 0; i < 3000 && !so.getAsBoolean(); i++) {
+            Thread.sleep(10);
+        }
+        assertThat(so.getAsBoolean()).isTrue();
+    }
+
+    @Test
+    void theFrameIsTheOneThatIsHeardNotTheOneThatWasSent() throws InterruptedException {
+        Let speaker = new Let();
+        SoundTrackPlayer player = player(speaker, new ArrayList<>());
+        player.start(project, 11, false);
+        assertThat(player.now()).hasValue(11);
+        speaker.room.release(3);
+        until(() -> speaker.taken().length == 3 * 2000 * 4);
+        assertThat(player.now()).hasValue(11);
+        speaker.out = 1999;
+        assertThat(player.now()).hasValue(11);
+        speaker.out = 2000;
+        assertThat(player.now()).hasValue(12);
+        speaker.out = 5999;
+        assertThat(player.now()).hasValue(13);
+        speaker.out = 6000;
+        until(() -> player.now().orElse(0) == 14);
+        player.stop();
+        assertThat(player.now()).isEmpty();
+    }
+
+    @Test
+    void anEditWhileItPlaysIsHeard() throws InterruptedException {
+        Let speaker = new Let();
+        SoundTrackPlayer player = player(speaker, new ArrayList<>());
+        player.start(project, 10, true);
+        speaker.room.release(2);
+        until(() -> speaker.taken().length == 2 * 2000 * 4);
+        Project mute =
+                project.withLayers(
+                        project.layers().stream().map(l -> l.withVisible(false)).toList());
+        player.follow(mute, 12, true);
+        speaker.room.release(3); // one was mixed before the edit
+        until(() -> speaker.taken().length == 5 * 2000 * 4);
+        assertThat(Arrays.copyOf(speaker.taken(), 2 * 2000 * 4)).isEqualTo(expected(10, 11));
+        assertThat(Arrays.copyOfRange(speaker.taken(), 3 * 2000 * 4, 5 * 2000 * 4))
+                .isEqualTo(new byte[2 * 2000 * 4]);
+        player.stop();
+    }
+
+    @Test
+    void soundThatAnEditBringsBeginsAtTheFrameShown() throws InterruptedException {
+        Let speaker = new Let();
+        SoundTrackPlayer player = player(speaker, new ArrayList<>());
+        Project none = project.withLayers(List.of());
+        player.start(none, 10, true);
+        assertThat(player.now()).isEmpty();
+        player.follow(project, 12, true);
+        speaker.room.release(2);
+        until(() -> speaker.taken().length == 2 * 2000 * 4);
+        assertThat(speaker.taken()).isEqualTo(expected(12, 13));
+        player.stop();
+    }
+
+    @Test
+    void withoutAnOutputOrWithOneThatStandsStillTheClockLeads() throws InterruptedException {
+        SoundTrackPlayer none = new SoundTrackPlayer(Optional::empty, System::nanoTime, w -> {});
+        none.start(project, 10, false);
+        until(() -> none.now().isEmpty());
+        Let speaker = new Let();
+        AtomicLong time = new AtomicLong();
+        List<String> faults = new CopyOnWriteArrayList<>();
+        SoundTrackPlayer player =
+                new SoundTrackPlayer(() -> Optional.of(speaker), time::get, faults::add);
+        player.start(project, 10, false);
+        speaker.room.release(1);
+        until(() -> speaker.taken().length > 0);
+        speaker.out = 100;
+        assertThat(player.now()).hasValue(10);
+        time.set(900_000_000);
+        assertThat(player.now()).hasValue(10);
+        time.set(1_100_000_000);
+        assertThat(player.now()).isEmpty();
+        assertThat(faults).singleElement().asString().contains("stands still");
+        player.stop();
     }
 
     @Test

@@ -1,6 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.app.theme.Fonts;
+import ivrik.app.InterfaceThread;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.media.encode.Form;
@@ -21,14 +21,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 
 /** A real window with a robot's hands on its keyboard and mouse. */
 final class Driver implements AutoCloseable {
     private static final long PATIENCE_S = 40;
-    private static boolean started;
 
     final MainWindow window;
     final Files files = new Files();
@@ -73,7 +71,7 @@ final class Driver implements AutoCloseable {
     }
 
     Driver(Path dataFolder) {
-        start();
+        InterfaceThread.start();
         List<Object> made =
                 on(
                         () -> {
@@ -93,58 +91,18 @@ final class Driver implements AutoCloseable {
         pulses(3);
     }
 
-    private static synchronized void start() {
-        if (!started) {
-            started = true;
-            CountDownLatch ready = new CountDownLatch(1);
-            Platform.startup(
-                    () -> {
-                        Platform.setImplicitExit(false);
-                        Fonts.load();
-                        ready.countDown();
-                    });
-            try {
-                if (!ready.await(PATIENCE_S, TimeUnit.SECONDS)) {
-                    throw new IllegalStateException("JavaFX did not start");
-                }
-            } catch (InterruptedException e) {
-                throw new IllegalStateException(e);
-            }
-        }
-    }
-
     /** Runs on the interface thread. */
     static <T> T on(Callable<T> work) {
-        FutureTask<T> task = new FutureTask<>(work);
-        if (Platform.isFxApplicationThread()) {
-            task.run();
-        } else {
-            Platform.runLater(task);
-        }
-        try {
-            return task.get(PATIENCE_S, TimeUnit.SECONDS);
-        } catch (Exception e) {
-            throw new IllegalStateException(e.getCause() == null ? e : e.getCause());
-        }
+        return InterfaceThread.on(work);
     }
 
     static void run(Runnable work) {
-        on(
-                () -> {
-                    work.run();
-                    return null;
-                });
+        InterfaceThread.run(work);
     }
 
     /** Waits until something is true on the interface thread. */
     static void until(String what, BooleanSupplier condition) {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_S);
-        while (!on(condition::getAsBoolean)) {
-            if (System.nanoTime() > end) {
-                throw new AssertionError("waited in vain until " + what);
-            }
-            sleep(10);
-        }
+        InterfaceThread.until(what, condition);
     }
 
     static void sleep(long ms) {

@@ -9,14 +9,48 @@ import ivrik.core.project.Source;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
-/** The sound of a sequence: that of all its visible clips, each in its place, added up. */
+/**
+ * The sound of a sequence: that of all its visible clips, each in its place, added up. Not for several
+ * threads.
+ */
 public final class SoundMix implements AutoCloseable {
-    private final Project project;
-    private final Map<Clip, SoundReader> readers = new HashMap<>();
+    private Project project;
+    private final Map<Heard, SoundReader> readers = new HashMap<>();
+
+    /** What one reader is for. */
+    private record Heard(Clip clip, String path, Source.Reading reading) {}
 
     public SoundMix(Project project) {
         this.project = project;
+    }
+
+    /** Goes on with the project as it is now; what is no longer heard is closed. */
+    public void follow(Project now) {
+        if (now == project) {
+            return;
+        }
+        project = now;
+        Set<Heard> wanted =
+                project.layers().stream()
+                        .flatMap(l -> l.clips().stream())
+                        .flatMap(c -> project.source(c.source()).map(s -> heard(c, s)).stream())
+                        .collect(Collectors.toSet());
+        readers.entrySet()
+                .removeIf(
+                        each -> {
+                            boolean gone = !wanted.contains(each.getKey());
+                            if (gone) {
+                                each.getValue().close();
+                            }
+                            return gone;
+                        });
+    }
+
+    private static Heard heard(Clip clip, Source source) {
+        return new Heard(clip, source.path(), source.reading());
     }
 
     public static boolean hasSound(Project project) {
@@ -59,7 +93,7 @@ public final class SoundMix implements AutoCloseable {
                         .floor();
         SoundReader reader =
                 readers.computeIfAbsent(
-                        clip,
+                        heard(clip, source),
                         c -> new SoundReader(Path.of(source.path()), source.reading().track()));
         float[] sound = reader.read(in + from - sample(clip.start()), count);
         for (int i = 0; i < mix.length; i++) {

@@ -1,28 +1,28 @@
-package ivrik.app.pane;
+package ivrik.app.shape;
 
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.look.Amounts;
 
 /** A handle on what the selected treatment does to the lanes; a drag is one step. */
-abstract class LaneHandle implements Handle {
-    final Session session;
-    final View view;
+public abstract class LaneHandle implements Handle {
+    protected final Session session;
+    protected final View view;
 
     /** The drag under way, or null. */
-    Session.Gesture gesture;
+    protected Session.Gesture gesture;
 
-    LaneHandle(Session session, View view) {
+    protected LaneHandle(Session session, View view) {
         this.session = session;
         this.view = view;
     }
 
-    final Amounts amounts(int lane) {
+    protected final Amounts amounts(int lane) {
         return session.state().step().orElseThrow().amounts(lane);
     }
 
     /** Of the lane being worked on. */
-    final Amounts amounts() {
+    protected final Amounts amounts() {
         return amounts(session.state().lane());
     }
 

@@ -1,4 +1,4 @@
-package ivrik.app.closeup;
+package ivrik.app.shape;
 
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;

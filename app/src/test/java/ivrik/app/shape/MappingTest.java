@@ -1,4 +1,4 @@
-package ivrik.app.pane;
+package ivrik.app.shape;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

@@ -1,4 +1,4 @@
-package ivrik.app.pane;
+package ivrik.app.shape;
 
 import ivrik.app.theme.Palette;
 
@@ -6,7 +6,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 
 /** Something of a treatment that is held on the picture. */
-interface Handle {
+public interface Handle {
     void draw(GraphicsContext g, Palette p, Mapping m);
 
     /** Whether it was taken. */

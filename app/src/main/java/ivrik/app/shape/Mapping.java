@@ -1,4 +1,4 @@
-package ivrik.app.pane;
+package ivrik.app.shape;
 
 import ivrik.core.picture.Size;
 
@@ -10,14 +10,15 @@ import javafx.geometry.Point2D;
  * @param sequence the picture's size
  * @param zoom screen pixels to a pixel of the sequence
  */
-record Mapping(Size sequence, double left, double top, double zoom) {
+public record Mapping(Size sequence, double left, double top, double zoom) {
     private static final double MARGIN = 26;
 
     /**
      * @param zoom 0 to fit
      * @param centre what lies in the middle of the pane, as shares of the picture
      */
-    static Mapping of(Size sequence, double width, double height, double zoom, Point2D centre) {
+    public static Mapping of(
+            Size sequence, double width, double height, double zoom, Point2D centre) {
         if (zoom == 0) {
             double fit =
                     Math.min(
@@ -37,21 +38,21 @@ record Mapping(Size sequence, double left, double top, double zoom) {
                 zoom);
     }
 
-    Point2D toPicture(double x, double y) {
+    public Point2D toPicture(double x, double y) {
         return new Point2D((x - left) / zoom, (y - top) / zoom);
     }
 
-    Point2D toScreen(double x, double y) {
+    public Point2D toScreen(double x, double y) {
         return new Point2D(left + x * zoom, top + y * zoom);
     }
 
     /** Where a place is that is told from the picture's middle. */
-    Point2D fromMiddle(Point2D at) {
+    public Point2D fromMiddle(Point2D at) {
         return toScreen(sequence.width() / 2.0 + at.getX(), sequence.height() / 2.0 + at.getY());
     }
 
     /** A place of the pane as told from the picture's middle. */
-    Point2D toMiddle(double x, double y) {
+    public Point2D toMiddle(double x, double y) {
         return toPicture(x, y).subtract(sequence.width() / 2.0, sequence.height() / 2.0);
     }
 }

@@ -1,8 +1,4 @@
-package ivrik.app.closeup;
-
-import ivrik.app.control.NumberField;
-import ivrik.app.session.Session;
-import ivrik.core.look.Look;
+package ivrik.app.control;
 
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -18,23 +14,29 @@ import javafx.scene.layout.Region;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
-import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
-import java.util.function.UnaryOperator;
 
 /** Small parts that the close-ups are put together from. */
-final class Controls {
+public final class Controls {
     private Controls() {}
 
-    static Label quiet(String text) {
+    public static Label quiet(String text) {
         Label label = new Label(text);
         label.getStyleClass().add("quiet");
         label.setMinWidth(Region.USE_PREF_SIZE);
         return label;
     }
 
+    /** Some sentences in small type. */
+    public static Label hint(String text) {
+        Label hint = new Label(text);
+        hint.getStyleClass().add("quiet");
+        hint.setWrapText(true);
+        return hint;
+    }
+
     /** A word that can be chosen among others. */
-    static ToggleButton toggle(String id, String word, String help) {
+    public static ToggleButton toggle(String id, String word, String help) {
         ToggleButton button = new ToggleButton(word);
         button.getStyleClass().add("plain");
         button.setId(id);
@@ -44,7 +46,7 @@ final class Controls {
     }
 
     /** A menu that looks like a word; its text is set by whoever shows the value. */
-    static MenuButton menu(String id, String help) {
+    public static MenuButton menu(String id, String help) {
         MenuButton button = new MenuButton();
         button.getStyleClass().add("plain");
         button.setId(id);
@@ -53,26 +55,26 @@ final class Controls {
     }
 
     /** A menu whose items are made when it is opened. */
-    static MenuButton menu(String id, String help, Supplier<List<MenuItem>> items) {
+    public static MenuButton menu(String id, String help, Supplier<List<MenuItem>> items) {
         MenuButton button = menu(id, help);
         button.getItems().add(new MenuItem(""));
         button.setOnShowing(e -> button.getItems().setAll(items.get()));
         return button;
     }
 
-    static MenuItem item(String title, Runnable action) {
+    public static MenuItem item(String title, Runnable action) {
         MenuItem item = new MenuItem(title);
         item.setOnAction(e -> action.run());
         return item;
     }
 
     /** A kind as it is written in files. */
-    static String word(Enum<?> kind) {
+    public static String word(Enum<?> kind) {
         return kind.name().toLowerCase(Locale.ROOT);
     }
 
     /** A menu of all kinds; its text is set by whoever shows the value. */
-    static <T extends Enum<T>> MenuButton choice(String help, T[] all, Consumer<T> set) {
+    public static <T extends Enum<T>> MenuButton choice(String help, T[] all, Consumer<T> set) {
         MenuButton button = new MenuButton();
         button.getStyleClass().add("plain");
         button.setTooltip(new Tooltip(help));
@@ -84,47 +86,8 @@ final class Controls {
         return button;
     }
 
-    /**
-     * A number of the look; a drag is one step.
-     *
-     * @param name of the edit
-     * @param change what setting it to a value does
-     */
-    static NumberField number(
-            String id,
-            NumberField.Spec spec,
-            String help,
-            Session session,
-            String name,
-            DoubleFunction<UnaryOperator<Look>> change) {
-        NumberField field =
-                new NumberField(
-                        spec,
-                        help,
-                        new NumberField.Listener() {
-                            private Session.Gesture gesture;
-
-                            @Override
-                            public void begin() {
-                                gesture = session.gesture(name);
-                            }
-
-                            @Override
-                            public void drag(double to) {
-                                gesture.editLook(change.apply(to));
-                            }
-
-                            @Override
-                            public void set(double to) {
-                                session.editLook(name, change.apply(to));
-                            }
-                        });
-        field.setId(id);
-        return field;
-    }
-
     /** Nodes on one line, the space between them shared. */
-    static HBox row(Node... nodes) {
+    public static HBox row(Node... nodes) {
         HBox row = new HBox();
         row.setAlignment(Pos.CENTER_LEFT);
         for (int i = 0; i < nodes.length; i++) {

@@ -1,6 +1,7 @@
-package ivrik.app.closeup;
+package ivrik.app.shape;
 
-import static ivrik.app.closeup.Controls.row;
+import static ivrik.app.control.Controls.hint;
+import static ivrik.app.control.Controls.row;
 
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
@@ -41,7 +42,7 @@ final class PinsPart extends VBox {
         getChildren()
                 .addAll(
                         row(count, remove),
-                        TreatmentPart.hint(
+                        hint(
                                 "Double-click the picture to set a pin in the lane being worked on,"
                                     + " and drag it. With Shift a drag moves where it stands; the"
                                     + " right button takes it away."));

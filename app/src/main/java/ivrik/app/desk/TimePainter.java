@@ -1,5 +1,6 @@
 package ivrik.app.desk;
 
+import ivrik.app.control.Fitting;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
@@ -17,6 +18,7 @@ import ivrik.core.separation.LaneKind;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 
 import java.util.List;
 import java.util.Map;
@@ -250,18 +252,18 @@ final class TimePainter {
     }
 
     private void name(String name, double x, double y, double w, double h, boolean over) {
-        g.save();
-        g.beginPath();
-        g.rect(x, y, w, h);
-        g.clip();
-        g.setFont(p.words(12));
+        Font font = p.words(12);
+        String shown = Fitting.words(name, font, w - 12);
+        if (shown.isEmpty()) {
+            return;
+        }
+        g.setFont(font);
         if (over) {
             g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.75));
-            g.fillRect(x + 1, y + 1, Math.min(w - 2, 14 + 6.4 * name.length()), 16);
+            g.fillRect(x + 1, y + 1, Fitting.width(shown, font) + 10, 16);
         }
         g.setFill(p.colour("type"));
-        g.fillText(name, x + 6, y + Math.min(13, h - 4));
-        g.restore();
+        g.fillText(shown, x + 6, y + Math.min(13, h - 4));
     }
 
     private void pictures(
@@ -271,14 +273,9 @@ final class TimePainter {
             return;
         }
         double each = h * image.getWidth() / image.getHeight();
-        g.save();
-        g.beginPath();
-        g.rect(x, y, w, h);
-        g.clip();
         for (double at = x; at < x + w; at += each) {
-            g.drawImage(image, at, y, each, h);
+            Fitting.leftPart(g, image, Math.min(1, (x + w - at) / each), at, y, each, h);
         }
-        g.restore();
     }
 
     private void marks(double rowsBottom) {

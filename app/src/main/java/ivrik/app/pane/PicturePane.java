@@ -1,6 +1,7 @@
 package ivrik.app.pane;
 
 import ivrik.app.control.Drawing;
+import ivrik.app.control.Fitting;
 import ivrik.app.picture.Shown;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
@@ -165,12 +166,7 @@ public final class PicturePane extends Drawing {
             return;
         }
         double x = m.left() + split * w;
-        g.save();
-        g.beginPath();
-        g.rect(m.left(), m.top(), split * w, h);
-        g.clip();
-        g.drawImage(splitImage, m.left(), m.top(), w, h);
-        g.restore();
+        Fitting.leftPart(g, splitImage, split, m.left(), m.top(), w, h);
         g.setStroke(p.colour("paper"));
         g.setLineWidth(1);
         g.strokeLine(Math.rint(x) + 0.5, m.top(), Math.rint(x) + 0.5, m.top() + h);

@@ -16,12 +16,13 @@ import java.util.function.Function;
 
 /**
  * Work off the interface thread of which only the newest counts: what was asked before is given up. To be
- * asked on the interface thread, which is told there.
+ * asked on the interface thread, which is told there. One processor is always left to that.
  */
 public final class Newest {
     private static final Logger LOG = LoggerFactory.getLogger(Newest.class);
     private static final ExecutorService THREADS =
-            Executors.newCachedThreadPool(
+            Executors.newFixedThreadPool(
+                    Math.max(1, Runtime.getRuntime().availableProcessors() - 1),
                     Thread.ofPlatform().name("ivrik-work-", 0).daemon().factory());
 
     private final AtomicLong asked = new AtomicLong();

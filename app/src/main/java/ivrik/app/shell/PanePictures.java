@@ -262,7 +262,9 @@ final class PanePictures {
         }
         long frame = Math.min(view.frame.get(), now.project().frames() - 1);
         why.ask(
-                cancel -> before.of(frame, cancel).equals(now.of(frame, cancel)),
+                cancel ->
+                        before.guess(frame).equals(now.guess(frame))
+                                && before.of(frame, cancel).equals(now.of(frame, cancel)),
                 same -> {
                     if (same && view.notice.get().isEmpty() && session.plans() == now) {
                         WhyNothing.of(session, frame).ifPresent(view.notice::set);

@@ -28,6 +28,7 @@ final class Watch {
     private final TimeView time;
     private final Runnable changed;
     private final Newest work = new Newest();
+    private Plans seen;
     private Plans looking;
     private int turn;
     private final Timeline timer = new Timeline(new KeyFrame(EVERY, e -> look()));
@@ -56,9 +57,11 @@ final class Watch {
     private void look() {
         turn++;
         Plans plans = session.plans();
-        boolean still = work.isBusy() && plans == looking;
-        if (still || view.playing.get() && turn % SELDOM != 0) {
-            return;
+        boolean calm = plans == seen;
+        seen = plans;
+        boolean underWay = work.isBusy() && plans == looking;
+        if (!calm || underWay || view.playing.get() && turn % SELDOM != 0) {
+            return; // under a busy hand what was found would be out of date at once
         }
         looking = plans;
         work.ask(cancel -> look(plans, cancel), this::show);

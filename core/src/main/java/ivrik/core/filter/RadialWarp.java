@@ -9,6 +9,9 @@ package ivrik.core.filter;
 public final class RadialWarp implements Warp {
     private static final int STEPS = 4096;
 
+    /** Where a place moves outward by less than this share of its own move, it turns back. */
+    private static final double FLAT = 1e-3;
+
     /** How far off a factor may be: a ten-thousandth of a pixel at a thousand pixels. */
     private static final double CLOSE = 1e-7;
 
@@ -44,6 +47,71 @@ public final class RadialWarp implements Warp {
         this.polynomial = polynomial();
     }
 
+    /** The same mapping without a table, each place by itself: for few places. */
+    public static Warp outline(
+            double centreX, double centreY, double unit, double k0, double k1, double k2) {
+        double turn = turn(k0, k1, k2);
+        return (x, y, n) -> {
+            for (int i = 0; i < n; i++) {
+                double dx = x[i] - centreX;
+                double dy = y[i] - centreY;
+                double moved = Math.sqrt(dx * dx + dy * dy) / unit;
+                if (moved > 0) {
+                    double factor = source(moved, turn, k0, k1, k2) / moved;
+                    x[i] = centreX + factor * dx;
+                    y[i] = centreY + factor * dy;
+                }
+            }
+        };
+    }
+
+    /** The smallest r at which the magnified place hardly moves outward any more; infinite if there is none. */
+    private static double turn(double k0, double k1, double k2) {
+        // 1 + k0 + 3 k1 q + 5 k2 q^2 = FLAT, for q = r^2
+        double a = 5 * k2;
+        double b = 3 * k1;
+        double c = 1 + k0 - FLAT;
+        double root = b * b - 4 * a * c;
+        double q = Double.POSITIVE_INFINITY;
+        if (c <= 0) {
+            return 0;
+        }
+        if (a == 0) {
+            q = b < 0 ? -c / b : q;
+        } else if (root >= 0) {
+            double with = -0.5 * (b + Math.copySign(Math.sqrt(root), b));
+            for (double each : new double[] {with / a, c / with}) {
+                q = each > 0 ? Math.min(q, each) : q;
+            }
+        }
+        return Math.sqrt(q);
+    }
+
+    /** The r up to the turn that is moved to {@code moved}: Newton's method between two bounds. */
+    private static double source(double moved, double turn, double k0, double k1, double k2) {
+        if (magnified(Math.min(turn, 1e3), k0, k1, k2) <= moved) {
+            return turn;
+        }
+        double low = 0;
+        double high = Math.min(turn, 1e3);
+        double r = Math.min(high, moved / Math.max(FLAT, 1 + k0));
+        for (int i = 0; i < 60; i++) {
+            double over = magnified(r, k0, k1, k2) - moved;
+            if (Math.abs(over) < 1e-15 * moved) {
+                return r;
+            }
+            if (over > 0) {
+                high = r;
+            } else {
+                low = r;
+            }
+            double q = r * r;
+            double next = r - over / (1 + k0 + q * (3 * k1 + q * 5 * k2));
+            r = next >= low && next <= high ? next : (low + high) / 2;
+        }
+        return r;
+    }
+
     public static double magnified(double r, double k0, double k1, double k2) {
         double q = r * r;
         return r * (1 + k0 + q * (k1 + q * k2));
@@ -56,7 +124,7 @@ public final class RadialWarp implements Warp {
             double q = r * r;
             double slope = 1 + k0 + q * (3 * k1 + q * 5 * k2);
             double by = (moved - magnified(r, k0, k1, k2)) / slope;
-            if (slope < 1e-3 || by < 0 && r + by < guess) {
+            if (slope < FLAT || by < 0 && r + by < guess) {
                 return r;
             }
             r += by;

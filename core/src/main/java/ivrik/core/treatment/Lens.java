@@ -48,6 +48,17 @@ public final class Lens implements Move {
                 settings.share("k2"));
     }
 
+    @Override
+    public Warp outline(Settings settings, Size size) {
+        return RadialWarp.outline(
+                Centre.x(settings, size, ValidRegionFinder.WHOLE),
+                Centre.y(settings, size, ValidRegionFinder.WHOLE),
+                Centre.halfDiagonal(size),
+                settings.share("k0"),
+                settings.share("k1"),
+                settings.share("k2"));
+    }
+
     /** How far out a place at {@code r} comes, in the same unit. */
     public static double magnified(Settings settings, double r) {
         return RadialWarp.magnified(

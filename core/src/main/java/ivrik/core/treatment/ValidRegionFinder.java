@@ -34,7 +34,7 @@ public final class ValidRegionFinder {
             }
             return left;
         }
-        List<Warp> warps = moves.stream().map(m -> m.move.warp(m.settings, size, WHOLE)).toList();
+        List<Warp> warps = moves.stream().map(m -> m.move.outline(m.settings, size)).toList();
         int reach = moves.stream().mapToInt(m -> reach(m.settings)).max().orElse(0);
         return of(before, (x, y, n) -> warps.reversed().forEach(w -> w.back(x, y, n)), reach, size);
     }
@@ -59,7 +59,7 @@ public final class ValidRegionFinder {
         if (isCovered(before, warp, reach, size, 1)) {
             low = 1;
         }
-        for (int i = 0; i < HALVINGS && low < 1; i++) {
+        for (int i = 0; i < HALVINGS && low < 1 && !of(low, size).equals(of(high, size)); i++) {
             double middle = (low + high) / 2;
             if (isCovered(before, warp, reach, size, middle)) {
                 low = middle;
@@ -67,8 +67,13 @@ public final class ValidRegionFinder {
                 high = middle;
             }
         }
-        double x = Math.ceil(size.width() * (1 - low) / 2 - SLACK);
-        double y = Math.ceil(size.height() * (1 - low) / 2 - SLACK);
+        return of(low, size);
+    }
+
+    /** A share of the picture about its middle, of whole pixels. */
+    private static ValidRegion of(double share, Size size) {
+        double x = Math.ceil(size.width() * (1 - share) / 2 - SLACK);
+        double y = Math.ceil(size.height() * (1 - share) / 2 - SLACK);
         return new ValidRegion(x, y, size.width() - x, size.height() - y);
     }
 

@@ -13,7 +13,7 @@ import java.util.function.BooleanSupplier;
 
 /** JavaFX's one thread, as tests reach it. */
 public final class InterfaceThread {
-    private static final long PATIENCE_S = 40;
+    private static final long PATIENCE_S = 90;
     private static boolean started;
 
     private InterfaceThread() {}

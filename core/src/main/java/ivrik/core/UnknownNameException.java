@@ -2,7 +2,6 @@ package ivrik.core;
 
 import java.util.List;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /** A name of a separation, treatment, look, dial or the like that there is not. */
 public final class UnknownNameException extends IvrikException {
@@ -17,14 +16,11 @@ public final class UnknownNameException extends IvrikException {
 
     /** The one of {@code all} that goes by {@code name}. */
     public static <T> T find(String kind, String name, List<T> all, Function<T, String> nameOf) {
-        return all.stream()
-                .filter(each -> nameOf.apply(each).equals(name))
-                .findFirst()
-                .orElseThrow(
-                        () ->
-                                new UnknownNameException(
-                                        kind,
-                                        name,
-                                        all.stream().map(nameOf).collect(Collectors.toList())));
+        for (T each : all) { // asked for every number of every frame
+            if (nameOf.apply(each).equals(name)) {
+                return each;
+            }
+        }
+        throw new UnknownNameException(kind, name, all.stream().map(nameOf).toList());
     }
 }

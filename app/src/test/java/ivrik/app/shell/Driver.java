@@ -26,7 +26,7 @@ import java.util.function.BooleanSupplier;
 
 /** A real window with a robot's hands on its keyboard and mouse. */
 final class Driver implements AutoCloseable {
-    private static final long PATIENCE_S = 40;
+    private static final long PATIENCE_S = 90;
 
     final MainWindow window;
     final Files files = new Files();

@@ -97,7 +97,7 @@ public final class RadialWarp implements Warp {
         double r = Math.min(high, moved / Math.max(FLAT, 1 + k0));
         for (int i = 0; i < 60; i++) {
             double over = magnified(r, k0, k1, k2) - moved;
-            if (Math.abs(over) < 1e-15 * moved) {
+            if (Math.abs(over) < 1e-12 * moved) {
                 return r;
             }
             if (over > 0) {

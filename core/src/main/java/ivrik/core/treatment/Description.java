@@ -115,12 +115,10 @@ public record Description(
      * @throws UnknownNameException if there is none
      */
     public Parameter parameter(String name) {
-        String last = name.substring(name.lastIndexOf('.') + 1);
-        if (series.isPresent() && name.startsWith(series.get().name() + ".")) {
-            return UnknownNameException.find(
-                    "parameter of " + id, last, series.get().parameters(), Parameter::name);
-        }
-        return UnknownNameException.find("parameter of " + id, name, parameters, Parameter::name);
+        boolean isOfSeries = series.isPresent() && name.startsWith(series.get().name() + ".");
+        String last = isOfSeries ? name.substring(name.lastIndexOf('.') + 1) : name;
+        List<Parameter> among = isOfSeries ? series.get().parameters() : parameters;
+        return UnknownNameException.find("parameter of " + id, last, among, Parameter::name);
     }
 
     /** Whether there is a parameter of a name, those of a series included. */

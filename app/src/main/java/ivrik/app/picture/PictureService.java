@@ -17,6 +17,7 @@ import ivrik.core.render.Screen;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
+import ivrik.media.MissingFileException;
 import ivrik.media.decode.MediaPictures;
 
 import javafx.application.Platform;
@@ -50,13 +51,13 @@ public final class PictureService {
             Executors.newSingleThreadExecutor(
                     Thread.ofPlatform().name("ivrik-render").daemon().factory());
     private final AtomicReference<Request> newest = new AtomicReference<>();
-    private final Map<Picture, String> faults = new ConcurrentHashMap<>();
     private final Consumer<Answer> answers;
     private volatile Reading reading;
     private volatile long budget = Runtime.getRuntime().maxMemory() / 2;
 
     /** Files that are open, and what was made of them. Work that began with one goes on with it. */
-    private record Reading(MediaPictures media, Renderer renderer, Store store) {}
+    private record Reading(
+            MediaPictures media, Renderer renderer, Store store, Map<Picture, Fault> faults) {}
 
     /**
      * What to render.
@@ -80,7 +81,7 @@ public final class PictureService {
             Map<Show, Shown> shown,
             Register register,
             boolean missed,
-            Map<String, String> faults) {}
+            Map<String, Fault> faults) {}
 
     /**
      * What is wanted of a frame.
@@ -116,17 +117,18 @@ public final class PictureService {
     /** Files are opened anew from now on; all that was kept is let go. */
     public void readAnew() {
         Reading before = reading;
-        faults.clear();
         Store store = new Store(budget);
         MediaPictures media = new MediaPictures(workers, store);
-        reading = new Reading(media, new Renderer(tolerant(media), workers, store), store);
+        Map<Picture, Fault> faults = new ConcurrentHashMap<>();
+        Renderer renderer = new Renderer(tolerant(media, faults), workers, store);
+        reading = new Reading(media, renderer, store, faults);
         if (before != null) {
             before.media.close();
         }
     }
 
     /** A picture that cannot be had leaves a gap and a word, which is told whenever the gap is shown. */
-    private Pictures tolerant(MediaPictures media) {
+    private static Pictures tolerant(MediaPictures media, Map<Picture, Fault> faults) {
         return (picture, shown) -> {
             try {
                 Frame frame = media.frame(picture, shown);
@@ -134,16 +136,16 @@ public final class PictureService {
                 return frame;
             } catch (IvrikException e) {
                 LOG.warn("{}", e.oneLine(), e);
-                faults.put(picture, e.oneLine());
+                faults.put(picture, new Fault(e.oneLine(), e instanceof MissingFileException));
                 return Frame.empty(shown);
             }
         };
     }
 
-    private Map<String, String> faults(Plan plan) {
-        Map<String, String> here = new HashMap<>();
+    private static Map<String, Fault> faults(Reading reading, Plan plan) {
+        Map<String, Fault> here = new HashMap<>();
         for (Picture picture : plan.pictures()) {
-            String fault = faults.get(picture);
+            Fault fault = reading.faults.get(picture);
             if (fault != null) {
                 here.put(picture.source().id(), fault);
             }
@@ -215,7 +217,9 @@ public final class PictureService {
             Plan guess = request.plans().guess(request.frame());
             if (!isReady(guess, 1)) {
                 Wanted first = Wanted.of(request, guess);
-                answer(request, guess, render(reading, first, QUICK_SCALE, stale), null, false);
+                Map<Show, Shown> quick = render(reading, first, QUICK_SCALE, stale);
+                Map<String, Fault> faults = faults(reading, guess);
+                answer(new Answer(request, guess, quick, null, false, faults));
             }
             Plan plan = request.plans().of(request.frame(), stale);
             Wanted wanted = Wanted.of(request, plan);
@@ -223,7 +227,8 @@ public final class PictureService {
             Frame result = frame(reading.renderer, wanted, Show.RESULT, 1, stale);
             Frame source = reading.renderer.render(plan.untouched(), 1, stale);
             Register register = register(reading.renderer, wanted, result, source, stale);
-            answer(request, plan, fine, register, misses(reading.renderer, wanted, stale));
+            boolean missed = misses(reading.renderer, wanted, stale);
+            answer(new Answer(request, plan, fine, register, missed, faults(reading, plan)));
         } catch (CancelledException e) {
             // a newer request is already waiting
         } catch (IvrikException e) {
@@ -255,12 +260,10 @@ public final class PictureService {
                         .isFlat(0);
     }
 
-    private void answer(
-            Request request, Plan plan, Map<Show, Shown> shown, Register register, boolean missed) {
-        Answer answer = new Answer(request, plan, shown, register, missed, faults(plan));
+    private void answer(Answer answer) {
         Platform.runLater(
                 () -> {
-                    if (newest.get() == request) {
+                    if (newest.get() == answer.request()) {
                         answers.accept(answer);
                     }
                 });

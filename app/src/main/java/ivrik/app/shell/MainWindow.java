@@ -9,6 +9,7 @@ import ivrik.app.pane.Footer;
 import ivrik.app.pane.Handles;
 import ivrik.app.pane.PaneFrame;
 import ivrik.app.pane.PicturePane;
+import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
 import ivrik.app.session.Document;
@@ -195,8 +196,8 @@ public final class MainWindow {
         small.make(session.project().sources());
     }
 
-    private void showFaults(Map<String, String> faults) {
-        tray.showMissing(faults.keySet());
+    private void showFaults(Map<String, Fault> faults) {
+        tray.showFaults(faults);
     }
 
     private void showRecent() {

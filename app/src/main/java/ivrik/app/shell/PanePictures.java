@@ -2,6 +2,7 @@ package ivrik.app.shell;
 
 import ivrik.app.pane.PaneFrame;
 import ivrik.app.pane.PicturePane;
+import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.PictureService.Answer;
 import ivrik.app.picture.PictureService.Request;
@@ -44,7 +45,7 @@ final class PanePictures {
     private final Map<Show, Shown> latest = new EnumMap<>(Show.class);
     private final List<Pane> panes;
     private final Consumer<Register> onRegister;
-    private final Consumer<Map<String, String>> onFaults;
+    private final Consumer<Map<String, Fault>> onFaults;
     private Request asked;
     private Plans tried;
 
@@ -64,7 +65,7 @@ final class PanePictures {
             View view,
             List<Pane> panes,
             Consumer<Register> onRegister,
-            Consumer<Map<String, String>> onFaults) {
+            Consumer<Map<String, Fault>> onFaults) {
         this.session = session;
         this.view = view;
         this.panes = panes;
@@ -232,11 +233,14 @@ final class PanePictures {
         settled = answer.register() != null;
         if (settled && !answeredBefore) {
             answeredBefore = true;
-            Instant started = ProcessHandle.current().info().startInstant().orElse(Instant.now());
+            ProcessHandle.Info process = ProcessHandle.current().info();
+            Instant started = process.startInstant().orElse(Instant.now());
             Runtime memory = Runtime.getRuntime();
             LOG.info(
-                    "first picture in full {} ms after the start, {} MB of memory in use",
+                    "first picture in full {} ms after the start, {} ms of processor time, {} MB of"
+                            + " memory in use",
                     Duration.between(started, Instant.now()).toMillis(),
+                    process.totalCpuDuration().orElse(Duration.ZERO).toMillis(),
                     (memory.totalMemory() - memory.freeMemory()) >> 20);
         }
         onFaults.accept(answer.faults());
@@ -285,6 +289,7 @@ final class PanePictures {
                 answer.plan().layers().stream()
                         .map(l -> answer.faults().get(l.picture().source().id()))
                         .filter(java.util.Objects::nonNull)
+                        .map(Fault::words)
                         .findFirst()
                         .orElse(
                                 answer.plan().layers().isEmpty()

@@ -1,11 +1,13 @@
 package ivrik.app.tray;
 
+import ivrik.app.picture.Fault;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.project.Source;
 
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
@@ -26,7 +28,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Consumer;
 
 /** Footage with small pictures, and looks; an empty tray says what to do. */
@@ -38,7 +39,7 @@ public final class Tray extends ScrollPane {
     private final Actions actions;
     private final VBox list = new VBox();
     private final Map<String, Image> pictures = new HashMap<>();
-    private Set<String> missing = Set.of();
+    private Map<String, Fault> faults = Map.of();
     private List<Source> made;
 
     /** What can be done from the tray. */
@@ -79,10 +80,10 @@ public final class Tray extends ScrollPane {
         }
     }
 
-    /** Sources by id whose files cannot be had. */
-    public void showMissing(Set<String> ids) {
-        if (!ids.equals(missing)) {
-            missing = Set.copyOf(ids);
+    /** What keeps sources, by id, from being shown in the present frame. */
+    public void showFaults(Map<String, Fault> now) {
+        if (!now.equals(faults)) {
+            faults = Map.copyOf(now);
             make();
         }
     }
@@ -145,7 +146,8 @@ public final class Tray extends ScrollPane {
         picture.getStyleClass().add("picture");
         picture.setMinSize(60, PICTURE_HEIGHT);
         picture.setPrefHeight(PICTURE_HEIGHT);
-        boolean gone = missing.contains(source.id());
+        Fault fault = faults.get(source.id());
+        boolean gone = fault != null && fault.missing();
         Image image = pictures.get(source.id());
         if (gone) {
             Label word = new Label("missing: find it");
@@ -156,6 +158,12 @@ public final class Tray extends ScrollPane {
             shown.setPreserveRatio(true);
             shown.setFitHeight(PICTURE_HEIGHT);
             picture.getChildren().add(shown);
+        }
+        if (fault != null && !gone) {
+            Label word = new Label("damaged here");
+            word.getStyleClass().add("fault");
+            StackPane.setAlignment(word, Pos.BOTTOM_LEFT);
+            picture.getChildren().add(word);
         }
         Label name = new Label(source.name());
         Label length = new Label(length(source));
@@ -176,6 +184,7 @@ public final class Tray extends ScrollPane {
                                 + source.size()
                                 + ", "
                                 + length(source)
+                                + (fault == null || gone ? "" : "\n" + fault.words())
                                 + (gone
                                         ? "\nThe file is missing: click to point to where it is now"
                                         : "\nDouble-click to put it on")));

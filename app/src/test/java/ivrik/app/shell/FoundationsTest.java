@@ -164,8 +164,10 @@ class FoundationsTest {
         for (int round = 0; round < 2; round++) {
             show(1);
             assertThat(explanation()).contains("shot-0001.png cannot be read");
+            assertThat(d.words()).contains("damaged here").doesNotContain("missing: find it");
             show(2);
             assertThat(explanation()).isEmpty();
+            assertThat(d.words()).doesNotContain("damaged here");
         }
     }
 

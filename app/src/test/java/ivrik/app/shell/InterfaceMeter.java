@@ -70,7 +70,7 @@ final class InterfaceMeter {
     }
 
     /** Nudges, other lanes, other frames, other treatments; a hand that does not wait for the picture. */
-    private static void work(Driver d, int edits) {
+    static void work(Driver d, int edits) {
         List<KeyCode> keys =
                 List.of(
                         KeyCode.RIGHT,
@@ -135,7 +135,7 @@ final class InterfaceMeter {
                 Arrays.stream(all).filter(w -> w > 50).count());
     }
 
-    private static Project project() {
+    static Project project() {
         Path tram =
                 Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm")
                         .toAbsolutePath();

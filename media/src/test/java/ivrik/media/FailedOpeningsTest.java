@@ -1,0 +1,97 @@
+package ivrik.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import ivrik.core.IvrikException;
+import ivrik.core.motion.Rational;
+import ivrik.core.picture.Size;
+import ivrik.core.threads.Workers;
+import ivrik.media.decode.Footage;
+import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
+import ivrik.media.encode.MovieWriter;
+import ivrik.media.encode.Quality;
+import ivrik.media.sound.SoundReader;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+
+/** What could not be opened leaves no file open and no part of a file behind. */
+class FailedOpeningsTest {
+    private static final int TIMES = 40;
+    private static final Path OPEN = Path.of("/proc/self/fd");
+
+    @TempDir Path folder;
+
+    @BeforeEach
+    void theSystemSaysWhichFilesAreOpen() {
+        assumeTrue(Files.isDirectory(OPEN));
+    }
+
+    /** How many files of the test's folder are open. */
+    private long open() throws IOException {
+        long count = 0;
+        try (var files = Files.newDirectoryStream(OPEN)) {
+            for (Path file : files) {
+                // One may be closed while they are listed.
+                if (Files.isSymbolicLink(file) && Files.readSymbolicLink(file).startsWith(folder)) {
+                    count++;
+                }
+            }
+        }
+        return count;
+    }
+
+    private void failing(Runnable opening) throws IOException {
+        long before = open();
+        for (int i = 0; i < TIMES; i++) {
+            assertThatThrownBy(opening::run).isInstanceOf(IvrikException.class);
+        }
+        assertThat(open()).isEqualTo(before);
+    }
+
+    @Test
+    void movies() throws IOException {
+        Path whole =
+                TestMedia.make(
+                        folder.resolve("whole.mp4"),
+                        new TestMedia.Track(
+                                "testsrc2=s=64x48:r=24:d=1,format=yuv420p", "libopenh264", ""));
+        byte[] bytes = Files.readAllBytes(whole);
+        Path cut = folder.resolve("cut.mp4");
+        Files.write(cut, Arrays.copyOf(bytes, 600));
+        failing(() -> Footage.open(cut, Workers.shared()).close());
+        Path text = Files.writeString(folder.resolve("text.mkv"), "no movie at all");
+        failing(() -> Footage.open(text, Workers.shared()).close());
+        failing(() -> new SoundReader(whole).close());
+    }
+
+    @Test
+    void writers() throws IOException {
+        for (Form form : Forms.all().stream().filter(Form::isMovie).toList()) {
+            MovieWriter.Options options =
+                    MovieWriter.Options.of(form, Quality.GOOD, new Size(64, 48), Rational.of(24));
+            Path missing = folder.resolve("none/out" + form.ending());
+            failing(() -> new MovieWriter(missing, options, Workers.shared()).close());
+        }
+        Path out = folder.resolve("small.mp4");
+        MovieWriter.Options small =
+                MovieWriter.Options.of(Forms.H264, Quality.GOOD, new Size(2, 2), Rational.of(24));
+        failing(() -> new MovieWriter(out, small, Workers.shared()).close());
+        MovieWriter.Options huge =
+                MovieWriter.Options.of(
+                        Forms.H264, Quality.GOOD, new Size(40_000, 40_000), Rational.of(24));
+        failing(() -> new MovieWriter(out, huge, Workers.shared()).close());
+        try (var left = Files.list(folder)) {
+            assertThat(left).isEmpty();
+        }
+    }
+}

@@ -35,7 +35,7 @@ final class LooksCommand implements Runnable {
             out.printf("%s%n  %s%n", look.name(), look.note());
             for (Dial dial : look.dials()) {
                 out.printf(
-                        "  %-10s %s to %s %s, rest %s, adds nothing at %s%n",
+                        "  %-10s %s to %s %s, default %s, adds nothing at %s%n",
                         dial.name(),
                         plain(dial.min()),
                         plain(dial.max()),

@@ -162,11 +162,11 @@ final class TreatmentPart extends VBox implements Part {
                         quiet("lanes"),
                         small(
                                 "mirror",
-                                "The lane's amounts on the other side of rest",
+                                "The lane's amounts on the other side of their defaults",
                                 steps::mirror),
                         small(
                                 "oppose",
-                                "The opposite in the other lane, the one between at rest",
+                                "The opposite in the other lane, the one between at its default",
                                 steps::oppose),
                         small("spread", "Evenly from the first lane to the last", steps::spread),
                         small("same", "The lane's amounts in all lanes", steps::toAll),

@@ -72,7 +72,9 @@ public final class NumberField extends StackPane {
                 this,
                 new Tooltip(
                         help
-                                + "\nDrag, type (sums too), arrow keys; double-click for rest ("
+                                + "\n"
+                                + "Drag, type (sums too), arrow keys; double-click for the default"
+                                + " ("
                                 + text(spec.rest())
                                 + ")"));
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);

@@ -94,7 +94,7 @@ final class Commands {
         add("Add or remove a peg here", key(KeyCode.P), window.time()::togglePeg, this::any);
         add("Delete the picked peg", key(KeyCode.DELETE), window.time()::deletePicked, this::any);
         add(
-                "Put the lane's treatment to rest",
+                "Set the lane's treatment to its defaults",
                 key(KeyCode.BACK_SPACE),
                 window.laneWork()::rest,
                 this::any);

@@ -67,7 +67,7 @@ final class LaneKeys {
         int lane = session.state().lane();
         String step = session.state().stepId();
         session.editLook(
-                "Put " + title() + " to rest",
+                "Defaults of " + title(),
                 look ->
                         look.withAmounts(
                                 step,

@@ -157,7 +157,7 @@ class HandlingTest {
         d.key(KeyCode.V);
         d.key(KeyCode.BACK_SPACE);
         assertThat(x(0)).isZero();
-        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Put Red to rest");
+        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Defaults of Red");
     }
 
     @Test

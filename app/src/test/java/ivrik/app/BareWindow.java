@@ -1,7 +1,6 @@
 package ivrik.app;
 
 import javafx.animation.AnimationTimer;
-import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -14,13 +13,15 @@ import java.time.Instant;
  * Not a test: a window of the same size with nothing but a word in it, which says what it took to be drawn.
  * {@code bench/start} compares Ivrik's start with it.
  */
-public final class BareWindow extends Application {
+public final class BareWindow {
+    private BareWindow() {}
+
     public static void main(String[] args) {
-        launch(args);
+        Platform.startup(BareWindow::show);
     }
 
-    @Override
-    public void start(Stage stage) {
+    private static void show() {
+        Stage stage = new Stage();
         stage.setScene(new Scene(new Label("bare"), 1280, 800));
         stage.show();
         new AnimationTimer() {

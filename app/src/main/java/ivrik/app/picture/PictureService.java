@@ -117,7 +117,7 @@ public final class PictureService {
     /** Files are opened anew from now on; all that was kept is let go. */
     public void readAnew() {
         Reading before = reading;
-        Store store = new Store(budget);
+        Store store = new Store(kept(budget));
         MediaPictures media = new MediaPictures(workers, store);
         Map<Picture, Fault> faults = new ConcurrentHashMap<>();
         Renderer renderer = new Renderer(tolerant(media, faults), workers, store);
@@ -125,6 +125,11 @@ public final class PictureService {
         if (before != null) {
             before.media.close();
         }
+    }
+
+    /** What may be kept: an eighth of the budget is for pictures that are being made. */
+    private static long kept(long budget) {
+        return budget / 8 * 7;
     }
 
     /** A picture that cannot be had leaves a gap and a word, which is told whenever the gap is shown. */
@@ -157,7 +162,7 @@ public final class PictureService {
     public void setBudget(long bytes) {
         budget = bytes;
         if (reading != null) {
-            reading.store.setBudget(bytes);
+            reading.store.setBudget(kept(bytes));
         }
     }
 

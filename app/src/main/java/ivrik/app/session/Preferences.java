@@ -105,8 +105,9 @@ public record Preferences(
         return new Preferences(recent, darkroom, textScale, tray, closeUp, desk, time, memoryMb);
     }
 
-    /** How much of memory pictures may take, in bytes. */
+    /** How much of memory pictures may take, in bytes; no more than this start can give. */
     public long pictureBytes() {
-        return memoryMb == 0 ? Runtime.getRuntime().maxMemory() / 2 : memoryMb << 20;
+        long most = Runtime.getRuntime().maxMemory();
+        return memoryMb == 0 ? most / 2 : Math.min(memoryMb << 20, most / 5 * 4);
     }
 }

@@ -1,5 +1,7 @@
 package ivrik.app.sheet;
 
+import com.sun.management.OperatingSystemMXBean;
+
 import ivrik.app.control.NumberField;
 
 import javafx.geometry.Pos;
@@ -10,6 +12,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
+import java.lang.management.ManagementFactory;
 import java.util.function.DoubleConsumer;
 
 /** How much of memory pictures may take: those decoded, on their way, and ready to be shown. */
@@ -27,7 +30,7 @@ public final class MemorySheet extends VBox {
     public MemorySheet(long budget, long held, DoubleConsumer change, Sheets sheets) {
         Label head = new Label("Memory for pictures");
         head.getStyleClass().add("title");
-        double most = Math.floor(Runtime.getRuntime().maxMemory() / MEGABYTE * 0.8);
+        double most = Math.floor(machine() / MEGABYTE * 0.6);
         field =
                 new NumberField(
                         new NumberField.Spec("MB", LEAST_MB, most, most / 2, 64, 0, false),
@@ -44,7 +47,8 @@ public final class MemorySheet extends VBox {
         Label note =
                 new Label(
                         "With more of it, frames that have been made stay ready for longer. When it"
-                                + " is full, those that were used least go first.");
+                                + " is full, those that were used least go first. What is more than"
+                                + " this start can give counts from the next one on.");
         note.getStyleClass().add("quiet");
         note.setWrapText(true);
         Button done = new Button("Done");
@@ -55,6 +59,12 @@ public final class MemorySheet extends VBox {
         buttons.setAlignment(Pos.CENTER_RIGHT);
         getChildren().addAll(head, grid, note, buttons);
         setMaxWidth(440);
+    }
+
+    /** The memory of the whole machine, in bytes. */
+    private static long machine() {
+        return ManagementFactory.getPlatformMXBean(OperatingSystemMXBean.class)
+                .getTotalMemorySize();
     }
 
     /** What has the keys at first. */

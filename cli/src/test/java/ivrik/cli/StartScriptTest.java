@@ -15,11 +15,11 @@ import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 
 /**
- * A built folder that was moved or copied: its start script is run there with a Java that only says what it
- * was told, and keeps an empty class cache where it is asked to.
+ * The start script in a built folder that was moved or copied, with a Java that only says what it was told,
+ * and keeps an empty class cache where it is asked to.
  */
 @DisabledOnOs(OS.WINDOWS)
-class MovedFolderTest {
+class StartScriptTest {
     @TempDir Path folder;
 
     private Path home;
@@ -42,6 +42,7 @@ class MovedFolderTest {
         ProcessBuilder builder =
                 new ProcessBuilder("bash", home.resolve("ivrik").toString(), "looks");
         builder.environment().put("IVRIK_JDK", jdk.toString());
+        builder.environment().put("IVRIK_DATA", folder.resolve("data").toString());
         builder.redirectErrorStream(true);
         Process process = builder.start();
         String said = new String(process.getInputStream().readAllBytes());
@@ -49,8 +50,8 @@ class MovedFolderTest {
         return said;
     }
 
-    @Test
-    void itStartsQuietlyAndMakesItsClassCacheAnew() throws Exception {
+    /** Makes the folder; returns its Java. */
+    private Path copied() throws IOException {
         home = Files.createDirectory(folder.resolve("copied")).toRealPath();
         Path script = Path.of(System.getProperty("ivrik.home"), "ivrik");
         Files.copy(script, home.resolve("ivrik"), StandardCopyOption.REPLACE_EXISTING);
@@ -80,6 +81,12 @@ class MovedFolderTest {
                   *) echo "told $*" ;;
                 esac
                 """);
+        return jdk;
+    }
+
+    @Test
+    void aCopiedFolderStartsQuietlyAndMakesItsClassCacheAnew() throws Exception {
+        Path jdk = copied();
         String first = run(jdk);
         assertThat(first.lines()).as("nothing else is said").hasSize(1);
         assertThat(first).startsWith("told").doesNotContain("AOTCache").endsWith("looks\n");
@@ -91,5 +98,20 @@ class MovedFolderTest {
         String second = run(jdk);
         assertThat(second.lines()).hasSize(1);
         assertThat(second).contains("-XX:AOTCache=" + home.resolve("target/ivrik.aot"));
+    }
+
+    @Test
+    void javaMayHaveAQuarterMoreThanPicturesMay() throws Exception {
+        Path jdk = copied();
+        Path settings = Files.createDirectory(folder.resolve("data")).resolve("window.json");
+        assertThat(run(jdk)).doesNotContain("-Xmx");
+        Files.writeString(settings, "{\"darkroom\" : true, \"memoryMb\" : 1536}");
+        assertThat(run(jdk)).contains("-Xmx1920m");
+        Files.writeString(settings, "{\"memoryMb\":300}");
+        assertThat(run(jdk)).contains("-Xmx1024m");
+        for (String none : new String[] {"{\"memoryMb\":0}", "{}", "damaged \"memoryMb\""}) {
+            Files.writeString(settings, none);
+            assertThat(run(jdk)).doesNotContain("-Xmx").endsWith("looks\n");
+        }
     }
 }

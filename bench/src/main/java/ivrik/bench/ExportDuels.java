@@ -24,7 +24,7 @@ import java.util.stream.Stream;
  */
 public final class ExportDuels {
     private static final int FRAMES = 240;
-    private static final int ROUNDS = 2;
+    private static final int ROUNDS = 3;
 
     private final Path home;
     private final Path folder;

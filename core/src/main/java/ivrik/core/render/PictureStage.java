@@ -21,7 +21,8 @@ import java.util.Optional;
 
 /**
  * A treatment of the whole picture, before separation or after rejoining. As with lanes, what spreads
- * takes coverage along; anything else leaves it, and sees the colour without it.
+ * takes coverage along; anything else leaves it, and sees the colour without it. Where channels are covered
+ * differently, what mixes them sees all of them covered by the union.
  */
 record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
     @Override
@@ -78,7 +79,8 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
 
     private Frame covered(Frame source, Site site) {
         Workers workers = site.workers();
-        Frame picture = source.united(workers).premultiplied(workers);
+        boolean apart = step.kind().description().is(Trait.BY_CHANNEL);
+        Frame picture = (apart ? source : source.united(workers)).premultiplied(workers);
         Plane coverage = picture.coverage().getFirst();
         if (spreads()) {
             List<Plane> colour = planes(picture.colour(), site);
@@ -87,13 +89,13 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
         }
         boolean pointwise = step.kind().description().is(Trait.POINTWISE);
         List<Plane> straight =
-                picture.colour().stream()
-                        .map(
-                                p ->
-                                        pointwise
-                                                ? Kernels.divide(p, coverage, workers)
-                                                : Continued.beyond(p, coverage, workers))
-                        .toList();
+                Planes.zip(
+                        picture.colour(),
+                        picture.coverage(),
+                        (p, a) ->
+                                pointwise
+                                        ? Kernels.divide(p, a, workers)
+                                        : Continued.beyond(p, a, workers));
         return new Frame(
                 Planes.zip(
                         planes(straight, site),

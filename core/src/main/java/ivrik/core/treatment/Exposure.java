@@ -17,7 +17,7 @@ public final class Exposure implements PictureTreatment {
                             Parameter.of("stops", "stops", "stops", -MOST_STOPS, MOST_STOPS, 0, 0.1)
                                     .shown(0.7, 0.7))
                     .choosing(LIGHT)
-                    .with(Trait.POINTWISE);
+                    .with(Trait.POINTWISE, Trait.BY_CHANNEL);
 
     @Override
     public Description description() {

@@ -20,7 +20,7 @@ public final class PictureCurve implements PictureTreatment, Plot {
                             Control.PLOT)
                     .choosing(LIGHT)
                     .listing(Curve.SERIES)
-                    .with(Trait.POINTWISE);
+                    .with(Trait.POINTWISE, Trait.BY_CHANNEL);
 
     @Override
     public Description description() {

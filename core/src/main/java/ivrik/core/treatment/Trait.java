@@ -4,6 +4,8 @@ package ivrik.core.treatment;
 public enum Trait {
     /** Each value is treated by itself, whatever is beside it: coverage and angles stay what they are. */
     POINTWISE,
+    /** Each channel of a whole picture is treated by itself: the coverage of each stays its own. */
+    BY_CHANNEL,
     /** It moves or spreads what is there, and coverage along with it. */
     SPREADS,
     /** Another at every frame: it is told the frame. */

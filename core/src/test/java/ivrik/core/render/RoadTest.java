@@ -25,6 +25,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
+import java.util.Arrays;
 import java.util.List;
 
 /** The road of a look: prepare, separate, treat, rejoin, onto, finish; and what of it is kept. */
@@ -117,6 +118,34 @@ class RoadTest {
         Frame out = title.render(title.project(look), 0).premultiplied(Workers.shared());
         assertThat(out.coverage().getFirst().at(9, 9)).isEqualTo(0.25f);
         assertThat(out.colour().get(1).at(9, 9)).isCloseTo(0.25f, within(1e-6f));
+    }
+
+    /** White of which red has moved away: a brighter picture covers no more than the picture. */
+    @Test
+    void partedChannelsOfATitleStayParted() {
+        Plane square = Plane.of(64, 48);
+        for (int y = 10; y < 30; y++) {
+            Arrays.fill(square.data(), y * 64 + 10, y * 64 + 30, 1);
+        }
+        Frame title = Frame.straight(square, square, square, square);
+        Look moved = with(Look.atRest("l", new Rgb(), new Shift()), "shift-1", 0, "x", 8);
+        Step darker =
+                Step.atRest("exposure-1", new Exposure(), 3)
+                        .withSection(Section.FINISH)
+                        .withLane(0, a -> a.with("stops", Value.of(-1)));
+        Scene scene = new Scene(title);
+        Frame plain = scene.render(scene.project(moved), 0);
+        Frame dark = scene.render(scene.project(moved.withStepAdded(darker)), 0);
+        for (int channel = 0; channel < 3; channel++) {
+            assertThat(dark.coverage().get(channel).sameSamples(plain.coverage().get(channel)))
+                    .as("coverage of %d", channel)
+                    .isTrue();
+        }
+        assertThat(plain.coverage().getFirst().at(12, 20)).isZero();
+        assertThat(plain.coverage().getLast().at(12, 20)).isOne();
+        float half = dark.premultiplied(Workers.shared()).colour().getLast().at(12, 20);
+        // Half the light of white, by IEC 61966-2-1.
+        assertThat((double) half).isCloseTo(0.735357, within(1e-5));
     }
 
     /** A store that says how much was made, by what is held afterwards. */

@@ -303,11 +303,7 @@ public final class ExportSheet extends VBox {
                                     .collect(Collectors.joining());
             done = true;
         } catch (CancelledException e) {
-            end =
-                    "Cancelled; nothing was written under that name."
-                            + (Export.isBrokenOff(order.out())
-                                    ? " What is done is kept: Export goes on from there."
-                                    : "");
+            end = cancelled(order);
         } catch (TargetExistsException e) {
             end = e.getMessage() + ". Replace it, or choose another name.";
             exists = true;
@@ -321,7 +317,7 @@ public final class ExportSheet extends VBox {
         String said = end;
         boolean finished = done;
         boolean ask = exists;
-        boolean kept = Export.isBrokenOff(order.out());
+        boolean kept = order.form().isMovie() && Export.isBrokenOff(order.out());
         Platform.runLater(
                 () -> {
                     ended(said, finished);
@@ -332,6 +328,18 @@ public final class ExportSheet extends VBox {
                         start.setText("Replace");
                     }
                 });
+    }
+
+    /** What there is of an export that was cancelled: stills that are written stay where they are. */
+    private static String cancelled(Export.Order order) {
+        boolean goesOn = Export.isBrokenOff(order.out());
+        if (!order.form().isMovie()) {
+            return goesOn
+                    ? "Cancelled; the frames already written stay. Export goes on from there."
+                    : "Cancelled; nothing was written.";
+        }
+        return "Cancelled; nothing was written under that name."
+                + (goesOn ? " What is done is kept: Export goes on from there." : "");
     }
 
     private void progress(long done, long all, double seconds) {

@@ -266,4 +266,24 @@ class HandlingTest {
         d.key(KeyCode.ESCAPE);
         assertThat(Driver.on(() -> d.window.sheets().isShowing())).isFalse();
     }
+
+    @Test
+    @SuppressWarnings("unchecked")
+    void ofACancelledSequenceTheStillsThatAreWrittenStay() throws IOException {
+        bringIn(Files.copy(MEDIA.resolve("tram.webm"), folder.resolve("tram.webm")));
+        d.key(KeyCode.CONTROL, KeyCode.E);
+        Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.PNG));
+        String target = folder.resolve("still-%04d.png").toString();
+        Driver.run(() -> ((TextField) d.look("#export-target")).setText(target));
+        d.click("#export-start");
+        Driver.until(
+                "it is under way", () -> d.words().stream().anyMatch(w -> w.contains(" left")));
+        d.click("#export-cancel");
+        Driver.until(
+                "it has ended",
+                () -> d.words().stream().anyMatch(w -> w.contains("frames already written stay")));
+        assertThat(folder.resolve("still-0000.png")).exists();
+        assertThat(Driver.on(() -> d.look("#export-throw-away").isVisible())).isFalse();
+        d.key(KeyCode.ESCAPE);
+    }
 }

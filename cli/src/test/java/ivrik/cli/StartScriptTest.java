@@ -16,7 +16,7 @@ import java.nio.file.attribute.PosixFilePermissions;
 
 /**
  * The start script in a built folder that was moved or copied, with a Java that only says what it was told,
- * and keeps an empty class cache where it is asked to.
+ * and keeps an empty class cache where it is asked to, as long as the former one is still in place.
  */
 @DisabledOnOs(OS.WINDOWS)
 class StartScriptTest {
@@ -77,7 +77,11 @@ class StartScriptTest {
                 """
                 #!/bin/sh
                 case "$*" in
-                  *AOTCacheOutput=*) : > ivrik.aot ;;
+                  *AOTCacheOutput=*)
+                    [ -e ivrik.aot ] && [ -e ivrik.aot.for ] || exit 1
+                    for told in "$@"; do
+                      case "$told" in -XX:AOTCacheOutput=*) : > "${told#*=}" ;; esac
+                    done ;;
                   *) echo "told $*" ;;
                 esac
                 """);
@@ -103,6 +107,7 @@ class StartScriptTest {
     @Test
     void javaMayHaveAQuarterMoreThanPicturesMay() throws Exception {
         Path jdk = copied();
+        write("target/ivrik.aot.for", home.toString());
         Path settings = Files.createDirectory(folder.resolve("data")).resolve("window.json");
         assertThat(run(jdk)).doesNotContain("-Xmx");
         Files.writeString(settings, "{\"darkroom\" : true, \"memoryMb\" : 1536}");

@@ -103,18 +103,13 @@ final class LayerPart extends VBox implements Part {
                         "The first frame in which the layer is there",
                         (clip, to) -> {
                             long start = Math.min(to, clip.end() - 1);
-                            return new Clip(clip.source(), start, clip.end() - start, clip.in());
+                            return clip.with(c -> c.start(start).length(clip.end() - start));
                         });
         NumberField out =
                 frame(
                         "layer-out",
                         "The last frame in which the layer is there",
-                        (clip, to) ->
-                                new Clip(
-                                        clip.source(),
-                                        clip.start(),
-                                        Math.max(1, to + 1 - clip.start()),
-                                        clip.in()));
+                        (clip, to) -> clip.withLength(Math.max(1, to + 1 - clip.start())));
         showers.add(
                 l -> {
                     in.show(l.range().first());

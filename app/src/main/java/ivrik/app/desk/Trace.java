@@ -42,7 +42,7 @@ record Trace(Look look, Step step, int lane, String name, double rest, double ra
         String name = asked.equals(JITTER) || d.has(asked) ? asked : d.main().name();
         double rest = name.equals(JITTER) ? 0 : d.parameter(name).rest();
         boolean jitters = !name.equals(JITTER) && d.parameter(name).jitters();
-        Driven driven = Driven.at(look, Instant.of(0, Rational.of(1)));
+        Driven driven = Driven.at(look, Instant.of(0, Rational.of(1)), "");
         double most = LEAST_RANGE;
         for (int i = 0; i < step.lanes().size(); i++) {
             most = Math.max(most, farthest(value(step, i, name), rest));

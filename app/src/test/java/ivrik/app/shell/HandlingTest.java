@@ -83,7 +83,7 @@ class HandlingTest {
         assertThat(p.sequence().size().width()).isEqualTo(1280);
         Layer shots = p.layers().getFirst();
         assertThat(shots.clips()).hasSize(2);
-        assertThat(shots.cuts()).containsExactly(96L);
+        assertThat(shots.cuts().values()).containsExactly(96L);
         assertThat(shots.clips().get(1).length()).isEqualTo(96);
         assertThat(p.layers().get(1).name()).isEqualTo("title");
         assertThat(p.layers().get(1).clips().getFirst().length()).isEqualTo(192);

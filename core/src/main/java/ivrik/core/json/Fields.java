@@ -224,6 +224,20 @@ public final class Fields {
         return pair;
     }
 
+    /** Texts; what is none is told and left out. */
+    List<String> texts(String name) {
+        asked.add(name);
+        List<String> all = new ArrayList<>();
+        for (JsonNode each : node.path(name)) {
+            if (each.isTextual()) {
+                all.add(each.textValue());
+            } else {
+                tell(name, quoted(each) + " is no text");
+            }
+        }
+        return all;
+    }
+
     /** Whole numbers; those that are none are told and left out. */
     List<Integer> wholes(String name, int min, int max) {
         asked.add(name);
@@ -274,24 +288,33 @@ public final class Fields {
 
     /** One of a few words. */
     public <E extends Enum<E>> E word(String name, E otherwise) {
-        return named(
-                name,
-                otherwise,
-                text -> {
-                    E[] all = otherwise.getDeclaringClass().getEnumConstants();
-                    List<String> words = new ArrayList<>();
-                    for (E each : all) {
-                        if (word(each).equals(text)) {
-                            return each;
-                        }
-                        words.add(word(each));
-                    }
-                    throw new IllegalArgumentException(
-                            "there is no '"
-                                    + text
-                                    + "'; choose one of "
-                                    + String.join(", ", words));
-                });
+        return named(name, otherwise, text -> choice(text, otherwise.getDeclaringClass()));
+    }
+
+    /** Several of a few words; what is none of them is told and stands for {@code otherwise}. */
+    <E extends Enum<E>> List<E> words(String name, E otherwise) {
+        List<E> words = new ArrayList<>();
+        for (String text : texts(name)) {
+            try {
+                words.add(choice(text, otherwise.getDeclaringClass()));
+            } catch (IllegalArgumentException e) {
+                tell(name, e.getMessage());
+                words.add(otherwise);
+            }
+        }
+        return words;
+    }
+
+    private static <E extends Enum<E>> E choice(String text, Class<E> kind) {
+        List<String> words = new ArrayList<>();
+        for (E each : kind.getEnumConstants()) {
+            if (word(each).equals(text)) {
+                return each;
+            }
+            words.add(word(each));
+        }
+        throw new IllegalArgumentException(
+                "there is no '" + text + "'; choose one of " + String.join(", ", words));
     }
 
     /** How a kind is written in files. */

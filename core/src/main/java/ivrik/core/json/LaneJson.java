@@ -15,8 +15,6 @@ import java.util.function.Function;
 
 /** What is said of a lane as a whole. */
 final class LaneJson {
-    private static final long LONGEST_DELAY = 1_000_000;
-
     private LaneJson() {}
 
     static ObjectNode write(LaneState lane) {
@@ -58,7 +56,9 @@ final class LaneJson {
     private static Feed feed(Fields fields) {
         return new Feed(
                 fields.text("source", ""),
-                (int) fields.whole("delayFrames", 0, -LONGEST_DELAY, LONGEST_DELAY),
+                (int)
+                        fields.whole(
+                                "delayFrames", 0, -Feed.MOST_DELAY_FRAMES, Feed.MOST_DELAY_FRAMES),
                 fields.word("beyond", EdgeFill.REPEAT),
                 fields.read("place", Place.FITTED, PlaceJson::read));
     }

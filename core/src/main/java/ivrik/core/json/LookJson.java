@@ -3,12 +3,14 @@ package ivrik.core.json;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
+import ivrik.core.look.Burst;
 import ivrik.core.look.Dial;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Reach;
+import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
 import ivrik.core.look.Target;
 import ivrik.core.look.Targets;
@@ -78,9 +80,26 @@ public final class LookJson {
         node.putObject("overscan")
                 .put("kind", Fields.word(look.overscan().kind()))
                 .put("scale", look.overscan().scale());
+        node.set("shutter", write(look.shutter()));
+        ArrayNode bursts = node.putArray("bursts");
+        look.bursts().forEach(burst -> bursts.add(BurstJson.write(burst, look.model())));
         ArrayNode dials = node.putArray("dials");
         look.dials().forEach(dial -> dials.add(tree(dial, look.model())));
         return node;
+    }
+
+    private static ObjectNode write(Shutter shutter) {
+        ObjectNode node = Json.MAPPER.createObjectNode();
+        node.set("angle", ValueJson.write(shutter.angleDegrees()));
+        return node.put("phase", shutter.phaseDegrees()).put("samples", shutter.samples());
+    }
+
+    private static Shutter shutter(Fields fields) {
+        double most = Shutter.MOST_DEGREES;
+        return new Shutter(
+                ValueJson.read(fields, "angle", Value.ZERO, 0, most),
+                fields.number("phase", 0, -most, most),
+                (int) fields.whole("samples", Shutter.OFF.samples(), 2, Shutter.MOST_SAMPLES));
     }
 
     private static ObjectNode tree(Dial dial, Separation model) {
@@ -144,8 +163,23 @@ public final class LookJson {
                         fields.read("onto", Onto.IN_PLACE, LookJson::onto),
                         fields.read("reach", Reach.ALL, ReachJson::read),
                         fields.read("overscan", Overscan.OFF, LookJson::overscan),
+                        fields.read("shutter", Shutter.OFF, LookJson::shutter),
+                        List.of(),
                         List.of());
-        return look.withDials(fields.each("dials", "dial", f -> dial(f, look)));
+        Look moving = withBursts(fields, look);
+        return moving.withDials(fields.each("dials", "dial", f -> dial(f, moving)));
+    }
+
+    private static Look withBursts(Fields fields, Look look) {
+        Look moving = look;
+        for (Burst burst : fields.each("bursts", "burst", f -> BurstJson.read(f, look))) {
+            if (moving.burst(burst.id()).isPresent()) {
+                fields.tell("burst " + burst.id() + " was left out: another burst has that id");
+            } else {
+                moving = moving.withBurst(burst);
+            }
+        }
+        return moving;
     }
 
     private static Onto onto(Fields fields) {

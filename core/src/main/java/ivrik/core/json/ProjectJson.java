@@ -47,7 +47,10 @@ public final class ProjectJson {
         project.layers().forEach(layer -> layers.add(write(layer)));
         ArrayNode markers = root.putArray("markers");
         for (Marker marker : project.markers()) {
-            markers.addObject().put("frame", marker.frame()).put("name", marker.name());
+            markers.addObject()
+                    .put("id", marker.id())
+                    .put("frame", marker.frame())
+                    .put("name", marker.name());
         }
         project.playRange()
                 .ifPresent(
@@ -76,6 +79,7 @@ public final class ProjectJson {
         ArrayNode clips = node.putArray("clips");
         for (Clip clip : layer.clips()) {
             clips.addObject()
+                    .put("id", clip.id())
                     .put("source", clip.source())
                     .put("start", clip.start())
                     .put("length", clip.length())
@@ -172,6 +176,7 @@ public final class ProjectJson {
 
     private static Clip clip(Fields fields) {
         return new Clip(
+                fields.text("id", ""),
                 fields.text("source"),
                 fields.whole("start", -MOST, MOST),
                 fields.whole("length", 1, MOST),
@@ -179,7 +184,8 @@ public final class ProjectJson {
     }
 
     private static Marker marker(Fields fields) {
-        return new Marker(fields.whole("frame", -MOST, MOST), fields.text("name", ""));
+        return new Marker(
+                fields.text("id", ""), fields.whole("frame", -MOST, MOST), fields.text("name", ""));
     }
 
     private static FrameRange playRange(Fields fields) {

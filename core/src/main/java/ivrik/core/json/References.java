@@ -1,8 +1,10 @@
 package ivrik.core.json;
 
+import ivrik.core.look.Burst;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
+import ivrik.core.motion.Anchor;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
@@ -34,11 +36,11 @@ final class References {
             }
         }
         for (LayerLook look : layer.looks()) {
-            check(look.look(), where + ", look " + look.look().name());
+            check(look.look(), layer, where + ", look " + look.look().name());
         }
     }
 
-    private void check(Look look, String where) {
+    private void check(Look look, Layer layer, String where) {
         for (Step step : look.steps()) {
             source(step.picture(), where + ", step " + step.id());
         }
@@ -46,9 +48,37 @@ final class References {
             LaneState lane = look.lanes().get(i);
             source(lane.feed().source(), where + ", " + look.model().lanes().get(i).title());
         }
+        for (Burst burst : look.bursts()) {
+            anchor(burst.anchor(), layer, where + ", burst " + burst.name());
+        }
         String matte = look.reach().matte().layer();
         if (!matte.isEmpty() && project.layer(matte).isEmpty()) {
             problems.accept(where + " is held in by a layer that is not there: " + matte);
+        }
+    }
+
+    /** A burst whose anchor is not there moves nothing. */
+    private void anchor(Anchor anchor, Layer layer, String where) {
+        switch (anchor) {
+            case Anchor.AtFrame at -> {}
+            case Anchor.AtCut at -> {
+                if (layer.clips().stream().noneMatch(c -> c.id().equals(at.clip()))) {
+                    problems.accept(where + " stands on a cut that is not there: " + at.clip());
+                }
+            }
+            case Anchor.AtMarkers at ->
+                    at.markers().stream()
+                            .filter(
+                                    id ->
+                                            project.markers().stream()
+                                                    .noneMatch(m -> m.id().equals(id)))
+                            .forEach(
+                                    id ->
+                                            problems.accept(
+                                                    where
+                                                            + " stands on a marker that is not"
+                                                            + " there: "
+                                                            + id));
         }
     }
 

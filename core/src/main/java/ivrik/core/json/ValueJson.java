@@ -33,7 +33,7 @@ final class ValueJson {
         return node;
     }
 
-    private static JsonNode write(Ease ease) {
+    static JsonNode write(Ease ease) {
         return switch (ease) {
             case Ease.Hold h -> TextNode.valueOf("hold");
             case Ease.Linear l -> TextNode.valueOf("linear");
@@ -71,12 +71,12 @@ final class ValueJson {
         return new Peg(
                 fields.whole("frame", -MOST_FRAMES, MOST_FRAMES),
                 fields.number("value", min, max),
-                ease(fields));
+                ease(fields, Ease.LINEAR));
     }
 
-    private static Ease ease(Fields fields) {
+    static Ease ease(Fields fields, Ease otherwise) {
         if (!fields.has("ease")) {
-            return Ease.LINEAR;
+            return otherwise;
         }
         JsonNode ease = fields.any("ease");
         if (ease.isArray() && ease.size() == 4) {

@@ -21,7 +21,7 @@ public final class BuiltInLooks {
     private static final List<Look> ALL =
             Stream.concat(
                             Stream.of(inRegister(), rgbSplit(), stereoGlasses()),
-                            TreatedLooks.all().stream())
+                            Stream.concat(TreatedLooks.all().stream(), TimedLooks.all().stream()))
                     .toList();
 
     private BuiltInLooks() {}

@@ -5,6 +5,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import ivrik.core.motion.Value;
 
 import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * An exposed control of a look that drives several values at once. At rest it adds nothing to them; away
@@ -46,5 +48,11 @@ public record Dial(
         Link withTarget(Target t) {
             return new Link(t, perUnit, only);
         }
+    }
+
+    /** That drives other targets in place of each. */
+    Dial driving(Function<Target, Stream<Target>> instead) {
+        return withLinks(
+                links.stream().flatMap(l -> instead.apply(l.target()).map(l::withTarget)).toList());
     }
 }

@@ -1,18 +1,22 @@
 package ivrik.core.look;
 
+import ivrik.core.look.Target.OfBurst;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.motion.Instant;
 
 import java.util.HashMap;
 import java.util.Map;
 
-/** What the dials of a look add to its values at one instant. */
+/** What the dials and bursts of a look add to its values at one instant. */
 public final class Driven {
     private final Map<Target, Double> sums = new HashMap<>();
 
     private Driven() {}
 
-    public static Driven at(Look look, Instant instant) {
+    /**
+     * @param place names where the look lies, so that what is random differs from place to place
+     */
+    public static Driven at(Look look, Instant instant, String place) {
         Driven driven = new Driven();
         for (Dial dial : look.dials()) {
             double away = dial.value().at(instant) - dial.rest();
@@ -23,6 +27,12 @@ public final class Driven {
                     driven.sums.merge(link.target(), link.perUnit() * by, Double::sum);
                 }
             }
+        }
+        for (Burst burst : look.bursts()) {
+            Burst timed =
+                    BurstParts.driven(burst, part -> driven.to(new OfBurst(burst.id(), part)));
+            new Bursts(look, timed, instant, place)
+                    .add((target, more) -> driven.sums.merge(target, more, Double::sum));
         }
         return driven;
     }

@@ -15,6 +15,9 @@ import ivrik.core.sampling.EdgeFill;
 @RecordBuilder
 public record Feed(String source, int delayFrames, EdgeFill beyond, Place place)
         implements FeedBuilder.With {
+    /** As far behind, or ahead, as a lane can be. */
+    public static final int MOST_DELAY_FRAMES = 1_000_000;
+
     /** The layer's own picture, now. */
     public static final Feed OWN = new Feed("", 0, EdgeFill.REPEAT, Place.FITTED);
 

@@ -14,8 +14,10 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A complete, reusable treatment of a picture: {@code prepare -> separate -> treat each lane -> rejoin ->
@@ -24,6 +26,7 @@ import java.util.stream.IntStream;
  * @param separation the name of its colour model
  * @param order the numbers of the lanes as they are laid upon each other, the lowest first
  * @param steps all treatments, in the order in which they are done
+ * @param bursts what moves about anchors
  */
 @RecordBuilder
 public record Look(
@@ -37,12 +40,15 @@ public record Look(
         Onto onto,
         Reach reach,
         Overscan overscan,
+        Shutter shutter,
+        List<Burst> bursts,
         List<Dial> dials)
         implements LookBuilder.With {
     public Look {
         lanes = List.copyOf(lanes);
         order = List.copyOf(order);
         steps = steps.stream().sorted(Comparator.comparing(Step::section)).toList();
+        bursts = List.copyOf(bursts);
         dials = List.copyOf(dials);
         if (steps.stream().map(Step::id).distinct().count() < steps.size()) {
             throw new IllegalArgumentException("two steps of a look have one id");
@@ -64,6 +70,8 @@ public record Look(
                         Onto.IN_PLACE,
                         Reach.ALL,
                         Overscan.OFF,
+                        Shutter.OFF,
+                        List.of(),
                         List.of());
         for (Treatment treatment : treatments) {
             look = look.withStepAdded(Step.atRest(look.freeId(treatment), treatment, lanes));
@@ -105,11 +113,12 @@ public record Look(
 
     /** An id for a new step: the treatment's name and the first number above all that are there. */
     public String freeId(Treatment treatment) {
-        String start = treatment.description().id() + "-";
+        return freeId(treatment.description().id() + "-", steps.stream().map(Step::id));
+    }
+
+    private static String freeId(String start, Stream<String> taken) {
         int highest =
-                steps.stream()
-                        .map(Step::id)
-                        .filter(id -> id.matches(java.util.regex.Pattern.quote(start) + "\\d{1,8}"))
+                taken.filter(id -> id.matches(java.util.regex.Pattern.quote(start) + "\\d{1,8}"))
                         .mapToInt(id -> Integer.parseInt(id.substring(start.length())))
                         .max()
                         .orElse(0);
@@ -145,19 +154,40 @@ public record Look(
     /** Without a step and what drives it. */
     public Look withoutStep(String id) {
         return withSteps(steps.stream().filter(s -> !s.id().equals(id)).toList())
-                .withDials(
-                        dials.stream()
-                                .map(
-                                        d ->
-                                                d.withLinks(
-                                                        d.links().stream()
-                                                                .filter(
-                                                                        l ->
-                                                                                !l.target()
-                                                                                        .stepId()
-                                                                                        .equals(id))
-                                                                .toList()))
-                                .toList());
+                .driving(t -> t.stepId().equals(id) ? Stream.empty() : Stream.of(t));
+    }
+
+    /** With dials and bursts that drive other targets in place of each. */
+    Look driving(Function<Target, Stream<Target>> instead) {
+        return withDials(dials.stream().map(d -> d.driving(instead)).toList())
+                .withBursts(bursts.stream().map(b -> b.driving(instead)).toList());
+    }
+
+    public Optional<Burst> burst(String id) {
+        return bursts.stream().filter(b -> b.id().equals(id)).findFirst();
+    }
+
+    /** An id for a new burst: the first number above all that are there. */
+    public String freeBurstId() {
+        return freeId("burst-", bursts.stream().map(Burst::id));
+    }
+
+    /** With this burst, in place of one of the same id. */
+    public Look withBurst(Burst burst) {
+        return withBursts(
+                burst(burst.id()).isPresent()
+                        ? bursts.stream().map(b -> b.id().equals(burst.id()) ? burst : b).toList()
+                        : Lists.plus(bursts, burst));
+    }
+
+    /** Without a burst and what drives it. */
+    public Look withoutBurst(String id) {
+        return withBursts(bursts.stream().filter(b -> !b.id().equals(id)).toList())
+                .driving(
+                        t ->
+                                t instanceof Target.OfBurst of && of.burst().equals(id)
+                                        ? Stream.empty()
+                                        : Stream.of(t));
     }
 
     /** With a step taken out and put in before the one that has this number then. */
@@ -198,13 +228,14 @@ public record Look(
     /** With all that is random drawn from this seed. */
     public Look withSeed(long seed) {
         return withSteps(
-                steps.stream()
-                        .map(
-                                step ->
-                                        step.withLanes(
-                                                step.lanes().stream()
-                                                        .map(a -> a.seeded(seed))
-                                                        .toList()))
-                        .toList());
+                        steps.stream()
+                                .map(
+                                        step ->
+                                                step.withLanes(
+                                                        step.lanes().stream()
+                                                                .map(a -> a.seeded(seed))
+                                                                .toList()))
+                                .toList())
+                .withBursts(bursts.stream().map(b -> b.withSeed(seed)).toList());
     }
 }

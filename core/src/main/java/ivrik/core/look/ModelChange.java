@@ -1,9 +1,12 @@
 package ivrik.core.look;
 
+import ivrik.core.look.Target.OfBurst;
+import ivrik.core.look.Target.OfDelay;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfOnto;
 import ivrik.core.look.Target.OfPlace;
 import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
 import ivrik.core.separation.LaneKind;
@@ -51,7 +54,7 @@ public record ModelChange(Look look, List<String> dropped) {
         }
         List<Dial> dials = new ArrayList<>();
         for (Dial dial : old.dials()) {
-            Dial there = moved(dial, from);
+            Dial there = dial.driving(t -> moved(t, from));
             if (there.links().isEmpty() && !dial.links().isEmpty()) {
                 dropped.add("the dial " + dial.title());
             } else {
@@ -65,6 +68,10 @@ public record ModelChange(Look look, List<String> dropped) {
                                         .lanes(lanes)
                                         .order(Look.naturalOrder(after.size()))
                                         .steps(steps)
+                                        .bursts(
+                                                old.bursts().stream()
+                                                        .map(b -> moved(b, from))
+                                                        .toList())
                                         .dials(dials));
         return new ModelChange(look, dropped);
     }
@@ -95,11 +102,16 @@ public record ModelChange(Look look, List<String> dropped) {
                 IntStream.of(from).mapToObj(i -> i < 0 ? rest : step.lanes().get(i)).toList());
     }
 
-    private static Dial moved(Dial dial, int[] from) {
-        return dial.withLinks(
-                dial.links().stream()
-                        .flatMap(link -> moved(link.target(), from).map(link::withTarget))
-                        .toList());
+    private static Burst moved(Burst burst, int[] from) {
+        return burst.driving(t -> moved(t, from))
+                .withWays(
+                        IntStream.of(from)
+                                .mapToObj(
+                                        i ->
+                                                i < 0 || i >= burst.ways().size()
+                                                        ? Burst.Way.AHEAD
+                                                        : burst.ways().get(i))
+                                .toList());
     }
 
     /** What a target becomes: one for each lane that its lane has become. */
@@ -108,6 +120,9 @@ public record ModelChange(Look look, List<String> dropped) {
             case OfLane t ->
                     lanes(from, t.lane()).mapToObj(i -> new OfLane(t.step(), i, t.parameter()));
             case OfStrength t -> lanes(from, t.lane()).mapToObj(OfStrength::new);
+            case OfDelay t -> lanes(from, t.lane()).mapToObj(OfDelay::new);
+            case OfBurst t -> Stream.of(t);
+            case OfShutter t -> Stream.of(t);
             case OfStep t -> Stream.of(t);
             case OfReach t -> Stream.of(t);
             case OfOnto t -> Stream.of(t);

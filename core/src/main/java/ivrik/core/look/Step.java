@@ -56,7 +56,7 @@ public record Step(
                 treatment.description().id(),
                 whole ? Section.FINISH : Section.LANES,
                 true,
-                EdgeFill.REPEAT,
+                treatment.usualEdgeFill(),
                 Sampler.CUBIC,
                 false,
                 Map.of(),

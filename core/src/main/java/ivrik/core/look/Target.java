@@ -12,7 +12,7 @@ import java.util.Set;
  */
 public sealed interface Target {
     /** Words that an address begins with where it does not begin with a step. */
-    Set<String> RESERVED = Set.of("reach", "onto", "lane", "place");
+    Set<String> RESERVED = Set.of("reach", "onto", "lane", "place", "burst", "shutter");
 
     /** A parameter of a step in one lane, or {@link #JITTER} or {@link #JITTER_RATE}. */
     record OfLane(String step, int lane, String parameter) implements Target {
@@ -35,6 +35,15 @@ public sealed interface Target {
     /** How much of a lane is in the picture. */
     record OfStrength(int lane) implements Target {}
 
+    /** How many frames a lane is behind. */
+    record OfDelay(int lane) implements Target {}
+
+    /** How long the look sees each frame, in degrees. */
+    record OfShutter() implements Target {}
+
+    /** A number of a burst, by its name in {@link BurstParts}; only dials drive it. */
+    record OfBurst(String burst, String part) implements Target {}
+
     /** A number of the place of the look's layer: {@code x}, {@code y}, {@code scale}, {@code angle}. */
     record OfPlace(String part) implements Target {}
 
@@ -46,6 +55,9 @@ public sealed interface Target {
             case OfReach t -> "";
             case OfOnto t -> "";
             case OfStrength t -> "";
+            case OfDelay t -> "";
+            case OfBurst t -> "";
+            case OfShutter t -> "";
             case OfPlace t -> "";
         };
     }
@@ -58,6 +70,9 @@ public sealed interface Target {
             case OfReach t -> "reach." + t.part;
             case OfOnto t -> "onto.amount";
             case OfStrength t -> "lane." + model.lanes().get(t.lane).id() + ".strength";
+            case OfDelay t -> "lane." + model.lanes().get(t.lane).id() + ".delay";
+            case OfShutter t -> "shutter.angle";
+            case OfBurst t -> "burst." + t.burst + "." + t.part;
             case OfPlace t -> "place." + t.part;
         };
     }
@@ -78,8 +93,13 @@ public sealed interface Target {
         return switch (words[0]) {
             case "reach" -> new OfReach(words[1]);
             case "onto" -> new OfOnto();
+            case "shutter" -> new OfShutter();
             case "place" -> new OfPlace(words[1]);
-            case "lane" -> new OfStrength(lane(words[1], model));
+            case "lane" ->
+                    words.length == 3 && words[2].equals("delay")
+                            ? new OfDelay(lane(words[1], model))
+                            : new OfStrength(lane(words[1], model));
+            case "burst" -> new OfBurst(words[1], words.length == 3 ? words[2] : "");
             default ->
                     words.length == 2
                             ? new OfStep(words[0], words[1])

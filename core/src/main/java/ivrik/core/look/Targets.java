@@ -1,9 +1,12 @@
 package ivrik.core.look;
 
+import ivrik.core.look.Target.OfBurst;
+import ivrik.core.look.Target.OfDelay;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfOnto;
 import ivrik.core.look.Target.OfPlace;
 import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
 import ivrik.core.motion.Jitter;
@@ -25,6 +28,18 @@ public final class Targets {
                     0,
                     Jitter.MAX_FREQUENCY_HZ,
                     Jitter.NONE.frequencyHz(),
+                    1);
+
+    private static final Parameter SHUTTER =
+            Parameter.of("angle", "shutter", "deg", 0, Shutter.MOST_DEGREES, 0, 1);
+    private static final Parameter DELAY =
+            Parameter.of(
+                    "delay",
+                    "frames behind",
+                    "frames",
+                    -Feed.MOST_DELAY_FRAMES,
+                    Feed.MOST_DELAY_FRAMES,
+                    0,
                     1);
 
     private Targets() {}
@@ -53,7 +68,13 @@ public final class Targets {
                             .map(p -> p.value().apply(look.reach()))
                             .findFirst();
             case OfOnto t -> Optional.of(look.onto().amount());
+            case OfShutter t -> Optional.of(look.shutter().angleDegrees());
             case OfStrength t -> Optional.of(look.lanes().get(t.lane()).strength());
+            case OfDelay t ->
+                    Optional.of(Value.of(look.lanes().get(t.lane()).feed().delayFrames()));
+            case OfBurst t ->
+                    look.burst(t.burst())
+                            .flatMap(b -> BurstParts.named(t.part()).map(p -> p.value().apply(b)));
             case OfPlace t -> Optional.empty();
         };
     }
@@ -72,7 +93,24 @@ public final class Targets {
             case OfStep t -> look.withAmounts(t.step(), 0, a -> a.with(t.parameter(), value));
             case OfReach t -> look.withReach(look.reach().with(t.part(), value));
             case OfOnto t -> look.withOnto(new Onto(look.onto().blend(), value));
+            case OfShutter t -> look.withShutter(look.shutter().withAngleDegrees(value));
             case OfStrength t -> look.withLane(t.lane(), s -> s.withStrength(value));
+            case OfDelay t ->
+                    look.withLane(
+                            t.lane(),
+                            s ->
+                                    s.withFeed(
+                                            s.feed()
+                                                    .withDelayFrames(
+                                                            (int) Math.rint(value.rest()))));
+            case OfBurst t ->
+                    look.burst(t.burst())
+                            .flatMap(
+                                    b ->
+                                            BurstParts.named(t.part())
+                                                    .map(p -> p.with().apply(b, value)))
+                            .map(look::withBurst)
+                            .orElse(look);
             case OfPlace t -> look;
         };
     }
@@ -102,7 +140,10 @@ public final class Targets {
                             .map(Reach.Part::range)
                             .findFirst();
             case OfOnto t -> Optional.of(SHARE);
+            case OfShutter t -> Optional.of(SHUTTER);
             case OfStrength t -> Optional.of(SHARE);
+            case OfDelay t -> Optional.of(DELAY);
+            case OfBurst t -> BurstParts.named(t.part()).map(BurstParts.Part::range);
             case OfPlace t -> Optional.ofNullable(Place.RANGES.get(t.part()));
         };
     }

@@ -14,11 +14,27 @@ public sealed interface Ease {
      */
     double progress(double t);
 
+    /** How fast the way is covered then: ways a time; 0..1 as above. */
+    double speed(double t);
+
+    /** The greatest speed on the way. */
+    double fastest();
+
     /** Stays at the first value until the next peg. */
     record Hold() implements Ease {
         @Override
         public double progress(double t) {
             return t < 1 ? 0 : 1;
+        }
+
+        @Override
+        public double speed(double t) {
+            return 0;
+        }
+
+        @Override
+        public double fastest() {
+            return 1;
         }
     }
 
@@ -28,6 +44,16 @@ public sealed interface Ease {
         public double progress(double t) {
             return t;
         }
+
+        @Override
+        public double speed(double t) {
+            return 1;
+        }
+
+        @Override
+        public double fastest() {
+            return 1;
+        }
     }
 
     /**
@@ -35,6 +61,9 @@ public sealed interface Ease {
      * Functions Level 1: {@code x} is time and lies in 0..1, {@code y} is the share of the way.
      */
     record Eased(double x1, double y1, double x2, double y2) implements Ease {
+        /** An even number, so that the middle is among those looked at. */
+        private static final int STEPS = 200;
+
         public Eased {
             if (!(x1 >= 0 && x1 <= 1 && x2 >= 0 && x2 <= 1)) {
                 throw new IllegalArgumentException(
@@ -44,9 +73,29 @@ public sealed interface Ease {
 
         @Override
         public double progress(double t) {
-            if (t <= 0 || t >= 1) {
-                return Math.clamp(t, 0, 1);
+            return t <= 0 || t >= 1 ? Math.clamp(t, 0, 1) : bezier(y1, y2, at(t));
+        }
+
+        @Override
+        public double speed(double t) {
+            return speedAt(at(t));
+        }
+
+        private double speedAt(double s) {
+            return slope(y1, y2, s) / Math.max(slope(x1, x2, s), 1e-6);
+        }
+
+        @Override
+        public double fastest() {
+            double most = 0;
+            for (int i = 0; i <= STEPS; i++) {
+                most = Math.max(most, speedAt((double) i / STEPS));
             }
+            return most;
+        }
+
+        /** The place on the curve at a time. */
+        private double at(double t) {
             double low = 0;
             double high = 1;
             // Time grows along the curve, so halving finds the place; 60 steps exhaust a double.
@@ -58,12 +107,17 @@ public sealed interface Ease {
                     high = middle;
                 }
             }
-            return bezier(y1, y2, (low + high) / 2);
+            return (low + high) / 2;
         }
 
         private static double bezier(double a, double b, double s) {
             double r = 1 - s;
             return 3 * r * r * s * a + 3 * r * s * s * b + s * s * s;
+        }
+
+        private static double slope(double a, double b, double s) {
+            double r = 1 - s;
+            return 3 * r * r * a + 6 * r * s * (b - a) + 3 * s * s * (1 - b);
         }
     }
 }

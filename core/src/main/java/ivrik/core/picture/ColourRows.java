@@ -2,6 +2,7 @@ package ivrik.core.picture;
 
 import ivrik.core.threads.Workers;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.Supplier;
 
@@ -83,6 +84,44 @@ public interface ColourRows {
                     second.row(y, other);
                     for (int c = 0; c < 3; c++) {
                         mix(rgb[c], other[c], amount, width);
+                    }
+                };
+            }
+        };
+    }
+
+    /** The mean of pictures of one size; where all are the same it is that, to the last bit. */
+    static ColourRows mean(List<ColourRows> pictures) {
+        int width = pictures.getFirst().width();
+        return new ColourRows() {
+            @Override
+            public int width() {
+                return width;
+            }
+
+            @Override
+            public int height() {
+                return pictures.getFirst().height();
+            }
+
+            @Override
+            public Reader reader() {
+                List<Reader> readers = pictures.stream().map(ColourRows::reader).toList();
+                double[][] sums = new double[3][width];
+                float[][] one = new float[3][width];
+                return (y, rgb) -> {
+                    for (double[] sum : sums) {
+                        Arrays.fill(sum, 0);
+                    }
+                    for (Reader reader : readers) {
+                        reader.row(y, one);
+                        for (int c = 0; c < 3; c++) {
+                            Planes.add(one[c], sums[c]);
+                        }
+                    }
+                    for (int c = 0; c < 3; c++) {
+                        Planes.divide(sums[c], pictures.size(), one[c]);
+                        System.arraycopy(one[c], 0, rgb[c], 0, width);
                     }
                 };
             }

@@ -1,15 +1,24 @@
 package ivrik.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.motion.Rational;
 
 /**
  * A stretch of a source on a layer.
  *
+ * @param id names it on its layer for as long as it is there; its layer gives it one where it is empty
  * @param start first frame in the sequence
  * @param length frames of the sequence, at least 1
  * @param in frame of the source that is shown first
  */
-public record Clip(String source, long start, long length, long in) {
+@RecordBuilder
+public record Clip(String id, String source, long start, long length, long in)
+        implements ClipBuilder.With {
+    public Clip(String source, long start, long length, long in) {
+        this("", source, start, length, in);
+    }
+
     public Clip {
         if (length < 1 || in < 0) {
             throw new IllegalArgumentException(

@@ -10,9 +10,11 @@ import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * Clips one after the other with looks of their own, over or under other layers.
@@ -32,7 +34,7 @@ public record Layer(
         Value opacity)
         implements LayerBuilder.With {
     public Layer {
-        clips = List.copyOf(clips);
+        clips = Named.each(clips, "clip", Clip::id, Clip::withId);
         looks = List.copyOf(looks);
         if (looks.isEmpty()) {
             throw new IllegalArgumentException("a layer has at least one look");
@@ -70,15 +72,12 @@ public record Layer(
         return new FrameRange(first, Math.max(first, end() - 1));
     }
 
-    /** Where one clip meets the next. */
-    public TreeSet<Long> cuts() {
-        TreeSet<Long> cuts = new TreeSet<>();
-        for (Clip clip : clips) {
-            if (clips.stream().anyMatch(other -> other.end() == clip.start())) {
-                cuts.add(clip.start());
-            }
-        }
-        return cuts;
+    /** Where one clip meets the next: the ids of those that take over, with their first frames. */
+    public Map<String, Long> cuts() {
+        Set<Long> ends = clips.stream().map(Clip::end).collect(Collectors.toSet());
+        return clips.stream()
+                .filter(c -> ends.contains(c.start()))
+                .collect(Collectors.toMap(Clip::id, Clip::start));
     }
 
     /** The first of its looks. */

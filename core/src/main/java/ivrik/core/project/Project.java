@@ -30,7 +30,7 @@ public record Project(
     public Project {
         sources = List.copyOf(sources);
         layers = List.copyOf(layers);
-        markers = List.copyOf(markers);
+        markers = Named.each(markers, "marker", Marker::id, Marker::withId);
     }
 
     /** A project with nothing in it. */
@@ -64,7 +64,7 @@ public record Project(
     /** Where shots meet, on any layer. */
     public TreeSet<Long> cuts() {
         TreeSet<Long> cuts = new TreeSet<>();
-        layers.forEach(layer -> cuts.addAll(layer.cuts()));
+        layers.forEach(layer -> cuts.addAll(layer.cuts().values()));
         return cuts;
     }
 

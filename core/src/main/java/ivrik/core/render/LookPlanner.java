@@ -8,11 +8,14 @@ import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
 import ivrik.core.look.Section;
+import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
 import ivrik.core.look.Target;
+import ivrik.core.look.Target.OfDelay;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfOnto;
 import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
 import ivrik.core.motion.Draw;
@@ -61,7 +64,7 @@ public final class LookPlanner {
         this.look = look;
         this.instant = instant;
         this.place = place;
-        this.driven = Driven.at(look, instant);
+        this.driven = Driven.at(look, instant, place);
     }
 
     /** The pictures that the look takes from elsewhere. */
@@ -99,7 +102,7 @@ public final class LookPlanner {
 
     /** The look without what it takes from elsewhere. */
     LookPlan alone() {
-        return plan(ColourSpace.SRGB, NOTHING, 1);
+        return exposed(ColourSpace.SRGB, NOTHING, 1);
     }
 
     /** What a dial adds to the value of a target. */
@@ -120,7 +123,27 @@ public final class LookPlanner {
                 Math.clamp(at(look.onto().amount(), new OfOnto()), 0, 1),
                 reach(elsewhere),
                 overscan,
-                pictureSteps(Section.FINISH));
+                pictureSteps(Section.FINISH),
+                List.of());
+    }
+
+    /** The look with what its shutter sees. */
+    LookPlan exposed(ColourSpace colour, Elsewhere elsewhere, double overscan) {
+        LookPlan plan = plan(colour, elsewhere, overscan);
+        double angle =
+                Math.min(at(look.shutter().angleDegrees(), new OfShutter()), Shutter.MOST_DEGREES);
+        if (angle <= 0) {
+            return plan;
+        }
+        List<LookPlan> moments =
+                look.shutter().moments(instant, angle).stream()
+                        .map(
+                                moment ->
+                                        new LookPlanner(look, moment, place)
+                                                .plan(colour, elsewhere, overscan))
+                        .toList();
+        boolean still = moments.stream().allMatch(plan::equals);
+        return still ? plan : plan.withMoments(moments);
     }
 
     private double at(Value value, Target target) {
@@ -129,8 +152,14 @@ public final class LookPlanner {
 
     private List<FeedPlan> feeds(Elsewhere elsewhere) {
         List<FeedPlan> feeds = new ArrayList<>();
-        for (LaneState lane : look.lanes()) {
-            feeds.add(lane.feed().isOwn() ? null : elsewhere.feed(lane.feed()));
+        for (int lane = 0; lane < look.lanes().size(); lane++) {
+            Feed feed = look.lanes().get(lane).feed();
+            double later = driven.to(new OfDelay(lane));
+            Feed now =
+                    later == 0
+                            ? feed
+                            : feed.withDelayFrames((int) Math.rint(feed.delayFrames() + later));
+            feeds.add(now.isOwn() ? null : elsewhere.feed(now));
         }
         return Collections.unmodifiableList(feeds);
     }

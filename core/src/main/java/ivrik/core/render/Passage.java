@@ -28,9 +28,23 @@ final class Passage {
     /** While it is separated. */
     private Lanes lanes;
 
+    private Passage(Passage other) {
+        this.site = other.site;
+        this.key = other.key;
+        this.rows = other.rows;
+        this.frame = other.frame;
+    }
+
     Passage(Frame frame, Key key, Site site) {
         this.site = site;
         set(frame, key);
+    }
+
+    /** The same picture, to go another way. */
+    Passage copy() {
+        Passage copy = new Passage(this);
+        copy.parting = parting;
+        return copy;
     }
 
     Site site() {

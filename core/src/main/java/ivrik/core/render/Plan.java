@@ -98,6 +98,8 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
      * @param reach which part of the picture the lanes' treatment touches; empty for all of it
      * @param overscan how much the result is scaled up, at least 1
      * @param finish what is done to the whole picture after that
+     * @param moments the look at each moment that its shutter sees, where something moves meanwhile; then
+     *     its picture is the mean of theirs
      */
     @RecordBuilder
     public record LookPlan(
@@ -112,11 +114,16 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             double ontoAmount,
             Optional<ReachPlan> reach,
             double overscan,
-            List<PictureStepPlan> finish)
+            List<PictureStepPlan> finish,
+            List<LookPlan> moments)
             implements PlanLookPlanBuilder.With {
         /** Whether the picture goes through untouched. */
         public boolean isNeutral() {
-            return prepare.isEmpty() && finish.isEmpty() && overscan == 1 && !treatsLanes();
+            return moments.isEmpty()
+                    && prepare.isEmpty()
+                    && finish.isEmpty()
+                    && overscan == 1
+                    && !treatsLanes();
         }
 
         /**
@@ -160,7 +167,8 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
                                     .ontoAmount(0)
                                     .reach(Optional.empty())
                                     .overscan(1)
-                                    .finish(List.of()));
+                                    .finish(List.of())
+                                    .moments(List.of()));
         }
     }
 
@@ -222,18 +230,21 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
         Set<Picture> all = new LinkedHashSet<>();
         for (LayerPlan layer : layers) {
             all.add(layer.picture);
-            for (LookPlan look : layer.looks) {
-                look.feeds.stream()
-                        .filter(Objects::nonNull)
-                        .flatMap(f -> f.picture.stream())
-                        .forEach(all::add);
-                look.steps.stream().flatMap(s -> s.picture.stream()).forEach(all::add);
-                look.reach.stream()
-                        .flatMap(r -> r.matte.stream())
-                        .flatMap(m -> m.picture.stream())
-                        .forEach(all::add);
-            }
+            layer.looks.forEach(look -> pictures(look, all));
         }
         return all;
+    }
+
+    private static void pictures(LookPlan look, Set<Picture> all) {
+        look.feeds.stream()
+                .filter(Objects::nonNull)
+                .flatMap(f -> f.picture.stream())
+                .forEach(all::add);
+        look.steps.stream().flatMap(s -> s.picture.stream()).forEach(all::add);
+        look.reach.stream()
+                .flatMap(r -> r.matte.stream())
+                .flatMap(m -> m.picture.stream())
+                .forEach(all::add);
+        look.moments.forEach(moment -> pictures(moment, all));
     }
 }

@@ -28,7 +28,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
@@ -41,8 +40,8 @@ public final class Planner {
     private final Sequence sequence;
     private final Overscans overscans;
     private final Map<String, Source> sources = new HashMap<>();
-    private final Map<String, TreeSet<Long>> cuts = new HashMap<>();
-    private final TreeSet<Long> markers;
+    private final Map<String, Map<String, Long>> cuts = new HashMap<>();
+    private final Map<String, Long> markers;
 
     public Planner(Project project) {
         this(project, new Overscans());
@@ -58,9 +57,7 @@ public final class Planner {
         project.sources().forEach(s -> sources.put(s.id(), s));
         project.layers().forEach(l -> cuts.put(l.id(), l.cuts()));
         this.markers =
-                project.markers().stream()
-                        .map(Marker::frame)
-                        .collect(Collectors.toCollection(TreeSet::new));
+                project.markers().stream().collect(Collectors.toMap(Marker::id, Marker::frame));
     }
 
     /** The plan of one frame. */
@@ -129,7 +126,7 @@ public final class Planner {
                 new Around(
                         clip.map(Clip::start).orElse(0L),
                         clip.map(c -> c.end() - 1).orElse(0L),
-                        cuts.getOrDefault(layer.id(), new TreeSet<>()),
+                        cuts.getOrDefault(layer.id(), Map.of()),
                         markers);
         return new Instant(frame, sequence.rate(), around, 0);
     }
@@ -178,7 +175,7 @@ public final class Planner {
     private LookPlan look(
             Layer layer, LayerLook look, LookPlanner planner, Rational frame, Scaled scaled) {
         LookPlan plan =
-                planner.plan(
+                planner.exposed(
                         sequence.colour(),
                         new Others(layer, frame),
                         look.on() ? scaled.by(layer, look) : 1);
@@ -205,8 +202,8 @@ public final class Planner {
                 LayerLook look,
                 FrameRange range,
                 Sequence sequence,
-                TreeSet<Long> cuts,
-                TreeSet<Long> markers) {}
+                Map<String, Long> cuts,
+                Map<String, Long> markers) {}
         return overscans.demanded(
                 place(layer, look),
                 new Asked(layer.id(), look, layer.range(), sequence, cuts.get(layer.id()), markers),

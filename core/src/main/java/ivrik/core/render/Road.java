@@ -37,8 +37,12 @@ final class Road {
         return stages;
     }
 
-    /** Takes a picture all the way. */
+    /** Takes a picture all the way, at each moment that the look's shutter sees. */
     void take(Passage passage) {
+        if (!look.moments().isEmpty()) {
+            MotionBlur.take(passage, look, supplies);
+            return;
+        }
         prepare(passage);
         if (look.treatsLanes()) {
             new LayOn(look, supplies, inner()).take(passage);
@@ -102,6 +106,10 @@ final class Road {
      */
     static ValidRegion covered(
             LookPlan look, Size size, BiFunction<Treat, ValidRegion, ValidRegion> ofLane) {
+        ValidRegion always = ValidRegion.all(size);
+        for (LookPlan moment : look.moments()) {
+            always = always.and(covered(moment, size, ofLane));
+        }
         Road road = new Road(look, Supplies.NONE);
         ValidRegion covered = ValidRegion.all(size);
         for (Stage stage : road.prepare) {
@@ -113,6 +121,6 @@ final class Road {
                 all = all.and(ofLane.apply(Treat.of(look, plate.lane(), Supplies.NONE), covered));
             }
         }
-        return all;
+        return all.and(always);
     }
 }

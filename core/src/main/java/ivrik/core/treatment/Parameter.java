@@ -25,6 +25,9 @@ public record Parameter(
         boolean jitters,
         double shownFirst,
         double shownLast) {
+    /** The unit of what is at rest again after each whole number. */
+    public static final String TILES = "tiles";
+
     /** How much of a treatment is done, in every treatment. */
     public static final String AMOUNT = "amount";
 
@@ -83,6 +86,11 @@ public record Parameter(
     /** What lane {@code lane} of {@code lanes} has where the treatment is shown off. */
     public double shownFor(int lane, int lanes) {
         return lanes < 2 ? shownFirst : shownFirst + (shownLast - shownFirst) * lane / (lanes - 1);
+    }
+
+    /** Whether each whole number of it is as good as rest. */
+    public boolean comesRound() {
+        return unit.equals(TILES);
     }
 
     public double clamp(double value) {

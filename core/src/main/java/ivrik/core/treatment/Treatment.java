@@ -1,6 +1,7 @@
 package ivrik.core.treatment;
 
 import ivrik.core.picture.Size;
+import ivrik.core.sampling.EdgeFill;
 
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -32,6 +33,11 @@ public sealed interface Treatment permits LaneTreatment, PictureTreatment {
         return parameters.stream()
                 .filter(Parameter::drives)
                 .allMatch(p -> settings.number(address.apply(p.name())) == p.rest());
+    }
+
+    /** What lies outside the picture unless something else is chosen. */
+    default EdgeFill usualEdgeFill() {
+        return EdgeFill.REPEAT;
     }
 
     /** Whether it does its work by the picture that the step names. */

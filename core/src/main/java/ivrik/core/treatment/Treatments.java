@@ -14,6 +14,7 @@ public final class Treatments {
                     new Scale(),
                     new Rotate(),
                     new Flip(),
+                    new Tiles(),
                     new Lens(),
                     new Dispersion(),
                     new Displace(),

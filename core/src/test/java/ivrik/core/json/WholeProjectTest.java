@@ -3,21 +3,30 @@ package ivrik.core.json;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Burst;
 import ivrik.core.look.Feed;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Place;
+import ivrik.core.look.Shutter;
+import ivrik.core.look.Target;
+import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
+import ivrik.core.motion.Hill;
 import ivrik.core.motion.Peg;
+import ivrik.core.motion.Phase;
 import ivrik.core.motion.Rational;
+import ivrik.core.motion.Repeat;
+import ivrik.core.motion.Swipe;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
+import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
@@ -57,7 +66,44 @@ class WholeProjectTest {
                 .withLane(0, s -> s.withInk(Optional.of(Ink.parse("3366ff"))).withSolo(true))
                 .withLane(1, s -> s.withBlend(Optional.of(Blend.VIVID_LIGHT)).withHold(true))
                 .withLane(2, s -> s.withStrength(MOVING).withMute(true))
-                .withLane(3, s -> s.withFeed(new Feed("title", -4, EdgeFill.MIRROR, PLACED)));
+                .withLane(3, s -> s.withFeed(new Feed("title", -4, EdgeFill.MIRROR, PLACED)))
+                .withBursts(bursts())
+                .withShutter(new Shutter(MOVING, -90, 24));
+    }
+
+    private static List<Burst> bursts() {
+        Phase phase = new Phase(3, 0.4);
+        List<Burst.Drive> drives =
+                List.of(
+                        new Burst.Drive(new Target.OfLane("shift-1", 1, "x"), 4.5),
+                        new Burst.Drive(new Target.OfDelay(2), -2),
+                        new Burst.Drive(new Target.OfOnto(), -0.5));
+        Burst hill =
+                new Burst(
+                        "hill",
+                        "A hill",
+                        false,
+                        new Anchor.AtMarkers(List.of("marker-1", "two")),
+                        new Hill(
+                                List.of(phase),
+                                2,
+                                Optional.of(List.of(phase, new Phase(0, -1))),
+                                true),
+                        new Repeat(120, true, -3),
+                        MOVING,
+                        MOVING,
+                        List.of(
+                                Burst.Way.RANDOM,
+                                Burst.Way.STILL,
+                                Burst.Way.OPPOSED,
+                                Burst.Way.AHEAD),
+                        Long.MAX_VALUE,
+                        drives);
+        return List.of(
+                hill,
+                Burst.of("swipe", new Anchor.AtCut("clip-1"), 4)
+                        .withCourse(new Swipe(2.5, 3, Ease.HOLD, true)),
+                Burst.of("frame", new Anchor.AtFrame(-7), 4));
     }
 
     static Project project() {
@@ -95,7 +141,7 @@ class WholeProjectTest {
                         Source.of("title", words, SIZE),
                         Source.solid("solid", Ink.parse("102030"), SIZE)),
                 List.of(layer),
-                List.of(),
+                List.of(new Marker(4, "one"), new Marker("two", 8, "")),
                 Optional.empty());
     }
 

@@ -34,7 +34,8 @@ class ArrangeTest {
         assertThat(one.sequence().size()).isEqualTo(HD);
         assertThat(one.sequence().rate()).isEqualTo(Rational.of(24));
         assertThat(one.frames()).isEqualTo(100);
-        assertThat(one.layers().getFirst().clips()).containsExactly(new Clip("tram", 0, 100, 0));
+        assertThat(one.layers().getFirst().clips())
+                .containsExactly(new Clip("clip-1", "tram", 0, 100, 0));
     }
 
     @Test
@@ -42,7 +43,9 @@ class ArrangeTest {
         Project two = Arrange.putOn(one, movie("street", 90, 30));
         assertThat(ids(two)).containsExactly("shots");
         assertThat(two.layers().getFirst().clips())
-                .containsExactly(new Clip("tram", 0, 100, 0), new Clip("street", 100, 72, 0));
+                .containsExactly(
+                        new Clip("clip-1", "tram", 0, 100, 0),
+                        new Clip("clip-2", "street", 100, 72, 0));
         assertThat(two.cuts()).containsExactly(100L);
     }
 
@@ -50,11 +53,12 @@ class ArrangeTest {
     void whatIsLaidOverLastsToTheEndAndWhatIsLaidUnderLiesBelowAll() {
         Project titled = Arrange.over(one, title("title"), 40);
         assertThat(ids(titled)).containsExactly("shots", "title");
-        assertThat(titled.layers().getLast().clips()).containsExactly(new Clip("title", 40, 60, 0));
+        assertThat(titled.layers().getLast().clips())
+                .containsExactly(new Clip("clip-1", "title", 40, 60, 0));
         Project grounded = Arrange.under(titled, Source.solid("title", Title.EMPTY.colour(), HD));
         assertThat(ids(grounded)).containsExactly("title 2", "shots", "title");
         assertThat(grounded.layers().getFirst().clips())
-                .containsExactly(new Clip("title", 0, 100, 0));
+                .containsExactly(new Clip("clip-1", "title", 0, 100, 0));
     }
 
     @Test
@@ -73,7 +77,8 @@ class ArrangeTest {
         assertThat(ids(without)).containsExactly("shots");
         assertThat(without.source("fog")).isEmpty();
         Project cut = Arrange.without(without, movie("tram", 100, 24));
-        assertThat(cut.layers().getFirst().clips()).containsExactly(new Clip("street", 100, 48, 0));
+        assertThat(cut.layers().getFirst().clips())
+                .containsExactly(new Clip("clip-2", "street", 100, 48, 0));
     }
 
     @Test

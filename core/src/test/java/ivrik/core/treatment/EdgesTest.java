@@ -96,6 +96,9 @@ class EdgesTest {
         if (treatment instanceof Dispersion || treatment instanceof ZoomBlur) {
             numbers.merge("length", larger, (a, b) -> a * b);
         }
+        if (treatment instanceof Tiles && larger > 1) {
+            numbers.merge("x", (double) WIDTH / (WIDTH + 2 * MARGIN), (a, b) -> a * b);
+        }
         if (treatment instanceof Displace) {
             numbers.put("size", 4000.0); // blocks are tied to the corner; here all is in one
             numbers.put("share", 100.0);

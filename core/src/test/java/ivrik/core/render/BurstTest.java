@@ -1,0 +1,239 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Drive;
+import ivrik.core.look.Burst.Way;
+import ivrik.core.look.Look;
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Instant;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Project;
+import ivrik.core.separation.Rgb;
+import ivrik.core.treatment.Settings;
+import ivrik.core.treatment.Shift;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/** Looks whose bursts move lanes, seen in their pictures. */
+class BurstTest {
+    private static final int WIDTH = 24;
+    private static final int HEIGHT = 10;
+
+    /** Another picture at each frame, no two samples alike. */
+    private static Frame picture(long frame) {
+        List<Plane> planes =
+                IntStream.range(0, 3)
+                        .mapToObj(
+                                lane -> {
+                                    Plane plane = Plane.of(WIDTH, HEIGHT);
+                                    for (int i = 0; i < WIDTH * HEIGHT; i++) {
+                                        plane.data()[i] =
+                                                (i * 37 + lane * 101 + frame * 11) % 251 / 250f;
+                                    }
+                                    return plane;
+                                })
+                        .toList();
+        return Frame.opaque(planes.get(0), planes.get(1), planes.get(2));
+    }
+
+    private final Scene scene = new Scene(BurstTest::picture);
+
+    private Frame render(Look look, long frame) {
+        return scene.render(scene.project(look), frame);
+    }
+
+    private static float[] lane(Frame frame, int lane) {
+        return frame.colour().get(lane).data();
+    }
+
+    private static void assertSource(Frame frame, long number) {
+        for (int lane = 0; lane < 3; lane++) {
+            assertThat(lane(frame, lane)).isEqualTo(lane(picture(number), lane));
+        }
+    }
+
+    private static Look split(Map<String, Double> dials) {
+        Look look = BuiltInLooks.named("burst-split");
+        for (var dial : dials.entrySet()) {
+            look = look.withDial(dial.getKey(), dial.getValue());
+        }
+        return look;
+    }
+
+    @Property(tries = 30)
+    void outsideItsFramesEveryFrameIsTheSources(
+            @ForAll @IntRange(min = 0, max = 39) int at,
+            @ForAll @IntRange(max = 9) int before,
+            @ForAll @IntRange(max = 9) int after,
+            @ForAll @IntRange(max = 5) int phases) {
+        Look look =
+                split(
+                        Map.of(
+                                "at", (double) at,
+                                "before", (double) before,
+                                "after", (double) after,
+                                "phases", (double) phases,
+                                "peak", 3.7,
+                                "angle", 30.0,
+                                "shake", 2.0));
+        for (int frame = 0; frame < Scene.FRAMES; frame++) {
+            boolean inside = frame >= at - before && frame <= at + after;
+            Frame rendered = render(look, frame);
+            assertThat(lane(rendered, 1)).isEqualTo(lane(picture(frame), 1));
+            if (!inside) {
+                assertSource(rendered, frame);
+            } else if (frame == at || phases > 0) {
+                assertThat(lane(rendered, 0)).isNotEqualTo(lane(picture(frame), 0));
+            }
+        }
+    }
+
+    @Test
+    void atItsFrameRedIsMovedByThePeakAndBlueAgainstIt() {
+        Map<String, Double> dials = Map.of("at", 20.0, "peak", 4.0);
+        Frame across = render(split(dials), 20);
+        float[] red = lane(picture(20), 0);
+        float[] blue = lane(picture(20), 2);
+        for (int y = 0; y < HEIGHT; y++) {
+            for (int x = 4; x < WIDTH - 4; x++) {
+                int i = y * WIDTH + x;
+                assertThat(lane(across, 0)[i]).isEqualTo(red[i - 4]);
+                assertThat(lane(across, 2)[i]).isEqualTo(blue[i + 4]);
+            }
+        }
+        Frame down = render(split(Map.of("at", 20.0, "peak", 4.0, "angle", 90.0)), 20);
+        for (int i = 4 * WIDTH; i < (HEIGHT - 4) * WIDTH; i++) {
+            assertThat(lane(down, 0)[i]).isEqualTo(red[i - 4 * WIDTH]);
+            assertThat(lane(down, 2)[i]).isEqualTo(blue[i + 4 * WIDTH]);
+        }
+    }
+
+    private static Settings settings(Look look, int lane, long frame) {
+        Instant instant = Instant.of(frame, Scene.RATE);
+        return new LookPlanner(look, instant, "here").settings(look.steps().getFirst(), lane);
+    }
+
+    private static double x(Look look, int lane, long frame) {
+        return settings(look, lane, frame).number("x");
+    }
+
+    @Test
+    void itsStepsAreInTheMirrorAndComeAgain() {
+        Look look = split(Map.of("at", 10.0, "peak", 8.0, "repeat", 15.0));
+        for (int d = 0; d <= 6; d++) {
+            double step = 8 * (d == 0 ? 1 : d <= 2 ? 0.75 : d <= 4 ? 0.5 : 0.25);
+            assertThat(x(look, 0, 10 - d)).isEqualTo(step);
+            assertThat(x(look, 0, 10 + d)).isEqualTo(step);
+            assertThat(x(look, 2, 10 + d)).isEqualTo(-step);
+            assertThat(x(look, 0, 25 + d)).isEqualTo(step);
+        }
+        assertThat(x(look, 0, 17)).isZero();
+    }
+
+    @Test
+    void atAnAngleTheSplitIsAsFar() {
+        Settings settings = settings(split(Map.of("peak", 10.0, "angle", 30.0)), 0, 0);
+        assertThat(settings.number("x")).isCloseTo(10 * Math.sqrt(3) / 2, within(1e-12));
+        assertThat(settings.number("y")).isCloseTo(5, within(1e-12));
+    }
+
+    private static Look withBurst(Burst burst) {
+        return Look.atRest("own", new Rgb(), new Shift()).withBurst(burst);
+    }
+
+    private static Burst moving(Anchor anchor, Way red) {
+        return Burst.of("b", anchor, 3)
+                .withWays(List.of(red, Way.STILL, Way.OPPOSED))
+                .withDrives(List.of(new Drive(new OfLane("shift-1", 0, "x"), 10)));
+    }
+
+    @Test
+    void randomWaysAreOneForEachPhaseAndAlwaysAsFar() {
+        Look look = withBurst(moving(new Anchor.AtFrame(20), Way.RANDOM));
+        Settings peak = settings(look, 0, 20);
+        assertThat(Math.hypot(peak.number("x"), peak.number("y"))).isCloseTo(10, within(1e-9));
+        assertThat(x(look, 0, 18)).isEqualTo(x(look, 0, 19)).isNotEqualTo(x(look, 0, 22));
+        Look other = withBurst(moving(new Anchor.AtFrame(20), Way.RANDOM).withSeed(2));
+        assertThat(x(other, 0, 20)).isNotEqualTo(x(look, 0, 20));
+        assertThat(x(look.withSeed(2), 0, 20)).isEqualTo(x(other, 0, 20));
+    }
+
+    @Test
+    void aBurstGoesWhereItsCutGoes() {
+        Look look = withBurst(moving(new Anchor.AtCut("clip-2"), Way.AHEAD));
+        for (int cut : new int[] {12, 17}) {
+            Project project =
+                    scene.project(look)
+                            .withLayer(
+                                    "l",
+                                    l ->
+                                            l.withClips(
+                                                    List.of(
+                                                            new Clip("a", 0, cut, 0),
+                                                            new Clip("b", cut, 40 - cut, 3))));
+            Plan there = Planner.plan(project, cut - 1);
+            assertThat(step(there).number("x")).isEqualTo(10);
+            assertThat(step(Planner.plan(project, cut)).number("x")).isEqualTo(10);
+            assertThat(step(Planner.plan(project, cut + 1)).number("x")).isEqualTo(7.5);
+            assertThat(Planner.plan(project, cut - 8).layers().getFirst().isNeutral()).isTrue();
+        }
+    }
+
+    private static Settings step(Plan plan) {
+        return plan.layers().getFirst().looks().getFirst().steps().getFirst().lanes().getFirst();
+    }
+
+    @Test
+    void betweenFramesAStepStaysThatOfItsFrame() {
+        Look look = withBurst(moving(new Anchor.AtFrame(20), Way.AHEAD));
+        Instant between = Instant.of(18, Scene.RATE).withFrame(new Rational(37, 2));
+        assertThat(
+                        new LookPlanner(look, between, "here")
+                                .settings(look.steps().getFirst(), 0)
+                                .number("x"))
+                .isEqualTo(7.5);
+    }
+
+    @Test
+    void itsStrengthCanBeKeyed() {
+        Value rising =
+                new Value(0, List.of(new Peg(20, 3, Ease.LINEAR), new Peg(22, 5, Ease.LINEAR)));
+        Look look = withBurst(moving(new Anchor.AtFrame(20), Way.AHEAD).withStrength(rising));
+        assertThat(x(look, 0, 20)).isEqualTo(30);
+        assertThat(x(look, 0, 21)).isEqualTo(4 * 7.5);
+    }
+
+    @Test
+    void aLaneThatLagsIsTheSourcesOfThen() {
+        Look lag = BuiltInLooks.named("lane-lag").withDial("red", 3).withDial("blue", -2);
+        Frame at = render(lag, 10);
+        assertThat(lane(at, 0)).isEqualTo(lane(picture(7), 0));
+        assertThat(lane(at, 1)).isEqualTo(lane(picture(10), 1));
+        assertThat(lane(at, 2)).isEqualTo(lane(picture(12), 2));
+        assertThat(lane(render(lag, 1), 0)).isEqualTo(lane(picture(0), 0));
+        assertThat(lane(render(lag, 39), 2)).isEqualTo(lane(picture(39), 2));
+        assertSource(render(lag.withDial("fade", 1), 10), 10);
+        float[] half = lane(render(lag.withDial("fade", 0.5), 10), 0);
+        assertThat(half[5])
+                .isCloseTo((lane(picture(7), 0)[5] + lane(picture(10), 0)[5]) / 2, within(1e-6f));
+    }
+}

@@ -1,0 +1,179 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.look.Shutter;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.separation.Rgb;
+import ivrik.core.treatment.Shift;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+import java.util.List;
+
+class MotionBlurTest {
+    private static final int WIDTH = 100;
+    private static final int HEIGHT = 6;
+    private static final int EDGE = 30;
+
+    /** White up to an edge. */
+    private static Plane edge() {
+        Plane plane = Plane.of(WIDTH, HEIGHT);
+        for (int y = 0; y < HEIGHT; y++) {
+            for (int x = 0; x < EDGE; x++) {
+                plane.data()[plane.row(y) + x] = 1;
+            }
+        }
+        return plane;
+    }
+
+    private static final Frame EDGED = Frame.opaque(edge(), edge(), edge());
+
+    private static Value moving(double pxAFrame) {
+        return new Value(
+                0, List.of(new Peg(0, 0, Ease.LINEAR), new Peg(10, 10 * pxAFrame, Ease.LINEAR)));
+    }
+
+    /** Red moves evenly; green and blue stand still. */
+    private static Look moving(double pxAFrame, Shutter shutter) {
+        return Look.atRest("moving", new Rgb(), new Shift())
+                .withStep("shift-1", s -> s.withSampler(Sampler.LINEAR))
+                .withAmounts(0, 0, a -> a.with("x", moving(pxAFrame)))
+                .withShutter(shutter);
+    }
+
+    private static Shutter open(double angle, double phase, int samples) {
+        return new Shutter(Value.of(angle), phase, samples);
+    }
+
+    private static Frame render(Frame picture, Look look, long frame) {
+        Scene scene = new Scene(picture);
+        return scene.render(scene.project(look), frame);
+    }
+
+    /** How much of pixel {@code x} an edge has covered on the mean that moves from one place to another. */
+    private static double swept(int x, double from, double to) {
+        return (integral(to - x) - integral(from - x)) / (to - from);
+    }
+
+    /** Of the covered share of a pixel, from its left side to an edge that far right of it. */
+    private static double integral(double s) {
+        return s <= 0 ? 0 : s >= 1 ? s - 0.5 : s * s / 2;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4,360,0,16", "4,180,0,8", "6,360,-180,24", "3,720,90,24", "1,360,0,4"})
+    void aLineThatMovesEvenlyIsBlurredByABox(
+            double speed, double angle, double phase, int samples) {
+        Frame blurred = render(EDGED, moving(speed, open(angle, phase, samples)), 5);
+        double from = EDGE + speed * (5 + phase / 360);
+        double to = from + speed * angle / 360;
+        for (int x = 0; x < WIDTH; x++) {
+            assertThat((double) blurred.colour().get(0).data()[2 * WIDTH + x])
+                    .as("pixel %d", x)
+                    .isCloseTo(swept(x, from, to), within(1e-6));
+        }
+        assertThat(blurred.colour().get(1).data()).isEqualTo(edge().data());
+    }
+
+    @Test
+    void whatStandsStillIsSeenOnceAndStaysAsItIs() {
+        Scene scene = new Scene(EDGED);
+        Look still = moving(4, open(360, 0, 16));
+        Plan plan = Planner.plan(scene.project(still), 20);
+        assertThat(plan.layers().getFirst().looks().getFirst().moments()).isEmpty();
+        Plan moving = Planner.plan(scene.project(still), 5);
+        assertThat(moving.layers().getFirst().looks().getFirst().moments()).hasSize(16);
+    }
+
+    @Test
+    void aTitleIsBlurredWithItsCoverage() {
+        Plane white = Plane.flat(WIDTH, HEIGHT, 1);
+        Frame title = Frame.straight(white, white, white, edge());
+        Look look = moving(4, open(360, 0, 16));
+        Frame blurred = render(title, look, 5);
+        int middle = 2 * WIDTH + EDGE + 21;
+        double half = swept(EDGE + 21, EDGE + 20, EDGE + 24);
+        assertThat((double) blurred.colour().get(0).data()[middle]).isCloseTo(half, within(1e-6));
+        assertThat((double) blurred.coverage().get(0).data()[middle]).isCloseTo(half, within(1e-6));
+        assertThat(blurred.coverage().get(1).data()[middle]).isZero();
+    }
+
+    private static Frame textured() {
+        List<Plane> planes =
+                java.util.stream.IntStream.range(0, 3)
+                        .mapToObj(
+                                lane -> {
+                                    Plane plane = Plane.of(WIDTH, HEIGHT);
+                                    for (int i = 0; i < plane.data().length; i++) {
+                                        plane.data()[i] = (i * 53 + lane * 17) % 241 / 240f;
+                                    }
+                                    return plane;
+                                })
+                        .toList();
+        return Frame.opaque(planes.get(0), planes.get(1), planes.get(2));
+    }
+
+    @Property(tries = 20)
+    void aTileSwipeBeginsAndArrivesInRegister(
+            @ForAll @IntRange(min = 0, max = 39) int at,
+            @ForAll @IntRange(max = 12) int length,
+            @ForAll @IntRange(min = -3, max = 3) int tiles,
+            @ForAll @IntRange(min = -200, max = 200) int angle) {
+        Look look =
+                BuiltInLooks.named("tile-swipe")
+                        .withDial("at", at)
+                        .withDial("length", length)
+                        .withDial("tiles", tiles)
+                        .withDial("angle", angle)
+                        .withDial("shutter", 180)
+                        .withDial("split", 3);
+        Frame source = textured();
+        for (int frame = 0; frame < Scene.FRAMES; frame++) {
+            if (frame < at - length / 2.0 || frame > at + length / 2.0) {
+                Frame rendered = render(source, look, frame);
+                for (int lane = 0; lane < 3; lane++) {
+                    assertThat(rendered.colour().get(lane).data())
+                            .isEqualTo(source.colour().get(lane).data());
+                }
+            }
+        }
+    }
+
+    @Test
+    void halfWayATileSwipeIsHalfATileOnWithItsLanesApart() {
+        Look look =
+                BuiltInLooks.named("tile-swipe")
+                        .withDial("at", 20)
+                        .withDial("tiles", 1)
+                        .withDial("split", 3);
+        Frame source = textured();
+        Frame half = render(source, look, 20);
+        for (int x = 0; x < WIDTH; x++) {
+            int row = 3 * WIDTH;
+            int from = (x + WIDTH / 2) % WIDTH;
+            assertThat(half.colour().get(1).data()[row + x])
+                    .isEqualTo(source.colour().get(1).data()[row + from]);
+            assertThat(half.colour().get(0).data()[row + (x + 3) % WIDTH])
+                    .isEqualTo(source.colour().get(0).data()[row + from]);
+            assertThat(half.colour().get(2).data()[row + (x + WIDTH - 3) % WIDTH])
+                    .isEqualTo(source.colour().get(2).data()[row + from]);
+        }
+        Frame blurred = render(source, look.withDial("shutter", 180), 20);
+        assertThat(blurred.colour().get(1).data()).isNotEqualTo(half.colour().get(1).data());
+    }
+}

@@ -1,12 +1,19 @@
 package ivrik.demo;
 
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Drive;
+import ivrik.core.look.Burst.Way;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Place;
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
+import ivrik.core.motion.Hill;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Peg;
+import ivrik.core.motion.Phase;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Size;
@@ -21,6 +28,7 @@ import ivrik.core.project.Title;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Shift;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -30,6 +38,12 @@ final class DemoProject {
     private static final Title CAPTION =
             Title.EMPTY.withText("Night tram, line 7").withSizePx(34).withTracking(60);
     private static final Rational RATE = Rational.of(Scene.RATE);
+
+    private static final double PEAK_PX = 15;
+    private static final int LANES = 3;
+
+    /** Where the lanterns take over from the tram. */
+    private static final Anchor CUT = new Anchor.AtCut("clip-2");
 
     private DemoProject() {}
 
@@ -82,28 +96,66 @@ final class DemoProject {
 
     /** Red and blue opposed about green: apart gently, in steps up to the cut, and back. */
     private static Look shotsLook() {
-        Value red = stepped(1, 2, 4, 7, 11, 16);
-        Value blue = stepped(-1, -2, -4, -7, -11, -16);
-        Value shake =
-                new Value(
-                        0,
-                        List.of(
-                                new Peg(84, 0, Ease.SMOOTH),
-                                new Peg(96, 6, Ease.SMOOTH),
-                                new Peg(108, 0, Ease.HOLD)));
         return BuiltInLooks.named("in-register")
                 .withName("Night drift")
                 .withNote("Red and blue part toward the cut and come back.")
                 .withAmounts(
                         0,
                         0,
-                        a -> a.with("x", red).with("y", Value.of(-1)).withJitter(jitter(shake)))
+                        a ->
+                                a.with("x", Value.of(1))
+                                        .with("y", Value.of(-1))
+                                        .withJitter(jitter(Value.ZERO)))
                 .withAmounts(
                         0,
                         2,
-                        a -> a.with("x", blue).with("y", Value.of(1)).withJitter(jitter(shake)))
+                        a ->
+                                a.with("x", Value.of(-1))
+                                        .with("y", Value.of(1))
+                                        .withJitter(jitter(Value.ZERO)))
+                .withBursts(List.of(parting(), shaking()))
                 .withLane(1, lane -> lane.withHold(true))
                 .withOverscan(new Overscan(Overscan.Kind.AUTOMATIC, 1));
+    }
+
+    /** Red and blue in steps to the cut, each further than the one before, and back in the mirror. */
+    private static Burst parting() {
+        List<Phase> rising = new ArrayList<>();
+        for (double px : new double[] {1, 3, 6, 10}) {
+            rising.add(new Phase(4, px / PEAK_PX));
+        }
+        return Burst.of("parting", CUT, LANES)
+                .with(
+                        b ->
+                                b.name("Parting")
+                                        .course(new Hill(rising, 3, Optional.empty(), false))
+                                        .ways(List.of(Way.AHEAD, Way.STILL, Way.OPPOSED))
+                                        .drives(
+                                                List.of(
+                                                        drive(0, "x", PEAK_PX),
+                                                        drive(2, "x", PEAK_PX))));
+    }
+
+    /** A shake that swells toward the cut. */
+    private static Burst shaking() {
+        return Burst.of("shaking", CUT, LANES)
+                .with(
+                        b ->
+                                b.name("Shaking")
+                                        .course(
+                                                new Hill(
+                                                        List.of(new Phase(12, 0.9)),
+                                                        1,
+                                                        Optional.empty(),
+                                                        true))
+                                        .drives(
+                                                List.of(
+                                                        drive(0, OfLane.JITTER, 6),
+                                                        drive(2, OfLane.JITTER, 6))));
+    }
+
+    private static Drive drive(int lane, String parameter, double factor) {
+        return new Drive(new OfLane("shift-1", lane, parameter), factor);
     }
 
     /** The second shot as a print: magenta and yellow settle onto the others after the cut. */
@@ -141,25 +193,6 @@ final class DemoProject {
 
     private static Jitter jitter(Value amount) {
         return new Jitter(amount, 12, Jitter.Kind.SMOOTH, 4);
-    }
-
-    /** Stepped up to the cut over 20 frames and down again the same way. */
-    private static Value stepped(double... heights) {
-        List<Peg> pegs = new java.util.ArrayList<>();
-        int last = heights.length - 1;
-        pegs.add(new Peg(0, heights[0], Ease.LINEAR));
-        for (int i = 0; i <= last; i++) {
-            pegs.add(new Peg(Scene.FRAMES - 4L * (last - i) - 4, heights[i], Ease.HOLD));
-        }
-        for (int i = last - 1; i >= 0; i--) {
-            pegs.add(
-                    new Peg(
-                            Scene.FRAMES + 4L * (last - i),
-                            heights[i],
-                            i == 0 ? Ease.LINEAR : Ease.HOLD));
-        }
-        pegs.add(new Peg(2L * Scene.FRAMES - 1, heights[0], Ease.HOLD));
-        return new Value(heights[0], pegs);
     }
 
     private static Look titleLook() {

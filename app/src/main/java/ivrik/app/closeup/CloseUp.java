@@ -6,6 +6,7 @@ import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
 import ivrik.app.theme.Palette;
+import ivrik.core.look.Burst;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
 import ivrik.core.project.Layer;
@@ -71,6 +72,7 @@ public final class CloseUp extends ScrollPane {
                 + look.separation().replaceFirst(":.*", ":")
                 + (view.face.get() == Face.TREATMENT ? state.stepId() : "")
                 + (view.face.get() == Face.LAYER ? state.layer().map(Layer::id).orElse("") : "")
+                + (view.face.get() == Face.BURST ? state.burst().map(BurstPart::needs) : "")
                 + look.steps().stream().map(s -> s.id() + s.section()).toList()
                 + look.dials().stream().map(Dial::name).toList();
     }
@@ -81,11 +83,16 @@ public final class CloseUp extends ScrollPane {
             case REJOIN -> new RejoinPart(session, view);
             case LAYER -> new LayerPart(session, view);
             case REACH -> new ReachPart(session, view, colourAt);
+            case BURST -> session.state().burst().map(b -> burst(b, look)).orElse(null);
             case TREATMENT ->
                     look.steps().isEmpty()
                             ? null
                             : new TreatmentPart(session, view, steps, palette);
         };
+    }
+
+    private Part burst(Burst burst, Look look) {
+        return new BurstPart(session, view, palette, burst, look);
     }
 
     private void show() {

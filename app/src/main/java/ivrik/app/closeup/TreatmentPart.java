@@ -100,6 +100,9 @@ final class TreatmentPart extends VBox implements Part {
             showers.add(jitter::show);
             getChildren().add(jitter);
         }
+        ShutterPart shutter = new ShutterPart(session, view);
+        showers.add(st -> st.look().ifPresent(shutter::show));
+        getChildren().add(shutter);
         if (d.is(Trait.LIVE)) {
             SeedControls seed = new SeedControls(session);
             showers.add(seed::show);

@@ -60,6 +60,7 @@ final class TimePainter {
         results = traced;
         ruler(cached);
         double bottom = rows(picked);
+        new BurstBand(session, scale, bottom).paint(g, p, view.face.get() == View.Face.BURST);
         ribbons(bottom, pictures);
         marks(bottom);
     }

@@ -8,6 +8,7 @@ import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
+import ivrik.core.look.Burst;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
@@ -80,6 +81,7 @@ public final class TimeView extends Drawing {
                             trace();
                         });
         view.frame.addListener((o, a, b) -> placePlayhead());
+        view.face.addListener((o, a, b) -> redraw());
         view.traced.addListener(
                 (o, a, b) -> {
                     picked = null;
@@ -198,6 +200,9 @@ public final class TimeView extends Drawing {
         if (e.getY() < Metrics.HEAD) {
             drag = this::scrub;
             scrub(e);
+        } else if (takeBurst(e)) {
+            view.closeUpShown.set(true);
+            view.face.set(View.Face.BURST);
         } else if (e.getY() >= rowsBottom()) {
             Ribbon.at(session.project().layers(), e.getY(), rowsBottom())
                     .ifPresent(layer -> session.selectLayer(layer.id()));
@@ -206,6 +211,26 @@ public final class TimeView extends Drawing {
             pressedInRow(e, (int) ((e.getY() - Metrics.HEAD) / row()));
         }
         redraw();
+    }
+
+    /** Selects the burst under the pointer and holds it for a drag. */
+    private boolean takeBurst(MouseEvent e) {
+        BurstBand band = new BurstBand(session, scale(), rowsBottom());
+        BurstBand.Held held = band.at(e.getX(), e.getY()).orElse(null);
+        if (held == null) {
+            return false;
+        }
+        String id = held.standing().burst().id();
+        session.selectBurst(id);
+        Burst before = held.standing().burst();
+        Session.Gesture gesture = session.gesture("Burst " + before.name());
+        Burst start = session.state().look().flatMap(l -> l.burst(id)).orElse(before);
+        drag =
+                move -> {
+                    Burst dragged = band.dragged(held, start, e.getX(), move.getX());
+                    gesture.editLook(look -> look.withBurst(dragged));
+                };
+        return true;
     }
 
     private void scrub(MouseEvent e) {

@@ -2,6 +2,7 @@ package ivrik.app.desk;
 
 import ivrik.app.session.Plans;
 import ivrik.app.session.State;
+import ivrik.core.look.Burst;
 import ivrik.core.look.Driven;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
@@ -47,11 +48,27 @@ record Trace(Look look, Step step, int lane, String name, double rest, double ra
         for (int i = 0; i < step.lanes().size(); i++) {
             most = Math.max(most, farthest(value(step, i, name), rest));
             most = Math.max(most, Math.abs(driven.to(target(step, i, name))));
+            most = Math.max(most, burst(look, target(step, i, name)));
             if (jitters) {
                 most = Math.max(most, farthest(step.amounts(i).jitter().amount(), 0));
             }
         }
         return new Trace(look, step, lane, name, rest, most * 1.1);
+    }
+
+    /** How far bursts may drive a value. */
+    private static double burst(Look look, Target target) {
+        double most = 0;
+        for (Burst burst : look.bursts()) {
+            double strength =
+                    Math.max(Math.abs(burst.strength().rest()), farthest(burst.strength(), 0));
+            for (Burst.Drive drive : burst.drives()) {
+                if (drive.target().equals(target)) {
+                    most += Math.abs(drive.factor()) * strength;
+                }
+            }
+        }
+        return most;
     }
 
     private static double farthest(Value value, double from) {

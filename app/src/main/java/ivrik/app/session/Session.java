@@ -57,7 +57,7 @@ public final class Session {
         history.clear();
         saved = project;
         String layer = project.layers().stream().findFirst().map(Layer::id).orElse("");
-        state.set(new State(project, new Selection(layer, "", "", 0)));
+        state.set(new State(project, Selection.of(layer, 0)));
     }
 
     /** An edit of the project; one that changes nothing is no step. */
@@ -95,24 +95,26 @@ public final class Session {
     }
 
     public void selectLane(int lane) {
-        Selection s = state().selection();
-        select(new Selection(s.layer(), s.look(), s.step(), lane));
+        select(state().selection().withCell(state().selection().step(), lane));
     }
 
     /** A lane's share in a treatment, by the step's id. */
     public void selectCell(String step, int lane) {
-        Selection s = state().selection();
-        select(new Selection(s.layer(), s.look(), step, lane));
+        select(state().selection().withCell(step, lane));
     }
 
     public void selectLayer(String layer) {
-        select(new Selection(layer, "", "", state().selection().lane()));
+        select(Selection.of(layer, state().selection().lane()));
     }
 
     /** Another look of the selected layer. */
     public void selectLook(String id) {
-        Selection s = state().selection();
-        select(new Selection(s.layer(), id, "", s.lane()));
+        select(state().selection().withLook(id));
+    }
+
+    /** A burst of the selected look. */
+    public void selectBurst(String id) {
+        select(state().selection().withBurst(id));
     }
 
     /** An edit of the selected layer. */

@@ -1,6 +1,7 @@
 package ivrik.app.session;
 
 import ivrik.core.look.Amounts;
+import ivrik.core.look.Burst;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.project.Layer;
@@ -14,11 +15,28 @@ import java.util.stream.IntStream;
 /** One root: the project and what is selected in it. */
 public record State(Project project, Selection selection) {
     /**
-     * What is being worked on: the ids of the layer, its look and its step, and the number of the lane.
-     * What is no longer there stands for the first that is.
+     * What is being worked on: the ids of the layer, its look, its step and its burst, and the number of
+     * the lane. What is no longer there stands for the first that is.
      */
-    public record Selection(String layer, String look, String step, int lane) {
-        public static final Selection FIRST = new Selection("", "", "", 0);
+    public record Selection(String layer, String look, String step, String burst, int lane) {
+        public static final Selection FIRST = new Selection("", "", "", "", 0);
+
+        /** The first look of a layer. */
+        public static Selection of(String layer, int lane) {
+            return new Selection(layer, "", "", "", lane);
+        }
+
+        Selection withLook(String id) {
+            return new Selection(layer, id, "", "", lane);
+        }
+
+        Selection withCell(String id, int number) {
+            return new Selection(layer, look, id, burst, number);
+        }
+
+        Selection withBurst(String id) {
+            return new Selection(layer, look, step, id, lane);
+        }
     }
 
     /** The selected layer, or the lowest. */
@@ -58,6 +76,12 @@ public record State(Project project, Selection selection) {
     /** The id of the selected treatment; empty if there is none. */
     public String stepId() {
         return step().map(Step::id).orElse("");
+    }
+
+    /** The selected burst, or the first of the look; empty if it has none. */
+    public Optional<Burst> burst() {
+        return look().flatMap(
+                        l -> l.burst(selection.burst()).or(() -> l.bursts().stream().findFirst()));
     }
 
     /** The amounts being worked on: of the lane in the selected treatment, or of the picture. */

@@ -53,6 +53,7 @@ public final class View {
         SEPARATE,
         REJOIN,
         REACH,
+        BURST,
         LAYER
     }
 

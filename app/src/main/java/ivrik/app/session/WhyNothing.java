@@ -1,7 +1,13 @@
 package ivrik.app.session;
 
+import ivrik.core.look.Burst;
+import ivrik.core.look.Bursting;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
+import ivrik.core.motion.Coming;
+import ivrik.core.motion.Instant;
+import ivrik.core.motion.Rational;
+import ivrik.core.project.Layer;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Settings;
@@ -15,6 +21,36 @@ public final class WhyNothing {
             "Nothing changes here: the reach of this look selects nothing in this frame";
 
     private WhyNothing() {}
+
+    /** Why an edit of the selected burst shows nothing at a frame. */
+    public static Optional<String> ofBurst(Session session, long frame) {
+        State state = session.state();
+        Burst burst = state.burst().orElse(null);
+        if (burst == null) {
+            return Optional.empty();
+        }
+        if (!burst.on()) {
+            return Optional.of("Nothing changes: the burst " + burst.name() + " is off");
+        }
+        if (burst.drives().isEmpty()) {
+            return Optional.of("Nothing changes: the burst " + burst.name() + " drives nothing");
+        }
+        Layer layer = state.layer().orElseThrow();
+        Instant instant = session.plans().planner().instant(layer, Rational.of(frame));
+        if (burst.anchor().axes(instant.around()).isEmpty()) {
+            return Optional.of(
+                    "Nothing changes: what the burst " + burst.name() + " stands on is gone");
+        }
+        Burst timed = Bursting.timed(state.look().orElseThrow(), burst, instant);
+        double share = Coming.at(timed.anchor(), timed.course(), timed.repeat(), instant).share();
+        return share == 0
+                ? Optional.of(
+                        "Nothing changes here: frame "
+                                + frame
+                                + " is outside the burst "
+                                + burst.name())
+                : Optional.empty();
+    }
 
     /** The reason, after an edit that has left the frame as it was; empty if there is none to be told. */
     public static Optional<String> of(Session session, long frame) {

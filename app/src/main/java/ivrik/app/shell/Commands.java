@@ -231,12 +231,12 @@ final class Commands {
         add("One frame on", key(KeyCode.RIGHT, CTRL), () -> work.step(1), this::any);
         add("One frame back", key(KeyCode.LEFT, CTRL), () -> work.step(-1), this::any);
         add(
-                "To the next peg, cut or marker",
+                "To the next peg, burst, cut or marker",
                 key(KeyCode.DOWN, CTRL),
                 () -> work.jump(true),
                 this::any);
         add(
-                "To the previous peg, cut or marker",
+                "To the previous peg, burst, cut or marker",
                 key(KeyCode.UP, CTRL),
                 () -> work.jump(false),
                 this::any);
@@ -258,6 +258,12 @@ final class Commands {
                 () -> session.edit("Play all", p -> p.withPlayRange(Optional.empty())),
                 this::any);
         add("Set or clear a marker", key(KeyCode.K), work::marker, this::any);
+        BurstWork bursts = new BurstWork(session, view);
+        add("New burst here", key(KeyCode.K, SHIFT), bursts::add, this::any);
+        add("Next burst", key(KeyCode.K, CTRL), bursts::next, bursts::any);
+        add("Burst tighter", key(KeyCode.COMMA), () -> bursts.widen(-1), bursts::any);
+        add("Burst wider", key(KeyCode.PERIOD), () -> bursts.widen(1), bursts::any);
+        add("Another seed", key(KeyCode.SEMICOLON), bursts::anotherSeed, this::any);
     }
 
     private void viewMenu() {

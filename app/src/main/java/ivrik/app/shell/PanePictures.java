@@ -271,7 +271,7 @@ final class PanePictures {
                                 && before.of(frame, cancel).equals(now.of(frame, cancel)),
                 same -> {
                     if (same && view.notice.get().isEmpty() && session.plans() == now) {
-                        WhyNothing.of(session, frame).ifPresent(view.notice::set);
+                        why(frame).ifPresent(view.notice::set);
                     }
                 });
     }
@@ -329,5 +329,13 @@ final class PanePictures {
             }
         }
         detail(view.frame.get());
+    }
+
+    private Optional<String> why(long frame) {
+        Optional<String> burst =
+                view.face.get() == View.Face.BURST
+                        ? WhyNothing.ofBurst(session, frame)
+                        : Optional.empty();
+        return burst.or(() -> WhyNothing.of(session, frame));
     }
 }

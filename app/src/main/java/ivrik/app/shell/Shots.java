@@ -112,7 +112,7 @@ final class Shots {
                     w.view().zoom.set(0);
                     w.view().handles.set(true);
                     w.view().frame.set(34);
-                    w.session().select(new Selection("title", "", "", 0));
+                    w.session().select(Selection.of("title", 0));
                 });
         shot(
                 "layer",

@@ -135,7 +135,7 @@ class SessionTest {
 
     @Test
     void aSelectionPastTheEndIsHeldWithin() {
-        session.select(new Selection("gone", "gone", "gone", 9));
+        session.select(new Selection("gone", "gone", "gone", "gone", 9));
         assertThat(session.state().lane()).isEqualTo(2);
         assertThat(session.state().stepId()).isEqualTo("shift-1");
         assertThat(session.state().layer().orElseThrow().id()).isEqualTo("a");

@@ -269,6 +269,8 @@ class WindowTest {
     @Test
     void timeIsWalkedByKeys() {
         open();
+        atFrame(92);
+        d.key(KeyCode.P);
         atFrame(90);
         d.key(KeyCode.CONTROL, KeyCode.DOWN);
         assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(92);

@@ -1,0 +1,83 @@
+package ivrik.app.closeup;
+
+import static ivrik.app.control.Controls.item;
+
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.core.motion.Anchor;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Marker;
+import ivrik.core.project.Project;
+
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Tooltip;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** What a burst stands on: a cut of its layer, a marker, all markers, or the present frame. */
+final class AnchorMenu extends MenuButton {
+    private final Session session;
+
+    AnchorMenu(Session session, View view, Consumer<Anchor> set) {
+        this.session = session;
+        getStyleClass().add("plain");
+        setId("burst-anchor");
+        setTooltip(new Tooltip("Where this goes, the burst goes"));
+        getItems().add(new MenuItem(""));
+        setOnShowing(
+                e -> {
+                    List<MenuItem> items = new ArrayList<>();
+                    for (Anchor anchor : anchors(view.frame.get())) {
+                        items.add(item(title(anchor), () -> set.accept(anchor)));
+                    }
+                    getItems().setAll(items);
+                });
+    }
+
+    private List<Anchor> anchors(long frame) {
+        List<Anchor> anchors = new ArrayList<>();
+        session.state()
+                .layer()
+                .ifPresent(
+                        layer ->
+                                layer.clips().stream()
+                                        .filter(c -> layer.cuts().containsKey(c.id()))
+                                        .forEach(c -> anchors.add(new Anchor.AtCut(c.id()))));
+        List<String> markers = session.project().markers().stream().map(Marker::id).toList();
+        markers.forEach(id -> anchors.add(new Anchor.AtMarkers(List.of(id))));
+        if (markers.size() > 1) {
+            anchors.add(new Anchor.AtMarkers(markers));
+        }
+        anchors.add(new Anchor.AtFrame(frame));
+        return anchors;
+    }
+
+    void show(Anchor anchor) {
+        setText(title(anchor));
+    }
+
+    private String title(Anchor anchor) {
+        Project project = session.project();
+        return switch (anchor) {
+            case Anchor.AtFrame at -> "frame " + at.frame();
+            case Anchor.AtCut at ->
+                    session.state().layer().map(Layer::clips).orElse(List.of()).stream()
+                            .filter(c -> c.id().equals(at.clip()))
+                            .findFirst()
+                            .map((Clip c) -> "the cut at " + c.start())
+                            .orElse("a cut that is gone");
+            case Anchor.AtMarkers at ->
+                    at.markers().size() > 1
+                            ? at.markers().size() + " markers"
+                            : project.markers().stream()
+                                    .filter(m -> at.markers().contains(m.id()))
+                                    .findFirst()
+                                    .map(m -> m.name().isEmpty() ? "marker " + m.frame() : m.name())
+                                    .orElse("a marker that is gone");
+        };
+    }
+}

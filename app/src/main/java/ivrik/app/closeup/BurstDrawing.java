@@ -1,0 +1,232 @@
+package ivrik.app.closeup;
+
+import ivrik.app.control.Drawing;
+import ivrik.app.session.Session;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Bursting;
+import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Axis;
+import ivrik.core.motion.Course;
+import ivrik.core.motion.Hill;
+import ivrik.core.motion.Phase;
+import ivrik.core.motion.Rational;
+
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/**
+ * A burst as it is, frame by frame. The steps of a hill are shaped by hand: up and down by their tops, longer
+ * and shorter by their outer sides.
+ */
+final class BurstDrawing extends Drawing {
+    private static final double SIDE = 6;
+    private static final double GRIP = 5;
+
+    /** Frames left free on each side. */
+    private static final int AROUND = 2;
+
+    private final Session session;
+    private Burst burst;
+    private Session.Gesture gesture;
+    private Bar held;
+    private boolean byItsSide;
+    private Hill before;
+
+    /**
+     * One phase as it is drawn.
+     *
+     * @param number among those of its side, in the order of time
+     * @param from its first frame, counted from the axis
+     * @param to the first frame after it
+     */
+    private record Bar(boolean later, int number, double from, double to, double strength) {
+        /** The side that is away from the peak. */
+        double outer() {
+            return later ? to : from;
+        }
+    }
+
+    BurstDrawing(Session session, ObjectProperty<Palette> palette) {
+        super(palette);
+        this.session = session;
+        setId("burst-drawing");
+        setMinSize(120, 110);
+        setPrefHeight(124);
+        setAccessibleText("The burst, frame by frame");
+        setOnMousePressed(this::pressed);
+        setOnMouseDragged(this::dragged);
+        setOnMouseReleased(e -> gesture = null);
+    }
+
+    void show(Burst shown) {
+        burst = shown;
+        redraw();
+    }
+
+    /** Frames from the left side to the axis, and from there to the right side. */
+    private record Room(double left, double right) {
+        double frames() {
+            return left + right;
+        }
+    }
+
+    private boolean between() {
+        return burst.anchor() instanceof Anchor.AtCut;
+    }
+
+    private Room room() {
+        Course course = gesture == null ? burst.course() : before;
+        double more = course instanceof Hill hill ? hill.peak() : 1;
+        return new Room(
+                Math.ceil(course.before() + more) + AROUND,
+                Math.ceil(course.after() + more) + AROUND);
+    }
+
+    private double x(double frame) {
+        return SIDE + (frame + room().left) / room().frames() * (getWidth() - 2 * SIDE);
+    }
+
+    private double frame(double x) {
+        return (x - SIDE) / (getWidth() - 2 * SIDE) * room().frames() - room().left;
+    }
+
+    /** Where nothing is moved: lower where no phase goes the other way. */
+    private double base() {
+        boolean any = bars().stream().anyMatch(b -> b.strength < 0);
+        return getHeight() * (any ? 0.55 : 0.84);
+    }
+
+    private double y(double strength) {
+        return base() - strength * (base() - 14);
+    }
+
+    private List<Bar> bars() {
+        List<Bar> bars = new ArrayList<>();
+        if (!(burst.course() instanceof Hill hill)) {
+            return bars;
+        }
+        double at = between() ? -hill.peak() : 1 - hill.peak();
+        for (int i = hill.in().size() - 1; i >= 0; i--) {
+            Phase phase = hill.in().get(i);
+            bars.add(new Bar(false, i, at - phase.frames(), at, phase.strength()));
+            at -= phase.frames();
+        }
+        at = hill.peak();
+        for (int i = 0; i < hill.down().size(); i++) {
+            Phase phase = hill.down().get(i);
+            bars.add(new Bar(true, i, at, at + phase.frames(), phase.strength()));
+            at += phase.frames();
+        }
+        return bars;
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, Palette p, double w, double h) {
+        g.setFill(p.colour("ground"));
+        g.fillRect(0, 0, w, h);
+        if (burst == null) {
+            return;
+        }
+        Axis axis = new Axis(0, between());
+        g.setFill(p.colour(burst.on() ? "paper" : "quiet"));
+        for (long f = (long) -room().left; f < room().right; f++) {
+            double share = burst.course().at(axis, Rational.of(f));
+            double top = Math.min(y(share), base());
+            double high = Math.abs(y(share) - base());
+            if (high > 0) {
+                g.fillRect(x(f), top, x(f + 1) - x(f) - 0.6, high);
+            }
+        }
+        g.setStroke(p.colour("line"));
+        g.setLineWidth(1);
+        g.strokeLine(0, Math.rint(base()) + 0.5, w, Math.rint(base()) + 0.5);
+        double foot = Math.rint(x(between() ? 0 : 0.5)) + 0.5;
+        g.setStroke(p.colour("type"));
+        g.strokeLine(foot, base(), foot, base() + 7);
+        g.strokeLine(foot - 4, base() + 7, foot + 4, base() + 7);
+        g.setFill(p.colour("quiet"));
+        g.setFont(p.numbers(11));
+        g.fillText("-" + plain(burst.course().before()), 4, h - 5);
+        String after = "+" + plain(burst.course().after()) + " frames";
+        g.fillText(after, w - 7 * after.length() - 2, h - 5);
+    }
+
+    private static String plain(double frames) {
+        return frames == Math.rint(frames) ? Long.toString((long) frames) : Double.toString(frames);
+    }
+
+    private void pressed(MouseEvent e) {
+        gesture = null;
+        held = null;
+        if (!(burst.course() instanceof Hill hill)) {
+            return;
+        }
+        for (Bar bar : bars()) {
+            if (Math.abs(e.getX() - x(bar.outer())) < GRIP) {
+                held = bar;
+                byItsSide = true;
+            }
+        }
+        for (Bar bar : bars()) {
+            if (held == null && e.getX() >= x(bar.from) && e.getX() < x(bar.to)) {
+                held = bar;
+                byItsSide = false;
+            }
+        }
+        if (held == null) {
+            return;
+        }
+        if (e.getButton() == MouseButton.SECONDARY) {
+            edit("Remove a phase", h -> phase(h, phase -> List.of()));
+            held = null;
+        } else if (e.getClickCount() == 2 && !byItsSide) {
+            edit("Split a phase", h -> phase(h, BurstDrawing::split));
+            held = null;
+        } else {
+            before = hill;
+            gesture = session.gesture("Shape " + burst.name());
+        }
+    }
+
+    /** In two of one strength. */
+    private static List<Phase> split(Phase phase) {
+        int half = (phase.frames() + 1) / 2;
+        return List.of(phase.withFrames(half), phase.withFrames(phase.frames() - half));
+    }
+
+    private Hill phase(Hill hill, java.util.function.Function<Phase, List<Phase>> change) {
+        return Bursting.withPhase(hill, held.later, held.number, change);
+    }
+
+    private void edit(String name, UnaryOperator<Hill> change) {
+        Burst changed = burst.withCourse(change.apply((Hill) burst.course()));
+        session.editLook(name, look -> look.withBurst(changed));
+    }
+
+    private void dragged(MouseEvent e) {
+        if (gesture == null || held == null) {
+            return;
+        }
+        Hill shaped;
+        if (byItsSide) {
+            double outward = (frame(e.getX()) - held.outer()) * (held.later ? 1 : -1);
+            int frames = (int) Math.clamp(held.to - held.from + Math.rint(outward), 0, 1000);
+            shaped = phase(before, phase -> List.of(phase.withFrames(frames)));
+        } else {
+            double strength = (base() - e.getY()) / (base() - 14);
+            double fine = e.isAltDown() ? 100 : 20;
+            double to = Math.clamp(Math.rint(strength * fine) / fine, -2, 2);
+            shaped = phase(before, phase -> List.of(phase.withStrength(to)));
+        }
+        String id = burst.id();
+        gesture.editLook(
+                look -> look.burst(id).map(b -> look.withBurst(b.withCourse(shaped))).orElse(look));
+    }
+}

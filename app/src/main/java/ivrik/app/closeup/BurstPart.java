@@ -1,0 +1,360 @@
+package ivrik.app.closeup;
+
+import static ivrik.app.control.Controls.hint;
+import static ivrik.app.control.Controls.item;
+import static ivrik.app.control.Controls.quiet;
+import static ivrik.app.control.Controls.row;
+
+import ivrik.app.control.Controls;
+import ivrik.app.control.NumberField;
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
+import ivrik.app.session.View;
+import ivrik.app.shape.LookNumber;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Way;
+import ivrik.core.look.BurstParts;
+import ivrik.core.look.Bursting;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Course;
+import ivrik.core.motion.CourseShape;
+import ivrik.core.motion.Hill;
+import ivrik.core.motion.Phase;
+import ivrik.core.motion.Repeat;
+import ivrik.core.motion.Value;
+
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+
+/** The close-up of a burst: how it grows and passes, what it stands on, which way lanes go, what it drives. */
+final class BurstPart extends VBox implements Part {
+    private final Session session;
+    private final View view;
+    private final String id;
+    private final List<Consumer<Burst>> showers = new ArrayList<>();
+
+    BurstPart(Session session, View view, ObjectProperty<Palette> palette, Burst burst, Look look) {
+        super(8);
+        this.session = session;
+        this.view = view;
+        this.id = burst.id();
+        getStyleClass().add("close-up-body");
+        BurstDrawing drawing = new BurstDrawing(session, palette);
+        BurstDrives drives = new BurstDrives(session, burst, look);
+        showers.add(drawing::show);
+        showers.add(drives::show);
+        getChildren()
+                .addAll(
+                        head(),
+                        drawing,
+                        shape(),
+                        anchor(),
+                        frames(burst.course() instanceof Hill),
+                        strength(),
+                        drives,
+                        seed(),
+                        repeat());
+        if (burst.course() instanceof Hill) {
+            getChildren()
+                    .add(
+                            hint(
+                                    "Drag a step of the drawing up, or its outer side; double-click"
+                                            + " splits it, the right button takes it away."));
+        }
+    }
+
+    /** What the controls of a burst depend on. */
+    static String needs(Burst burst) {
+        return burst.id()
+                + burst.course().getClass().getSimpleName()
+                + burst.drives().stream().map(Burst.Drive::target).toList();
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void show(State state) {
+        state.look()
+                .flatMap(l -> l.burst(id))
+                .ifPresent(burst -> showers.forEach(s -> s.accept(burst)));
+    }
+
+    private UnaryOperator<Look> change(UnaryOperator<Burst> change) {
+        return look -> look.burst(id).map(b -> look.withBurst(change.apply(b))).orElse(look);
+    }
+
+    private void edit(String name, UnaryOperator<Burst> change) {
+        session.editLook(name, change(change));
+    }
+
+    private Node head() {
+        MenuButton title =
+                Controls.menu("burst-name", "The burst; choose another of the look", this::others);
+        title.getStyleClass().addAll("title", "tight");
+        showers.add(b -> title.setText(b.name()));
+        ToggleButton on = Controls.toggle("burst-on", "on", "Whether it moves anything");
+        on.setOnAction(e -> edit("Burst on or off", b -> b.withOn(on.isSelected())));
+        showers.add(b -> on.setSelected(b.on()));
+        Button remove = new Button("remove");
+        remove.getStyleClass().add("plain");
+        remove.setId("burst-remove");
+        remove.setOnAction(
+                e -> {
+                    session.editLook("Remove burst", l -> l.withoutBurst(id));
+                    view.face.set(View.Face.TREATMENT);
+                });
+        return row(title, new HBox(2, on, remove));
+    }
+
+    private List<MenuItem> others() {
+        return session.state().look().map(Look::bursts).orElse(List.of()).stream()
+                .map(b -> item(b.name(), () -> session.selectBurst(b.id())))
+                .toList();
+    }
+
+    private Node shape() {
+        MenuButton shapes =
+                Controls.menu(
+                        "burst-shape",
+                        "Good beginnings, to be shaped by hand",
+                        () ->
+                                Arrays.stream(CourseShape.values())
+                                        .map(
+                                                s ->
+                                                        item(
+                                                                s.toString(),
+                                                                () ->
+                                                                        edit(
+                                                                                "Shape: " + s,
+                                                                                b ->
+                                                                                        b
+                                                                                                .withCourse(
+                                                                                                        s
+                                                                                                                .course()))))
+                                        .toList());
+        shapes.setText("another shape");
+        shapes.getStyleClass().add("tight");
+        ToggleButton mirror =
+                Controls.toggle("burst-mirror", "mirrored", "Down the way it came up");
+        mirror.setOnAction(e -> editHill("Mirrored", h -> mirrored(h, mirror.isSelected())));
+        ToggleButton ramps =
+                Controls.toggle("burst-ramps", "ramps", "From strength to strength evenly");
+        ramps.setOnAction(e -> editHill("Steps or ramps", h -> h.withRamps(ramps.isSelected())));
+        showers.add(
+                b -> {
+                    boolean hill = b.course() instanceof Hill;
+                    mirror.setVisible(hill);
+                    ramps.setVisible(hill);
+                    if (b.course() instanceof Hill h) {
+                        mirror.setSelected(h.out().isEmpty());
+                        ramps.setSelected(h.ramps());
+                    }
+                });
+        return row(shapes, new HBox(2, ramps, mirror));
+    }
+
+    private static Hill mirrored(Hill hill, boolean mirrored) {
+        return hill.withOut(mirrored ? Optional.empty() : Optional.of(hill.down()));
+    }
+
+    private void editHill(String name, UnaryOperator<Hill> change) {
+        edit(name, b -> b.course() instanceof Hill h ? b.withCourse(change.apply(h)) : b);
+    }
+
+    private Node anchor() {
+        AnchorMenu menu =
+                new AnchorMenu(session, view, to -> edit("Anchor", b -> b.withAnchor(to)));
+        showers.add(b -> menu.show(b.anchor()));
+        NumberField later =
+                number(
+                        BurstParts.LATER,
+                        "Frames that it is later than what it stands on",
+                        0,
+                        b -> b.repeat().offsetFrames(),
+                        (b, to) -> b.withRepeat(b.repeat().withOffsetFrames((int) Math.rint(to))));
+        return row(quiet("Stands on"), menu, quiet("later"), later);
+    }
+
+    private Node frames(boolean hill) {
+        NumberField before =
+                number(
+                        BurstParts.BEFORE,
+                        "Frames before the peak; its phases keep their proportion",
+                        hill ? 0 : 1,
+                        b -> b.course().before(),
+                        (b, to) -> b.withCourse(Bursting.stretched(b.course(), false, to)));
+        NumberField after =
+                number(
+                        BurstParts.AFTER,
+                        "Frames after the peak; its phases keep their proportion",
+                        hill ? 0 : 1,
+                        b -> b.course().after(),
+                        (b, to) -> b.withCourse(Bursting.stretched(b.course(), true, to)));
+        if (!hill) {
+            return row(quiet("Frames before"), before, quiet("after"), after);
+        }
+        NumberField phases =
+                number(
+                        BurstParts.PHASES,
+                        "How many phases lead to the peak; another number makes them even",
+                        0,
+                        b -> b.course().phases(),
+                        (b, to) -> b.withCourse(even(b.course(), (int) Math.rint(to))));
+        NumberField peak =
+                LookNumber.field(
+                        "burst-peak",
+                        new NumberField.Spec("", 1, Phase.MOST_FRAMES, 1, 1, 0, false),
+                        "Frames of the peak, counted from its middle to one side",
+                        session,
+                        "Peak",
+                        to ->
+                                change(
+                                        b ->
+                                                b.course() instanceof Hill h
+                                                        ? b.withCourse(h.withPeak((int) to))
+                                                        : b));
+        showers.add(b -> peak.show(b.course() instanceof Hill h ? h.peak() : 1));
+        return new VBox(
+                2,
+                row(quiet("Frames before"), before, quiet("after"), after),
+                row(quiet("Phases"), phases, quiet("peak"), peak));
+    }
+
+    /** With so many phases on each side; mirrored as before. */
+    private static Course even(Course course, int phases) {
+        double frames = course.before() == 0 ? 2 * phases : course.before();
+        double after = course.after() == 0 ? 2 * phases : course.after();
+        Course even = course.timed(frames, after, phases);
+        boolean mirrored =
+                course instanceof Hill old && old.out().isEmpty() && even instanceof Hill;
+        return mirrored ? ((Hill) even).withOut(Optional.empty()) : even;
+    }
+
+    private Node strength() {
+        NumberField strength =
+                number(
+                        BurstParts.STRENGTH,
+                        "Times what it drives",
+                        2,
+                        b -> b.strength().at(view.frame.get()),
+                        (b, to) -> b.withStrength(set(b.strength(), to)));
+        NumberField angle =
+                number(
+                        BurstParts.ANGLE,
+                        "Turns what moves across and down, clockwise",
+                        1,
+                        b -> b.angleDegrees().at(view.frame.get()),
+                        (b, to) -> b.withAngleDegrees(set(b.angleDegrees(), to)));
+        return row(quiet("Strength"), strength, quiet("Angle"), angle);
+    }
+
+    private Value set(Value value, double to) {
+        return value.set(view.frame.get(), to);
+    }
+
+    private Node seed() {
+        NumberField seed =
+                LookNumber.field(
+                        "burst-seed",
+                        new NumberField.Spec("", 0, SeedControls.MOST, 1, 1, 0, false),
+                        "Another seed, other ways where they are random",
+                        session,
+                        "Seed of a burst",
+                        to -> change(b -> b.withSeed(Math.round(to))));
+        HBox seeded = row(quiet("Seed"), seed);
+        showers.add(
+                b -> {
+                    seed.show(b.seed());
+                    boolean random = b.ways().contains(Way.RANDOM);
+                    seeded.setVisible(random);
+                    seeded.setManaged(random);
+                });
+        return seeded;
+    }
+
+    private Node repeat() {
+        NumberField every =
+                number(
+                        BurstParts.REPEAT,
+                        "Comes again after so many frames, or so many times a minute; 0 for once",
+                        0,
+                        b -> b.repeat().every(),
+                        (b, to) -> b.withRepeat(b.repeat().withEvery(to)));
+        MenuButton unit = Controls.menu("burst-beats", "Frames, or beats a minute");
+        for (boolean beats : new boolean[] {false, true}) {
+            unit.getItems()
+                    .add(
+                            item(
+                                    unit(beats),
+                                    () ->
+                                            edit(
+                                                    "Again: " + unit(beats),
+                                                    b ->
+                                                            b.withRepeat(
+                                                                    b.repeat().withBeats(beats)))));
+        }
+        showers.add(
+                b ->
+                        unit.setText(
+                                b.repeat()
+                                                .equals(
+                                                        Repeat.ONCE.withOffsetFrames(
+                                                                b.repeat().offsetFrames()))
+                                        ? "frames, once"
+                                        : unit(b.repeat().beats())));
+        return row(quiet("Again every"), every, unit);
+    }
+
+    private static String unit(boolean beats) {
+        return beats ? "beats a minute" : "frames";
+    }
+
+    /** Reads a number of a burst. */
+    private interface Read {
+        double of(Burst burst);
+    }
+
+    /** Sets one. */
+    private interface Set {
+        Burst with(Burst burst, double to);
+    }
+
+    private NumberField number(String part, String help, int decimals, Read read, Set set) {
+        var range = BurstParts.named(part).orElseThrow().range();
+        NumberField field =
+                LookNumber.field(
+                        "burst-" + part,
+                        new NumberField.Spec(
+                                range.unit().equals("deg") ? "deg" : "",
+                                range.min(),
+                                range.max(),
+                                range.rest(),
+                                range.step(),
+                                decimals,
+                                false),
+                        help,
+                        session,
+                        "Burst: " + range.title().toLowerCase(Locale.ROOT),
+                        to -> change(b -> set.with(b, to)));
+        showers.add(b -> field.show(read.of(b)));
+        return field;
+    }
+}

@@ -1,0 +1,103 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.LaneEdits;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.session.View.Face;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Bursting;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Anchor;
+import ivrik.core.project.Layer;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Commands of the bursts of the look on the desk. */
+final class BurstWork {
+    /** A burst is put on a cut that is at most so many seconds away. */
+    private static final double NEAR_SECONDS = 0.5;
+
+    private final Session session;
+    private final View view;
+
+    BurstWork(Session session, View view) {
+        this.session = session;
+        this.view = view;
+    }
+
+    boolean any() {
+        return session.state().burst().isPresent();
+    }
+
+    /** A burst of the selected treatment: on the cut or the marker that is near, else at this frame. */
+    void add() {
+        Look look = session.state().look().orElseThrow();
+        Burst burst = Bursting.of(look, anchor(), session.state().step());
+        session.editLook("New burst", l -> l.withBurst(burst));
+        select(burst.id());
+    }
+
+    private void select(String id) {
+        session.selectBurst(id);
+        view.closeUpShown.set(true);
+        view.face.set(Face.BURST);
+    }
+
+    private Anchor anchor() {
+        long here = view.frame.get();
+        double near = NEAR_SECONDS * session.project().sequence().rate().toDouble();
+        Map<String, Long> cuts = session.state().layer().map(Layer::cuts).orElse(Map.of());
+        Optional<Anchor> cut =
+                cuts.entrySet().stream()
+                        .filter(c -> Math.abs(c.getValue() - here) <= near)
+                        .min(Comparator.comparing(c -> Math.abs(c.getValue() - here)))
+                        .map(c -> new Anchor.AtCut(c.getKey()));
+        return cut.or(
+                        () ->
+                                session.project().markers().stream()
+                                        .filter(m -> m.frame() == here)
+                                        .findFirst()
+                                        .map(m -> new Anchor.AtMarkers(List.of(m.id()))))
+                .orElse(new Anchor.AtFrame(here));
+    }
+
+    /** Selects the burst after the selected one. */
+    void next() {
+        List<Burst> all = session.state().look().map(Look::bursts).orElse(List.of());
+        int now = session.state().burst().map(all::indexOf).orElse(-1);
+        boolean shown = view.face.get() == Face.BURST;
+        select(all.get(shown ? (now + 1) % all.size() : now).id());
+    }
+
+    /** Makes the selected burst longer or shorter on both sides of its anchor. */
+    void widen(int by) {
+        Burst burst = session.state().burst().orElseThrow();
+        session.editLook(
+                by < 0 ? "Burst tighter" : "Burst wider",
+                l -> l.withBurst(burst.withCourse(Bursting.widened(burst.course(), by))));
+    }
+
+    /** Other random numbers: of the burst that is shown, else of the lane in the selected treatment. */
+    void anotherSeed() {
+        Optional<Burst> burst = session.state().burst().filter(b -> view.face.get() == Face.BURST);
+        if (burst.isPresent()) {
+            session.editLook(
+                    "Another seed", l -> l.withBurst(burst.get().withSeed(burst.get().seed() + 1)));
+            return;
+        }
+        String step = session.state().stepId();
+        int lane = LaneEdits.share(session.state());
+        if (!step.isEmpty()) {
+            session.editLook("Another seed", l -> l.withAmounts(step, lane, BurstWork::reseeded));
+        }
+    }
+
+    private static Amounts reseeded(Amounts amounts) {
+        return amounts.withJitter(amounts.jitter().withSeed(amounts.jitter().seed() + 1))
+                .withSeed(amounts.seed() + 1);
+    }
+}

@@ -1,0 +1,281 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.session.View.Face;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Way;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Hill;
+import ivrik.core.motion.Phase;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.project.Marker;
+import ivrik.core.render.Plan;
+import ivrik.core.render.Planner;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Settings;
+import ivrik.media.encode.StillWriter;
+
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.nio.file.Path;
+import java.util.List;
+
+/** Bursts made, shaped and moved by hand, over two shots of 96 frames that meet at a cut. */
+class BurstWindowTest {
+    @TempDir Path folder;
+    private Driver d;
+
+    @BeforeEach
+    void open() {
+        d = new Driver(folder.resolve("data"));
+        Driver.run(() -> d.window.take(List.of(picture("one.png"), picture("two.png"))));
+        Driver.until("it is there", () -> Driver.on(() -> d.window.hasPicture()));
+        d.settle();
+        go(90);
+    }
+
+    @AfterEach
+    void close() {
+        d.close();
+    }
+
+    private Path picture(String name) {
+        Plane p = Plane.of(96, 64);
+        for (int i = 0; i < p.data().length; i++) {
+            p.data()[i] = (i * 29 % 97) / 96f;
+        }
+        Path file = folder.resolve(name);
+        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
+        return file;
+    }
+
+    private void go(long frame) {
+        Driver.run(() -> d.window.view().frame.set(frame));
+        d.settle();
+    }
+
+    private Look look() {
+        return d.selectedLook();
+    }
+
+    private Burst burst() {
+        return look().bursts().getFirst();
+    }
+
+    private Hill hill() {
+        return (Hill) burst().course();
+    }
+
+    private void newBurst() {
+        d.key(KeyCode.SHIFT, KeyCode.K);
+        d.settle();
+    }
+
+    /** How far red is moved at a frame. */
+    private double x(long frame) {
+        Plan plan = Planner.plan(Driver.on(() -> d.window.session().project()), frame);
+        return plan.layers().getFirst().looks().getFirst().steps().stream()
+                .findFirst()
+                .map(s -> s.lanes().getFirst())
+                .map((Settings s) -> s.number("x"))
+                .orElse(0.0);
+    }
+
+    @Test
+    void oneKeyPutsABurstOnTheCutThatIsNear() {
+        newBurst();
+        assertThat(burst().anchor()).isEqualTo(new Anchor.AtCut("clip-2"));
+        assertThat(burst().ways()).containsExactly(Way.AHEAD, Way.STILL, Way.OPPOSED);
+        assertThat(d.window.view().face.get()).isEqualTo(Face.BURST);
+        assertThat(d.words()).contains("Shift burst", "the cut at 96");
+        assertThat(x(95)).isEqualTo(x(96)).isNotZero();
+        assertThat(x(88)).isZero();
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(look().bursts()).isEmpty();
+    }
+
+    @Test
+    void awayFromCutsItStandsOnTheFrameOrItsMarker() {
+        go(40);
+        newBurst();
+        assertThat(burst().anchor()).isEqualTo(new Anchor.AtFrame(40));
+        go(60);
+        d.key(KeyCode.K);
+        newBurst();
+        String marker = Driver.on(() -> d.window.session().project().markers().getFirst().id());
+        assertThat(look().bursts().get(1).anchor())
+                .isEqualTo(new Anchor.AtMarkers(List.of(marker)));
+    }
+
+    @Test
+    void oneKeyMakesItTighterOrWiderAboutItsCut() {
+        newBurst();
+        d.key(KeyCode.PERIOD);
+        d.key(KeyCode.PERIOD);
+        assertThat(burst().course().before()).isEqualTo(8);
+        assertThat(burst().course().after()).isEqualTo(8);
+        d.key(KeyCode.COMMA);
+        assertThat(burst().course().before()).isEqualTo(7);
+        assertThat(hill().out()).as("still in the mirror").isEmpty();
+        for (int i = 0; i < 9; i++) {
+            d.key(KeyCode.COMMA);
+        }
+        assertThat(burst().course().before()).isZero();
+    }
+
+    /** Where a frame begins in the drawing of time, as a share of its width. */
+    private double at(double frame) {
+        double w = d.window.time().getWidth();
+        return (12 + frame / 192 * (w - 24)) / w;
+    }
+
+    private void drag(double fromFrame, double toFrame) {
+        double high = (28 + 3 * 62 - 3) / d.window.time().getHeight();
+        double from = at(fromFrame);
+        double to = at(toFrame);
+        double w = d.window.time().getWidth();
+        d.drag(d.window.time(), from, high, (to - from) * w, 0);
+        d.settle();
+    }
+
+    @Test
+    void itsEndsAndItsBodyAreDraggedInTime() {
+        newBurst();
+        Driver.run(() -> d.window.view().face.set(Face.TREATMENT));
+        drag(103, 107);
+        assertThat(d.window.view().face.get()).isEqualTo(Face.BURST);
+        assertThat(burst().course().after()).isEqualTo(10);
+        assertThat(burst().course().before()).isEqualTo(10);
+        drag(95, 60);
+        assertThat(burst().anchor()).isInstanceOf(Anchor.AtFrame.class);
+        assertThat(x(61)).isNotZero();
+        assertThat(x(96)).isZero();
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(burst().anchor()).as("a drag is one step").isInstanceOf(Anchor.AtCut.class);
+    }
+
+    @Test
+    void itGoesWhereItsCutOrItsMarkerGoes() {
+        newBurst();
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLayer(
+                                        "Move the cut",
+                                        l ->
+                                                l.withClips(
+                                                        List.of(
+                                                                l.clips().get(0).withLength(50),
+                                                                l.clips().get(1).withStart(50)))));
+        assertThat(x(50)).isNotZero();
+        assertThat(x(96)).isZero();
+        Driver.run(
+                () -> {
+                    d.window
+                            .session()
+                            .edit("m", p -> p.withMarkers(List.of(new Marker("m", 20, ""))));
+                    d.window
+                            .session()
+                            .editLook(
+                                    "a",
+                                    l ->
+                                            l.withBurst(
+                                                    burst().withAnchor(
+                                                                    new Anchor.AtMarkers(
+                                                                            List.of("m")))));
+                });
+        assertThat(x(20)).isNotZero();
+        assertThat(x(50)).isZero();
+    }
+
+    @Test
+    void stepsAreShapedInTheDrawing() {
+        newBurst();
+        double strength = hill().in().getLast().strength();
+        // in the mirror: 2 free frames, the outermost phase, and so on to the peak of 2
+        double frames = 2 + 6 + 1 + 1 + 6 + 2.0;
+        d.drag(d.find("#burst-drawing"), (2 + 4 + 1) / frames, 0.5, 0, -45);
+        assertThat(hill().in().getLast().strength()).isGreaterThan(strength);
+        assertThat(hill().down().getFirst()).isEqualTo(hill().in().getLast());
+        d.click(d.find("#burst-drawing"), (2 + 1) / frames, 0.8, 1, MouseButton.SECONDARY);
+        assertThat(hill().in()).hasSize(2);
+    }
+
+    @Test
+    void numbersWaysAndShapesAreChosen() {
+        newBurst();
+        choose("#burst-shape", "Stutter");
+        assertThat(hill().in()).extracting(Phase::frames).containsExactly(2, 1, 2, 1);
+        choose("#burst-way-green", "random");
+        assertThat(burst().ways().get(1)).isEqualTo(Way.RANDOM);
+        Driver.run(() -> d.find("#burst-factor-2-0").requestFocus());
+        d.type("30");
+        d.key(KeyCode.ENTER);
+        assertThat(x(96)).isEqualTo(30);
+        d.click("#burst-ramps");
+        assertThat(hill().ramps()).isTrue();
+        d.click("#burst-mirror");
+        assertThat(hill().out()).contains(hill().in().reversed());
+        long seed = burst().seed();
+        d.key(KeyCode.SEMICOLON);
+        assertThat(burst().seed()).isEqualTo(seed + 1);
+        choose("#burst-drive-more", "Shift jitter");
+        assertThat(burst().drives()).hasSize(6);
+        d.click("#burst-on");
+        assertThat(x(96)).isZero();
+        d.click("#burst-remove");
+        assertThat(look().bursts()).isEmpty();
+        assertThat(d.window.view().face.get()).isEqualTo(Face.TREATMENT);
+    }
+
+    private void choose(String menu, String item) {
+        Driver.run(
+                () -> {
+                    MenuButton button = (MenuButton) d.find(menu);
+                    button.show();
+                    MenuItem found =
+                            button.getItems().stream()
+                                    .filter(i -> i.getText().equals(item))
+                                    .findFirst()
+                                    .orElseThrow();
+                    button.hide();
+                    found.fire();
+                });
+        d.settle();
+    }
+
+    @Test
+    void anEditOutsideTheBurstSaysWhyNothingChanges() {
+        newBurst();
+        go(20);
+        d.key(KeyCode.PERIOD);
+        d.settle();
+        Driver.until(
+                "the word",
+                () ->
+                        Driver.on(() -> d.window.view().notice.get())
+                                .contains("frame 20 is outside the burst Shift burst"));
+    }
+
+    @Test
+    void motionBlurIsSetWithTheTreatment() {
+        Driver.run(() -> d.find("#shutter-angle").requestFocus());
+        d.type("180");
+        d.key(KeyCode.ENTER);
+        assertThat(look().shutter().angleDegrees().rest()).isEqualTo(180);
+        assertThat(d.find("#shutter-samples").isVisible()).isTrue();
+    }
+}

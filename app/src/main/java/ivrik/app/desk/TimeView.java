@@ -17,6 +17,7 @@ import ivrik.core.separation.LaneKind;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
+import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -61,6 +62,7 @@ public final class TimeView extends Drawing {
         setMinSize(200, 120);
         setAccessibleText("Time: frames across, a lane's trace in each row");
         setOnMousePressed(this::pressed);
+        setOnMouseMoved(this::moved);
         setOnMouseDragged(
                 e -> {
                     if (drag != null) {
@@ -203,6 +205,8 @@ public final class TimeView extends Drawing {
         } else if (takeBurst(e)) {
             view.closeUpShown.set(true);
             view.face.set(View.Face.BURST);
+        } else if (takeEdge(e)) {
+            // held until it is let go
         } else if (e.getY() >= rowsBottom()) {
             Ribbon.at(session.project().layers(), e.getY(), rowsBottom())
                     .ifPresent(layer -> session.selectLayer(layer.id()));
@@ -211,6 +215,43 @@ public final class TimeView extends Drawing {
             pressedInRow(e, (int) ((e.getY() - Metrics.HEAD) / row()));
         }
         redraw();
+    }
+
+    /** Holds the beginning or the end of a shot for a drag; Alt keeps it from catching on anything. */
+    private boolean takeEdge(MouseEvent e) {
+        TimeScale before = scale();
+        ShotEdge edge = ShotEdge.at(session, before, rowsBottom(), e.getX(), e.getY()).orElse(null);
+        if (edge == null) {
+            return false;
+        }
+        session.selectLayer(edge.layer().id());
+        Session.Gesture gesture = session.gesture("Move a cut of " + edge.layer().name());
+        long playhead = view.frame.get();
+        drag =
+                move ->
+                        gesture.edit(
+                                p ->
+                                        edge.dragged(
+                                                p,
+                                                before,
+                                                move.getX(),
+                                                playhead,
+                                                !move.isAltDown()));
+        return true;
+    }
+
+    /** What the pointer looks like where something can be held by its side. */
+    private void moved(MouseEvent e) {
+        boolean any = !session.project().layers().isEmpty();
+        BurstBand band = new BurstBand(session, scale(), rowsBottom());
+        boolean side =
+                any
+                        && (ShotEdge.at(session, scale(), rowsBottom(), e.getX(), e.getY())
+                                        .isPresent()
+                                || band.at(e.getX(), e.getY())
+                                        .filter(h -> h.grip() != BurstBand.Grip.BODY)
+                                        .isPresent());
+        setCursor(side ? Cursor.H_RESIZE : Cursor.DEFAULT);
     }
 
     /** Selects the burst under the pointer and holds it for a drag. */

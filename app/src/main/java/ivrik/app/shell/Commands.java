@@ -58,6 +58,7 @@ final class Commands {
         commands.lane();
         commands.separate();
         commands.layers();
+        commands.shots();
         commands.time();
         commands.viewMenu();
         commands.help();
@@ -198,6 +199,28 @@ final class Commands {
         add("Show the layer", key(KeyCode.Q), () -> face(Face.LAYER), this::any);
         add("Sequence...", null, () -> window.sheetWork().sequence(), this::any);
         add("Trim the sequence to what the moves leave covered", null, work::trim, this::any);
+    }
+
+    private void shots() {
+        ShotWork work = new ShotWork(session, view);
+        menu = "Shot";
+        add("Cut the shot here", key(KeyCode.SLASH), work::split, work::any);
+        add("The shot begins here", key(KeyCode.OPEN_BRACKET, CTRL), work::begin, work::any);
+        add("The shot ends here", key(KeyCode.CLOSE_BRACKET, CTRL), work::end, work::any);
+        add("Slip to a frame earlier", key(KeyCode.COMMA, CTRL), () -> work.slip(-1), work::any);
+        add("Slip to a frame later", key(KeyCode.PERIOD, CTRL), () -> work.slip(1), work::any);
+        add("Before the shot before", key(KeyCode.PAGE_UP), () -> work.reorder(false), work::any);
+        add("After the shot after", key(KeyCode.PAGE_DOWN), () -> work.reorder(true), work::any);
+        add(
+                "Remove the shot and close up",
+                key(KeyCode.BACK_SPACE, SHIFT),
+                () -> work.remove(true),
+                work::any);
+        add(
+                "Remove the shot and leave a gap",
+                key(KeyCode.DELETE, CTRL),
+                () -> work.remove(false),
+                work::any);
     }
 
     private void face(Face face) {

@@ -1,0 +1,53 @@
+package ivrik.app.desk;
+
+import ivrik.app.session.Session;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.ShotEdits;
+
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The beginning or the end of a shot, to be dragged: a cut between two shots, or where one begins or ends by
+ * itself.
+ *
+ * @param begins whether it is the beginning of the shot
+ */
+record ShotEdge(Layer layer, Clip shot, boolean begins) {
+    private static final double NEAR = 5;
+
+    /** The edge under the pointer; none over the middle of a shot. */
+    static Optional<ShotEdge> at(
+            Session session, TimeScale scale, double rowsBottom, double x, double y) {
+        Layer layer = Ribbon.at(session.project().layers(), y, rowsBottom).orElse(null);
+        if (layer == null) {
+            return Optional.empty();
+        }
+        for (Clip shot : layer.clips()) {
+            if (Math.abs(scale.x(shot.start()) - x) < NEAR) {
+                return Optional.of(new ShotEdge(layer, shot, true));
+            }
+        }
+        return layer.clips().stream()
+                .filter(c -> Math.abs(scale.x(c.end()) - x) < NEAR)
+                .findFirst()
+                .map(c -> new ShotEdge(layer, c, false));
+    }
+
+    /** The project with the edge at a frame, or at what it catches on near there. */
+    Project dragged(Project project, TimeScale scale, double x, long playhead, boolean catching) {
+        long frame = Math.round((x - scale.left()) / scale.frameWidth());
+        long own = begins ? shot.start() : shot.end();
+        Optional<Long> caught =
+                Stream.concat(ShotEdits.catches(project).stream(), Stream.of(playhead))
+                        .filter(f -> f != own && Math.abs(scale.x(f) - x) < NEAR)
+                        .min(Comparator.comparingDouble(f -> Math.abs(scale.x(f) - x)));
+        long to = Math.max(0, catching ? caught.orElse(frame) : frame);
+        ShotEdits edits = new ShotEdits(project, layer);
+        Layer changed = begins ? edits.beginning(shot.id(), to) : edits.ending(shot.id(), to - 1);
+        return project.withLayer(layer.id(), l -> changed);
+    }
+}

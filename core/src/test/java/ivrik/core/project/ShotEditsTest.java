@@ -1,0 +1,137 @@
+package ivrik.core.project;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.motion.Rational;
+import ivrik.core.picture.Size;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+import java.util.Optional;
+
+/** Three shots of 24 frames a second in a sequence of 24: two of a movie of 24, one of a movie of 48. */
+class ShotEditsTest {
+    private static final Size SIZE = new Size(64, 36);
+
+    private static Source movie(String id, int rate) {
+        return new Source(
+                id, id, id + ".mkv", Source.Kind.MOVIE, SIZE, Rational.of(rate), 200, false);
+    }
+
+    private static final Clip A = new Clip("a", "slow", 0, 40, 10);
+    private static final Clip B = new Clip("b", "fast", 40, 20, 30);
+    private static final Clip C = new Clip("c", "slow", 60, 30, 100);
+
+    private static final Layer LAYER =
+            Layer.of("l", "l", BuiltInLooks.named("in-register"), A, B, C);
+    private static final Project PROJECT =
+            new Project(
+                    "p",
+                    new Sequence(SIZE, Rational.of(24)),
+                    List.of(movie("slow", 24), movie("fast", 48)),
+                    List.of(LAYER),
+                    List.of(),
+                    Optional.empty());
+
+    private static final ShotEdits SHOTS = new ShotEdits(PROJECT, LAYER);
+
+    /** What a layer shows at a frame: the source and its frame. */
+    private static String shown(Layer layer, long frame) {
+        return layer.clipAt(frame)
+                .map(
+                        c ->
+                                c.source()
+                                        + c.sourceFrame(
+                                                frame,
+                                                PROJECT.source(c.source()).orElseThrow(),
+                                                PROJECT.sequence().rate()))
+                .orElse("nothing");
+    }
+
+    private static void assertSame(Layer layer, long from, long to) {
+        for (long f = from; f < to; f++) {
+            assertThat(shown(layer, f)).as("frame %d", f).isEqualTo(shown(LAYER, f));
+        }
+    }
+
+    @Property
+    void aSplitChangesNoFrame(@ForAll @IntRange(max = 95) int frame) {
+        Layer split = SHOTS.split(frame);
+        assertSame(split, 0, 95);
+        boolean inside = frame < 90 && frame != 0 && frame != 40 && frame != 60;
+        assertThat(split.clips()).hasSize(inside ? 4 : 3);
+    }
+
+    @Test
+    void theFirstPartOfASplitKeepsItsIdAndTheSecondGetsAnother() {
+        Layer split = SHOTS.split(50);
+        assertThat(split.clips()).extracting(Clip::id).startsWith("a", "b").doesNotHaveDuplicates();
+        assertThat(split.clips().get(1)).isEqualTo(B.withLength(10));
+        assertThat(split.clips().get(2).in()).as("twice as fast").isEqualTo(50);
+    }
+
+    @Property
+    void aMovedCutShowsTheSameOnBothSidesOfIt(@ForAll @IntRange(min = 2, max = 58) int cut) {
+        Layer moved = SHOTS.beginning("b", cut);
+        Clip b = moved.clips().get(1);
+        long to = Math.max(cut, 25); // its source has 30 frames before, 15 of the sequence
+        assertThat(b.start()).isEqualTo(to);
+        assertThat(moved.clips().get(0).end()).isEqualTo(to);
+        assertSame(moved, 0, Math.min(to, 40));
+        assertSame(moved, Math.max(to, 40), 90);
+        assertThat(SHOTS.ending("a", cut - 1)).isEqualTo(moved);
+    }
+
+    @Test
+    void eachShotKeepsAFrame() {
+        assertThat(SHOTS.beginning("c", 5).clips().get(1).length()).isEqualTo(1);
+        assertThat(SHOTS.beginning("c", 500).clips().get(2).length()).isEqualTo(1);
+        assertThat(SHOTS.ending("c", -5).clips().get(2).length()).isEqualTo(1);
+        assertThat(SHOTS.ending("c", 99).clips().get(2).length()).isEqualTo(40);
+    }
+
+    @Test
+    void aRemovedShotLeavesAGapOrNone() {
+        Layer gap = SHOTS.without("b", false);
+        assertSame(gap, 0, 40);
+        assertThat(shown(gap, 45)).isEqualTo("nothing");
+        assertSame(gap, 60, 90);
+        Layer closed = SHOTS.without("b", true);
+        assertThat(closed.clips()).containsExactly(A, C.withStart(40));
+        assertThat(closed.cuts()).containsExactly(java.util.Map.entry("c", 40L));
+    }
+
+    @Test
+    void theLastShotIsNotRemoved() {
+        Layer one = LAYER.withClips(List.of(A));
+        assertThat(new ShotEdits(PROJECT, one).without("a", true)).isEqualTo(one);
+    }
+
+    @Test
+    void aSlippedShotStaysInPlaceAndInsideItsSource() {
+        assertThat(SHOTS.slipped("b", 7).clips().get(1)).isEqualTo(B.withIn(37));
+        assertThat(SHOTS.slipped("b", -99).clips().get(1)).isEqualTo(B.withIn(0));
+        assertThat(SHOTS.slipped("b", 999).clips().get(1)).isEqualTo(B.withIn(199));
+    }
+
+    @Test
+    void shotsChangePlaces() {
+        assertThat(SHOTS.reordered("a", true).clips())
+                .containsExactly(A.withStart(20), B.withStart(0), C);
+        assertThat(SHOTS.reordered("b", false)).isEqualTo(SHOTS.reordered("a", true));
+        assertThat(SHOTS.reordered("a", false)).isEqualTo(LAYER);
+        assertThat(SHOTS.reordered("c", true)).isEqualTo(LAYER);
+    }
+
+    @Test
+    void editsCatchOnCutsEndsAndMarkers() {
+        Project marked = PROJECT.withMarkers(List.of(new Marker(13, "")));
+        assertThat(ShotEdits.catches(marked)).containsExactly(0L, 13L, 40L, 60L, 90L);
+    }
+}

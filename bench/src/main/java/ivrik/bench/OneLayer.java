@@ -21,6 +21,7 @@ import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Shift;
 
 import java.util.List;
+import java.util.Optional;
 
 /** What is rendered where something is measured: one opaque layer under a look. */
 final class OneLayer {
@@ -37,7 +38,7 @@ final class OneLayer {
                 List.of(
                         new Plan.LayerPlan(
                                 "l",
-                                new Plan.Picture(source, 0),
+                                Optional.of(new Plan.Picture(source, 0)),
                                 new Plan.PlacePlan(Fit.FIT, 0, 0, 1, 0, false, false),
                                 List.of(planned),
                                 Blend.NORMAL,

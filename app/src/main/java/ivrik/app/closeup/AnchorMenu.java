@@ -5,8 +5,6 @@ import static ivrik.app.control.Controls.item;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.motion.Anchor;
-import ivrik.core.project.Clip;
-import ivrik.core.project.Layer;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 
@@ -16,6 +14,8 @@ import javafx.scene.control.Tooltip;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 
 /** What a burst stands on: a cut of its layer, a marker, all markers, or the present frame. */
@@ -40,13 +40,9 @@ final class AnchorMenu extends MenuButton {
 
     private List<Anchor> anchors(long frame) {
         List<Anchor> anchors = new ArrayList<>();
-        session.state()
-                .layer()
-                .ifPresent(
-                        layer ->
-                                layer.clips().stream()
-                                        .filter(c -> layer.cuts().containsKey(c.id()))
-                                        .forEach(c -> anchors.add(new Anchor.AtCut(c.id()))));
+        cuts().entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .forEach(cut -> anchors.add(new Anchor.AtCut(cut.getKey())));
         List<String> markers = session.project().markers().stream().map(Marker::id).toList();
         markers.forEach(id -> anchors.add(new Anchor.AtMarkers(List.of(id))));
         if (markers.size() > 1) {
@@ -54,6 +50,10 @@ final class AnchorMenu extends MenuButton {
         }
         anchors.add(new Anchor.AtFrame(frame));
         return anchors;
+    }
+
+    private Map<String, Long> cuts() {
+        return session.state().layer().map(l -> session.project().cuts(l)).orElse(Map.of());
     }
 
     void show(Anchor anchor) {
@@ -65,10 +65,8 @@ final class AnchorMenu extends MenuButton {
         return switch (anchor) {
             case Anchor.AtFrame at -> "frame " + at.frame();
             case Anchor.AtCut at ->
-                    session.state().layer().map(Layer::clips).orElse(List.of()).stream()
-                            .filter(c -> c.id().equals(at.clip()))
-                            .findFirst()
-                            .map((Clip c) -> "the cut at " + c.start())
+                    Optional.ofNullable(cuts().get(at.clip()))
+                            .map(frame -> "the cut at " + frame)
                             .orElse("a cut that is gone");
             case Anchor.AtMarkers at ->
                     at.markers().size() > 1

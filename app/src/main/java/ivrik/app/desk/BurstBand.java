@@ -169,7 +169,8 @@ record BurstBand(Session session, TimeScale scale, double base) {
         }
         double x = scale.x(middle(axis)) + byPixels;
         Burst there = burst.withRepeat(burst.repeat().withOffsetFrames(0));
-        Map<String, Long> cuts = session.state().layer().map(Layer::cuts).orElse(Map.of());
+        Map<String, Long> cuts =
+                session.state().layer().map(l -> session.project().cuts(l)).orElse(Map.of());
         return near(cuts.entrySet().stream().toList(), e -> e.getValue(), x)
                 .map(cut -> there.withAnchor(new Anchor.AtCut(cut.getKey())))
                 .or(

@@ -239,10 +239,12 @@ final class TimePainter {
                 g.setLineWidth(1);
                 g.strokeRect(Math.rint(x) + 0.5, y + 0.5, Math.rint(w) - 1, h - 1);
                 name(
-                        session.project()
-                                .source(clip.source())
-                                .map(s -> s.name())
-                                .orElse("missing"),
+                        clip.isSpan()
+                                ? layer.name()
+                                : session.project()
+                                        .source(clip.source())
+                                        .map(s -> s.name())
+                                        .orElse("missing"),
                         x,
                         y,
                         w,

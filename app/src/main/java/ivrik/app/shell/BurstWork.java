@@ -9,7 +9,6 @@ import ivrik.core.look.Burst;
 import ivrik.core.look.Bursting;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
-import ivrik.core.project.Layer;
 
 import java.util.Comparator;
 import java.util.List;
@@ -50,7 +49,8 @@ final class BurstWork {
     private Anchor anchor() {
         long here = view.frame.get();
         double near = NEAR_SECONDS * session.project().sequence().rate().toDouble();
-        Map<String, Long> cuts = session.state().layer().map(Layer::cuts).orElse(Map.of());
+        Map<String, Long> cuts =
+                session.state().layer().map(l -> session.project().cuts(l)).orElse(Map.of());
         Optional<Anchor> cut =
                 cuts.entrySet().stream()
                         .filter(c -> Math.abs(c.getValue() - here) <= near)

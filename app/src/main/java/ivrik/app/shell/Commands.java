@@ -196,6 +196,7 @@ final class Commands {
         menu = "Layer";
         add("New title", key(KeyCode.T, CTRL), () -> work.newTitle(view.frame.get()));
         add("New solid", null, work::newSolid);
+        add("New span over all", key(KeyCode.N, SHIFT), work::newSpan, this::any);
         add("Show the layer", key(KeyCode.Q), () -> face(Face.LAYER), this::any);
         add("Sequence...", null, () -> window.sheetWork().sequence(), this::any);
         add("Trim the sequence to what the moves leave covered", null, work::trim, this::any);

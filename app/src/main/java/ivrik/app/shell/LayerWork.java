@@ -56,6 +56,13 @@ final class LayerWork {
         over("Lay " + source.name() + " over all", source, 0);
     }
 
+    /** A span over all, as long as what is played. */
+    void newSpan() {
+        session.edit("New span", p -> Arrange.spanned(p, p.played()));
+        session.selectLayer(session.project().layers().getLast().id());
+        view.face.set(Face.TREATMENT);
+    }
+
     private void over(String name, Source source, long start) {
         session.edit(name, p -> Arrange.over(p, source, start));
         show(session.project().layers().getLast());

@@ -287,7 +287,8 @@ final class PanePictures {
     private void explain(Answer answer) {
         String why =
                 answer.plan().layers().stream()
-                        .map(l -> answer.faults().get(l.picture().source().id()))
+                        .flatMap(l -> l.picture().stream())
+                        .map(p -> answer.faults().get(p.source().id()))
                         .filter(java.util.Objects::nonNull)
                         .map(Fault::words)
                         .findFirst()

@@ -78,12 +78,11 @@ public final class ProjectJson {
                         .put("visible", layer.visible());
         ArrayNode clips = node.putArray("clips");
         for (Clip clip : layer.clips()) {
-            clips.addObject()
-                    .put("id", clip.id())
-                    .put("source", clip.source())
-                    .put("start", clip.start())
-                    .put("length", clip.length())
-                    .put("in", clip.in());
+            ObjectNode written = clips.addObject().put("id", clip.id());
+            if (!clip.isSpan()) {
+                written.put("source", clip.source());
+            }
+            written.put("start", clip.start()).put("length", clip.length()).put("in", clip.in());
         }
         node.set("place", PlaceJson.write(layer.place()));
         ArrayNode looks = node.putArray("looks");
@@ -177,7 +176,7 @@ public final class ProjectJson {
     private static Clip clip(Fields fields) {
         return new Clip(
                 fields.text("id", ""),
-                fields.text("source"),
+                fields.text("source", Clip.BENEATH),
                 fields.whole("start", -MOST, MOST),
                 fields.whole("length", 1, MOST),
                 fields.whole("in", 0, 0, MOST));

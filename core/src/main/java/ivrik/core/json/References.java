@@ -31,7 +31,7 @@ final class References {
     private void check(Layer layer) {
         String where = "layer " + layer.name();
         for (Clip clip : layer.clips()) {
-            if (project.source(clip.source()).isEmpty()) {
+            if (!clip.isSpan() && project.source(clip.source()).isEmpty()) {
                 problems.accept(where + " shows a source that is not listed: " + clip.source());
             }
         }
@@ -62,7 +62,7 @@ final class References {
         switch (anchor) {
             case Anchor.AtFrame at -> {}
             case Anchor.AtCut at -> {
-                if (layer.clips().stream().noneMatch(c -> c.id().equals(at.clip()))) {
+                if (!project.cuts(layer).containsKey(at.clip())) {
                     problems.accept(where + " stands on a cut that is not there: " + at.clip());
                 }
             }

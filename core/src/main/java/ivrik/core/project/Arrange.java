@@ -76,6 +76,17 @@ public final class Arrange {
                 .withLayers(Lists.plus(project.layers(), layer(project, source, start)));
     }
 
+    /** Lays a span over all: its looks apply to everything beneath it in a range of time. */
+    public static Project spanned(Project project, FrameRange range) {
+        Layer span =
+                Layer.of(
+                        free("span", n -> project.layer(n).isPresent()),
+                        "span",
+                        fresh(),
+                        new Clip(Clip.BENEATH, range.first(), range.length(), 0));
+        return project.withLayers(Lists.plus(project.layers(), span));
+    }
+
     /** Lists a source and lays it under all, as the first layer. */
     public static Project under(Project project, Source source) {
         List<Layer> layers = new ArrayList<>(project.layers());

@@ -5,9 +5,10 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import ivrik.core.motion.Rational;
 
 /**
- * A stretch of a source on a layer.
+ * A stretch of a source on a layer, or a span: a stretch of what lies beneath, whose looks apply to all of it.
  *
  * @param id names it on its layer for as long as it is there; its layer gives it one where it is empty
+ * @param source the id of its source; {@link #BENEATH} for a span
  * @param start first frame in the sequence
  * @param length frames of the sequence, at least 1
  * @param in frame of the source that is shown first
@@ -15,6 +16,9 @@ import ivrik.core.motion.Rational;
 @RecordBuilder
 public record Clip(String id, String source, long start, long length, long in)
         implements ClipBuilder.With {
+    /** Stands for all that lies beneath. */
+    public static final String BENEATH = "";
+
     public Clip(String source, long start, long length, long in) {
         this("", source, start, length, in);
     }
@@ -24,6 +28,10 @@ public record Clip(String id, String source, long start, long length, long in)
             throw new IllegalArgumentException(
                     "a clip has at least one frame and begins inside its source");
         }
+    }
+
+    public boolean isSpan() {
+        return source.equals(BENEATH);
     }
 
     /** The first frame after it. */

@@ -6,7 +6,9 @@ import ivrik.core.look.Lists;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.UnaryOperator;
@@ -66,6 +68,20 @@ public record Project(
         TreeSet<Long> cuts = new TreeSet<>();
         layers.forEach(layer -> cuts.addAll(layer.cuts().values()));
         return cuts;
+    }
+
+    /**
+     * The cuts that the looks of a layer can be anchored to, by the ids of the clips that take over there: its
+     * own; those of other layers with the layer's id and a stroke before them.
+     */
+    public Map<String, Long> cuts(Layer layer) {
+        Map<String, Long> all = new HashMap<>(layer.cuts());
+        for (Layer other : layers) {
+            if (!other.id().equals(layer.id())) {
+                other.cuts().forEach((clip, at) -> all.put(other.id() + "/" + clip, at));
+            }
+        }
+        return all;
     }
 
     public Optional<Source> source(String id) {

@@ -69,11 +69,12 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
      * One layer: its picture, what is done to it, and how it lies on those beneath.
      *
      * @param id of the layer
+     * @param picture empty for a span: what lies beneath
      * @param looks all of them; those not in use change nothing
      */
     public record LayerPlan(
             String id,
-            Picture picture,
+            Optional<Picture> picture,
             PlacePlan place,
             List<LookPlan> looks,
             Blend blend,
@@ -229,7 +230,7 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     public Set<Picture> pictures() {
         Set<Picture> all = new LinkedHashSet<>();
         for (LayerPlan layer : layers) {
-            all.add(layer.picture);
+            layer.picture.ifPresent(all::add);
             layer.looks.forEach(look -> pictures(look, all));
         }
         return all;

@@ -55,7 +55,7 @@ public final class Planner {
         this.sequence = project.sequence();
         this.overscans = overscans;
         project.sources().forEach(s -> sources.put(s.id(), s));
-        project.layers().forEach(l -> cuts.put(l.id(), l.cuts()));
+        project.layers().forEach(l -> cuts.put(l.id(), project.cuts(l)));
         this.markers =
                 project.markers().stream().collect(Collectors.toMap(Marker::id, Marker::frame));
     }
@@ -132,8 +132,9 @@ public final class Planner {
     }
 
     private Optional<LayerPlan> layer(Layer layer, Rational frame, Scaled scaled) {
-        Picture picture = picture(layer, frame).orElse(null);
-        if (picture == null) {
+        Optional<Picture> picture = picture(layer, frame);
+        boolean span = layer.clipAt(frame.floor()).filter(Clip::isSpan).isPresent();
+        if (picture.isEmpty() && !span) {
             return Optional.empty();
         }
         Instant instant = instant(layer, frame);
@@ -274,6 +275,9 @@ public final class Planner {
             long asked = frame.floor() - feed.delayFrames() - range.first();
             int inside = feed.beyond().inside((int) asked, (int) range.length());
             Rational at = Rational.of(range.first() + inside);
+            if (feed.source().isEmpty() && layer.clips().stream().anyMatch(Clip::isSpan)) {
+                return null; // what lies beneath is had as it is now
+            }
             Place place = feed.place().equals(Place.FITTED) ? layer.place() : feed.place();
             Optional<Picture> picture =
                     inside < 0

@@ -94,20 +94,7 @@ public final class Renderer {
     /** All layers laid upon each other; what is one opaque layer is left to its rows. */
     private Passage composed(Plan plan, double scale, Cancel cancel) {
         Site site = new Site(scale, workers, cancel, store);
-        Size size = plan.size().scaled(scale);
-        Passage below = null;
-        for (LayerPlan layer : plan.layers()) {
-            cancel.check();
-            Passage over = layer(layer, plan.size(), site);
-            if (below == null && layer.opacity() == 1) {
-                below = over;
-                continue;
-            }
-            Frame under = below == null ? Frame.empty(size) : below.frame();
-            below = new Passage(laid(under, over, layer), over.key().then(layer.opacity()), site);
-        }
-        Passage all =
-                below == null ? new Passage(Frame.empty(size), Key.of("nothing"), site) : below;
+        Passage all = composed(plan, plan.layers(), site);
         if (all.isOpaque()) {
             return all;
         }
@@ -116,6 +103,40 @@ public final class Renderer {
             case BLACK -> new Passage(Composite.overBlack(all.frame(), workers), all.key(), site);
             case PAPER -> new Passage(onPaper(all), all.key(), site);
         };
+    }
+
+    private Passage composed(Plan plan, List<LayerPlan> layers, Site site) {
+        Size size = plan.size().scaled(site.scale());
+        Passage below = null;
+        for (LayerPlan layer : layers) {
+            site.cancel().check();
+            if (layer.picture().isEmpty()) {
+                below = below == null ? null : spanned(plan, layer, below);
+                continue;
+            }
+            Passage over = along(layer, plan.size(), source(layer, plan.size(), site));
+            if (below == null && layer.opacity() == 1) {
+                below = over;
+                continue;
+            }
+            Frame under = below == null ? Frame.empty(size) : below.frame();
+            below = new Passage(laid(under, over, layer), over.key().then(layer.opacity()), site);
+        }
+        return below == null ? new Passage(Frame.empty(size), Key.of("nothing"), site) : below;
+    }
+
+    /** What lies beneath a span with the span's looks. */
+    private Passage spanned(Plan plan, LayerPlan span, Passage below) {
+        Passage over = along(span, plan.size(), below.copy());
+        if (span.blend() == Blend.NORMAL && span.opacity() == 1) {
+            return over;
+        }
+        Frame under = below.frame();
+        Frame mixed =
+                span.blend() == Blend.NORMAL
+                        ? Composite.mix(under, over.frame(), span.opacity(), workers)
+                        : Composite.of(under, over.frame(), span.blend(), span.opacity(), workers);
+        return new Passage(mixed, over.key().then(span.blend()).then(span.opacity()), below.site());
     }
 
     private Frame onPaper(Passage over) {
@@ -133,9 +154,9 @@ public final class Renderer {
         return Composite.of(under, over.frame(), layer.blend(), layer.opacity(), workers);
     }
 
-    /** A layer's picture with all its looks. */
-    private Passage layer(LayerPlan layer, Size sequence, Site site) {
-        Passage passage = source(layer, sequence, site);
+    /** A layer's picture taken along all its looks. */
+    private Passage along(LayerPlan layer, Size sequence, Passage passage) {
+        Site site = passage.site();
         for (LookPlan look : layer.looks()) {
             if (!look.isNeutral()) {
                 new Road(look, new Needed(sequence, site.scale())).take(passage);
@@ -146,8 +167,8 @@ public final class Renderer {
 
     private Passage source(LayerPlan layer, Size sequence, Site site) {
         return new Passage(
-                placed(layer.picture(), layer.place(), sequence, site.scale()),
-                key(layer.picture(), layer.place(), sequence, site.scale()),
+                placed(layer.picture().orElseThrow(), layer.place(), sequence, site.scale()),
+                key(layer.picture().orElseThrow(), layer.place(), sequence, site.scale()),
                 site);
     }
 
@@ -209,9 +230,18 @@ public final class Renderer {
                         layer.looks().subList(0, look),
                         layer.blend(),
                         layer.opacity());
-        Passage passage = layer(before, plan.size(), new Site(scale, workers, cancel, store));
+        Site site = new Site(scale, workers, cancel, store);
+        Passage start =
+                layer.picture().isPresent()
+                        ? source(layer, plan.size(), site)
+                        : composed(plan, beneath(plan, layer), site).copy();
+        Passage passage = along(before, plan.size(), start);
         road(plan, layer, look, scale).prepare(passage);
         return passage;
+    }
+
+    private static List<LayerPlan> beneath(Plan plan, LayerPlan layer) {
+        return plan.layers().stream().takeWhile(l -> !l.id().equals(layer.id())).toList();
     }
 
     /** The other pictures that looks need. */

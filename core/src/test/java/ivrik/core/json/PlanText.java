@@ -65,7 +65,7 @@ final class PlanText {
                 1,
                 "layer",
                 l.id(),
-                picture(l.picture()),
+                picture(l.picture().orElseThrow()),
                 place(l.place()),
                 l.blend().id(),
                 l.opacity());

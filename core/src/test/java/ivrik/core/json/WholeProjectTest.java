@@ -101,7 +101,7 @@ class WholeProjectTest {
                         drives);
         return List.of(
                 hill,
-                Burst.of("swipe", new Anchor.AtCut("clip-1"), 4)
+                Burst.of("swipe", new Anchor.AtCut("clip-2"), 4)
                         .withCourse(new Swipe(2.5, 3, Ease.HOLD, true)),
                 Burst.of("frame", new Anchor.AtFrame(-7), 4));
     }
@@ -117,7 +117,12 @@ class WholeProjectTest {
                         Title.Align.RIGHT,
                         Ink.parse("ffeedd"));
         Layer layer =
-                Layer.of("l", "Layer one", look(), new Clip("title", 3, 20, 0))
+                Layer.of(
+                                "l",
+                                "Layer one",
+                                look(),
+                                new Clip("title", 3, 20, 0),
+                                new Clip(Clip.BENEATH, 23, 9, 0))
                         .withPlace(PLACED)
                         .withBlend(Blend.EXCLUSION)
                         .withOpacity(MOVING)

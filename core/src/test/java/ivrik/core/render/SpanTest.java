@@ -1,0 +1,152 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.json.ProjectJson;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Drive;
+import ivrik.core.look.Look;
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.measure.Register;
+import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.project.Arrange;
+import ivrik.core.project.Clip;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.rejoin.Blend;
+import ivrik.core.threads.Cancel;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** A span over two layers, of which the lower has two shots. */
+class SpanTest {
+    private static final int WIDTH = 40;
+    private static final int HEIGHT = 12;
+    private static final Look PLAIN = BuiltInLooks.named("in-register");
+    private static final Look SPLIT =
+            BuiltInLooks.named("rgb-split").withDial("red-x", 3).withDial("blue-y", -2);
+
+    private static Frame picture(long frame) {
+        List<Plane> planes =
+                IntStream.range(0, 3)
+                        .mapToObj(
+                                lane -> {
+                                    Plane plane = Plane.of(WIDTH, HEIGHT);
+                                    for (int i = 0; i < plane.data().length; i++) {
+                                        plane.data()[i] =
+                                                (i * 31 + lane * 67 + frame * 13) % 199 / 198f;
+                                    }
+                                    return plane;
+                                })
+                        .toList();
+        return Frame.opaque(planes.get(0), planes.get(1), planes.get(2));
+    }
+
+    private final Scene scene = new Scene(SpanTest::picture);
+
+    private Project beneath() {
+        Project one = scene.project(PLAIN);
+        Layer shots =
+                one.layers()
+                        .getFirst()
+                        .withClips(List.of(new Clip("a", 0, 20, 0), new Clip("b", 20, 20, 5)));
+        Layer half =
+                Layer.of("half", "half", SPLIT, new Clip("b", 0, 40, 9)).withOpacity(Value.of(0.5));
+        return one.withLayers(List.of(shots, half));
+    }
+
+    private Project spanned(Look look) {
+        Project project = Arrange.spanned(beneath(), new FrameRange(10, 29));
+        return project.withLayer("span", l -> l.withLook(0, old -> look));
+    }
+
+    private static void assertSame(Frame a, Frame b) {
+        for (int lane = 0; lane < 3; lane++) {
+            assertThat(a.colour().get(lane).data()).isEqualTo(b.colour().get(lane).data());
+        }
+    }
+
+    /** A look done to a frame as if it had come as footage. */
+    private Frame done(Look look, Frame frame) {
+        Scene flat = new Scene(frame);
+        return flat.render(flat.project(look), 0);
+    }
+
+    @Test
+    void itsLooksApplyToAllBeneathOverTheCutAndNowhereElse() {
+        Project project = spanned(SPLIT);
+        for (long frame : new long[] {10, 19, 20, 29}) {
+            Frame below = scene.render(beneath(), frame);
+            assertSame(scene.render(project, frame), done(SPLIT, below));
+        }
+        for (long frame : new long[] {9, 30}) {
+            assertSame(scene.render(project, frame), scene.render(beneath(), frame));
+        }
+    }
+
+    @Test
+    void spansStackAndBlendByTheirAmount() {
+        Project twice =
+                Arrange.spanned(spanned(SPLIT), new FrameRange(0, 39))
+                        .withLayer("span 2", l -> l.withLook(0, old -> SPLIT));
+        Frame once = scene.render(spanned(SPLIT), 15);
+        assertSame(scene.render(twice, 15), done(SPLIT, once));
+        Project half = spanned(SPLIT).withLayer("span", l -> l.withOpacity(Value.of(0.5)));
+        Frame below = scene.render(beneath(), 15);
+        float[] mixed = scene.render(half, 15).colour().get(0).data();
+        for (int i = 0; i < mixed.length; i++) {
+            float middle = (below.colour().get(0).data()[i] + once.colour().get(0).data()[i]) / 2;
+            assertThat(mixed[i]).isCloseTo(middle, org.assertj.core.api.Assertions.within(1e-6f));
+        }
+        Project lightened = spanned(SPLIT).withLayer("span", l -> l.withBlend(Blend.LIGHTEN));
+        float[] lighter = scene.render(lightened, 15).colour().get(2).data();
+        for (int i = 0; i < lighter.length; i++) {
+            assertThat(lighter[i])
+                    .isEqualTo(
+                            Math.max(
+                                    below.colour().get(2).data()[i],
+                                    once.colour().get(2).data()[i]));
+        }
+    }
+
+    @Test
+    void anUntouchedSpanIsInRegister() {
+        Project project = spanned(PLAIN);
+        assertSame(scene.render(project, 15), scene.render(beneath(), 15));
+        Plan plan = Planner.plan(project, 15);
+        Register register =
+                scene.renderer().proof(plan, plan.layers().getLast(), 0, 1, Cancel.NEVER);
+        assertThat(register.isExact()).isTrue();
+    }
+
+    @Test
+    void itsBurstsStandOnTheCutsBeneath() {
+        Look look =
+                PLAIN.withBurst(
+                        Burst.of("b", new Anchor.AtCut("l/clip-2"), 3)
+                                .withDrives(List.of(new Drive(new OfLane("shift-1", 0, "x"), 4))));
+        Project project = spanned(look);
+        assertThat(ProjectJson.read(ProjectJson.write(project)).problems()).isEmpty();
+        Frame below = scene.render(beneath(), 20);
+        Look moved = PLAIN.withAmounts(0, 0, a -> a.with("x", Value.of(4)));
+        assertSame(scene.render(project, 20), done(moved, below));
+        assertSame(scene.render(project, 12), scene.render(beneath(), 12));
+    }
+
+    @Test
+    void aSpanOverNothingShowsNothing() {
+        Project empty = spanned(SPLIT);
+        Project alone = empty.withLayers(List.of(empty.layers().getLast()));
+        Frame frame = scene.render(alone, 15);
+        assertThat(frame.isOpaque()).isFalse();
+        assertThat(frame.coverage().getFirst().data()).containsOnly(0f);
+    }
+}

@@ -19,8 +19,6 @@ import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Settings;
 import ivrik.media.encode.StillWriter;
 
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 
@@ -217,13 +215,11 @@ class BurstWindowTest {
     @Test
     void numbersWaysAndShapesAreChosen() {
         newBurst();
-        choose("#burst-shape", "Stutter");
+        d.choose("#burst-shape", "Stutter");
         assertThat(hill().in()).extracting(Phase::frames).containsExactly(2, 1, 2, 1);
-        choose("#burst-way-green", "random");
+        d.choose("#burst-way-green", "random");
         assertThat(burst().ways().get(1)).isEqualTo(Way.RANDOM);
-        Driver.run(() -> d.find("#burst-factor-2-0").requestFocus());
-        d.type("30");
-        d.key(KeyCode.ENTER);
+        d.number("#burst-factor-2-0", "30");
         assertThat(x(96)).isEqualTo(30);
         d.click("#burst-ramps");
         assertThat(hill().ramps()).isTrue();
@@ -232,29 +228,13 @@ class BurstWindowTest {
         long seed = burst().seed();
         d.key(KeyCode.SEMICOLON);
         assertThat(burst().seed()).isEqualTo(seed + 1);
-        choose("#burst-drive-more", "Shift jitter");
+        d.choose("#burst-drive-more", "Shift jitter");
         assertThat(burst().drives()).hasSize(6);
         d.click("#burst-on");
         assertThat(x(96)).isZero();
         d.click("#burst-remove");
         assertThat(look().bursts()).isEmpty();
         assertThat(d.window.view().face.get()).isEqualTo(Face.TREATMENT);
-    }
-
-    private void choose(String menu, String item) {
-        Driver.run(
-                () -> {
-                    MenuButton button = (MenuButton) d.find(menu);
-                    button.show();
-                    MenuItem found =
-                            button.getItems().stream()
-                                    .filter(i -> i.getText().equals(item))
-                                    .findFirst()
-                                    .orElseThrow();
-                    button.hide();
-                    found.fire();
-                });
-        d.settle();
     }
 
     @Test
@@ -272,9 +252,7 @@ class BurstWindowTest {
 
     @Test
     void motionBlurIsSetWithTheTreatment() {
-        Driver.run(() -> d.find("#shutter-angle").requestFocus());
-        d.type("180");
-        d.key(KeyCode.ENTER);
+        d.number("#shutter-angle", "180");
         assertThat(look().shutter().angleDegrees().rest()).isEqualTo(180);
         assertThat(d.find("#shutter-samples").isVisible()).isTrue();
     }

@@ -9,12 +9,17 @@ import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -227,6 +232,62 @@ final class Driver implements AutoCloseable {
             run(() -> robot.mouseRelease(button));
         }
         pulses(2);
+    }
+
+    /** Chooses from what the right button offers on a node. */
+    void fromMenu(String id, String item) {
+        Node node =
+                on(
+                        () ->
+                                stage.getScene().getRoot().lookupAll("*").stream()
+                                        .filter(n -> id.equals(n.getId()))
+                                        .findFirst()
+                                        .orElseThrow());
+        run(
+                () ->
+                        node.fireEvent(
+                                new ContextMenuEvent(
+                                        ContextMenuEvent.CONTEXT_MENU_REQUESTED,
+                                        5,
+                                        5,
+                                        5,
+                                        5,
+                                        false,
+                                        null)));
+        run(
+                () ->
+                        Window.getWindows().stream()
+                                .filter(ContextMenu.class::isInstance)
+                                .flatMap(w -> ((ContextMenu) w).getItems().stream())
+                                .filter(i -> i.getText().equals(item))
+                                .findFirst()
+                                .orElseThrow()
+                                .fire());
+    }
+
+    /** Chooses from a menu that looks like a word. */
+    void choose(String menu, String item) {
+        run(
+                () -> {
+                    MenuButton button = (MenuButton) find(menu);
+                    button.show();
+                    MenuItem found =
+                            button.getItems().stream()
+                                    .filter(i -> i.getText().equals(item))
+                                    .findFirst()
+                                    .orElseThrow();
+                    button.hide();
+                    found.fire();
+                });
+        settle();
+    }
+
+    /** Sets a number by its field. */
+    void number(String field, String to) {
+        run(() -> find(field).requestFocus());
+        type(to);
+        key(KeyCode.ENTER);
+        settle();
     }
 
     /** What a node looks like. */

@@ -23,10 +23,7 @@ import ivrik.media.encode.StillWriter;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
-import javafx.scene.control.ContextMenu;
-import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Window;
 
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -178,33 +175,7 @@ class FoundationsTest {
         }
         bringIn(folder.resolve("shot-%04d.png"));
         String id = "source-" + d.window.session().project().sources().getFirst().id();
-        Node card =
-                Driver.on(
-                        () ->
-                                d.window.sheets().lookupAll("*").stream()
-                                        .filter(n -> id.equals(n.getId()))
-                                        .findFirst()
-                                        .orElseThrow());
-        Driver.run(
-                () ->
-                        card.fireEvent(
-                                new ContextMenuEvent(
-                                        ContextMenuEvent.CONTEXT_MENU_REQUESTED,
-                                        5,
-                                        5,
-                                        5,
-                                        5,
-                                        false,
-                                        null)));
-        Driver.run(
-                () ->
-                        Window.getWindows().stream()
-                                .filter(ContextMenu.class::isInstance)
-                                .flatMap(w -> ((ContextMenu) w).getItems().stream())
-                                .filter(i -> i.getText().equals("How it is read..."))
-                                .findFirst()
-                                .orElseThrow()
-                                .fire());
+        d.fromMenu(id, "How it is read...");
         Driver.until("the sheet is there", () -> d.look("#source-done") != null);
         assertThat(d.words()).anyMatch(w -> w.contains("96x64") && w.contains("8 bit"));
         Driver.run(

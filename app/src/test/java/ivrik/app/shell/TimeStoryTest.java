@@ -1,0 +1,166 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.session.View.Face;
+import ivrik.cli.Ivrik;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Way;
+import ivrik.core.motion.Anchor;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.Tiles;
+import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
+
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/**
+ * Two shots that meet at a cut: a burst about it, a swipe across it, grain over both; then the burst is
+ * widened, the first shot replaced, and what the window writes is what the command line renders.
+ */
+class TimeStoryTest {
+    private static final Path DEMO =
+            Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media");
+
+    @TempDir Path folder;
+
+    @Test
+    void aBurstASwipeAndASpanAreRenderedAlikeInTheWindowAndByTheCommandLine() throws IOException {
+        Path project = folder.resolve("time.ivrik");
+        Path shown = folder.resolve("shown.mkv");
+        try (Driver d = new Driver(folder.resolve("data"))) {
+            bringInBothShots(d);
+            burstOnTheCut(d);
+            swipeAcrossIt(d);
+            grainOverBoth(d);
+            widenTheBurstAndReplaceTheFirstShot(d);
+            export(d, shown);
+            d.files.project = project;
+            d.key(KeyCode.CONTROL, KeyCode.S);
+            Driver.until("it is saved", () -> d.window.session().isSaved());
+        }
+        Path rendered = folder.resolve("rendered.mkv");
+        StringWriter said = new StringWriter();
+        int exit =
+                Ivrik.run(
+                        new PrintWriter(said, true),
+                        new PrintWriter(said, true),
+                        "render",
+                        project.toString(),
+                        "--frames",
+                        "86-97",
+                        "-o",
+                        rendered.toString());
+        assertThat(exit).as(said.toString()).isZero();
+        assertThat(Files.readAllBytes(rendered)).isEqualTo(Files.readAllBytes(shown));
+    }
+
+    private void bringInBothShots(Driver d) throws IOException {
+        for (String name : List.of("tram.webm", "lanterns.webm", "register-chart.png")) {
+            Files.copy(DEMO.resolve(name), folder.resolve(name));
+        }
+        d.files.footage = List.of(folder.resolve("tram.webm"), folder.resolve("lanterns.webm"));
+        d.key(KeyCode.CONTROL, KeyCode.I);
+        Driver.until(
+                "both are in",
+                () ->
+                        d.window.session().project().layers().stream()
+                                .anyMatch(l -> l.clips().size() == 2));
+        d.settle();
+        Driver.run(() -> d.window.view().frame.set(92));
+        d.settle();
+    }
+
+    private static void burstOnTheCut(Driver d) {
+        d.key(KeyCode.SHIFT, KeyCode.K);
+        d.settle();
+        Burst burst = d.selectedLook().bursts().getFirst();
+        assertThat(burst.anchor()).isEqualTo(new Anchor.AtCut("clip-2"));
+        assertThat(burst.course().phases()).isEqualTo(3);
+        assertThat(burst.ways()).containsExactly(Way.AHEAD, Way.STILL, Way.OPPOSED);
+    }
+
+    private static void swipeAcrossIt(Driver d) {
+        Driver.run(() -> d.window.steps().add(new Tiles()));
+        for (int lane = 1; lane <= 3; lane++) {
+            d.key(KeyCode.getKeyCode(Integer.toString(lane)));
+            d.key(KeyCode.BACK_SPACE); // lies where it lay, until the burst moves it
+        }
+        d.key(KeyCode.SHIFT, KeyCode.K);
+        d.settle();
+        d.choose("#burst-shape", "Swipe, for good");
+        for (String lane : new String[] {"0", "1", "2"}) {
+            d.number("#burst-factor-2-" + lane, "1");
+        }
+        Driver.run(() -> d.window.view().face.set(Face.TREATMENT));
+        d.settle();
+        d.number("#shutter-angle", "90");
+        assertThat(d.selectedLook().bursts().get(1).course().remains()).isOne();
+    }
+
+    private static void grainOverBoth(Driver d) {
+        d.key(KeyCode.SHIFT, KeyCode.N);
+        d.settle();
+        Driver.run(() -> d.window.steps().add(new Grain()));
+        d.settle();
+        Project now = Driver.on(() -> d.window.session().project());
+        assertThat(now.layers()).hasSize(2);
+        assertThat(now.layers().getLast().clips().getFirst().isSpan()).isTrue();
+        assertThat(now.layers().getLast().range()).isEqualTo(now.allFrames());
+    }
+
+    private void widenTheBurstAndReplaceTheFirstShot(Driver d) {
+        Layer shots = Driver.on(() -> d.window.session().project().layers().getFirst());
+        Driver.run(
+                () -> {
+                    d.window.session().selectLayer(shots.id());
+                    d.window.session().selectBurst("burst-1");
+                });
+        d.key(KeyCode.PERIOD);
+        d.key(KeyCode.PERIOD);
+        assertThat(d.selectedLook().bursts().getFirst().course().before()).isEqualTo(8);
+        d.files.source = folder.resolve("register-chart.png");
+        d.fromMenu("source-tram", "Replace its file...");
+        Driver.until(
+                "it is another file",
+                () ->
+                        d.window
+                                .session()
+                                .project()
+                                .sources()
+                                .getFirst()
+                                .path()
+                                .endsWith("register-chart.png"));
+        d.settle();
+        assertThat(d.selectedLook().bursts()).hasSize(2);
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void export(Driver d, Path movie) {
+        d.key(KeyCode.CONTROL, KeyCode.E);
+        Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.FFV1));
+        Driver.run(() -> ((TextField) d.look("#export-from")).setText("86"));
+        Driver.run(() -> ((TextField) d.look("#export-to")).setText("97"));
+        Driver.run(() -> ((TextField) d.look("#export-target")).setText(movie.toString()));
+        d.click("#export-start");
+        Driver.until(
+                "the export is done",
+                () -> ((Labeled) d.look("#export-word")).getText().startsWith("Done"));
+        d.key(KeyCode.ESCAPE);
+    }
+}

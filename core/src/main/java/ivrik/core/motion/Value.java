@@ -41,19 +41,32 @@ public record Value(double rest, List<Peg> pegs) {
             return rest;
         }
         double f = frame.toDouble();
-        Peg before = pegs.getFirst();
-        if (f <= before.frame()) {
+        int number = lastNotAfter(f);
+        if (number < 0) {
+            return pegs.getFirst().value();
+        }
+        Peg before = pegs.get(number);
+        if (number == pegs.size() - 1) {
             return before.value();
         }
-        for (Peg after : pegs.subList(1, pegs.size())) {
-            if (f < after.frame()) {
-                double t = (f - before.frame()) / (after.frame() - before.frame());
-                return before.value()
-                        + before.ease().progress(t) * (after.value() - before.value());
+        Peg after = pegs.get(number + 1);
+        double t = (f - before.frame()) / (after.frame() - before.frame());
+        return before.value() + before.ease().progress(t) * (after.value() - before.value());
+    }
+
+    /** The number of the last peg at or before a frame; -1 if there is none. */
+    private int lastNotAfter(double frame) {
+        int low = 0;
+        int high = pegs.size();
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (pegs.get(middle).frame() <= frame) {
+                low = middle + 1;
+            } else {
+                high = middle;
             }
-            before = after;
         }
-        return before.value();
+        return low - 1;
     }
 
     public double at(Instant instant) {

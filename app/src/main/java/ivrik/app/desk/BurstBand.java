@@ -113,8 +113,8 @@ record BurstBand(Session session, TimeScale scale, double base) {
     private void hill(GraphicsContext g, Standing standing) {
         double least = Math.min(1, scale.frameWidth());
         double drawn = Double.NEGATIVE_INFINITY;
-        double end = Math.min(standing.end(), scale.frames());
-        for (long f = (long) Math.max(0, Math.floor(standing.first())); f < end; f++) {
+        double end = Math.min(standing.end(), scale.end());
+        for (long f = (long) Math.max(scale.first(), Math.floor(standing.first())); f < end; f++) {
             double share = Math.abs(standing.burst.course().at(standing.axis, Rational.of(f)));
             if (share > 0 && scale.x(f) >= drawn) {
                 double high = 2 + (HIGH - 2) * Math.min(1, share);

@@ -66,7 +66,7 @@ final class PegPicker {
             Peg to,
             double x,
             double y) {
-        double frames = (x - scale.left()) / scale.width() * scale.frames() - from.frame() - 0.5;
+        double frames = scale.moment(x) - from.frame() - 0.5;
         double share = Math.clamp(frames / (to.frame() - from.frame()), 0, 1);
         double rise = to.value() - from.value();
         double way =

@@ -39,7 +39,7 @@ record ShotEdge(Layer layer, Clip shot, boolean begins) {
 
     /** The project with the edge at a frame, or at what it catches on near there. */
     Project dragged(Project project, TimeScale scale, double x, long playhead, boolean catching) {
-        long frame = Math.round((x - scale.left()) / scale.frameWidth());
+        long frame = Math.round(scale.moment(x));
         long own = begins ? shot.start() : shot.end();
         Optional<Long> caught =
                 Stream.concat(ShotEdits.catches(project).stream(), Stream.of(playhead))

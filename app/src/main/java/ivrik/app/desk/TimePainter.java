@@ -42,7 +42,7 @@ final class TimePainter {
         this.p = p;
         this.width = width;
         this.height = height;
-        this.scale = TimeScale.of(width, session.project().frames());
+        this.scale = TimeScale.of(view, width, session.project().frames());
     }
 
     /** Where there is nothing to be timed yet, a word about what will be here. */
@@ -82,7 +82,7 @@ final class TimePainter {
             g.fillRect(scale.x(played.last() + 1) - 2, 0, 2, Metrics.HEAD);
         }
         g.setFill(p.colour("quiet"));
-        for (int n = 0; n < cached.length; n++) {
+        for (int n = (int) scale.first(); n < Math.min(cached.length, scale.end()); n++) {
             if (cached[n]) {
                 g.fillRect(scale.x(n), Metrics.HEAD - 3, Math.max(1, scale.frameWidth()), 2);
             }
@@ -91,7 +91,8 @@ final class TimePainter {
         long every = tickEvery(rate);
         g.setFont(p.numbers(11));
         g.setLineWidth(1);
-        for (long f = 0; f < scale.frames(); f += Math.max(1, every / 4)) {
+        long step = Math.max(1, every / 4);
+        for (long f = scale.first() / step * step; f < scale.end(); f += step) {
             boolean large = f % every == 0;
             double x = Math.rint(scale.x(f)) + 0.5;
             g.setStroke(p.colour(large ? "quiet" : "line"));
@@ -164,10 +165,11 @@ final class TimePainter {
         g.setLineWidth(1.6);
         g.beginPath();
         int every = (int) Math.max(1, Math.floor(1 / scale.frameWidth()));
-        for (long f = 0; f < scale.frames(); f += every) {
+        long first = scale.first() / every * every;
+        for (long f = first; f < scale.end(); f += every) {
             double y = trace.y(results[trace.lane()][(int) f], middle);
             double x = scale.x(f);
-            if (f == 0) {
+            if (f == first) {
                 g.moveTo(x, y);
             } else {
                 g.lineTo(x, y);
@@ -181,6 +183,9 @@ final class TimePainter {
     /** Pegs: upright strokes with a foot, and the two handles of the ease that leaves the picked one. */
     private void pegs(Trace trace, double middle, int lane, PegPicker.Picked picked) {
         for (Peg peg : trace.value().pegs()) {
+            if (peg.frame() < scale.first() - 1 || peg.frame() > scale.end()) {
+                continue;
+            }
             boolean on = picked != null && picked.lane() == lane && picked.frame() == peg.frame();
             double x = Math.rint(scale.x(peg.frame() + 0.5)) + 0.5;
             double y = trace.y(peg.value(), middle);
@@ -227,6 +232,9 @@ final class TimePainter {
             double y = Ribbon.top(layers, i, top);
             double h = Ribbon.height(layers, i);
             for (Clip clip : layer.clips()) {
+                if (clip.end() < scale.first() || clip.start() > scale.end()) {
+                    continue;
+                }
                 double x = scale.x(clip.start());
                 double w = scale.x(clip.end()) - x - 1;
                 g.setFill(p.colour("raised"));
@@ -276,7 +284,8 @@ final class TimePainter {
             return;
         }
         double each = h * image.getWidth() / image.getHeight();
-        for (double at = x; at < x + w; at += each) {
+        double first = x + Math.max(0, Math.floor(-x / each)) * each;
+        for (double at = first; at < Math.min(x + w, width); at += each) {
             Fitting.leftPart(g, image, Math.min(1, (x + w - at) / each), at, y, each, h);
         }
     }

@@ -25,6 +25,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.image.Image;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Line;
 
 import java.util.HashMap;
@@ -82,7 +83,14 @@ public final class TimeView extends Drawing {
                             }
                             trace();
                         });
-        view.frame.addListener((o, a, b) -> placePlayhead());
+        view.frame.addListener(
+                (o, a, b) -> {
+                    scale().reveal(view, view.frame.get());
+                    placePlayhead();
+                });
+        view.timeFrom.addListener((o, a, b) -> redraw());
+        view.timeShown.addListener((o, a, b) -> redraw());
+        setOnScroll(this::scrolled);
         view.face.addListener((o, a, b) -> redraw());
         view.traced.addListener(
                 (o, a, b) -> {
@@ -155,9 +163,10 @@ public final class TimeView extends Drawing {
     /** Where the present frame is; moves over the drawing, which need not be done again. */
     private void placePlayhead() {
         boolean any = !session.project().layers().isEmpty();
-        playhead.setVisible(any);
-        number.setVisible(any);
         double x = Math.rint(scale().x(view.frame.get() + 0.5)) + 0.5;
+        boolean seen = any && x >= 0 && x <= getWidth();
+        playhead.setVisible(seen);
+        number.setVisible(seen);
         playhead.setStartX(x);
         playhead.setEndX(x);
         playhead.setStartY(Metrics.HEAD);
@@ -170,7 +179,7 @@ public final class TimeView extends Drawing {
     }
 
     private TimeScale scale() {
-        return TimeScale.of(getWidth(), session.project().frames());
+        return TimeScale.of(view, getWidth(), session.project().frames());
     }
 
     private double rowsBottom() {
@@ -272,6 +281,21 @@ public final class TimeView extends Drawing {
                     gesture.editLook(look -> look.withBurst(dragged));
                 };
         return true;
+    }
+
+    /** Along time; with the shortcut key closer or farther about the pointer. */
+    private void scrolled(ScrollEvent e) {
+        if (e.isShortcutDown()) {
+            scale().zoom(view, Math.pow(1.01, -e.getDeltaY()), e.getX());
+        } else {
+            scale().pan(view, -(e.getDeltaX() + e.getDeltaY()));
+        }
+        e.consume();
+    }
+
+    /** Closer or farther about the present frame. */
+    public void zoom(double times) {
+        scale().zoom(view, times, scale().x(view.frame.get() + 0.5));
     }
 
     private void scrub(MouseEvent e) {

@@ -64,7 +64,7 @@ record Trace(Look look, Step step, int lane, String name, double rest, double ra
                     Math.max(Math.abs(burst.strength().rest()), farthest(burst.strength(), 0));
             for (Burst.Drive drive : burst.drives()) {
                 if (drive.target().equals(target)) {
-                    most += Math.abs(drive.factor()) * strength;
+                    most = Math.max(most, Math.abs(drive.factor()) * strength);
                 }
             }
         }

@@ -73,6 +73,13 @@ public final class View {
     }
 
     public final LongProperty frame = new SimpleLongProperty();
+
+    /** The frame at the left side of the time that is shown. */
+    public final DoubleProperty timeFrom = new SimpleDoubleProperty();
+
+    /** How many frames of time are shown; 0 for all. */
+    public final DoubleProperty timeShown = new SimpleDoubleProperty();
+
     public final ObjectProperty<Show> paneA = new SimpleObjectProperty<>(Show.RESULT);
     public final ObjectProperty<Show> paneB = new SimpleObjectProperty<>(Show.SOURCE);
     public final ObjectProperty<Face> face = new SimpleObjectProperty<>(Face.TREATMENT);

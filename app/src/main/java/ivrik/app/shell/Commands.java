@@ -281,6 +281,9 @@ final class Commands {
                 key(KeyCode.BACK_SLASH),
                 () -> session.edit("Play all", p -> p.withPlayRange(Optional.empty())),
                 this::any);
+        add("Closer in time", key(KeyCode.EQUALS, SHIFT), () -> window.time().zoom(0.5));
+        add("Farther in time", key(KeyCode.MINUS, SHIFT), () -> window.time().zoom(2));
+        add("All of time", key(KeyCode.BACK_SLASH, SHIFT), () -> view.timeShown.set(0));
         add("Set or clear a marker", key(KeyCode.K), work::marker, this::any);
         BurstWork bursts = new BurstWork(session, view);
         add("New burst here", key(KeyCode.K, SHIFT), bursts::add, this::any);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.app.session.Session;
+import ivrik.app.session.View;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
@@ -34,7 +35,7 @@ class TimeTest {
                             new Peg(50, -4, Ease.HOLD)));
     private final Look look =
             BuiltInLooks.named("in-register").withAmounts(0, 0, a -> a.with("x", MOVING));
-    private final TimeScale scale = TimeScale.of(1000, 100);
+    private final TimeScale scale = TimeScale.of(new View(), 1000, 100);
 
     private Trace trace(Look l, int lane, String name) {
         return Trace.of(l, l.steps().getFirst(), lane, name);
@@ -44,12 +45,47 @@ class TimeTest {
     void everyFrameIsFoundAgainWhereItIsDrawn(
             @ForAll @IntRange(min = 60, max = 3000) int width,
             @ForAll @IntRange(min = 1, max = 5000) int frames) {
-        TimeScale s = TimeScale.of(width, frames);
+        TimeScale s = TimeScale.of(new View(), width, frames);
         for (long f : new long[] {0, frames / 3, frames / 2, frames - 1}) {
             assertThat(s.frame(s.x(f + 0.5))).isEqualTo(f);
         }
         assertThat(s.frame(-50)).isZero();
         assertThat(s.frame(width + 50)).isEqualTo(frames - 1);
+    }
+
+    @Property(tries = 300)
+    void closerInTimeTheMomentUnderThePointerStaysThere(
+            @ForAll @IntRange(min = 20, max = 5000) int frames,
+            @ForAll @IntRange(min = 12, max = 988) int x,
+            @ForAll @IntRange(min = 1, max = 30) int steps) {
+        View view = new View();
+        double moment = TimeScale.of(view, 1000, frames).moment(x);
+        for (int i = 0; i < steps; i++) {
+            TimeScale.of(view, 1000, frames).zoom(view, 0.8, x);
+            TimeScale now = TimeScale.of(view, 1000, frames);
+            assertThat(now.moment(x)).isCloseTo(moment, within(1e-6 * frames));
+            assertThat(now.shown()).isGreaterThanOrEqualTo(8);
+        }
+        for (int i = 0; i < 60; i++) {
+            TimeScale.of(view, 1000, frames).zoom(view, 1.25, x);
+        }
+        assertThat(view.timeShown.get()).as("all of it again").isZero();
+    }
+
+    @Test
+    void aFrameThatIsNotSeenIsRevealed() {
+        View view = new View();
+        TimeScale.of(view, 1000, 400).zoom(view, 0.1, 12);
+        TimeScale close = TimeScale.of(view, 1000, 400);
+        assertThat(close.end()).isLessThan(60);
+        close.reveal(view, 20);
+        assertThat(view.timeFrom.get()).as("it is seen already").isZero();
+        close.reveal(view, 399);
+        TimeScale late = TimeScale.of(view, 1000, 400);
+        assertThat(late.first()).isLessThanOrEqualTo(399);
+        assertThat(late.end()).isEqualTo(400);
+        late.pan(view, -1e6);
+        assertThat(view.timeFrom.get()).isZero();
     }
 
     @Test

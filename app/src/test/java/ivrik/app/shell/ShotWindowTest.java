@@ -87,6 +87,19 @@ class ShotWindowTest {
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 80L);
     }
 
+    @Test
+    void timeIsSeenCloserAboutThePlayheadAndFollowsIt() {
+        go(96);
+        d.key(KeyCode.SHIFT, KeyCode.EQUALS);
+        d.key(KeyCode.SHIFT, KeyCode.EQUALS);
+        assertThat(d.window.view().timeShown.get()).isEqualTo(48);
+        assertThat(d.window.view().timeFrom.get()).isBetween(60.0, 90.0);
+        go(5);
+        assertThat(d.window.view().timeFrom.get()).isLessThanOrEqualTo(5);
+        d.key(KeyCode.SHIFT, KeyCode.BACK_SLASH);
+        assertThat(d.window.view().timeShown.get()).isZero();
+    }
+
     private double x(double frame) {
         double w = d.window.time().getWidth();
         return (12 + frame / 192 * (w - 24)) / w;

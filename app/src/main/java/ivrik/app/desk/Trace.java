@@ -36,6 +36,7 @@ record Trace(Look look, Step step, int lane, String name, double rest, double ra
     /** The traced name that stands for the jitter's amount. */
     static final String JITTER = OfLane.JITTER;
 
+    /** In steps of the value, or in its unit where a step is more. */
     private static final double LEAST_RANGE = 4;
 
     static Trace of(Look look, Step step, int lane, String asked) {
@@ -44,7 +45,8 @@ record Trace(Look look, Step step, int lane, String name, double rest, double ra
         double rest = name.equals(JITTER) ? 0 : d.parameter(name).rest();
         boolean jitters = !name.equals(JITTER) && d.parameter(name).jitters();
         Driven driven = Driven.at(look, Instant.of(0, Rational.of(1)), "");
-        double most = LEAST_RANGE;
+        double most =
+                LEAST_RANGE * (name.equals(JITTER) ? 1 : Math.min(1, d.parameter(name).step()));
         for (int i = 0; i < step.lanes().size(); i++) {
             most = Math.max(most, farthest(value(step, i, name), rest));
             most = Math.max(most, Math.abs(driven.to(target(step, i, name))));

@@ -6,14 +6,22 @@ import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Drive;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
 import ivrik.core.look.Section;
+import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Swipe;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.Exposure;
@@ -22,6 +30,7 @@ import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.PictureCurve;
 import ivrik.core.treatment.Saturation;
+import ivrik.core.treatment.Tiles;
 import ivrik.core.treatment.Treatment;
 import ivrik.media.encode.StillWriter;
 
@@ -42,6 +51,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** PanePictures of the window with the demo in it. */
@@ -173,29 +183,32 @@ final class Shots {
                     w.view().paneB.set(Show.REACH_OVER);
                 });
         shot(
-                "larger-text",
+                "burst",
                 w -> {
                     w.view().twoPanes.set(false);
                     for (int i = 0; i < TREATMENT_EDITS; i++) {
                         w.session().undo();
                     }
                     w.view().frame.set(92);
-                    w.view().face.set(Face.TREATMENT);
-                    w.view().textScale.set(1.25);
+                    w.session().selectBurst("parting");
+                    w.view().face.set(Face.BURST);
                 });
         shot(
-                "picture-only",
+                "swipe",
                 w -> {
-                    w.view().textScale.set(1);
-                    w.view().handles.set(false);
-                    w.view().frame.set(100);
-                    w.view().pictureOnly.set(true);
+                    w.session().editLook("Swipe", Shots::withSwipe);
+                    w.session().selectCell("tiles-1", 0);
+                    w.session().selectBurst("swipe");
+                    w.view().timeFrom.set(70);
+                    w.view().timeShown.set(60);
+                    w.view().frame.set(93);
                 });
         shot(
                 "export",
                 w -> {
-                    w.view().pictureOnly.set(false);
-                    w.view().handles.set(true);
+                    w.session().undo();
+                    w.view().timeShown.set(0);
+                    w.view().face.set(Face.TREATMENT);
                     w.export();
                 });
         shot("commands", w -> w.commandList());
@@ -227,6 +240,29 @@ final class Shots {
                             .withAmounts(4, lane, a -> a.with("strength", Value.of(6)));
         }
         return more;
+    }
+
+    /** Across the cut from tile to tile, what moves blurred. */
+    private static Look withSwipe(Look look) {
+        Burst swipe =
+                Burst.of("swipe", new Anchor.AtCut("clip-2"), 3)
+                        .with(
+                                b ->
+                                        b.name("Swipe")
+                                                .course(new Swipe(9, 9, Ease.SMOOTH, false))
+                                                .drives(
+                                                        IntStream.range(0, 3)
+                                                                .mapToObj(Shots::byATile)
+                                                                .toList()));
+        return look.withLane(1, lane -> lane.withHold(false))
+                .withStepAdded(Step.atRest("tiles-1", new Tiles(), 3))
+                .withStep(0, s -> s.withEdgeFill(EdgeFill.WRAP))
+                .withBurst(swipe)
+                .withShutter(Shutter.OFF.with(s -> s.angleDegrees(Value.of(180)).samples(24)));
+    }
+
+    private static Drive byATile(int lane) {
+        return new Drive(new OfLane("tiles-1", lane, "x"), 1);
     }
 
     /** Brighter before the lanes; stronger colours and a curve after them. */

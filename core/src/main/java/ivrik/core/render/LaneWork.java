@@ -8,6 +8,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
@@ -115,7 +116,18 @@ record LaneWork(int lane, List<StepPlan> steps) {
             warps.add(((Move) step.kind()).warp(settings, plane.size(), context));
             sampler = settings.sampler().compareTo(sampler) > 0 ? settings.sampler() : sampler;
         }
-        return Moved.of(plane, warps, settings(steps.getLast()).edgeFill(), sampler);
+        return Moved.of(plane, warps, edgeFill(), sampler);
+    }
+
+    /** That of the last move; but what travels over copies of the picture goes on doing so. */
+    private EdgeFill edgeFill() {
+        boolean copies =
+                steps.stream()
+                        .anyMatch(
+                                s ->
+                                        settings(s).edgeFill() == EdgeFill.WRAP
+                                                && s.kind().usualEdgeFill() == EdgeFill.WRAP);
+        return copies ? EdgeFill.WRAP : settings(steps.getLast()).edgeFill();
     }
 
     private Context context(StepPlan step, Separation model, Site site, Supplies supplies) {

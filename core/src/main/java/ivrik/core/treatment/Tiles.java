@@ -53,9 +53,7 @@ public final class Tiles implements Move {
 
     /** Copies cover all. */
     @Override
-    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
-        return settings.edgeFill() == EdgeFill.WRAP
-                ? before
-                : Move.super.covered(before, settings, size);
+    public boolean keepsEdge(Settings settings) {
+        return settings.edgeFill() == EdgeFill.WRAP;
     }
 }

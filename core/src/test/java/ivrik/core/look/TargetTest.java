@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.UnknownNameException;
+import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Exposure;
@@ -19,7 +20,8 @@ import java.util.Map;
 class TargetTest {
     private final Look look =
             Look.atRest("l", new Rgb(), new Shift(), new Pins(), new Exposure())
-                    .withAmounts("pins-1", 1, a -> a.withThing(Pins.SERIES, Map.of("x", 5.0)));
+                    .withAmounts("pins-1", 1, a -> a.withThing(Pins.SERIES, Map.of("x", 5.0)))
+                    .withBurst(Burst.of("b", new Anchor.AtFrame(9), 3));
 
     @ParameterizedTest
     @ValueSource(
@@ -31,7 +33,10 @@ class TargetTest {
                 "reach.low",
                 "reach.falloff",
                 "onto.amount",
-                "lane.green.strength"
+                "lane.green.strength",
+                "shutter.angle",
+                "burst.b.strength",
+                "burst.b.angle"
             })
     void anAddressSaysWhereAValueIsAndItCanBeSetThere(String address) {
         Target target = Target.parse(address, look.model());
@@ -47,6 +52,26 @@ class TargetTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
+                "lane.red.delay",
+                "burst.b.later",
+                "burst.b.before",
+                "burst.b.after",
+                "burst.b.repeat"
+            })
+    void whatIsCountedIsSetToWholeNumbers(String address) {
+        Target target = Target.parse(address, look.model());
+        assertThat(target.address(look.model())).isEqualTo(address);
+        assertThat(Targets.range(look, target)).isPresent();
+        Look changed = Targets.with(look, target, Value.of(12));
+        assertThat(Targets.value(changed, target)).contains(Value.of(12));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "burst.c.later",
+                "burst.b.size",
+                "burst.b",
                 "shift-2.red.x",
                 "shift-1.red.radius",
                 "exposure-1.red.stops",

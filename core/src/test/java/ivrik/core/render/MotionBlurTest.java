@@ -14,6 +14,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Shift;
+import ivrik.core.treatment.Tiles;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -152,6 +153,24 @@ class MotionBlurTest {
                 }
             }
         }
+    }
+
+    @Test
+    void copiesStayCopiesWhateverMovesAfterThemAndUncoverNothing() {
+        Look look =
+                Look.atRest("travel", new Rgb(), new Tiles(), new Shift())
+                        .withAmounts(0, 0, a -> a.with("x", Value.of(0.5)))
+                        .withAmounts(1, 0, a -> a.with("x", Value.of(7)));
+        Frame source = textured();
+        float[] red = render(source, look, 0).colour().get(0).data();
+        for (int x = 0; x < WIDTH; x++) {
+            assertThat(red[(x + WIDTH / 2 + 7) % WIDTH])
+                    .isEqualTo(source.colour().get(0).data()[x]);
+        }
+        Scene scene = new Scene(source);
+        Look travel = look.withAmounts(1, 0, a -> a.with("x", Value.ZERO));
+        assertThat(scene.demanded(travel).scale()).isOne();
+        assertThat(scene.demanded(look).scale()).isBetween(1.1, 1.5);
     }
 
     @Test

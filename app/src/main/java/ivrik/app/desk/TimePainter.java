@@ -52,14 +52,10 @@ final class TimePainter {
         g.fillText("Time runs here: shots, cuts, and how each lane moves.", 16, 30);
     }
 
-    void paint(
-            boolean[] cached,
-            double[][] traced,
-            PegPicker.Picked picked,
-            Map<String, Image> pictures) {
+    void paint(boolean[] cached, double[][] traced, PegHands hands, Map<String, Image> pictures) {
         results = traced;
         ruler(cached);
-        double bottom = rows(picked);
+        double bottom = rows(hands);
         new BurstBand(session, scale, bottom).paint(g, p, view.face.get() == View.Face.BURST);
         ribbons(bottom, pictures);
         marks(bottom);
@@ -126,7 +122,7 @@ final class TimePainter {
         g.strokeLine(0, y, width, y);
     }
 
-    private double rows(PegPicker.Picked picked) {
+    private double rows(PegHands hands) {
         Look look = session.state().look().orElse(null);
         Step step = session.state().step().orElse(null);
         if (step == null) {
@@ -148,7 +144,7 @@ final class TimePainter {
                 Color ink = p.ink(step.isWhole() ? LaneEdits.PICTURE : kinds.get(lane));
                 trace(trace, middle, ink, step.isWhole() || look.isShown(lane));
                 if (step.isWhole() || !look.lanes().get(lane).hold()) {
-                    pegs(trace, middle, lane, picked);
+                    pegs(trace, middle, lane, hands);
                 }
             }
             line(top + row - 0.5);
@@ -181,19 +177,19 @@ final class TimePainter {
     }
 
     /** Pegs: upright strokes with a foot, and the two handles of the ease that leaves the picked one. */
-    private void pegs(Trace trace, double middle, int lane, PegPicker.Picked picked) {
+    private void pegs(Trace trace, double middle, int lane, PegHands hands) {
         for (Peg peg : trace.value().pegs()) {
             if (peg.frame() < scale.first() - 1 || peg.frame() > scale.end()) {
                 continue;
             }
-            boolean on = picked != null && picked.lane() == lane && picked.frame() == peg.frame();
+            boolean on = hands.isPicked(lane, peg.frame());
             double x = Math.rint(scale.x(peg.frame() + 0.5)) + 0.5;
             double y = trace.y(peg.value(), middle);
             g.setStroke(p.colour(on ? "paper" : "type"));
             g.setLineWidth(on ? 2.2 : 1.2);
             g.strokeLine(x, y - 6, x, y + 6);
             g.strokeLine(x - 3, y + 6, x + 3, y + 6);
-            if (on) {
+            if (on && hands.only().isPresent()) {
                 handles(trace, middle, peg);
             }
         }

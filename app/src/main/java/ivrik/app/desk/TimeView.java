@@ -1,7 +1,6 @@
 package ivrik.app.desk;
 
 import ivrik.app.control.Drawing;
-import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
@@ -9,11 +8,9 @@ import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Burst;
-import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
-import ivrik.core.separation.LaneKind;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
@@ -27,6 +24,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.Rectangle;
 
 import java.util.HashMap;
 import java.util.List;
@@ -47,7 +45,8 @@ public final class TimeView extends Drawing {
     private final Newest work = new Newest();
     private double[][] results = {};
     private boolean[] cached = {};
-    private PegPicker.Picked picked;
+    private final PegHands hands;
+    private final Rectangle band = new Rectangle();
     private Drag drag;
 
     /** What a drag does with each new place of the pointer. */
@@ -59,6 +58,7 @@ public final class TimeView extends Drawing {
         super(palette);
         this.session = session;
         this.view = view;
+        this.hands = new PegHands(session, view, this::redraw);
         getStyleClass().add("desk");
         setMinSize(200, 120);
         setAccessibleText("Time: frames across, a lane's trace in each row");
@@ -70,16 +70,24 @@ public final class TimeView extends Drawing {
                         drag.to(e);
                     }
                 });
-        setOnMouseReleased(e -> drag = null);
+        setOnMouseReleased(
+                e -> {
+                    drag = null;
+                    band.setVisible(false);
+                });
+        band.setManaged(false);
+        band.setVisible(false);
+        band.getStyleClass().add("peg-band");
         playhead.setManaged(false);
         number.setManaged(false);
         number.getStyleClass().add("playhead");
-        getChildren().addAll(playhead, number);
+        getChildren().addAll(playhead, number, band);
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {
                             if (!was.stepId().equals(is.stepId())) {
                                 results = new double[0][0];
+                                hands.pickNone();
                             }
                             trace();
                         });
@@ -94,20 +102,20 @@ public final class TimeView extends Drawing {
         view.face.addListener((o, a, b) -> redraw());
         view.traced.addListener(
                 (o, a, b) -> {
-                    picked = null;
+                    hands.pickNone();
                     trace();
                 });
         menuItem("Hold", Ease.HOLD);
         menuItem("Linear", Ease.LINEAR);
         menuItem("Eased", Ease.SMOOTH);
-        MenuItem delete = new MenuItem("Delete peg");
-        delete.setOnAction(e -> deletePicked());
+        MenuItem delete = new MenuItem("Delete");
+        delete.setOnAction(e -> hands.delete());
         pegMenu.getItems().add(delete);
     }
 
     private void menuItem(String title, Ease ease) {
         MenuItem item = new MenuItem(title);
-        item.setOnAction(e -> easePicked(ease));
+        item.setOnAction(e -> hands.ease(ease));
         pegMenu.getItems().add(item);
     }
 
@@ -136,7 +144,7 @@ public final class TimeView extends Drawing {
         if (session.project().layers().isEmpty()) {
             painter.paintEmpty();
         } else {
-            painter.paint(cached, results, picked, pictures);
+            painter.paint(cached, results, hands, pictures);
         }
     }
 
@@ -197,12 +205,6 @@ public final class TimeView extends Drawing {
 
     private double middle(int lane) {
         return Metrics.HEAD + lane * row() + row() / 2;
-    }
-
-    private Trace trace(int lane) {
-        State state = session.state();
-        return Trace.of(
-                state.look().orElseThrow(), state.step().orElseThrow(), lane, view.traced.get());
     }
 
     private void pressed(MouseEvent e) {
@@ -310,29 +312,62 @@ public final class TimeView extends Drawing {
             return;
         }
         session.selectLane(lane);
-        Trace trace = trace(lane);
+        Trace trace = hands.trace(lane);
         if (takeKnob(e, lane, trace)) {
             return;
         }
         Optional<Peg> peg = PegPicker.at(trace, scale(), middle(lane), e.getX(), e.getY());
-        picked = peg.map(p -> new PegPicker.Picked(lane, p.frame())).orElse(null);
+        if (e.isShiftDown()) {
+            peg.ifPresentOrElse(p -> hands.toggle(lane, p.frame()), () -> pickInBand(e, lane));
+            return;
+        }
+        if (peg.isEmpty()) {
+            hands.pickNone();
+        } else if (!hands.isPicked(lane, peg.get().frame())) {
+            hands.pickOnly(lane, peg.get().frame());
+        }
         if (peg.isPresent() && e.getButton() == MouseButton.SECONDARY) {
             pegMenu.show(this, e.getScreenX(), e.getScreenY());
         } else if (peg.isPresent()) {
-            dragPeg(lane, peg.get());
+            dragPegs(e, lane, peg.get());
         } else if (e.getClickCount() == 2) {
-            addPeg(lane, scale().frame(e.getX()));
+            hands.add(lane, scale().frame(e.getX()));
         } else {
             drag = this::scrub;
             scrub(e);
         }
     }
 
+    /** Picks the pegs in a band that is drawn from here on, over any lanes. */
+    private void pickInBand(MouseEvent from, int lane) {
+        int lanes = session.state().step().orElseThrow().lanes().size();
+        drag =
+                e -> {
+                    int other = (int) Math.floor((e.getY() - Metrics.HEAD) / row());
+                    band.setX(Math.min(from.getX(), e.getX()));
+                    band.setY(Math.min(from.getY(), e.getY()));
+                    band.setWidth(Math.abs(from.getX() - e.getX()));
+                    band.setHeight(Math.abs(from.getY() - e.getY()));
+                    band.setVisible(true);
+                    hands.pickAll(
+                            lane,
+                            Math.clamp(other, 0, lanes - 1),
+                            scale().moment(from.getX()),
+                            scale().moment(e.getX()));
+                };
+    }
+
+    /** The pegs that are picked. */
+    public PegHands pegs() {
+        return hands;
+    }
+
     private boolean takeKnob(MouseEvent e, int lane, Trace trace) {
-        if (picked == null || picked.lane() != lane) {
-            return false;
-        }
-        Peg from = trace.value().pegAt(picked.frame()).orElse(null);
+        Peg from =
+                hands.only()
+                        .filter(one -> one.lane() == lane)
+                        .flatMap(one -> trace.value().pegAt(one.frame()))
+                        .orElse(null);
         if (from == null) {
             return false;
         }
@@ -355,12 +390,8 @@ public final class TimeView extends Drawing {
                                             to,
                                             move.getX(),
                                             move.getY());
-                            gesture.editLook(
-                                    look ->
-                                            put(
-                                                    look,
-                                                    lane,
-                                                    trace.value().with(from.withEase(ease))));
+                            Value eased = trace.value().with(from.withEase(ease));
+                            gesture.editLook(look -> trace.with(look, eased));
                         };
                 return true;
             }
@@ -368,10 +399,29 @@ public final class TimeView extends Drawing {
         return false;
     }
 
+    /** Drags one peg to where the pointer is, or several as far as the pointer goes. */
+    private void dragPegs(MouseEvent e, int lane, Peg peg) {
+        if (hands.only().isPresent()) {
+            dragPeg(lane, peg);
+            return;
+        }
+        Trace trace = hands.trace(lane);
+        TimeScale before = scale();
+        PegHands.Move move = hands.new Move();
+        double high = trace.valueAt(e.getY(), middle(lane));
+        drag =
+                to -> {
+                    double unit = to.isAltDown() ? 10 : 1;
+                    double up = trace.valueAt(to.getY(), middle(lane)) - high;
+                    long later = before.frame(to.getX()) - before.frame(e.getX());
+                    move.to(later, Math.rint(up * unit) / unit);
+                };
+    }
+
     private void dragPeg(int lane, Peg peg) {
-        Trace trace = trace(lane);
+        Trace trace = hands.trace(lane);
         Value others = trace.value().without(peg.frame());
-        Session.Gesture gesture = session.gesture("Move peg of " + laneTitle(lane));
+        Session.Gesture gesture = session.gesture("Move peg");
         drag =
                 e -> {
                     long frame = scale().frame(e.getX());
@@ -384,75 +434,8 @@ public final class TimeView extends Drawing {
                         return; // another peg stands there; passing it by would lose it
                     }
                     Peg moved = new Peg(frame, value, peg.ease());
-                    picked = new PegPicker.Picked(lane, frame);
-                    gesture.editLook(look -> put(look, lane, others.with(moved)));
+                    hands.pickOnly(lane, frame);
+                    gesture.editLook(look -> trace.with(look, others.with(moved)));
                 };
-    }
-
-    private String laneTitle(int lane) {
-        return session.state()
-                .look()
-                .map(l -> l.model().lanes().get(lane))
-                .map(LaneKind::title)
-                .orElse("lane");
-    }
-
-    private Look put(Look look, int lane, Value value) {
-        return trace(lane).with(look, value);
-    }
-
-    /** Puts a peg with the present value at a frame of a lane's traced value. */
-    public void addPeg(int lane, long frame) {
-        Value value = trace(lane).value();
-        picked = new PegPicker.Picked(lane, frame);
-        session.editLook(
-                "Peg " + laneTitle(lane) + " at " + frame,
-                look -> put(look, lane, value.with(new Peg(frame, value.at(frame), Ease.LINEAR))));
-    }
-
-    /** A peg at the present frame of the lane being worked on: set if there is none, else removed. */
-    public void togglePeg() {
-        session.state()
-                .look()
-                .filter(l -> !l.steps().isEmpty())
-                .ifPresent(
-                        look -> {
-                            int lane = LaneEdits.share(session.state());
-                            long frame = view.frame.get();
-                            if (trace(lane).value().pegAt(frame).isEmpty()) {
-                                addPeg(lane, frame);
-                            } else {
-                                picked = new PegPicker.Picked(lane, frame);
-                                deletePicked();
-                            }
-                        });
-    }
-
-    /** Deletes the picked peg; the last one leaves its value behind as the rest. */
-    public void deletePicked() {
-        if (picked == null) {
-            return;
-        }
-        PegPicker.Picked gone = picked;
-        picked = null;
-        Value value = trace(gone.lane()).value();
-        Value left = value.without(gone.frame());
-        Value kept = left.isMoving() ? left : Value.of(value.at(gone.frame()));
-        session.editLook(
-                "Delete peg of " + laneTitle(gone.lane()), look -> put(look, gone.lane(), kept));
-    }
-
-    private void easePicked(Ease ease) {
-        if (picked == null) {
-            return;
-        }
-        int lane = picked.lane();
-        Value value = trace(lane).value();
-        value.pegAt(picked.frame())
-                .ifPresent(
-                        peg ->
-                                session.editLook(
-                                        "Ease peg of " + laneTitle(lane),
-                                        look -> put(look, lane, value.with(peg.withEase(ease)))));
     }
 }

@@ -1,5 +1,6 @@
 package ivrik.app.shell;
 
+import ivrik.app.desk.PegHands;
 import ivrik.app.session.Follow;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Models;
@@ -92,8 +93,24 @@ final class Commands {
                 key(KeyCode.Z, CTRL, SHIFT),
                 session::redo,
                 () -> session.redoName().isPresent());
-        add("Add or remove a peg here", key(KeyCode.P), window.time()::togglePeg, this::any);
-        add("Delete the picked peg", key(KeyCode.DELETE), window.time()::deletePicked, this::any);
+        PegHands pegs = window.time().pegs();
+        add("Add or remove a peg here", key(KeyCode.P), pegs::toggleHere, this::any);
+        add("Pick all pegs", key(KeyCode.A, CTRL), pegs::pickAll, this::any);
+        add("Delete the picked pegs", key(KeyCode.DELETE), pegs::delete, pegs::any);
+        add("Copy the picked pegs", key(KeyCode.C, CTRL, SHIFT), pegs::copy, pegs::any);
+        add("Paste pegs here", key(KeyCode.V, CTRL, SHIFT), pegs::paste, pegs::canPaste);
+        add("Play the picked pegs backwards", key(KeyCode.R, SHIFT), pegs::reverse, pegs::any);
+        add(
+                "Picked pegs twice as long",
+                key(KeyCode.PERIOD, SHIFT),
+                () -> pegs.stretch(2),
+                pegs::any);
+        add(
+                "Picked pegs half as long",
+                key(KeyCode.COMMA, SHIFT),
+                () -> pegs.stretch(0.5),
+                pegs::any);
+        add("Pegs at rest around the play range", null, pegs::enclose, this::any);
         add(
                 "Set the lane's treatment to its defaults",
                 key(KeyCode.BACK_SPACE),

@@ -1,0 +1,336 @@
+package ivrik.app.desk;
+
+import ivrik.app.desk.PegPicker.Picked;
+import ivrik.app.session.LaneEdits;
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
+import ivrik.app.session.View;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.PegEdits;
+import ivrik.core.motion.Value;
+import ivrik.core.separation.LaneKind;
+
+import java.util.List;
+import java.util.Map;
+import java.util.NavigableSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.BiFunction;
+import java.util.function.LongUnaryOperator;
+
+/** The pegs of the traced value that are picked, in any lanes, and what is done to them together. */
+public final class PegHands {
+    private final Session session;
+    private final View view;
+    private final Runnable shown;
+    private final Map<Integer, TreeSet<Long>> picked = new TreeMap<>();
+    private Map<Integer, List<Peg>> copied = Map.of();
+
+    /**
+     * @param shown told when others are picked
+     */
+    PegHands(Session session, View view, Runnable shown) {
+        this.session = session;
+        this.view = view;
+        this.shown = shown;
+    }
+
+    boolean isPicked(int lane, long frame) {
+        return picked.getOrDefault(lane, new TreeSet<>()).contains(frame);
+    }
+
+    /** The one that is picked; none where several are. */
+    Optional<Picked> only() {
+        List<Picked> all =
+                picked.entrySet().stream()
+                        .flatMap(e -> e.getValue().stream().map(f -> new Picked(e.getKey(), f)))
+                        .toList();
+        return all.size() == 1 ? Optional.of(all.getFirst()) : Optional.empty();
+    }
+
+    public boolean any() {
+        return picked.values().stream().anyMatch(f -> !f.isEmpty());
+    }
+
+    public boolean canPaste() {
+        return !copied.isEmpty() && session.state().step().isPresent();
+    }
+
+    void pickNone() {
+        picked.clear();
+        shown.run();
+    }
+
+    void pickOnly(int lane, long frame) {
+        picked.clear();
+        pick(lane, frame);
+    }
+
+    private void pick(int lane, long frame) {
+        picked.computeIfAbsent(lane, l -> new TreeSet<>()).add(frame);
+        shown.run();
+    }
+
+    /** Picks one more, or lets go of it. */
+    void toggle(int lane, long frame) {
+        if (isPicked(lane, frame)) {
+            picked.get(lane).remove(frame);
+            shown.run();
+        } else {
+            pick(lane, frame);
+        }
+    }
+
+    /** Picks all pegs of some lanes in a range of frames. */
+    void pickAll(int firstLane, int lastLane, double from, double to) {
+        picked.clear();
+        for (int lane = Math.min(firstLane, lastLane);
+                lane <= Math.max(firstLane, lastLane);
+                lane++) {
+            for (Peg peg : value(lane).pegs()) {
+                double middle = peg.frame() + 0.5;
+                if (middle >= Math.min(from, to) && middle <= Math.max(from, to)) {
+                    picked.computeIfAbsent(lane, l -> new TreeSet<>()).add(peg.frame());
+                }
+            }
+        }
+        shown.run();
+    }
+
+    /** Picks all pegs of the traced value in every lane. */
+    public void pickAll() {
+        session.state()
+                .step()
+                .ifPresent(
+                        step ->
+                                pickAll(
+                                        0,
+                                        step.lanes().size() - 1,
+                                        Double.NEGATIVE_INFINITY,
+                                        Double.POSITIVE_INFINITY));
+    }
+
+    Trace trace(int lane) {
+        State state = session.state();
+        return Trace.of(
+                state.look().orElseThrow(), state.step().orElseThrow(), lane, view.traced.get());
+    }
+
+    private Value value(int lane) {
+        return trace(lane).value();
+    }
+
+    private String title(int lane) {
+        return session.state()
+                .look()
+                .map(l -> l.model().lanes().get(lane))
+                .map(LaneKind::title)
+                .orElse("lane");
+    }
+
+    private Look put(Look look, int lane, Value value) {
+        return trace(lane).with(look, value);
+    }
+
+    /** Puts a peg with the present value at a frame of a lane's traced value. */
+    void add(int lane, long frame) {
+        Value value = value(lane);
+        pickOnly(lane, frame);
+        session.editLook(
+                "Peg " + title(lane) + " at " + frame,
+                look -> put(look, lane, value.with(new Peg(frame, value.at(frame), Ease.LINEAR))));
+    }
+
+    /** A peg at the present frame of the lane being worked on: set if there is none, else removed. */
+    public void toggleHere() {
+        if (session.state().step().isEmpty()) {
+            return;
+        }
+        int lane = LaneEdits.share(session.state());
+        long frame = view.frame.get();
+        if (value(lane).pegAt(frame).isEmpty()) {
+            add(lane, frame);
+        } else {
+            pickOnly(lane, frame);
+            delete();
+        }
+    }
+
+    /** Deletes the picked pegs; the last one leaves its value behind. */
+    public void delete() {
+        edit("Delete", (value, frames) -> Optional.of(PegEdits.without(value, frames)));
+        pickNone();
+    }
+
+    void ease(Ease ease) {
+        edit("Ease", (value, frames) -> Optional.of(PegEdits.eased(value, frames, ease)));
+    }
+
+    public void reverse() {
+        edit("Reverse", PegEdits::reversed);
+        mirrorPicks();
+    }
+
+    private void mirrorPicks() {
+        picked.replaceAll(
+                (lane, frames) -> {
+                    TreeSet<Long> mirrored = new TreeSet<>();
+                    frames.forEach(f -> mirrored.add(frames.first() + frames.last() - f));
+                    return mirrored;
+                });
+        shown.run();
+    }
+
+    /** Stretches the picked pegs in time about the first of them. */
+    public void stretch(double times) {
+        long about = first();
+        boolean done = edit("Stretch", (value, f) -> PegEdits.stretched(value, f, times, about));
+        if (done) {
+            movePicks(f -> about + Math.round((f - about) * times));
+        }
+    }
+
+    private void movePicks(LongUnaryOperator place) {
+        picked.replaceAll(
+                (lane, frames) -> {
+                    TreeSet<Long> moved = new TreeSet<>();
+                    frames.forEach(f -> moved.add(place.applyAsLong(f)));
+                    return moved;
+                });
+        shown.run();
+    }
+
+    private long first() {
+        return picked.values().stream()
+                .filter(f -> !f.isEmpty())
+                .mapToLong(NavigableSet::first)
+                .min()
+                .orElse(0);
+    }
+
+    public void copy() {
+        Map<Integer, List<Peg>> taken = new TreeMap<>();
+        picked.forEach(
+                (lane, frames) -> taken.put(lane, PegEdits.copied(value(lane), frames, first())));
+        copied = taken;
+    }
+
+    /** Pastes at the present frame: into the lanes they came from, or one lane's into that being worked on. */
+    public void paste() {
+        long at = view.frame.get();
+        int lanes = session.state().step().orElseThrow().lanes().size();
+        Map<Integer, List<Peg>> into = new TreeMap<>();
+        if (copied.size() == 1) {
+            into.put(LaneEdits.share(session.state()), copied.values().iterator().next());
+        } else {
+            copied.forEach(
+                    (lane, pegs) -> {
+                        if (lane < lanes) {
+                            into.put(lane, pegs);
+                        }
+                    });
+        }
+        session.editLook(
+                "Paste pegs",
+                look -> {
+                    Look changed = look;
+                    for (var each : into.entrySet()) {
+                        changed =
+                                put(
+                                        changed,
+                                        each.getKey(),
+                                        PegEdits.pasted(value(each.getKey()), each.getValue(), at));
+                    }
+                    return changed;
+                });
+        picked.clear();
+        into.forEach((lane, pegs) -> pegs.forEach(p -> pick(lane, p.frame() + at)));
+    }
+
+    /** Pegs at rest where the play range begins and ends, in the lane being worked on. */
+    public void enclose() {
+        int lane = LaneEdits.share(session.state());
+        var range = session.project().played();
+        session.editLook(
+                "Rest around",
+                look ->
+                        put(
+                                look,
+                                lane,
+                                PegEdits.enclosed(
+                                        value(lane),
+                                        trace(lane).rest(),
+                                        range.first(),
+                                        range.last())));
+    }
+
+    /** One edit of all values that have picked pegs; false, and nothing done, where one cannot be. */
+    private boolean edit(String name, BiFunction<Value, Set<Long>, Optional<Value>> change) {
+        Map<Integer, Value> changed = changed(values(), change).orElse(Map.of());
+        if (changed.isEmpty()) {
+            return false;
+        }
+        session.editLook(name + " pegs", look -> put(look, changed));
+        return true;
+    }
+
+    private Map<Integer, Value> values() {
+        Map<Integer, Value> values = new TreeMap<>();
+        picked.keySet().forEach(lane -> values.put(lane, value(lane)));
+        return values;
+    }
+
+    private Optional<Map<Integer, Value>> changed(
+            Map<Integer, Value> values, BiFunction<Value, Set<Long>, Optional<Value>> change) {
+        Map<Integer, Value> all = new TreeMap<>();
+        for (var each : values.entrySet()) {
+            Optional<Value> one = change.apply(each.getValue(), picked.get(each.getKey()));
+            if (one.isEmpty()) {
+                return Optional.empty();
+            }
+            all.put(each.getKey(), one.get());
+        }
+        return Optional.of(all);
+    }
+
+    private Look put(Look look, Map<Integer, Value> values) {
+        Look changed = look;
+        for (var each : values.entrySet()) {
+            changed = put(changed, each.getKey(), each.getValue());
+        }
+        return changed;
+    }
+
+    /** A drag of all that are picked. */
+    final class Move {
+        private final Session.Gesture gesture = session.gesture("Move pegs");
+        private final Map<Integer, Value> before = values();
+        private final Map<Integer, TreeSet<Long>> from = new TreeMap<>(picked);
+
+        /** So many frames later and so much higher than they were; nowhere where one would be lost. */
+        void to(long later, double up) {
+            Map<Integer, Value> moved = new TreeMap<>();
+            for (var each : before.entrySet()) {
+                Optional<Value> one =
+                        PegEdits.moved(each.getValue(), from.get(each.getKey()), later, up);
+                if (one.isEmpty()) {
+                    return;
+                }
+                moved.put(each.getKey(), one.get());
+            }
+            picked.clear();
+            from.forEach(
+                    (lane, frames) -> {
+                        TreeSet<Long> there = new TreeSet<>();
+                        frames.forEach(f -> there.add(f + later));
+                        picked.put(lane, there);
+                    });
+            gesture.editLook(look -> put(look, moved));
+            shown.run();
+        }
+    }
+}

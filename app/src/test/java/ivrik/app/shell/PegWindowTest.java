@@ -1,0 +1,154 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.desk.TimeView;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.threads.Workers;
+import ivrik.media.encode.StillWriter;
+
+import javafx.event.EventType;
+import javafx.geometry.Point2D;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.nio.file.Path;
+import java.util.List;
+
+/** Three pegs of red and of blue, worked on together, over a picture of 96 frames. */
+class PegWindowTest {
+    private static final int FRAMES = 96;
+
+    @TempDir Path folder;
+    private Driver d;
+
+    @BeforeEach
+    void open() {
+        d = new Driver(folder.resolve("data"));
+        Plane p = Plane.flat(96, 64, 0.4f);
+        Path file = folder.resolve("one.png");
+        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
+        Driver.run(() -> d.window.take(List.of(file)));
+        Driver.until("it is there", () -> Driver.on(() -> d.window.hasPicture()));
+        d.settle();
+        for (KeyCode lane : List.of(KeyCode.DIGIT1, KeyCode.DIGIT3)) {
+            d.key(lane);
+            for (long frame : new long[] {10, 20, 40}) {
+                go(frame);
+                d.key(KeyCode.P);
+                for (int i = 0; i < frame / 10; i++) {
+                    d.key(KeyCode.RIGHT);
+                }
+            }
+        }
+        d.settle();
+    }
+
+    @AfterEach
+    void close() {
+        d.close();
+    }
+
+    private void go(long frame) {
+        Driver.run(() -> d.window.view().frame.set(frame));
+    }
+
+    private Value x(int lane) {
+        return d.selectedLook().steps().getFirst().amounts(lane).value("x");
+    }
+
+    private List<Long> frames(int lane) {
+        return x(lane).pegs().stream().map(Peg::frame).toList();
+    }
+
+    private List<Double> values(int lane) {
+        return x(lane).pegs().stream().map(Peg::value).toList();
+    }
+
+    @Test
+    void allPegsArePlayedBackwardsStretchedCopiedAndDeleted() {
+        List<Double> rising = values(0);
+        assertThat(rising).isSorted().hasSize(3);
+        d.key(KeyCode.CONTROL, KeyCode.A);
+        d.key(KeyCode.SHIFT, KeyCode.R);
+        assertThat(frames(0)).containsExactly(10L, 30L, 40L);
+        assertThat(values(0)).isEqualTo(rising.reversed());
+        assertThat(values(2)).isEqualTo(rising.reversed());
+        d.key(KeyCode.SHIFT, KeyCode.COMMA);
+        assertThat(frames(2)).containsExactly(10L, 20L, 25L);
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.C);
+        go(60);
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.V);
+        assertThat(frames(0)).containsExactly(10L, 20L, 25L, 60L, 70L, 75L);
+        d.key(KeyCode.DELETE);
+        assertThat(frames(0)).as("what was pasted is picked").containsExactly(10L, 20L, 25L);
+        d.key(KeyCode.CONTROL, KeyCode.A);
+        d.key(KeyCode.DELETE);
+        assertThat(x(0).isMoving()).isFalse();
+    }
+
+    private double across(double frame) {
+        double w = d.window.time().getWidth();
+        return (12 + (frame + 0.5) / FRAMES * (w - 24)) / w;
+    }
+
+    /** A height in the row of a lane, from its middle. */
+    private double high(int lane, double above) {
+        return (28 + lane * 62 + 31 - above) / d.window.time().getHeight();
+    }
+
+    /** A mouse with Shift held, which the robot of the Headless platform does not tell. */
+    private void shifted(EventType<MouseEvent> kind, double x, double y) {
+        TimeView time = d.window.time();
+        Point2D at = Driver.on(() -> time.localToScene(x * time.getWidth(), y * time.getHeight()));
+        MouseEvent event =
+                new MouseEvent(
+                        kind,
+                        at.getX(),
+                        at.getY(),
+                        at.getX(),
+                        at.getY(),
+                        MouseButton.PRIMARY,
+                        1,
+                        true,
+                        false,
+                        false,
+                        false,
+                        true,
+                        false,
+                        false,
+                        true,
+                        false,
+                        true,
+                        null);
+        Driver.run(() -> time.fireEvent(event));
+    }
+
+    private double pixels(double frames) {
+        return frames / FRAMES * (d.window.time().getWidth() - 24);
+    }
+
+    @Test
+    void aBandPicksPegsOfSeveralLanesAndOneOfThemDragsAll() {
+        shifted(MouseEvent.MOUSE_PRESSED, across(15), high(0, 28));
+        shifted(MouseEvent.MOUSE_DRAGGED, across(45), high(2, -20));
+        shifted(MouseEvent.MOUSE_RELEASED, across(45), high(2, -20));
+        double top = x(0).pegs().getLast().value();
+        double range = top * 1.1;
+        d.drag(d.window.time(), across(40), high(0, top / range * 21), pixels(8), 0);
+        assertThat(frames(0)).containsExactly(10L, 28L, 48L);
+        assertThat(frames(2)).containsExactly(10L, 28L, 48L);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(frames(2)).as("one step").containsExactly(10L, 20L, 40L);
+    }
+}

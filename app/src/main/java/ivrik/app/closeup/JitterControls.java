@@ -28,6 +28,7 @@ final class JitterControls extends VBox {
     private final NumberField amount;
     private final NumberField rate;
     private final NumberField seed;
+    private final NumberField octaves;
     private final MenuButton kind;
     private final ToggleButton all = new ToggleButton("all lanes");
 
@@ -55,28 +56,23 @@ final class JitterControls extends VBox {
                                 0,
                                 false),
                         "New places a second",
-                        to ->
-                                edit(
-                                        "Jitter rate",
-                                        j -> new Jitter(j.amount(), to, j.kind(), j.seed())));
+                        to -> edit("Jitter rate", j -> j.withFrequencyHz(to)));
         seed =
                 new NumberField(
                         new NumberField.Spec("", 0, SeedControls.MOST, 1, 1, 0, false),
                         "Another seed, another movement",
                         to -> edit("Jitter seed", j -> j.withSeed((long) to)));
+        octaves =
+                new NumberField(
+                        new NumberField.Spec("", 1, Jitter.MOST_OCTAVES, 1, 1, 0, false),
+                        "Finer movement on top, each octave twice as fast and half as far",
+                        to -> edit("Jitter octaves", j -> j.withOctaves((int) Math.rint(to))));
+        octaves.setId("jitter-octaves");
         kind =
                 choice(
                         "Gliding, or jumping",
                         Jitter.Kind.values(),
-                        to ->
-                                edit(
-                                        "Jitter: " + word(to),
-                                        j ->
-                                                new Jitter(
-                                                        j.amount(),
-                                                        j.frequencyHz(),
-                                                        to,
-                                                        j.seed())));
+                        to -> edit("Jitter: " + word(to), j -> j.withKind(to)));
         kind.setId("jitter-kind");
         all.getStyleClass().add("plain");
         all.setId("jitter-all");
@@ -86,7 +82,10 @@ final class JitterControls extends VBox {
                                 + " way"));
         HBox seeded = new HBox(2, quiet("seed"), seed);
         seeded.setAlignment(Pos.CENTER);
-        getChildren().addAll(row(quiet("Jitter"), kind, all), row(amount, rate, seeded));
+        HBox finer = new HBox(2, quiet("octaves"), octaves);
+        finer.setAlignment(Pos.CENTER);
+        getChildren()
+                .addAll(row(quiet("Jitter"), kind, all), row(amount, rate), row(finer, seeded));
     }
 
     void show(State state) {
@@ -97,6 +96,7 @@ final class JitterControls extends VBox {
                             amount.show(j.amount().at(view.frame.get()));
                             rate.show(j.frequencyHz());
                             seed.show(j.seed());
+                            octaves.show(j.octaves());
                             kind.setText(word(j.kind()));
                         });
     }

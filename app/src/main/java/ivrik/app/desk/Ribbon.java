@@ -7,22 +7,43 @@ import java.util.Optional;
 
 /** Where the layers lie under the lanes: thin bars, and the lowest layer as a ribbon. */
 final class Ribbon {
-    private static final int FEW = 2;
+    /** How high the lowest layer and those above it are, and the space between, the fewer the higher. */
+    private enum Room {
+        FEW(38, 18, 4, 8),
+        SOME(30, 15, 2, 4),
+        MANY(28, 12, 1, 3);
+
+        private final double lowest;
+        private final double bar;
+        private final double gap;
+        private final double above;
+
+        Room(double lowest, double bar, double gap, double above) {
+            this.lowest = lowest;
+            this.bar = bar;
+            this.gap = gap;
+            this.above = above;
+        }
+
+        static Room of(List<Layer> layers) {
+            return layers.size() <= 2 ? FEW : layers.size() <= 3 ? SOME : MANY;
+        }
+    }
 
     private Ribbon() {}
 
     /** How high a layer's bar is; lower where there are many. */
     static double height(List<Layer> layers, int layer) {
-        boolean few = layers.size() <= FEW;
-        return layer == 0 ? (few ? 38 : 30) : few ? 18 : 15;
+        Room room = Room.of(layers);
+        return layer == 0 ? room.lowest : room.bar;
     }
 
     /** The top of a layer's bar below rows that end at {@code rowsBottom}; uppermost layers first. */
     static double top(List<Layer> layers, int layer, double rowsBottom) {
-        boolean few = layers.size() <= FEW;
+        Room room = Room.of(layers);
         int above = Math.max(0, layers.size() - 1 - layer);
-        double bars = above * (height(layers, 1) + (few ? 4 : 2));
-        return rowsBottom + (few ? 8 : 4) + bars + (layer == 0 && layers.size() > 1 ? 4 : 0);
+        double bars = above * (room.bar + room.gap);
+        return rowsBottom + room.above + bars + (layer == 0 && layers.size() > 1 ? 4 : 0);
     }
 
     /** The layer at a height. */

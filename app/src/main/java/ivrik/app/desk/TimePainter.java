@@ -259,7 +259,7 @@ final class TimePainter {
     }
 
     private void name(String name, double x, double y, double w, double h, boolean over) {
-        Font font = p.words(12);
+        Font font = p.words(h < 14 ? 10.5 : 12);
         String shown = Fitting.words(name, font, w - 12);
         if (shown.isEmpty()) {
             return;
@@ -270,7 +270,7 @@ final class TimePainter {
             g.fillRect(x + 1, y + 1, Fitting.width(shown, font) + 10, 16);
         }
         g.setFill(p.colour("type"));
-        g.fillText(shown, x + 6, y + Math.min(13, h - 4));
+        g.fillText(shown, x + 6, y + Math.min(13, h - (h < 14 ? 3 : 4)));
     }
 
     private void pictures(

@@ -65,7 +65,8 @@ final class StepJson {
             written.set("amount", ValueJson.write(jitter.amount()));
             written.put("frequencyHz", jitter.frequencyHz())
                     .put("kind", Fields.word(jitter.kind()))
-                    .put("seed", jitter.seed());
+                    .put("seed", jitter.seed())
+                    .put("octaves", jitter.octaves());
         }
         if (amounts.seed() != Amounts.FIRST_SEED) {
             node.put("seed", amounts.seed());
@@ -202,6 +203,7 @@ final class StepJson {
                 ValueJson.read(fields, "amount", Value.ZERO, 0, WIDEST_JITTER),
                 fields.number("frequencyHz", Jitter.NONE.frequencyHz(), 0, Jitter.MAX_FREQUENCY_HZ),
                 fields.word("kind", Jitter.NONE.kind()),
-                fields.whole("seed", Jitter.NONE.seed(), Long.MIN_VALUE, Long.MAX_VALUE));
+                fields.whole("seed", Jitter.NONE.seed(), Long.MIN_VALUE, Long.MAX_VALUE),
+                (int) fields.whole("octaves", 1, 1, Jitter.MOST_OCTAVES));
     }
 }

@@ -5,17 +5,29 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 /**
  * Seeded random movement added to the values of one lane: each value moves by at most {@code amount}
  * either way, its own way. {@code frequencyHz} new places a second; it is a constant, because a
- * frequency that moved would have to be summed over all earlier frames.
+ * frequency that moved would have to be summed over all earlier frames. Each octave is twice as fast and half as
+ * far as the one before; together they reach as far as one alone.
  */
 @RecordBuilder
-public record Jitter(Value amount, double frequencyHz, Kind kind, long seed)
+public record Jitter(Value amount, double frequencyHz, Kind kind, long seed, int octaves)
         implements JitterBuilder.With {
     public static final Jitter NONE = new Jitter(Value.ZERO, 12, Kind.SMOOTH, 1);
 
     /** The highest frequency offered; beyond half the frame rate smooth jitter looks stepped. */
     public static final double MAX_FREQUENCY_HZ = 240;
 
+    /** The most octaves. */
+    public static final int MOST_OCTAVES = 8;
+
+    /** Of one octave. */
+    public Jitter(Value amount, double frequencyHz, Kind kind, long seed) {
+        this(amount, frequencyHz, kind, seed, 1);
+    }
+
     public Jitter {
+        if (octaves < 1 || octaves > MOST_OCTAVES) {
+            throw new IllegalArgumentException("a jitter has 1.." + MOST_OCTAVES + " octaves");
+        }
         if (!(frequencyHz >= 0 && frequencyHz <= MAX_FREQUENCY_HZ)) {
             throw new IllegalArgumentException(
                     "a jitter frequency lies in 0.." + MAX_FREQUENCY_HZ + " Hz");
@@ -64,8 +76,18 @@ public record Jitter(Value amount, double frequencyHz, Kind kind, long seed)
      */
     public double at(
             Instant instant, double amountThere, double hz, Draw draw, int lane, String what) {
-        return amountThere == 0
-                ? 0
-                : amountThere * kind.at(instant.seconds() * hz, draw.at(lane, what.hashCode()));
+        if (amountThere == 0) {
+            return 0;
+        }
+        double phase = instant.seconds() * hz;
+        double sum = kind.at(phase, draw.at(lane, what.hashCode()));
+        double most = 1;
+        for (int octave = 1; octave < octaves; octave++) {
+            double share = 1.0 / (1 << octave);
+            long key = draw.at(lane, what.hashCode(), octave);
+            sum += share * kind.at(phase * (1 << octave), key);
+            most += share;
+        }
+        return amountThere * (octaves == 1 ? sum : sum / most);
     }
 }

@@ -15,6 +15,7 @@ import ivrik.core.look.Target;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Hill;
+import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Phase;
 import ivrik.core.motion.Rational;
@@ -67,6 +68,10 @@ class WholeProjectTest {
                 .withLane(1, s -> s.withBlend(Optional.of(Blend.VIVID_LIGHT)).withHold(true))
                 .withLane(2, s -> s.withStrength(MOVING).withMute(true))
                 .withLane(3, s -> s.withFeed(new Feed("title", -4, EdgeFill.MIRROR, PLACED)))
+                .withAmounts(
+                        "shift-1",
+                        3,
+                        a -> a.withJitter(new Jitter(MOVING, 7.5, Jitter.Kind.STEPPED, -5, 3)))
                 .withBursts(bursts())
                 .withShutter(new Shutter(MOVING, -90, 24));
     }

@@ -35,6 +35,29 @@ class JitterTest {
         assertThat(sum / 2000).isCloseTo(0, within(0.5));
     }
 
+    /** The mean square of the change from frame to frame, of movement that reaches as far. */
+    private static double roughness(Jitter jitter) {
+        double sum = 0;
+        for (int f = 0; f < 4000; f++) {
+            double step = at(jitter, f + 1, 0, "x") - at(jitter, f, 0, "x");
+            sum += step * step;
+        }
+        return sum / 4000;
+    }
+
+    @Test
+    void octavesAddFinerMovementAndReachNoFurther() {
+        Jitter one = new Jitter(Value.of(6), 0.5, Jitter.Kind.SMOOTH, 4);
+        Jitter four = one.withOctaves(4);
+        // each octave changes as fast as the first; all are lessened to reach no further than it
+        double reach = 1 + 0.5 + 0.25 + 0.125;
+        assertThat(roughness(four) / roughness(one)).isCloseTo(4 / (reach * reach), within(0.2));
+        assertThat(at(four, 1000, 0, "x")).isNotEqualTo(at(one, 1000, 0, "x"));
+        for (int f = 0; f < 4000; f++) {
+            assertThat(Math.abs(at(four, f, 0, "x"))).isLessThanOrEqualTo(6);
+        }
+    }
+
     @Test
     void steppedJitterJumpsAtItsFrequency() {
         Jitter jitter = new Jitter(Value.of(1), 6, Jitter.Kind.STEPPED, 9);

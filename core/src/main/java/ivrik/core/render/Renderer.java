@@ -119,8 +119,11 @@ public final class Renderer {
                 below = over;
                 continue;
             }
+            record Laid(Key under, Key over, Blend blend, double opacity) {}
+            Key beneath = below == null ? Key.of(size) : below.key();
+            Key key = Key.of(new Laid(beneath, over.key(), layer.blend(), layer.opacity()));
             Frame under = below == null ? Frame.empty(size) : below.frame();
-            below = new Passage(laid(under, over, layer), over.key().then(layer.opacity()), site);
+            below = new Passage(laid(under, over, layer), key, site);
         }
         return below == null ? new Passage(Frame.empty(size), Key.of("nothing"), site) : below;
     }

@@ -18,6 +18,7 @@ import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.threads.Cancel;
 
@@ -139,6 +140,41 @@ class SpanTest {
         Look moved = PLAIN.withAmounts(0, 0, a -> a.with("x", Value.of(4)));
         assertSame(scene.render(project, 20), done(moved, below));
         assertSame(scene.render(project, 12), scene.render(beneath(), 12));
+    }
+
+    @Test
+    void whatIsKeptOfOneFrameIsNotTakenForAnother() {
+        Source title =
+                new Source(
+                        "still",
+                        "still",
+                        "still.png",
+                        Source.Kind.STILL,
+                        scene.sequence().size(),
+                        Scene.RATE,
+                        1,
+                        false);
+        Project spanned = spanned(SPLIT);
+        Layer half = spanned.layers().get(1).withClips(List.of(new Clip("still", 0, 40, 0)));
+        Project project =
+                spanned.withSource(title)
+                        .withLayers(
+                                List.of(
+                                        spanned.layers().getFirst(),
+                                        half,
+                                        spanned.layers().getLast()));
+        Renderer keeping = scene.renderer();
+        for (int round = 0; round < 3; round++) {
+            for (long frame = 10; frame < 16; frame++) {
+                Plan plan = Planner.plan(project, frame);
+                assertSame(keeping.render(plan, 1, Cancel.NEVER), scene.render(project, frame));
+                keeping.proof(plan, plan.layers().getLast(), 0, 1, Cancel.NEVER);
+                List<Plane> kept = keeping.lanes(plan, plan.layers().getLast(), 0, 1, Cancel.NEVER);
+                List<Plane> fresh =
+                        scene.renderer().lanes(plan, plan.layers().getLast(), 0, 1, Cancel.NEVER);
+                assertThat(kept.get(0).data()).isEqualTo(fresh.get(0).data());
+            }
+        }
     }
 
     @Test

@@ -7,14 +7,17 @@ import ivrik.app.control.NumberField;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
+import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.shape.LookNumber;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
+import ivrik.core.render.LookPlanner;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Settings;
 
 import javafx.geometry.HPos;
 import javafx.scene.control.Label;
@@ -23,15 +26,25 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
 /** A table of numbers: a row for each parameter, a column for each lane. */
 final class LaneNumbers extends GridPane {
+    /** Less than is shown of a number. */
+    private static final double UNSEEN = 0.005;
+
     private final Session session;
     private final View view;
     private final List<Consumer<State>> showers;
+
+    /** What each parameter comes to: a word, and a number for each lane. */
+    private final Map<Parameter, List<Label>> totals = new LinkedHashMap<>();
 
     LaneNumbers(
             Session session,
@@ -66,7 +79,56 @@ final class LaneNumbers extends GridPane {
                 setHalignment(number, HPos.RIGHT);
                 add(number, lane + 1, row);
             }
-            row++;
+            totals.put(p, totals(row + 1, lanes));
+            row += 2;
+        }
+        showers.add(this::showTotals);
+    }
+
+    /** A row for what the values come to with dials, bursts and jitter. */
+    private List<Label> totals(int row, List<LaneKind> lanes) {
+        List<Label> labels = new ArrayList<>();
+        labels.add(quiet("comes to"));
+        for (LaneKind lane : lanes) {
+            Label total = new Label();
+            total.getStyleClass().addAll("quiet", "number");
+            total.setId("total-" + lane.id() + "-" + row / 2);
+            setHalignment(total, HPos.RIGHT);
+            labels.add(total);
+        }
+        for (int column = 0; column < labels.size(); column++) {
+            add(labels.get(column), column, row);
+        }
+        return labels;
+    }
+
+    /** Shows them where a value comes to another than is set. */
+    private void showTotals(State state) {
+        Step step = state.step().orElse(null);
+        LookPlanner planner = Values.at(session, view.frame.get()).orElse(null);
+        if (step == null || planner == null) {
+            return;
+        }
+        List<Settings> lanes = new ArrayList<>();
+        for (int lane = 0; lane < step.lanes().size(); lane++) {
+            lanes.add(planner.settings(step, lane));
+        }
+        totals.forEach((parameter, labels) -> showTotals(step, lanes, parameter, labels));
+    }
+
+    private void showTotals(
+            Step step, List<Settings> lanes, Parameter parameter, List<Label> labels) {
+        boolean any = false;
+        for (int lane = 0; lane < Math.min(lanes.size(), labels.size() - 1); lane++) {
+            double set = step.amounts(lane).value(parameter.name()).at(view.frame.get());
+            double total = lanes.get(lane).number(parameter.name());
+            boolean other = Math.abs(total - parameter.clamp(set)) > UNSEEN;
+            any |= other;
+            labels.get(lane + 1).setText(other ? String.format(Locale.ROOT, "%+.1f", total) : "");
+        }
+        for (Label label : labels) {
+            label.setVisible(any);
+            label.setManaged(any);
         }
     }
 

@@ -2,6 +2,7 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.app.control.NumberField;
 import ivrik.app.session.View.Face;
 import ivrik.core.look.Burst;
 import ivrik.core.look.Burst.Way;
@@ -248,6 +249,18 @@ class BurstWindowTest {
                 () ->
                         Driver.on(() -> d.window.view().notice.get())
                                 .contains("frame 20 is outside the burst Shift burst"));
+    }
+
+    @Test
+    void theCloseUpSaysWhatAValueComesToWhereABurstAddsToIt() {
+        newBurst();
+        go(96);
+        Driver.run(() -> d.window.view().face.set(Face.TREATMENT));
+        d.settle();
+        assertThat(((NumberField) d.find("#red-x")).text()).isEqualTo("0.0");
+        assertThat(d.words()).contains("comes to", "%+.1f".formatted(x(96)));
+        go(40);
+        assertThat(d.words()).doesNotContain("comes to");
     }
 
     @Test

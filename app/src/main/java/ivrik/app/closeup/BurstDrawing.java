@@ -19,6 +19,7 @@ import javafx.scene.input.MouseEvent;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /**
@@ -201,7 +202,7 @@ final class BurstDrawing extends Drawing {
         return List.of(phase.withFrames(half), phase.withFrames(phase.frames() - half));
     }
 
-    private Hill phase(Hill hill, java.util.function.Function<Phase, List<Phase>> change) {
+    private Hill phase(Hill hill, Function<Phase, List<Phase>> change) {
         return Bursting.withPhase(hill, held.later, held.number, change);
     }
 
@@ -226,7 +227,6 @@ final class BurstDrawing extends Drawing {
             shaped = phase(before, phase -> List.of(phase.withStrength(to)));
         }
         String id = burst.id();
-        gesture.editLook(
-                look -> look.burst(id).map(b -> look.withBurst(b.withCourse(shaped))).orElse(look));
+        gesture.editLook(look -> look.withBurst(id, b -> b.withCourse(shaped)));
     }
 }

@@ -211,7 +211,7 @@ final class BurstDrives extends GridPane {
     }
 
     private UnaryOperator<Look> change(UnaryOperator<Burst> change) {
-        return look -> look.burst(id).map(b -> look.withBurst(change.apply(b))).orElse(look);
+        return look -> look.withBurst(id, change);
     }
 
     private void edit(String name, UnaryOperator<Burst> change) {

@@ -17,12 +17,10 @@ import ivrik.core.look.Burst.Way;
 import ivrik.core.look.BurstParts;
 import ivrik.core.look.Bursting;
 import ivrik.core.look.Look;
-import ivrik.core.motion.Course;
 import ivrik.core.motion.CourseShape;
 import ivrik.core.motion.Hill;
 import ivrik.core.motion.Phase;
-import ivrik.core.motion.Repeat;
-import ivrik.core.motion.Value;
+import ivrik.core.treatment.Parameter;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
@@ -38,6 +36,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
@@ -98,7 +97,7 @@ final class BurstPart extends VBox implements Part {
     }
 
     private UnaryOperator<Look> change(UnaryOperator<Burst> change) {
-        return look -> look.burst(id).map(b -> look.withBurst(change.apply(b))).orElse(look);
+        return look -> look.withBurst(id, change);
     }
 
     private void edit(String name, UnaryOperator<Burst> change) {
@@ -135,21 +134,7 @@ final class BurstPart extends VBox implements Part {
                 Controls.menu(
                         "burst-shape",
                         "Good beginnings, to be shaped by hand",
-                        () ->
-                                Arrays.stream(CourseShape.values())
-                                        .map(
-                                                s ->
-                                                        item(
-                                                                s.toString(),
-                                                                () ->
-                                                                        edit(
-                                                                                "Shape: " + s,
-                                                                                b ->
-                                                                                        b
-                                                                                                .withCourse(
-                                                                                                        s
-                                                                                                                .course()))))
-                                        .toList());
+                        () -> Arrays.stream(CourseShape.values()).map(this::shape).toList());
         shapes.setText("another shape");
         shapes.getStyleClass().add("tight");
         ToggleButton mirror =
@@ -171,12 +156,21 @@ final class BurstPart extends VBox implements Part {
         return row(shapes, new HBox(2, ramps, mirror));
     }
 
+    private MenuItem shape(CourseShape shape) {
+        return item(
+                shape.toString(), () -> edit("Shape: " + shape, b -> b.withCourse(shape.course())));
+    }
+
     private static Hill mirrored(Hill hill, boolean mirrored) {
         return hill.withOut(mirrored ? Optional.empty() : Optional.of(hill.down()));
     }
 
     private void editHill(String name, UnaryOperator<Hill> change) {
-        edit(name, b -> b.course() instanceof Hill h ? b.withCourse(change.apply(h)) : b);
+        edit(name, hill(change));
+    }
+
+    private static UnaryOperator<Burst> hill(UnaryOperator<Hill> change) {
+        return b -> b.course() instanceof Hill h ? b.withCourse(change.apply(h)) : b;
     }
 
     private Node anchor() {
@@ -184,12 +178,7 @@ final class BurstPart extends VBox implements Part {
                 new AnchorMenu(session, view, to -> edit("Anchor", b -> b.withAnchor(to)));
         showers.add(b -> menu.show(b.anchor()));
         NumberField later =
-                number(
-                        BurstParts.LATER,
-                        "Frames that it is later than what it stands on",
-                        0,
-                        b -> b.repeat().offsetFrames(),
-                        (b, to) -> b.withRepeat(b.repeat().withOffsetFrames((int) Math.rint(to))));
+                number(BurstParts.LATER, "Frames that it is later than what it stands on", 0);
         return row(quiet("Stands on"), menu, quiet("later"), later);
     }
 
@@ -199,14 +188,12 @@ final class BurstPart extends VBox implements Part {
                         BurstParts.BEFORE,
                         "Frames before the peak; its phases keep their proportion",
                         hill ? 0 : 1,
-                        b -> b.course().before(),
                         (b, to) -> b.withCourse(Bursting.stretched(b.course(), false, to)));
         NumberField after =
                 number(
                         BurstParts.AFTER,
                         "Frames after the peak; its phases keep their proportion",
                         hill ? 0 : 1,
-                        b -> b.course().after(),
                         (b, to) -> b.withCourse(Bursting.stretched(b.course(), true, to)));
         if (!hill) {
             return row(quiet("Frames before"), before, quiet("after"), after);
@@ -216,8 +203,7 @@ final class BurstPart extends VBox implements Part {
                         BurstParts.PHASES,
                         "How many phases lead to the peak; another number makes them even",
                         0,
-                        b -> b.course().phases(),
-                        (b, to) -> b.withCourse(even(b.course(), (int) Math.rint(to))));
+                        (b, to) -> b.withCourse(Bursting.evened(b.course(), (int) Math.rint(to))));
         NumberField peak =
                 LookNumber.field(
                         "burst-peak",
@@ -225,12 +211,7 @@ final class BurstPart extends VBox implements Part {
                         "Frames of the peak, counted from its middle to one side",
                         session,
                         "Peak",
-                        to ->
-                                change(
-                                        b ->
-                                                b.course() instanceof Hill h
-                                                        ? b.withCourse(h.withPeak((int) to))
-                                                        : b));
+                        to -> change(hill(h -> h.withPeak((int) to))));
         showers.add(b -> peak.show(b.course() instanceof Hill h ? h.peak() : 1));
         return new VBox(
                 2,
@@ -238,36 +219,11 @@ final class BurstPart extends VBox implements Part {
                 row(quiet("Phases"), phases, quiet("peak"), peak));
     }
 
-    /** With so many phases on each side; mirrored as before. */
-    private static Course even(Course course, int phases) {
-        double frames = course.before() == 0 ? 2 * phases : course.before();
-        double after = course.after() == 0 ? 2 * phases : course.after();
-        Course even = course.timed(frames, after, phases);
-        boolean mirrored =
-                course instanceof Hill old && old.out().isEmpty() && even instanceof Hill;
-        return mirrored ? ((Hill) even).withOut(Optional.empty()) : even;
-    }
-
     private Node strength() {
-        NumberField strength =
-                number(
-                        BurstParts.STRENGTH,
-                        "Times what it drives",
-                        2,
-                        b -> b.strength().at(view.frame.get()),
-                        (b, to) -> b.withStrength(set(b.strength(), to)));
+        NumberField strength = number(BurstParts.STRENGTH, "Times what it drives", 2);
         NumberField angle =
-                number(
-                        BurstParts.ANGLE,
-                        "Turns what moves across and down, clockwise",
-                        1,
-                        b -> b.angleDegrees().at(view.frame.get()),
-                        (b, to) -> b.withAngleDegrees(set(b.angleDegrees(), to)));
+                number(BurstParts.ANGLE, "Turns what moves across and down, clockwise", 1);
         return row(quiet("Strength"), strength, quiet("Angle"), angle);
-    }
-
-    private Value set(Value value, double to) {
-        return value.set(view.frame.get(), to);
     }
 
     private Node seed() {
@@ -295,9 +251,7 @@ final class BurstPart extends VBox implements Part {
                 number(
                         BurstParts.REPEAT,
                         "Comes again after so many frames, or so many times a minute; 0 for once",
-                        0,
-                        b -> b.repeat().every(),
-                        (b, to) -> b.withRepeat(b.repeat().withEvery(to)));
+                        0);
         MenuButton unit = Controls.menu("burst-beats", "Frames, or beats a minute");
         for (boolean beats : new boolean[] {false, true}) {
             unit.getItems()
@@ -314,10 +268,7 @@ final class BurstPart extends VBox implements Part {
         showers.add(
                 b ->
                         unit.setText(
-                                b.repeat()
-                                                .equals(
-                                                        Repeat.ONCE.withOffsetFrames(
-                                                                b.repeat().offsetFrames()))
+                                b.repeat().every() == 0 && !b.repeat().beats()
                                         ? "frames, once"
                                         : unit(b.repeat().beats())));
         return row(quiet("Again every"), every, unit);
@@ -327,18 +278,21 @@ final class BurstPart extends VBox implements Part {
         return beats ? "beats a minute" : "frames";
     }
 
-    /** Reads a number of a burst. */
-    private interface Read {
-        double of(Burst burst);
+    /** A number that is set as files and dials set it. */
+    private NumberField number(String part, String help, int decimals) {
+        BurstParts.Part number = BurstParts.named(part).orElseThrow();
+        return number(
+                part,
+                help,
+                decimals,
+                (b, to) ->
+                        number.with().apply(b, number.value().apply(b).set(view.frame.get(), to)));
     }
 
-    /** Sets one. */
-    private interface Set {
-        Burst with(Burst burst, double to);
-    }
-
-    private NumberField number(String part, String help, int decimals, Read read, Set set) {
-        var range = BurstParts.named(part).orElseThrow().range();
+    private NumberField number(
+            String part, String help, int decimals, BiFunction<Burst, Double, Burst> set) {
+        BurstParts.Part number = BurstParts.named(part).orElseThrow();
+        Parameter range = number.range();
         NumberField field =
                 LookNumber.field(
                         "burst-" + part,
@@ -353,8 +307,8 @@ final class BurstPart extends VBox implements Part {
                         help,
                         session,
                         "Burst: " + range.title().toLowerCase(Locale.ROOT),
-                        to -> change(b -> set.with(b, to)));
-        showers.add(b -> field.show(read.of(b)));
+                        to -> change(b -> set.apply(b, to)));
+        showers.add(b -> field.show(number.value().apply(b).at(view.frame.get())));
         return field;
     }
 }

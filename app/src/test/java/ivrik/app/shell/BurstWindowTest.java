@@ -39,10 +39,8 @@ class BurstWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        Driver.run(() -> d.window.take(List.of(picture("one.png"), picture("two.png"))));
-        Driver.until("it is there", () -> Driver.on(() -> d.window.hasPicture()));
-        d.settle();
-        go(90);
+        d.bringIn(picture("one.png"), picture("two.png"));
+        d.go(90);
     }
 
     @AfterEach
@@ -58,11 +56,6 @@ class BurstWindowTest {
         Path file = folder.resolve(name);
         StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
         return file;
-    }
-
-    private void go(long frame) {
-        Driver.run(() -> d.window.view().frame.set(frame));
-        d.settle();
     }
 
     private Look look() {
@@ -107,10 +100,10 @@ class BurstWindowTest {
 
     @Test
     void awayFromCutsItStandsOnTheFrameOrItsMarker() {
-        go(40);
+        d.go(40);
         newBurst();
         assertThat(burst().anchor()).isEqualTo(new Anchor.AtFrame(40));
-        go(60);
+        d.go(60);
         d.key(KeyCode.K);
         newBurst();
         String marker = Driver.on(() -> d.window.session().project().markers().getFirst().id());
@@ -241,7 +234,7 @@ class BurstWindowTest {
     @Test
     void anEditOutsideTheBurstSaysWhyNothingChanges() {
         newBurst();
-        go(20);
+        d.go(20);
         d.key(KeyCode.PERIOD);
         d.settle();
         Driver.until(
@@ -254,12 +247,12 @@ class BurstWindowTest {
     @Test
     void theCloseUpSaysWhatAValueComesToWhereABurstAddsToIt() {
         newBurst();
-        go(96);
+        d.go(96);
         Driver.run(() -> d.window.view().face.set(Face.TREATMENT));
         d.settle();
         assertThat(((NumberField) d.find("#red-x")).text()).isEqualTo("0.0");
         assertThat(d.words()).contains("comes to", "%+.1f".formatted(x(96)));
-        go(40);
+        d.go(40);
         assertThat(d.words()).doesNotContain("comes to");
     }
 

@@ -3,7 +3,12 @@ package ivrik.app.shell;
 import ivrik.app.InterfaceThread;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.threads.Workers;
 import ivrik.media.encode.Form;
+import ivrik.media.encode.StillWriter;
 
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
@@ -232,6 +237,27 @@ final class Driver implements AutoCloseable {
             run(() -> robot.mouseRelease(button));
         }
         pulses(2);
+    }
+
+    /** Brings files in and waits until their picture is there. */
+    void bringIn(Path... files) {
+        run(() -> window.take(List.of(files)));
+        until("it is there", () -> on(window::hasPicture));
+        settle();
+    }
+
+    /** A grey still of 96x64 pixels. */
+    static Path still(Path folder, String name, double value) {
+        Plane p = Plane.flat(96, 64, (float) value);
+        Path file = folder.resolve(name);
+        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
+        return file;
+    }
+
+    /** Goes to a frame. */
+    void go(long frame) {
+        run(() -> window.view().frame.set(frame));
+        settle();
     }
 
     /** Chooses from what the right button offers on a node. */

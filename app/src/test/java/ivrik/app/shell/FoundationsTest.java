@@ -9,16 +9,11 @@ import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
-import ivrik.core.picture.Depth;
-import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
-import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Exposure;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.PictureCurve;
 import ivrik.core.treatment.Treatment;
-import ivrik.media.encode.StillWriter;
 
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
@@ -53,16 +48,11 @@ class FoundationsTest {
     }
 
     private Path picture(String name, double value) {
-        Plane p = Plane.flat(96, 64, (float) value);
-        Path file = folder.resolve(name);
-        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
-        return file;
+        return Driver.still(folder, name, value);
     }
 
     private void bringIn(Path file) {
-        Driver.run(() -> d.window.take(List.of(file)));
-        Driver.until("it is there", () -> Driver.on(() -> d.window.hasPicture()));
-        d.settle();
+        d.bringIn(file);
     }
 
     private Look look() {

@@ -5,11 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.app.desk.TimeView;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
-import ivrik.core.picture.Depth;
-import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
-import ivrik.core.threads.Workers;
-import ivrik.media.encode.StillWriter;
 
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
@@ -35,16 +30,11 @@ class PegWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        Plane p = Plane.flat(96, 64, 0.4f);
-        Path file = folder.resolve("one.png");
-        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
-        Driver.run(() -> d.window.take(List.of(file)));
-        Driver.until("it is there", () -> Driver.on(() -> d.window.hasPicture()));
-        d.settle();
+        d.bringIn(Driver.still(folder, "one.png", 0.4));
         for (KeyCode lane : List.of(KeyCode.DIGIT1, KeyCode.DIGIT3)) {
             d.key(lane);
             for (long frame : new long[] {10, 20, 40}) {
-                go(frame);
+                d.go(frame);
                 d.key(KeyCode.P);
                 for (int i = 0; i < frame / 10; i++) {
                     d.key(KeyCode.RIGHT);
@@ -57,10 +47,6 @@ class PegWindowTest {
     @AfterEach
     void close() {
         d.close();
-    }
-
-    private void go(long frame) {
-        Driver.run(() -> d.window.view().frame.set(frame));
     }
 
     private Value x(int lane) {
@@ -87,7 +73,7 @@ class PegWindowTest {
         d.key(KeyCode.SHIFT, KeyCode.COMMA);
         assertThat(frames(2)).containsExactly(10L, 20L, 25L);
         d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.C);
-        go(60);
+        d.go(60);
         d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.V);
         assertThat(frames(0)).containsExactly(10L, 20L, 25L, 60L, 70L, 75L);
         d.key(KeyCode.DELETE);

@@ -2,12 +2,7 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivrik.core.picture.Depth;
-import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
 import ivrik.core.project.Clip;
-import ivrik.core.threads.Workers;
-import ivrik.media.encode.StillWriter;
 
 import javafx.scene.input.KeyCode;
 
@@ -27,26 +22,12 @@ class ShotWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        Driver.run(() -> d.window.take(List.of(picture("one.png"), picture("two.png"))));
-        Driver.until("it is there", () -> Driver.on(() -> d.window.hasPicture()));
-        d.settle();
+        d.bringIn(Driver.still(folder, "one.png", 0.4), Driver.still(folder, "two.png", 0.4));
     }
 
     @AfterEach
     void close() {
         d.close();
-    }
-
-    private Path picture(String name) {
-        Plane p = Plane.flat(96, 64, 0.4f);
-        Path file = folder.resolve(name);
-        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
-        return file;
-    }
-
-    private void go(long frame) {
-        Driver.run(() -> d.window.view().frame.set(frame));
-        d.settle();
     }
 
     private long frame() {
@@ -59,7 +40,7 @@ class ShotWindowTest {
 
     @Test
     void aShotIsCutAndItsPartsMovedAndRemoved() {
-        go(40);
+        d.go(40);
         d.key(KeyCode.SLASH);
         assertThat(shots()).extracting(Clip::length).containsExactly(40L, 56L, 96L);
         d.key(KeyCode.PAGE_DOWN);
@@ -72,29 +53,29 @@ class ShotWindowTest {
         d.key(KeyCode.CONTROL, KeyCode.Z);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(shots()).extracting(Clip::length).containsExactly(96L, 96L);
-        go(20);
+        d.go(20);
         d.key(KeyCode.CONTROL, KeyCode.DELETE);
         assertThat(shots()).extracting(Clip::start).containsExactly(96L);
     }
 
     @Test
     void aShotBeginsAndEndsWhereThePlayheadIs() {
-        go(60);
+        d.go(60);
         d.key(KeyCode.CONTROL, KeyCode.CLOSE_BRACKET);
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 61L);
-        go(80);
+        d.go(80);
         d.key(KeyCode.CONTROL, KeyCode.OPEN_BRACKET);
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 80L);
     }
 
     @Test
     void timeIsSeenCloserAboutThePlayheadAndFollowsIt() {
-        go(96);
+        d.go(96);
         d.key(KeyCode.SHIFT, KeyCode.EQUALS);
         d.key(KeyCode.SHIFT, KeyCode.EQUALS);
         assertThat(d.window.view().timeShown.get()).isEqualTo(48);
         assertThat(d.window.view().timeFrom.get()).isBetween(60.0, 90.0);
-        go(5);
+        d.go(5);
         assertThat(d.window.view().timeFrom.get()).isLessThanOrEqualTo(5);
         d.key(KeyCode.SHIFT, KeyCode.BACK_SLASH);
         assertThat(d.window.view().timeShown.get()).isZero();
@@ -117,9 +98,9 @@ class ShotWindowTest {
         dragCut(96, 110);
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 110L);
         assertThat(shots()).extracting(Clip::end).containsExactly(110L, 192L);
-        go(130);
+        d.go(130);
         d.key(KeyCode.K);
-        go(0);
+        d.go(0);
         dragCut(110, 130.8);
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 130L);
         d.key(KeyCode.CONTROL, KeyCode.Z);

@@ -138,6 +138,17 @@ public final class Bursting {
         return changed.size() > Hill.MOST_PHASES ? phases : changed;
     }
 
+    /** With so many even phases on each side, in the mirror if it was; two frames each where there were none. */
+    public static Course evened(Course course, int phases) {
+        Course even =
+                course.timed(
+                        course.before() == 0 ? 2 * phases : course.before(),
+                        course.after() == 0 ? 2 * phases : course.after(),
+                        phases);
+        boolean mirrored = course instanceof Hill hill && hill.out().isEmpty();
+        return mirrored && even instanceof Hill hill ? hill.withOut(Optional.empty()) : even;
+    }
+
     /** Tighter or wider about its anchor by some frames on each side. */
     public static Course widened(Course course, int by) {
         return course.timed(

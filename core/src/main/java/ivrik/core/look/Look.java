@@ -180,6 +180,11 @@ public record Look(
                         : Lists.plus(bursts, burst));
     }
 
+    /** With a burst changed; itself if there is none of the id. */
+    public Look withBurst(String id, UnaryOperator<Burst> change) {
+        return burst(id).map(b -> withBurst(change.apply(b))).orElse(this);
+    }
+
     /** Without a burst and what drives it. */
     public Look withoutBurst(String id) {
         return withBursts(bursts.stream().filter(b -> !b.id().equals(id)).toList())

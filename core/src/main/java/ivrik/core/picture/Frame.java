@@ -115,6 +115,15 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
                 coverage);
     }
 
+    /** Colour multiplied by coverage, with coverage also where it is opaque: all of it is covered. */
+    public Frame covered(Workers workers) {
+        if (!isOpaque()) {
+            return premultiplied(workers);
+        }
+        Plane full = Plane.flat(width(), height(), 1);
+        return new Frame(colour, Alpha.PREMULTIPLIED, List.of(full, full, full));
+    }
+
     /**
      * Ready for a file with straight alpha: colour divided by the union of the coverages (0 where
      * there is none). Straight and opaque frames are returned as they are.

@@ -33,7 +33,7 @@ final class MotionBlur {
             passage.set(ColourRows.mean(moments.stream().map(Passage::rows).toList()), key);
             return;
         }
-        List<Frame> frames = moments.stream().map(m -> covered(m.frame(), workers)).toList();
+        List<Frame> frames = moments.stream().map(m -> m.frame().covered(workers)).toList();
         Optional<Parting> parting = parting(moments, frames, workers);
         passage.set(
                 new Frame(
@@ -42,15 +42,6 @@ final class MotionBlur {
                         channels(frames, Frame::coverage, workers)),
                 key);
         passage.setParting(parting);
-    }
-
-    private static Frame covered(Frame frame, Workers workers) {
-        Frame multiplied = frame.premultiplied(workers);
-        if (!multiplied.isOpaque()) {
-            return multiplied;
-        }
-        Plane full = Plane.flat(frame.width(), frame.height(), 1);
-        return new Frame(multiplied.colour(), Alpha.PREMULTIPLIED, List.of(full, full, full));
     }
 
     private static List<Plane> channels(

@@ -3,7 +3,6 @@ package ivrik.core.render;
 import ivrik.core.filter.Affine;
 import ivrik.core.filter.Moved;
 import ivrik.core.filter.Warp;
-import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
@@ -60,7 +59,7 @@ final class Placement {
         if (place.isPlain() && fitted.equals(size)) {
             return picture;
         }
-        Frame covered = covered(picture, workers);
+        Frame covered = picture.covered(workers);
         if (place.flipX() || place.flipY()) {
             covered = covered.mapPlanes(p -> flipped(p, place.flipX(), place.flipY()));
         }
@@ -83,15 +82,6 @@ final class Placement {
         return List.of(
                 Affine.turned(angleDegrees, middleX, middleY),
                 Affine.moved(size.width() / 2.0 + x - middleX, size.height() / 2.0 + y - middleY));
-    }
-
-    private static Frame covered(Frame picture, Workers workers) {
-        Frame in = picture.premultiplied(workers);
-        if (!in.isOpaque()) {
-            return in;
-        }
-        Plane full = Plane.flat(in.width(), in.height(), 1);
-        return new Frame(in.colour(), Alpha.PREMULTIPLIED, List.of(full, full, full));
     }
 
     private static Plane flipped(Plane in, boolean acrossX, boolean acrossY) {

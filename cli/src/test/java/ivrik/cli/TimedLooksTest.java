@@ -1,6 +1,7 @@
 package ivrik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -89,7 +90,19 @@ class TimedLooksTest extends Commanded {
         assertThat(dials(looks, "tile-swipe"))
                 .containsExactly("at", "length", "tiles", "angle", "shutter", "split");
         assertThat(dials(looks, "lane-lag")).containsExactly("red", "green", "blue", "fade");
-        for (String look : List.of("burst-split", "tile-swipe", "lane-lag")) {
+        assertThat(dials(looks, "slit-time")).containsExactly("red", "green", "blue", "angle");
+        assertThat(dials(looks, "lane-cut")).containsExactly("red", "green", "blue");
+        assertThat(dials(looks, "lane-wipe")).containsExactly("red", "green", "blue", "angle");
+        assertThat(dials(looks, "pull-apart")).containsExactly("at", "length", "distance", "angle");
+        for (String look :
+                List.of(
+                        "burst-split",
+                        "tile-swipe",
+                        "lane-lag",
+                        "slit-time",
+                        "lane-cut",
+                        "lane-wipe",
+                        "pull-apart")) {
             List<BufferedImage> made = apply(look);
             for (int n = 0; n < FRAMES; n++) {
                 assertUntouched(made.get(n), n);
@@ -140,6 +153,33 @@ class TimedLooksTest extends Commanded {
                     .isEqualTo(source.get(6).getRGB(x, 4) & 0xffffff);
         }
         assertThat(made.get(6).getRGB(9, 4)).isNotEqualTo(sharp.get(6).getRGB(9, 4));
+    }
+
+    @Test
+    void aSlitIsAnotherFrameInEachColumn() throws IOException {
+        List<BufferedImage> made = apply("slit-time", "red=4");
+        int n = 7;
+        for (int x = 0; x < WIDTH; x++) {
+            double late = 4 * (x + 0.5) / WIDTH;
+            int whole = (int) late;
+            double later = sample(source.get(n - whole - 1), x, 4, RED);
+            double sooner = sample(source.get(n - whole), x, 4, RED);
+            assertThat((double) sample(made.get(n), x, 4, RED))
+                    .isCloseTo(sooner + (late - whole) * (later - sooner), within(1.0));
+        }
+        assertMoved(made.get(n), source.get(n), GREEN, 0);
+    }
+
+    @Test
+    void lanesArePulledApartUntilTheCutAndComeTogetherAfterIt() throws IOException {
+        List<BufferedImage> made = apply("pull-apart", "at=6", "length=8", "distance=16");
+        for (int n = 0; n < FRAMES; n++) {
+            int px = Math.max(0, 16 - (n - 6) * (n - 6));
+            assertMoved(made.get(n), source.get(n), RED, px);
+            assertMoved(made.get(n), source.get(n), BLUE, -px);
+            assertMoved(made.get(n), source.get(n), GREEN, 0);
+        }
+        assertThat(sample(made.get(6), 20, 4, RED)).isEqualTo(sample(source.get(6), 4, 4, RED));
     }
 
     @Test

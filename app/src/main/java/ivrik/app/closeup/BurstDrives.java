@@ -100,12 +100,7 @@ final class BurstDrives extends GridPane {
     }
 
     private static int lane(Target target) {
-        return switch (target) {
-            case OfLane t -> t.lane();
-            case Target.OfStrength t -> t.lane();
-            case Target.OfDelay t -> t.lane();
-            default -> 0;
-        };
+        return Math.max(0, target.lane());
     }
 
     private void row(int row, String title, List<Drive> drives, Look look) {

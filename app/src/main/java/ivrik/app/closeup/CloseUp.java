@@ -73,6 +73,7 @@ public final class CloseUp extends ScrollPane {
                 + (view.face.get() == Face.TREATMENT ? state.stepId() : "")
                 + (view.face.get() == Face.LAYER ? state.layer().map(Layer::id).orElse("") : "")
                 + (view.face.get() == Face.BURST ? state.burst().map(BurstPart::needs) : "")
+                + (view.face.get() == Face.LOOK ? LookPart.needs(look) : "")
                 + look.steps().stream().map(s -> s.id() + s.section()).toList()
                 + look.dials().stream().map(Dial::name).toList();
     }
@@ -83,6 +84,7 @@ public final class CloseUp extends ScrollPane {
             case REJOIN -> new RejoinPart(session, view);
             case LAYER -> new LayerPart(session, view);
             case REACH -> new ReachPart(session, view, colourAt);
+            case LOOK -> new LookPart(session, view, palette, look);
             case BURST -> session.state().burst().map(b -> burst(b, look)).orElse(null);
             case TREATMENT ->
                     look.steps().isEmpty()

@@ -5,8 +5,10 @@ import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.shape.Aimed;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
+import ivrik.core.look.Target.OfDial;
 
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
@@ -31,29 +33,25 @@ final class DialsPart extends GridPane {
                 look.dials().stream().allMatch(d -> shortened(d.title()).length() <= SHORT);
         for (int i = 0; i < look.dials().size(); i++) {
             Dial dial = look.dials().get(i);
-            var spec =
-                    new NumberField.Spec(
-                            dial.unit(), dial.min(), dial.max(), dial.rest(), 1, 1, dial.min() < 0);
-            NumberField field =
-                    new NumberField(
-                            spec,
-                            dial.title(),
-                            to ->
-                                    session.editLook(
-                                            "Dial " + dial.title(),
-                                            l -> l.withDial(dial.name(), to)));
-            field.setId("dial-" + dial.name());
-            showers.add(
-                    s ->
-                            s.look().stream()
-                                    .flatMap(l -> l.dials().stream())
-                                    .filter(d -> d.name().equals(dial.name()))
-                                    .forEach(d -> field.show(d.value().at(view.frame.get()))));
+            NumberField field = field(session, view, dial, "dial-" + dial.name(), showers);
             Label name = Controls.quiet(shortened(dial.title()));
             name.setTooltip(new javafx.scene.control.Tooltip(dial.title()));
             add(name, beside ? i % 2 * 2 : 0, 1 + (beside ? i / 2 : i));
             add(field, beside ? i % 2 * 2 + 1 : 1, 1 + (beside ? i / 2 : i));
         }
+    }
+
+    /** Where a dial stands. */
+    static NumberField field(
+            Session session, View view, Dial dial, String id, List<Consumer<State>> showers) {
+        return Aimed.number(
+                session,
+                view,
+                new OfDial(dial.name()),
+                id,
+                "Dial " + dial.title(),
+                dial.title() + ", on the command line " + dial.name(),
+                showers);
     }
 
     /** What stands before a colon: the rest is for the tooltip. */

@@ -1,22 +1,27 @@
 package ivrik.app.closeup;
 
 import static ivrik.app.control.Controls.choice;
+import static ivrik.app.control.Controls.quiet;
 import static ivrik.app.control.Controls.word;
 
 import ivrik.app.control.Badge;
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.shape.Aimed;
 import ivrik.core.look.Feed;
+import ivrik.core.look.FeedParts;
 import ivrik.core.look.Look;
+import ivrik.core.look.Target.OfFeed;
 import ivrik.core.project.Source;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.LaneKind;
 
+import javafx.geometry.HPos;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -26,28 +31,44 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
-/** For each lane: whose picture it takes, how many frames behind, and what stands for missing ones. */
+/** For each lane: whose picture it takes, how many frames behind, when it cuts, and its time across the picture. */
 final class FeedPart extends VBox {
-    private static final String OWN = "its own picture";
-    private static final int LONGEST_DELAY = 10_000;
+    private static final String OWN = "its own";
 
     private final Session session;
-    private final List<Consumer<Look>> showers = new ArrayList<>();
+    private final View view;
+    private final List<Consumer<State>> showers = new ArrayList<>();
     private final PlacePart place;
 
     FeedPart(Session session, View view, List<LaneKind> kinds) {
         super(8);
         this.session = session;
+        this.view = view;
         GridPane grid = new GridPane(6, 4);
+        grid.add(quiet("picture"), 1, 0);
+        grid.add(quiet("behind"), 2, 0);
+        grid.add(quiet("cuts later"), 3, 0);
         for (int lane = 0; lane < kinds.size(); lane++) {
             LaneKind kind = kinds.get(lane);
-            grid.add(new Badge(kind), 0, lane);
+            grid.add(new Badge(kind), 0, lane + 1);
             MenuButton source = source(lane, kind);
             GridPane.setHgrow(source, Priority.ALWAYS);
             source.setMaxWidth(Double.MAX_VALUE);
-            grid.add(source, 1, lane);
-            grid.add(delay(lane, kind), 2, lane);
-            grid.add(beyond(lane, kind), 3, lane);
+            source.setMinWidth(0);
+            grid.add(source, 1, lane + 1);
+            grid.add(
+                    time(lane, kind, FeedParts.DELAY, "How many frames behind now it is"),
+                    2,
+                    lane + 1);
+            grid.add(
+                    time(
+                            lane,
+                            kind,
+                            FeedParts.CUT,
+                            "How many frames after the cut it goes to the next shot"),
+                    3,
+                    lane + 1);
+            grid.add(beyond(lane, kind), 4, lane + 1);
         }
         place =
                 new PlacePart(
@@ -58,54 +79,59 @@ final class FeedPart extends VBox {
                                         session.state().lane(),
                                         name,
                                         f -> f.withPlace(change.apply(f.place()))));
-        getChildren().addAll(grid, place);
+        getChildren().addAll(grid, new SlitPart(session, view, kinds, showers), place);
+    }
+
+    private NumberField time(int lane, LaneKind kind, String part, String help) {
+        NumberField field =
+                Aimed.number(
+                        session,
+                        view,
+                        new OfFeed(lane, part),
+                        kind.id() + "-" + part,
+                        "Time of " + kind.title(),
+                        help,
+                        showers);
+        GridPane.setHalignment(field, HPos.RIGHT);
+        return field;
     }
 
     private MenuButton source(int lane, LaneKind kind) {
-        MenuButton menu = new MenuButton();
-        menu.getStyleClass().add("plain");
-        menu.setId(kind.id() + "-picture");
-        menu.setTooltip(new Tooltip("The picture that " + kind.title() + " is taken from"));
-        menu.setOnShowing(e -> fill(menu, lane, kind));
-        fill(menu, lane, kind);
-        showers.add(l -> menu.setText(name(l.lanes().get(lane).feed().source())));
+        MenuButton menu =
+                Controls.menu(
+                        kind.id() + "-picture",
+                        "The picture that " + kind.title() + " is taken from",
+                        () -> sources(lane, kind));
+        showers.add(s -> menu.setText(name(feed(s, lane).source())));
         return menu;
     }
 
-    private void fill(MenuButton menu, int lane, LaneKind kind) {
-        menu.getItems().clear();
-        add(menu, OWN, lane, kind, "");
-        for (Source each : session.project().sources()) {
-            add(menu, each.name(), lane, kind, each.id());
-        }
+    private static Feed feed(State state, int lane) {
+        return state.look().map(l -> l.lanes().get(lane).feed()).orElse(Feed.OWN);
     }
 
-    private void add(MenuButton menu, String title, int lane, LaneKind kind, String source) {
-        MenuItem item = new MenuItem(title);
+    private List<MenuItem> sources(int lane, LaneKind kind) {
+        List<MenuItem> items = new ArrayList<>();
+        items.add(source(OWN + " picture", lane, kind, ""));
+        for (Source each : session.project().sources()) {
+            items.add(source(each.name(), lane, kind, each.id()));
+        }
+        return items;
+    }
+
+    private MenuItem source(String title, int lane, LaneKind kind, String source) {
+        MenuItem item =
+                Controls.item(
+                        title,
+                        () -> edit(lane, "Picture of " + kind.title(), f -> f.withSource(source)));
         item.setMnemonicParsing(false);
-        item.setOnAction(e -> edit(lane, "Picture of " + kind.title(), f -> f.withSource(source)));
-        menu.getItems().add(item);
+        return item;
     }
 
     private String name(String source) {
         return source.isEmpty()
                 ? OWN
                 : session.project().source(source).map(Source::name).orElse("missing");
-    }
-
-    private NumberField delay(int lane, LaneKind kind) {
-        NumberField field =
-                new NumberField(
-                        new NumberField.Spec("fr", -LONGEST_DELAY, LONGEST_DELAY, 0, 1, 0, true),
-                        "How many frames " + kind.title() + " is behind",
-                        to ->
-                                edit(
-                                        lane,
-                                        "Delay of " + kind.title(),
-                                        f -> f.withDelayFrames((int) Math.round(to))));
-        field.setId(kind.id() + "-delay");
-        showers.add(l -> field.show(l.lanes().get(lane).feed().delayFrames()));
-        return field;
     }
 
     private MenuButton beyond(int lane, LaneKind kind) {
@@ -119,10 +145,11 @@ final class FeedPart extends VBox {
         }
         menu.setId(kind.id() + "-beyond");
         showers.add(
-                l -> {
-                    Feed feed = l.lanes().get(lane).feed();
+                s -> {
+                    Feed feed = feed(s, lane);
                     menu.setText(inTime(feed.beyond()));
-                    menu.setVisible(feed.delayFrames() != 0);
+                    menu.setVisible(!feed.isPlain());
+                    menu.setManaged(!feed.isPlain());
                 });
         return menu;
     }
@@ -137,7 +164,7 @@ final class FeedPart extends VBox {
     }
 
     void show(State state, Look look) {
-        showers.forEach(s -> s.accept(look));
+        showers.forEach(s -> s.accept(state));
         Feed feed = look.lanes().get(state.lane()).feed();
         boolean other = !feed.source().isEmpty();
         place.setVisible(other);

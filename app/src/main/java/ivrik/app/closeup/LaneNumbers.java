@@ -9,9 +9,11 @@ import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.Values;
 import ivrik.app.session.View;
+import ivrik.app.shape.Aimed;
 import ivrik.app.shape.LookNumber;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
+import ivrik.core.look.Target;
 import ivrik.core.render.LookPlanner;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Description;
@@ -179,12 +181,20 @@ final class LaneNumbers extends GridPane {
                         session,
                         "Set " + kind.title() + " " + p.title(),
                         to -> change(lane, p, to));
+        Aimed.at(field, session, view, target(lane, p));
         showers.add(
                 s ->
                         s.step()
                                 .map(step -> step.amounts(lane).value(p.name()))
                                 .ifPresent(v -> field.show(v.at(view.frame.get()))));
         return field;
+    }
+
+    private Target target(int lane, Parameter p) {
+        Step step = session.state().step().orElseThrow();
+        return step.isWhole()
+                ? new Target.OfStep(step.id(), p.name())
+                : new Target.OfLane(step.id(), lane, p.name());
     }
 
     private UnaryOperator<Look> change(int lane, Parameter p, double to) {

@@ -61,11 +61,11 @@ final class LaneHead extends HBox {
 
     /** What a lane is taken from, in as few words as can be; nothing for its own picture. */
     private String feed(Feed feed) {
+        long frames = Math.round(feed.delayFrames().rest());
         String late =
-                feed.delayFrames() == 0
-                        ? ""
-                        : Math.abs(feed.delayFrames())
-                                + (feed.delayFrames() > 0 ? " late" : " early");
+                feed.delayFrames().isMoving()
+                        ? "late"
+                        : frames == 0 ? "" : Math.abs(frames) + (frames > 0 ? " late" : " early");
         String other =
                 session.project().source(feed.source()).map(s -> "of " + s.name()).orElse("");
         return (other + " " + late).strip();

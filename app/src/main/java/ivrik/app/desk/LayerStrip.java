@@ -144,9 +144,15 @@ final class LayerStrip extends HBox {
             item(
                     menu,
                     i + 1 + "  " + each.look().name() + (each.on() ? "" : ", off"),
-                    () -> session.selectLook(each.id()));
+                    () -> {
+                        session.selectLook(each.id());
+                        if (!each.look().dials().isEmpty()) {
+                            show(Face.LOOK);
+                        }
+                    });
         }
         menu.getItems().add(new SeparatorMenuItem());
+        item(menu, "Its name, dials and motion blur", () -> show(Face.LOOK));
         item(
                 menu,
                 now.on() ? "Switch it off" : "Switch it on",

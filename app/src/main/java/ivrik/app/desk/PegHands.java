@@ -5,12 +5,11 @@ import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
-import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.PegEdits;
 import ivrik.core.motion.Value;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.project.Layer;
 
 import java.util.List;
 import java.util.Map;
@@ -57,7 +56,7 @@ public final class PegHands {
     }
 
     public boolean canPaste() {
-        return !copied.isEmpty() && session.state().step().isPresent();
+        return !copied.isEmpty() && rows().count() > 0;
     }
 
     void pickNone() {
@@ -103,21 +102,20 @@ public final class PegHands {
 
     /** Picks all pegs of the traced value in every lane. */
     public void pickAll() {
-        session.state()
-                .step()
-                .ifPresent(
-                        step ->
-                                pickAll(
-                                        0,
-                                        step.lanes().size() - 1,
-                                        Double.NEGATIVE_INFINITY,
-                                        Double.POSITIVE_INFINITY));
+        pickAll(0, rows().count() - 1, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
+    }
+
+    private TraceRows rows() {
+        return new TraceRows(session.state(), view);
     }
 
     Trace trace(int lane) {
-        State state = session.state();
-        return Trace.of(
-                state.look().orElseThrow(), state.step().orElseThrow(), lane, view.traced.get());
+        return rows().trace(lane);
+    }
+
+    /** The row of the lane being worked on. */
+    private int row() {
+        return Math.min(session.state().lane(), rows().count() - 1);
     }
 
     private Value value(int lane) {
@@ -125,32 +123,32 @@ public final class PegHands {
     }
 
     private String title(int lane) {
-        return session.state()
-                .look()
-                .map(l -> l.model().lanes().get(lane))
-                .map(LaneKind::title)
-                .orElse("lane");
+        State state = session.state();
+        return rows().count() == 1
+                ? view.traced.get().title(state)
+                : LaneEdits.kinds(state).get(lane).title();
     }
 
-    private Look put(Look look, int lane, Value value) {
-        return trace(lane).with(look, value);
+    private Layer put(Layer layer, int lane, Value value) {
+        return trace(lane).with(layer, value);
     }
 
     /** Puts a peg with the present value at a frame of a lane's traced value. */
     void add(int lane, long frame) {
         Value value = value(lane);
         pickOnly(lane, frame);
-        session.editLook(
+        session.editLayer(
                 "Peg " + title(lane) + " at " + frame,
-                look -> put(look, lane, value.with(new Peg(frame, value.at(frame), Ease.LINEAR))));
+                layer ->
+                        put(layer, lane, value.with(new Peg(frame, value.at(frame), Ease.LINEAR))));
     }
 
     /** A peg at the present frame of the lane being worked on: set if there is none, else removed. */
     public void toggleHere() {
-        if (session.state().step().isEmpty()) {
+        if (rows().count() == 0) {
             return;
         }
-        int lane = LaneEdits.share(session.state());
+        int lane = row();
         long frame = view.frame.get();
         if (value(lane).pegAt(frame).isEmpty()) {
             add(lane, frame);
@@ -222,10 +220,10 @@ public final class PegHands {
     /** Pastes at the present frame: into the lanes they came from, or one lane's into that being worked on. */
     public void paste() {
         long at = view.frame.get();
-        int lanes = session.state().step().orElseThrow().lanes().size();
+        int lanes = rows().count();
         Map<Integer, List<Peg>> into = new TreeMap<>();
         if (copied.size() == 1) {
-            into.put(LaneEdits.share(session.state()), copied.values().iterator().next());
+            into.put(row(), copied.values().iterator().next());
         } else {
             copied.forEach(
                     (lane, pegs) -> {
@@ -234,10 +232,10 @@ public final class PegHands {
                         }
                     });
         }
-        session.editLook(
+        session.editLayer(
                 "Paste pegs",
-                look -> {
-                    Look changed = look;
+                layer -> {
+                    Layer changed = layer;
                     for (var each : into.entrySet()) {
                         changed =
                                 put(
@@ -253,13 +251,13 @@ public final class PegHands {
 
     /** Pegs at rest where the play range begins and ends, in the lane being worked on. */
     public void enclose() {
-        int lane = LaneEdits.share(session.state());
+        int lane = row();
         var range = session.project().played();
-        session.editLook(
+        session.editLayer(
                 "Rest around",
-                look ->
+                layer ->
                         put(
-                                look,
+                                layer,
                                 lane,
                                 PegEdits.enclosed(
                                         value(lane),
@@ -274,7 +272,7 @@ public final class PegHands {
         if (changed.isEmpty()) {
             return false;
         }
-        session.editLook(name + " pegs", look -> put(look, changed));
+        session.editLayer(name + " pegs", layer -> put(layer, changed));
         return true;
     }
 
@@ -297,8 +295,8 @@ public final class PegHands {
         return Optional.of(all);
     }
 
-    private Look put(Look look, Map<Integer, Value> values) {
-        Look changed = look;
+    private Layer put(Layer layer, Map<Integer, Value> values) {
+        Layer changed = layer;
         for (var each : values.entrySet()) {
             changed = put(changed, each.getKey(), each.getValue());
         }
@@ -329,7 +327,7 @@ public final class PegHands {
                         frames.forEach(f -> there.add(f + later));
                         picked.put(lane, there);
                     });
-            gesture.editLook(look -> put(look, moved));
+            gesture.editLayer(layer -> put(layer, moved));
             shown.run();
         }
     }

@@ -6,7 +6,6 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
-import ivrik.core.look.Step;
 import ivrik.core.motion.Peg;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
@@ -20,7 +19,9 @@ import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** Draws time: ruler, traces with their pegs, markers, cuts, and the ribbon of shots. */
@@ -32,7 +33,7 @@ final class TimePainter {
     private final double width;
     private final double height;
     private final TimeScale scale;
-    private double[][] results;
+    private Trace.Results results;
 
     TimePainter(
             Session session, View view, GraphicsContext g, Palette p, double width, double height) {
@@ -52,7 +53,8 @@ final class TimePainter {
         g.fillText("Time runs here: shots, cuts, and how each lane moves.", 16, 30);
     }
 
-    void paint(boolean[] cached, double[][] traced, PegHands hands, Map<String, Image> pictures) {
+    void paint(
+            boolean[] cached, Trace.Results traced, PegHands hands, Map<String, Image> pictures) {
         results = traced;
         ruler(cached);
         double bottom = rows(hands);
@@ -123,39 +125,73 @@ final class TimePainter {
     }
 
     private double rows(PegHands hands) {
-        Look look = session.state().look().orElse(null);
-        Step step = session.state().step().orElse(null);
-        if (step == null) {
-            return Metrics.HEAD;
-        }
-        List<LaneKind> kinds = look.model().lanes();
-        double row = Metrics.lane(kinds.size());
-        for (int lane = 0; lane < kinds.size(); lane++) {
-            double top = Metrics.HEAD + lane * row;
-            if (lane == session.state().lane()) {
+        Look look = session.state().look().orElseThrow();
+        TraceRows rows = new TraceRows(session.state(), view);
+        for (int row = 0; row < rows.lanes(); row++) {
+            if (row == session.state().lane() && !rows.isTall()) {
                 g.setFill(p.colour("raised").deriveColor(0, 1, 1, 0.5));
-                g.fillRect(0, top, width, row);
+                g.fillRect(0, rows.top(row), width, rows.height());
             }
-            double middle = top + row / 2;
-            g.setStroke(p.colour("faint"));
-            g.strokeLine(scale.left(), middle + 0.5, scale.left() + scale.width(), middle + 0.5);
-            if (lane < step.lanes().size()) {
-                Trace trace = Trace.of(look, step, lane, view.traced.get());
-                Color ink = p.ink(step.isWhole() ? LaneEdits.PICTURE : kinds.get(lane));
-                trace(trace, middle, ink, step.isWhole() || look.isShown(lane));
-                if (step.isWhole() || !look.lanes().get(lane).hold()) {
-                    pegs(trace, middle, lane, hands);
-                }
+            if (!rows.isTall()) {
+                line(rows.top(row + 1) - 0.5);
             }
-            line(top + row - 0.5);
         }
-        return Metrics.HEAD + kinds.size() * row;
+        line(rows.bottom() - 0.5);
+        for (int row = 0; row < rows.count(); row++) {
+            g.save();
+            g.beginPath();
+            double top = rows.isTall() ? Metrics.HEAD : rows.top(row);
+            double bottom = rows.isTall() ? rows.bottom() : rows.top(row + 1);
+            g.rect(0, top, width, bottom - top);
+            g.clip();
+            row(rows.trace(row), rows.middle(row), look, hands);
+            g.restore();
+        }
+        if (rows.isTall() && rows.count() > 0) {
+            heights(rows.trace(0), rows.middle(0));
+        }
+        return rows.bottom();
     }
 
-    private void trace(Trace trace, double middle, Color ink, boolean shown) {
-        if (trace.lane() >= results.length || results[trace.lane()].length < scale.frames()) {
-            return; // still being worked out
+    /** What the heights of a tall plot are, at its left. */
+    private void heights(Trace trace, double middle) {
+        g.setFont(p.numbers(11));
+        g.setFill(p.colour("quiet"));
+        for (int part = -2; part <= 2; part++) {
+            double value = trace.middle() + part * 0.45 * trace.range();
+            String text = String.format(Locale.ROOT, "%+.1f", value == 0 ? 0.0 : value);
+            g.fillText(text, 14, trace.y(value, middle) + 4);
         }
+    }
+
+    private void row(Trace trace, double middle, Look look, PegHands hands) {
+        int lane = trace.target().lane();
+        double rest = Math.rint(trace.y(trace.rest(), middle)) + 0.5;
+        g.setStroke(p.colour("faint"));
+        g.setLineWidth(1);
+        g.strokeLine(scale.left(), rest, scale.left() + scale.width(), rest);
+        LaneKind kind = lane < 0 ? LaneEdits.PICTURE : look.model().lanes().get(lane);
+        if (results.has(trace.row(), scale.frames())) {
+            boolean shown = lane < 0 || look.isShown(lane);
+            set(trace, middle, p.ink(kind));
+            trace(trace, results.total()[trace.row()], middle, p.ink(kind), shown);
+        }
+        if (lane < 0 || !look.lanes().get(lane).hold()) {
+            pegs(trace, middle, trace.row(), hands);
+        }
+    }
+
+    /** What the pegs say, where dials, bursts or jitter make something else of it. */
+    private void set(Trace trace, double middle, Color ink) {
+        double[] set = results.set()[trace.row()];
+        if (!Arrays.equals(set, results.total()[trace.row()])) {
+            g.setLineDashes(2, 3);
+            trace(trace, set, middle, ink.interpolate(p.colour("type"), 0.5), false);
+            g.setLineDashes();
+        }
+    }
+
+    private void trace(Trace trace, double[] values, double middle, Color ink, boolean shown) {
         g.setGlobalAlpha(shown ? 1 : 0.4);
         g.setStroke(ink);
         g.setLineWidth(1.6);
@@ -163,7 +199,7 @@ final class TimePainter {
         int every = (int) Math.max(1, Math.floor(1 / scale.frameWidth()));
         long first = scale.first() / every * every;
         for (long f = first; f < scale.end(); f += every) {
-            double y = trace.y(results[trace.lane()][(int) f], middle);
+            double y = trace.y(values[(int) f], middle);
             double x = scale.x(f);
             if (f == first) {
                 g.moveTo(x, y);

@@ -5,6 +5,7 @@ import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
+import ivrik.app.session.Traced;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Burst;
@@ -13,6 +14,7 @@ import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
 
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
@@ -43,7 +45,7 @@ public final class TimeView extends Drawing {
     private final Line playhead = new Line();
     private final Label number = new Label();
     private final Newest work = new Newest();
-    private double[][] results = {};
+    private Trace.Results results = Trace.Results.NONE;
     private boolean[] cached = {};
     private final PegHands hands;
     private final Rectangle band = new Rectangle();
@@ -86,7 +88,7 @@ public final class TimeView extends Drawing {
                 .addListener(
                         (o, was, is) -> {
                             if (!was.stepId().equals(is.stepId())) {
-                                results = new double[0][0];
+                                results = Trace.Results.NONE;
                                 hands.pickNone();
                             }
                             trace();
@@ -96,8 +98,15 @@ public final class TimeView extends Drawing {
                     scale().reveal(view, view.frame.get());
                     placePlayhead();
                 });
-        view.timeFrom.addListener((o, a, b) -> redraw());
-        view.timeShown.addListener((o, a, b) -> redraw());
+        for (ObservableValue<?> seen :
+                List.of(
+                        view.timeFrom,
+                        view.timeShown,
+                        view.tall,
+                        view.valueZoom,
+                        view.valueMiddle)) {
+            seen.subscribe(this::redraw);
+        }
         setOnScroll(this::scrolled);
         view.face.addListener((o, a, b) -> redraw());
         view.traced.addListener(
@@ -152,7 +161,7 @@ public final class TimeView extends Drawing {
     private void trace() {
         State state = session.state();
         Plans plans = session.plans();
-        String traced = view.traced.get();
+        Traced traced = view.traced.get();
         work.ask(
                 cancel -> Trace.results(state, plans, traced, cancel),
                 made -> {
@@ -190,21 +199,16 @@ public final class TimeView extends Drawing {
         return TimeScale.of(view, getWidth(), session.project().frames());
     }
 
-    private double rowsBottom() {
-        return Metrics.HEAD
-                + session.state()
-                        .look()
-                        .filter(l -> !l.steps().isEmpty())
-                        .map(l -> l.lanes().size() * Metrics.lane(l.lanes().size()))
-                        .orElse(0.0);
+    private TraceRows rows() {
+        return new TraceRows(session.state(), view);
     }
 
-    private double row() {
-        return Metrics.lane(session.state().look().map(l -> l.lanes().size()).orElse(0));
+    private double rowsBottom() {
+        return rows().bottom();
     }
 
     private double middle(int lane) {
-        return Metrics.HEAD + lane * row() + row() / 2;
+        return rows().middle(lane);
     }
 
     private void pressed(MouseEvent e) {
@@ -223,7 +227,7 @@ public final class TimeView extends Drawing {
                     .ifPresent(layer -> session.selectLayer(layer.id()));
             scrub(e);
         } else {
-            pressedInRow(e, (int) ((e.getY() - Metrics.HEAD) / row()));
+            pressedInRow(e, rows().at(e.getY()));
         }
         redraw();
     }
@@ -285,9 +289,11 @@ public final class TimeView extends Drawing {
         return true;
     }
 
-    /** Along time; with the shortcut key closer or farther about the pointer. */
+    /** Along time; with the shortcut key closer or farther about the pointer, with Alt in value. */
     private void scrolled(ScrollEvent e) {
-        if (e.isShortcutDown()) {
+        if (e.isAltDown()) {
+            zoomValue(Math.pow(1.01, e.getDeltaY()));
+        } else if (e.isShortcutDown()) {
             scale().zoom(view, Math.pow(1.01, -e.getDeltaY()), e.getX());
         } else {
             scale().pan(view, -(e.getDeltaX() + e.getDeltaY()));
@@ -300,18 +306,33 @@ public final class TimeView extends Drawing {
         scale().zoom(view, times, scale().x(view.frame.get() + 0.5));
     }
 
+    /** Traces drawn higher, or lower. */
+    public void zoomValue(double times) {
+        view.valueZoom.set(Math.clamp(view.valueZoom.get() * times, 0.25, 64));
+    }
+
+    /** All of time, and all of each trace. */
+    public void fit() {
+        view.timeFrom.set(0);
+        view.timeShown.set(0);
+        view.valueZoom.set(1);
+        view.valueMiddle.set(0);
+    }
+
     private void scrub(MouseEvent e) {
         view.playing.set(false);
         view.frame.set(scale().frame(e.getX()));
     }
 
     private void pressedInRow(MouseEvent e, int lane) {
-        if (lane >= session.state().step().orElseThrow().lanes().size()) {
-            drag = this::scrub; // a treatment of the whole picture has one trace
+        if (lane >= rows().count()) {
+            drag = this::scrub; // what is of no lane has one trace
             scrub(e);
             return;
         }
-        session.selectLane(lane);
+        if (rows().count() > 1) {
+            session.selectLane(lane);
+        }
         Trace trace = hands.trace(lane);
         if (takeKnob(e, lane, trace)) {
             return;
@@ -340,10 +361,10 @@ public final class TimeView extends Drawing {
 
     /** Picks the pegs in a band that is drawn from here on, over any lanes. */
     private void pickInBand(MouseEvent from, int lane) {
-        int lanes = session.state().step().orElseThrow().lanes().size();
+        int lanes = rows().count();
         drag =
                 e -> {
-                    int other = (int) Math.floor((e.getY() - Metrics.HEAD) / row());
+                    int other = rows().at(e.getY());
                     band.setX(Math.min(from.getX(), e.getX()));
                     band.setY(Math.min(from.getY(), e.getY()));
                     band.setWidth(Math.abs(from.getX() - e.getX()));
@@ -391,7 +412,7 @@ public final class TimeView extends Drawing {
                                             move.getX(),
                                             move.getY());
                             Value eased = trace.value().with(from.withEase(ease));
-                            gesture.editLook(look -> trace.with(look, eased));
+                            gesture.editLayer(layer -> trace.with(layer, eased));
                         };
                 return true;
             }
@@ -427,7 +448,7 @@ public final class TimeView extends Drawing {
                     long frame = scale().frame(e.getX());
                     double unit = e.isAltDown() ? 10 : 1;
                     double value = Math.rint(trace.valueAt(e.getY(), middle(lane)) * unit) / unit;
-                    if (view.traced.get().equals(Trace.JITTER)) {
+                    if (trace.isJitter()) {
                         value = Math.max(0, value);
                     }
                     if (others.pegAt(frame).isPresent()) {
@@ -435,7 +456,7 @@ public final class TimeView extends Drawing {
                     }
                     Peg moved = new Peg(frame, value, peg.ease());
                     hands.pickOnly(lane, frame);
-                    gesture.editLook(look -> trace.with(look, others.with(moved)));
+                    gesture.editLayer(layer -> trace.with(layer, others.with(moved)));
                 };
     }
 }

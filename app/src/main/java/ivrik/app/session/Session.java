@@ -149,6 +149,10 @@ public final class Session {
         public void editLook(UnaryOperator<Look> change) {
             edit(lookChange(change));
         }
+
+        public void editLayer(UnaryOperator<Layer> change) {
+            before.layer().ifPresent(l -> edit(p -> p.withLayer(l.id(), change)));
+        }
     }
 
     public Optional<String> undoName() {

@@ -54,6 +54,7 @@ public final class View {
         REJOIN,
         REACH,
         BURST,
+        LOOK,
         LAYER
     }
 
@@ -127,8 +128,18 @@ public final class View {
     /** How the other lanes follow one that is shifted by hand. */
     public final ObjectProperty<Follow> follow = new SimpleObjectProperty<>(Follow.ALONE);
 
-    /** Which of the treatment's values is traced and pegged: a parameter, or {@code jitter}. */
-    public final StringProperty traced = new SimpleStringProperty("x");
+    /** Which numbers are traced and pegged in the rows. */
+    public final ObjectProperty<Traced> traced =
+            new SimpleObjectProperty<>(new Traced.OfTreatment("x"));
+
+    /** Whether the traces of all lanes are drawn in one tall plot. */
+    public final BooleanProperty tall = new SimpleBooleanProperty();
+
+    /** How many times closer than fitting their rows traces are drawn. */
+    public final DoubleProperty valueZoom = new SimpleDoubleProperty(1);
+
+    /** How far above rest the value in the middle of a row lies. */
+    public final DoubleProperty valueMiddle = new SimpleDoubleProperty();
 
     /** Something to tell in passing, such as why an edit shows nothing. */
     public final StringProperty notice = new SimpleStringProperty("");

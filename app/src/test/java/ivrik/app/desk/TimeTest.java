@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.app.session.Session;
+import ivrik.app.session.Traced;
 import ivrik.app.session.View;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
+import ivrik.core.look.Target.OfLane;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Peg;
@@ -37,8 +39,17 @@ class TimeTest {
             BuiltInLooks.named("in-register").withAmounts(0, 0, a -> a.with("x", MOVING));
     private final TimeScale scale = TimeScale.of(new View(), 1000, 100);
 
+    private static Session session(Look look) {
+        Layer layer = Layer.of("l", "l", look, new Clip("s", 0, 10, 0));
+        Session session = new Session();
+        session.open(Project.empty("p").withLayers(List.of(layer)));
+        return session;
+    }
+
     private Trace trace(Look l, int lane, String name) {
-        return Trace.of(l, l.steps().getFirst(), lane, name);
+        View view = new View();
+        view.traced.set(new Traced.OfTreatment(name));
+        return new TraceRows(session(l).state(), view).trace(lane);
     }
 
     @Property(tries = 300)
@@ -111,16 +122,18 @@ class TimeTest {
                                                         Value.of(2), 12, Jitter.Kind.STEPPED, 3)));
         double there = result(shaken, "x");
         assertThat(there).isBetween(3.0, 7.0).isNotEqualTo(5.0);
-        assertThat(result(shaken, Trace.JITTER)).isEqualTo(2);
+        assertThat(result(shaken, OfLane.JITTER)).isEqualTo(2);
         assertThat(result(shaken.withLane(0, s -> s.withHold(true)), "x")).isZero();
     }
 
     /** What the first lane comes to at frame 7. */
     private static double result(Look look, String name) {
-        Layer layer = Layer.of("l", "l", look, new Clip("s", 0, 10, 0));
-        Session session = new Session();
-        session.open(Project.empty("p").withLayers(List.of(layer)));
-        return Trace.results(session.state(), session.plans(), name, Cancel.NEVER)[0][7];
+        return results(look, new Traced.OfTreatment(name)).total()[0][7];
+    }
+
+    private static Trace.Results results(Look look, Traced traced) {
+        Session session = session(look);
+        return Trace.results(session.state(), session.plans(), traced, Cancel.NEVER);
     }
 
     @Test

@@ -277,7 +277,7 @@ class LayersTest {
         fire("#green-beyond", "wrap");
         var lanes = layer(0).look().lanes();
         assertThat(lanes.get(0).feed().source()).isEqualTo("two");
-        assertThat(lanes.get(1).feed().delayFrames()).isEqualTo(3);
+        assertThat(lanes.get(1).feed().delayFrames().rest()).isEqualTo(3);
         assertThat(lanes.get(1).feed().beyond()).isEqualTo(EdgeFill.WRAP);
         assertThat(d.text("#red-feed")).isEqualTo("of two");
         assertThat(d.text("#green-feed")).isEqualTo("3 late");

@@ -3,8 +3,10 @@ package ivrik.core.json;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.look.Feed;
+import ivrik.core.look.FeedParts;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Place;
+import ivrik.core.look.Slit;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.sampling.EdgeFill;
@@ -28,12 +30,7 @@ final class LaneJson {
         lane.blend().ifPresent(blend -> node.put("blend", blend.id()));
         node.set("strength", ValueJson.write(lane.strength()));
         if (!lane.feed().isOwn()) {
-            Feed feed = lane.feed();
-            node.putObject("feed")
-                    .put("source", feed.source())
-                    .put("delayFrames", feed.delayFrames())
-                    .put("beyond", Fields.word(feed.beyond()))
-                    .set("place", PlaceJson.write(feed.place()));
+            node.set("feed", feed(lane.feed()));
         }
         return node;
     }
@@ -53,13 +50,46 @@ final class LaneJson {
         return fields.named(name, Optional.empty(), text -> Optional.of(find.apply(text)));
     }
 
+    private static ObjectNode feed(Feed feed) {
+        ObjectNode node = Json.MAPPER.createObjectNode().put("source", feed.source());
+        node.set("delayFrames", ValueJson.write(feed.delayFrames()));
+        node.put("beyond", Fields.word(feed.beyond()));
+        node.set("cutFrames", ValueJson.write(feed.cutFrames()));
+        if (!feed.slit().equals(Slit.NONE)) {
+            node.set("slit", slit(feed.slit()));
+        }
+        return node.set("place", PlaceJson.write(feed.place()));
+    }
+
+    private static ObjectNode slit(Slit slit) {
+        ObjectNode node = Json.MAPPER.createObjectNode().put("by", Fields.word(slit.by()));
+        node.set("angleDegrees", ValueJson.write(slit.angleDegrees()));
+        node.put("picture", slit.picture());
+        node.set("delayFrames", ValueJson.write(slit.delayFrames()));
+        return node.set("wipeFrames", ValueJson.write(slit.wipeFrames()));
+    }
+
     private static Feed feed(Fields fields) {
         return new Feed(
                 fields.text("source", ""),
-                (int)
-                        fields.whole(
-                                "delayFrames", 0, -Feed.MOST_DELAY_FRAMES, Feed.MOST_DELAY_FRAMES),
+                frames(fields, "delayFrames", FeedParts.DELAY),
                 fields.word("beyond", EdgeFill.REPEAT),
+                frames(fields, "cutFrames", FeedParts.CUT),
+                fields.read("slit", Slit.NONE, LaneJson::slit),
                 fields.read("place", Place.FITTED, PlaceJson::read));
+    }
+
+    private static Slit slit(Fields fields) {
+        return new Slit(
+                fields.word("by", Slit.By.DIRECTION),
+                frames(fields, "angleDegrees", FeedParts.ANGLE),
+                fields.text("picture", ""),
+                frames(fields, "delayFrames", FeedParts.SLIT),
+                frames(fields, "wipeFrames", FeedParts.WIPE));
+    }
+
+    private static Value frames(Fields fields, String name, String part) {
+        return ValueJson.read(
+                fields, name, Value.ZERO, FeedParts.named(part).orElseThrow().range());
     }
 }

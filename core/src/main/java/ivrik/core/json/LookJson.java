@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.look.Burst;
-import ivrik.core.look.Dial;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
@@ -12,8 +11,6 @@ import ivrik.core.look.Overscan;
 import ivrik.core.look.Reach;
 import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
-import ivrik.core.look.Target;
-import ivrik.core.look.Targets;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
@@ -84,7 +81,7 @@ public final class LookJson {
         ArrayNode bursts = node.putArray("bursts");
         look.bursts().forEach(burst -> bursts.add(BurstJson.write(burst, look.model())));
         ArrayNode dials = node.putArray("dials");
-        look.dials().forEach(dial -> dials.add(tree(dial, look.model())));
+        look.dials().forEach(dial -> dials.add(DialJson.write(dial, look.model())));
         return node;
     }
 
@@ -100,32 +97,6 @@ public final class LookJson {
                 ValueJson.read(fields, "angle", Value.ZERO, 0, most),
                 fields.number("phase", 0, -most, most),
                 (int) fields.whole("samples", Shutter.OFF.samples(), 2, Shutter.MOST_SAMPLES));
-    }
-
-    private static ObjectNode tree(Dial dial, Separation model) {
-        ObjectNode node =
-                Json.MAPPER
-                        .createObjectNode()
-                        .put("name", dial.name())
-                        .put("title", dial.title())
-                        .put("unit", dial.unit())
-                        .put("min", dial.min())
-                        .put("max", dial.max())
-                        .put("rest", dial.rest());
-        node.set("value", ValueJson.write(dial.value()));
-        ArrayNode links = node.putArray("links");
-        for (Dial.Link link : dial.links()) {
-            ObjectNode written =
-                    links.addObject()
-                            .put("target", link.target().address(model))
-                            .put("perUnit", link.perUnit());
-            if (link.only() != null) {
-                written.putObject("only")
-                        .put("dial", link.only().dial())
-                        .put("value", link.only().value());
-            }
-        }
-        return node;
     }
 
     static Look read(Fields fields) {
@@ -167,7 +138,7 @@ public final class LookJson {
                         List.of(),
                         List.of());
         Look moving = withBursts(fields, look);
-        return moving.withDials(fields.each("dials", "dial", f -> dial(f, moving)));
+        return moving.withDials(fields.each("dials", "dial", f -> DialJson.read(f, moving)));
     }
 
     private static Look withBursts(Fields fields, Look look) {
@@ -192,40 +163,6 @@ public final class LookJson {
         return new Overscan(
                 fields.word("kind", Overscan.OFF.kind()),
                 fields.number("scale", 1, 1, LARGEST_OVERSCAN));
-    }
-
-    private static Dial dial(Fields fields, Look look) {
-        double min = fields.number("min", 0, -FAR, FAR);
-        double max = fields.number("max", min, min, FAR);
-        double rest = fields.number("rest", min, min, max);
-        String name = fields.text("name");
-        return new Dial(
-                name,
-                fields.text("title", name),
-                fields.text("unit", ""),
-                min,
-                max,
-                rest,
-                ValueJson.read(fields, "value", Value.of(rest), min, max),
-                fields.each("links", "link", f -> link(f, look)));
-    }
-
-    private static Dial.Link link(Fields fields, Look look) {
-        Target target = Target.parse(fields.text("target"), look.model());
-        if (!Targets.exists(look, target)) {
-            throw new IllegalArgumentException(
-                    "there is nothing at " + target.address(look.model()) + " to be driven");
-        }
-        return new Dial.Link(
-                target,
-                fields.number("perUnit", 1, -FAR, FAR),
-                fields.object("only").map(LookJson::only).orElse(null));
-    }
-
-    private static Dial.Only only(Fields fields) {
-        return new Dial.Only(
-                fields.text("dial"),
-                (int) fields.whole("value", Integer.MIN_VALUE, Integer.MAX_VALUE));
     }
 
     /** Each lane once, or the natural order. */

@@ -21,7 +21,8 @@ public final class BuiltInLooks {
     private static final List<Look> ALL =
             Stream.concat(
                             Stream.of(inRegister(), rgbSplit(), stereoGlasses()),
-                            Stream.concat(TreatedLooks.all().stream(), TimedLooks.all().stream()))
+                            Stream.of(TreatedLooks.all(), TimedLooks.all(), CutLooks.all())
+                                    .flatMap(List::stream))
                     .toList();
 
     private BuiltInLooks() {}

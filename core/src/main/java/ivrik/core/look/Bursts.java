@@ -89,13 +89,7 @@ final class Bursts {
     }
 
     private Way way(Target target) {
-        int lane =
-                switch (target) {
-                    case OfLane t -> t.lane();
-                    case Target.OfStrength t -> t.lane();
-                    case Target.OfDelay t -> t.lane();
-                    default -> -1;
-                };
+        int lane = target.lane();
         return lane < 0 || lane >= burst.ways().size() ? Way.AHEAD : burst.ways().get(lane);
     }
 

@@ -2,7 +2,9 @@ package ivrik.core.look;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
+import ivrik.core.motion.Ease;
 import ivrik.core.motion.Value;
+import ivrik.core.treatment.Parameter;
 
 import java.util.List;
 import java.util.function.Function;
@@ -31,22 +33,67 @@ public record Dial(
         links = List.copyOf(links);
     }
 
+    /** What it may be set to. */
+    public Parameter range() {
+        return Parameter.of(name, title, unit, min, max, rest, 1);
+    }
+
     /** Another dial's value, rounded, at which a link works: a choice between several. */
     public record Only(String dial, int value) {}
+
+    /**
+     * The part of a dial's way on which a link works, and how: what it adds over all of that part is the
+     * same, however it is spread.
+     *
+     * @param from where on the dial it begins to add
+     * @param to where it has added all; over {@code from}
+     * @param ease how much of it has been added on the way between
+     */
+    public record Bend(double from, double to, Ease ease) {
+        public Bend {
+            if (!(from < to)) {
+                throw new IllegalArgumentException("a bend goes from less to more");
+            }
+        }
+
+        /** The place on the dial that an even link would have to be at to add as much. */
+        private double at(double dial) {
+            double share = Math.clamp((dial - from) / (to - from), 0, 1);
+            return from + (to - from) * ease.progress(share);
+        }
+    }
 
     /**
      * One value that a dial drives.
      *
      * @param perUnit added to the value for each unit that the dial is away from rest
      * @param only when it works; null for always
+     * @param bend null where it adds the same for every unit
      */
-    public record Link(Target target, double perUnit, Only only) {
+    public record Link(Target target, double perUnit, Only only, Bend bend) {
         public Link(Target target, double perUnit) {
-            this(target, perUnit, null);
+            this(target, perUnit, null, null);
         }
 
-        Link withTarget(Target t) {
-            return new Link(t, perUnit, only);
+        public Link(Target target, double perUnit, Only only) {
+            this(target, perUnit, only, null);
+        }
+
+        public Link withTarget(Target t) {
+            return new Link(t, perUnit, only, bend);
+        }
+
+        public Link withPerUnit(double changed) {
+            return new Link(target, changed, only, bend);
+        }
+
+        public Link withBend(Bend changed) {
+            return new Link(target, perUnit, only, changed);
+        }
+
+        /** What it adds where the dial stands at {@code at} and rests at {@code rest}. */
+        double added(double at, double rest) {
+            return perUnit * (bend == null ? at - rest : bend.at(at) - bend.at(rest));
         }
     }
 

@@ -19,12 +19,11 @@ public final class Driven {
     public static Driven at(Look look, Instant instant, String place) {
         Driven driven = new Driven();
         for (Dial dial : look.dials()) {
-            double away = dial.value().at(instant) - dial.rest();
-            double resting = dial.value().rest() - dial.rest();
+            double now = dial.value().at(instant);
             for (Dial.Link link : dial.links()) {
                 if (isChosen(look, link)) {
-                    double by = isRate(link.target()) ? resting : away;
-                    driven.sums.merge(link.target(), link.perUnit() * by, Double::sum);
+                    double at = isRate(link.target()) ? dial.value().rest() : now;
+                    driven.sums.merge(link.target(), link.added(at, dial.rest()), Double::sum);
                 }
             }
         }

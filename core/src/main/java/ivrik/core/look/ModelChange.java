@@ -1,7 +1,8 @@
 package ivrik.core.look;
 
 import ivrik.core.look.Target.OfBurst;
-import ivrik.core.look.Target.OfDelay;
+import ivrik.core.look.Target.OfDial;
+import ivrik.core.look.Target.OfFeed;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfOnto;
 import ivrik.core.look.Target.OfPlace;
@@ -120,7 +121,8 @@ public record ModelChange(Look look, List<String> dropped) {
             case OfLane t ->
                     lanes(from, t.lane()).mapToObj(i -> new OfLane(t.step(), i, t.parameter()));
             case OfStrength t -> lanes(from, t.lane()).mapToObj(OfStrength::new);
-            case OfDelay t -> lanes(from, t.lane()).mapToObj(OfDelay::new);
+            case OfFeed t -> lanes(from, t.lane()).mapToObj(i -> new OfFeed(i, t.part()));
+            case OfDial t -> Stream.of(t);
             case OfBurst t -> Stream.of(t);
             case OfShutter t -> Stream.of(t);
             case OfStep t -> Stream.of(t);

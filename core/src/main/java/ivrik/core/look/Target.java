@@ -12,7 +12,7 @@ import java.util.Set;
  */
 public sealed interface Target {
     /** Words that an address begins with where it does not begin with a step. */
-    Set<String> RESERVED = Set.of("reach", "onto", "lane", "place", "burst", "shutter");
+    Set<String> RESERVED = Set.of("reach", "onto", "lane", "place", "burst", "shutter", "dial");
 
     /** A parameter of a step in one lane, or {@link #JITTER} or {@link #JITTER_RATE}. */
     record OfLane(String step, int lane, String parameter) implements Target {
@@ -35,11 +35,14 @@ public sealed interface Target {
     /** How much of a lane is in the picture. */
     record OfStrength(int lane) implements Target {}
 
-    /** How many frames a lane is behind. */
-    record OfDelay(int lane) implements Target {}
+    /** A number of a lane's time, by its name in {@link FeedParts}. */
+    record OfFeed(int lane, String part) implements Target {}
 
     /** How long the look sees each frame, in degrees. */
     record OfShutter() implements Target {}
+
+    /** Where a dial stands; nothing drives it but its own pegs. */
+    record OfDial(String dial) implements Target {}
 
     /** A number of a burst, by its name in {@link BurstParts}; only dials drive it. */
     record OfBurst(String burst, String part) implements Target {}
@@ -52,13 +55,22 @@ public sealed interface Target {
         return switch (this) {
             case OfLane t -> t.step;
             case OfStep t -> t.step;
-            case OfReach t -> "";
-            case OfOnto t -> "";
-            case OfStrength t -> "";
-            case OfDelay t -> "";
-            case OfBurst t -> "";
-            case OfShutter t -> "";
-            case OfPlace t -> "";
+            default -> "";
+        };
+    }
+
+    /** The number of the lane that it is about; -1 where it is about none. */
+    default int lane() {
+        return -1;
+    }
+
+    /** The same number of another lane; itself where it is of none. */
+    default Target inLane(int lane) {
+        return switch (this) {
+            case OfLane t -> new OfLane(t.step, lane, t.parameter);
+            case OfStrength t -> new OfStrength(lane);
+            case OfFeed t -> new OfFeed(lane, t.part);
+            default -> this;
         };
     }
 
@@ -70,7 +82,8 @@ public sealed interface Target {
             case OfReach t -> "reach." + t.part;
             case OfOnto t -> "onto.amount";
             case OfStrength t -> "lane." + model.lanes().get(t.lane).id() + ".strength";
-            case OfDelay t -> "lane." + model.lanes().get(t.lane).id() + ".delay";
+            case OfFeed t -> "lane." + model.lanes().get(t.lane).id() + "." + t.part;
+            case OfDial t -> "dial." + t.dial;
             case OfShutter t -> "shutter.angle";
             case OfBurst t -> "burst." + t.burst + "." + t.part;
             case OfPlace t -> "place." + t.part;
@@ -96,9 +109,10 @@ public sealed interface Target {
             case "shutter" -> new OfShutter();
             case "place" -> new OfPlace(words[1]);
             case "lane" ->
-                    words.length == 3 && words[2].equals("delay")
-                            ? new OfDelay(lane(words[1], model))
+                    words.length == 3 && !words[2].equals("strength")
+                            ? new OfFeed(lane(words[1], model), words[2])
                             : new OfStrength(lane(words[1], model));
+            case "dial" -> new OfDial(address.substring("dial.".length()));
             case "burst" -> new OfBurst(words[1], words.length == 3 ? words[2] : "");
             default ->
                     words.length == 2

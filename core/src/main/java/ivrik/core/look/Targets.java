@@ -1,7 +1,8 @@
 package ivrik.core.look;
 
 import ivrik.core.look.Target.OfBurst;
-import ivrik.core.look.Target.OfDelay;
+import ivrik.core.look.Target.OfDial;
+import ivrik.core.look.Target.OfFeed;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfOnto;
 import ivrik.core.look.Target.OfPlace;
@@ -32,15 +33,6 @@ public final class Targets {
 
     private static final Parameter SHUTTER =
             Parameter.of("angle", "shutter", "deg", 0, Shutter.MOST_DEGREES, 0, 1);
-    private static final Parameter DELAY =
-            Parameter.of(
-                    "delay",
-                    "frames behind",
-                    "frames",
-                    -Feed.MOST_DELAY_FRAMES,
-                    Feed.MOST_DELAY_FRAMES,
-                    0,
-                    1);
 
     private Targets() {}
 
@@ -70,13 +62,19 @@ public final class Targets {
             case OfOnto t -> Optional.of(look.onto().amount());
             case OfShutter t -> Optional.of(look.shutter().angleDegrees());
             case OfStrength t -> Optional.of(look.lanes().get(t.lane()).strength());
-            case OfDelay t ->
-                    Optional.of(Value.of(look.lanes().get(t.lane()).feed().delayFrames()));
+            case OfFeed t ->
+                    FeedParts.named(t.part())
+                            .map(p -> p.value().apply(look.lanes().get(t.lane()).feed()));
+            case OfDial t -> dial(look, t).map(Dial::value);
             case OfBurst t ->
                     look.burst(t.burst())
                             .flatMap(b -> BurstParts.named(t.part()).map(p -> p.value().apply(b)));
             case OfPlace t -> Optional.empty();
         };
+    }
+
+    private static Optional<Dial> dial(Look look, OfDial target) {
+        return look.dials().stream().filter(d -> d.name().equals(target.dial())).findFirst();
     }
 
     private static Optional<Amounts> amounts(Look look, OfLane target) {
@@ -95,14 +93,24 @@ public final class Targets {
             case OfOnto t -> look.withOnto(new Onto(look.onto().blend(), value));
             case OfShutter t -> look.withShutter(look.shutter().withAngleDegrees(value));
             case OfStrength t -> look.withLane(t.lane(), s -> s.withStrength(value));
-            case OfDelay t ->
-                    look.withLane(
-                            t.lane(),
-                            s ->
-                                    s.withFeed(
-                                            s.feed()
-                                                    .withDelayFrames(
-                                                            (int) Math.rint(value.rest()))));
+            case OfFeed t ->
+                    FeedParts.named(t.part())
+                            .map(
+                                    p ->
+                                            look.withLane(
+                                                    t.lane(),
+                                                    s ->
+                                                            s.withFeed(
+                                                                    p.with()
+                                                                            .apply(
+                                                                                    s.feed(),
+                                                                                    value))))
+                            .orElse(look);
+            case OfDial t ->
+                    look.withDials(
+                            look.dials().stream()
+                                    .map(d -> d.name().equals(t.dial()) ? d.withValue(value) : d)
+                                    .toList());
             case OfBurst t ->
                     look.burst(t.burst())
                             .flatMap(
@@ -142,7 +150,8 @@ public final class Targets {
             case OfOnto t -> Optional.of(SHARE);
             case OfShutter t -> Optional.of(SHUTTER);
             case OfStrength t -> Optional.of(SHARE);
-            case OfDelay t -> Optional.of(DELAY);
+            case OfFeed t -> FeedParts.named(t.part()).map(FeedParts.Part::range);
+            case OfDial t -> dial(look, t).map(Dial::range);
             case OfBurst t -> BurstParts.named(t.part()).map(BurstParts.Part::range);
             case OfPlace t -> Optional.ofNullable(Place.RANGES.get(t.part()));
         };

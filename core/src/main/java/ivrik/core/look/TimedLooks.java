@@ -4,7 +4,7 @@ import ivrik.core.look.Burst.Drive;
 import ivrik.core.look.Burst.Way;
 import ivrik.core.look.Dial.Link;
 import ivrik.core.look.Target.OfBurst;
-import ivrik.core.look.Target.OfDelay;
+import ivrik.core.look.Target.OfFeed;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfOnto;
 import ivrik.core.look.Target.OfShutter;
@@ -22,7 +22,6 @@ import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Shift;
 import ivrik.core.treatment.Tiles;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -43,10 +42,10 @@ final class TimedLooks {
     private TimedLooks() {}
 
     static List<Look> all() {
-        return List.of(burstSplit(), tileSwipe(), laneLag());
+        return List.of(burstSplit(), tileSwipe(), laneLag(), slitTime());
     }
 
-    private static Dial dial(
+    static Dial dial(
             String name,
             String title,
             String unit,
@@ -259,26 +258,65 @@ final class TimedLooks {
         return Stream.of(some, more).flatMap(Stream::of).toArray(Link[]::new);
     }
 
+    /** A dial for each lane that drives one number of its time. */
+    static List<Dial> ofLanes(String part, String title, String unit, double most) {
+        List<LaneKind> lanes = new Rgb().lanes();
+        return IntStream.range(0, LANES)
+                .mapToObj(
+                        lane ->
+                                dial(
+                                        lanes.get(lane).id(),
+                                        lanes.get(lane).title() + title,
+                                        unit,
+                                        -most,
+                                        most,
+                                        0,
+                                        new Link(new OfFeed(lane, part), 1)))
+                .toList();
+    }
+
+    /** One number of the time of all lanes. */
+    static Link[] ofAllLanes(String part) {
+        return IntStream.range(0, LANES)
+                .mapToObj(lane -> new Link(new OfFeed(lane, part), 1))
+                .toArray(Link[]::new);
+    }
+
+    /** Which way the far end lies. */
+    static Dial towards() {
+        return dial("angle", "Angle", "degrees", -360, 360, 0, ofAllLanes(FeedParts.ANGLE));
+    }
+
     /** Each lane at its own time: what moves parts into colours, what stands still stays whole. */
     private static Look laneLag() {
-        List<LaneKind> lanes = new Rgb().lanes();
-        List<Dial> dials = new ArrayList<>();
-        for (int lane = 0; lane < LANES; lane++) {
-            dials.add(
-                    dial(
-                            lanes.get(lane).id(),
-                            lanes.get(lane).title() + " behind",
-                            "frames",
-                            -Feed.MOST_DELAY_FRAMES,
-                            Feed.MOST_DELAY_FRAMES,
-                            0,
-                            new Link(new OfDelay(lane), 1)));
-        }
-        dials.add(dial("fade", "Fade to now", "", 0, 1, 0, new Link(new OfOnto(), -1)));
+        Dial fade = dial("fade", "Fade to now", "", 0, 1, 0, new Link(new OfOnto(), -1));
         return Look.atRest("lane-lag", new Rgb())
                 .withNote(
                         "Shows each lane as it was some frames ago, so that what moves parts into"
                                 + " colours.")
-                .withDials(dials);
+                .withDials(
+                        Lists.plus(
+                                ofLanes(
+                                        FeedParts.DELAY,
+                                        " behind",
+                                        "frames",
+                                        Feed.MOST_DELAY_FRAMES),
+                                fade));
+    }
+
+    /** Each lane later and later across the picture, by its own amount. */
+    private static Look slitTime() {
+        return Look.atRest("slit-time", new Rgb())
+                .withNote(
+                        "Shows each lane later and later across the picture: what moves bends, and"
+                                + " parts into colours.")
+                .withDials(
+                        Lists.plus(
+                                ofLanes(
+                                        FeedParts.SLIT,
+                                        " behind at the far end",
+                                        "frames",
+                                        Slit.MOST_FRAMES),
+                                towards()));
     }
 }

@@ -6,6 +6,7 @@ import ivrik.core.look.Lists;
 import ivrik.core.look.Look;
 import ivrik.core.look.Place;
 import ivrik.core.look.Target;
+import ivrik.core.look.Targets;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
 
@@ -101,6 +102,20 @@ public record Layer(
                         .max()
                         .orElse(0);
         return "look-" + (highest + 1);
+    }
+
+    /** The value that one of its looks aims at; empty if there is none. */
+    public Optional<Value> value(int look, Target target) {
+        return target instanceof Target.OfPlace here
+                ? value(here)
+                : Targets.value(looks.get(look).look(), target);
+    }
+
+    /** With the value that one of its looks aims at replaced. */
+    public Layer with(int look, Target target, Value value) {
+        return target instanceof Target.OfPlace here
+                ? with(here, value)
+                : withLook(look, l -> Targets.with(l, target, value));
     }
 
     /** The value of a target that lies in the layer; empty if it lies in a look. */

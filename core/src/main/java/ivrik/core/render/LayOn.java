@@ -104,7 +104,7 @@ record LayOn(LookPlan look, Supplies supplies, List<Stage> inner) implements Sta
     /** How far each pixel of a picture is reached, 0..1. */
     static Plane weights(
             ReachPlan reach, LookPlan look, Frame picture, Supplies supplies, Workers workers) {
-        Frame matte = reach.matte().map(supplies::matte).orElse(null);
+        Frame matte = reach.matte().map(m -> supplies.placed(m.picture(), m.place())).orElse(null);
         return Reaching.of(reach, look.colour().transfer(), picture, matte, workers);
     }
 

@@ -4,6 +4,7 @@ import ivrik.core.colour.ColourSpace;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Driven;
 import ivrik.core.look.Feed;
+import ivrik.core.look.FeedParts;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
@@ -11,13 +12,14 @@ import ivrik.core.look.Section;
 import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
 import ivrik.core.look.Target;
-import ivrik.core.look.Target.OfDelay;
+import ivrik.core.look.Target.OfFeed;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfOnto;
 import ivrik.core.look.Target.OfReach;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
+import ivrik.core.look.Targets;
 import ivrik.core.motion.Draw;
 import ivrik.core.motion.Instant;
 import ivrik.core.motion.Jitter;
@@ -69,6 +71,7 @@ public final class LookPlanner {
 
     /** The pictures that the look takes from elsewhere. */
     interface Elsewhere {
+        /** With its numbers as they are now. */
         FeedPlan feed(Feed feed);
 
         Optional<Picture> source(String id);
@@ -153,13 +156,12 @@ public final class LookPlanner {
     private List<FeedPlan> feeds(Elsewhere elsewhere) {
         List<FeedPlan> feeds = new ArrayList<>();
         for (int lane = 0; lane < look.lanes().size(); lane++) {
-            Feed feed = look.lanes().get(lane).feed();
-            double later = driven.to(new OfDelay(lane));
+            int number = lane;
             Feed now =
-                    later == 0
-                            ? feed
-                            : feed.withDelayFrames((int) Math.rint(feed.delayFrames() + later));
-            feeds.add(now.isOwn() ? null : elsewhere.feed(now));
+                    FeedParts.settled(
+                            look.lanes().get(lane).feed(),
+                            (part, value) -> at(value, new OfFeed(number, part.name())));
+            feeds.add(now.isPlain() ? null : elsewhere.feed(now));
         }
         return Collections.unmodifiableList(feeds);
     }
@@ -281,6 +283,12 @@ public final class LookPlanner {
                         ? new Moment(lane, instant.wholeFrame(), draw(step, amounts.seed()))
                         : Moment.ANY;
         return new Settings(numbers, words, step.edgeFill(), step.sampler(), moment);
+    }
+
+    /** What a number comes to that is not one of a step's: its value and what drives it, within its range. */
+    public double number(Target target, Value value) {
+        double now = at(value, target);
+        return Targets.range(look, target).map(range -> range.clamp(now)).orElse(now);
     }
 
     private double jitter(Step step, int lane, String name) {

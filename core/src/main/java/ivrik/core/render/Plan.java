@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.look.Place;
+import ivrik.core.look.Slit;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Ground;
 import ivrik.core.project.Source;
@@ -84,8 +85,39 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
         }
     }
 
-    /** Another picture for one lane; none where there is nothing to be seen. */
-    public record FeedPlan(Optional<Picture> picture, PlacePlan place) {}
+    /**
+     * Another picture for one lane; none where there is nothing to be seen.
+     *
+     * @param slit where its time changes across the picture; then that says which pictures it is made of
+     */
+    public record FeedPlan(Optional<Picture> picture, PlacePlan place, Optional<SlitPlan> slit) {}
+
+    /**
+     * A lane that is made of several frames, each where it is due. At the near end it is {@code delay}
+     * frames behind and cuts {@code cut} frames later; at the far end by {@code delayAcross} and {@code
+     * wipe} more.
+     *
+     * @param gradient the picture whose brightness says where a pixel lies, if one does
+     */
+    public record SlitPlan(
+            Slit.By by,
+            double angleDegrees,
+            Optional<Picture> gradient,
+            double delay,
+            double delayAcross,
+            double cut,
+            double wipe,
+            List<Slice> slices) {}
+
+    /**
+     * One of those frames.
+     *
+     * @param picture none where there is nothing to be seen
+     * @param delay frames behind
+     * @param from the beginning of the shot that it shows, in frames after itself; infinite for the first
+     * @param to the end of that shot
+     */
+    public record Slice(Optional<Picture> picture, long delay, double from, double to) {}
 
     /**
      * A look at one moment.
@@ -239,8 +271,13 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     private static void pictures(LookPlan look, Set<Picture> all) {
         look.feeds.stream()
                 .filter(Objects::nonNull)
-                .flatMap(f -> f.picture.stream())
-                .forEach(all::add);
+                .peek(f -> f.picture.ifPresent(all::add))
+                .flatMap(f -> f.slit.stream())
+                .forEach(
+                        slit -> {
+                            slit.gradient.ifPresent(all::add);
+                            slit.slices.forEach(s -> s.picture.ifPresent(all::add));
+                        });
         look.steps.stream().flatMap(s -> s.picture.stream()).forEach(all::add);
         look.reach.stream()
                 .flatMap(r -> r.matte.stream())

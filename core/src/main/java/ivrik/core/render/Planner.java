@@ -215,11 +215,11 @@ public final class Planner {
     }
 
     private Optional<Picture> picture(Layer layer, Rational frame) {
-        return layer.clipAt(frame.floor())
-                .flatMap(
-                        clip ->
-                                Optional.ofNullable(sources.get(clip.source()))
-                                        .map(s -> picture(s, clip, frame)));
+        return layer.clipAt(frame.floor()).flatMap(clip -> picture(clip, frame));
+    }
+
+    private Optional<Picture> picture(Clip clip, Rational frame) {
+        return Optional.ofNullable(sources.get(clip.source())).map(s -> picture(s, clip, frame));
     }
 
     private Picture picture(Source source, Clip clip, Rational frame) {
@@ -250,18 +250,16 @@ public final class Planner {
     /** What the looks of a layer take from elsewhere in the project. */
     private final class Others implements LookPlanner.Elsewhere {
         private final Layer layer;
-        private final FrameRange range;
         private final Rational frame;
 
         Others(Layer layer, Rational frame) {
             this.layer = layer;
-            this.range = layer.range();
             this.frame = frame;
         }
 
         /** Another source's picture, as if it began with the layer. */
         private Picture other(Source source, Rational at) {
-            return picture(source, new Clip(source.id(), range.first(), range.length(), 0), at);
+            return picture(source, FeedPlanner.alongside(layer, source.id()), at);
         }
 
         @Override
@@ -272,21 +270,16 @@ public final class Planner {
         /** The picture of a lane that takes it from elsewhere. */
         @Override
         public FeedPlan feed(Feed feed) {
-            long asked = frame.floor() - feed.delayFrames() - range.first();
-            int inside = feed.beyond().inside((int) asked, (int) range.length());
-            Rational at = Rational.of(range.first() + inside);
             if (feed.source().isEmpty() && layer.clips().stream().anyMatch(Clip::isSpan)) {
                 return null; // what lies beneath is had as it is now
             }
             Place place = feed.place().equals(Place.FITTED) ? layer.place() : feed.place();
-            Optional<Picture> picture =
-                    inside < 0
-                            ? Optional.empty()
-                            : feed.source().isEmpty()
-                                    ? Planner.this.picture(layer, at)
-                                    : Optional.ofNullable(sources.get(feed.source()))
-                                            .map(s -> other(s, at));
-            return new FeedPlan(picture, place(place, frame));
+            return new FeedPlanner(
+                            layer,
+                            feed,
+                            frame.floor(),
+                            (clip, at) -> Planner.this.picture(clip, Rational.of(at)))
+                    .plan(place(place, frame), source(feed.slit().picture()));
         }
 
         @Override

@@ -10,10 +10,8 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
-import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
-import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.StepPlan;
@@ -258,15 +256,8 @@ public final class Renderer {
         }
 
         @Override
-        public Frame feed(FeedPlan feed) {
-            return placed(feed.picture(), feed.place(), sequence, scale);
-        }
-
-        @Override
-        public Key key(FeedPlan feed) {
-            return feed.picture()
-                    .map(p -> Renderer.key(p, feed.place(), sequence, scale))
-                    .orElseGet(() -> Key.of(sequence.scaled(scale)));
+        public Frame placed(Optional<Picture> picture, PlacePlan place) {
+            return Renderer.this.placed(picture, place, sequence, scale);
         }
 
         /** Fitted into the sequence, or at its own size. */
@@ -276,12 +267,7 @@ public final class Renderer {
             boolean tiled =
                     step.lanes().stream().filter(Objects::nonNull).anyMatch(Pattern::isTiled);
             Size own = picture.source().size();
-            return placed(picture, PlacePlan.FITTED, tiled ? own : sequence, scale);
-        }
-
-        @Override
-        public Frame matte(MattePlan matte) {
-            return placed(matte.picture(), matte.place(), sequence, scale);
+            return Renderer.this.placed(picture, PlacePlan.FITTED, tiled ? own : sequence, scale);
         }
     }
 

@@ -1,6 +1,7 @@
 package ivrik.core.render;
 
 import ivrik.core.cache.Key;
+import ivrik.core.look.Slit;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Pixels;
@@ -11,6 +12,9 @@ import ivrik.core.picture.Size;
 import ivrik.core.render.Lanes.Lane;
 import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.Slice;
+import ivrik.core.render.Plan.SlitPlan;
 import ivrik.core.separation.Separation;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.ValidRegion;
@@ -49,17 +53,64 @@ record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implemen
     @Override
     public void take(Passage passage) {
         List<Origin> origins = new ArrayList<>();
-        for (FeedPlan feed : look.feeds()) {
+        for (int lane = 0; lane < look.feeds().size(); lane++) {
+            FeedPlan feed = look.feeds().get(lane);
             origins.add(
                     feed == null
                             ? new Origin(passage.frame(), passage.key())
-                            : new Origin(supplies.feed(feed), supplies.key(feed)));
+                            : fed(feed, lane, passage));
         }
         Separation model = look.model();
         boolean opaque = origins.stream().allMatch(o -> o.frame().isOpaque());
         List<Lane> lanes =
                 opaque ? opaque(passage.site(), origins) : covered(passage.site(), origins);
         passage.setLanes(new Lanes(model, opaque ? passage.frame().colour() : List.of(), lanes));
+    }
+
+    private Origin fed(FeedPlan feed, int lane, Passage passage) {
+        Site site = passage.site();
+        record Fed(FeedPlan feed, Size size) {}
+        Key key = Key.of(new Fed(feed, passage.frame().size()));
+        if (feed.slit().isEmpty()) {
+            return new Origin(supplies.placed(feed.picture(), feed.place()), key);
+        }
+        SlitPlan slit = feed.slit().get();
+        Key all = slit.by() == Slit.By.LANE ? key.then(passage.key()).then(lane) : key;
+        Frame made =
+                site.store()
+                        .get(
+                                all,
+                                () ->
+                                        new SlitTime(
+                                                        slit,
+                                                        where(slit, lane, passage),
+                                                        site.workers())
+                                                .of(s -> slice(s, feed.place(), site)),
+                                site.cancel()::isCancelled);
+        return new Origin(made, all);
+    }
+
+    private Frame slice(Slice slice, PlacePlan place, Site site) {
+        site.cancel().check();
+        return supplies.placed(slice.picture(), place);
+    }
+
+    /** Where each pixel lies between the near end and the far end of a slit. */
+    private Plane where(SlitPlan slit, int lane, Passage passage) {
+        Workers workers = passage.site().workers();
+        Frame picture = passage.frame();
+        return switch (slit.by()) {
+            case DIRECTION ->
+                    SlitTime.along(slit.angleDegrees(), picture.width(), picture.height(), workers);
+            case PICTURE ->
+                    Reaching.luma(
+                            supplies.placed(slit.gradient(), PlacePlan.FITTED)
+                                    .premultiplied(workers)
+                                    .colour(),
+                            workers);
+            case LANE ->
+                    look.model().separate(picture.straight(workers).colour(), workers).get(lane);
+        };
     }
 
     private Key key(Origin origin, int lane) {

@@ -1,46 +1,31 @@
 package ivrik.core.render;
 
-import ivrik.core.cache.Key;
 import ivrik.core.picture.Frame;
-import ivrik.core.render.Plan.FeedPlan;
-import ivrik.core.render.Plan.MattePlan;
+import ivrik.core.render.Plan.Picture;
+import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.StepPlan;
+
+import java.util.Optional;
 
 /** The other pictures that a look needs, each found when it is asked for. */
 interface Supplies {
-    /** What a lane is taken from in place of the layer's own picture; of its size. */
-    Frame feed(FeedPlan feed);
-
-    /** The key of that picture. */
-    Key key(FeedPlan feed);
+    /** A picture in its place in the sequence, of the size of the layer's own; nothing for none. */
+    Frame placed(Optional<Picture> picture, PlacePlan place);
 
     /** The picture that a step uses; of any size. */
     Frame used(StepPlan step);
-
-    /** What the reach is taken from where it is a matte; of the picture's size. */
-    Frame matte(MattePlan matte);
 
     /** For looks that need no other picture. */
     Supplies NONE =
             new Supplies() {
                 @Override
-                public Frame feed(FeedPlan feed) {
-                    throw new IllegalStateException("nothing is fed");
-                }
-
-                @Override
-                public Key key(FeedPlan feed) {
+                public Frame placed(Optional<Picture> picture, PlacePlan place) {
                     throw new IllegalStateException("nothing is fed");
                 }
 
                 @Override
                 public Frame used(StepPlan step) {
                     throw new IllegalStateException("nothing is used");
-                }
-
-                @Override
-                public Frame matte(MattePlan matte) {
-                    throw new IllegalStateException("there is no matte");
                 }
             };
 }

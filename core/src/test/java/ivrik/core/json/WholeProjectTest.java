@@ -4,13 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Burst;
+import ivrik.core.look.Dial;
 import ivrik.core.look.Feed;
+import ivrik.core.look.FeedParts;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Place;
 import ivrik.core.look.Shutter;
+import ivrik.core.look.Slit;
 import ivrik.core.look.Target;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
@@ -67,13 +70,39 @@ class WholeProjectTest {
                 .withLane(0, s -> s.withInk(Optional.of(Ink.parse("3366ff"))).withSolo(true))
                 .withLane(1, s -> s.withBlend(Optional.of(Blend.VIVID_LIGHT)).withHold(true))
                 .withLane(2, s -> s.withStrength(MOVING).withMute(true))
-                .withLane(3, s -> s.withFeed(new Feed("title", -4, EdgeFill.MIRROR, PLACED)))
+                .withLane(
+                        3,
+                        s ->
+                                s.withFeed(
+                                        new Feed(
+                                                "title",
+                                                Value.of(-4).with(new Peg(3, 5, Ease.LINEAR)),
+                                                EdgeFill.MIRROR,
+                                                Value.of(2),
+                                                new Slit(
+                                                        Slit.By.PICTURE,
+                                                        Value.of(30),
+                                                        "title",
+                                                        Value.of(12.5),
+                                                        Value.of(-6)),
+                                                PLACED)))
                 .withAmounts(
                         "shift-1",
                         3,
                         a -> a.withJitter(new Jitter(MOVING, 7.5, Jitter.Kind.STEPPED, -5, 3)))
                 .withBursts(bursts())
+                .withDials(List.of(bent()))
                 .withShutter(new Shutter(MOVING, -90, 24));
+    }
+
+    private static Dial bent() {
+        Dial.Link link =
+                new Dial.Link(
+                        new Target.OfFeed(1, FeedParts.SLIT),
+                        -2,
+                        new Dial.Only("other", 3),
+                        new Dial.Bend(-1, 4.5, new Ease.Eased(0.1, 0, 0.4, 1.5)));
+        return new Dial("bent", "Bent", "px", -5, 10, 1, MOVING, List.of(link));
     }
 
     private static List<Burst> bursts() {
@@ -81,7 +110,7 @@ class WholeProjectTest {
         List<Burst.Drive> drives =
                 List.of(
                         new Burst.Drive(new Target.OfLane("shift-1", 1, "x"), 4.5),
-                        new Burst.Drive(new Target.OfDelay(2), -2),
+                        new Burst.Drive(new Target.OfFeed(2, FeedParts.WIPE), -2),
                         new Burst.Drive(new Target.OfOnto(), -0.5));
         Burst hill =
                 new Burst(

@@ -2,6 +2,7 @@ package ivrik.core.look;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.IvrikException;
 import ivrik.core.UnknownNameException;
@@ -22,6 +23,8 @@ import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Shift;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 import java.util.List;
 
@@ -59,6 +62,15 @@ class LookTest {
                                                 new Peg(10, 20, Ease.LINEAR))));
         Look look = split.withDials(Lists.with(split.dials(), 0, keyed));
         assertThat(settings(look, 0, 5).number("x")).isEqualTo(10);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 0", "2, 0", "3, 1.5625", "4, 5", "5, 8.4375", "6, 10", "9, 10"})
+    void aBentLinkAddsOnItsPartOfTheDial(double at, double added) {
+        // From 2 to 6, 2.5 a unit: 10 in all; the smooth ease is 3 s^2 - 2 s^3 of the way.
+        Dial.Bend bend = new Dial.Bend(2, 6, Ease.SMOOTH);
+        Dial.Link link = new Dial.Link(new Target.OfOnto(), 2.5, null, bend);
+        assertThat(link.added(at, 0)).isCloseTo(added, within(1e-6));
     }
 
     @Test

@@ -236,8 +236,7 @@ class LanesTest {
     void aDelayedLaneIsThatOfAnEarlierFrame(EdgeFill beyond, long frame, int expected) {
         Look late =
                 BuiltInLooks.named("in-register")
-                        .withLane(
-                                0, s -> s.withFeed(Feed.OWN.withDelayFrames(5).withBeyond(beyond)));
+                        .withLane(0, s -> s.withFeed(Feed.OWN.delayed(5).withBeyond(beyond)));
         Frame out = counting.render(counting.project(late), frame);
         assertThat(out.premultiplied(Workers.shared()).colour().get(0).at(3, 3))
                 .isCloseTo(expected / 100f, within(1e-7f));

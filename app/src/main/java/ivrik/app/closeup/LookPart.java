@@ -1,0 +1,98 @@
+package ivrik.app.closeup;
+
+import static ivrik.app.control.Controls.quiet;
+import static ivrik.app.control.Controls.row;
+
+import ivrik.app.control.Controls;
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
+import ivrik.app.session.View;
+import ivrik.app.theme.Palette;
+import ivrik.core.look.Dial;
+import ivrik.core.look.Look;
+
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** The look on the desk as a whole: its name, its dials, large, with what each drives, and its motion blur. */
+final class LookPart extends VBox implements Part {
+    private final List<Consumer<State>> showers = new ArrayList<>();
+
+    LookPart(Session session, View view, ObjectProperty<Palette> palette, Look look) {
+        getStyleClass().add("close-up-body");
+        getChildren().add(name(session));
+        if (!look.note().isEmpty()) {
+            getChildren().add(Controls.hint(look.note()));
+        }
+        if (look.dials().isEmpty()) {
+            Label hint =
+                    Controls.hint(
+                            "This look has no dials yet. Press the right button on any number to"
+                                + " put it on one: a dial turns several numbers at once.");
+            getChildren().add(hint);
+        }
+        for (Dial dial : look.dials()) {
+            getChildren().add(new DialCard(session, view, palette, dial, look, showers));
+        }
+        ShutterPart shutter = new ShutterPart(session, view);
+        showers.add(s -> s.look().ifPresent(shutter::show));
+        getChildren().add(shutter);
+    }
+
+    private Node name(Session session) {
+        TextField name = new TextField();
+        name.setId("look-name");
+        name.getStyleClass().add("title");
+        Runnable rename =
+                () -> {
+                    String to = name.getText().strip();
+                    boolean other =
+                            session.state().look().filter(l -> !l.name().equals(to)).isPresent();
+                    if (other && !to.isEmpty()) {
+                        session.editLook("Name of the look", l -> l.withName(to));
+                    }
+                };
+        name.setOnAction(e -> rename.run());
+        name.focusedProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (was) {
+                                rename.run();
+                            }
+                        });
+        showers.add(
+                s -> {
+                    if (!name.isFocused()) {
+                        name.setText(s.look().map(Look::name).orElse(""));
+                    }
+                });
+        return row(quiet("Look"), name);
+    }
+
+    /** What the controls of a look depend on. */
+    static String needs(Look look) {
+        StringBuilder needs = new StringBuilder(look.note());
+        for (Dial dial : look.dials()) {
+            needs.append(dial.withValue(ivrik.core.motion.Value.ZERO).withLinks(List.of()));
+            dial.links().forEach(l -> needs.append(l.target()).append(l.bend() != null));
+        }
+        return needs.toString();
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void show(State state) {
+        showers.forEach(s -> s.accept(state));
+    }
+}

@@ -1,0 +1,102 @@
+package ivrik.core.look;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Instant;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
+import ivrik.core.render.LookPlanner;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+
+/** Values put on dials and taken off them: the picture stays as it is. */
+class DiallingTest {
+    private static final Target RED = new OfLane("shift-1", 0, "x");
+    private static final Target GREEN = new OfLane("shift-1", 1, "x");
+    private static final Target BLUE = new OfLane("shift-1", 2, "x");
+    private final Look look =
+            BuiltInLooks.named("in-register")
+                    .withAmounts("shift-1", 0, a -> a.with("x", Value.of(12)))
+                    .withAmounts("shift-1", 2, a -> a.with("x", Value.of(-6)));
+
+    private static double x(Look look, int lane) {
+        return new LookPlanner(look, Instant.of(0, Rational.of(24)), "")
+                .settings(look.steps().getFirst(), lane)
+                .number("x");
+    }
+
+    @Test
+    void aNewDialHoldsWhatWasSetAndTurnsAllOfItTogether() {
+        Look dialled = Dialling.onNew(look, List.of(RED, GREEN, BLUE), "Split across");
+        Dial dial = dialled.dial("split-across");
+        assertThat(dial.unit()).isEqualTo("%");
+        assertThat(Targets.value(dialled, RED)).contains(Value.ZERO);
+        assertThat(List.of(x(dialled, 0), x(dialled, 1), x(dialled, 2)))
+                .containsExactly(12.0, 0.0, -6.0);
+        Look half = dialled.withDial("split-across", 50);
+        assertThat(List.of(x(half, 0), x(half, 1), x(half, 2))).containsExactly(6.0, 0.0, -3.0);
+        assertThat(x(dialled.withDial("split-across", 0), 0)).isZero();
+    }
+
+    @Test
+    void ofValuesAtRestTheDialIsInTheirUnit() {
+        Look dialled = Dialling.onNew(look, List.of(GREEN), "Green");
+        Dial dial = dialled.dial("green");
+        assertThat(dial.unit()).isEqualTo("px");
+        assertThat(dial.value()).isEqualTo(Value.ZERO);
+        assertThat(x(dialled.withDial("green", -7), 1)).isEqualTo(-7);
+    }
+
+    @Test
+    void aDialTakesMoreAndHoldsThatToo() {
+        Look one = Dialling.onNew(look, List.of(RED), "Split");
+        Look two = Dialling.driving(one, "split", List.of(BLUE, RED));
+        assertThat(two.dial("split").links()).hasSize(2);
+        assertThat(x(two, 2)).isEqualTo(-6);
+        assertThat(x(two.withDial("split", 200), 2)).isEqualTo(-12);
+        assertThat(Dialling.of(two, BLUE)).extracting(Dial::name).containsExactly("split");
+    }
+
+    @Test
+    void pegsStayWhereTheyAreAndTheDialAddsToThem() {
+        Value moving = new Value(0, List.of(new Peg(0, 3, Ease.LINEAR)));
+        Look pegged = Targets.with(look, GREEN, moving);
+        Look dialled = Dialling.onNew(pegged, List.of(GREEN), "Green").withDial("green", 5);
+        assertThat(Targets.value(dialled, GREEN)).contains(moving);
+        assertThat(x(dialled, 1)).isEqualTo(8);
+    }
+
+    @Test
+    void takenOffAValueIsWhatTheTwoCameTo() {
+        Look dialled = Dialling.onNew(look, List.of(RED, BLUE), "Split").withDial("split", 50);
+        Look off = Dialling.off(dialled, "split", RED);
+        assertThat(Targets.value(off, RED)).contains(Value.of(6));
+        assertThat(off.dial("split").links()).hasSize(1);
+        Look without = Dialling.without(dialled, "split");
+        assertThat(without.dials()).isEmpty();
+        assertThat(Targets.value(without, BLUE)).contains(Value.of(-3));
+    }
+
+    @Test
+    void namesAreThoseOfFilesAndNoneTwice() {
+        Look two =
+                Dialling.onNew(
+                        Dialling.onNew(look, List.of(RED), "Red: x!"), List.of(BLUE), "Red - x");
+        assertThat(two.dials()).extracting(Dial::name).containsExactly("red-x", "red-x-2");
+    }
+
+    @Test
+    void aLinkIsBentAndWeighed() {
+        Look dialled = Dialling.onNew(look, List.of(GREEN), "Green").withDial("green", 10);
+        Look weighed = Dialling.withLink(dialled, "green", GREEN, l -> l.withPerUnit(-0.5));
+        assertThat(x(weighed, 1)).isEqualTo(-5);
+        Dial.Bend late = new Dial.Bend(8, 12, Ease.LINEAR);
+        Look bent = Dialling.withLink(weighed, "green", GREEN, l -> l.withBend(late));
+        assertThat(x(bent, 1)).isEqualTo(-1);
+    }
+}

@@ -10,6 +10,7 @@ import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.shape.Aimed;
 import ivrik.app.shape.LookNumber;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Burst;
@@ -17,6 +18,7 @@ import ivrik.core.look.Burst.Way;
 import ivrik.core.look.BurstParts;
 import ivrik.core.look.Bursting;
 import ivrik.core.look.Look;
+import ivrik.core.look.Target.OfBurst;
 import ivrik.core.motion.CourseShape;
 import ivrik.core.motion.Hill;
 import ivrik.core.motion.Phase;
@@ -308,6 +310,7 @@ final class BurstPart extends VBox implements Part {
                         session,
                         "Burst: " + range.title().toLowerCase(Locale.ROOT),
                         to -> change(b -> set.apply(b, to)));
+        Aimed.at(field, session, view, new OfBurst(id, part));
         showers.add(b -> field.show(number.value().apply(b).at(view.frame.get())));
         return field;
     }

@@ -78,7 +78,8 @@ final class FeedPart extends VBox {
                                 edit(
                                         session.state().lane(),
                                         name,
-                                        f -> f.withPlace(change.apply(f.place()))));
+                                        f -> f.withPlace(change.apply(f.place()))),
+                        (part, field) -> {});
         getChildren().addAll(grid, new SlitPart(session, view, kinds, showers), place);
     }
 

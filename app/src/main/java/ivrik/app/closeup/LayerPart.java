@@ -7,7 +7,9 @@ import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.shape.Aimed;
 import ivrik.core.look.Lists;
+import ivrik.core.look.Target;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Source;
@@ -49,7 +51,9 @@ final class LayerPart extends VBox implements Part {
                 new PlacePart(
                         "layer",
                         view,
-                        (name, change) -> edit(name, l -> l.withPlace(change.apply(l.place()))));
+                        (name, change) -> edit(name, l -> l.withPlace(change.apply(l.place()))),
+                        (part, field) ->
+                                Aimed.at(field, session, view, new Target.OfPlace(part.name())));
         showers.add(l -> place.show(l.place()));
         getChildren().addAll(row(title, visible), onto(), time(), place);
         Optional<Source> drawn = drawn(session);

@@ -35,7 +35,7 @@ final class LookPart extends VBox implements Part {
             Label hint =
                     Controls.hint(
                             "This look has no dials yet. Press the right button on any number to"
-                                + " put it on one: a dial turns several numbers at once.");
+                                    + " put it on one: a dial turns several numbers at once.");
             getChildren().add(hint);
         }
         for (Dial dial : look.dials()) {

@@ -9,23 +9,25 @@ import ivrik.app.control.NumberField;
 import ivrik.app.session.View;
 import ivrik.core.look.Place;
 import ivrik.core.look.Place.Fit;
-import ivrik.core.motion.Value;
+import ivrik.core.treatment.Parameter;
 
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.function.BiFunction;
+import java.util.Map;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** Where a picture lies: fit, place, size, angle, flips. */
 final class PlacePart extends VBox {
-    private static final double FAR_PX = 20_000;
+    private static final double PER_CENT = 100;
 
     private final View view;
     private final Editor editor;
@@ -39,8 +41,9 @@ final class PlacePart extends VBox {
 
     /**
      * @param prefix of the controls' ids
+     * @param made is given each number's field
      */
-    PlacePart(String prefix, View view, Editor editor) {
+    PlacePart(String prefix, View view, Editor editor, BiConsumer<Place.Part, NumberField> made) {
         super(6);
         this.prefix = prefix;
         this.view = view;
@@ -52,59 +55,55 @@ final class PlacePart extends VBox {
                         Fit.values(), to -> editor.edit("Fit: " + word(to), p -> p.withFit(to)));
         fit.setId(prefix + "-fit");
         showers.add(p -> fit.setText(word(p.fit())));
-        NumberField x = field("x", "px", -FAR_PX, FAR_PX, 0, 1, 1, Place::x, Place::withX);
-        NumberField y = field("y", "px", -FAR_PX, FAR_PX, 0, 1, 1, Place::y, Place::withY);
-        NumberField scale =
-                field("scale", "%", 1, 2000, 100, 100, 5, Place::scale, Place::withScale);
-        NumberField angle =
-                field(
-                        "angle",
-                        "deg",
-                        -3600,
-                        3600,
-                        0,
-                        1,
-                        1,
-                        Place::angleDegrees,
-                        Place::withAngleDegrees);
+        Map<String, NumberField> fields = new HashMap<>();
+        for (Place.Part part : Place.PARTS) {
+            NumberField field = field(part);
+            made.accept(part, field);
+            fields.put(part.name(), field);
+        }
+        HBox pivot = new HBox(4, fields.get("pivot-x"), fields.get("pivot-y"));
         getChildren()
                 .addAll(
-                        row(quiet("Fit"), fit, quiet("Size"), scale),
-                        row(quiet("x"), x, quiet("y"), y),
+                        row(quiet("Fit"), fit, quiet("Size"), fields.get("scale")),
+                        row(quiet("x"), fields.get("x"), quiet("y"), fields.get("y")),
+                        row(quiet("Angle"), fields.get("angle"), quiet("about"), pivot),
                         row(
-                                quiet("Angle"),
-                                angle,
                                 flip("flip x", "Left and right changed over", true),
                                 flip("flip y", "Top and bottom changed over", false)));
     }
 
-    private NumberField field(
-            String name,
-            String unit,
-            double min,
-            double max,
-            double rest,
-            double shownPerValue,
-            double step,
-            Function<Place, Value> get,
-            BiFunction<Place, Value, Place> with) {
+    private NumberField field(Place.Part part) {
+        Parameter range = part.range();
+        boolean scale = part.name().equals("scale");
+        double times = scale ? PER_CENT : 1;
+        String unit = scale ? "%" : range.unit();
         NumberField field =
                 new NumberField(
-                        new NumberField.Spec(unit, min, max, rest, step, 1, min < 0),
-                        name + " of the picture, in " + unit,
+                        new NumberField.Spec(
+                                unit,
+                                times * range.min(),
+                                times * range.max(),
+                                times * range.rest(),
+                                scale ? 5 : 1,
+                                1,
+                                range.min() < 0),
+                        help(part) + ", in " + unit,
                         to ->
                                 editor.edit(
-                                        "Place: " + name,
-                                        p ->
-                                                with.apply(
-                                                        p,
-                                                        get.apply(p)
-                                                                .set(
-                                                                        view.frame.get(),
-                                                                        to / shownPerValue))));
-        field.setId(prefix + "-" + name);
-        showers.add(p -> field.show(shownPerValue * get.apply(p).at(view.frame.get())));
+                                        "Place: " + range.title(), p -> with(p, part, to / times)));
+        field.setId(prefix + "-" + part.name());
+        showers.add(p -> field.show(times * part.value().apply(p).at(view.frame.get())));
         return field;
+    }
+
+    private Place with(Place place, Place.Part part, double to) {
+        return part.with().apply(place, part.value().apply(place).set(view.frame.get(), to));
+    }
+
+    private static String help(Place.Part part) {
+        return part.name().startsWith("pivot")
+                ? "What stays in its place when the size or the angle changes, off the middle"
+                : part.range().title() + " of the picture";
     }
 
     private ToggleButton flip(String title, String help, boolean across) {

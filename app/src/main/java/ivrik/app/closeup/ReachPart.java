@@ -10,9 +10,11 @@ import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Show;
+import ivrik.app.shape.Aimed;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
 import ivrik.core.look.Reach.Matte;
+import ivrik.core.look.Target;
 import ivrik.core.project.Layer;
 import ivrik.core.separation.Ink;
 
@@ -167,6 +169,7 @@ final class ReachPart extends VBox implements Part {
                                                                 .apply(r)
                                                                 .set(view.frame.get(), to))));
         field.setId("reach-" + name);
+        Aimed.at(field, session, view, new Target.OfReach(name));
         showers.add(
                 s ->
                         s.look()

@@ -9,8 +9,10 @@ import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.shape.Aimed;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
+import ivrik.core.look.Target;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.LaneKind;
@@ -167,6 +169,7 @@ final class RejoinPart extends VBox implements Part {
                                                                                         to
                                                                                                 / 100)))));
         field.setId(kind.id() + "-strength");
+        Aimed.at(field, session, view, new Target.OfStrength(lane));
         showers.add(l -> field.show(100 * l.lanes().get(lane).strength().at(view.frame.get())));
         return field;
     }

@@ -6,9 +6,11 @@ import static ivrik.app.control.Controls.row;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
+import ivrik.app.shape.Aimed;
 import ivrik.app.shape.LookNumber;
 import ivrik.core.look.Look;
 import ivrik.core.look.Shutter;
+import ivrik.core.look.Target;
 
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -40,6 +42,7 @@ final class ShutterPart extends VBox {
                                                 s.withAngleDegrees(
                                                         s.angleDegrees()
                                                                 .set(view.frame.get(), to))));
+        Aimed.at(angle, session, view, new Target.OfShutter());
         phase =
                 LookNumber.field(
                         "shutter-phase",

@@ -24,7 +24,6 @@ import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Group;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Option;
-import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Trait;
 
 import javafx.beans.property.ObjectProperty;
@@ -95,8 +94,8 @@ final class TreatmentPart extends VBox implements Part {
         if (d.group() == Group.MOVES || d.group() == Group.BLUR || d.group() == Group.DETAIL) {
             getChildren().add(edges(step.kind() instanceof Move));
         }
-        if (d.parameters().stream().anyMatch(Parameter::jitters)) {
-            JitterControls jitter = new JitterControls(session, view);
+        if (d.main().drives()) {
+            JitterControls jitter = new JitterControls(session, view, d);
             showers.add(jitter::show);
             getChildren().add(jitter);
         }
@@ -108,9 +107,8 @@ final class TreatmentPart extends VBox implements Part {
             showers.add(seed::show);
             getChildren().add(seed);
         }
-        if (step.isWhole()) {
-            getChildren().add(where());
-        } else {
+        getChildren().add(where(step));
+        if (!step.isWhole()) {
             getChildren().add(among());
         }
     }
@@ -137,12 +135,14 @@ final class TreatmentPart extends VBox implements Part {
         return quiet(unit.equals("px") ? "pixels" : unit.equals("deg") ? "degrees" : unit);
     }
 
-    /** Where on the road a treatment of the whole picture is done. */
-    private Node where() {
+    /** Where on the road it is done. */
+    private Node where(Step made) {
         MenuButton button =
                 Controls.menu(
-                        "section", "Whether it is done before the lanes are separated or after");
-        for (Section section : List.of(Section.PREPARE, Section.FINISH)) {
+                        "section",
+                        "Whether it is done to each lane by itself, or to the whole picture before"
+                                + " the lanes are separated or after they are rejoined");
+        for (Section section : Section.of(made.kind())) {
             button.getItems()
                     .add(
                             Controls.item(
@@ -154,7 +154,11 @@ final class TreatmentPart extends VBox implements Part {
     }
 
     private static String title(Section section) {
-        return section == Section.PREPARE ? "before separating" : "after rejoining";
+        return switch (section) {
+            case PREPARE -> "to the picture, before separating";
+            case LANES -> "to each lane";
+            case FINISH -> "to the picture, after rejoining";
+        };
     }
 
     /** What can be done with the amounts among the lanes. */

@@ -66,7 +66,8 @@ final class Cell extends Drawing {
             return;
         }
         Settings now = Values.at(session, view.frame.get()).orElseThrow().settings(told, lane);
-        boolean held = look.lanes().get(lane).hold() && told.kind() instanceof Move;
+        boolean held =
+                !told.isWhole() && look.lanes().get(lane).hold() && told.kind() instanceof Move;
         boolean acts = told.on() && (told.isWhole() || !held && look.isShown(lane));
         Shape shape = Shapes.of(told.kind().description().control());
         double top = told.isWhole() ? h / 2 - 14 : h < Metrics.LOW ? 15 : 25;

@@ -60,16 +60,20 @@ final class ColumnHead extends Label {
                         item("One column to the left", () -> steps.move(id, -1)),
                         item("One column to the right", () -> steps.move(id, 1)),
                         item("Remove", () -> steps.remove(id)));
-        if (step.isWhole()) {
-            boolean first = step.section() == Section.PREPARE;
-            Section other = first ? Section.FINISH : Section.PREPARE;
-            menu.getItems()
-                    .add(
-                            item(
-                                    first ? "Do it after rejoining" : "Do it before separating",
-                                    () -> steps.place(id, other)));
+        for (Section section : Section.of(step.kind())) {
+            if (section != step.section()) {
+                menu.getItems().add(item(to(section), () -> steps.place(id, section)));
+            }
         }
         return menu;
+    }
+
+    private static String to(Section section) {
+        return switch (section) {
+            case PREPARE -> "Do it to the picture, before separating";
+            case LANES -> "Do it to each lane";
+            case FINISH -> "Do it to the picture, after rejoining";
+        };
     }
 
     private static MenuItem item(String title, Runnable action) {

@@ -32,7 +32,14 @@ public final class Desk extends SplitPane {
         HBox.setHgrow(gap, Priority.ALWAYS);
         clock.getStyleClass().addAll("number", "quiet");
         clock.setMinWidth(Region.USE_PREF_SIZE);
-        strip.getChildren().addAll(play(), loop(), clock, gap, new TraceChoice(session, view));
+        strip.getChildren()
+                .addAll(
+                        play(),
+                        loop(),
+                        clock,
+                        gap,
+                        new PegStrip(session, view, time.pegs()),
+                        new TraceChoice(session, view));
         getItems().addAll(matrix, right);
         SplitPane.setResizableWithParent(matrix, false);
         session.stateProperty().addListener((o, a, b) -> showClock());

@@ -5,10 +5,12 @@ import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
+import ivrik.app.shape.Aimed;
 import ivrik.core.look.Lists;
 import ivrik.core.look.Look;
 import ivrik.core.look.Onto;
 import ivrik.core.look.Reach;
+import ivrik.core.look.Target;
 import ivrik.core.project.Arrange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
@@ -224,6 +226,7 @@ final class LayerStrip extends HBox {
                                                                                 view.frame.get(),
                                                                                 to / 100)))));
         amount.setId("onto-amount");
+        Aimed.at(amount, session, view, new Target.OfOnto());
         showAmount();
         return amount;
     }

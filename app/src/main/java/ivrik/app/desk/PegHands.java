@@ -11,6 +11,7 @@ import ivrik.core.motion.PegEdits;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Layer;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableSet;
@@ -20,12 +21,13 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.LongUnaryOperator;
+import java.util.function.UnaryOperator;
 
 /** The pegs of the traced value that are picked, in any lanes, and what is done to them together. */
 public final class PegHands {
     private final Session session;
     private final View view;
-    private final Runnable shown;
+    private final List<Runnable> shown = new ArrayList<>();
     private final Map<Integer, TreeSet<Long>> picked = new TreeMap<>();
     private Map<Integer, List<Peg>> copied = Map.of();
 
@@ -35,7 +37,16 @@ public final class PegHands {
     PegHands(Session session, View view, Runnable shown) {
         this.session = session;
         this.view = view;
-        this.shown = shown;
+        this.shown.add(shown);
+    }
+
+    /** Tells one more of what is picked. */
+    void onPicked(Runnable told) {
+        shown.add(told);
+    }
+
+    private void tell() {
+        shown.forEach(Runnable::run);
     }
 
     boolean isPicked(int lane, long frame) {
@@ -51,6 +62,27 @@ public final class PegHands {
         return all.size() == 1 ? Optional.of(all.getFirst()) : Optional.empty();
     }
 
+    /** The peg that is picked; none where several are, or it is gone. */
+    Optional<Peg> onlyPeg() {
+        return only().filter(one -> one.lane() < rows().count())
+                .flatMap(one -> value(one.lane()).pegAt(one.frame()));
+    }
+
+    /** Changes the one that is picked; not to a frame where another stands. */
+    void changeOnly(String name, UnaryOperator<Peg> change) {
+        Picked one = only().orElse(null);
+        Peg peg = onlyPeg().orElse(null);
+        if (peg == null) {
+            return;
+        }
+        Peg changed = change.apply(peg);
+        Value others = value(one.lane()).without(peg.frame());
+        if (others.pegAt(changed.frame()).isEmpty()) {
+            session.editLayer(name, layer -> put(layer, one.lane(), others.with(changed)));
+            pickOnly(one.lane(), changed.frame());
+        }
+    }
+
     public boolean any() {
         return picked.values().stream().anyMatch(f -> !f.isEmpty());
     }
@@ -61,7 +93,7 @@ public final class PegHands {
 
     void pickNone() {
         picked.clear();
-        shown.run();
+        tell();
     }
 
     void pickOnly(int lane, long frame) {
@@ -71,14 +103,14 @@ public final class PegHands {
 
     private void pick(int lane, long frame) {
         picked.computeIfAbsent(lane, l -> new TreeSet<>()).add(frame);
-        shown.run();
+        tell();
     }
 
     /** Picks one more, or lets go of it. */
     void toggle(int lane, long frame) {
         if (isPicked(lane, frame)) {
             picked.get(lane).remove(frame);
-            shown.run();
+            tell();
         } else {
             pick(lane, frame);
         }
@@ -97,7 +129,7 @@ public final class PegHands {
                 }
             }
         }
-        shown.run();
+        tell();
     }
 
     /** Picks all pegs of the traced value in every lane. */
@@ -180,7 +212,7 @@ public final class PegHands {
                     frames.forEach(f -> mirrored.add(frames.first() + frames.last() - f));
                     return mirrored;
                 });
-        shown.run();
+        tell();
     }
 
     /** Stretches the picked pegs in time about the first of them. */
@@ -199,7 +231,7 @@ public final class PegHands {
                     frames.forEach(f -> moved.add(place.applyAsLong(f)));
                     return moved;
                 });
-        shown.run();
+        tell();
     }
 
     private long first() {
@@ -328,7 +360,7 @@ public final class PegHands {
                         picked.put(lane, there);
                     });
             gesture.editLayer(layer -> put(layer, moved));
-            shown.run();
+            tell();
         }
     }
 }

@@ -98,7 +98,7 @@ final class TraceChoice extends HBox {
                             "trace-other",
                             other.title(session.state()),
                             "Shown and pegged in the rows: the number last pressed in the"
-                                + " close-up");
+                                    + " close-up");
             shown.setSelected(true);
             shown.setOnAction(e -> shown.setSelected(true));
             getChildren().add(shown);
@@ -111,7 +111,7 @@ final class TraceChoice extends HBox {
                         "trace-tall",
                         "one plot",
                         "All lanes in one tall plot, or each in its row. Alt and the wheel:"
-                            + " closer");
+                                + " closer");
         tall.setSelected(view.tall.get());
         tall.setOnAction(e -> view.tall.set(tall.isSelected()));
         return tall;

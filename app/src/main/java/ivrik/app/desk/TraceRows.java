@@ -5,10 +5,8 @@ import ivrik.app.session.View;
 import ivrik.core.look.Burst;
 import ivrik.core.look.Driven;
 import ivrik.core.look.Look;
-import ivrik.core.look.Place;
 import ivrik.core.look.Target;
 import ivrik.core.look.Target.OfLane;
-import ivrik.core.look.Target.OfPlace;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Targets;
 import ivrik.core.motion.Instant;
@@ -99,9 +97,7 @@ final class TraceRows {
     }
 
     private Optional<Parameter> range(Target target) {
-        return target instanceof OfPlace place
-                ? Optional.ofNullable(Place.RANGES.get(place.part()))
-                : state.look().flatMap(look -> Targets.range(look, target));
+        return state.look().flatMap(look -> Targets.range(look, target));
     }
 
     /** The range that shows all of every row's trace, so that rows compare. */
@@ -130,8 +126,11 @@ final class TraceRows {
                 };
         return look.step(target.stepId())
                 .filter(s -> s.kind().description().knows(name))
-                .filter(s -> s.kind().description().parameter(name).jitters())
-                .map(s -> farthest(s.amounts(target.lane()).jitter().amount(), 0))
+                .map(
+                        s ->
+                                s.amounts(Math.max(0, target.lane()))
+                                        .jitterOf(s.kind().description().parameter(name)))
+                .map(jitter -> farthest(jitter.amount(), 0))
                 .orElse(0.0);
     }
 

@@ -54,8 +54,8 @@ final class LineHandle extends LaneHandle {
 
     @Override
     public void draw(GraphicsContext g, Palette p, Mapping m) {
-        List<LaneKind> kinds = LaneEdits.kinds(session.state());
-        int working = session.state().lane();
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
+        int working = LaneEdits.share(session.state());
         Point2D middle = middle(m);
         for (int k = 1; k <= kinds.size(); k++) {
             int lane = (working + k) % kinds.size();
@@ -89,7 +89,7 @@ final class LineHandle extends LaneHandle {
 
     @Override
     public boolean pressed(MouseEvent e, Mapping m) {
-        Point2D knob = middle(m).add(end(session.state().lane(), m, BEYOND));
+        Point2D knob = middle(m).add(end(LaneEdits.share(session.state()), m, BEYOND));
         if (e.getButton() != MouseButton.PRIMARY || knob.distance(e.getX(), e.getY()) > REACH) {
             return false;
         }
@@ -106,7 +106,7 @@ final class LineHandle extends LaneHandle {
         double px = 2 * Math.max(0, to.magnitude() - BEYOND) / m.zoom();
         double length = Math.rint(px * unit) / unit;
         String step = session.state().stepId();
-        int working = session.state().lane();
+        int working = LaneEdits.share(session.state());
         long frame = view.frame.get();
         gesture.editLook(
                 look -> {

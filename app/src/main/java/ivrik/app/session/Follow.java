@@ -1,6 +1,7 @@
 package ivrik.app.session;
 
 import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 
 import javafx.geometry.Point2D;
 
@@ -34,6 +35,9 @@ public enum Follow {
     public Look moved(Look look, String step, int lane, long frame, Point2D to) {
         Point2D by = to.subtract(LaneEdits.shift(look, step, lane, frame));
         Look moved = put(look, step, lane, frame, to);
+        if (look.step(step).filter(Step::isWhole).isPresent()) {
+            return moved;
+        }
         int opposite = opposite(look, lane);
         for (int i = 0; i < look.lanes().size(); i++) {
             if (i == lane || look.lanes().get(i).hold()) {

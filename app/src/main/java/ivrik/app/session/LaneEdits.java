@@ -39,6 +39,13 @@ public final class LaneEdits {
         return Math.min(state.lane(), Math.max(0, shares(state).size() - 1));
     }
 
+    /** Works on another of {@link #shares}; the picture as one is worked on anyway. */
+    public static void select(Session session, int share) {
+        if (shares(session.state()).size() > 1) {
+            session.selectLane(share);
+        }
+    }
+
     /** The selected treatment, if there is one. */
     public static Optional<Treatment> treatment(State state) {
         return state.step().map(Step::kind);

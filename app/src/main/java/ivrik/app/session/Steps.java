@@ -97,11 +97,16 @@ public final class Steps {
         }
     }
 
-    /** Moves a treatment of the whole picture before the lanes or after them. */
+    /** Does a treatment elsewhere on the road; the lane being worked on gives the picture its amounts. */
     public void place(String id, Section section) {
+        int lane = session.state().lane();
         session.editLook(
-                section == Section.PREPARE ? "Before the lanes" : "After the lanes",
-                l -> l.withStep(id, s -> s.withSection(section)));
+                switch (section) {
+                    case PREPARE -> "To the picture before the lanes";
+                    case LANES -> "To each lane";
+                    case FINISH -> "To the picture after the lanes";
+                },
+                l -> l.withStepIn(section, id, lane));
     }
 
     private static String title(Look look, String step) {

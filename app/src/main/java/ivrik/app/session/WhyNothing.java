@@ -71,7 +71,8 @@ public final class WhyNothing {
             return Optional.of("Nothing changes: the look " + look.name() + " is off");
         }
         String lane = look.model().lanes().get(after.lane()).title();
-        if (!look.isShown(after.lane())) {
+        boolean whole = after.step().filter(Step::isWhole).isPresent();
+        if (!whole && !look.isShown(after.lane())) {
             return Optional.of(
                     "Nothing changes: "
                             + lane
@@ -98,7 +99,9 @@ public final class WhyNothing {
             if (step.picture().isEmpty() && step.kind().needsPicture(settings)) {
                 return Optional.of("Nothing changes: choose the picture that " + title + " uses");
             }
-            if (look.lanes().get(after.lane()).hold() && step.kind() instanceof Move) {
+            if (!step.isWhole()
+                    && look.lanes().get(after.lane()).hold()
+                    && step.kind() instanceof Move) {
                 return Optional.of(
                         "Nothing changes: " + lane + " is held and takes no part in movement");
             }

@@ -28,6 +28,7 @@ import javafx.scene.control.SeparatorMenuItem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -40,18 +41,25 @@ public final class Aimed {
     private final NumberField field;
     private final Session session;
     private final View view;
-    private final Target target;
+    private final Supplier<Target> aim;
 
-    private Aimed(NumberField field, Session session, View view, Target target) {
+    private Aimed(NumberField field, Session session, View view, Supplier<Target> aim) {
         this.field = field;
         this.session = session;
         this.view = view;
-        this.target = target;
+        this.aim = aim;
     }
 
     /** Aims a field that shows and sets the number by itself. */
     public static void at(NumberField field, Session session, View view, Target target) {
-        Aimed aimed = new Aimed(field, session, view, target);
+        at(field, session, view, () -> target);
+    }
+
+    /**
+     * @param aim what it is aimed at now
+     */
+    public static void at(NumberField field, Session session, View view, Supplier<Target> aim) {
+        Aimed aimed = new Aimed(field, session, view, aim);
         field.focusedProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -66,9 +74,7 @@ public final class Aimed {
                     menu.show(field, e.getScreenX(), e.getScreenY());
                     e.consume();
                 });
-        if (!(target instanceof Target.OfDial) && !(target instanceof Target.OfPlace)) {
-            WhileShown.listen(field, aimed::mark, session.stateProperty());
-        }
+        WhileShown.listen(field, aimed::mark, session.stateProperty());
     }
 
     /**
@@ -124,6 +130,10 @@ public final class Aimed {
     }
 
     private void trace() {
+        Target target = aim.get();
+        if (!Targets.isKeyed(target)) {
+            return;
+        }
         State state = session.state();
         if (target.lane() >= 0 && target.lane() != state.lane()) {
             session.selectLane(target.lane());
@@ -140,7 +150,10 @@ public final class Aimed {
     /** Says by a stroke under the number that dials drive it. */
     private void mark() {
         boolean driven =
-                session.state().look().filter(l -> !Dialling.of(l, target).isEmpty()).isPresent();
+                session.state()
+                        .look()
+                        .filter(l -> !Dialling.of(l, aim.get()).isEmpty())
+                        .isPresent();
         field.getStyleClass().remove(DIALLED);
         if (driven) {
             field.getStyleClass().add(DIALLED);
@@ -148,14 +161,18 @@ public final class Aimed {
     }
 
     private List<MenuItem> items() {
-        List<MenuItem> items = new ArrayList<>(List.of(peg()));
+        Target target = aim.get();
+        List<MenuItem> items = new ArrayList<>();
+        if (Targets.isKeyed(target)) {
+            items.add(peg(target));
+            items.add(new SeparatorMenuItem());
+        }
         boolean drivable =
                 !(target instanceof Target.OfDial) && !(target instanceof Target.OfPlace);
         if (!drivable) {
             return items;
         }
         Look look = session.state().look().orElseThrow();
-        items.add(new SeparatorMenuItem());
         items.add(Controls.item("Put it on a new dial", () -> onNew(List.of(target))));
         List<Target> all =
                 IntStream.range(0, target.lane() < 0 ? 0 : look.lanes().size())
@@ -191,7 +208,7 @@ public final class Aimed {
     }
 
     private void onNew(List<Target> targets) {
-        String title = title(session.state().look().orElseThrow(), target, targets.size() == 1);
+        String title = title(session.state().look().orElseThrow(), aim.get(), targets.size() == 1);
         session.editLook("New dial " + title, l -> Dialling.onNew(l, targets, title));
     }
 
@@ -218,7 +235,7 @@ public final class Aimed {
                 : Character.toUpperCase(plain.charAt(0)) + plain.substring(1);
     }
 
-    private MenuItem peg() {
+    private MenuItem peg(Target target) {
         int look = session.state().lookNumber();
         long frame = view.frame.get();
         Value value =

@@ -41,7 +41,7 @@ final class KernelGrid extends VBox {
                                                     LaneEdits.with(
                                                             look,
                                                             session.state().stepId(),
-                                                            session.state().lane(),
+                                                            LaneEdits.share(session.state()),
                                                             view.frame.get(),
                                                             name,
                                                             to)));
@@ -54,12 +54,14 @@ final class KernelGrid extends VBox {
     }
 
     void show(State state) {
-        of.setText("weights of " + LaneEdits.kinds(state).get(state.lane()).title());
+        of.setText("weights of " + LaneEdits.shares(state).get(LaneEdits.share(state)).title());
         state.step()
                 .ifPresent(
                         step -> {
                             for (int i = 0; i < fields.size(); i++) {
-                                var value = step.amounts(state.lane()).value(KernelFilter.name(i));
+                                var value =
+                                        step.amounts(LaneEdits.share(state))
+                                                .value(KernelFilter.name(i));
                                 if (value != null) {
                                     fields.get(i).show(value.at(view.frame.get()));
                                 }

@@ -1,5 +1,6 @@
 package ivrik.app.shape;
 
+import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.look.Amounts;
@@ -23,7 +24,7 @@ public abstract class LaneHandle implements Handle {
 
     /** Of the lane being worked on. */
     protected final Amounts amounts() {
-        return amounts(session.state().lane());
+        return amounts(LaneEdits.share(session.state()));
     }
 
     @Override

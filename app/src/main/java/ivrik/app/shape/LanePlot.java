@@ -196,7 +196,7 @@ final class LanePlot extends LaneDrawing {
             return;
         }
         String step = session.state().stepId();
-        int lane = session.state().lane();
+        int lane = LaneEdits.share(session.state());
         double in = Math.clamp(100 * e.getX() / getWidth(), 0, 100);
         gesture.editLook(
                 look ->

@@ -151,9 +151,7 @@ final class LaneRuler extends LaneDrawing {
             }
         }
         List<LaneKind> kinds = LaneEdits.shares(session.state());
-        if (kinds.size() > 1) {
-            session.selectLane(lane);
-        }
+        LaneEdits.select(session, lane);
         gesture = session.gesture("Set " + kinds.get(lane).title() + " " + parameter.title());
         dragged(e);
     }

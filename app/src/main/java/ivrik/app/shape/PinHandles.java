@@ -54,8 +54,8 @@ final class PinHandles extends LaneHandle {
 
     @Override
     public void draw(GraphicsContext g, Palette p, Mapping m) {
-        int working = session.state().lane();
-        var kinds = LaneEdits.kinds(session.state());
+        int working = LaneEdits.share(session.state());
+        var kinds = LaneEdits.shares(session.state());
         for (int k = 1; k <= kinds.size(); k++) {
             int lane = (working + k) % kinds.size();
             Amounts a = amounts(lane);
@@ -85,7 +85,7 @@ final class PinHandles extends LaneHandle {
 
     @Override
     public boolean pressed(MouseEvent e, Mapping m) {
-        int lane = session.state().lane();
+        int lane = LaneEdits.share(session.state());
         Amounts a = amounts(lane);
         pin = -1;
         for (int i = 0; i < a.count(Pins.SERIES); i++) {
@@ -132,7 +132,7 @@ final class PinHandles extends LaneHandle {
             return;
         }
         String step = session.state().stepId();
-        int lane = session.state().lane();
+        int lane = LaneEdits.share(session.state());
         long frame = view.frame.get();
         Point2D at = inPicture(e, m);
         String x = Pins.SERIES.address(pin, standing ? "x" : "dx");

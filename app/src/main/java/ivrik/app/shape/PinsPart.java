@@ -31,7 +31,7 @@ final class PinsPart extends VBox {
                                 look ->
                                         look.withAmounts(
                                                 session.state().stepId(),
-                                                session.state().lane(),
+                                                LaneEdits.share(session.state()),
                                                 a -> {
                                                     int n = a.count(Pins.SERIES);
                                                     return n == 0
@@ -49,8 +49,11 @@ final class PinsPart extends VBox {
     }
 
     void show(State state) {
-        int n = state.step().map(s -> s.lanes().get(state.lane()).count(Pins.SERIES)).orElse(0);
-        String lane = LaneEdits.kinds(state).get(state.lane()).title();
+        int n =
+                state.step()
+                        .map(s -> s.lanes().get(LaneEdits.share(state)).count(Pins.SERIES))
+                        .orElse(0);
+        String lane = LaneEdits.shares(state).get(LaneEdits.share(state)).title();
         count.setText(lane + (n == 1 ? " has 1 pin" : " has " + n + " pins"));
     }
 }

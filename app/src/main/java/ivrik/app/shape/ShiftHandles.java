@@ -35,11 +35,11 @@ final class ShiftHandles extends LaneHandle {
 
     @Override
     public void draw(GraphicsContext g, Palette p, Mapping m) {
-        List<LaneKind> lanes = LaneEdits.kinds(session.state());
+        List<LaneKind> lanes = LaneEdits.shares(session.state());
         if (!LaneEdits.hasShift(session.state())) {
             return;
         }
-        int working = session.state().lane();
+        int working = LaneEdits.share(session.state());
         g.setFont(p.words(11));
         for (int i = 0; i < lanes.size(); i++) {
             if (i != working) {
@@ -80,13 +80,13 @@ final class ShiftHandles extends LaneHandle {
         if (!LaneEdits.hasShift(session.state()) || e.getButton() != MouseButton.PRIMARY) {
             return false;
         }
-        int working = session.state().lane();
-        List<LaneKind> kinds = LaneEdits.kinds(session.state());
+        int working = LaneEdits.share(session.state());
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
         for (int k = 0; k < kinds.size(); k++) {
             int i = (working + k) % kinds.size();
             Point2D place = place(i, m);
             if (place.distance(e.getX(), e.getY()) < REACH) {
-                session.selectLane(i);
+                LaneEdits.select(session, i);
                 lane = i;
                 grip = place.subtract(e.getX(), e.getY());
                 gesture = session.gesture("Move " + kinds.get(i).title());

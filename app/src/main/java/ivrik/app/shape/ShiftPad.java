@@ -5,6 +5,7 @@ import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
+import ivrik.core.look.Look;
 import ivrik.core.separation.LaneKind;
 
 import javafx.beans.property.ObjectProperty;
@@ -41,7 +42,7 @@ public final class ShiftPad extends LaneDrawing {
 
     @Override
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
-        List<LaneKind> kinds = LaneEdits.kinds(session.state());
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
         List<Point2D> points =
                 LaneEdits.hasShift(session.state())
                         ? LaneEdits.shifts(session.state(), view.frame.get())
@@ -62,7 +63,8 @@ public final class ShiftPad extends LaneDrawing {
         if (points.isEmpty()) {
             return;
         }
-        int working = session.state().lane();
+        int working = LaneEdits.share(session.state());
+        Look look = session.state().look().orElseThrow();
         g.setLineDashes(2, 3);
         g.setStroke(p.colour("quiet"));
         for (int i = 0; i < points.size(); i++) {
@@ -74,7 +76,7 @@ public final class ShiftPad extends LaneDrawing {
         g.setFont(p.words(11));
         for (int k = 1; k <= points.size(); k++) {
             int i = (working + k) % points.size();
-            boolean held = session.state().look().orElseThrow().lanes().get(i).hold();
+            boolean held = kinds.size() > 1 && look.lanes().get(i).hold();
             point(g, p, place(points.get(i)), kinds.get(i), i == working, held);
         }
     }
@@ -126,9 +128,9 @@ public final class ShiftPad extends LaneDrawing {
         if (!LaneEdits.hasShift(session.state())) {
             return;
         }
-        List<LaneKind> kinds = LaneEdits.kinds(session.state());
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
         List<Point2D> points = LaneEdits.shifts(session.state(), view.frame.get());
-        int working = session.state().lane();
+        int working = LaneEdits.share(session.state());
         lane = working;
         for (int k = 0; k < kinds.size(); k++) {
             int i = (working + k) % kinds.size();
@@ -137,7 +139,7 @@ public final class ShiftPad extends LaneDrawing {
                 break;
             }
         }
-        session.selectLane(lane);
+        LaneEdits.select(session, lane);
         boolean taken = place(points.get(lane)).distance(e.getX(), e.getY()) < RADIUS + 4;
         grip = taken ? place(points.get(lane)).subtract(e.getX(), e.getY()) : Point2D.ZERO;
         gesture = session.gesture("Move " + kinds.get(lane).title() + suffix());

@@ -61,7 +61,7 @@ final class SpectrumStrip extends LaneDrawing {
                 || !(LaneEdits.treatment(session.state()).orElse(null) instanceof Dispersion)) {
             return;
         }
-        List<LaneKind> kinds = look.model().lanes();
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
         if (gesture == null) {
             chooseRoom(look, kinds.size());
         }
@@ -102,7 +102,7 @@ final class SpectrumStrip extends LaneDrawing {
             g.setFill(wavelength(k, n));
             g.fillRect(x(length * ((k + 0.5) / n - 0.5)) - wide / 2, y - high, wide, high);
         }
-        boolean working = number == session.state().lane();
+        boolean working = number == LaneEdits.share(session.state());
         g.setFill(p.ink(kind));
         g.setFont(p.words(12));
         g.fillText(kind.letter(), 7, y - 8);
@@ -144,9 +144,10 @@ final class SpectrumStrip extends LaneDrawing {
         if (look == null) {
             return;
         }
-        lane = Math.clamp((int) (e.getY() / STRIP), 0, look.lanes().size() - 1);
-        session.selectLane(lane);
-        gesture = session.gesture("Set " + look.model().lanes().get(lane).title() + " length");
+        List<LaneKind> kinds = LaneEdits.shares(session.state());
+        lane = Math.clamp((int) (e.getY() / STRIP), 0, kinds.size() - 1);
+        LaneEdits.select(session, lane);
+        gesture = session.gesture("Set " + kinds.get(lane).title() + " length");
         dragged(e);
     }
 

@@ -9,11 +9,13 @@ import ivrik.core.look.Burst;
 import ivrik.core.look.Bursting;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Jitter;
 
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** Commands of the bursts of the look on the desk. */
 final class BurstWork {
@@ -97,7 +99,11 @@ final class BurstWork {
     }
 
     private static Amounts reseeded(Amounts amounts) {
-        return amounts.withJitter(amounts.jitter().withSeed(amounts.jitter().seed() + 1))
+        Map<String, Jitter> own = new TreeMap<>(amounts.jitters());
+        own.replaceAll((name, jitter) -> jitter.withSeed(jitter.seed() + 1));
+        Jitter jitter = amounts.jitter();
+        return amounts.withJitter(jitter.withSeed(jitter.seed() + 1))
+                .withJitters(own)
                 .withSeed(amounts.seed() + 1);
     }
 }

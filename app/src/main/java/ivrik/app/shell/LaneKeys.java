@@ -32,7 +32,7 @@ final class LaneKeys {
             change(treatment.description().main(), dx - dy);
             return;
         }
-        int lane = session.state().lane();
+        int lane = LaneEdits.share(session.state());
         String step = session.state().stepId();
         long frame = view.frame.get();
         Point2D from = LaneEdits.shifts(session.state(), frame).get(lane);
@@ -42,7 +42,7 @@ final class LaneKeys {
     }
 
     private void change(Parameter main, double steps) {
-        int lane = session.state().lane();
+        int lane = LaneEdits.share(session.state());
         String step = session.state().stepId();
         long frame = view.frame.get();
         session.editLook(
@@ -60,11 +60,11 @@ final class LaneKeys {
     }
 
     private String title() {
-        return LaneEdits.kinds(session.state()).get(session.state().lane()).title();
+        return LaneEdits.shares(session.state()).get(LaneEdits.share(session.state())).title();
     }
 
     void rest() {
-        int lane = session.state().lane();
+        int lane = LaneEdits.share(session.state());
         String step = session.state().stepId();
         session.editLook(
                 "Defaults of " + title(),

@@ -281,6 +281,7 @@ class LayersTest {
         assertThat(lanes.get(1).feed().beyond()).isEqualTo(EdgeFill.WRAP);
         assertThat(d.text("#red-feed")).isEqualTo("of two");
         assertThat(d.text("#green-feed")).isEqualTo("3 late");
+        Driver.run(() -> d.window.session().selectLane(0));
         type("#feed-scale", "60");
         assertThat(layer(0).look().lanes().get(0).feed().place().scale().rest()).isEqualTo(0.6);
     }

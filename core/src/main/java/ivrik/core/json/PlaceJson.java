@@ -11,25 +11,30 @@ final class PlaceJson {
 
     static ObjectNode write(Place place) {
         ObjectNode node = Json.MAPPER.createObjectNode().put("fit", Fields.word(place.fit()));
-        node.set("x", ValueJson.write(place.x()));
-        node.set("y", ValueJson.write(place.y()));
-        node.set("scale", ValueJson.write(place.scale()));
-        node.set("angleDegrees", ValueJson.write(place.angleDegrees()));
+        for (Place.Part part : Place.PARTS) {
+            node.set(name(part), ValueJson.write(part.value().apply(place)));
+        }
         return node.put("flipX", place.flipX()).put("flipY", place.flipY());
     }
 
     static Place read(Fields fields) {
-        return new Place(
-                fields.word("fit", Place.FITTED.fit()),
-                number(fields, "x", "x", Place.FITTED.x()),
-                number(fields, "y", "y", Place.FITTED.y()),
-                number(fields, "scale", "scale", Place.FITTED.scale()),
-                number(fields, "angleDegrees", "angle", Place.FITTED.angleDegrees()),
-                fields.flag("flipX", false),
-                fields.flag("flipY", false));
+        Place place = Place.FITTED.withFit(fields.word("fit", Place.FITTED.fit()));
+        for (Place.Part part : Place.PARTS) {
+            Value rest = part.value().apply(Place.FITTED);
+            place =
+                    part.with()
+                            .apply(place, ValueJson.read(fields, name(part), rest, part.range()));
+        }
+        return place.withFlips(fields.flag("flipX", false), fields.flag("flipY", false));
     }
 
-    private static Value number(Fields fields, String name, String range, Value otherwise) {
-        return ValueJson.read(fields, name, otherwise, Place.RANGES.get(range));
+    /** Its name in files. */
+    private static String name(Place.Part part) {
+        return switch (part.name()) {
+            case "angle" -> "angleDegrees";
+            case "pivot-x" -> "pivotX";
+            case "pivot-y" -> "pivotY";
+            default -> part.name();
+        };
     }
 }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.UnknownNameException;
 import ivrik.core.look.Amounts;
+import ivrik.core.look.Amounts.Unbaked;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.look.Target;
@@ -13,7 +14,6 @@ import ivrik.core.motion.Value;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Parameter;
-import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Series;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
@@ -59,19 +59,39 @@ final class StepJson {
         ObjectNode node = Json.MAPPER.createObjectNode();
         ObjectNode values = node.putObject("values");
         amounts.values().forEach((name, value) -> values.set(name, ValueJson.write(value)));
-        Jitter jitter = amounts.jitter();
-        if (!jitter.equals(Jitter.NONE)) {
-            ObjectNode written = node.putObject("jitter");
-            written.set("amount", ValueJson.write(jitter.amount()));
-            written.put("frequencyHz", jitter.frequencyHz())
-                    .put("kind", Fields.word(jitter.kind()))
-                    .put("seed", jitter.seed())
-                    .put("octaves", jitter.octaves());
-        }
+        write(amounts.jitter(), amounts.jitters(), node);
         if (amounts.seed() != Amounts.FIRST_SEED) {
             node.put("seed", amounts.seed());
         }
+        amounts.unbaked().ifPresent(unbaked -> node.set("unbaked", write(unbaked)));
         return node;
+    }
+
+    private static ObjectNode write(Unbaked unbaked) {
+        ObjectNode node = Json.MAPPER.createObjectNode();
+        ObjectNode values = node.putObject("values");
+        unbaked.values().forEach((name, value) -> values.set(name, ValueJson.write(value)));
+        write(unbaked.jitter(), unbaked.jitters(), node);
+        return node;
+    }
+
+    private static void write(Jitter jitter, Map<String, Jitter> jitters, ObjectNode node) {
+        if (!jitter.equals(Jitter.NONE)) {
+            node.set("jitter", write(jitter));
+        }
+        if (!jitters.isEmpty()) {
+            ObjectNode each = node.putObject("jitters");
+            jitters.forEach((name, one) -> each.set(name, write(one)));
+        }
+    }
+
+    private static ObjectNode write(Jitter jitter) {
+        ObjectNode node = Json.MAPPER.createObjectNode();
+        node.set("amount", ValueJson.write(jitter.amount()));
+        return node.put("frequencyHz", jitter.frequencyHz())
+                .put("kind", Fields.word(jitter.kind()))
+                .put("seed", jitter.seed())
+                .put("octaves", jitter.octaves());
     }
 
     /**
@@ -82,12 +102,13 @@ final class StepJson {
     static Step read(Fields fields, int lanes) {
         Treatment treatment = Treatments.named(fields.text("treatment"));
         Description description = treatment.description();
-        Step rest = Step.atRest(id(fields), treatment, lanes);
+        Section section = section(fields, treatment);
+        Step rest = Step.atRest(id(fields), treatment, section, lanes);
         Step step =
                 new Step(
                         rest.id(),
                         rest.treatment(),
-                        section(fields, treatment),
+                        section,
                         fields.flag("on", true),
                         fields.word("edgeFill", rest.edgeFill()),
                         fields.word("sampler", rest.sampler()),
@@ -118,10 +139,9 @@ final class StepJson {
     }
 
     private static Section section(Fields fields, Treatment treatment) {
-        boolean whole = treatment instanceof PictureTreatment;
-        Section rest = whole ? Section.FINISH : Section.LANES;
+        Section rest = Section.usual(treatment);
         Section section = fields.word("section", rest);
-        if (whole == (section == Section.LANES)) {
+        if (!Section.of(treatment).contains(section)) {
             fields.tell(
                     "its treatment cannot be done in the section "
                             + Fields.word(section)
@@ -158,7 +178,31 @@ final class StepJson {
         return new Amounts(
                 fields.read("values", rest.values(), f -> values(f, description)),
                 fields.read("jitter", Jitter.NONE, StepJson::jitter),
-                fields.whole("seed", Amounts.FIRST_SEED, Long.MIN_VALUE, Long.MAX_VALUE));
+                fields.read("jitters", Map.of(), f -> jitters(f, description)),
+                fields.whole("seed", Amounts.FIRST_SEED, Long.MIN_VALUE, Long.MAX_VALUE),
+                fields.object("unbaked").map(f -> unbaked(f, description)));
+    }
+
+    private static Map<String, Jitter> jitters(Fields fields, Description description) {
+        Map<String, Jitter> jitters = new TreeMap<>();
+        for (Parameter parameter : description.parameters()) {
+            if (fields.has(parameter.name())) {
+                jitters.put(
+                        parameter.name(),
+                        fields.read(parameter.name(), Jitter.NONE, StepJson::jitter));
+            }
+        }
+        return jitters;
+    }
+
+    private static Unbaked unbaked(Fields fields, Description description) {
+        return new Unbaked(
+                fields.read(
+                        "values",
+                        Amounts.atRest(description).values(),
+                        f -> values(f, description)),
+                fields.read("jitter", Jitter.NONE, StepJson::jitter),
+                fields.read("jitters", Map.of(), f -> jitters(f, description)));
     }
 
     private static Map<String, Value> values(Fields fields, Description description) {

@@ -10,22 +10,39 @@ import ivrik.core.treatment.Series;
 
 import java.util.Collections;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
  * One lane's share in a step, or the picture's: a value for each parameter, and what is random about it.
  *
- * @param jitter added to the values that jitter
+ * @param jitter added to the values that jitter, but those that have one of their own
+ * @param jitters those of single values, by their parameters
  * @param seed of what else is random
+ * @param unbaked what it was before its jitter was baked to pegs; empty where that is not so
  */
 @RecordBuilder
-public record Amounts(Map<String, Value> values, Jitter jitter, long seed)
+public record Amounts(
+        Map<String, Value> values,
+        Jitter jitter,
+        Map<String, Jitter> jitters,
+        long seed,
+        Optional<Unbaked> unbaked)
         implements AmountsBuilder.With {
     /** The seed where none is chosen. */
     public static final long FIRST_SEED = 1;
 
     public Amounts {
         values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
+        jitters = Collections.unmodifiableSortedMap(new TreeMap<>(jitters));
+    }
+
+    /** Values and jitter of their own, as they were before the jitter became pegs. */
+    public record Unbaked(Map<String, Value> values, Jitter jitter, Map<String, Jitter> jitters) {
+        public Unbaked {
+            values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
+            jitters = Collections.unmodifiableSortedMap(new TreeMap<>(jitters));
+        }
     }
 
     /** All parameters at rest. */
@@ -34,7 +51,7 @@ public record Amounts(Map<String, Value> values, Jitter jitter, long seed)
         for (Parameter parameter : description.parameters()) {
             values.put(parameter.name(), Value.of(parameter.rest()));
         }
-        return new Amounts(values, Jitter.NONE, FIRST_SEED);
+        return new Amounts(values, Jitter.NONE, Map.of(), FIRST_SEED, Optional.empty());
     }
 
     /** What a lane has where a treatment is shown off. */
@@ -44,6 +61,45 @@ public record Amounts(Map<String, Value> values, Jitter jitter, long seed)
             amounts = amounts.with(parameter.name(), Value.of(parameter.shownFor(lane, lanes)));
         }
         return amounts;
+    }
+
+    /** What is added to a value at random: its own jitter, or the lane's where that is added to such values. */
+    public Jitter jitterOf(Parameter parameter) {
+        Jitter own = jitters.get(parameter.name());
+        return own != null ? own : parameter.jitters() ? jitter : Jitter.NONE;
+    }
+
+    /** With a value's own jitter. */
+    public Amounts withJitter(String parameter, Jitter own) {
+        Map<String, Jitter> changed = new TreeMap<>(jitters);
+        changed.put(parameter, own);
+        return withJitters(changed);
+    }
+
+    /** With its jitter in pegs: these values, and no jitter; {@link #unbaked} keeps what was. */
+    public Amounts baked(Map<String, Value> pegged) {
+        Map<String, Value> changed = new TreeMap<>(values);
+        changed.putAll(pegged);
+        Unbaked before = new Unbaked(values, jitter, jitters);
+        return with(
+                a ->
+                        a.values(changed)
+                                .jitter(jitter.withAmount(Value.ZERO))
+                                .jitters(Map.of())
+                                .unbaked(Optional.of(before)));
+    }
+
+    /** As it was before its jitter was baked; itself if it was not. */
+    public Amounts unbakedAgain() {
+        return unbaked.map(
+                        u ->
+                                with(
+                                        a ->
+                                                a.values(u.values())
+                                                        .jitter(u.jitter())
+                                                        .jitters(u.jitters())
+                                                        .unbaked(Optional.empty())))
+                .orElse(this);
     }
 
     public Value value(String parameter) {
@@ -98,10 +154,14 @@ public record Amounts(Map<String, Value> values, Jitter jitter, long seed)
 
     /** With jitter, and what else is random, drawn from a seed. */
     public Amounts seeded(long from) {
-        return new Amounts(values, jitter.withSeed(from), from);
+        Map<String, Jitter> changed = new TreeMap<>(jitters);
+        changed.replaceAll((name, one) -> one.withSeed(from));
+        return with(a -> a.jitter(jitter.withSeed(from)).jitters(changed).seed(from));
     }
 
     public boolean isMoving() {
-        return jitter.amount().isMoving() || values.values().stream().anyMatch(Value::isMoving);
+        return jitter.amount().isMoving()
+                || jitters.values().stream().anyMatch(j -> j.amount().isMoving())
+                || values.values().stream().anyMatch(Value::isMoving);
     }
 }

@@ -48,7 +48,7 @@ final class CutLooks {
         return Look.atRest("lane-wipe", new Rgb())
                 .withNote(
                         "Wipes each lane to the next shot from the cut on, at its own speed; a clip"
-                            + " by itself stays as it is.")
+                                + " by itself stays as it is.")
                 .withDials(
                         Lists.plus(
                                 ofLanes(FeedParts.WIPE, " takes", "frames", Phase.MOST_FRAMES),

@@ -2,6 +2,7 @@ package ivrik.core.look;
 
 import ivrik.core.look.Target.OfBurst;
 import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfStep;
 import ivrik.core.motion.Instant;
 
 import java.util.HashMap;
@@ -37,7 +38,11 @@ public final class Driven {
     }
 
     private static boolean isRate(Target target) {
-        return target instanceof OfLane of && of.parameter().equals(OfLane.JITTER_RATE);
+        return switch (target) {
+            case OfLane of -> of.parameter().equals(OfLane.JITTER_RATE);
+            case OfStep of -> of.parameter().equals(OfLane.JITTER_RATE);
+            default -> false;
+        };
     }
 
     private static boolean isChosen(Look look, Dial.Link link) {

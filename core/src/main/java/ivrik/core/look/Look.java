@@ -3,6 +3,8 @@ package ivrik.core.look;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.UnknownNameException;
+import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfStep;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.Separation;
@@ -149,6 +151,39 @@ public record Look(
         List<Step> more = new ArrayList<>(steps);
         more.add(at, step);
         return withSteps(more);
+    }
+
+    /**
+     * With a step done elsewhere on the road, and driven there.
+     *
+     * @param lane which gives its amounts where lanes become one
+     */
+    public Look withStepIn(Section section, String id, int lane) {
+        int count = lanes.size();
+        return withStep(id, s -> s.inSection(section, count, lane))
+                .driving(
+                        t ->
+                                switch (t) {
+                                    case OfLane of when of.step().equals(id) ->
+                                            section == Section.LANES
+                                                    ? Stream.of(of)
+                                                    : of.lane() == lane
+                                                            ? Stream.of(
+                                                                    new OfStep(id, of.parameter()))
+                                                            : Stream.empty();
+                                    case OfStep of when of.step().equals(id) ->
+                                            section != Section.LANES
+                                                    ? Stream.of(of)
+                                                    : IntStream.range(0, count)
+                                                            .mapToObj(
+                                                                    i ->
+                                                                            new OfLane(
+                                                                                    id,
+                                                                                    i,
+                                                                                    of
+                                                                                            .parameter()));
+                                    default -> Stream.of(t);
+                                });
     }
 
     /** Without a step and what drives it. */

@@ -5,7 +5,6 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.treatment.Option;
-import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
@@ -45,16 +44,25 @@ public record Step(
     }
 
     /**
-     * A treatment that does nothing yet.
+     * A treatment that does nothing yet, where it is usually done.
      *
      * @param lanes how many lanes its look has
      */
     public static Step atRest(String id, Treatment treatment, int lanes) {
-        boolean whole = treatment instanceof PictureTreatment;
+        return atRest(id, treatment, Section.usual(treatment), lanes);
+    }
+
+    /**
+     * A treatment that does nothing yet.
+     *
+     * @param lanes how many lanes its look has
+     */
+    public static Step atRest(String id, Treatment treatment, Section section, int lanes) {
+        boolean whole = section != Section.LANES;
         return new Step(
                 id,
                 treatment.description().id(),
-                whole ? Section.FINISH : Section.LANES,
+                section,
                 true,
                 treatment.usualEdgeFill(),
                 Sampler.CUBIC,
@@ -94,6 +102,18 @@ public record Step(
     /** The chosen word of an option. */
     public String word(Option option) {
         return words.getOrDefault(option.name(), option.rest());
+    }
+
+    /**
+     * Done elsewhere on the road. Where lanes become one, one of them gives its amounts; where one becomes
+     * lanes, all are alike.
+     *
+     * @param count how many lanes the look has
+     * @param lane which gives its amounts
+     */
+    Step inSection(Section other, int count, int lane) {
+        boolean one = other != Section.LANES;
+        return withSection(other).withLanes(Collections.nCopies(one ? 1 : count, amounts(lane)));
     }
 
     /** With other amounts of a lane, or of the picture. */

@@ -19,11 +19,14 @@ public sealed interface Target {
         /** The amount of the jitter. */
         public static final String JITTER = "jitter";
 
+        /** Begins the name of the amount of a single parameter's own jitter: {@code jitter.x}. */
+        public static final String OWN_JITTER = JITTER + ".";
+
         /** The frequency of the jitter, in Hz; only the rest value of a dial drives it. */
         public static final String JITTER_RATE = "jitter-rate";
     }
 
-    /** A parameter of a step that is done to the whole picture. */
+    /** A parameter of a step that is done to the whole picture, or its jitter as of a lane. */
     record OfStep(String step, String parameter) implements Target {}
 
     /** A number of the reach, by its name in {@link Reach#PARTS}. */
@@ -99,6 +102,7 @@ public sealed interface Target {
      */
     static Target parse(String address, Separation model) {
         String[] words = address.split("\\.", 3);
+        boolean ownJitter = words.length == 3 && words[1].equals(OfLane.JITTER);
         if (words.length < 2 || words[0].isEmpty()) {
             throw new IllegalArgumentException(
                     "'" + address + "' is not an address such as shift-1.red.x");
@@ -115,8 +119,8 @@ public sealed interface Target {
             case "dial" -> new OfDial(address.substring("dial.".length()));
             case "burst" -> new OfBurst(words[1], words.length == 3 ? words[2] : "");
             default ->
-                    words.length == 2
-                            ? new OfStep(words[0], words[1])
+                    words.length == 2 || ownJitter
+                            ? new OfStep(words[0], address.substring(words[0].length() + 1))
                             : new OfLane(words[0], lane(words[1], model), words[2]);
         };
     }

@@ -40,20 +40,13 @@ public final class Targets {
     public static Optional<Value> value(Look look, Target target) {
         return switch (target) {
             case OfLane t ->
-                    amounts(look, t)
-                            .flatMap(
-                                    a ->
-                                            Optional.ofNullable(
-                                                    switch (t.parameter()) {
-                                                        case OfLane.JITTER -> a.jitter().amount();
-                                                        case OfLane.JITTER_RATE ->
-                                                                Value.of(a.jitter().frequencyHz());
-                                                        default -> a.value(t.parameter());
-                                                    }));
+                    look.step(t.step())
+                            .filter(s -> !s.isWhole())
+                            .flatMap(s -> value(s.amounts(t.lane()), t.parameter()));
             case OfStep t ->
                     look.step(t.step())
                             .filter(Step::isWhole)
-                            .flatMap(s -> Optional.ofNullable(s.amounts(0).value(t.parameter())));
+                            .flatMap(s -> value(s.amounts(0), t.parameter()));
             case OfReach t ->
                     Reach.PARTS.stream()
                             .filter(p -> p.name().equals(t.part()))
@@ -77,10 +70,24 @@ public final class Targets {
         return look.dials().stream().filter(d -> d.name().equals(target.dial())).findFirst();
     }
 
-    private static Optional<Amounts> amounts(Look look, OfLane target) {
-        return look.step(target.step())
-                .filter(s -> !s.isWhole())
-                .map(s -> s.amounts(target.lane()));
+    /** The parameter whose own jitter is meant; empty where none is. */
+    private static Optional<String> ownJitter(String parameter) {
+        return parameter.startsWith(OfLane.OWN_JITTER)
+                ? Optional.of(parameter.substring(OfLane.OWN_JITTER.length()))
+                : Optional.empty();
+    }
+
+    private static Optional<Value> value(Amounts amounts, String parameter) {
+        return Optional.ofNullable(
+                switch (parameter) {
+                    case OfLane.JITTER -> amounts.jitter().amount();
+                    case OfLane.JITTER_RATE -> Value.of(amounts.jitter().frequencyHz());
+                    default ->
+                            ownJitter(parameter)
+                                    .map(amounts.jitters()::get)
+                                    .map(Jitter::amount)
+                                    .orElseGet(() -> amounts.value(parameter));
+                });
     }
 
     /** With the value aimed at replaced; the look itself where that is not in it. */
@@ -88,7 +95,7 @@ public final class Targets {
         return switch (target) {
             case OfLane t ->
                     look.withAmounts(t.step(), t.lane(), a -> with(a, t.parameter(), value));
-            case OfStep t -> look.withAmounts(t.step(), 0, a -> a.with(t.parameter(), value));
+            case OfStep t -> look.withAmounts(t.step(), 0, a -> with(a, t.parameter(), value));
             case OfReach t -> look.withReach(look.reach().with(t.part(), value));
             case OfOnto t -> look.withOnto(new Onto(look.onto().blend(), value));
             case OfShutter t -> look.withShutter(look.shutter().withAngleDegrees(value));
@@ -128,19 +135,23 @@ public final class Targets {
             case OfLane.JITTER -> amounts.withJitter(amounts.jitter().withAmount(value));
             case OfLane.JITTER_RATE ->
                     amounts.withJitter(amounts.jitter().withFrequencyHz(value.rest()));
-            default -> amounts.with(parameter, value);
+            default ->
+                    ownJitter(parameter)
+                            .map(
+                                    of ->
+                                            amounts.withJitter(
+                                                    of,
+                                                    amounts.jitters()
+                                                            .getOrDefault(of, Jitter.NONE)
+                                                            .withAmount(value)))
+                            .orElseGet(() -> amounts.with(parameter, value));
         };
     }
 
     /** What the value aimed at is called, its unit and its range; empty where there is none. */
     public static Optional<Parameter> range(Look look, Target target) {
         return switch (target) {
-            case OfLane t ->
-                    switch (t.parameter()) {
-                        case OfLane.JITTER -> Optional.of(SHAKE);
-                        case OfLane.JITTER_RATE -> Optional.of(RATE);
-                        default -> parameter(look, t.step(), t.parameter());
-                    };
+            case OfLane t -> parameter(look, t.step(), t.parameter());
             case OfStep t -> parameter(look, t.step(), t.parameter());
             case OfReach t ->
                     Reach.PARTS.stream()
@@ -153,19 +164,41 @@ public final class Targets {
             case OfFeed t -> FeedParts.named(t.part()).map(FeedParts.Part::range);
             case OfDial t -> dial(look, t).map(Dial::range);
             case OfBurst t -> BurstParts.named(t.part()).map(BurstParts.Part::range);
-            case OfPlace t -> Optional.ofNullable(Place.RANGES.get(t.part()));
+            case OfPlace t -> Place.part(t.part()).map(Place.Part::range);
         };
     }
 
     private static Optional<Parameter> parameter(Look look, String step, String name) {
+        return switch (name) {
+            case OfLane.JITTER -> Optional.of(SHAKE);
+            case OfLane.JITTER_RATE -> Optional.of(RATE);
+            default ->
+                    ownJitter(name).isPresent() ? Optional.of(SHAKE) : described(look, step, name);
+        };
+    }
+
+    private static Optional<Parameter> described(Look look, String step, String name) {
         return look.step(step)
                 .map(s -> s.kind().description())
                 .filter(d -> d.knows(name))
                 .map((Description d) -> d.parameter(name));
     }
 
+    /** Whether pegs can move it; of the others only the rest counts. */
+    public static boolean isKeyed(Target target) {
+        return switch (target) {
+            case OfLane t -> !t.parameter().equals(OfLane.JITTER_RATE);
+            case OfStep t -> !t.parameter().equals(OfLane.JITTER_RATE);
+            case OfBurst t ->
+                    t.part().equals(BurstParts.STRENGTH) || t.part().equals(BurstParts.ANGLE);
+            default -> true;
+        };
+    }
+
     /** Whether there is such a target: its step, its parameter, its lane. */
     public static boolean exists(Look look, Target target) {
-        return target instanceof OfPlace || value(look, target).isPresent();
+        return target instanceof OfPlace place
+                ? Place.part(place.part()).isPresent()
+                : value(look, target).isPresent();
     }
 }

@@ -120,24 +120,13 @@ public record Layer(
 
     /** The value of a target that lies in the layer; empty if it lies in a look. */
     public Optional<Value> value(Target.OfPlace target) {
-        return Optional.ofNullable(
-                switch (target.part()) {
-                    case "x" -> place.x();
-                    case "y" -> place.y();
-                    case "scale" -> place.scale();
-                    case "angle" -> place.angleDegrees();
-                    default -> null;
-                });
+        return Place.part(target.part()).map(p -> p.value().apply(place));
     }
 
     /** With a number of its place replaced. */
     public Layer with(Target.OfPlace target, Value value) {
-        return switch (target.part()) {
-            case "x" -> withPlace(place.withX(value));
-            case "y" -> withPlace(place.withY(value));
-            case "scale" -> withPlace(place.withScale(value));
-            case "angle" -> withPlace(place.withAngleDegrees(value));
-            default -> this;
-        };
+        return Place.part(target.part())
+                .map(p -> withPlace(p.with().apply(place, value)))
+                .orElse(this);
     }
 }

@@ -117,7 +117,7 @@ public final class LookPlanner {
         return new LookPlan(
                 look.separation(),
                 colour,
-                pictureSteps(Section.PREPARE),
+                pictureSteps(Section.PREPARE, elsewhere),
                 plates(),
                 feeds(elsewhere),
                 steps(elsewhere),
@@ -126,20 +126,23 @@ public final class LookPlanner {
                 Math.clamp(at(look.onto().amount(), new OfOnto()), 0, 1),
                 reach(elsewhere),
                 overscan,
-                pictureSteps(Section.FINISH),
+                pictureSteps(Section.FINISH, elsewhere),
+                List.of(),
                 List.of());
+    }
+
+    /** The moments that its shutter sees; none if it is off. */
+    List<Instant> open() {
+        double angle =
+                Math.min(at(look.shutter().angleDegrees(), new OfShutter()), Shutter.MOST_DEGREES);
+        return angle <= 0 ? List.of() : look.shutter().moments(instant, angle);
     }
 
     /** The look with what its shutter sees. */
     LookPlan exposed(ColourSpace colour, Elsewhere elsewhere, double overscan) {
         LookPlan plan = plan(colour, elsewhere, overscan);
-        double angle =
-                Math.min(at(look.shutter().angleDegrees(), new OfShutter()), Shutter.MOST_DEGREES);
-        if (angle <= 0) {
-            return plan;
-        }
         List<LookPlan> moments =
-                look.shutter().moments(instant, angle).stream()
+                open().stream()
                         .map(
                                 moment ->
                                         new LookPlanner(look, moment, place)
@@ -208,12 +211,14 @@ public final class LookPlanner {
         return Collections.unmodifiableList(lanes);
     }
 
-    private List<PictureStepPlan> pictureSteps(Section section) {
+    private List<PictureStepPlan> pictureSteps(Section section, Elsewhere elsewhere) {
         List<PictureStepPlan> steps = new ArrayList<>();
         for (Step step : look.steps(section)) {
             Settings settings = step.on() ? settings(step, 0) : null;
             if (settings != null && !step.kind().isNeutral(settings)) {
-                steps.add(new PictureStepPlan(step.treatment(), settings));
+                steps.add(
+                        new PictureStepPlan(
+                                step.treatment(), settings, elsewhere.source(step.picture())));
             }
         }
         return List.copyOf(steps);
@@ -262,15 +267,9 @@ public final class LookPlanner {
         Map<String, Double> numbers = new HashMap<>();
         for (Map.Entry<String, Value> entry : amounts.values().entrySet()) {
             String name = entry.getKey();
-            Target target =
-                    step.isWhole()
-                            ? new OfStep(step.id(), name)
-                            : new OfLane(step.id(), lane, name);
-            double value = at(entry.getValue(), target);
+            double value = at(entry.getValue(), target(step, lane, name));
             Parameter parameter = description.parameter(name);
-            if (parameter.jitters()) {
-                value += jitter(step, lane, name);
-            }
+            value += jitter(step, lane, parameter);
             numbers.put(name, parameter.clamp(value));
         }
         if (step.kind() instanceof Move) {
@@ -291,13 +290,32 @@ public final class LookPlanner {
         return Targets.range(look, target).map(range -> range.clamp(now)).orElse(now);
     }
 
-    private double jitter(Step step, int lane, String name) {
-        Jitter jitter = step.amounts(lane).jitter();
-        double amount = at(jitter.amount(), new OfLane(step.id(), lane, OfLane.JITTER));
+    private static Target target(Step step, int lane, String name) {
+        return step.isWhole() ? new OfStep(step.id(), name) : new OfLane(step.id(), lane, name);
+    }
+
+    private double jitter(Step step, int lane, Parameter parameter) {
+        Amounts amounts = step.amounts(lane);
+        boolean own = amounts.jitters().containsKey(parameter.name());
+        if (!own && !parameter.jitters()) {
+            return 0;
+        }
+        String amount = own ? OfLane.OWN_JITTER + parameter.name() : OfLane.JITTER;
+        Jitter jitter = amounts.jitterOf(parameter);
+        return jitter(step, lane, parameter, at(jitter.amount(), target(step, lane, amount)));
+    }
+
+    /** What is added to a parameter at random, dials and bursts left out. */
+    public double ownJitter(Step step, int lane, Parameter parameter) {
+        Jitter jitter = step.amounts(lane).jitterOf(parameter);
+        return jitter(step, lane, parameter, jitter.amount().at(instant));
+    }
+
+    private double jitter(Step step, int lane, Parameter parameter, double amount) {
+        Jitter jitter = step.amounts(lane).jitterOf(parameter);
         double hz =
                 Math.clamp(
-                        jitter.frequencyHz()
-                                + driven.to(new OfLane(step.id(), lane, OfLane.JITTER_RATE)),
+                        jitter.frequencyHz() + driven.to(target(step, lane, OfLane.JITTER_RATE)),
                         0,
                         Jitter.MAX_FREQUENCY_HZ);
         return jitter.at(
@@ -306,7 +324,7 @@ public final class LookPlanner {
                 hz,
                 draw(step, jitter.seed()),
                 lane,
-                step.treatment() + "/" + name);
+                step.treatment() + "/" + parameter.name());
     }
 
     private Draw draw(Step step, long seed) {

@@ -14,6 +14,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
 /** A picture taken along a look's road at each moment that its shutter sees: the mean of what comes of it. */
@@ -21,13 +22,21 @@ final class MotionBlur {
     private MotionBlur() {}
 
     static void take(Passage passage, LookPlan look, Supplies supplies) {
+        take(passage, look, supplies, i -> passage.copy());
+    }
+
+    /**
+     * @param starts what is taken along the road at each moment, by its number
+     */
+    static void take(
+            Passage passage, LookPlan look, Supplies supplies, IntFunction<Passage> starts) {
         Workers workers = passage.site().workers();
-        Key key = passage.key().then(look.moments());
+        Key key = passage.key().then(look.moments()).then(look.places());
         List<Passage> moments = new ArrayList<>();
         for (LookPlan moment : look.moments()) {
-            Passage copy = passage.copy();
-            new Road(moment, supplies).take(copy);
-            moments.add(copy);
+            Passage one = starts.apply(moments.size());
+            new Road(moment, supplies).take(one);
+            moments.add(one);
         }
         if (moments.stream().allMatch(Passage::isOpaque)) {
             passage.set(ColourRows.mean(moments.stream().map(Passage::rows).toList()), key);

@@ -13,6 +13,7 @@ import ivrik.core.picture.Size;
 import ivrik.core.render.Plan.PictureStepPlan;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.PictureContext;
+import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Trait;
 import ivrik.core.treatment.ValidRegion;
 
@@ -25,9 +26,13 @@ import java.util.Optional;
  * differently, what mixes them sees all of them covered by the union.
  */
 record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
+    private PictureTreatment kind() {
+        return (PictureTreatment) step.kind();
+    }
+
     @Override
     public boolean isNeutral() {
-        return step.kind().isNeutral(step.settings());
+        return kind().isNeutral(step.settings());
     }
 
     @Override
@@ -37,7 +42,7 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
 
     @Override
     public ValidRegion covered(ValidRegion before, Size size) {
-        return step.kind().covered(before, step.settings(), size);
+        return kind().covered(before, step.settings(), size);
     }
 
     @Override
@@ -63,13 +68,12 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
     }
 
     private boolean spreads() {
-        return step.kind().description().is(Trait.SPREADS);
+        return kind().description().is(Trait.SPREADS);
     }
 
     private ColourRows treated(ColourRows rows, Site site) {
         ColourRows done =
-                step.kind()
-                        .apply(
+                kind().apply(
                                 rows,
                                 step.settings(),
                                 new PictureContext(site.scale(), colour, site.workers()));
@@ -79,7 +83,7 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
 
     private Frame covered(Frame source, Site site) {
         Workers workers = site.workers();
-        boolean apart = step.kind().description().is(Trait.BY_CHANNEL);
+        boolean apart = kind().description().is(Trait.BY_CHANNEL);
         Frame picture = (apart ? source : source.united(workers)).premultiplied(workers);
         Plane coverage = picture.coverage().getFirst();
         if (spreads()) {
@@ -87,7 +91,7 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
             Plane spread = planes(List.of(coverage, coverage, coverage), site).getFirst();
             return new Frame(colour, Alpha.PREMULTIPLIED, List.of(spread, spread, spread));
         }
-        boolean pointwise = step.kind().description().is(Trait.POINTWISE);
+        boolean pointwise = kind().description().is(Trait.POINTWISE);
         List<Plane> straight =
                 Planes.zip(
                         picture.colour(),

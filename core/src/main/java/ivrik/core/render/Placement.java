@@ -3,6 +3,7 @@ package ivrik.core.render;
 import ivrik.core.filter.Affine;
 import ivrik.core.filter.Moved;
 import ivrik.core.filter.Warp;
+import ivrik.core.look.Place;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
@@ -17,6 +18,26 @@ import java.util.List;
 /** Where a picture lies in the sequence. */
 final class Placement {
     private Placement() {}
+
+    /**
+     * A place whose numbers are settled, its pivot worked into where its middle lies: the pivot stays where it
+     * is at a scale of 1 and an angle of 0.
+     */
+    static PlacePlan plan(Place place) {
+        double scale = place.scale().rest();
+        double angle = place.angleDegrees().rest();
+        Affine turned = Affine.turned(angle, 0, 0);
+        double x = place.pivotX().rest();
+        double y = place.pivotY().rest();
+        return new PlacePlan(
+                place.fit(),
+                place.x().rest() + x - scale * (turned.xx() * x + turned.yx() * y),
+                place.y().rest() + y - scale * (turned.xy() * x + turned.yy() * y),
+                scale,
+                angle,
+                place.flipX(),
+                place.flipY());
+    }
 
     /** Pixels of the sequence to a pixel of a picture. */
     static double scale(Size picture, Size sequence, PlacePlan place) {

@@ -15,8 +15,8 @@ import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.LaneTreatment;
-import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Settings;
+import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
 import java.util.Collections;
@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * All that one frame depends on, as plain numbers without time. Two equal plans have the same
@@ -133,6 +134,7 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
      * @param finish what is done to the whole picture after that
      * @param moments the look at each moment that its shutter sees, where something moves meanwhile; then
      *     its picture is the mean of theirs
+     * @param places where the layer's picture lies at each of them, if that moves as well
      */
     @RecordBuilder
     public record LookPlan(
@@ -148,7 +150,8 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             Optional<ReachPlan> reach,
             double overscan,
             List<PictureStepPlan> finish,
-            List<LookPlan> moments)
+            List<LookPlan> moments,
+            List<PlacePlan> places)
             implements PlanLookPlanBuilder.With {
         /** Whether the picture goes through untouched. */
         public boolean isNeutral() {
@@ -201,7 +204,8 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
                                     .reach(Optional.empty())
                                     .overscan(1)
                                     .finish(List.of())
-                                    .moments(List.of()));
+                                    .moments(List.of())
+                                    .places(List.of()));
         }
     }
 
@@ -216,10 +220,23 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
         }
     }
 
-    /** A treatment of the whole picture. */
-    public record PictureStepPlan(String treatment, Settings settings) {
-        PictureTreatment kind() {
-            return (PictureTreatment) Treatments.named(treatment);
+    /**
+     * A treatment of the whole picture: of pictures, or of lanes and done to all channels alike.
+     *
+     * @param picture the one that the treatment uses, if it has one
+     */
+    public record PictureStepPlan(String treatment, Settings settings, Optional<Picture> picture) {
+        Treatment kind() {
+            return Treatments.named(treatment);
+        }
+
+        boolean isOfLanes() {
+            return kind() instanceof LaneTreatment;
+        }
+
+        /** The same done to each channel. */
+        StepPlan byChannel() {
+            return new StepPlan(treatment, Collections.nCopies(3, settings), picture);
         }
     }
 
@@ -279,6 +296,10 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
                             slit.slices.forEach(s -> s.picture.ifPresent(all::add));
                         });
         look.steps.stream().flatMap(s -> s.picture.stream()).forEach(all::add);
+        Stream.of(look.prepare, look.finish)
+                .flatMap(List::stream)
+                .flatMap(s -> s.picture.stream())
+                .forEach(all::add);
         look.reach.stream()
                 .flatMap(r -> r.matte.stream())
                 .flatMap(m -> m.picture.stream())

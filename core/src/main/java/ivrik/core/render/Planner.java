@@ -24,11 +24,11 @@ import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.threads.Cancel;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
 /**
@@ -137,35 +137,61 @@ public final class Planner {
         if (picture.isEmpty() && !span) {
             return Optional.empty();
         }
-        Instant instant = instant(layer, frame);
+        PlacePlan place = place(layer, frame);
         List<LookPlan> looks = new ArrayList<>();
-        List<LookPlanner> planners = new ArrayList<>();
+        boolean first = true;
         for (LayerLook look : layer.looks()) {
-            LookPlanner planner = planner(layer, look, instant);
-            looks.add(look(layer, look, planner, frame, scaled));
-            if (look.on()) {
-                planners.add(planner);
-            }
+            LookPlanner planner = planner(layer, look, instant(layer, frame));
+            LookPlan plan = look(layer, look, planner, frame, scaled);
+            looks.add(look.on() && first && !span ? moving(plan, layer, planner, place) : plan);
+            first &= !look.on();
         }
         return Optional.of(
                 new LayerPlan(
                         layer.id(),
                         picture,
-                        place(
-                                layer.place(),
-                                frame,
-                                part -> sum(planners, p -> p.driven(new OfPlace(part)))),
+                        place,
                         List.copyOf(looks),
                         layer.blend(),
                         Math.clamp(layer.opacity().at(frame), 0, 1)));
     }
 
-    private static double sum(List<LookPlanner> planners, ToDoubleFunction<LookPlanner> each) {
-        double sum = 0;
-        for (LookPlanner planner : planners) {
-            sum += each.applyAsDouble(planner);
+    /** Where a layer lies at a moment: what its place says, and the dials and bursts of its looks. */
+    private PlacePlan place(Layer layer, Rational frame) {
+        Instant instant = instant(layer, frame);
+        List<LookPlanner> planners =
+                layer.looks().stream()
+                        .filter(LayerLook::on)
+                        .map(look -> planner(layer, look, instant))
+                        .toList();
+        return Placement.plan(
+                layer.place()
+                        .settled(
+                                part ->
+                                        part.value().apply(layer.place()).at(frame)
+                                                + planners.stream()
+                                                        .mapToDouble(
+                                                                p ->
+                                                                        p.driven(
+                                                                                new OfPlace(
+                                                                                        part
+                                                                                                .name())))
+                                                        .sum()));
+    }
+
+    /** The first look in use, with where the layer lies at each moment that it sees, if it moves meanwhile. */
+    private LookPlan moving(LookPlan plan, Layer layer, LookPlanner planner, PlacePlan now) {
+        List<PlacePlan> places =
+                planner.open().stream().map(moment -> place(layer, moment.frame())).toList();
+        if (places.stream().allMatch(now::equals)) {
+            return plan;
         }
-        return sum;
+        LookPlan still = plan.withMoments(List.of());
+        List<LookPlan> moments =
+                plan.moments().isEmpty()
+                        ? Collections.nCopies(places.size(), still)
+                        : plan.moments();
+        return plan.withMoments(moments).withPlaces(places);
     }
 
     /** The values of one of a layer's looks at an instant. */
@@ -227,24 +253,8 @@ public final class Planner {
                 source, clip.sourceFrame(frame, source, sequence.rate()), sequence.colour());
     }
 
-    private static PlacePlan place(Place place, Rational frame) {
-        return place(place, frame, part -> 0);
-    }
-
-    /**
-     * @param added what dials add to each number, by its name
-     */
-    private static PlacePlan place(Place place, Rational frame, ToDoubleFunction<String> added) {
-        return new PlacePlan(
-                place.fit(),
-                place.x().at(frame) + added.applyAsDouble("x"),
-                place.y().at(frame) + added.applyAsDouble("y"),
-                Place.RANGES
-                        .get("scale")
-                        .clamp(place.scale().at(frame) + added.applyAsDouble("scale")),
-                place.angleDegrees().at(frame) + added.applyAsDouble("angle"),
-                place.flipX(),
-                place.flipY());
+    private static PlacePlan at(Place place, Rational frame) {
+        return Placement.plan(place.settled(part -> part.value().apply(place).at(frame)));
     }
 
     /** What the looks of a layer take from elsewhere in the project. */
@@ -279,7 +289,7 @@ public final class Planner {
                             feed,
                             frame.floor(),
                             (clip, at) -> Planner.this.picture(clip, Rational.of(at)))
-                    .plan(place(place, frame), source(feed.slit().picture()));
+                    .plan(at(place, frame), source(feed.slit().picture()));
         }
 
         @Override
@@ -287,7 +297,7 @@ public final class Planner {
             Optional<Layer> other = project.layer(matte.layer());
             return new MattePlan(
                     other.flatMap(l -> Planner.this.picture(l, frame)),
-                    place(other.orElse(layer).place(), frame),
+                    at(other.orElse(layer).place(), frame),
                     matte.channel() == Reach.Matte.Channel.LUMA);
         }
     }

@@ -159,17 +159,29 @@ public final class Renderer {
     private Passage along(LayerPlan layer, Size sequence, Passage passage) {
         Site site = passage.site();
         for (LookPlan look : layer.looks()) {
-            if (!look.isNeutral()) {
-                new Road(look, new Needed(sequence, site.scale())).take(passage);
+            Needed needed = new Needed(sequence, site.scale());
+            if (!look.places().isEmpty()) {
+                MotionBlur.take(
+                        passage,
+                        look,
+                        needed,
+                        i -> source(layer, look.places().get(i), sequence, site));
+            } else if (!look.isNeutral()) {
+                new Road(look, needed).take(passage);
             }
         }
         return passage;
     }
 
     private Passage source(LayerPlan layer, Size sequence, Site site) {
+        return source(layer, layer.place(), sequence, site);
+    }
+
+    private Passage source(LayerPlan layer, PlacePlan place, Size sequence, Site site) {
+        Picture picture = layer.picture().orElseThrow();
         return new Passage(
-                placed(layer.picture().orElseThrow(), layer.place(), sequence, site.scale()),
-                key(layer.picture().orElseThrow(), layer.place(), sequence, site.scale()),
+                placed(picture, place, sequence, site.scale()),
+                key(picture, place, sequence, site.scale()),
                 site);
     }
 

@@ -3,6 +3,7 @@ package ivrik.core.render;
 import ivrik.core.picture.Size;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.PictureStepPlan;
+import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.treatment.ValidRegion;
 
 import java.util.ArrayList;
@@ -30,11 +31,28 @@ final class Road {
         after.removeIf(Stage::isNeutral);
     }
 
+    /** Treatments of lanes that follow each other are one stage, so that all their moves are one mapping. */
     private List<Stage> pictures(List<PictureStepPlan> steps) {
         List<Stage> stages = new ArrayList<>();
-        steps.forEach(s -> stages.add(new PictureStage(s, look.colour())));
+        List<StepPlan> byChannel = new ArrayList<>();
+        for (PictureStepPlan step : steps) {
+            if (step.isOfLanes()) {
+                byChannel.add(step.byChannel());
+                continue;
+            }
+            channels(byChannel, stages);
+            stages.add(new PictureStage(step, look.colour()));
+        }
+        channels(byChannel, stages);
         stages.removeIf(Stage::isNeutral);
         return stages;
+    }
+
+    private void channels(List<StepPlan> steps, List<Stage> into) {
+        if (!steps.isEmpty()) {
+            into.add(new ChannelStage(List.copyOf(steps), look, supplies));
+            steps.clear();
+        }
     }
 
     /** Takes a picture all the way, at each moment that the look's shutter sees. */

@@ -34,13 +34,13 @@ public final class Trim {
         PlacePlan once = new PlacePlan(place.fit(), 0, 0, 1, 0, false, false);
         double scale = Placement.scale(picture, project.sequence().size(), once);
         return layer.withPlace(
-                new Place(
-                        Place.Fit.EXACT,
-                        place.x().map(v -> v + x),
-                        place.y().map(v -> v + y),
-                        place.scale().map(v -> v * scale),
-                        place.angleDegrees(),
-                        place.flipX(),
-                        place.flipY()));
+                place.with(
+                        p ->
+                                p.fit(Place.Fit.EXACT)
+                                        .x(place.x().map(v -> v + x))
+                                        .y(place.y().map(v -> v + y))
+                                        .scale(place.scale().map(v -> v * scale))
+                                        .pivotX(place.pivotX().map(v -> v / scale))
+                                        .pivotY(place.pivotY().map(v -> v / scale))));
     }
 }

@@ -13,6 +13,7 @@ import com.networknt.schema.SpecVersion.VersionFlag;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
+import ivrik.core.look.Section;
 import ivrik.core.look.Target;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.sampling.EdgeFill;
@@ -22,7 +23,6 @@ import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Parameter;
-import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
@@ -125,11 +125,8 @@ class SchemaTest {
         ObjectNode node = MAPPER.createObjectNode().put("description", d.help());
         ObjectNode properties = node.putObject("properties");
         ObjectNode section = properties.putObject("section");
-        List<String> sections =
-                treatment instanceof PictureTreatment
-                        ? List.of("prepare", "finish")
-                        : List.of("lanes");
-        sections.forEach(section.withArray("enum")::add);
+        Section.of(treatment)
+                .forEach(s -> section.withArray("enum").add(s.name().toLowerCase(Locale.ROOT)));
         ObjectNode words = properties.putObject("words");
         ObjectNode options = words.putObject("properties");
         for (Option option : d.options()) {

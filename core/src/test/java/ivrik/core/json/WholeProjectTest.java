@@ -49,6 +49,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -58,7 +59,16 @@ class WholeProjectTest {
     private static final Value MOVING =
             new Value(0.5, List.of(new Peg(2, 0.25, Ease.SMOOTH), new Peg(9, 0.75, Ease.HOLD)));
     private static final Place PLACED =
-            new Place(Place.Fit.EXACT, MOVING, Value.of(-7.5), Value.of(1.25), MOVING, true, false);
+            new Place(
+                    Place.Fit.EXACT,
+                    MOVING,
+                    Value.of(-7.5),
+                    Value.of(1.25),
+                    MOVING,
+                    Value.of(12),
+                    MOVING,
+                    true,
+                    false);
 
     private static Look look() {
         return Look.atRest("inks", Separations.named("cmyk:0.6"), new Shift())
@@ -89,7 +99,11 @@ class WholeProjectTest {
                 .withAmounts(
                         "shift-1",
                         3,
-                        a -> a.withJitter(new Jitter(MOVING, 7.5, Jitter.Kind.STEPPED, -5, 3)))
+                        a ->
+                                a.withJitter(new Jitter(MOVING, 7.5, Jitter.Kind.STEPPED, -5, 3))
+                                        .withJitter(
+                                                "y", new Jitter(MOVING, 3, Jitter.Kind.SMOOTH, 8)))
+                .withAmounts("shift-1", 2, a -> a.baked(Map.of("x", MOVING)))
                 .withBursts(bursts())
                 .withDials(List.of(bent()))
                 .withShutter(new Shutter(MOVING, -90, 24));

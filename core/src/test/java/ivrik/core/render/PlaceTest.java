@@ -8,6 +8,9 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Place;
 import ivrik.core.look.Place.Fit;
+import ivrik.core.look.Shutter;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
@@ -20,6 +23,8 @@ import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Shift;
 
 import org.junit.jupiter.api.Test;
+
+import java.util.List;
 
 /** Pictures in their place, and sequences larger than they are. */
 class PlaceTest {
@@ -85,6 +90,57 @@ class PlaceTest {
         assertThat(out.size()).isEqualTo(square);
         assertThat(red(out, 8, 0)).as("top right").isEqualTo(1f);
         assertThat(red(out, 0, 0)).isZero();
+    }
+
+    @Test
+    void thePivotStaysWhereItIs() {
+        Plane dot = Plane.of(9, 9);
+        dot.data()[0] = 1; // top left, 4 px off the middle both ways
+        Scene dots = new Scene(Frame.opaque(dot, dot, dot));
+        Place corner = Place.FITTED.withPivotX(Value.of(-4)).withPivotY(Value.of(-4));
+        Project turned =
+                dots.project(REST)
+                        .withLayer("l", l -> l.withPlace(corner.withAngleDegrees(Value.of(90))));
+        Frame out = dots.render(turned, 0);
+        assertThat(red(out, 0, 0)).isEqualTo(1f);
+        assertThat(red(out, 8, 0)).isZero();
+        // Of twice the size the dot's middle is still where it was; 3 px right of it is 1.5 px of
+        // before.
+        Project larger =
+                dots.project(REST).withLayer("l", l -> l.withPlace(corner.withScale(Value.of(2))));
+        Frame twice = dots.render(larger, 0);
+        assertThat(red(twice, 0, 0)).isGreaterThan(0.7f);
+        assertThat(red(twice, 3, 3)).isCloseTo(0, within(1e-3f));
+        Project about =
+                dots.project(REST)
+                        .withLayer("l", l -> l.withPlace(Place.FITTED.withScale(Value.of(2))));
+        assertThat(red(dots.render(about, 0), 0, 0)).as("about the middle").isZero();
+    }
+
+    @Test
+    void theShutterOfTheFirstLookSeesTheLayerMove() {
+        Value moving =
+                new Value(0, List.of(new Peg(0, 0, Ease.LINEAR), new Peg(10, 80, Ease.LINEAR)));
+        // 8 px a frame, open for half of it, a sixteenth late: at 1, 2, 3 and 4 px.
+        Look open = REST.withShutter(new Shutter(Value.of(180), 22.5, 4));
+        Project project =
+                scene.project(open).withLayer("l", l -> l.withPlace(Place.FITTED.withX(moving)));
+        Frame out = scene.render(project, 0).premultiplied(Workers.shared());
+        for (int x = 0; x < 24; x++) {
+            double colour = 0;
+            double coverage = 0;
+            for (int right = 1; right <= 4; right++) {
+                if (x >= right) {
+                    colour += picture.colour().get(0).at(x - right, 5) / 4.0;
+                    coverage += 0.25;
+                }
+            }
+            assertThat((double) red(out, x, 5)).isCloseTo(colour, within(1e-6));
+            assertThat((double) out.coverage().getFirst().at(x, 5))
+                    .isCloseTo(coverage, within(1e-6));
+        }
+        Frame sharp = scene.render(project.withLayer("l", l -> l.withLook(0, k -> REST)), 0);
+        assertThat(sharp.coverage().isEmpty() || red(sharp, 0, 5) == red(picture, 0, 5)).isTrue();
     }
 
     @Test

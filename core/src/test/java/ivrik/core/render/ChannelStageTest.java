@@ -1,0 +1,224 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.Pictured;
+import ivrik.core.json.LookJson;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Dial;
+import ivrik.core.look.Dialling;
+import ivrik.core.look.Look;
+import ivrik.core.look.Section;
+import ivrik.core.look.Shutter;
+import ivrik.core.look.Step;
+import ivrik.core.look.Target;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.separation.Separations;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.GaussianBlur;
+import ivrik.core.treatment.Shift;
+import ivrik.core.treatment.Treatment;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** Treatments of lanes done to the whole picture, before it is separated or after it is rejoined. */
+class ChannelStageTest {
+    private static final int W = 40;
+    private static final int H = 24;
+    private final Frame picture = Pictured.frame(W, H);
+    private final Scene scene = new Scene(picture);
+
+    /** A look of one treatment that is done to the picture. */
+    private static Look whole(
+            String model, Section section, Treatment treatment, UnaryOperator<Step> change) {
+        Look look = Look.atRest("whole", Separations.named(model));
+        return look.withStepAdded(
+                change.apply(Step.atRest("it", treatment, section, look.lanes().size())));
+    }
+
+    private static UnaryOperator<Step> shifted(double x, EdgeFill fill) {
+        return s -> s.withEdgeFill(fill).withLane(0, a -> a.with("x", Value.of(x)));
+    }
+
+    private static void assertShifted(Frame made, Frame from, int x, int first) {
+        for (int c = 0; c < 3; c++) {
+            for (int i = first; i < W; i++) {
+                assertThat(made.colour().get(c).at(i, 7))
+                        .isEqualTo(from.colour().get(c).at(i - x, 7));
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"PREPARE", "FINISH"})
+    void aMoveMovesTheWholePicture(Section section) {
+        Look look = whole("rgb", section, new Shift(), shifted(5, EdgeFill.REPEAT));
+        Frame made = scene.render(scene.project(look), 0);
+        assertThat(made.isOpaque()).isTrue();
+        assertShifted(made, picture, 5, 5);
+    }
+
+    @Test
+    void whereNothingIsToLieOutsideThePictureEnds() {
+        Look look = whole("rgb", Section.FINISH, new Shift(), shifted(5, EdgeFill.EMPTY));
+        Frame made = scene.render(scene.project(look), 0);
+        for (int x = 0; x < W; x++) {
+            assertThat(made.coverage().get(0).at(x, 9)).isEqualTo(x < 5 ? 0 : 1);
+        }
+        assertShifted(made.premultiplied(Workers.shared()), picture, 5, 5);
+    }
+
+    @Test
+    void lanesAndThePictureMoveEachByItsOwn() {
+        Look look =
+                whole("rgb", Section.FINISH, new Shift(), shifted(-3, EdgeFill.REPEAT))
+                        .withStepAdded(Step.atRest("lanes", new Shift(), 3));
+        Look both = look.withAmounts("lanes", 0, a -> a.with("x", Value.of(5)));
+        Frame made = scene.render(scene.project(both), 0);
+        assertThat(made.colour().get(0).at(20, 7)).isEqualTo(picture.colour().get(0).at(18, 7));
+        assertThat(made.colour().get(1).at(20, 7)).isEqualTo(picture.colour().get(1).at(23, 7));
+    }
+
+    @Test
+    void movesThatFollowEachOtherAreOneMapping() {
+        UnaryOperator<Step> half =
+                s -> s.withSampler(Sampler.LINEAR).withLane(0, a -> a.with("x", Value.of(0.5)));
+        Look look = whole("rgb", Section.FINISH, new Shift(), half);
+        Step second = Step.atRest("second", new Shift(), Section.FINISH, 3);
+        Frame made = scene.render(scene.project(look.withStepAdded(half.apply(second))), 0);
+        assertShifted(made, picture, 1, 1);
+    }
+
+    @Test
+    void aBlurOfThePictureIsThatOfAllItsChannels() {
+        Look whole =
+                whole(
+                        "rgb",
+                        Section.PREPARE,
+                        new GaussianBlur(),
+                        s -> s.withLane(0, a -> a.with("radius", Value.of(3))));
+        Look each = Look.atRest("each", Separations.named("rgb"), new GaussianBlur());
+        for (int lane = 0; lane < 3; lane++) {
+            each = each.withAmounts(0, lane, a -> a.with("radius", Value.of(3)));
+        }
+        Frame made = scene.render(scene.project(whole), 0);
+        Frame expected = scene.render(scene.project(each), 0);
+        for (int c = 0; c < 3; c++) {
+            assertThat(made.colour().get(c).sameSamples(expected.colour().get(c))).isTrue();
+        }
+    }
+
+    @Test
+    void lanesThatLieApartMoveWithThePicture() {
+        Plane flat = Plane.flat(W, H, 0.5f);
+        Plane disc = Plane.of(W, H);
+        for (int y = 8; y < 16; y++) {
+            for (int x = 10; x < 20; x++) {
+                disc.data()[disc.row(y) + x] = 1;
+            }
+        }
+        Frame title = Frame.straight(disc, disc, disc, disc);
+        Scene titled = new Scene(title);
+        Look look =
+                whole("cmy", Section.FINISH, new Shift(), shifted(4, EdgeFill.EMPTY))
+                        .withStepAdded(Step.atRest("lanes", new Shift(), 3));
+        Look apart = look.withAmounts("lanes", 0, a -> a.with("x", Value.of(6)));
+        Frame still = titled.render(titled.project(apart.withoutStep("it")), 0);
+        Frame moved = titled.render(titled.project(apart), 0);
+        for (int x = 4; x < W; x++) {
+            assertThat(moved.colour().get(0).at(x, 10))
+                    .isEqualTo(still.colour().get(0).at(x - 4, 10));
+        }
+        assertThat(flat.at(0, 0)).isEqualTo(0.5f);
+    }
+
+    @Test
+    void thePictureShakesAsOne() {
+        Jitter jitter = new Jitter(Value.of(6), 24, Jitter.Kind.STEPPED, 3);
+        Look look =
+                whole(
+                        "rgb",
+                        Section.FINISH,
+                        new Shift(),
+                        s -> s.withSampler(Sampler.LINEAR).withLane(0, a -> a.withJitter(jitter)));
+        Frame made = scene.render(scene.project(look), 7);
+        LookPlan plan = Planner.plan(scene.project(look), 7).layers().getFirst().looks().getFirst();
+        double x = plan.finish().getFirst().settings().number("x");
+        assertThat(x).isNotZero();
+        int at = 20;
+        int whole = (int) Math.floor(at - x);
+        double part = at - x - whole;
+        double y = plan.finish().getFirst().settings().number("y");
+        int row = (int) Math.floor(10 - y);
+        double down = 10 - y - row;
+        for (int c = 0; c < 3; c++) {
+            Plane in = picture.colour().get(c);
+            double above = in.at(whole, row) * (1 - part) + in.at(whole + 1, row) * part;
+            double below = in.at(whole, row + 1) * (1 - part) + in.at(whole + 1, row + 1) * part;
+            assertThat((double) made.colour().get(c).at(at, 10))
+                    .isCloseTo(above * (1 - down) + below * down, within(1e-5));
+        }
+    }
+
+    @Test
+    void theShutterSeesThePictureMove() {
+        Value moving =
+                new Value(0, List.of(new Peg(0, 0, Ease.LINEAR), new Peg(10, 80, Ease.LINEAR)));
+        Look look =
+                whole(
+                                "rgb",
+                                Section.FINISH,
+                                new Shift(),
+                                s ->
+                                        s.withSampler(Sampler.LINEAR)
+                                                .withLane(0, a -> a.with("x", moving)))
+                        .withShutter(new Shutter(Value.of(180), 0, 4));
+        Frame made = scene.render(scene.project(look), 1);
+        // 8 px a frame, half of it open, 4 moments: 8.5, 9.5, 10.5 and 11.5 px to the right.
+        Plane in = picture.colour().get(1);
+        double mean = 0;
+        for (int moment = 8; moment < 12; moment++) {
+            mean += (in.at(30 - moment, 5) + in.at(29 - moment, 5)) / 8.0;
+        }
+        assertThat((double) made.colour().get(1).at(30, 5)).isCloseTo(mean, within(1e-5));
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {0, 2})
+    void aStepMovedAlongTheRoadKeepsItsAmountsAndWhatDrivesIt(int lane) {
+        Target of = new Target.OfLane("shift-1", lane, "x");
+        Look look =
+                Dialling.onNew(
+                        BuiltInLooks.named("in-register")
+                                .withAmounts("shift-1", lane, a -> a.with("y", Value.of(lane + 3))),
+                        List.of(of),
+                        "Across");
+        Look whole = look.withStepIn(Section.FINISH, "shift-1", lane);
+        assertThat(whole.steps().getFirst().lanes()).hasSize(1);
+        assertThat(whole.steps().getFirst().amounts(0).value("y").rest()).isEqualTo(lane + 3);
+        assertThat(targets(whole)).containsExactly(new Target.OfStep("shift-1", "x"));
+        assertThat(LookJson.read(LookJson.write(whole)).look()).isEqualTo(whole);
+        Look again = whole.withStepIn(Section.LANES, "shift-1", 0);
+        assertThat(again.steps().getFirst().lanes()).hasSize(3);
+        assertThat(targets(again)).hasSize(3).contains(of);
+    }
+
+    private static List<Target> targets(Look look) {
+        return look.dials().getFirst().links().stream().map(Dial.Link::target).toList();
+    }
+}

@@ -55,7 +55,9 @@ final class LayerPart extends VBox implements Part {
                         (part, field) ->
                                 Aimed.at(field, session, view, new Target.OfPlace(part.name())));
         showers.add(l -> place.show(l.place()));
-        getChildren().addAll(row(title, visible), onto(), time(), place);
+        ShotPart shot = new ShotPart(session, view);
+        showers.add(shot::show);
+        getChildren().addAll(row(title, visible), onto(), time(), place, shot);
         Optional<Source> drawn = drawn(session);
         if (drawn.isPresent()) {
             TitlePart text = new TitlePart(session, drawn.get());

@@ -338,11 +338,12 @@ final class TimePainter {
         g.setFont(p.words(11));
         for (Marker marker : session.project().markers()) {
             double x = Math.rint(scale.x(marker.frame() + 0.5)) + 0.5;
-            g.setStroke(p.colour("quiet"));
+            Color colour = marker.colour().map(p::readable).orElse(p.colour("quiet"));
+            g.setStroke(colour);
             g.setLineDashes(2, 3);
             g.strokeLine(x, Metrics.HEAD, x, rowsBottom);
             g.setLineDashes();
-            g.setFill(p.colour("quiet"));
+            g.setFill(colour);
             g.fillPolygon(
                     new double[] {x - 4, x + 4, x},
                     new double[] {Metrics.HEAD, Metrics.HEAD, Metrics.HEAD + 6},

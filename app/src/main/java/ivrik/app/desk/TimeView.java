@@ -1,6 +1,7 @@
 package ivrik.app.desk;
 
 import ivrik.app.control.Drawing;
+import ivrik.app.desk.PegDrags.Drag;
 import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
@@ -9,29 +10,22 @@ import ivrik.app.session.Traced;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Burst;
-import ivrik.core.motion.Ease;
-import ivrik.core.motion.Peg;
-import ivrik.core.motion.Value;
+import ivrik.core.project.Marker;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.value.ObservableValue;
-import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuItem;
 import javafx.scene.image.Image;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Line;
-import javafx.scene.shape.Rectangle;
 
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /**
  * Time, beside the matrix and in its rows: a ruler to scrub, a trace per lane with pegs to add (double
@@ -41,26 +35,23 @@ public final class TimeView extends Drawing {
     private final Session session;
     private final View view;
     private final Map<String, Image> pictures = new HashMap<>();
-    private final ContextMenu pegMenu = new ContextMenu();
     private final Line playhead = new Line();
     private final Label number = new Label();
     private final Newest work = new Newest();
     private Trace.Results results = Trace.Results.NONE;
     private boolean[] cached = {};
     private final PegHands hands;
-    private final Rectangle band = new Rectangle();
+    private final MarkerMenu markers;
+    private final PegDrags drags;
     private Drag drag;
-
-    /** What a drag does with each new place of the pointer. */
-    private interface Drag {
-        void to(MouseEvent e);
-    }
 
     public TimeView(Session session, View view, ObjectProperty<Palette> palette) {
         super(palette);
         this.session = session;
         this.view = view;
+        this.markers = new MarkerMenu(session);
         this.hands = new PegHands(session, view, this::redraw);
+        this.drags = new PegDrags(session, view, hands, this);
         getStyleClass().add("desk");
         setMinSize(200, 120);
         setAccessibleText("Time: frames across, a lane's trace in each row");
@@ -75,15 +66,12 @@ public final class TimeView extends Drawing {
         setOnMouseReleased(
                 e -> {
                     drag = null;
-                    band.setVisible(false);
+                    drags.released();
                 });
-        band.setManaged(false);
-        band.setVisible(false);
-        band.getStyleClass().add("peg-band");
         playhead.setManaged(false);
         number.setManaged(false);
         number.getStyleClass().add("playhead");
-        getChildren().addAll(playhead, number, band);
+        getChildren().addAll(playhead, number, drags.band());
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -114,18 +102,6 @@ public final class TimeView extends Drawing {
                     hands.pickNone();
                     trace();
                 });
-        menuItem("Hold", Ease.HOLD);
-        menuItem("Linear", Ease.LINEAR);
-        menuItem("Eased", Ease.SMOOTH);
-        MenuItem delete = new MenuItem("Delete");
-        delete.setOnAction(e -> hands.delete());
-        pegMenu.getItems().add(delete);
-    }
-
-    private void menuItem(String title, Ease ease) {
-        MenuItem item = new MenuItem(title);
-        item.setOnAction(e -> hands.ease(ease));
-        pegMenu.getItems().add(item);
     }
 
     /** Whether what the traced values come to is still being worked out. */
@@ -207,14 +183,12 @@ public final class TimeView extends Drawing {
         return rows().bottom();
     }
 
-    private double middle(int lane) {
-        return rows().middle(lane);
-    }
-
     private void pressed(MouseEvent e) {
         requestFocus();
-        pegMenu.hide();
-        if (e.getY() < Metrics.HEAD) {
+        drags.hideMenu();
+        if (takeMarker(e)) {
+            // held until it is let go, or its menu is shown
+        } else if (e.getY() < Metrics.HEAD) {
             drag = this::scrub;
             scrub(e);
         } else if (takeBurst(e)) {
@@ -227,9 +201,39 @@ public final class TimeView extends Drawing {
                     .ifPresent(layer -> session.selectLayer(layer.id()));
             scrub(e);
         } else {
-            pressedInRow(e, rows().at(e.getY()));
+            drag =
+                    drags.pressed(e)
+                            .orElseGet(
+                                    () -> {
+                                        scrub(e);
+                                        return this::scrub;
+                                    });
         }
         redraw();
+    }
+
+    /** Holds a marker for a drag; the right button, or a double click, shows its menu. */
+    private boolean takeMarker(MouseEvent e) {
+        TimeScale before = scale();
+        Marker marker = markers.at(before, e.getX(), e.getY()).orElse(null);
+        if (marker == null) {
+            return false;
+        }
+        if (e.getButton() == MouseButton.SECONDARY || e.getClickCount() == 2) {
+            markers.show(marker, this, e.getScreenX(), e.getScreenY());
+            return true;
+        }
+        Session.Gesture gesture = session.gesture("Move marker");
+        drag =
+                move ->
+                        gesture.edit(
+                                p ->
+                                        p.withMarkers(
+                                                MarkerMenu.moved(
+                                                        p.markers(),
+                                                        marker,
+                                                        before.frame(move.getX()))));
+        return true;
     }
 
     /** Holds the beginning or the end of a shot for a drag; Alt keeps it from catching on anything. */
@@ -324,139 +328,8 @@ public final class TimeView extends Drawing {
         view.frame.set(scale().frame(e.getX()));
     }
 
-    private void pressedInRow(MouseEvent e, int lane) {
-        if (lane >= rows().count()) {
-            drag = this::scrub; // what is of no lane has one trace
-            scrub(e);
-            return;
-        }
-        if (rows().count() > 1) {
-            session.selectLane(lane);
-        }
-        Trace trace = hands.trace(lane);
-        if (takeKnob(e, lane, trace)) {
-            return;
-        }
-        Optional<Peg> peg = PegPicker.at(trace, scale(), middle(lane), e.getX(), e.getY());
-        if (e.isShiftDown()) {
-            peg.ifPresentOrElse(p -> hands.toggle(lane, p.frame()), () -> pickInBand(e, lane));
-            return;
-        }
-        if (peg.isEmpty()) {
-            hands.pickNone();
-        } else if (!hands.isPicked(lane, peg.get().frame())) {
-            hands.pickOnly(lane, peg.get().frame());
-        }
-        if (peg.isPresent() && e.getButton() == MouseButton.SECONDARY) {
-            pegMenu.show(this, e.getScreenX(), e.getScreenY());
-        } else if (peg.isPresent()) {
-            dragPegs(e, lane, peg.get());
-        } else if (e.getClickCount() == 2) {
-            hands.add(lane, scale().frame(e.getX()));
-        } else {
-            drag = this::scrub;
-            scrub(e);
-        }
-    }
-
-    /** Picks the pegs in a band that is drawn from here on, over any lanes. */
-    private void pickInBand(MouseEvent from, int lane) {
-        int lanes = rows().count();
-        drag =
-                e -> {
-                    int other = rows().at(e.getY());
-                    band.setX(Math.min(from.getX(), e.getX()));
-                    band.setY(Math.min(from.getY(), e.getY()));
-                    band.setWidth(Math.abs(from.getX() - e.getX()));
-                    band.setHeight(Math.abs(from.getY() - e.getY()));
-                    band.setVisible(true);
-                    hands.pickAll(
-                            lane,
-                            Math.clamp(other, 0, lanes - 1),
-                            scale().moment(from.getX()),
-                            scale().moment(e.getX()));
-                };
-    }
-
     /** The pegs that are picked. */
     public PegHands pegs() {
         return hands;
-    }
-
-    private boolean takeKnob(MouseEvent e, int lane, Trace trace) {
-        Peg from =
-                hands.only()
-                        .filter(one -> one.lane() == lane)
-                        .flatMap(one -> trace.value().pegAt(one.frame()))
-                        .orElse(null);
-        if (from == null) {
-            return false;
-        }
-        List<Point2D> knobs = PegPicker.knobs(trace, scale(), middle(lane), from);
-        for (int k = 0; k < knobs.size(); k++) {
-            if (knobs.get(k).distance(e.getX(), e.getY()) < 7) {
-                int knob = k;
-                Peg to = PegPicker.next(trace.value(), from).orElseThrow();
-                Session.Gesture gesture = session.gesture("Ease peg at " + from.frame());
-                drag =
-                        move -> {
-                            Ease ease =
-                                    PegPicker.dragged(
-                                            (Ease.Eased) from.ease(),
-                                            knob,
-                                            trace,
-                                            scale(),
-                                            middle(lane),
-                                            from,
-                                            to,
-                                            move.getX(),
-                                            move.getY());
-                            Value eased = trace.value().with(from.withEase(ease));
-                            gesture.editLayer(layer -> trace.with(layer, eased));
-                        };
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Drags one peg to where the pointer is, or several as far as the pointer goes. */
-    private void dragPegs(MouseEvent e, int lane, Peg peg) {
-        if (hands.only().isPresent()) {
-            dragPeg(lane, peg);
-            return;
-        }
-        Trace trace = hands.trace(lane);
-        TimeScale before = scale();
-        PegHands.Move move = hands.new Move();
-        double high = trace.valueAt(e.getY(), middle(lane));
-        drag =
-                to -> {
-                    double unit = to.isAltDown() ? 10 : 1;
-                    double up = trace.valueAt(to.getY(), middle(lane)) - high;
-                    long later = before.frame(to.getX()) - before.frame(e.getX());
-                    move.to(later, Math.rint(up * unit) / unit);
-                };
-    }
-
-    private void dragPeg(int lane, Peg peg) {
-        Trace trace = hands.trace(lane);
-        Value others = trace.value().without(peg.frame());
-        Session.Gesture gesture = session.gesture("Move peg");
-        drag =
-                e -> {
-                    long frame = scale().frame(e.getX());
-                    double unit = e.isAltDown() ? 10 : 1;
-                    double value = Math.rint(trace.valueAt(e.getY(), middle(lane)) * unit) / unit;
-                    if (trace.isJitter()) {
-                        value = Math.max(0, value);
-                    }
-                    if (others.pegAt(frame).isPresent()) {
-                        return; // another peg stands there; passing it by would lose it
-                    }
-                    Peg moved = new Peg(frame, value, peg.ease());
-                    hands.pickOnly(lane, frame);
-                    gesture.editLayer(layer -> trace.with(layer, others.with(moved)));
-                };
     }
 }

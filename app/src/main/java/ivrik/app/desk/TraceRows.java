@@ -109,10 +109,13 @@ final class TraceRows {
         double most = LEAST_RANGE * Math.min(1, step);
         for (Target target : targets) {
             Value value = layer.value(state.lookNumber(), target).orElse(Value.ZERO);
-            most = Math.max(most, farthest(value, rest));
-            most = Math.max(most, Math.abs(driven.to(target)));
-            most = Math.max(most, burst(look, target));
-            most = Math.max(most, jitter(look, target));
+            most =
+                    Math.max(
+                            most,
+                            farthest(value, rest)
+                                    + Math.abs(driven.to(target))
+                                    + burst(look, target)
+                                    + jitter(look, target));
         }
         return most * 1.1;
     }

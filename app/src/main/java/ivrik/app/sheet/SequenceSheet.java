@@ -3,8 +3,10 @@ package ivrik.app.sheet;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.core.colour.ColourSpace;
+import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Ground;
+import ivrik.core.project.Retiming;
 import ivrik.core.project.Sequence;
 
 import javafx.geometry.Pos;
@@ -19,13 +21,14 @@ import javafx.scene.layout.VBox;
 
 import java.util.function.UnaryOperator;
 
-/** The sequence: its size, and what lies beneath all layers. */
+/** The sequence: its size, its rate and length, its colours, and what lies beneath all layers. */
 public final class SequenceSheet extends VBox {
     private static final int LARGEST = 16_384;
 
     private final Session session;
     private final NumberField width;
     private final NumberField height;
+    private final NumberField length;
 
     public SequenceSheet(Session session, Sheets sheets) {
         this.session = session;
@@ -41,6 +44,17 @@ public final class SequenceSheet extends VBox {
                         "sequence-height",
                         "Height of the sequence",
                         (s, to) -> new Size(s.width(), to));
+        length =
+                new NumberField(
+                        new NumberField.Spec("frames", 1, 10_000_000, 1, 1, 0, false),
+                        "Shorter cuts off what lies after it; longer lets what ended last go on",
+                        to -> {
+                            session.edit(
+                                    "Length of the sequence",
+                                    p -> Retiming.lasting(p, Math.round(to)));
+                            show();
+                        });
+        length.setId("sequence-length");
         ChoiceBox<Ground> ground = new ChoiceBox<>();
         ground.setId("sequence-ground");
         ground.getItems().setAll(Ground.values());
@@ -77,6 +91,8 @@ public final class SequenceSheet extends VBox {
                                 "Colours: " + colour.getValue().title(),
                                 s -> s.withColour(colour.getValue())));
         grid.addRow(2, quiet("Colours"), colour);
+        grid.addRow(3, quiet("Frames a second"), rate());
+        grid.addRow(4, quiet("Length"), new HBox(length));
         Label note =
                 quiet(
                         "Larger than the picture, lanes can be pulled wholly apart: light adds on"
@@ -91,6 +107,41 @@ public final class SequenceSheet extends VBox {
         getChildren().addAll(head, grid, note, buttons);
         setMaxWidth(440);
         show();
+    }
+
+    private ChoiceBox<Rational> rate() {
+        ChoiceBox<Rational> rate = new ChoiceBox<>();
+        rate.setId("sequence-rate");
+        rate.setTooltip(
+                new Tooltip(
+                        "What lies at a time goes on lying there: shots, pegs and bursts go to the"
+                                + " nearest of the new frames"));
+        Rational now = session.project().sequence().rate();
+        rate.getItems().setAll(SourceSheet.RATES);
+        if (!rate.getItems().contains(now)) {
+            rate.getItems().addFirst(now);
+        }
+        rate.setConverter(
+                new javafx.util.StringConverter<>() {
+                    @Override
+                    public String toString(Rational r) {
+                        return r == null
+                                ? ""
+                                : String.format(java.util.Locale.ROOT, "%.5g", r.toDouble());
+                    }
+
+                    @Override
+                    public Rational fromString(String text) {
+                        throw new UnsupportedOperationException();
+                    }
+                });
+        rate.setValue(now);
+        rate.setOnAction(
+                e -> {
+                    session.edit("Rate of the sequence", p -> Retiming.at(p, rate.getValue()));
+                    show();
+                });
+        return rate;
     }
 
     private interface Side {
@@ -118,6 +169,7 @@ public final class SequenceSheet extends VBox {
     private void show() {
         width.show(session.project().sequence().size().width());
         height.show(session.project().sequence().size().height());
+        length.show(session.project().frames());
     }
 
     /** What has the keys at first. */

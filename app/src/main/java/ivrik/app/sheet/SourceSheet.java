@@ -21,7 +21,8 @@ import java.util.function.Function;
 
 /** What a file is, and how it is read where there is a choice. */
 public final class SourceSheet extends VBox {
-    private static final List<Rational> RATES =
+    /** Frames a second that are offered. */
+    static final List<Rational> RATES =
             List.of(
                     Rational.of(12),
                     new Rational(24_000, 1001),

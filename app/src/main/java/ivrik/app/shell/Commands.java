@@ -1,12 +1,9 @@
 package ivrik.app.shell;
 
-import ivrik.app.desk.PegHands;
 import ivrik.app.session.Follow;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Models;
-import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
-import ivrik.app.session.View;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
@@ -18,37 +15,19 @@ import ivrik.core.look.Step;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 
-import javafx.beans.property.BooleanProperty;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCodeCombination;
-import javafx.scene.input.KeyCombination;
-import javafx.scene.input.KeyCombination.Modifier;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.function.BooleanSupplier;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 
 /** The list of all commands, in the order of the menus. */
-final class Commands {
-    private static final Modifier CTRL = KeyCombination.SHORTCUT_DOWN;
-    private static final Modifier SHIFT = KeyCombination.SHIFT_DOWN;
-
+final class Commands extends CommandMenu {
     /** Sizes of type from one times to one and a half times. */
     private static final double TEXT_STEPS = 8;
 
-    private final MainWindow window;
-    private final Session session;
-    private final View view;
-    private final List<Command> all = new ArrayList<>();
-    private String menu;
-
     private Commands(MainWindow window) {
-        this.window = window;
-        this.session = window.session();
-        this.view = window.view();
+        super(window, new ArrayList<>());
     }
 
     static List<Command> of(MainWindow window) {
@@ -59,8 +38,7 @@ final class Commands {
         commands.lane();
         commands.separate();
         commands.layers();
-        commands.shots();
-        commands.time();
+        new TimeCommands(commands).addAll();
         commands.viewMenu();
         commands.help();
         return List.copyOf(commands.all);
@@ -93,24 +71,6 @@ final class Commands {
                 key(KeyCode.Z, CTRL, SHIFT),
                 session::redo,
                 () -> session.redoName().isPresent());
-        PegHands pegs = window.time().pegs();
-        add("Add or remove a peg here", key(KeyCode.P), pegs::toggleHere, this::any);
-        add("Pick all pegs", key(KeyCode.A, CTRL), pegs::pickAll, this::any);
-        add("Delete the picked pegs", key(KeyCode.DELETE), pegs::delete, pegs::any);
-        add("Copy the picked pegs", key(KeyCode.C, CTRL, SHIFT), pegs::copy, pegs::any);
-        add("Paste pegs here", key(KeyCode.V, CTRL, SHIFT), pegs::paste, pegs::canPaste);
-        add("Play the picked pegs backwards", key(KeyCode.R, SHIFT), pegs::reverse, pegs::any);
-        add(
-                "Picked pegs twice as long",
-                key(KeyCode.PERIOD, SHIFT),
-                () -> pegs.stretch(2),
-                pegs::any);
-        add(
-                "Picked pegs half as long",
-                key(KeyCode.COMMA, SHIFT),
-                () -> pegs.stretch(0.5),
-                pegs::any);
-        add("Pegs at rest around the play range", null, pegs::enclose, this::any);
         add(
                 "Set the lane's treatment to its defaults",
                 key(KeyCode.BACK_SPACE),
@@ -126,6 +86,7 @@ final class Commands {
     private void treat() {
         Steps steps = window.steps();
         menu = "Treat";
+        add("Dials of the look", key(KeyCode.I, SHIFT), () -> face(Face.LOOK), this::any);
         add("Add a treatment...", key(KeyCode.INSERT), () -> band(Band.TREATMENTS), this::any);
         add(
                 "Remove the treatment",
@@ -219,28 +180,6 @@ final class Commands {
         add("Trim the sequence to what the moves leave covered", null, work::trim, this::any);
     }
 
-    private void shots() {
-        ShotWork work = new ShotWork(session, view);
-        menu = "Shot";
-        add("Cut the shot here", key(KeyCode.SLASH), work::split, work::any);
-        add("The shot begins here", key(KeyCode.OPEN_BRACKET, CTRL), work::begin, work::any);
-        add("The shot ends here", key(KeyCode.CLOSE_BRACKET, CTRL), work::end, work::any);
-        add("Slip to a frame earlier", key(KeyCode.COMMA, CTRL), () -> work.slip(-1), work::any);
-        add("Slip to a frame later", key(KeyCode.PERIOD, CTRL), () -> work.slip(1), work::any);
-        add("Before the shot before", key(KeyCode.PAGE_UP), () -> work.reorder(false), work::any);
-        add("After the shot after", key(KeyCode.PAGE_DOWN), () -> work.reorder(true), work::any);
-        add(
-                "Remove the shot and close up",
-                key(KeyCode.BACK_SPACE, SHIFT),
-                () -> work.remove(true),
-                work::any);
-        add(
-                "Remove the shot and leave a gap",
-                key(KeyCode.DELETE, CTRL),
-                () -> work.remove(false),
-                work::any);
-    }
-
     private void face(Face face) {
         view.closeUpShown.set(true);
         view.face.set(face);
@@ -258,56 +197,6 @@ final class Commands {
     private void toggle(String word, UnaryOperator<LaneState> change) {
         int lane = session.state().lane();
         session.editLook(word + " " + laneTitle(lane), l -> l.withLane(lane, change));
-    }
-
-    private void time() {
-        TimeWork work = new TimeWork(session, view);
-        menu = "Time";
-        add(
-                "Play or stop",
-                key(KeyCode.SPACE),
-                () -> view.playing.set(!view.playing.get()),
-                this::any);
-        flag("Play round and round", key(KeyCode.R), view.loop);
-        add("One frame on", key(KeyCode.RIGHT, CTRL), () -> work.step(1), this::any);
-        add("One frame back", key(KeyCode.LEFT, CTRL), () -> work.step(-1), this::any);
-        add(
-                "To the next peg, burst, cut or marker",
-                key(KeyCode.DOWN, CTRL),
-                () -> work.jump(true),
-                this::any);
-        add(
-                "To the previous peg, burst, cut or marker",
-                key(KeyCode.UP, CTRL),
-                () -> work.jump(false),
-                this::any);
-        add(
-                "To the first frame",
-                key(KeyCode.HOME),
-                () -> work.go(session.project().played().first()),
-                this::any);
-        add(
-                "To the last frame",
-                key(KeyCode.END),
-                () -> work.go(session.project().played().last()),
-                this::any);
-        add("Play range begins here", key(KeyCode.OPEN_BRACKET), () -> work.range(true), this::any);
-        add("Play range ends here", key(KeyCode.CLOSE_BRACKET), () -> work.range(false), this::any);
-        add(
-                "Play all",
-                key(KeyCode.BACK_SLASH),
-                () -> session.edit("Play all", p -> p.withPlayRange(Optional.empty())),
-                this::any);
-        add("Closer in time", key(KeyCode.EQUALS, SHIFT), () -> window.time().zoom(0.5));
-        add("Farther in time", key(KeyCode.MINUS, SHIFT), () -> window.time().zoom(2));
-        add("All of time", key(KeyCode.BACK_SLASH, SHIFT), () -> view.timeShown.set(0));
-        add("Set or clear a marker", key(KeyCode.K), work::marker, this::any);
-        BurstWork bursts = new BurstWork(session, view);
-        add("New burst here", key(KeyCode.K, SHIFT), bursts::add, this::any);
-        add("Next burst", key(KeyCode.K, CTRL), bursts::next, bursts::any);
-        add("Burst tighter", key(KeyCode.COMMA), () -> bursts.widen(-1), bursts::any);
-        add("Burst wider", key(KeyCode.PERIOD), () -> bursts.widen(1), bursts::any);
-        add("Another seed", key(KeyCode.SEMICOLON), bursts::anotherSeed, this::any);
     }
 
     private void viewMenu() {
@@ -370,34 +259,5 @@ final class Commands {
         menu = "Help";
         add("Commands...", key(KeyCode.SPACE, CTRL), window::commandList);
         add("About Ivrik", null, () -> window.sheetWork().about());
-    }
-
-    private boolean any() {
-        return !session.project().layers().isEmpty();
-    }
-
-    private void add(String title, KeyCombination key, Runnable action) {
-        add(title, key, action, () -> true);
-    }
-
-    private void add(String title, KeyCombination key, Runnable action, BooleanSupplier enabled) {
-        named(title, () -> title, key, action, enabled);
-    }
-
-    private void flag(String title, KeyCombination key, BooleanProperty flag) {
-        add(title, key, () -> flag.set(!flag.get()));
-    }
-
-    private void named(
-            String id,
-            Supplier<String> name,
-            KeyCombination key,
-            Runnable action,
-            BooleanSupplier enabled) {
-        all.add(new Command(id, menu, name, key, action, enabled));
-    }
-
-    private static KeyCombination key(KeyCode code, Modifier... modifiers) {
-        return new KeyCodeCombination(code, modifiers);
     }
 }

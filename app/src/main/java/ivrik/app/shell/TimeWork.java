@@ -2,24 +2,23 @@ package ivrik.app.shell;
 
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.core.look.Amounts;
 import ivrik.core.look.Bursting;
 import ivrik.core.look.Look;
+import ivrik.core.look.Targets;
 import ivrik.core.motion.Axis;
 import ivrik.core.motion.Coming;
 import ivrik.core.motion.Instant;
-import ivrik.core.motion.Peg;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Arrange;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Marker;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 
 /** What the keys do in time. */
 final class TimeWork {
@@ -44,7 +43,14 @@ final class TimeWork {
     void jump(boolean forward) {
         NavigableSet<Long> places = new TreeSet<>(session.project().cuts());
         session.project().markers().forEach(m -> places.add(m.frame()));
-        session.state().look().stream().flatMap(TimeWork::pegs).forEach(p -> places.add(p.frame()));
+        session.state()
+                .look()
+                .ifPresent(
+                        look ->
+                                Targets.keyed(look).stream()
+                                        .flatMap(t -> Targets.value(look, t).stream())
+                                        .flatMap(v -> v.pegs().stream())
+                                        .forEach(p -> places.add(p.frame())));
         places.addAll(bursts());
         Long to = forward ? places.higher(view.frame.get()) : places.lower(view.frame.get());
         if (to != null) {
@@ -69,14 +75,27 @@ final class TimeWork {
                 .toList();
     }
 
-    private static Stream<Peg> pegs(Look look) {
-        Stream<Amounts> lanes = look.steps().stream().flatMap(s -> s.lanes().stream());
-        return lanes.flatMap(
-                        a ->
-                                Stream.concat(
-                                        a.values().values().stream(),
-                                        Stream.of(a.jitter().amount())))
-                .flatMap(v -> v.pegs().stream());
+    /** Plays round and round about the burst or the cut that is nearest, as far as the burst goes and a little. */
+    void playAround() {
+        long here = view.frame.get();
+        NavigableSet<Long> places = new TreeSet<>(session.project().cuts());
+        places.addAll(bursts());
+        long about =
+                places.stream().min(Comparator.comparing(p -> Math.abs(p - here))).orElse(here);
+        double reach =
+                session.state().look().stream()
+                        .flatMap(l -> l.bursts().stream())
+                        .mapToDouble(b -> b.course().reach())
+                        .max()
+                        .orElse(0);
+        long side = Math.round(session.project().sequence().rate().toDouble() / 2 + reach);
+        FrameRange around =
+                new FrameRange(Math.max(0, about - side), about + side)
+                        .within(session.project().allFrames());
+        session.edit("Play range " + around, p -> p.withPlayRange(Optional.of(around)));
+        view.frame.set(around.first());
+        view.loop.set(true);
+        view.playing.set(true);
     }
 
     void range(boolean begins) {

@@ -91,6 +91,11 @@ public final class Palette {
         return Math.clamp(v, 0, 1);
     }
 
+    /** An ink as it can be read on a panel. */
+    public Color readable(Ink ink) {
+        return readable(colourOf(ink));
+    }
+
     /** Nearer to the colour of type until it stands out from the ground. */
     private Color readable(Color colour) {
         Color ground = colour("panel");

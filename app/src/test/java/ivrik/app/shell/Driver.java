@@ -281,14 +281,21 @@ final class Driver implements AutoCloseable {
                                         false,
                                         null)));
         run(
-                () ->
-                        Window.getWindows().stream()
-                                .filter(ContextMenu.class::isInstance)
-                                .flatMap(w -> ((ContextMenu) w).getItems().stream())
-                                .filter(i -> i.getText().equals(item))
-                                .findFirst()
-                                .orElseThrow()
-                                .fire());
+                () -> {
+                    ContextMenu menu =
+                            Window.getWindows().stream()
+                                    .filter(ContextMenu.class::isInstance)
+                                    .map(ContextMenu.class::cast)
+                                    .findFirst()
+                                    .orElseThrow();
+                    MenuItem found =
+                            menu.getItems().stream()
+                                    .filter(i -> item.equals(i.getText()))
+                                    .findFirst()
+                                    .orElseThrow();
+                    menu.hide();
+                    found.fire();
+                });
     }
 
     /** Chooses from a menu that looks like a word. */
@@ -299,7 +306,7 @@ final class Driver implements AutoCloseable {
                     button.show();
                     MenuItem found =
                             button.getItems().stream()
-                                    .filter(i -> i.getText().equals(item))
+                                    .filter(i -> item.equals(i.getText()))
                                     .findFirst()
                                     .orElseThrow();
                     button.hide();

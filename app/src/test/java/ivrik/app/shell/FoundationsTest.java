@@ -76,7 +76,10 @@ class FoundationsTest {
         assertThat(cell.getBoundsInParent().getHeight())
                 .isEqualTo(3 * d.find("#cell-0-red").getBoundsInParent().getHeight());
         assertThat(x(cell)).isGreaterThan(x(d.find("#head-rejoin")));
-        assertThat(d.words()).contains("working on the whole picture, Exposure", "after rejoining");
+        assertThat(d.words())
+                .contains(
+                        "working on the whole picture, Exposure",
+                        "to the picture, after rejoining");
         double before = stops();
         d.click(cell);
         d.key(KeyCode.RIGHT);

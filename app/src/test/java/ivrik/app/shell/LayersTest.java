@@ -234,9 +234,11 @@ class LayersTest {
     @Test
     void overscanFollowsTheMovesAndNamesTheFrame() {
         d.click("#head-rejoin");
-        assertThat(d.text("#overscan-word")).isEqualTo("No edge is uncovered.");
+        Driver.until(
+                "it is measured", () -> d.text("#overscan-word").equals("No edge is uncovered."));
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
-        assertThat(d.text("#overscan-word")).contains("most at frame 0").contains("edges show");
+        Driver.until("it is measured", () -> d.text("#overscan-word").contains("most at frame 0"));
+        assertThat(d.text("#overscan-word")).contains("edges show");
         fire("#overscan", "automatic");
         assertThat(d.text("#overscan-word")).doesNotContain("edges show");
         assertThat(layer(0).look().overscan().kind()).isEqualTo(Overscan.Kind.AUTOMATIC);

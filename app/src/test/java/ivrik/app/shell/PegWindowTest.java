@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.desk.TimeView;
+import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
 
@@ -136,5 +137,47 @@ class PegWindowTest {
         assertThat(frames(2)).containsExactly(10L, 28L, 48L);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(frames(2)).as("one step").containsExactly(10L, 20L, 40L);
+    }
+
+    @Test
+    void thePickedPegIsSetByItsNumbers() {
+        d.go(20);
+        d.key(KeyCode.DIGIT1);
+        d.key(KeyCode.P);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        Driver.run(() -> d.window.time().pegs().toggleHere());
+        d.key(KeyCode.P);
+        assertThat(frames(0)).containsExactly(10L, 20L, 40L);
+        d.number("#peg-value", "7.5");
+        d.number("#peg-frame", "25");
+        assertThat(frames(0)).containsExactly(10L, 25L, 40L);
+        d.number("#peg-frame", "40");
+        assertThat(frames(0)).as("not onto another").containsExactly(10L, 25L, 40L);
+        d.choose("#peg-ease", "eased");
+        d.number("#peg-handle-0", "0.8");
+        d.number("#peg-handle-3", "1.5");
+        Peg peg = x(0).pegAt(25).orElseThrow();
+        assertThat(peg.value()).isEqualTo(7.5);
+        assertThat(peg.ease()).isEqualTo(new Ease.Eased(0.8, 0, 2 / 3.0, 1.5));
+    }
+
+    @Test
+    void allLanesAreInOnePlotAndTracesAreDrawnCloser() {
+        int[] rows = d.pixels(d.window.time());
+        d.key(KeyCode.SHIFT, KeyCode.G);
+        d.settle();
+        int[] plot = d.pixels(d.window.time());
+        assertThat(plot).isNotEqualTo(rows);
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.UP);
+        d.settle();
+        assertThat(d.pixels(d.window.time())).isNotEqualTo(plot);
+        d.key(KeyCode.SHIFT, KeyCode.BACK_SLASH);
+        d.settle();
+        assertThat(d.pixels(d.window.time())).as("fitting again").isEqualTo(plot);
+        // In the plot a double click pegs the lane being worked on.
+        d.key(KeyCode.DIGIT3);
+        d.click(d.window.time(), across(60), high(0, 0), 2, MouseButton.PRIMARY);
+        assertThat(frames(2)).contains(60L);
+        assertThat(frames(0)).doesNotContain(60L);
     }
 }

@@ -12,11 +12,13 @@ import ivrik.core.project.FrameRange;
 import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
+import ivrik.core.project.Loudness;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
+import ivrik.core.separation.Ink;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -47,10 +49,12 @@ public final class ProjectJson {
         project.layers().forEach(layer -> layers.add(write(layer)));
         ArrayNode markers = root.putArray("markers");
         for (Marker marker : project.markers()) {
-            markers.addObject()
-                    .put("id", marker.id())
-                    .put("frame", marker.frame())
-                    .put("name", marker.name());
+            ObjectNode written =
+                    markers.addObject()
+                            .put("id", marker.id())
+                            .put("frame", marker.frame())
+                            .put("name", marker.name());
+            marker.colour().ifPresent(ink -> written.put("colour", ink.hex()));
         }
         project.playRange()
                 .ifPresent(
@@ -83,6 +87,10 @@ public final class ProjectJson {
                 written.put("source", clip.source());
             }
             written.put("start", clip.start()).put("length", clip.length()).put("in", clip.in());
+            if (!clip.loudness().equals(Loudness.AS_IT_IS)) {
+                written.put("levelDecibels", clip.loudness().levelDecibels())
+                        .put("mute", clip.loudness().mute());
+            }
         }
         node.set("place", PlaceJson.write(layer.place()));
         ArrayNode looks = node.putArray("looks");
@@ -179,12 +187,22 @@ public final class ProjectJson {
                 fields.text("source", Clip.BENEATH),
                 fields.whole("start", -MOST, MOST),
                 fields.whole("length", 1, MOST),
-                fields.whole("in", 0, 0, MOST));
+                fields.whole("in", 0, 0, MOST),
+                new Loudness(
+                        fields.number(
+                                "levelDecibels",
+                                0,
+                                Loudness.LEAST_DECIBELS,
+                                Loudness.MOST_DECIBELS),
+                        fields.flag("mute", false)));
     }
 
     private static Marker marker(Fields fields) {
         return new Marker(
-                fields.text("id", ""), fields.whole("frame", -MOST, MOST), fields.text("name", ""));
+                fields.text("id", ""),
+                fields.whole("frame", -MOST, MOST),
+                fields.text("name", ""),
+                fields.named("colour", Optional.empty(), text -> Optional.of(Ink.parse(text))));
     }
 
     private static FrameRange playRange(Fields fields) {

@@ -52,6 +52,11 @@ public final class Driven {
                         .allMatch(d -> Math.rint(d.value().rest()) == link.only().value());
     }
 
+    /** Whether nothing is driven. */
+    public boolean isNothing() {
+        return sums.isEmpty();
+    }
+
     /** What is added to the value of a target. */
     public double to(Target target) {
         return sums.getOrDefault(target, 0.0);

@@ -15,7 +15,10 @@ import ivrik.core.motion.Value;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What targets are aimed at in a look: reading it, changing it, and what it may be. */
 public final class Targets {
@@ -182,6 +185,44 @@ public final class Targets {
                 .map(s -> s.kind().description())
                 .filter(d -> d.knows(name))
                 .map((Description d) -> d.parameter(name));
+    }
+
+    /** All numbers of a look that pegs can move. */
+    public static List<Target> keyed(Look look) {
+        List<Target> all = new ArrayList<>();
+        for (Step step : look.steps()) {
+            for (int lane = 0; lane < step.lanes().size(); lane++) {
+                Amounts amounts = step.amounts(lane);
+                Stream<String> names =
+                        Stream.of(
+                                        amounts.values().keySet().stream(),
+                                        amounts.jitters().keySet().stream()
+                                                .map(n -> OfLane.OWN_JITTER + n),
+                                        Stream.of(OfLane.JITTER))
+                                .flatMap(n -> n);
+                int number = lane;
+                names.map(
+                                n ->
+                                        step.isWhole()
+                                                ? new OfStep(step.id(), n)
+                                                : new OfLane(step.id(), number, n))
+                        .forEach(all::add);
+            }
+        }
+        Reach.PARTS.forEach(p -> all.add(new OfReach(p.name())));
+        all.add(new OfOnto());
+        all.add(new OfShutter());
+        for (int lane = 0; lane < look.lanes().size(); lane++) {
+            int number = lane;
+            all.add(new OfStrength(lane));
+            FeedParts.ALL.forEach(p -> all.add(new OfFeed(number, p.name())));
+        }
+        look.dials().forEach(d -> all.add(new OfDial(d.name())));
+        for (Burst burst : look.bursts()) {
+            all.add(new OfBurst(burst.id(), BurstParts.STRENGTH));
+            all.add(new OfBurst(burst.id(), BurstParts.ANGLE));
+        }
+        return List.copyOf(all);
     }
 
     /** Whether pegs can move it; of the others only the rest counts. */

@@ -12,15 +12,20 @@ import ivrik.core.motion.Rational;
  * @param start first frame in the sequence
  * @param length frames of the sequence, at least 1
  * @param in frame of the source that is shown first
+ * @param loudness of its sound, if it has any
  */
 @RecordBuilder
-public record Clip(String id, String source, long start, long length, long in)
+public record Clip(String id, String source, long start, long length, long in, Loudness loudness)
         implements ClipBuilder.With {
     /** Stands for all that lies beneath. */
     public static final String BENEATH = "";
 
     public Clip(String source, long start, long length, long in) {
         this("", source, start, length, in);
+    }
+
+    public Clip(String id, String source, long start, long length, long in) {
+        this(id, source, start, length, in, Loudness.AS_IT_IS);
     }
 
     public Clip {

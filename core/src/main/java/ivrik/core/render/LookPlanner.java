@@ -160,6 +160,10 @@ public final class LookPlanner {
         List<FeedPlan> feeds = new ArrayList<>();
         for (int lane = 0; lane < look.lanes().size(); lane++) {
             int number = lane;
+            if (look.lanes().get(lane).feed().isOwn() && driven.isNothing()) {
+                feeds.add(null);
+                continue;
+            }
             Feed now =
                     FeedParts.settled(
                             look.lanes().get(lane).feed(),

@@ -3,6 +3,7 @@ package ivrik.media.sound;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
+import ivrik.core.project.Loudness;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 
@@ -50,7 +51,7 @@ public final class SoundMix implements AutoCloseable {
     }
 
     private static Heard heard(Clip clip, Source source) {
-        return new Heard(clip, source.path(), source.reading());
+        return new Heard(clip.withLoudness(Loudness.AS_IT_IS), source.path(), source.reading());
     }
 
     public static boolean hasSound(Project project) {
@@ -83,7 +84,7 @@ public final class SoundMix implements AutoCloseable {
 
     private void add(Clip clip, long from, int count, float[] mix) {
         Source source = project.source(clip.source()).orElse(null);
-        if (source == null || !source.sound()) {
+        if (source == null || !source.sound() || clip.loudness().mute()) {
             return;
         }
         long in =
@@ -96,8 +97,9 @@ public final class SoundMix implements AutoCloseable {
                         heard(clip, source),
                         c -> new SoundReader(Path.of(source.path()), source.reading().track()));
         float[] sound = reader.read(in + from - sample(clip.start()), count);
+        float gain = clip.loudness().gain();
         for (int i = 0; i < mix.length; i++) {
-            mix[i] += sound[i];
+            mix[i] += gain * sound[i];
         }
     }
 

@@ -8,6 +8,7 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Lists;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
+import ivrik.core.project.Loudness;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.media.decode.Import;
@@ -84,6 +85,29 @@ class SoundMixTest {
         try (SoundMix mute = new SoundMix(project.withLayers(List.of(base.withVisible(false))))) {
             assertThat(mute.frame(5)).containsOnly(0f);
         }
+    }
+
+    @Test
+    void aShotIsAsLoudAsItIsToldToBe() {
+        Source low = tone("low", 240);
+        Project shots = Import.project(low, BuiltInLooks.named("in-register"));
+        Clip clip = shots.layers().getFirst().clips().getFirst();
+        Project quiet = with(shots, clip.withLoudness(new Loudness(-6.0206, false)));
+        try (SoundMix mix = new SoundMix(shots)) {
+            float[] loud = mix.frame(5);
+            mix.follow(quiet);
+            float[] half = mix.frame(5);
+            for (int i = 0; i < loud.length; i++) {
+                assertThat(half[i]).isCloseTo(loud[i] / 2, within(1e-5f));
+            }
+            mix.follow(with(shots, clip.withLoudness(new Loudness(0, true))));
+            assertThat(mix.frame(5)).containsOnly(0f);
+        }
+    }
+
+    private static Project with(Project project, Clip clip) {
+        Layer layer = project.layers().getFirst();
+        return project.withLayers(List.of(layer.withClips(List.of(clip))));
     }
 
     @Test

@@ -86,7 +86,7 @@ final class Keys {
             view.showHeld.set(window.hasHeld());
             e.consume();
         } else if (e.getCode() == KeyCode.SPACE && !e.isShortcutDown()) {
-            view.playing.set(!view.playing.get() && !window.session().project().layers().isEmpty());
+            play(e.isShiftDown());
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER
                 && scene.getFocusOwner() instanceof ButtonBase button) {
@@ -96,6 +96,19 @@ final class Keys {
                 && !e.isShortcutDown()
                 && view.band.get() == View.Band.NONE) {
             nudge(e);
+        }
+    }
+
+    /** Plays, around the burst or the cut with Shift, or stops; whatever has the focus. */
+    private void play(boolean around) {
+        View view = window.view();
+        if (window.session().project().layers().isEmpty()) {
+            return;
+        }
+        if (around) {
+            new TimeWork(window.session(), view).playAround();
+        } else {
+            view.playing.set(!view.playing.get());
         }
     }
 

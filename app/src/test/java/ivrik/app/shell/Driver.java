@@ -315,6 +315,16 @@ final class Driver implements AutoCloseable {
         settle();
     }
 
+    /** Found in a menu that is open; on the interface thread itself. */
+    Node inMenu(String selector) {
+        return Window.getWindows().stream()
+                .filter(ContextMenu.class::isInstance)
+                .map(w -> w.getScene().getRoot().lookup(selector))
+                .filter(java.util.Objects::nonNull)
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** Sets a number by its field. */
     void number(String field, String to) {
         run(() -> find(field).requestFocus());

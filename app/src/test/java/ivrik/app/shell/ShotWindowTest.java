@@ -2,9 +2,23 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.app.session.View.Face;
+import ivrik.core.look.Slit;
+import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Loudness;
+import ivrik.core.project.Marker;
+import ivrik.core.render.Plan;
+import ivrik.core.separation.Ink;
 
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -105,5 +119,96 @@ class ShotWindowTest {
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 130L);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(shots()).extracting(Clip::start).as("one step").containsExactly(0L, 110L);
+    }
+
+    @Test
+    void lanesCutAtTheirOwnFramesAndWipeAtTheirOwnSpeeds() {
+        Driver.run(() -> d.window.view().face.set(Face.SEPARATE));
+        d.settle();
+        d.number("#red-cut", "5");
+        d.number("#green-slit-wipe", "8");
+        d.choose("#slit-by", "its own value");
+        var lanes = d.selectedLook().lanes();
+        assertThat(lanes.get(0).feed().cutFrames()).isEqualTo(Value.of(5));
+        assertThat(lanes.get(1).feed().slit().wipeFrames()).isEqualTo(Value.of(8));
+        assertThat(lanes.get(2).feed().slit().by()).isEqualTo(Slit.By.LANE);
+        Plan plan = Driver.on(() -> d.window.session().plans().planner().plan(99));
+        var feeds = plan.layers().getFirst().looks().getFirst().feeds();
+        assertThat(feeds.get(0).picture().orElseThrow().source().name()).isEqualTo("one");
+        assertThat(feeds.get(1).slit().orElseThrow().slices()).hasSize(2);
+        assertThat(feeds.get(2)).isNull();
+        assertThat(plan.layers().getFirst().picture().orElseThrow().source().name())
+                .isEqualTo("two");
+    }
+
+    private List<Marker> markers() {
+        return Driver.on(() -> d.window.session().project().markers());
+    }
+
+    private double across(long frame) {
+        double w = d.window.time().getWidth();
+        return (12 + (frame + 0.5) / 192 * (w - 24)) / w;
+    }
+
+    @Test
+    void aMarkerIsNamedColouredAndMoved() {
+        d.go(60);
+        d.key(KeyCode.K);
+        double high = 20 / d.window.time().getHeight();
+        d.click(d.window.time(), across(60), high, 1, MouseButton.SECONDARY);
+        Driver.run(
+                () -> {
+                    TextField name = (TextField) d.inMenu("#marker-name");
+                    name.setText("bang");
+                    name.getOnAction().handle(null);
+                });
+        assertThat(markers()).extracting(Marker::name).containsExactly("bang");
+        d.click(d.window.time(), across(60), high, 1, MouseButton.SECONDARY);
+        Driver.run(() -> ((Button) d.inMenu("#marker-ink-ff0000")).fire());
+        assertThat(markers().getFirst().colour()).contains(Ink.RED);
+        double frames = (d.window.time().getWidth() - 24) / 192;
+        d.drag(d.window.time(), across(60), high, 12 * frames, 0);
+        assertThat(markers()).extracting(Marker::frame).containsExactly(72L);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(markers()).extracting(Marker::frame).containsExactly(60L);
+    }
+
+    @Test
+    void whatLiesAboutTheCutIsPlayedRoundAndRound() {
+        d.go(90);
+        d.key(KeyCode.SHIFT, KeyCode.SPACE);
+        assertThat(d.window.session().project().playRange()).contains(new FrameRange(84, 108));
+        assertThat(d.window.view().playing.get()).isTrue();
+        d.key(KeyCode.SPACE);
+        assertThat(d.window.view().playing.get()).isFalse();
+    }
+
+    @Test
+    @SuppressWarnings("unchecked")
+    void theSequenceGetsAnotherRateAndLengthAndShotsKeepTheirSeconds() {
+        Driver.run(() -> d.window.sheetWork().sequence());
+        d.settle();
+        Driver.run(
+                () -> ((ChoiceBox<Rational>) d.look("#sequence-rate")).setValue(Rational.of(12)));
+        assertThat(shots()).extracting(Clip::length).containsExactly(48L, 48L);
+        d.number("#sequence-length", "60");
+        assertThat(shots()).extracting(Clip::length).containsExactly(48L, 12L);
+    }
+
+    @Test
+    void aShotSaysItsFramesAndItsSoundHasALevel() {
+        Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
+        d.bringIn(tram);
+        Driver.until(
+                "it is there",
+                () -> d.window.session().project().layers().getFirst().clips().size() == 3);
+        d.go(200);
+        Driver.run(() -> d.window.view().face.set(Face.LAYER));
+        d.settle();
+        assertThat(d.text("#shot-frames")).startsWith("Frames 192 to 287");
+        d.number("#shot-level", "-6");
+        Driver.run(() -> ((ToggleButton) d.look("#shot-mute")).fire());
+        assertThat(shots().getLast().loudness()).isEqualTo(new Loudness(-6, true));
+        assertThat(shots().getFirst().loudness()).isEqualTo(Loudness.AS_IT_IS);
     }
 }

@@ -30,6 +30,7 @@ import ivrik.core.project.Clip;
 import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
+import ivrik.core.project.Loudness;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
@@ -169,7 +170,7 @@ class WholeProjectTest {
                                 "l",
                                 "Layer one",
                                 look(),
-                                new Clip("title", 3, 20, 0),
+                                new Clip("", "title", 3, 20, 0, new Loudness(-4.5, true)),
                                 new Clip(Clip.BENEATH, 23, 9, 0))
                         .withPlace(PLACED)
                         .withBlend(Blend.EXCLUSION)
@@ -194,7 +195,7 @@ class WholeProjectTest {
                         Source.of("title", words, SIZE),
                         Source.solid("solid", Ink.parse("102030"), SIZE)),
                 List.of(layer),
-                List.of(new Marker(4, "one"), new Marker("two", 8, "")),
+                List.of(new Marker(4, "one"), new Marker("two", 8, "", Optional.of(Ink.CYAN))),
                 Optional.empty());
     }
 

@@ -4,9 +4,13 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Burst;
 import ivrik.core.look.Burst.Drive;
 import ivrik.core.look.Burst.Way;
+import ivrik.core.look.BurstParts;
+import ivrik.core.look.Dial;
+import ivrik.core.look.Dial.Link;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Place;
+import ivrik.core.look.Target.OfBurst;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
@@ -26,13 +30,14 @@ import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.core.project.Title;
 import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Shift;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** The project that the demo opens: two shots, a cut, a title, and a split that moves. */
+/** The project that the demo opens: three shots, a burst about one cut, a swipe across the other, a title, a span. */
 final class DemoProject {
     private static final Size SIZE = new Size(Scene.WIDTH, Scene.HEIGHT);
     private static final Title CAPTION =
@@ -45,6 +50,12 @@ final class DemoProject {
     /** Where the lanterns take over from the tram. */
     private static final Anchor CUT = new Anchor.AtCut("clip-2");
 
+    /** Where the tram comes back. */
+    private static final long BACK = 2 * Scene.FRAMES;
+
+    /** Frames of its coming back. */
+    private static final int AGAIN = 48;
+
     private DemoProject() {}
 
     static Project project() {
@@ -54,16 +65,20 @@ final class DemoProject {
                         "shots",
                         shotsLook(),
                         new Clip("tram", 0, Scene.FRAMES, 0),
-                        new Clip("lanterns", Scene.FRAMES, Scene.FRAMES, 0));
+                        new Clip("lanterns", Scene.FRAMES, Scene.FRAMES, 0),
+                        new Clip("tram", BACK, AGAIN, AGAIN));
         shots =
                 shots.withLooks(
                         List.of(
                                 new LayerLook("look-1", shotsLook(), true),
-                                new LayerLook("look-2", inkLook(), true)));
+                                new LayerLook("look-2", inkLook(), true),
+                                new LayerLook("look-3", swipeLook(), true)));
         Layer title = Layer.of("title", "title", titleLook(), new Clip("title", 24, 144, 0));
         Layer caption =
                 Layer.of("caption", "caption", captionLook(), new Clip("caption", 4, 68, 0))
                         .withPlace(Place.FITTED.withY(Value.of(322)));
+        Layer grain =
+                Layer.of("grain", "grain", grainLook(), new Clip(Clip.BENEATH, BACK - 24, 72, 0));
         return new Project(
                 "Lantern Week",
                 new Sequence(SIZE, RATE),
@@ -73,7 +88,7 @@ final class DemoProject {
                         still("title", "media/title.svg", Source.Kind.VECTOR),
                         still("register chart", "media/register-chart.png", Source.Kind.STILL),
                         Source.of("caption", CAPTION, SIZE)),
-                List.of(shots, title, caption),
+                List.of(shots, title, caption, grain),
                 List.of(new Marker(48, "bell")),
                 Optional.empty());
     }
@@ -114,8 +129,45 @@ final class DemoProject {
                                         .with("y", Value.of(1))
                                         .withJitter(jitter(Value.ZERO)))
                 .withBursts(List.of(parting(), shaking()))
+                .withDials(List.of(split()))
                 .withLane(1, lane -> lane.withHold(true))
                 .withOverscan(new Overscan(Overscan.Kind.AUTOMATIC, 1));
+    }
+
+    /** How far they part at the cut. */
+    private static Dial split() {
+        return new Dial(
+                "split",
+                "Split at the cut",
+                "%",
+                0,
+                200,
+                100,
+                Value.of(100),
+                List.of(new Link(new OfBurst("parting", BurstParts.STRENGTH), 0.01)));
+    }
+
+    /** From the lanterns to the tram over copies of the picture, red and blue apart while it is fast. */
+    private static Look swipeLook() {
+        Look swipe =
+                BuiltInLooks.named("tile-swipe")
+                        .withDial("tiles", 1)
+                        .withDial("shutter", 180)
+                        .withDial("split", 18);
+        return swipe.withName("Tram swipe")
+                .withBursts(
+                        swipe.bursts().stream()
+                                .map(b -> b.withAnchor(new Anchor.AtCut("clip-3")))
+                                .toList());
+    }
+
+    /** A little grain over all of the end, each lane its own. */
+    private static Look grainLook() {
+        Look look = Look.atRest("Evening grain", Separations.named("rgb"), new Grain());
+        for (int lane = 0; lane < LANES; lane++) {
+            look = look.withAmounts(0, lane, a -> a.with("strength", Value.of(5)));
+        }
+        return look;
     }
 
     /** Red and blue in steps to the cut, each further than the one before, and back in the mirror. */

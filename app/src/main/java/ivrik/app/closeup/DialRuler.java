@@ -18,10 +18,15 @@ final class DialRuler extends Drawing {
     private static final double SIDE = 8;
     private static final int TICKS = 20;
 
+    /** A range that is wider is not shown as a whole. */
+    private static final double WIDE = 500;
+
     private final Session session;
     private final View view;
     private final String name;
     private Session.Gesture gesture;
+    private double least;
+    private double most = 1;
 
     DialRuler(Session session, View view, ObjectProperty<Palette> palette, Dial dial) {
         super(palette);
@@ -39,6 +44,11 @@ final class DialRuler extends Drawing {
                     dragged(e);
                 });
         setOnMouseDragged(this::dragged);
+        setOnMouseReleased(
+                e -> {
+                    gesture = null;
+                    redraw();
+                });
     }
 
     private Optional<Dial> dial() {
@@ -48,8 +58,23 @@ final class DialRuler extends Drawing {
                 .findFirst();
     }
 
-    private double x(Dial dial, double value) {
-        double share = (value - dial.min()) / Math.max(1e-9, dial.max() - dial.min());
+    /** Least and most that are shown: all of it, or of a very wide range what lies about rest. */
+    private void chooseEnds(Dial dial) {
+        least = dial.min();
+        most = dial.max();
+        if (most - least > WIDE) {
+            double away = Math.abs(dial.value().at(view.frame.get()) - dial.rest());
+            double room = WIDE / 10;
+            while (room < away * 1.2) {
+                room *= 2;
+            }
+            least = Math.max(least, dial.rest() - room);
+            most = Math.min(most, dial.rest() + room);
+        }
+    }
+
+    private double x(double value) {
+        double share = (value - least) / Math.max(1e-9, most - least);
         return SIDE + Math.clamp(share, 0, 1) * (getWidth() - 2 * SIDE);
     }
 
@@ -59,6 +84,9 @@ final class DialRuler extends Drawing {
         if (dial == null) {
             return;
         }
+        if (gesture == null) {
+            chooseEnds(dial);
+        }
         double base = h - 8.5;
         g.setStroke(p.colour("line"));
         g.setLineWidth(1);
@@ -67,8 +95,8 @@ final class DialRuler extends Drawing {
             double x = Math.rint(SIDE + (w - 2 * SIDE) * i / TICKS) + 0.5;
             g.strokeLine(x, base, x, base - (i % 5 == 0 ? 8 : 4));
         }
-        double rest = Math.rint(x(dial, dial.rest())) + 0.5;
-        double now = Math.rint(x(dial, dial.value().at(view.frame.get()))) + 0.5;
+        double rest = Math.rint(x(dial.rest())) + 0.5;
+        double now = Math.rint(x(dial.value().at(view.frame.get()))) + 0.5;
         g.setStroke(p.colour("quiet"));
         g.strokeLine(rest, base, rest, base + 6);
         g.setStroke(p.colour("paper"));
@@ -85,10 +113,12 @@ final class DialRuler extends Drawing {
             return;
         }
         double share = Math.clamp((e.getX() - SIDE) / (getWidth() - 2 * SIDE), 0, 1);
-        double unit = (dial.max() - dial.min()) / (e.isAltDown() ? 10_000 : 200);
-        double to = dial.min() + Math.rint(share * (dial.max() - dial.min()) / unit) * unit;
+        double step = most - least > 20 ? 1 : (most - least) / 200;
+        double unit = e.isAltDown() ? step / 10 : step;
+        double to = Math.rint((least + share * (most - least)) / unit) * unit;
         long frame = view.frame.get();
-        double near = Math.abs(x(dial, to) - x(dial, dial.rest())) < 4 ? dial.rest() : to;
+        boolean nearRest = Math.abs(x(to) - x(dial.rest())) < 4;
+        double near = nearRest ? dial.rest() : Math.clamp(to, dial.min(), dial.max());
         gesture.editLook(l -> Dialling.with(l, name, d -> d.withValue(d.value().set(frame, near))));
     }
 }

@@ -16,6 +16,7 @@ import javafx.scene.shape.Rectangle;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /** What the pointer does with pegs in the rows of the time view: picks them, drags them and their eases. */
 final class PegDrags {
@@ -23,6 +24,7 @@ final class PegDrags {
     private final View view;
     private final PegHands hands;
     private final Region owner;
+    private final Supplier<TraceRows> rows;
     private final ContextMenu menu;
 
     /** Drawn while pegs are picked in it. */
@@ -37,12 +39,14 @@ final class PegDrags {
 
     /**
      * @param owner the view that the rows are in
+     * @param rows as they are drawn
      */
-    PegDrags(Session session, View view, PegHands hands, Region owner) {
+    PegDrags(Session session, View view, PegHands hands, Region owner, Supplier<TraceRows> rows) {
         this.session = session;
         this.view = view;
         this.hands = hands;
         this.owner = owner;
+        this.rows = rows;
         menu =
                 new ContextMenu(
                         Controls.item("Hold", () -> hands.ease(Ease.HOLD)),
@@ -68,7 +72,7 @@ final class PegDrags {
     }
 
     private TraceRows rows() {
-        return new TraceRows(session.state(), view);
+        return rows.get();
     }
 
     private TimeScale scale() {
@@ -88,7 +92,7 @@ final class PegDrags {
         if (rows().count() > 1) {
             session.selectLane(lane);
         }
-        Trace trace = hands.trace(lane);
+        Trace trace = rows().trace(lane);
         Optional<Drag> knob = knob(e, lane, trace);
         if (knob.isPresent()) {
             return knob;
@@ -176,7 +180,7 @@ final class PegDrags {
         if (hands.only().isPresent()) {
             return one(lane, peg);
         }
-        Trace trace = hands.trace(lane);
+        Trace trace = rows().trace(lane);
         TimeScale before = scale();
         PegHands.Move move = hands.new Move();
         double high = trace.valueAt(e.getY(), middle(lane));
@@ -189,7 +193,7 @@ final class PegDrags {
     }
 
     private Drag one(int lane, Peg peg) {
-        Trace trace = hands.trace(lane);
+        Trace trace = rows().trace(lane);
         Value others = trace.value().without(peg.frame());
         Session.Gesture gesture = session.gesture("Move peg");
         return e -> {

@@ -126,7 +126,7 @@ final class TimePainter {
 
     private double rows(PegHands hands) {
         Look look = session.state().look().orElseThrow();
-        TraceRows rows = new TraceRows(session.state(), view);
+        TraceRows rows = new TraceRows(session.state(), view, results);
         for (int row = 0; row < rows.lanes(); row++) {
             if (row == session.state().lane() && !rows.isTall()) {
                 g.setFill(p.colour("raised").deriveColor(0, 1, 1, 0.5));

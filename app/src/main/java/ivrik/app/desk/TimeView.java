@@ -51,7 +51,7 @@ public final class TimeView extends Drawing {
         this.view = view;
         this.markers = new MarkerMenu(session);
         this.hands = new PegHands(session, view, this::redraw);
-        this.drags = new PegDrags(session, view, hands, this);
+        this.drags = new PegDrags(session, view, hands, this, this::rows);
         getStyleClass().add("desk");
         setMinSize(200, 120);
         setAccessibleText("Time: frames across, a lane's trace in each row");
@@ -176,7 +176,7 @@ public final class TimeView extends Drawing {
     }
 
     private TraceRows rows() {
-        return new TraceRows(session.state(), view);
+        return new TraceRows(session.state(), view, results);
     }
 
     private double rowsBottom() {

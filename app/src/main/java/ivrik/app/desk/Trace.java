@@ -17,7 +17,9 @@ import ivrik.core.render.Planner;
 import ivrik.core.threads.Cancel;
 import ivrik.core.treatment.Move;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * One traced number: what it aims at, and how it is drawn in its row.
@@ -40,6 +42,16 @@ record Trace(
     /** What the traced numbers of all rows are at each frame. */
     record Results(double[][] set, double[][] total) {
         static final Results NONE = new Results(new double[0][0], new double[0][0]);
+
+        /** How far from a value any of them is. */
+        double farthest(double from) {
+            return Stream.of(set, total)
+                    .flatMap(Arrays::stream)
+                    .flatMapToDouble(Arrays::stream)
+                    .map(v -> Math.abs(v - from))
+                    .max()
+                    .orElse(0);
+        }
 
         boolean has(int row, long frames) {
             return row < total.length && total[row].length >= frames;

@@ -24,6 +24,9 @@ final class TraceRows {
     /** The least that a row shows, in steps of the value, or in its unit where a step is more. */
     private static final double LEAST_RANGE = 4;
 
+    /** How much more than the farthest of a trace its row shows. */
+    private static final double ROOM = 1.1;
+
     /** Free above and below a trace that reaches as far as its row allows, in pixels. */
     private static final double MARGIN = 10;
 
@@ -35,13 +38,26 @@ final class TraceRows {
     private final double rest;
 
     TraceRows(State state, View view) {
+        this(state, view, Trace.Results.NONE);
+    }
+
+    /**
+     * @param results what the numbers come to, as far as it is known; traces are drawn so that all of it is
+     *     seen
+     */
+    TraceRows(State state, View view, Trace.Results results) {
         this.state = state;
         this.view = view;
         this.targets = view.traced.get().rows(state);
         this.lanes = state.look().map(l -> l.lanes().size()).orElse(0);
         this.rest =
                 targets.isEmpty() ? 0 : range(targets.getFirst()).map(Parameter::rest).orElse(0.0);
-        this.range = targets.isEmpty() ? 1 : fitting();
+        this.range =
+                targets.isEmpty()
+                        ? 1
+                        : results.has(count() - 1, state.project().frames())
+                                ? Math.max(least(), results.farthest(rest)) * ROOM
+                                : fitting() * ROOM;
     }
 
     /** How many rows have a trace. */
@@ -100,13 +116,12 @@ final class TraceRows {
         return state.look().flatMap(look -> Targets.range(look, target));
     }
 
-    /** The range that shows all of every row's trace, so that rows compare. */
+    /** About the range that shows all of every row's trace, so that rows compare. */
     private double fitting() {
         Look look = state.look().orElseThrow();
         Layer layer = state.layer().orElseThrow();
         Driven driven = Driven.at(look, Instant.of(0, Rational.of(1)), "");
-        double step = range(targets.getFirst()).map(Parameter::step).orElse(1.0);
-        double most = LEAST_RANGE * Math.min(1, step);
+        double most = least();
         for (Target target : targets) {
             Value value = layer.value(state.lookNumber(), target).orElse(Value.ZERO);
             most =
@@ -117,7 +132,12 @@ final class TraceRows {
                                     + burst(look, target)
                                     + jitter(look, target));
         }
-        return most * 1.1;
+        return most;
+    }
+
+    private double least() {
+        double step = range(targets.getFirst()).map(Parameter::step).orElse(1.0);
+        return LEAST_RANGE * Math.min(1, step);
     }
 
     private static double jitter(Look look, Target target) {

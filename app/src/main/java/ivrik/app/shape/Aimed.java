@@ -10,7 +10,6 @@ import ivrik.app.session.View;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Dialling;
 import ivrik.core.look.Look;
-import ivrik.core.look.Step;
 import ivrik.core.look.Target;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfStep;
@@ -18,7 +17,6 @@ import ivrik.core.look.Targets;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
-import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Parameter;
 
 import javafx.scene.control.ContextMenu;
@@ -27,9 +25,12 @@ import javafx.scene.control.SeparatorMenuItem;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Number fields that are aimed at one number of the look on the desk or its layer: the one with the focus is
@@ -218,21 +219,28 @@ public final class Aimed {
      * @param one whether its lane is named
      */
     public static String title(Look look, Target target, boolean one) {
-        List<LaneKind> kinds = look.model().lanes();
-        String step =
-                look.step(target.stepId())
-                        .map(Step::kind)
-                        .map(k -> k.description().title())
-                        .orElse("");
-        String lane = one && target.lane() >= 0 ? kinds.get(target.lane()).title() : "";
-        String number = Targets.range(look, target).map(Parameter::title).orElse("");
-        String all =
-                String.join(" ", List.of(step, lane.toLowerCase(java.util.Locale.ROOT), number))
-                        .strip();
-        String plain = all.replaceAll("\\s+", " ");
-        return plain.isEmpty()
-                ? plain
-                : Character.toUpperCase(plain.charAt(0)) + plain.substring(1);
+        Stream<String> of =
+                target instanceof Target.OfBurst t
+                        ? look.burst(t.burst()).map(b -> b.name() + ":").stream()
+                        : look
+                                .step(target.stepId())
+                                .map(s -> s.kind().description().title())
+                                .stream();
+        Stream<String> lane =
+                one && target.lane() >= 0
+                        ? Stream.of(
+                                look.model()
+                                        .lanes()
+                                        .get(target.lane())
+                                        .title()
+                                        .toLowerCase(Locale.ROOT))
+                        : Stream.empty();
+        Stream<String> number =
+                Targets.range(look, target)
+                        .map(range -> range.title().toLowerCase(Locale.ROOT))
+                        .stream();
+        String all = Stream.of(of, lane, number).flatMap(s -> s).collect(Collectors.joining(" "));
+        return all.isEmpty() ? all : Character.toUpperCase(all.charAt(0)) + all.substring(1);
     }
 
     private MenuItem peg(Target target) {

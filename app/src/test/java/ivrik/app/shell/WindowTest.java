@@ -159,12 +159,12 @@ class WindowTest {
         Node time = d.find("TimeView");
         double width = time.getLayoutBounds().getWidth();
         double height = time.getLayoutBounds().getHeight();
-        double at = (12 + (100.5) / 192 * (width - 24)) / width;
+        double at = (12 + (100.5) / 240 * (width - 24)) / width;
         double row = (28 + 31) / height;
         d.click(time, at, row, 2, MouseButton.PRIMARY);
         assertThat(look().steps().getFirst().lanes().get(0).value("x").pegAt(100)).isPresent();
         int pegs = look().steps().getFirst().lanes().get(0).value("x").pegs().size();
-        d.drag(time, at, (28 + 31 - 3.0 / 33 * 21) / height, 4 * (width - 24) / 192 + 1, -8);
+        d.drag(time, at, (28 + 31 - 3.0 / 33 * 21) / height, 4 * (width - 24) / 240 + 1, -8);
         var value = look().steps().getFirst().lanes().get(0).value("x");
         assertThat(value.pegAt(104)).isPresent();
         assertThat(value.at(104)).isGreaterThan(3);
@@ -278,7 +278,7 @@ class WindowTest {
         assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(96);
         d.key(KeyCode.OPEN_BRACKET);
         d.key(KeyCode.END);
-        assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(191);
+        assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(239);
         d.key(KeyCode.HOME);
         assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(96);
         d.key(KeyCode.K);

@@ -124,7 +124,7 @@ final class DialCard extends VBox {
     }
 
     private NumberField value() {
-        return DialsPart.field(session, view, dial, "dial-large-" + dial.name(), showers);
+        return DialsPart.field(session, view, dial, "dial-" + dial.name(), showers);
     }
 
     /** What it drives: a row each. */

@@ -224,6 +224,12 @@ public final class PegHands {
         }
     }
 
+    /** Scales the picked pegs in value about rest. */
+    public void scale(double times) {
+        double rest = trace(0).rest();
+        edit("Scale", (value, f) -> Optional.of(PegEdits.scaled(value, f, times, rest)));
+    }
+
     private void movePicks(LongUnaryOperator place) {
         picked.replaceAll(
                 (lane, frames) -> {

@@ -197,9 +197,8 @@ public final class TimeView extends Drawing {
         } else if (takeEdge(e)) {
             // held until it is let go
         } else if (e.getY() >= rowsBottom()) {
-            Ribbon.at(session.project().layers(), e.getY(), rowsBottom())
-                    .ifPresent(layer -> session.selectLayer(layer.id()));
             scrub(e);
+            takeShot(e);
         } else {
             drag =
                     drags.pressed(e)
@@ -257,6 +256,35 @@ public final class TimeView extends Drawing {
                                                 playhead,
                                                 !move.isAltDown()));
         return true;
+    }
+
+    /** Selects the layer under the pointer, and holds its shot there for a drag. */
+    private void takeShot(MouseEvent e) {
+        TimeScale before = scale();
+        ShotBody body = ShotBody.at(session, before, rowsBottom(), e.getX(), e.getY()).orElse(null);
+        Ribbon.at(session.project().layers(), e.getY(), rowsBottom())
+                .ifPresent(layer -> session.selectLayer(layer.id()));
+        if (body == null || e.getButton() != MouseButton.PRIMARY) {
+            return;
+        }
+        boolean slips = e.isShortcutDown();
+        Session.Gesture gesture = session.gesture(slips ? "Slip a shot" : "Move a shot");
+        long playhead = view.frame.get();
+        drag =
+                move -> {
+                    if (slips) {
+                        gesture.edit(p -> body.slipped(p, before, move.getX()));
+                    } else if (body.isDrag(move.getX())) {
+                        gesture.edit(
+                                p ->
+                                        body.moved(
+                                                p,
+                                                before,
+                                                move.getX(),
+                                                playhead,
+                                                !move.isAltDown()));
+                    }
+                };
     }
 
     /** What the pointer looks like where something can be held by its side. */

@@ -10,8 +10,8 @@ import ivrik.core.look.Bursting;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Jitter;
+import ivrik.core.project.Anchors;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,9 +19,6 @@ import java.util.TreeMap;
 
 /** Commands of the bursts of the look on the desk. */
 final class BurstWork {
-    /** A burst is put on a cut that is at most so many seconds away. */
-    private static final double NEAR_SECONDS = 0.5;
-
     private final Session session;
     private final View view;
 
@@ -37,7 +34,10 @@ final class BurstWork {
     /** A burst of the selected treatment: on the cut or the marker that is near, else at this frame. */
     void add() {
         Look look = session.state().look().orElseThrow();
-        Burst burst = Bursting.of(look, anchor(), session.state().step());
+        Anchor anchor =
+                Anchors.near(
+                        session.project(), session.state().layer().orElseThrow(), view.frame.get());
+        Burst burst = Bursting.of(look, anchor, session.state().step());
         session.editLook("New burst", l -> l.withBurst(burst));
         select(burst.id());
     }
@@ -46,25 +46,6 @@ final class BurstWork {
         session.selectBurst(id);
         view.closeUpShown.set(true);
         view.face.set(Face.BURST);
-    }
-
-    private Anchor anchor() {
-        long here = view.frame.get();
-        double near = NEAR_SECONDS * session.project().sequence().rate().toDouble();
-        Map<String, Long> cuts =
-                session.state().layer().map(l -> session.project().cuts(l)).orElse(Map.of());
-        Optional<Anchor> cut =
-                cuts.entrySet().stream()
-                        .filter(c -> Math.abs(c.getValue() - here) <= near)
-                        .min(Comparator.comparing(c -> Math.abs(c.getValue() - here)))
-                        .map(c -> new Anchor.AtCut(c.getKey()));
-        return cut.or(
-                        () ->
-                                session.project().markers().stream()
-                                        .filter(m -> m.frame() == here)
-                                        .findFirst()
-                                        .map(m -> new Anchor.AtMarkers(List.of(m.id()))))
-                .orElse(new Anchor.AtFrame(here));
     }
 
     /** Selects the burst after the selected one. */

@@ -100,6 +100,7 @@ public final class MainWindow {
                         session,
                         new TrayWork(
                                 session,
+                                view,
                                 importer,
                                 layerWork,
                                 () -> chooser,

@@ -111,6 +111,16 @@ final class TimeCommands extends CommandMenu {
                 key(KeyCode.COMMA, SHIFT),
                 () -> pegs.stretch(0.5),
                 pegs::any);
+        add(
+                "Picked pegs twice as far from rest",
+                key(KeyCode.PERIOD, CTRL, SHIFT),
+                () -> pegs.scale(2),
+                pegs::any);
+        add(
+                "Picked pegs half as far from rest",
+                key(KeyCode.COMMA, CTRL, SHIFT),
+                () -> pegs.scale(0.5),
+                pegs::any);
         add("Pegs at rest around the play range", null, pegs::enclose, this::any);
         BurstWork bursts = new BurstWork(session, view);
         add("New burst here", key(KeyCode.K, SHIFT), bursts::add, this::any);

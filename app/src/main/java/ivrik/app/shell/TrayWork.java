@@ -1,10 +1,13 @@
 package ivrik.app.shell;
 
 import ivrik.app.session.Session;
+import ivrik.app.session.View;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.SourceSheet;
 import ivrik.app.tray.Tray;
 import ivrik.core.look.Look;
+import ivrik.core.motion.Anchor;
+import ivrik.core.project.Anchors;
 import ivrik.core.project.Arrange;
 import ivrik.core.project.Source;
 
@@ -17,6 +20,7 @@ final class TrayWork implements Tray.Actions {
     private final Importer importer;
     private final LayerWork layers;
     private final Supplier<Chooser> chooser;
+    private final View view;
     private final Runnable bringIn;
     private final Runnable forgetSmall;
     private final Sheets sheets;
@@ -26,6 +30,7 @@ final class TrayWork implements Tray.Actions {
      */
     TrayWork(
             Session session,
+            View view,
             Importer importer,
             LayerWork layers,
             Supplier<Chooser> chooser,
@@ -33,6 +38,7 @@ final class TrayWork implements Tray.Actions {
             Runnable forgetSmall,
             Sheets sheets) {
         this.session = session;
+        this.view = view;
         this.importer = importer;
         this.layers = layers;
         this.chooser = chooser;
@@ -90,6 +96,15 @@ final class TrayWork implements Tray.Actions {
 
     @Override
     public void use(Look look) {
-        session.editLook("Use " + look.name(), old -> look);
+        Anchor anchor =
+                session.state()
+                        .layer()
+                        .map(l -> Anchors.near(session.project(), l, view.frame.get()))
+                        .orElse(new Anchor.AtFrame(0));
+        session.editLook("Use " + look.name(), old -> Anchors.standing(look, anchor));
+        if (!look.dials().isEmpty()) {
+            view.closeUpShown.set(true);
+            view.face.set(View.Face.LOOK);
+        }
     }
 }

@@ -78,7 +78,7 @@ class DialWindowTest {
         d.key(KeyCode.SHIFT, KeyCode.I);
         assertThat(Driver.on(() -> d.window.view().face.get())).isEqualTo(Face.LOOK);
         assertThat(d.words()).contains("Shift red x", "Shift blue x", "even");
-        d.number("#dial-large-shift-x", "50");
+        d.number("#dial-shift-x", "50");
         assertThat(dial().value()).isEqualTo(Value.of(50));
         d.choose("#dial-bend-shift-x-0", "On the second half");
         assertThat(dial().links().getFirst().bend())
@@ -96,9 +96,9 @@ class DialWindowTest {
         put();
         d.key(KeyCode.SHIFT, KeyCode.I);
         d.go(10);
-        d.fromMenu("dial-large-shift-x", "Peg it here");
+        d.fromMenu("dial-shift-x", "Peg it here");
         d.go(30);
-        d.number("#dial-large-shift-x", "20");
+        d.number("#dial-shift-x", "20");
         assertThat(dial().value().pegs())
                 .extracting(p -> p.frame(), p -> p.value())
                 .containsExactly(

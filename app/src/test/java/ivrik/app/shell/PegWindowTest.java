@@ -162,6 +162,15 @@ class PegWindowTest {
     }
 
     @Test
+    void pickedPegsAreScaledInValue() {
+        List<Double> before = values(0);
+        d.key(KeyCode.CONTROL, KeyCode.A);
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.PERIOD);
+        assertThat(values(0)).isEqualTo(before.stream().map(v -> 2 * v).toList());
+        assertThat(values(2)).isEqualTo(values(0));
+    }
+
+    @Test
     void allLanesAreInOnePlotAndTracesAreDrawnCloser() {
         int[] rows = d.pixels(d.window.time());
         d.key(KeyCode.SHIFT, KeyCode.G);

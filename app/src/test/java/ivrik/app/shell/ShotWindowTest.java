@@ -134,11 +134,30 @@ class ShotWindowTest {
         assertThat(lanes.get(2).feed().slit().by()).isEqualTo(Slit.By.LANE);
         Plan plan = Driver.on(() -> d.window.session().plans().planner().plan(99));
         var feeds = plan.layers().getFirst().looks().getFirst().feeds();
-        assertThat(feeds.get(0).picture().orElseThrow().source().name()).isEqualTo("one");
+        assertThat(((Plan.Picture) feeds.get(0).picture().orElseThrow()).source().name())
+                .isEqualTo("one");
         assertThat(feeds.get(1).slit().orElseThrow().slices()).hasSize(2);
         assertThat(feeds.get(2)).isNull();
         assertThat(plan.layers().getFirst().picture().orElseThrow().source().name())
                 .isEqualTo("two");
+    }
+
+    @Test
+    void aShotIsDraggedPastAnotherAndASpanInTime() {
+        double top = d.window.time().getHeight();
+        double ribbon = (28 + 3 * 62 + 8 + 20) / top;
+        double frames = (d.window.time().getWidth() - 24) / 192;
+        String first = shots().getFirst().id();
+        d.drag(d.window.time(), across(48), ribbon, 96 * frames, 0);
+        assertThat(shots()).extracting(Clip::start).containsExactlyInAnyOrder(0L, 96L);
+        assertThat(shots().stream().filter(c -> c.id().equals(first)).findFirst().orElseThrow())
+                .extracting(Clip::start)
+                .isEqualTo(96L);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(shots().getFirst().start()).isZero();
+        d.click(d.window.time(), across(130), ribbon, 1, MouseButton.PRIMARY);
+        assertThat(frame()).as("a press that goes no further goes to its frame").isEqualTo(130);
+        assertThat(shots()).extracting(Clip::start).containsExactly(0L, 96L);
     }
 
     private List<Marker> markers() {

@@ -79,7 +79,13 @@ final class CutLooks {
                 .withBursts(List.of(apart))
                 .withDials(
                         List.of(
-                                ofBurst("at", "At frame", "frame", 0, 0, BurstParts.LATER),
+                                ofBurst(
+                                        "at",
+                                        "At, from its anchor",
+                                        "frame",
+                                        0,
+                                        0,
+                                        BurstParts.LATER),
                                 dial(
                                         "length",
                                         "Length",

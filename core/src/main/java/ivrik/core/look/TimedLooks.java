@@ -113,7 +113,7 @@ final class TimedLooks {
                         List.of(
                                 dial(
                                         "at",
-                                        "At frame",
+                                        "At, from its anchor",
                                         "frame",
                                         0,
                                         most,
@@ -204,7 +204,7 @@ final class TimedLooks {
                         List.of(
                                 dial(
                                         "at",
-                                        "At frame",
+                                        "At, from its anchor",
                                         "frame",
                                         0,
                                         Phase.MOST_FRAMES,

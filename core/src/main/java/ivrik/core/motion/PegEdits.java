@@ -52,6 +52,19 @@ public final class PegEdits {
                         .toList());
     }
 
+    /** So many times as far from a value as they were. */
+    public static Value scaled(Value value, Set<Long> frames, double times, double about) {
+        return new Value(
+                value.rest(),
+                value.pegs().stream()
+                        .map(
+                                p ->
+                                        frames.contains(p.frame())
+                                                ? p.withValue(about + times * (p.value() - about))
+                                                : p)
+                        .toList());
+    }
+
     /** The picked part played backwards, between its first and its last peg. */
     public static Optional<Value> reversed(Value value, Set<Long> frames) {
         List<Peg> pegs = picked(value, frames);

@@ -162,6 +162,58 @@ public final class ShotEdits {
                                 .orElse(c));
     }
 
+    /**
+     * A shot moved to begin at a frame. In a row without gaps it comes between the shots that its middle lies
+     * between, and the row stays without gaps; elsewhere it goes where there is room for it, or nowhere.
+     */
+    public Layer moved(String id, long start) {
+        Clip shot = shot(id).orElse(null);
+        if (shot == null) {
+            return layer;
+        }
+        List<Clip> others = new ArrayList<>(inOrder());
+        others.remove(shot);
+        if (isRow()) {
+            return layer.withClips(inserted(shot, others, start));
+        }
+        Clip moved = shot.withStart(Math.max(0, start));
+        boolean free =
+                others.stream().allMatch(c -> c.end() <= moved.start() || c.start() >= moved.end());
+        return free ? with(id, c -> moved) : layer;
+    }
+
+    /** Whether there are several shots, each beginning where the one before it ends. */
+    private boolean isRow() {
+        List<Clip> order = inOrder();
+        for (int i = 1; i < order.size(); i++) {
+            if (order.get(i).start() != order.get(i - 1).end()) {
+                return false;
+            }
+        }
+        return order.size() > 1;
+    }
+
+    private List<Clip> inserted(Clip shot, List<Clip> others, long start) {
+        long first = layer.range().first();
+        double middle = start + shot.length() / 2.0;
+        List<Clip> row = new ArrayList<>();
+        long at = first;
+        boolean placed = false;
+        for (Clip other : others) {
+            if (!placed && middle < at + other.length() / 2.0) {
+                row.add(shot.withStart(at));
+                at += shot.length();
+                placed = true;
+            }
+            row.add(other.withStart(at));
+            at += other.length();
+        }
+        if (!placed) {
+            row.add(shot.withStart(at));
+        }
+        return row;
+    }
+
     /** A shot that changes places with the one before it, or after it; both together stay where they are. */
     public Layer reordered(String id, boolean later) {
         List<Clip> order = inOrder();

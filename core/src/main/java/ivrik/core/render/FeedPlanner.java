@@ -9,6 +9,7 @@ import ivrik.core.project.Layer;
 import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.Slice;
 import ivrik.core.render.Plan.SlitPlan;
 
@@ -24,17 +25,14 @@ final class FeedPlanner {
     private final FrameRange range;
     private final Feed feed;
     private final long frame;
-    private final BiFunction<Clip, Long, Optional<Picture>> pictures;
+    private final BiFunction<Clip, Long, Optional<Seen>> pictures;
 
     /**
      * @param feed with its numbers as they are now
-     * @param pictures the picture of a clip at a frame of the sequence, which may lie outside it
+     * @param pictures what a clip shows at a frame of the sequence, which may lie outside it
      */
     FeedPlanner(
-            Layer layer,
-            Feed feed,
-            long frame,
-            BiFunction<Clip, Long, Optional<Picture>> pictures) {
+            Layer layer, Feed feed, long frame, BiFunction<Clip, Long, Optional<Seen>> pictures) {
         this.layer = layer;
         this.range = layer.range();
         this.feed = feed;
@@ -116,11 +114,11 @@ final class FeedPlanner {
         return slices;
     }
 
-    private Optional<Picture> picture(Optional<Clip> shot, long at) {
+    private Optional<Seen> picture(Optional<Clip> shot, long at) {
         return shot.flatMap(clip -> pictures.apply(clip, at));
     }
 
-    private static Slice always(Optional<Picture> picture, long delay) {
+    private static Slice always(Optional<Seen> picture, long delay) {
         return new Slice(picture, delay, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
     }
 

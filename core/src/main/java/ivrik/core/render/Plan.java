@@ -37,8 +37,14 @@ import java.util.stream.Stream;
  * @param layers those visible here, from the lowest up
  */
 public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
+    /** What a lane can be taken from. */
+    public sealed interface Seen {}
+
+    /** What lies beneath a span at another time. */
+    public record Beneath(List<LayerPlan> layers) implements Seen {}
+
     /** A frame of a source, brought to the colours of the sequence. */
-    public record Picture(Source source, long frame, ColourSpace colour) {
+    public record Picture(Source source, long frame, ColourSpace colour) implements Seen {
         public Picture(Source source, long frame) {
             this(source, frame, ColourSpace.SRGB);
         }
@@ -91,7 +97,7 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
      *
      * @param slit where its time changes across the picture; then that says which pictures it is made of
      */
-    public record FeedPlan(Optional<Picture> picture, PlacePlan place, Optional<SlitPlan> slit) {}
+    public record FeedPlan(Optional<Seen> picture, PlacePlan place, Optional<SlitPlan> slit) {}
 
     /**
      * A lane that is made of several frames, each where it is due. At the near end it is {@code delay}
@@ -118,7 +124,7 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
      * @param from the beginning of the shot that it shows, in frames after itself; infinite for the first
      * @param to the end of that shot
      */
-    public record Slice(Optional<Picture> picture, long delay, double from, double to) {}
+    public record Slice(Optional<Seen> picture, long delay, double from, double to) {}
 
     /**
      * A look at one moment.
@@ -278,22 +284,35 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     /** Every picture of a source that the frame is made of. */
     public Set<Picture> pictures() {
         Set<Picture> all = new LinkedHashSet<>();
+        pictures(layers, all);
+        return all;
+    }
+
+    private static void pictures(List<LayerPlan> layers, Set<Picture> all) {
         for (LayerPlan layer : layers) {
             layer.picture.ifPresent(all::add);
             layer.looks.forEach(look -> pictures(look, all));
         }
-        return all;
+    }
+
+    private static void pictures(Seen seen, Set<Picture> all) {
+        switch (seen) {
+            case Picture picture -> all.add(picture);
+            case Beneath beneath -> pictures(beneath.layers, all);
+        }
     }
 
     private static void pictures(LookPlan look, Set<Picture> all) {
         look.feeds.stream()
                 .filter(Objects::nonNull)
-                .peek(f -> f.picture.ifPresent(all::add))
+                .peek(f -> f.picture.ifPresent(seen -> pictures(seen, all)))
                 .flatMap(f -> f.slit.stream())
                 .forEach(
                         slit -> {
                             slit.gradient.ifPresent(all::add);
-                            slit.slices.forEach(s -> s.picture.ifPresent(all::add));
+                            slit.slices.stream()
+                                    .flatMap(s -> s.picture.stream())
+                                    .forEach(seen -> pictures(seen, all));
                         });
         look.steps.stream().flatMap(s -> s.picture.stream()).forEach(all::add);
         Stream.of(look.prepare, look.finish)

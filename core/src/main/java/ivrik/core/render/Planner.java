@@ -15,12 +15,14 @@ import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
+import ivrik.core.render.Plan.Beneath;
 import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.Seen;
 import ivrik.core.threads.Cancel;
 
 import java.util.ArrayList;
@@ -110,13 +112,21 @@ public final class Planner {
     }
 
     private Plan plan(Rational frame, Scaled scaled) {
-        List<LayerPlan> layers = new ArrayList<>();
-        for (Layer layer : project.layers()) {
-            if (layer.visible()) {
-                layer(layer, frame, scaled).ifPresent(layers::add);
-            }
-        }
-        return new Plan(sequence.size(), sequence.ground(), List.copyOf(layers));
+        return new Plan(sequence.size(), sequence.ground(), plans(project.layers(), frame, scaled));
+    }
+
+    private List<LayerPlan> plans(List<Layer> layers, Rational frame, Scaled scaled) {
+        return layers.stream()
+                .filter(Layer::visible)
+                .flatMap(layer -> layer(layer, frame, scaled).stream())
+                .toList();
+    }
+
+    /** What lies beneath a layer at a moment. */
+    private List<LayerPlan> beneath(Layer layer, Rational frame, Scaled scaled) {
+        List<Layer> under =
+                project.layers().stream().takeWhile(l -> !l.id().equals(layer.id())).toList();
+        return plans(under, frame, scaled);
     }
 
     /** The instant of a frame, as a layer sees it. */
@@ -137,14 +147,21 @@ public final class Planner {
         if (picture.isEmpty() && !span) {
             return Optional.empty();
         }
-        PlacePlan place = place(layer, frame);
+        Instant instant = instant(layer, frame);
         List<LookPlan> looks = new ArrayList<>();
-        boolean first = true;
+        List<LookPlanner> planners = new ArrayList<>();
         for (LayerLook look : layer.looks()) {
-            LookPlanner planner = planner(layer, look, instant(layer, frame));
+            LookPlanner planner = planner(layer, look, instant);
             LookPlan plan = look(layer, look, planner, frame, scaled);
-            looks.add(look.on() && first && !span ? moving(plan, layer, planner, place) : plan);
-            first &= !look.on();
+            looks.add(plan);
+            if (look.on()) {
+                planners.add(planner);
+            }
+        }
+        PlacePlan place = place(layer, frame, planners);
+        if (!planners.isEmpty() && !span) {
+            int first = firstInUse(layer);
+            looks.set(first, moving(looks.get(first), layer, planners.getFirst(), place));
         }
         return Optional.of(
                 new LayerPlan(
@@ -157,32 +174,40 @@ public final class Planner {
     }
 
     /** Where a layer lies at a moment: what its place says, and the dials and bursts of its looks. */
-    private PlacePlan place(Layer layer, Rational frame) {
-        Instant instant = instant(layer, frame);
-        List<LookPlanner> planners =
-                layer.looks().stream()
-                        .filter(LayerLook::on)
-                        .map(look -> planner(layer, look, instant))
-                        .toList();
+    private static PlacePlan place(Layer layer, Rational frame, List<LookPlanner> planners) {
         return Placement.plan(
-                layer.place()
-                        .settled(
-                                part ->
-                                        part.value().apply(layer.place()).at(frame)
-                                                + planners.stream()
-                                                        .mapToDouble(
-                                                                p ->
-                                                                        p.driven(
-                                                                                new OfPlace(
-                                                                                        part
-                                                                                                .name())))
-                                                        .sum()));
+                layer.place().settled(part -> number(layer.place(), part, frame, planners)));
+    }
+
+    private static double number(
+            Place place, Place.Part part, Rational frame, List<LookPlanner> planners) {
+        double sum = part.value().apply(place).at(frame);
+        for (LookPlanner planner : planners) {
+            sum += planner.driven(new OfPlace(part.name()));
+        }
+        return sum;
+    }
+
+    private static int firstInUse(Layer layer) {
+        return layer.looks().stream().map(LayerLook::on).toList().indexOf(true);
+    }
+
+    /** The values at a moment of all looks of a layer that are in use. */
+    private List<LookPlanner> planners(Layer layer, Rational frame) {
+        Instant instant = instant(layer, frame);
+        return layer.looks().stream()
+                .filter(LayerLook::on)
+                .map(look -> planner(layer, look, instant))
+                .toList();
     }
 
     /** The first look in use, with where the layer lies at each moment that it sees, if it moves meanwhile. */
     private LookPlan moving(LookPlan plan, Layer layer, LookPlanner planner, PlacePlan now) {
         List<PlacePlan> places =
-                planner.open().stream().map(moment -> place(layer, moment.frame())).toList();
+                planner.open().stream()
+                        .map(Instant::frame)
+                        .map(moment -> place(layer, moment, planners(layer, moment)))
+                        .toList();
         if (places.stream().allMatch(now::equals)) {
             return plan;
         }
@@ -204,7 +229,7 @@ public final class Planner {
         LookPlan plan =
                 planner.exposed(
                         sequence.colour(),
-                        new Others(layer, frame),
+                        new Others(layer, frame, scaled),
                         look.on() ? scaled.by(layer, look) : 1);
         return look.on() ? plan : plan.untouched();
     }
@@ -261,8 +286,10 @@ public final class Planner {
     private final class Others implements LookPlanner.Elsewhere {
         private final Layer layer;
         private final Rational frame;
+        private final Scaled scaled;
 
-        Others(Layer layer, Rational frame) {
+        Others(Layer layer, Rational frame, Scaled scaled) {
+            this.scaled = scaled;
             this.layer = layer;
             this.frame = frame;
         }
@@ -280,16 +307,17 @@ public final class Planner {
         /** The picture of a lane that takes it from elsewhere. */
         @Override
         public FeedPlan feed(Feed feed) {
-            if (feed.source().isEmpty() && layer.clips().stream().anyMatch(Clip::isSpan)) {
-                return null; // what lies beneath is had as it is now
-            }
             Place place = feed.place().equals(Place.FITTED) ? layer.place() : feed.place();
             return new FeedPlanner(
-                            layer,
-                            feed,
-                            frame.floor(),
-                            (clip, at) -> Planner.this.picture(clip, Rational.of(at)))
+                            layer, feed, frame.floor(), (clip, at) -> seen(clip, Rational.of(at)))
                     .plan(at(place, frame), source(feed.slit().picture()));
+        }
+
+        /** What a clip shows; of a span, what lies beneath it then. */
+        private Optional<Seen> seen(Clip clip, Rational at) {
+            return clip.isSpan()
+                    ? Optional.of(new Beneath(beneath(layer, at, scaled)))
+                    : Planner.this.picture(clip, at).map(picture -> picture);
         }
 
         @Override

@@ -10,10 +10,12 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
+import ivrik.core.render.Plan.Beneath;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
@@ -92,7 +94,7 @@ public final class Renderer {
     /** All layers laid upon each other; what is one opaque layer is left to its rows. */
     private Passage composed(Plan plan, double scale, Cancel cancel) {
         Site site = new Site(scale, workers, cancel, store);
-        Passage all = composed(plan, plan.layers(), site);
+        Passage all = composed(plan.size(), plan.layers(), site);
         if (all.isOpaque()) {
             return all;
         }
@@ -103,16 +105,16 @@ public final class Renderer {
         };
     }
 
-    private Passage composed(Plan plan, List<LayerPlan> layers, Site site) {
-        Size size = plan.size().scaled(site.scale());
+    private Passage composed(Size sequence, List<LayerPlan> layers, Site site) {
+        Size size = sequence.scaled(site.scale());
         Passage below = null;
         for (LayerPlan layer : layers) {
             site.cancel().check();
             if (layer.picture().isEmpty()) {
-                below = below == null ? null : spanned(plan, layer, below);
+                below = below == null ? null : spanned(sequence, layer, below);
                 continue;
             }
-            Passage over = along(layer, plan.size(), source(layer, plan.size(), site));
+            Passage over = along(layer, sequence, source(layer, sequence, site));
             if (below == null && layer.opacity() == 1) {
                 below = over;
                 continue;
@@ -127,8 +129,8 @@ public final class Renderer {
     }
 
     /** What lies beneath a span with the span's looks. */
-    private Passage spanned(Plan plan, LayerPlan span, Passage below) {
-        Passage over = along(span, plan.size(), below.copy());
+    private Passage spanned(Size sequence, LayerPlan span, Passage below) {
+        Passage over = along(span, sequence, below.copy());
         if (span.blend() == Blend.NORMAL && span.opacity() == 1) {
             return over;
         }
@@ -159,7 +161,7 @@ public final class Renderer {
     private Passage along(LayerPlan layer, Size sequence, Passage passage) {
         Site site = passage.site();
         for (LookPlan look : layer.looks()) {
-            Needed needed = new Needed(sequence, site.scale());
+            Needed needed = new Needed(sequence, site.scale(), site.cancel());
             if (!look.places().isEmpty()) {
                 MotionBlur.take(
                         passage,
@@ -192,7 +194,7 @@ public final class Renderer {
      */
     public List<Plane> lanes(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         Passage passage = prepared(plan, layer, look, scale, cancel);
-        return road(plan, layer, look, scale).separate(passage).planes(passage.site());
+        return road(plan, layer, look, scale, cancel).separate(passage).planes(passage.site());
     }
 
     /**
@@ -217,7 +219,7 @@ public final class Renderer {
                                         r,
                                         chosen,
                                         picture,
-                                        new Needed(plan.size(), scale),
+                                        new Needed(plan.size(), scale, cancel),
                                         workers))
                 .orElseGet(() -> Plane.flat(picture.width(), picture.height(), 1));
     }
@@ -225,12 +227,12 @@ public final class Renderer {
     /** One of a layer's looks with its lanes really taken apart and rejoined, whatever it does. */
     public Frame rejoined(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         Passage passage = prepared(plan, layer, look, scale, cancel);
-        road(plan, layer, look, scale).rejoin(passage);
+        road(plan, layer, look, scale, cancel).rejoin(passage);
         return passage.frame();
     }
 
-    private Road road(Plan plan, LayerPlan layer, int look, double scale) {
-        return new Road(layer.looks().get(look), new Needed(plan.size(), scale));
+    private Road road(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+        return new Road(layer.looks().get(look), new Needed(plan.size(), scale, cancel));
     }
 
     /** What one of a layer's looks separates: the picture with the looks before it, and prepared. */
@@ -247,9 +249,9 @@ public final class Renderer {
         Passage start =
                 layer.picture().isPresent()
                         ? source(layer, plan.size(), site)
-                        : composed(plan, beneath(plan, layer), site).copy();
+                        : composed(plan.size(), beneath(plan, layer), site).copy();
         Passage passage = along(before, plan.size(), start);
-        road(plan, layer, look, scale).prepare(passage);
+        road(plan, layer, look, scale, cancel).prepare(passage);
         return passage;
     }
 
@@ -261,15 +263,34 @@ public final class Renderer {
     private final class Needed implements Supplies {
         private final Size sequence;
         private final double scale;
+        private final Cancel cancel;
 
-        Needed(Size sequence, double scale) {
+        Needed(Size sequence, double scale, Cancel cancel) {
             this.sequence = sequence;
             this.scale = scale;
+            this.cancel = cancel;
         }
 
         @Override
-        public Frame placed(Optional<Picture> picture, PlacePlan place) {
-            return Renderer.this.placed(picture, place, sequence, scale);
+        public Frame placed(Optional<? extends Seen> seen, PlacePlan place) {
+            return switch (seen.orElse(null)) {
+                case null -> Frame.empty(sequence.scaled(scale));
+                case Picture picture -> Renderer.this.placed(picture, place, sequence, scale);
+                case Beneath beneath -> beneath(beneath);
+            };
+        }
+
+        private Frame beneath(Beneath beneath) {
+            record Layers(Beneath beneath, Size size, double scale) {}
+            return store.get(
+                    Key.of(new Layers(beneath, sequence, scale)),
+                    () ->
+                            composed(
+                                            sequence,
+                                            beneath.layers(),
+                                            new Site(scale, workers, cancel, store))
+                                    .frame(),
+                    cancel::isCancelled);
         }
 
         /** Fitted into the sequence, or at its own size. */
@@ -292,11 +313,6 @@ public final class Renderer {
                         new Site(scale, workers, cancel, new Store(0)));
         new Road(look, Supplies.NONE).take(passage);
         return passage.frame();
-    }
-
-    private Frame placed(Optional<Picture> picture, PlacePlan place, Size sequence, double scale) {
-        return picture.map(p -> placed(p, place, sequence, scale))
-                .orElseGet(() -> Frame.empty(sequence.scaled(scale)));
     }
 
     private static Key key(Picture picture, PlacePlan place, Size sequence, double scale) {

@@ -94,7 +94,7 @@ final class PlanText {
             line(
                     3,
                     "feed",
-                    feed.picture().map(PlanText::picture).orElse("nothing"),
+                    feed.picture().map(p -> picture((Plan.Picture) p)).orElse("nothing"),
                     place(feed.place()));
         }
     }

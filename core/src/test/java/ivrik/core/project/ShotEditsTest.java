@@ -134,4 +134,47 @@ class ShotEditsTest {
         Project marked = PROJECT.withMarkers(List.of(new Marker(13, "")));
         assertThat(ShotEdits.catches(marked)).containsExactly(0L, 13L, 40L, 60L, 90L);
     }
+
+    @Test
+    void inARowAShotComesBetweenTheShotsThatItsMiddleLiesBetween() {
+        Layer last = SHOTS.moved("a", 60);
+        assertThat(last.clips())
+                .extracting(Clip::id, Clip::start)
+                .containsExactlyInAnyOrder(
+                        org.assertj.core.groups.Tuple.tuple("b", 0L),
+                        org.assertj.core.groups.Tuple.tuple("c", 20L),
+                        org.assertj.core.groups.Tuple.tuple("a", 50L));
+        assertThat(SHOTS.moved("c", -10).clips().stream().filter(c -> c.id().equals("c")))
+                .extracting(Clip::start)
+                .containsExactly(0L);
+        assertThat(SHOTS.moved("b", 44).cuts()).isEqualTo(LAYER.cuts());
+    }
+
+    @Property
+    void whereverAShotIsMovedTheRowStaysWholeAndShowsTheSameFrames(
+            @ForAll @IntRange(min = -50, max = 150) int to, @ForAll @IntRange(max = 2) int which) {
+        String id = List.of("a", "b", "c").get(which);
+        Layer moved = SHOTS.moved(id, to);
+        assertThat(moved.end()).isEqualTo(LAYER.end());
+        for (Clip clip : moved.clips()) {
+            Clip before =
+                    LAYER.clips().stream()
+                            .filter(c -> c.id().equals(clip.id()))
+                            .findFirst()
+                            .orElseThrow();
+            assertThat(clip.withStart(before.start())).isEqualTo(before);
+        }
+        for (long f = 0; f < 90; f++) {
+            assertThat(moved.clipAt(f)).isPresent();
+        }
+    }
+
+    @Test
+    void aShotByItselfGoesWhereThereIsRoom() {
+        Layer apart = LAYER.withClips(List.of(A, C.withStart(100)));
+        ShotEdits shots = new ShotEdits(PROJECT, apart);
+        assertThat(shots.moved("a", 55).clips().getFirst().start()).isEqualTo(55);
+        assertThat(shots.moved("a", -5).clips().getFirst().start()).isZero();
+        assertThat(shots.moved("a", 70)).as("another is there").isEqualTo(apart);
+    }
 }

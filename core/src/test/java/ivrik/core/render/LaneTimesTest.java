@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.core.cache.Store;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Feed;
+import ivrik.core.look.Lists;
 import ivrik.core.look.Look;
 import ivrik.core.look.Slit;
 import ivrik.core.motion.Ease;
@@ -15,10 +16,13 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.sampling.EdgeFill;
+import ivrik.core.separation.Rgb;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Gain;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -209,5 +213,34 @@ class LaneTimesTest {
         Plan plan = Planner.plan(project(slit(s -> s.withDelayFrames(Value.of(3)))), 20);
         assertThat(plan.pictures().stream().map(Plan.Picture::frame))
                 .containsExactlyInAnyOrder(20L, 19L, 18L, 17L);
+    }
+
+    @Test
+    void inASpanALaneIsWhatLayBeneathItThen() {
+        Look late = red(f -> f.delayed(4));
+        Layer span = Layer.of("span", "span", late, new Clip(Clip.BENEATH, 10, 20, 0));
+        Look brighter = Look.atRest("beneath", new Rgb(), new Gain());
+        Project project = project(brighter);
+        Project spanned = project.withLayers(Lists.plus(project.layers(), span));
+        assertThat(at(spanned, 20, 0, 3)).isCloseTo(0.16f, within(1e-6f));
+        assertThat(at(spanned, 20, 1, 3)).isCloseTo(0.2f, within(1e-6f));
+        assertThat(at(spanned, 8, 0, 3)).as("before it").isCloseTo(0.08f, within(1e-6f));
+        assertThat(at(spanned, 11, 0, 3))
+                .as("before its first frame that is held")
+                .isCloseTo(0.10f, within(1e-6f));
+        Plan plan = Planner.plan(spanned, 20);
+        assertThat(plan.pictures().stream().map(Plan.Picture::frame)).containsExactly(20L, 16L);
+    }
+
+    @Test
+    void aSlitInASpanSeesEachFrameBeneathIt() {
+        Look slit = slit(s -> s.withDelayFrames(Value.of(6)));
+        Layer span = Layer.of("span", "span", slit, new Clip(Clip.BENEATH, 0, 40, 0));
+        Project project = project(BuiltInLooks.named("in-register"));
+        Project spanned = project.withLayers(Lists.plus(project.layers(), span));
+        for (int x = 0; x < W; x++) {
+            assertThat(at(spanned, 20, 0, x))
+                    .isCloseTo((float) ((20 - 6 * (x + 0.5) / W) / 100), within(1e-6f));
+        }
     }
 }

@@ -31,7 +31,9 @@ class PaceTest {
     void framesThatKeepComingLateHalveTheSizeDownToAQuarter() {
         late(7);
         assertThat(pace.scale()).isEqualTo(0.5);
-        late(7);
+        late(12 + 6);
+        assertThat(pace.scale()).as("the first of the new size are waited for").isEqualTo(0.5);
+        late(1);
         assertThat(pace.scale()).isEqualTo(0.25);
         late(70);
         assertThat(pace.scale()).isEqualTo(0.25);
@@ -46,11 +48,11 @@ class PaceTest {
     }
 
     @Test
-    void theSizeDoublesAgainWhenFourTimesTheCostIsStillInTime() {
-        late(14);
-        render(60, FRAME * 0.7 / 4 * 1.05);
+    void theSizeDoublesAgainWhenALargerFrameIsLikelyToBeInTime() {
+        late(7 + 12 + 7);
+        render(60, FRAME * 0.7 / 2.5 * 1.05);
         assertThat(pace.scale()).isEqualTo(0.25);
-        render(20, FRAME * 0.7 / 4 * 0.9);
+        render(20, FRAME * 0.7 / 2.5 * 0.9);
         assertThat(pace.scale()).isEqualTo(0.5);
     }
 
@@ -58,6 +60,18 @@ class PaceTest {
     void aSizeIsTriedForAWhileBeforeALargerOne() {
         late(7);
         render(23, FRAME / 100);
+        assertThat(pace.scale()).isEqualTo(0.5);
+        render(1, FRAME / 100);
+        assertThat(pace.scale()).isEqualTo(1);
+    }
+
+    @Test
+    void aSizeThatWasTooLargeIsTriedAgainAfterTwiceAsLong() {
+        late(7);
+        render(24, FRAME / 100);
+        assertThat(pace.scale()).isEqualTo(1);
+        late(12 + 7);
+        render(47, FRAME / 100);
         assertThat(pace.scale()).isEqualTo(0.5);
         render(1, FRAME / 100);
         assertThat(pace.scale()).isEqualTo(1);

@@ -10,8 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A plane under a chain of warps, sampled once. A chain that comes to a plain translation, or to
- * nothing, is done as that.
+ * A plane under a chain of warps, sampled once. A chain that comes to a plain translation, to a mapping
+ * that leaves rows what they are, or to nothing, is done as that.
  */
 public final class Moved implements Rows {
     private final Plane in;
@@ -48,6 +48,9 @@ public final class Moved implements Rows {
                 && few.getFirst() instanceof Affine a
                 && a.isTranslation()) {
             return new Translation(in, -a.x0(), -a.y0(), fill, sampler);
+        }
+        if (few.size() == 1 && Upright.fits(few.getFirst(), sampler)) {
+            return new Upright(in, size, (Affine) few.getFirst(), fill, sampler);
         }
         return new Moved(in, size, few.isEmpty() ? Affine.NONE : new Chain(few), fill, sampler);
     }

@@ -19,6 +19,11 @@ public enum EdgeFill {
         public int inside(int i, int n) {
             return Math.clamp(i, 0, n - 1);
         }
+
+        @Override
+        void outside(float[] data, int row, int n, int from, float[] out, int o, int end) {
+            Arrays.fill(out, o, Math.max(o, end), data[row + inside(from, n)]);
+        }
     },
     /** The picture is reflected at its border, the border sample standing twice: c b a | a b c. */
     MIRROR {
@@ -33,6 +38,17 @@ public enum EdgeFill {
         @Override
         public int inside(int i, int n) {
             return Math.floorMod(i, n);
+        }
+
+        @Override
+        void outside(float[] data, int row, int n, int from, float[] out, int o, int end) {
+            int at = Math.floorMod(from, n);
+            for (int k = o; k < end; ) {
+                int run = Math.min(n - at, end - k);
+                System.arraycopy(data, row + at, out, k, run);
+                k += run;
+                at = 0;
+            }
         }
     };
 
@@ -50,19 +66,18 @@ public enum EdgeFill {
     public void read(float[] data, int row, int n, int from, float[] out, int count) {
         int first = Math.clamp(-(long) from, 0, count);
         int last = Math.clamp((long) n - from, first, count);
-        for (int k = 0; k < first; k++) {
-            int i = inside(from + k, n);
-            out[k] = i < 0 ? 0 : data[row + i];
-        }
+        outside(data, row, n, from, out, 0, first);
         if (last > first) {
             System.arraycopy(data, row + from + first, out, first, last - first);
         }
-        if (this == EMPTY) {
-            Arrays.fill(out, last, count, 0f);
-            return;
-        }
-        for (int k = last; k < count; k++) {
-            out[k] = data[row + inside(from + k, n)];
+        outside(data, row, n, from + last, out, last, count);
+    }
+
+    /** The same for indices that lie outside, from one place of {@code out} to another. */
+    void outside(float[] data, int row, int n, int from, float[] out, int o, int end) {
+        for (int k = o; k < end; k++) {
+            int i = inside(from + k - o, n);
+            out[k] = i < 0 ? 0 : data[row + i];
         }
     }
 

@@ -15,8 +15,10 @@ public final class Resample {
 
     /** The plane at another size; at its own size the plane itself. */
     public static Plane to(Plane in, Size size, Workers workers) {
-        Plane across = size.width() == in.width() ? in : across(in, size.width(), workers);
-        return size.height() == in.height() ? across : down(across, size.height(), workers);
+        boolean fewerRowsFirst = size.height() < in.height();
+        Plane first = fewerRowsFirst ? down(in, size.height(), workers) : in;
+        Plane across = size.width() == in.width() ? first : across(first, size.width(), workers);
+        return fewerRowsFirst ? across : down(across, size.height(), workers);
     }
 
     /** The frame at another size. Straight alpha is premultiplied first: colour follows coverage. */
@@ -34,23 +36,43 @@ public final class Resample {
                 in.height(),
                 (from, to) -> {
                     for (int y = from; y < to; y++) {
-                        int row = in.row(y);
-                        int o = out.row(y);
-                        for (int x = 0; x < width; x++) {
-                            float sum = 0;
-                            for (int k = 0; k < weights.taps; k++) {
-                                sum +=
-                                        weights.weight[x * weights.taps + k]
-                                                * in.data()[row + weights.first[x] + k];
-                            }
-                            out.data()[o + x] = sum;
+                        if (weights.taps == 2) {
+                            pairs(in.data(), in.row(y), out.data(), out.row(y), weights);
+                        } else {
+                            row(in.data(), in.row(y), out.data(), out.row(y), weights);
                         }
                     }
                 });
         return out;
     }
 
+    private static void row(float[] in, int i, float[] out, int o, Weights weights) {
+        int[] first = weights.first;
+        float[] weight = weights.weight;
+        int taps = weights.taps;
+        for (int x = 0; x < first.length; x++) {
+            float sum = 0;
+            for (int k = 0; k < taps; k++) {
+                sum += weight[x * taps + k] * in[i + first[x] + k];
+            }
+            out[o + x] = sum;
+        }
+    }
+
+    /** The same where each new sample is made of two: at half the size, and wherever it is larger. */
+    private static void pairs(float[] in, int i, float[] out, int o, Weights weights) {
+        int[] first = weights.first;
+        float[] weight = weights.weight;
+        for (int x = 0; x < first.length; x++) {
+            int at = i + first[x];
+            out[o + x] = weight[2 * x] * in[at] + weight[2 * x + 1] * in[at + 1];
+        }
+    }
+
     private static Plane down(Plane in, int height, Workers workers) {
+        if (height == in.height()) {
+            return in;
+        }
         Weights weights = Weights.of(in.height(), height);
         Plane out = Plane.of(in.width(), height);
         workers.rows(
@@ -85,7 +107,7 @@ public final class Resample {
     private record Weights(int taps, int[] first, float[] weight) {
         static Weights of(int from, int to) {
             double step = (double) from / to;
-            int taps = Math.min(from, step > 1 ? (int) Math.ceil(step) + 1 : 2);
+            int taps = Math.min(from, taps(step));
             int[] first = new int[to];
             float[] weight = new float[to * taps];
             for (int i = 0; i < to; i++) {
@@ -119,6 +141,14 @@ public final class Resample {
                 }
             }
             return new Weights(taps, first, weight);
+        }
+
+        /** How many old samples a new one is made of: of a whole step just those that it covers. */
+        private static int taps(double step) {
+            if (step <= 1) {
+                return 2;
+            }
+            return step == Math.rint(step) ? (int) step : (int) Math.ceil(step) + 1;
         }
     }
 }

@@ -1,0 +1,218 @@
+package ivrik.core.filter;
+
+import ivrik.core.picture.Lines;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
+
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.IntVector;
+import jdk.incubator.vector.VectorSpecies;
+
+import java.util.Arrays;
+
+/**
+ * A plane made larger, smaller, turned over or moved, but not turned: rows of it stay rows. Each is sampled
+ * across once, and rows of those down; the values are to the bit those of samples taken one by one.
+ */
+final class Upright implements Rows {
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+    private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
+    private static final int LANES = FLOATS.length();
+
+    /** Stands for what is not there. */
+    private static final int NONE = Integer.MIN_VALUE;
+
+    private final Plane in;
+    private final Size size;
+    private final Affine affine;
+    private final EdgeFill fill;
+    private final Sampler sampler;
+
+    /** For each tap and each place across where its sample lies in a row; behind the row for nothing. */
+    private final int[][] index;
+
+    /** For each vector where its samples begin, if they lie within two vectors; else {@link #NONE}. */
+    private final int[] begins;
+
+    /** For each place how far behind that its first sample lies. */
+    private final int[] behind;
+
+    /** For each tap its weights; of the linear sampler the share of the second sample. */
+    private final float[][] weights;
+
+    Upright(Plane in, Size size, Affine affine, EdgeFill fill, Sampler sampler) {
+        this.in = in;
+        this.size = size;
+        this.affine = affine;
+        this.fill = fill;
+        this.sampler = sampler;
+        int room = Lines.room(size.width());
+        index = new int[sampler.taps()][room];
+        weights = new float[sampler.taps()][room];
+        float[] each = new float[sampler.taps()];
+        for (int x = 0; x < size.width(); x++) {
+            double place = affine.xx() * (x + 0.5) + affine.x0() - 0.5;
+            int whole = (int) Math.floor(place);
+            sampler.weights((float) (place - Math.floor(place)), each);
+            for (int k = 0; k < each.length; k++) {
+                int inside = fill.inside(whole + sampler.firstTap() + k, in.width());
+                index[k][x] = inside < 0 ? in.width() : inside;
+                weights[k][x] = each[k];
+            }
+        }
+        begins = new int[room / LANES];
+        behind = new int[room];
+        for (int v = 0; v < begins.length; v++) {
+            begins[v] = (v + 1) * LANES <= size.width() ? begin(v * LANES) : NONE;
+        }
+    }
+
+    /** Where the samples of a vector begin, and how far behind it each place's first lies. */
+    private int begin(int from) {
+        int last = sampler.taps() - 1;
+        int left = Math.min(index[0][from], index[0][from + LANES - 1]);
+        for (int i = from; i < from + LANES; i++) {
+            behind[i] = index[0][i] - left;
+            boolean inRow = true;
+            for (int k = 1; k <= last; k++) {
+                inRow &= index[k][i] == index[0][i] + k;
+            }
+            boolean near = behind[i] >= 0 && behind[i] + last < 2 * LANES;
+            if (!inRow || !near || index[last][i] >= in.width()) {
+                return NONE;
+            }
+        }
+        return left;
+    }
+
+    /** Whether a mapping and a sampler can be done this way. */
+    static boolean fits(Warp warp, Sampler sampler) {
+        return warp instanceof Affine a && a.isUpright() && sampler != Sampler.LANCZOS;
+    }
+
+    @Override
+    public int width() {
+        return size.width();
+    }
+
+    @Override
+    public int height() {
+        return size.height();
+    }
+
+    @Override
+    public Reader reader() {
+        Made made = new Made();
+        return made::row;
+    }
+
+    /** Rows sampled across, the last few kept; for one thread. */
+    private final class Made {
+        private final int taps = sampler.taps();
+        private final float[][] rows = new float[taps][Lines.room(size.width())];
+        private final int[] held = new int[taps];
+        private final float[] source = new float[in.width() + 1 + 2 * LANES];
+        private final float[] down = new float[taps];
+        private final float[] line = new float[Lines.room(size.width())];
+
+        Made() {
+            Arrays.fill(held, NONE);
+        }
+
+        void row(int y, float[] out, int o) {
+            double place = affine.yy() * (y + 0.5) + affine.y0() - 0.5;
+            double whole = Math.floor(place);
+            sampler.weights((float) (place - whole), down);
+            int first = (int) whole + sampler.firstTap();
+            if (sampler == Sampler.LINEAR) {
+                between(at(first), at(first + 1), down[1], line);
+            } else {
+                sum(at(first), at(first + 1), at(first + 2), at(first + 3), down, line);
+            }
+            System.arraycopy(line, 0, out, o, size.width());
+        }
+
+        /** A row of the plane sampled across. */
+        private float[] at(int row) {
+            int slot = Math.floorMod(row, taps);
+            if (held[slot] != row) {
+                held[slot] = row;
+                int inside = fill.inside(row, in.height());
+                if (inside < 0) {
+                    Arrays.fill(rows[slot], 0);
+                } else {
+                    System.arraycopy(in.data(), in.row(inside), source, 0, in.width());
+                    across(rows[slot]);
+                }
+            }
+            return rows[slot];
+        }
+
+        private void across(float[] to) {
+            for (int v = 0; v < begins.length; v++) {
+                int i = v * LANES;
+                FloatVector made = begins[v] == NONE ? scattered(i) : together(begins[v], i);
+                made.intoArray(to, i);
+            }
+        }
+
+        /** Samples out of two vectors that follow each other. */
+        private FloatVector together(int begin, int i) {
+            IntVector first = FloatVector.fromArray(FLOATS, source, begin).reinterpretAsInts();
+            IntVector second =
+                    FloatVector.fromArray(FLOATS, source, begin + LANES).reinterpretAsInts();
+            IntVector at = IntVector.fromArray(INTS, behind, i);
+            FloatVector left = at.selectFrom(first, second).reinterpretAsFloats();
+            if (sampler == Sampler.LINEAR) {
+                FloatVector right = at.add(1).selectFrom(first, second).reinterpretAsFloats();
+                return left.add(weight(1, i).mul(right.sub(left)));
+            }
+            FloatVector sum = weight(0, i).mul(left);
+            for (int k = 1; k < 4; k++) {
+                FloatVector tap = at.add(k).selectFrom(first, second).reinterpretAsFloats();
+                sum = sum.add(weight(k, i).mul(tap));
+            }
+            return sum;
+        }
+
+        private FloatVector weight(int k, int i) {
+            return FloatVector.fromArray(FLOATS, weights[k], i);
+        }
+
+        private FloatVector scattered(int i) {
+            FloatVector left = tap(0, i);
+            if (sampler == Sampler.LINEAR) {
+                return left.add(weight(1, i).mul(tap(1, i).sub(left)));
+            }
+            FloatVector sum = weight(0, i).mul(left);
+            for (int k = 1; k < 4; k++) {
+                sum = sum.add(weight(k, i).mul(tap(k, i)));
+            }
+            return sum;
+        }
+
+        private FloatVector tap(int k, int i) {
+            return FloatVector.fromArray(FLOATS, source, 0, index[k], i);
+        }
+
+        private static void between(float[] upper, float[] lower, float g, float[] out) {
+            for (int i = 0; i < out.length; i++) {
+                out[i] = upper[i] + g * (lower[i] - upper[i]);
+            }
+        }
+
+        private static void sum(
+                float[] a, float[] b, float[] c, float[] d, float[] w, float[] out) {
+            float w0 = w[0];
+            float w1 = w[1];
+            float w2 = w[2];
+            float w3 = w[3];
+            for (int i = 0; i < out.length; i++) {
+                out[i] = a[i] * w0 + b[i] * w1 + c[i] * w2 + d[i] * w3;
+            }
+        }
+    }
+}

@@ -7,6 +7,7 @@ import ivrik.core.look.Burst.Way;
 import ivrik.core.look.BurstParts;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Dial.Link;
+import ivrik.core.look.Feed;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Place;
@@ -109,7 +110,7 @@ final class DemoProject {
         return new Source(name, name, path, kind, SIZE, RATE, 1, false);
     }
 
-    /** Red and blue opposed about green: apart gently, in steps up to the cut, and back. */
+    /** Red and blue opposed about green: apart gently, in steps up to the cut, and back; each cuts by itself. */
     private static Look shotsLook() {
         return BuiltInLooks.named("in-register")
                 .withName("Night drift")
@@ -131,6 +132,8 @@ final class DemoProject {
                 .withBursts(List.of(parting(), shaking()))
                 .withDials(List.of(split()))
                 .withLane(1, lane -> lane.withHold(true))
+                .withLane(0, lane -> lane.withFeed(Feed.OWN.withCutFrames(Value.of(-2))))
+                .withLane(2, lane -> lane.withFeed(Feed.OWN.withCutFrames(Value.of(2))))
                 .withOverscan(new Overscan(Overscan.Kind.AUTOMATIC, 1));
     }
 

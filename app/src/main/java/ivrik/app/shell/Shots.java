@@ -6,22 +6,17 @@ import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.look.BuiltInLooks;
-import ivrik.core.look.Burst;
-import ivrik.core.look.Burst.Drive;
+import ivrik.core.look.FeedParts;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
 import ivrik.core.look.Section;
-import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
-import ivrik.core.look.Target.OfLane;
-import ivrik.core.motion.Anchor;
-import ivrik.core.motion.Ease;
-import ivrik.core.motion.Swipe;
+import ivrik.core.look.Target.OfFeed;
+import ivrik.core.look.Targets;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.Exposure;
@@ -30,12 +25,12 @@ import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.PictureCurve;
 import ivrik.core.treatment.Saturation;
-import ivrik.core.treatment.Tiles;
 import ivrik.core.treatment.Treatment;
 import ivrik.media.encode.StillWriter;
 
 import javafx.animation.AnimationTimer;
 import javafx.geometry.Point2D;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
@@ -51,7 +46,6 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** PanePictures of the window with the demo in it. */
@@ -132,17 +126,19 @@ final class Shots {
                     w.view().face.set(Face.LAYER);
                 });
         shot(
-                "inks",
+                "lane-times",
                 w -> {
                     w.session().selectLayer("shots");
-                    w.session().selectLook("look-2");
-                    w.view().frame.set(104);
-                    w.session().selectLane(1);
+                    w.session().editLook("Times", Shots::withTimes);
+                    w.view().frame.set(101);
                     w.view().face.set(Face.SEPARATE);
+                    scroll(w, 1);
                 });
         shot(
                 "blends",
                 w -> {
+                    w.session().undo();
+                    scroll(w, 0);
                     w.session().selectLook("look-1");
                     w.view().frame.set(92);
                     w.view().face.set(Face.REJOIN);
@@ -196,18 +192,20 @@ final class Shots {
         shot(
                 "swipe",
                 w -> {
-                    w.session().editLook("Swipe", Shots::withSwipe);
-                    w.session().selectCell("tiles-1", 0);
-                    w.session().selectBurst("swipe");
-                    w.view().timeFrom.set(70);
+                    w.session().selectLook("look-3");
+                    w.view().face.set(Face.LOOK);
+                    w.view().tall.set(true);
+                    w.view().timeFrom.set(160);
                     w.view().timeShown.set(60);
-                    w.view().frame.set(93);
+                    w.view().frame.set(191);
                 });
         shot(
                 "export",
                 w -> {
-                    w.session().undo();
                     w.view().timeShown.set(0);
+                    w.view().tall.set(false);
+                    w.session().selectLook("look-1");
+                    w.view().frame.set(92);
                     w.view().face.set(Face.TREATMENT);
                     w.export();
                 });
@@ -242,27 +240,21 @@ final class Shots {
         return more;
     }
 
-    /** Across the cut from tile to tile, what moves blurred. */
-    private static Look withSwipe(Look look) {
-        Burst swipe =
-                Burst.of("swipe", new Anchor.AtCut("clip-2"), 3)
-                        .with(
-                                b ->
-                                        b.name("Swipe")
-                                                .course(new Swipe(9, 9, Ease.SMOOTH, false))
-                                                .drives(
-                                                        IntStream.range(0, 3)
-                                                                .mapToObj(Shots::byATile)
-                                                                .toList()));
-        return look.withLane(1, lane -> lane.withHold(false))
-                .withStepAdded(Step.atRest("tiles-1", new Tiles(), 3))
-                .withStep(0, s -> s.withEdgeFill(EdgeFill.WRAP))
-                .withBurst(swipe)
-                .withShutter(Shutter.OFF.with(s -> s.angleDegrees(Value.of(180)).samples(24)));
+    /** Scrolls the close-up, 0 to its beginning, 1 to its end. */
+    private static void scroll(MainWindow window, double to) {
+        ScrollPane closeUp = (ScrollPane) window.time().getScene().getRoot().lookup(".close-up");
+        closeUp.setVvalue(to);
     }
 
-    private static Drive byATile(int lane) {
-        return new Drive(new OfLane("tiles-1", lane, "x"), 1);
+    /** Red wipes to the next shot, blue cuts later and lags. */
+    private static Look withTimes(Look look) {
+        return Targets.with(
+                Targets.with(
+                        Targets.with(look, new OfFeed(0, FeedParts.WIPE), Value.of(10)),
+                        new OfFeed(2, FeedParts.CUT),
+                        Value.of(8)),
+                new OfFeed(2, FeedParts.SLIT),
+                Value.of(4));
     }
 
     /** Brighter before the lanes; stronger colours and a curve after them. */

@@ -304,13 +304,25 @@ public final class Planner {
             return Optional.ofNullable(sources.get(id)).map(s -> other(s, frame));
         }
 
-        /** The picture of a lane that takes it from elsewhere. */
+        /** The picture of a lane that takes it from elsewhere; null where that comes to the layer's own. */
         @Override
         public FeedPlan feed(Feed feed) {
-            Place place = feed.place().equals(Place.FITTED) ? layer.place() : feed.place();
-            return new FeedPlanner(
-                            layer, feed, frame.floor(), (clip, at) -> seen(clip, Rational.of(at)))
-                    .plan(at(place, frame), source(feed.slit().picture()));
+            boolean placed = !feed.place().equals(Place.FITTED);
+            FeedPlan plan =
+                    new FeedPlanner(
+                                    layer,
+                                    feed,
+                                    frame.floor(),
+                                    (clip, at) -> seen(clip, Rational.of(at)))
+                            .plan(
+                                    at(placed ? feed.place() : layer.place(), frame),
+                                    source(feed.slit().picture()));
+            boolean own =
+                    !placed
+                            && plan.slit().isEmpty()
+                            && plan.picture().isPresent()
+                            && plan.picture().equals(Planner.this.picture(layer, frame));
+            return own ? null : plan;
         }
 
         /** What a clip shows; of a span, what lies beneath it then. */

@@ -18,6 +18,7 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.Rgb;
 import ivrik.core.threads.Cancel;
@@ -98,6 +99,18 @@ class LaneTimesTest {
         boolean second = frame >= CUT;
         assertThat(at(project, frame, 1, 3))
                 .isCloseTo((second ? 55 + frame - CUT : 3 + frame) / 100f, within(1e-6f));
+    }
+
+    @Test
+    void awayFromTheCutsALaneIsTheLayersOwn() {
+        Look look = red(f -> f.withCutFrames(Value.of(3)));
+        for (long frame : new long[] {5, CUT - 1, CUT, CUT + 2, CUT + 3, 35}) {
+            boolean between = frame >= CUT && frame < CUT + 3;
+            LookPlan plan =
+                    Planner.plan(twoShots(look), frame).layers().getFirst().looks().getFirst();
+            assertThat(plan.feeds().getFirst() == null).as("frame %d", frame).isEqualTo(!between);
+            assertThat(plan.isNeutral()).isEqualTo(!between);
+        }
     }
 
     @ParameterizedTest

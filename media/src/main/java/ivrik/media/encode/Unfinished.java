@@ -2,6 +2,7 @@ package ivrik.media.encode;
 
 import ivrik.core.json.ProjectJson;
 import ivrik.core.project.Source;
+import ivrik.core.render.Renderer;
 import ivrik.media.UnwritableTargetException;
 import ivrik.media.decode.NumberedSequence;
 import ivrik.media.file.Owner;
@@ -11,6 +12,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 import java.io.IOException;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
@@ -23,6 +25,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -47,10 +50,17 @@ final class Unfinished implements AutoCloseable {
         this.stills = stills;
     }
 
-    /** What there is of this order, if anything. */
+    /** What there is of this order by this Ivrik, if anything. */
     static Unfinished of(Export.Order order) {
+        return of(order, program());
+    }
+
+    /**
+     * @param program tells one Ivrik from another, whose pixels may not be the same
+     */
+    static Unfinished of(Export.Order order, String program) {
         Path folder = folder(order.out());
-        String mark = mark(order);
+        String mark = mark(order, program);
         return new Unfinished(
                 folder,
                 mark,
@@ -75,8 +85,8 @@ final class Unfinished implements AutoCloseable {
     }
 
     /** All that decides about the bytes that come out. */
-    private static String mark(Export.Order o) {
-        StringBuilder all = new StringBuilder(ProjectJson.write(o.project()));
+    private static String mark(Export.Order o, String program) {
+        StringBuilder all = new StringBuilder(ProjectJson.write(o.project())).append(program);
         List<Object> choices =
                 List.of(
                         o.out().toAbsolutePath(),
@@ -106,6 +116,14 @@ final class Unfinished implements AutoCloseable {
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java has it", e);
         }
+    }
+
+    /** What makes the pixels and writes them, as it lies on the disk. */
+    private static String program() {
+        return Stream.of(Renderer.class, Unfinished.class)
+                .map(c -> c.getProtectionDomain().getCodeSource().getLocation())
+                .map(code -> stamp(Path.of(URI.create(code.toString()))))
+                .collect(Collectors.joining(" "));
     }
 
     /** A file as it is now: its name, length and when it was written. */

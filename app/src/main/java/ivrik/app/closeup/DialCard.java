@@ -186,6 +186,7 @@ final class DialCard extends VBox {
                         "Along which curve, on which part of the dial",
                         () -> bends(link.target()));
         bend.getStyleClass().addAll("tight", "bare");
+        bend.setMinWidth(USE_PREF_SIZE);
         bend.setText(word(link.bend()));
         return bend;
     }

@@ -68,7 +68,6 @@ final class FeedPart extends VBox {
                             "How many frames after the cut it goes to the next shot"),
                     3,
                     lane + 1);
-            grid.add(beyond(lane, kind), 4, lane + 1);
         }
         place =
                 new PlacePart(
@@ -80,7 +79,8 @@ final class FeedPart extends VBox {
                                         name,
                                         f -> f.withPlace(change.apply(f.place()))),
                         (part, field) -> {});
-        getChildren().addAll(grid, new SlitPart(session, view, kinds, showers), place);
+        getChildren()
+                .addAll(grid, new SlitPart(session, view, kinds, this::beyond, showers), place);
     }
 
     private NumberField time(int lane, LaneKind kind, String part, String help) {
@@ -135,7 +135,7 @@ final class FeedPart extends VBox {
                 : session.project().source(source).map(Source::name).orElse("missing");
     }
 
-    private MenuButton beyond(int lane, LaneKind kind) {
+    private MenuButton beyond(Integer lane, LaneKind kind) {
         MenuButton menu =
                 choice(
                         "What stands for frames before the first and after the last",
@@ -145,12 +145,13 @@ final class FeedPart extends VBox {
             menu.getItems().get(i).setText(inTime(EdgeFill.values()[i]));
         }
         menu.setId(kind.id() + "-beyond");
+        menu.getStyleClass().addAll("tight", "bare");
+        menu.setMinWidth(USE_PREF_SIZE);
         showers.add(
                 s -> {
                     Feed feed = feed(s, lane);
                     menu.setText(inTime(feed.beyond()));
                     menu.setVisible(!feed.isPlain());
-                    menu.setManaged(!feed.isPlain());
                 });
         return menu;
     }

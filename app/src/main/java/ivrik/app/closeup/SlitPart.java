@@ -18,6 +18,7 @@ import ivrik.core.project.Source;
 import ivrik.core.separation.LaneKind;
 
 import javafx.geometry.HPos;
+import javafx.scene.Node;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.GridPane;
@@ -27,16 +28,28 @@ import javafx.scene.layout.VBox;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
-/** How each lane's time changes across the picture: later and later, and cutting later and later. */
+/**
+ * How each lane's time changes across the picture: later and later, and cutting later and later; and what
+ * stands for frames before the first and after the last.
+ */
 final class SlitPart extends VBox {
     private final Session session;
     private final View view;
     private final List<Consumer<State>> showers;
 
-    SlitPart(Session session, View view, List<LaneKind> kinds, List<Consumer<State>> showers) {
+    /**
+     * @param beyond makes the control for what stands for frames that are missing, for the number of a lane
+     */
+    SlitPart(
+            Session session,
+            View view,
+            List<LaneKind> kinds,
+            BiFunction<Integer, LaneKind, Node> beyond,
+            List<Consumer<State>> showers) {
         super(4);
         this.session = session;
         this.view = view;
@@ -59,6 +72,7 @@ final class SlitPart extends VBox {
         for (int lane = 0; lane < kinds.size(); lane++) {
             LaneKind kind = kinds.get(lane);
             grid.add(new Badge(kind), 0, lane + 1);
+            grid.add(beyond.apply(lane, kind), 1, lane + 1);
             add(grid, 2, lane, kind, FeedParts.SLIT, "Frames behind at the far end of the picture");
             add(
                     grid,

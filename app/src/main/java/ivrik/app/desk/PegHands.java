@@ -151,7 +151,7 @@ public final class PegHands {
     }
 
     private Value value(int lane) {
-        return trace(lane).value();
+        return rows().value(lane);
     }
 
     private String title(int lane) {
@@ -162,7 +162,7 @@ public final class PegHands {
     }
 
     private Layer put(Layer layer, int lane, Value value) {
-        return trace(lane).with(layer, value);
+        return rows().with(layer, lane, value);
     }
 
     /** Puts a peg with the present value at a frame of a lane's traced value. */
@@ -226,7 +226,7 @@ public final class PegHands {
 
     /** Scales the picked pegs in value about rest. */
     public void scale(double times) {
-        double rest = trace(0).rest();
+        double rest = rows().rest();
         edit("Scale", (value, f) -> Optional.of(PegEdits.scaled(value, f, times, rest)));
     }
 

@@ -26,6 +26,12 @@ import java.util.Map;
 
 /** Draws time: ruler, traces with their pegs, markers, cuts, and the ribbon of shots. */
 final class TimePainter {
+    /** Pegs that lie closer are not told apart, in pixels. */
+    private static final double LEAST_APART = 3;
+
+    /** A shot that is drawn narrower has no name, in pixels. */
+    private static final double LEAST_NAMED = 24;
+
     private final Session session;
     private final View view;
     private final GraphicsContext g;
@@ -174,6 +180,7 @@ final class TimePainter {
         if (results.has(trace.row(), scale.frames())) {
             boolean shown = lane < 0 || look.isShown(lane);
             set(trace, middle, p.ink(kind));
+            g.setLineWidth(1.6);
             trace(trace, results.total()[trace.row()], middle, p.ink(kind), shown);
         }
         if (lane < 0 || !look.lanes().get(lane).hold()) {
@@ -181,20 +188,18 @@ final class TimePainter {
         }
     }
 
-    /** What the pegs say, where dials, bursts or jitter make something else of it. */
+    /** What the pegs say, where dials, bursts or jitter make something else of it: a thin line under that. */
     private void set(Trace trace, double middle, Color ink) {
         double[] set = results.set()[trace.row()];
         if (!Arrays.equals(set, results.total()[trace.row()])) {
-            g.setLineDashes(2, 3);
+            g.setLineWidth(1);
             trace(trace, set, middle, ink.interpolate(p.colour("type"), 0.5), false);
-            g.setLineDashes();
         }
     }
 
     private void trace(Trace trace, double[] values, double middle, Color ink, boolean shown) {
         g.setGlobalAlpha(shown ? 1 : 0.4);
         g.setStroke(ink);
-        g.setLineWidth(1.6);
         g.beginPath();
         int every = (int) Math.max(1, Math.floor(1 / scale.frameWidth()));
         long first = scale.first() / every * every;
@@ -214,12 +219,17 @@ final class TimePainter {
 
     /** Pegs: upright strokes with a foot, and the two handles of the ease that leaves the picked one. */
     private void pegs(Trace trace, double middle, int lane, PegHands hands) {
+        double before = Double.NEGATIVE_INFINITY;
         for (Peg peg : trace.value().pegs()) {
             if (peg.frame() < scale.first() - 1 || peg.frame() > scale.end()) {
                 continue;
             }
             boolean on = hands.isPicked(lane, peg.frame());
             double x = Math.rint(scale.x(peg.frame() + 0.5)) + 0.5;
+            if (!on && x - before < LEAST_APART) {
+                continue; // it would only darken the one before
+            }
+            before = x;
             double y = trace.y(peg.value(), middle);
             g.setStroke(p.colour(on ? "paper" : "type"));
             g.setLineWidth(on ? 2.2 : 1.2);
@@ -295,6 +305,9 @@ final class TimePainter {
     }
 
     private void name(String name, double x, double y, double w, double h, boolean over) {
+        if (w < LEAST_NAMED) {
+            return;
+        }
         Font font = p.words(h < 14 ? 10.5 : 12);
         String shown = Fitting.words(name, font, w - 12);
         if (shown.isEmpty()) {

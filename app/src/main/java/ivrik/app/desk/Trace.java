@@ -17,9 +17,7 @@ import ivrik.core.render.Planner;
 import ivrik.core.threads.Cancel;
 import ivrik.core.treatment.Move;
 
-import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
 
 /**
  * One traced number: what it aims at, and how it is drawn in its row.
@@ -45,12 +43,17 @@ record Trace(
 
         /** How far from a value any of them is. */
         double farthest(double from) {
-            return Stream.of(set, total)
-                    .flatMap(Arrays::stream)
-                    .flatMapToDouble(Arrays::stream)
-                    .map(v -> Math.abs(v - from))
-                    .max()
-                    .orElse(0);
+            return Math.max(farthest(set, from), farthest(total, from));
+        }
+
+        private static double farthest(double[][] rows, double from) {
+            double most = 0;
+            for (double[] row : rows) {
+                for (double v : row) {
+                    most = Math.max(most, Math.abs(v - from));
+                }
+            }
+            return most;
         }
 
         boolean has(int row, long frames) {

@@ -34,7 +34,11 @@ final class TraceRows {
     private final View view;
     private final List<Target> targets;
     private final int lanes;
-    private final double range;
+    private final Trace.Results results;
+
+    /** Worked out when it is needed first. */
+    private double range;
+
     private final double rest;
 
     TraceRows(State state, View view) {
@@ -52,12 +56,7 @@ final class TraceRows {
         this.lanes = state.look().map(l -> l.lanes().size()).orElse(0);
         this.rest =
                 targets.isEmpty() ? 0 : range(targets.getFirst()).map(Parameter::rest).orElse(0.0);
-        this.range =
-                targets.isEmpty()
-                        ? 1
-                        : results.has(count() - 1, state.project().frames())
-                                ? Math.max(least(), results.farthest(rest)) * ROOM
-                                : fitting() * ROOM;
+        this.results = results;
     }
 
     /** How many rows have a trace. */
@@ -99,6 +98,22 @@ final class TraceRows {
                 : (int) Math.floor((y - Metrics.HEAD) / height());
     }
 
+    /** Where the traced numbers have no effect. */
+    double rest() {
+        return rest;
+    }
+
+    Value value(int row) {
+        return state.layer()
+                .flatMap(l -> l.value(state.lookNumber(), targets.get(row)))
+                .orElse(Value.ZERO);
+    }
+
+    /** The layer with the number traced in a row replaced. */
+    Layer with(Layer changed, int row, Value value) {
+        return changed.with(state.lookNumber(), targets.get(row), value);
+    }
+
     Trace trace(int row) {
         double tall = isTall() ? bottom() - Metrics.HEAD : height();
         return new Trace(
@@ -108,8 +123,16 @@ final class TraceRows {
                 row,
                 rest,
                 rest + view.valueMiddle.get(),
-                range / view.valueZoom.get(),
+                range() / view.valueZoom.get(),
                 tall / 2 - MARGIN);
+    }
+
+    private double range() {
+        if (range == 0) {
+            boolean known = results.has(count() - 1, state.project().frames());
+            range = ROOM * (known ? Math.max(least(), results.farthest(rest)) : fitting());
+        }
+        return range;
     }
 
     private Optional<Parameter> range(Target target) {

@@ -1,6 +1,7 @@
 package ivrik.app.shell;
 
 import ivrik.app.session.State.Selection;
+import ivrik.app.session.Traced;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
@@ -195,9 +196,10 @@ final class Shots {
                     w.session().selectLook("look-3");
                     w.view().face.set(Face.LOOK);
                     w.view().tall.set(true);
+                    w.view().traced.set(new Traced.OfTreatment("x"));
                     w.view().timeFrom.set(160);
                     w.view().timeShown.set(60);
-                    w.view().frame.set(191);
+                    w.view().frame.set(189);
                 });
         shot(
                 "export",

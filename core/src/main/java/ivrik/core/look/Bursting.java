@@ -45,6 +45,9 @@ public final class Bursting {
 
     /** A burst with what dials add to its numbers. */
     public static Burst timed(Look look, Burst burst, Instant instant) {
+        if (look.dials().isEmpty()) {
+            return burst;
+        }
         Driven driven = Driven.at(look, instant, "");
         return BurstParts.driven(burst, part -> driven.to(new Target.OfBurst(burst.id(), part)));
     }

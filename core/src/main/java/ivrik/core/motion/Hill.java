@@ -53,7 +53,11 @@ public record Hill(List<Phase> in, int peak, Optional<List<Phase>> out, boolean 
     }
 
     private static int frames(List<Phase> phases) {
-        return phases.stream().mapToInt(Phase::frames).sum();
+        int frames = 0;
+        for (Phase phase : phases) {
+            frames += phase.frames();
+        }
+        return frames;
     }
 
     /** How many frames the phases before the peak last. */

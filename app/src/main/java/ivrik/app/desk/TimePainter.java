@@ -98,9 +98,9 @@ final class TimePainter {
         long step = Math.max(1, every / 4);
         for (long f = scale.first() / step * step; f < scale.end(); f += step) {
             boolean large = f % every == 0;
-            double x = Math.rint(scale.x(f)) + 0.5;
-            g.setStroke(p.colour(large ? "quiet" : "line"));
-            g.strokeLine(x, large ? 10 : 18, x, Metrics.HEAD - 4);
+            double x = Math.rint(scale.x(f));
+            g.setFill(p.colour(large ? "quiet" : "line"));
+            upright(x, large ? 10 : 18, Metrics.HEAD - 4, 1);
             if (large && scale.x(f) < width - 30) {
                 g.setFill(p.colour("quiet"));
                 g.fillText(Long.toString(f), x + 4, 16);
@@ -124,10 +124,21 @@ final class TimePainter {
         return 300 * second;
     }
 
+    /** A stroke down from one height to another; filled, which is many times quicker than stroked. */
+    private void upright(double left, double from, double to, double thick) {
+        g.fillRect(left, from, thick, to - from);
+    }
+
+    private void outline(double x, double y, double w, double h) {
+        g.fillRect(x, y, w, 1);
+        g.fillRect(x, y + h - 1, w, 1);
+        upright(x, y, y + h, 1);
+        upright(x + w - 1, y, y + h, 1);
+    }
+
     private void line(double y) {
-        g.setStroke(p.colour("line"));
-        g.setLineWidth(1);
-        g.strokeLine(0, y, width, y);
+        g.setFill(p.colour("line"));
+        g.fillRect(0, y - 0.5, width, 1);
     }
 
     private double rows(PegHands hands) {
@@ -231,10 +242,10 @@ final class TimePainter {
             }
             before = x;
             double y = trace.y(peg.value(), middle);
-            g.setStroke(p.colour(on ? "paper" : "type"));
-            g.setLineWidth(on ? 2.2 : 1.2);
-            g.strokeLine(x, y - 6, x, y + 6);
-            g.strokeLine(x - 3, y + 6, x + 3, y + 6);
+            double thick = on ? 2.2 : 1.2;
+            g.setFill(p.colour(on ? "paper" : "type"));
+            upright(x - thick / 2, y - 6.5, y + 6.5, thick);
+            g.fillRect(x - 3.5, y + 6 - thick / 2, 7, thick);
             if (on && hands.only().isPresent()) {
                 handles(trace, middle, peg);
             }
@@ -285,9 +296,8 @@ final class TimePainter {
                     pictures(clip, pictures, x, y, w, h);
                 }
                 boolean on = layer.id().equals(selected);
-                g.setStroke(p.colour(on ? "paper" : "line"));
-                g.setLineWidth(1);
-                g.strokeRect(Math.rint(x) + 0.5, y + 0.5, Math.rint(w) - 1, h - 1);
+                g.setFill(p.colour(on ? "paper" : "line"));
+                outline(Math.rint(x), y, Math.rint(w), h);
                 name(
                         clip.isSpan()
                                 ? layer.name()
@@ -340,8 +350,8 @@ final class TimePainter {
         double ribbon = Ribbon.top(session.project().layers(), 0, rowsBottom);
         for (long cut : session.project().cuts()) {
             double x = scale.x(cut);
-            g.setStroke(p.colour("line"));
-            g.strokeLine(Math.rint(x) + 0.5, Metrics.HEAD, Math.rint(x) + 0.5, rowsBottom);
+            g.setFill(p.colour("line"));
+            upright(Math.rint(x), Metrics.HEAD, rowsBottom, 1);
             g.setFill(p.colour("paper"));
             g.fillPolygon(
                     new double[] {x - 6, x + 5, x - 0.5},

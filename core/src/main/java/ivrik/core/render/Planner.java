@@ -7,6 +7,7 @@ import ivrik.core.look.Target.OfPlace;
 import ivrik.core.motion.Around;
 import ivrik.core.motion.Instant;
 import ivrik.core.motion.Rational;
+import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
@@ -304,7 +305,7 @@ public final class Planner {
             return Optional.ofNullable(sources.get(id)).map(s -> other(s, frame));
         }
 
-        /** The picture of a lane that takes it from elsewhere; null where that comes to the layer's own. */
+        /** The picture of a lane that takes it from elsewhere; null where only its cuts differ, and it is away from them. */
         @Override
         public FeedPlan feed(Feed feed) {
             boolean placed = !feed.place().equals(Place.FITTED);
@@ -319,6 +320,7 @@ public final class Planner {
                                     source(feed.slit().picture()));
             boolean own =
                     !placed
+                            && feed.delayFrames().equals(Value.ZERO)
                             && plan.slit().isEmpty()
                             && plan.picture().isPresent()
                             && plan.picture().equals(Planner.this.picture(layer, frame));

@@ -71,7 +71,11 @@ record Trace(
     }
 
     boolean isJitter() {
-        return target instanceof OfLane of && of.parameter().equals(OfLane.JITTER);
+        return switch (target) {
+            case OfLane t -> OfLane.isJitter(t.parameter());
+            case OfStep t -> OfLane.isJitter(t.parameter());
+            default -> false;
+        };
     }
 
     /**
@@ -107,8 +111,9 @@ record Trace(
     private static double total(LayerLook look, LookPlanner planner, Target target, Value value) {
         Step step = look.look().step(target.stepId()).orElse(null);
         return switch (target) {
-            case OfStep t -> planner.settings(step, 0).number(t.parameter());
-            case OfLane t when !t.parameter().equals(OfLane.JITTER) -> {
+            case OfStep t when !OfLane.isJitter(t.parameter()) ->
+                    planner.settings(step, 0).number(t.parameter());
+            case OfLane t when !OfLane.isJitter(t.parameter()) -> {
                 boolean held = look.look().lanes().get(t.lane()).hold();
                 yield held && step.kind() instanceof Move
                         ? step.kind().description().parameter(t.parameter()).rest()

@@ -46,6 +46,9 @@ public final class PictureService {
     private static final Logger LOG = LoggerFactory.getLogger(PictureService.class);
     private static final double QUICK_SCALE = 0.5;
 
+    /** One part of so many of the memory is filled with frames that nobody has asked for. */
+    private static final long FILLED_PART = 4;
+
     private final Workers workers = Workers.shared();
     private final ExecutorService thread =
             Executors.newSingleThreadExecutor(
@@ -312,8 +315,14 @@ public final class PictureService {
     }
 
     /** Makes a frame for playback and keeps it, in the calling thread. */
-    void prepare(Plan plan, double scale) {
-        reading.renderer.screen(plan, scale, Cancel.NEVER);
+    void prepare(Plan plan, double scale, Cancel cancel) {
+        reading.renderer.screen(plan, scale, cancel);
+    }
+
+    /** How many frames of a size at a scale the part of the memory has room for that is filled unasked. */
+    long room(Size size, double scale) {
+        long bytes = Math.round(size.width() * scale * size.height() * scale) * Integer.BYTES;
+        return kept(budget) / FILLED_PART / Math.max(1, bytes);
     }
 
     /** A small picture of a frame, in the calling thread. */

@@ -7,6 +7,7 @@ import ivrik.core.IvrikException;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.CancelledException;
 
 import javafx.animation.AnimationTimer;
@@ -176,7 +177,7 @@ public final class Player {
         for (long n = frame; n >= Math.max(range.first(), frame - HELD_AT_MOST); n--) {
             Optional<Shown> ready = session.plans().known(n).flatMap(this::ready);
             if (ready.isPresent()) {
-                pace.shown(n == frame);
+                pace.shown(n == frame && ready.get().scale() >= pace.scale());
                 if (n != lastShown) {
                     lastShown = n;
                     shownCount++;
@@ -248,7 +249,7 @@ public final class Player {
             LockSupport.parkNanos(4_000_000);
         } else {
             long began = System.nanoTime();
-            service.prepare(next, scale);
+            service.prepare(next, scale, Cancel.NEVER);
             pace.rendered(scale, (System.nanoTime() - began) / 1e9);
         }
     }

@@ -51,8 +51,15 @@ public final class Newest {
                         // something newer is being worked out
                     } catch (RuntimeException | OutOfMemoryError e) {
                         LOG.error("work off the interface thread failed", e);
+                        Platform.runLater(() -> failed(stale));
                     }
                 });
+    }
+
+    private void failed(Cancel stale) {
+        if (!stale.isCancelled()) {
+            busy = false; // nothing more is to come
+        }
     }
 
     /** Whether what was asked last is still to come. */

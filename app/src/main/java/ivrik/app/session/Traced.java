@@ -36,7 +36,7 @@ public sealed interface Traced {
     private List<Target> ofStep(Look look, Step step) {
         Description d = step.kind().description();
         String asked = this instanceof OfTreatment of ? of.parameter : "";
-        boolean known = asked.equals(Target.OfLane.JITTER) || d.has(asked);
+        boolean known = Target.OfLane.isJitter(asked) || d.has(asked);
         String name = known ? asked : d.main().name();
         return step.isWhole()
                 ? List.of(new Target.OfStep(step.id(), name))

@@ -137,7 +137,14 @@ public final class MainWindow {
                         remembered,
                         () -> chooser,
                         this::filesChanged);
-        watch = new Watch(session, view, pictures.service(), time, this::filesChanged);
+        watch =
+                new Watch(
+                        session,
+                        view,
+                        pictures.service(),
+                        time,
+                        this::filesChanged,
+                        this::isSettled);
         fillStage();
         listen();
     }
@@ -272,6 +279,10 @@ public final class MainWindow {
     /** Whether there is anything to be seen. */
     public boolean hasPicture() {
         return !session.project().layers().isEmpty();
+    }
+
+    PictureService pictureService() {
+        return pictures.service();
     }
 
     /** Whether the panes show in full what was last asked for. */

@@ -1,6 +1,7 @@
 package ivrik.app.shell;
 
 import ivrik.app.desk.TimeView;
+import ivrik.app.picture.Filling;
 import ivrik.app.picture.PictureService;
 import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
@@ -11,9 +12,16 @@ import ivrik.core.threads.Cancel;
 
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
+import javafx.beans.value.ObservableValue;
 import javafx.util.Duration;
 
-/** Looks now and then: have sources changed on the disk, and which frames are ready to be played. */
+import java.util.List;
+import java.util.function.BooleanSupplier;
+
+/**
+ * Looks now and then: have sources changed on the disk, and which frames are ready to be played. While
+ * nothing is wanted, frames that come next are made.
+ */
 final class Watch {
     private static final Duration EVERY = Duration.millis(400);
     private static final long MOST_FRAMES = 3000;
@@ -27,6 +35,9 @@ final class Watch {
     private final PictureService service;
     private final TimeView time;
     private final Runnable changed;
+    private final BooleanSupplier settled;
+    private final Filling filling;
+    private boolean filled;
     private final Newest work = new Newest();
     private Plans seen;
     private Plans looking;
@@ -38,13 +49,26 @@ final class Watch {
 
     /**
      * @param changed a source is another now, or gone
+     * @param settled whether all that was asked for is shown
      */
-    Watch(Session session, View view, PictureService service, TimeView time, Runnable changed) {
+    Watch(
+            Session session,
+            View view,
+            PictureService service,
+            TimeView time,
+            Runnable changed,
+            BooleanSupplier settled) {
         this.session = session;
         this.view = view;
         this.service = service;
         this.time = time;
         this.changed = changed;
+        this.settled = settled;
+        this.filling = new Filling(service);
+        for (ObservableValue<?> wanted :
+                List.of(session.stateProperty(), view.frame, view.playing, view.trial)) {
+            wanted.subscribe(this::wanted);
+        }
         timer.setCycleCount(Timeline.INDEFINITE);
         timer.play();
     }
@@ -52,6 +76,21 @@ final class Watch {
     void stop() {
         timer.stop();
         work.forget();
+        filling.close();
+    }
+
+    /** What is wanted now goes before what might be. */
+    private void wanted() {
+        filling.stop();
+        filled = false;
+    }
+
+    private void fill(Plans plans) {
+        boolean idle = !view.playing.get() && view.trial.get() == null && settled.getAsBoolean();
+        if (idle && !filled && !plans.project().layers().isEmpty()) {
+            filled = true;
+            filling.from(plans, view.frame.get());
+        }
     }
 
     private void look() {
@@ -59,6 +98,9 @@ final class Watch {
         Plans plans = session.plans();
         boolean calm = plans == seen;
         seen = plans;
+        if (calm) {
+            fill(plans);
+        }
         boolean underWay = work.isBusy() && plans == looking;
         if (!calm || underWay || view.playing.get() && turn % SELDOM != 0) {
             return; // under a busy hand what was found would be out of date at once
@@ -83,6 +125,7 @@ final class Watch {
         time.showCached(seen.ready);
         if (seen.changed) {
             changed.run();
+            wanted();
             view.notice.set("A source has changed on the disk; its pictures are read anew");
         }
     }

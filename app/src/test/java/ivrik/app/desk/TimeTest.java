@@ -8,6 +8,7 @@ import ivrik.app.session.Traced;
 import ivrik.app.session.View;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
+import ivrik.core.look.Section;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Jitter;
@@ -124,6 +125,19 @@ class TimeTest {
         assertThat(there).isBetween(3.0, 7.0).isNotEqualTo(5.0);
         assertThat(result(shaken, OfLane.JITTER)).isEqualTo(2);
         assertThat(result(shaken.withLane(0, s -> s.withHold(true)), "x")).isZero();
+    }
+
+    @Test
+    void theAmountOfAJitterIsTracedOfALaneAValueAndThePicture() {
+        Jitter jitter = new Jitter(Value.of(2), 12, Jitter.Kind.STEPPED, 3);
+        Look own = look.withAmounts(0, 0, a -> a.withJitter("y", jitter));
+        assertThat(result(own, "jitter.y")).isEqualTo(2);
+        Look whole =
+                look.withAmounts(0, 0, a -> a.withJitter(jitter))
+                        .withStepIn(Section.FINISH, look.steps().getFirst().id(), 0);
+        assertThat(result(whole, OfLane.JITTER)).isEqualTo(2);
+        assertThat(trace(whole, 0, OfLane.JITTER).isJitter()).isTrue();
+        assertThat(trace(whole, 0, "x").isJitter()).isFalse();
     }
 
     /** What the first lane comes to at frame 7. */

@@ -10,15 +10,19 @@ import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Loudness;
 import ivrik.core.project.Marker;
+import ivrik.core.project.Retiming;
 import ivrik.core.render.Plan;
 import ivrik.core.separation.Ink;
 
+import javafx.event.EventType;
+import javafx.geometry.Point2D;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -229,5 +233,76 @@ class ShotWindowTest {
         Driver.run(() -> ((ToggleButton) d.look("#shot-mute")).fire());
         assertThat(shots().getLast().loudness()).isEqualTo(new Loudness(-6, true));
         assertThat(shots().getFirst().loudness()).isEqualTo(Loudness.AS_IT_IS);
+        Driver.run(() -> d.window.session().edit("Rate", p -> Retiming.at(p, Rational.of(12))));
+        d.go(100);
+        assertThat(d.text("#shot-frames"))
+                .contains("96 to 143")
+                .contains("runs at 24")
+                .contains("the sequence at 12");
+    }
+
+    private boolean isMade(long frame) {
+        return d.window
+                .session()
+                .plans()
+                .known(frame)
+                .filter(plan -> d.window.pictureService().isReady(plan, 0.5))
+                .isPresent();
+    }
+
+    @Test
+    void framesThatComeNextAreMadeWhileNothingIsWanted() {
+        d.go(30);
+        Driver.until("they are made", () -> isMade(31) && isMade(60) && isMade(29));
+        d.key(KeyCode.RIGHT);
+        assertThat(Driver.on(() -> isMade(60))).as("another picture now").isFalse();
+        Driver.until("they are made anew", () -> isMade(60));
+    }
+
+    @Test
+    void whatAShotShowsSlipsWithTheShortcutKeyHeld() {
+        Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
+        d.bringIn(tram);
+        Driver.until(
+                "it is there",
+                () -> d.window.session().project().layers().getFirst().clips().size() == 3);
+        d.go(200);
+        d.key(KeyCode.CONTROL, KeyCode.OPEN_BRACKET);
+        long in = shots().getLast().in();
+        assertThat(in).isEqualTo(8);
+        double frames = (d.window.time().getWidth() - 24) / 288;
+        double ribbon = 28 + 3 * 62 + 8 + 20;
+        double x = 12 + 240.5 * frames;
+        held(MouseEvent.MOUSE_PRESSED, x, ribbon);
+        held(MouseEvent.MOUSE_DRAGGED, x - 5 * frames, ribbon);
+        held(MouseEvent.MOUSE_RELEASED, x - 5 * frames, ribbon);
+        assertThat(shots().getLast().in()).isEqualTo(13);
+        assertThat(shots().getLast().start()).isEqualTo(200);
+    }
+
+    /** A mouse with the shortcut key held, which the robot of the Headless platform does not tell. */
+    private void held(EventType<MouseEvent> kind, double x, double y) {
+        Point2D at = Driver.on(() -> d.window.time().localToScene(x, y));
+        MouseEvent event =
+                new MouseEvent(
+                        kind,
+                        at.getX(),
+                        at.getY(),
+                        at.getX(),
+                        at.getY(),
+                        MouseButton.PRIMARY,
+                        1,
+                        false,
+                        true,
+                        false,
+                        false,
+                        true,
+                        false,
+                        false,
+                        true,
+                        false,
+                        true,
+                        null);
+        Driver.run(() -> d.window.time().fireEvent(event));
     }
 }

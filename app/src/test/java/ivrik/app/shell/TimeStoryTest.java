@@ -7,9 +7,12 @@ import ivrik.cli.Ivrik;
 import ivrik.core.look.Burst;
 import ivrik.core.look.Burst.Way;
 import ivrik.core.motion.Anchor;
+import ivrik.core.picture.Size;
+import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.Shift;
 import ivrik.core.treatment.Tiles;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
@@ -37,6 +40,10 @@ class TimeStoryTest {
     private static final Path DEMO =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media");
 
+    private static final FrameRange ABOUT_THE_CUT = new FrameRange(86, 97);
+    private static final Size SMALL = new Size(320, 180);
+    private static final FrameRange ACROSS_THE_CUT = new FrameRange(94, 97);
+
     @TempDir Path folder;
 
     @Test
@@ -49,11 +56,17 @@ class TimeStoryTest {
             swipeAcrossIt(d);
             grainOverBoth(d);
             widenTheBurstAndReplaceTheFirstShot(d);
-            export(d, shown);
+            export(d, shown, ABOUT_THE_CUT);
             d.files.project = project;
             d.key(KeyCode.CONTROL, KeyCode.S);
             Driver.until("it is saved", () -> d.window.session().isSaved());
         }
+        assertRenderedAlike(project, shown, ABOUT_THE_CUT);
+    }
+
+    /** The command line's frames of a project are those that the window wrote. */
+    private void assertRenderedAlike(Path project, Path shown, FrameRange range)
+            throws IOException {
         Path rendered = folder.resolve("rendered.mkv");
         StringWriter said = new StringWriter();
         int exit =
@@ -63,11 +76,68 @@ class TimeStoryTest {
                         "render",
                         project.toString(),
                         "--frames",
-                        "86-97",
+                        range.toString(),
                         "-o",
                         rendered.toString());
         assertThat(exit).as(said.toString()).isZero();
         assertThat(Files.readAllBytes(rendered)).isEqualTo(Files.readAllBytes(shown));
+    }
+
+    @Test
+    void lanesOfTheirOwnTimesDialsAndMovesOfThePictureAreRenderedAlike() throws IOException {
+        Path project = folder.resolve("times.ivrik");
+        Path shown = folder.resolve("shown.mkv");
+        try (Driver d = new Driver(folder.resolve("data"))) {
+            bringInBothShots(d);
+            Driver.run(
+                    () ->
+                            d.window
+                                    .session()
+                                    .edit(
+                                            "Smaller",
+                                            p -> p.withSequence(p.sequence().withSize(SMALL))));
+            d.number("#red-x", "9");
+            d.fromMenu("red-x", "Put it in all lanes on a new dial");
+            d.settle();
+            d.choose("#jitter-of", "y by itself");
+            d.number("#jitter-amount", "4");
+            d.number("#shutter-angle", "90");
+            d.number("#shutter-samples", "3");
+            times(d);
+            Driver.run(() -> d.window.view().face.set(Face.LAYER));
+            d.settle();
+            d.fromMenu("layer-angle", "Peg it here");
+            d.go(97);
+            d.number("#layer-angle", "8");
+            d.number("#layer-pivot-x", "-200");
+            spanThatShakesAndLags(d);
+            export(d, shown, ACROSS_THE_CUT);
+            d.files.project = project;
+            d.key(KeyCode.CONTROL, KeyCode.S);
+            Driver.until("it is saved", () -> d.window.session().isSaved());
+        }
+        assertRenderedAlike(project, shown, ACROSS_THE_CUT);
+    }
+
+    private static void times(Driver d) {
+        Driver.run(() -> d.window.view().face.set(Face.SEPARATE));
+        d.settle();
+        d.number("#red-delay", "2");
+        d.number("#green-cut", "-3");
+        d.number("#blue-slit-slit", "4");
+        d.number("#blue-slit-wipe", "5");
+    }
+
+    private static void spanThatShakesAndLags(Driver d) {
+        d.key(KeyCode.SHIFT, KeyCode.N);
+        d.settle();
+        Driver.run(() -> d.window.steps().add(new Shift()));
+        d.settle();
+        d.choose("#section", "to the picture, after rejoining");
+        d.number("#jitter-amount", "3");
+        Driver.run(() -> d.window.view().face.set(Face.SEPARATE));
+        d.settle();
+        d.number("#green-delay", "3");
     }
 
     private void bringInBothShots(Driver d) throws IOException {
@@ -151,11 +221,12 @@ class TimeStoryTest {
     }
 
     @SuppressWarnings("unchecked")
-    private static void export(Driver d, Path movie) {
+    private static void export(Driver d, Path movie, FrameRange range) {
         d.key(KeyCode.CONTROL, KeyCode.E);
         Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.FFV1));
-        Driver.run(() -> ((TextField) d.look("#export-from")).setText("86"));
-        Driver.run(() -> ((TextField) d.look("#export-to")).setText("97"));
+        Driver.run(
+                () -> ((TextField) d.look("#export-from")).setText(Long.toString(range.first())));
+        Driver.run(() -> ((TextField) d.look("#export-to")).setText(Long.toString(range.last())));
         Driver.run(() -> ((TextField) d.look("#export-target")).setText(movie.toString()));
         d.click("#export-start");
         Driver.until(

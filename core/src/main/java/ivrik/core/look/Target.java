@@ -22,6 +22,11 @@ public sealed interface Target {
         /** Begins the name of the amount of a single parameter's own jitter: {@code jitter.x}. */
         public static final String OWN_JITTER = JITTER + ".";
 
+        /** Whether a name stands for the amount of a jitter: the lane's, or a parameter's own. */
+        public static boolean isJitter(String parameter) {
+            return parameter.equals(JITTER) || parameter.startsWith(OWN_JITTER);
+        }
+
         /** The frequency of the jitter, in Hz; only the rest value of a dial drives it. */
         public static final String JITTER_RATE = "jitter-rate";
     }

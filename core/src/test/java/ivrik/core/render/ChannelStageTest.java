@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
+import ivrik.core.cache.Store;
 import ivrik.core.json.LookJson;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Dialling;
+import ivrik.core.look.Lists;
 import ivrik.core.look.Look;
+import ivrik.core.look.Place;
 import ivrik.core.look.Section;
 import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
@@ -19,6 +22,9 @@ import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
@@ -123,28 +129,48 @@ class ChannelStageTest {
         }
     }
 
-    @Test
-    void lanesThatLieApartMoveWithThePicture() {
-        Plane flat = Plane.flat(W, H, 0.5f);
+    /** White where the lanes of a title lie, nothing elsewhere. */
+    private static Frame title() {
         Plane disc = Plane.of(W, H);
         for (int y = 8; y < 16; y++) {
             for (int x = 10; x < 20; x++) {
                 disc.data()[disc.row(y) + x] = 1;
             }
         }
-        Frame title = Frame.straight(disc, disc, disc, disc);
-        Scene titled = new Scene(title);
+        return Frame.straight(disc, disc, disc, disc);
+    }
+
+    @Test
+    void lanesThatLieApartMoveWithThePictureUponAnother() {
         Look look =
                 whole("cmy", Section.FINISH, new Shift(), shifted(4, EdgeFill.EMPTY))
                         .withStepAdded(Step.atRest("lanes", new Shift(), 3));
         Look apart = look.withAmounts("lanes", 0, a -> a.with("x", Value.of(6)));
-        Frame still = titled.render(titled.project(apart.withoutStep("it")), 0);
-        Frame moved = titled.render(titled.project(apart), 0);
-        for (int x = 4; x < W; x++) {
-            assertThat(moved.colour().get(0).at(x, 10))
-                    .isEqualTo(still.colour().get(0).at(x - 4, 10));
+        Renderer renderer =
+                new Renderer(
+                        (p, s) -> p.source().id().equals("b") ? title() : picture,
+                        Workers.shared(),
+                        new Store(1 << 24));
+        Layer over = Layer.of("title", "title", apart, new Clip("b", 0, 10, 0));
+        Project ground = scene.project(Look.atRest("none", Separations.named("rgb")));
+        Frame moved = renderer.render(ground.withLayers(Lists.plus(ground.layers(), over)), 0);
+        Layer placed =
+                over.withLook(0, l -> l.withoutStep("it"))
+                        .withPlace(Place.FITTED.withX(Value.of(4)));
+        Frame expected = renderer.render(ground.withLayers(Lists.plus(ground.layers(), placed)), 0);
+        for (int c = 0; c < 3; c++) {
+            for (int y = 0; y < H; y++) {
+                for (int x = 0; x < W; x++) {
+                    assertThat(moved.colour().get(c).at(x, y))
+                            .as("%d, %d", x, y)
+                            .isCloseTo(expected.colour().get(c).at(x, y), within(1e-6f));
+                }
+            }
         }
-        assertThat(flat.at(0, 0)).isEqualTo(0.5f);
+        assertThat(moved.colour().get(0).at(16, 10))
+                .as("cyan has gone from there: red is that beneath, green is the title's")
+                .isCloseTo(picture.colour().get(0).at(16, 10), within(1e-6f));
+        assertThat(moved.colour().get(1).at(16, 10)).isEqualTo(1f);
     }
 
     @Test

@@ -1,5 +1,6 @@
 package ivrik.cli;
 
+import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
 import ivrik.media.decode.Import;
 
@@ -7,12 +8,14 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.OptionalDouble;
 
 @Command(
         name = "apply",
@@ -37,7 +40,7 @@ final class ApplyCommand implements Runnable {
             names = "--set",
             paramLabel = "dial=value",
             description = "Sets a dial of the look; may be repeated.")
-    private Map<String, Double> dials = new LinkedHashMap<>();
+    private Map<String, String> dials = new LinkedHashMap<>();
 
     @Option(names = "--seed", description = "Draws all jitter from this seed.")
     private Long seed;
@@ -50,7 +53,7 @@ final class ApplyCommand implements Runnable {
     public void run() {
         Look set = Inputs.look(look);
         for (var dial : dials.entrySet()) {
-            set = set.withDial(dial.getKey(), dial.getValue());
+            set = set.withDial(dial.getKey(), value(set.dial(dial.getKey()), dial.getValue()));
         }
         if (seed != null) {
             set = set.withSeed(seed);
@@ -60,5 +63,28 @@ final class ApplyCommand implements Runnable {
                 Inputs.file(look).stream().toList(),
                 1,
                 spec.commandLine().getErr());
+    }
+
+    /** A number, or the word that stands for one. */
+    private double value(Dial dial, String text) {
+        OptionalDouble word = dial.valueOf(text);
+        if (word.isPresent()) {
+            return word.getAsDouble();
+        }
+        try {
+            return Double.parseDouble(text);
+        } catch (NumberFormatException e) {
+            String may =
+                    dial.words().isEmpty() ? "a number" : "one of " + String.join(", ", dial.words());
+            throw new ParameterException(
+                    spec.commandLine(),
+                    "Invalid value for option '--set': "
+                            + dial.name()
+                            + " is set to "
+                            + may
+                            + ", not to '"
+                            + text
+                            + "'");
+        }
     }
 }

@@ -21,6 +21,7 @@ import ivrik.core.motion.Ease;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.HPos;
+import javafx.scene.layout.Region;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -123,7 +124,7 @@ final class DialCard extends VBox {
                 .withValue(dial.value().map(v -> Math.clamp(v, min, max)));
     }
 
-    private NumberField value() {
+    private Region value() {
         return DialsPart.field(session, view, dial, "dial-" + dial.name(), showers);
     }
 

@@ -1,16 +1,18 @@
 package ivrik.app.closeup;
 
 import ivrik.app.control.Controls;
-import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.shape.Aimed;
 import ivrik.core.look.Dial;
+import ivrik.core.look.Dialling;
 import ivrik.core.look.Look;
 import ivrik.core.look.Target.OfDial;
 
+import javafx.scene.layout.Region;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.layout.GridPane;
 
 import java.util.List;
@@ -26,14 +28,14 @@ final class DialsPart extends GridPane {
      */
     DialsPart(Session session, View view, Look look, List<Consumer<State>> showers) {
         super(8, 2);
-        Label head = new Label("Dials of " + look.name());
+        Label head = new Label("Dials of " + look.shownName());
         head.getStyleClass().add("heading");
         add(head, 0, 0, 4, 1);
         boolean beside =
                 look.dials().stream().allMatch(d -> shortened(d.title()).length() <= SHORT);
         for (int i = 0; i < look.dials().size(); i++) {
             Dial dial = look.dials().get(i);
-            NumberField field = field(session, view, dial, "dial-" + dial.name(), showers);
+            Region field = field(session, view, dial, "dial-" + dial.name(), showers);
             Label name = Controls.quiet(shortened(dial.title()));
             name.setTooltip(new javafx.scene.control.Tooltip(dial.title()));
             add(name, beside ? i % 2 * 2 : 0, 1 + (beside ? i / 2 : i));
@@ -42,8 +44,11 @@ final class DialsPart extends GridPane {
     }
 
     /** Where a dial stands. */
-    static NumberField field(
+    static Region field(
             Session session, View view, Dial dial, String id, List<Consumer<State>> showers) {
+        if (!dial.words().isEmpty()) {
+            return choice(session, view, dial, id, showers);
+        }
         return Aimed.number(
                 session,
                 view,
@@ -52,6 +57,35 @@ final class DialsPart extends GridPane {
                 "Dial " + dial.title(),
                 dial.title() + ", on the command line " + dial.name(),
                 showers);
+    }
+
+    /** Which of a dial's words is chosen. */
+    private static MenuButton choice(
+            Session session, View view, Dial dial, String id, List<Consumer<State>> showers) {
+        MenuButton menu =
+                Controls.menu(id, dial.title() + ", on the command line " + dial.name());
+        for (String word : dial.words()) {
+            double value = dial.valueOf(word).orElseThrow();
+            menu.getItems()
+                    .add(
+                            Controls.item(
+                                    word,
+                                    () ->
+                                            session.editLook(
+                                                    "Dial " + dial.title(),
+                                                    l -> set(l, dial, view.frame.get(), value))));
+        }
+        showers.add(
+                s ->
+                        s.look().stream()
+                                .flatMap(l -> l.dials().stream())
+                                .filter(d -> d.name().equals(dial.name()))
+                                .forEach(d -> menu.setText(d.word(d.value().at(view.frame.get())))));
+        return menu;
+    }
+
+    private static Look set(Look look, Dial dial, long frame, double value) {
+        return Dialling.with(look, dial.name(), d -> d.withValue(d.value().set(frame, value)));
     }
 
     /** What stands before a colon: the rest is for the tooltip. */

@@ -54,9 +54,9 @@ final class LookPart extends VBox implements Part {
                 () -> {
                     String to = name.getText().strip();
                     boolean other =
-                            session.state().look().filter(l -> !l.name().equals(to)).isPresent();
+                            session.state().look().filter(l -> !l.shownName().equals(to)).isPresent();
                     if (other && !to.isEmpty()) {
-                        session.editLook("Name of the look", l -> l.withName(to));
+                        session.editLook("Name of the look", l -> l.withTitle(to));
                     }
                 };
         name.setOnAction(e -> rename.run());
@@ -70,7 +70,7 @@ final class LookPart extends VBox implements Part {
         showers.add(
                 s -> {
                     if (!name.isFocused()) {
-                        name.setText(s.look().map(Look::name).orElse(""));
+                        name.setText(s.look().map(Look::shownName).orElse(""));
                     }
                 });
         return row(quiet("Look"), name);

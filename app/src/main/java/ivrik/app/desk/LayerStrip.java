@@ -64,7 +64,7 @@ final class LayerStrip extends HBox {
                             .toList(),
                     state.layer().stream()
                             .flatMap(l -> l.looks().stream())
-                            .map(l -> new Name(l.id(), l.look().name(), l.on()))
+                            .map(l -> new Name(l.id(), l.look().shownName(), l.on()))
                             .toList(),
                     state.look().map(Look::reach),
                     state.lookNumber()
@@ -137,7 +137,7 @@ final class LayerStrip extends HBox {
         MenuButton menu =
                 menu(
                         (count > 1 ? at + 1 + " of " + count + " " : "")
-                                + now.look().name()
+                                + now.look().shownName()
                                 + (now.on() ? "" : ", off"),
                         "The looks of this layer, done one after the other");
         menu.setId("look");
@@ -145,7 +145,7 @@ final class LayerStrip extends HBox {
             LayerLook each = layer.looks().get(i);
             item(
                     menu,
-                    i + 1 + "  " + each.look().name() + (each.on() ? "" : ", off"),
+                    i + 1 + "  " + each.look().shownName() + (each.on() ? "" : ", off"),
                     () -> {
                         session.selectLook(each.id());
                         if (!each.look().dials().isEmpty()) {

@@ -68,7 +68,7 @@ public final class WhyNothing {
                     "Nothing changes here: " + layer.name() + " shows nothing at frame " + frame);
         }
         if (!layer.looks().get(after.lookNumber()).on()) {
-            return Optional.of("Nothing changes: the look " + look.name() + " is off");
+            return Optional.of("Nothing changes: the look " + look.shownName() + " is off");
         }
         String lane = look.model().lanes().get(after.lane()).title();
         boolean whole = after.step().filter(Step::isWhole).isPresent();

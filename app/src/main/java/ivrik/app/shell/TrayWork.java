@@ -101,7 +101,7 @@ final class TrayWork implements Tray.Actions {
                         .layer()
                         .map(l -> Anchors.near(session.project(), l, view.frame.get()))
                         .orElse(new Anchor.AtFrame(0));
-        session.editLook("Use " + look.name(), old -> Anchors.standing(look, anchor));
+        session.editLook("Use " + look.shownName(), old -> Anchors.standing(look, anchor));
         if (!look.dials().isEmpty()) {
             view.closeUpShown.set(true);
             view.face.set(View.Face.LOOK);

@@ -29,6 +29,9 @@ final class DialJson {
                         .put("max", dial.max())
                         .put("rest", dial.rest());
         node.set("value", ValueJson.write(dial.value()));
+        if (!dial.words().isEmpty()) {
+            dial.words().forEach(node.putArray("words")::add);
+        }
         ArrayNode links = node.putArray("links");
         dial.links().forEach(link -> links.add(write(link, model)));
         return node;
@@ -67,7 +70,8 @@ final class DialJson {
                 max,
                 rest,
                 ValueJson.read(fields, "value", Value.of(rest), min, max),
-                fields.each("links", "link", f -> link(f, look)));
+                fields.each("links", "link", f -> link(f, look)),
+                fields.texts("words"));
     }
 
     private static Dial.Link link(Fields fields, Look look) {

@@ -61,8 +61,11 @@ public final class LookJson {
                 Json.MAPPER
                         .createObjectNode()
                         .put("name", look.name())
+                        .put("title", look.title())
                         .put("note", look.note())
                         .put("separation", look.separation());
+        ArrayNode tags = node.putArray("tags");
+        look.tags().forEach(tags::add);
         ArrayNode lanes = node.putArray("lanes");
         look.lanes().forEach(lane -> lanes.add(LaneJson.write(lane)));
         ArrayNode order = node.putArray("order");
@@ -125,7 +128,9 @@ public final class LookJson {
         Look look =
                 new Look(
                         name,
+                        fields.text("title", ""),
                         fields.text("note", ""),
+                        fields.texts("tags"),
                         model.id(),
                         lanes.size() == count ? lanes : rest.lanes(),
                         order(fields, count),

@@ -7,6 +7,7 @@ import ivrik.core.motion.Value;
 import ivrik.core.treatment.Parameter;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -17,6 +18,7 @@ import java.util.stream.Stream;
  * @param name in files and on the command line, such as {@code red-x}
  * @param rest where it adds nothing
  * @param links what it drives
+ * @param words what its whole values are called, from the least on; empty where it is a number
  */
 @RecordBuilder
 public record Dial(
@@ -27,10 +29,52 @@ public record Dial(
         double max,
         double rest,
         Value value,
-        List<Link> links)
+        List<Link> links,
+        List<String> words)
         implements DialBuilder.With {
     public Dial {
         links = List.copyOf(links);
+        words = List.copyOf(words);
+    }
+
+    /** One whose values are numbers. */
+    public Dial(
+            String name,
+            String title,
+            String unit,
+            double min,
+            double max,
+            double rest,
+            Value value,
+            List<Link> links) {
+        this(name, title, unit, min, max, rest, value, links, List.of());
+    }
+
+    /** A choice between words, of which the first is rest. */
+    public static Dial choice(String name, String title, List<Link> links, String... words) {
+        return new Dial(
+                name,
+                title,
+                "",
+                0,
+                words.length - 1,
+                0,
+                Value.ZERO,
+                links,
+                List.of(words));
+    }
+
+    /** The value that a word stands for; empty where it is none of this dial's. */
+    public OptionalDouble valueOf(String word) {
+        int at = words.indexOf(word);
+        return at < 0 ? OptionalDouble.empty() : OptionalDouble.of(min + at);
+    }
+
+    /** The word for a value; empty where the dial is a number. */
+    public String word(double value) {
+        return words.isEmpty()
+                ? ""
+                : words.get(Math.clamp(Math.round(value - min), 0, words.size() - 1));
     }
 
     /** What it may be set to. */

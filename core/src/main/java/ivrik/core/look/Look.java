@@ -25,6 +25,9 @@ import java.util.stream.Stream;
  * A complete, reusable treatment of a picture: {@code prepare -> separate -> treat each lane -> rejoin ->
  * onto -> finish}.
  *
+ * @param name in files and on the command line
+ * @param title on the screen; empty where that is the name
+ * @param tags other words by which it is looked for
  * @param separation the name of its colour model
  * @param order the numbers of the lanes as they are laid upon each other, the lowest first
  * @param steps all treatments, in the order in which they are done
@@ -33,7 +36,9 @@ import java.util.stream.Stream;
 @RecordBuilder
 public record Look(
         String name,
+        String title,
         String note,
+        List<String> tags,
         String separation,
         List<LaneState> lanes,
         List<Integer> order,
@@ -47,6 +52,7 @@ public record Look(
         List<Dial> dials)
         implements LookBuilder.With {
     public Look {
+        tags = List.copyOf(tags);
         lanes = List.copyOf(lanes);
         order = List.copyOf(order);
         steps = steps.stream().sorted(Comparator.comparing(Step::section)).toList();
@@ -64,6 +70,8 @@ public record Look(
                 new Look(
                         name,
                         "",
+                        "",
+                        List.of(),
                         separation.id(),
                         Collections.nCopies(lanes, LaneState.PLAIN),
                         naturalOrder(lanes),
@@ -79,6 +87,11 @@ public record Look(
             look = look.withStepAdded(Step.atRest(look.freeId(treatment), treatment, lanes));
         }
         return look;
+    }
+
+    /** What it is called on the screen. */
+    public String shownName() {
+        return title.isEmpty() ? name : title;
     }
 
     /** Lanes in the order of their model. */

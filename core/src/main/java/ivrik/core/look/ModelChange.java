@@ -10,6 +10,7 @@ import ivrik.core.look.Target.OfReach;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
+import ivrik.core.look.Target.OfWord;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
 
@@ -123,6 +124,7 @@ public record ModelChange(Look look, List<String> dropped) {
             case OfStrength t -> lanes(from, t.lane()).mapToObj(OfStrength::new);
             case OfFeed t -> lanes(from, t.lane()).mapToObj(i -> new OfFeed(i, t.part()));
             case OfDial t -> Stream.of(t);
+            case OfWord t -> Stream.of(t);
             case OfBurst t -> Stream.of(t);
             case OfShutter t -> Stream.of(t);
             case OfStep t -> Stream.of(t);

@@ -12,7 +12,7 @@ import java.util.Set;
  */
 public sealed interface Target {
     /** Words that an address begins with where it does not begin with a step. */
-    Set<String> RESERVED = Set.of("reach", "onto", "lane", "place", "burst", "shutter", "dial");
+    Set<String> RESERVED = Set.of("reach", "onto", "lane", "place", "burst", "shutter", "dial", "word");
 
     /** A parameter of a step in one lane, or {@link #JITTER} or {@link #JITTER_RATE}. */
     record OfLane(String step, int lane, String parameter) implements Target {
@@ -58,11 +58,15 @@ public sealed interface Target {
     /** A number of the place of the look's layer: {@code x}, {@code y}, {@code scale}, {@code angle}. */
     record OfPlace(String part) implements Target {}
 
+    /** Which word of an option of a step is chosen, by its place among them. */
+    record OfWord(String step, String option) implements Target {}
+
     /** The id of the step that it is about; empty where it is about none. */
     default String stepId() {
         return switch (this) {
             case OfLane t -> t.step;
             case OfStep t -> t.step;
+            case OfWord t -> t.step;
             default -> "";
         };
     }
@@ -95,6 +99,7 @@ public sealed interface Target {
             case OfShutter t -> "shutter.angle";
             case OfBurst t -> "burst." + t.burst + "." + t.part;
             case OfPlace t -> "place." + t.part;
+            case OfWord t -> "word." + t.step + "." + t.option;
         };
     }
 
@@ -121,6 +126,7 @@ public sealed interface Target {
                     words.length == 3 && !words[2].equals("strength")
                             ? new OfFeed(lane(words[1], model), words[2])
                             : new OfStrength(lane(words[1], model));
+            case "word" -> new OfWord(words[1], words.length == 3 ? words[2] : "");
             case "dial" -> new OfDial(address.substring("dial.".length()));
             case "burst" -> new OfBurst(words[1], words.length == 3 ? words[2] : "");
             default ->

@@ -10,9 +10,11 @@ import ivrik.core.look.Target.OfReach;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
+import ivrik.core.look.Target.OfWord;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Parameter;
 
 import java.util.ArrayList;
@@ -66,7 +68,21 @@ public final class Targets {
                     look.burst(t.burst())
                             .flatMap(b -> BurstParts.named(t.part()).map(p -> p.value().apply(b)));
             case OfPlace t -> Optional.empty();
+            case OfWord t ->
+                    option(look, t)
+                            .map(o -> Value.of(o.words().indexOf(word(look, t.step(), o))));
         };
+    }
+
+    private static Optional<Option> option(Look look, OfWord target) {
+        return look.step(target.step()).stream()
+                .flatMap(s -> s.kind().description().options().stream())
+                .filter(o -> o.name().equals(target.option()))
+                .findFirst();
+    }
+
+    private static String word(Look look, String step, Option option) {
+        return look.step(step).orElseThrow().word(option);
     }
 
     private static Optional<Dial> dial(Look look, OfDial target) {
@@ -130,6 +146,14 @@ public final class Targets {
                             .map(look::withBurst)
                             .orElse(look);
             case OfPlace t -> look;
+            case OfWord t ->
+                    option(look, t)
+                            .map(
+                                    o ->
+                                            look.withStep(
+                                                    t.step(),
+                                                    s -> s.withWord(o, o.near(value.rest()))))
+                            .orElse(look);
         };
     }
 
@@ -168,6 +192,18 @@ public final class Targets {
             case OfDial t -> dial(look, t).map(Dial::range);
             case OfBurst t -> BurstParts.named(t.part()).map(BurstParts.Part::range);
             case OfPlace t -> Place.part(t.part()).map(Place.Part::range);
+            case OfWord t ->
+                    option(look, t)
+                            .map(
+                                    o ->
+                                            Parameter.of(
+                                                    o.name(),
+                                                    o.title(),
+                                                    "",
+                                                    0,
+                                                    o.words().size() - 1,
+                                                    0,
+                                                    1));
         };
     }
 
@@ -232,6 +268,7 @@ public final class Targets {
             case OfStep t -> !t.parameter().equals(OfLane.JITTER_RATE);
             case OfBurst t ->
                     t.part().equals(BurstParts.STRENGTH) || t.part().equals(BurstParts.ANGLE);
+            case OfWord t -> false;
             default -> true;
         };
     }

@@ -19,6 +19,7 @@ import ivrik.core.look.Target.OfReach;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
+import ivrik.core.look.Target.OfWord;
 import ivrik.core.look.Targets;
 import ivrik.core.motion.Draw;
 import ivrik.core.motion.Instant;
@@ -37,6 +38,7 @@ import ivrik.core.render.Plan.TonePlan;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Move;
+import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Settings.Moment;
@@ -280,7 +282,10 @@ public final class LookPlanner {
             lessen(description, numbers);
         }
         Map<String, String> words = new HashMap<>();
-        description.options().forEach(o -> words.put(o.name(), step.word(o)));
+        for (Option o : description.options()) {
+            double more = driven.to(new OfWord(step.id(), o.name()));
+            words.put(o.name(), o.near(o.words().indexOf(step.word(o)) + more));
+        }
         Moment moment =
                 description.is(Trait.LIVE)
                         ? new Moment(lane, instant.wholeFrame(), draw(step, amounts.seed()))

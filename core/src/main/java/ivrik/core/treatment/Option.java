@@ -19,6 +19,11 @@ public record Option(String name, String title, String help, List<String> words)
         this(name, title, help, List.of(words));
     }
 
+    /** The word at a place among them, or as near to it as there is one. */
+    public String near(double place) {
+        return words.get(Math.clamp(Math.round(place), 0, words.size() - 1));
+    }
+
     public String rest() {
         return words.getFirst();
     }

@@ -75,7 +75,9 @@ final class ApplyCommand implements Runnable {
             return Double.parseDouble(text);
         } catch (NumberFormatException e) {
             String may =
-                    dial.words().isEmpty() ? "a number" : "one of " + String.join(", ", dial.words());
+                    dial.words().isEmpty()
+                            ? "a number"
+                            : "one of " + String.join(", ", dial.words());
             throw new ParameterException(
                     spec.commandLine(),
                     "Invalid value for option '--set': "

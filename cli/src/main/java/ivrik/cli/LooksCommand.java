@@ -1,5 +1,6 @@
 package ivrik.cli;
 
+import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
@@ -28,14 +29,23 @@ final class LooksCommand implements Runnable {
         var out = spec.commandLine().getOut();
         if (json) {
             out.println(
-                    InfoCommand.text(BuiltInLooks.all().stream().map(LooksCommand::tree).toList()));
+                    InfoCommand.text(
+                            BuiltInLooks.shelf().stream().map(LooksCommand::tree).toList()));
             return;
         }
         for (Look look : BuiltInLooks.all()) {
             out.printf("%s%n  %s%n", look.name(), look.note());
             for (Dial dial : look.dials()) {
+                if (!dial.words().isEmpty()) {
+                    out.printf(
+                            "  %-14s %s; default %s%n",
+                            dial.name(),
+                            String.join(", ", dial.words()),
+                            dial.word(dial.value().rest()));
+                    continue;
+                }
                 out.printf(
-                        "  %-10s %s to %s %s, default %s, adds nothing at %s%n",
+                        "  %-14s %s to %s %s, default %s, adds nothing at %s%n",
                         dial.name(),
                         plain(dial.min()),
                         plain(dial.max()),
@@ -46,10 +56,14 @@ final class LooksCommand implements Runnable {
         }
     }
 
-    private static Map<String, Object> tree(Look look) {
+    private static Map<String, Object> tree(BuiltInLook built) {
+        Look look = built.look();
         Map<String, Object> tree = new LinkedHashMap<>();
         tree.put("name", look.name());
+        tree.put("title", look.title());
+        tree.put("group", built.group().title());
         tree.put("note", look.note());
+        tree.put("tags", look.tags());
         tree.put("separation", look.separation());
         List<Map<String, Object>> dials =
                 look.dials().stream()
@@ -62,10 +76,16 @@ final class LooksCommand implements Runnable {
                                     dial.put("max", d.max());
                                     dial.put("rest", d.value().rest());
                                     dial.put("neutral", d.rest());
+                                    if (!d.words().isEmpty()) {
+                                        dial.put("words", d.words());
+                                    }
                                     return dial;
                                 })
                         .toList();
         tree.put("dials", dials);
+        Map<String, Double> zero = new LinkedHashMap<>();
+        look.dials().forEach(d -> zero.put(d.name(), built.zero().get(d.name())));
+        tree.put("zero", zero);
         return tree;
     }
 

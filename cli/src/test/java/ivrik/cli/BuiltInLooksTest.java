@@ -2,6 +2,10 @@ package ivrik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -13,6 +17,63 @@ import java.util.List;
 
 /** The built-in looks on the command line. */
 class BuiltInLooksTest extends Commanded {
+    /** As a script does it: {@code looks --json} says what each is to be set to. */
+    @Test
+    void everyLookIsBitExactWhereItSaysThatItIsAtZero() throws IOException {
+        assertThat(ivrik("looks", "--json")).isZero();
+        JsonNode looks = new ObjectMapper().readTree(out);
+        assertThat(looks.size()).isGreaterThan(24);
+        for (JsonNode look : looks) {
+            List<String> words = new ArrayList<>();
+            look.get("zero")
+                    .properties()
+                    .forEach(d -> words.addAll(List.of("--set", d.getKey() + "=" + d.getValue())));
+            assertThat(words).hasSize(2 * look.get("dials").size());
+            for (Path in : new Path[] {picture8("a.png", false), picture16("b.png")}) {
+                Path to = folder.resolve("out.png");
+                List<String> all =
+                        new ArrayList<>(List.of("apply", in.toString(), "--overwrite", "-o"));
+                all.addAll(List.of(to.toString(), "--look", look.get("name").asText()));
+                all.addAll(words);
+                assertThat(ivrik(all.toArray(String[]::new)))
+                        .as(look.get("name").asText())
+                        .isZero();
+                assertSamePixels(in, to);
+            }
+        }
+    }
+
+    @Test
+    void aDialOfWordsTakesThemAndRefusesOthers() throws IOException {
+        Path in = picture8("a.png", false);
+        for (String word : List.of("triad", "1")) {
+            String to = folder.resolve(word + ".png").toString();
+            assertThat(
+                            ivrik(
+                                    "apply",
+                                    in.toString(),
+                                    "--look",
+                                    "tube",
+                                    "--set",
+                                    "mask=" + word,
+                                    "-o",
+                                    to))
+                    .isZero();
+        }
+        assertThat(
+                        ivrik(
+                                "apply",
+                                in.toString(),
+                                "--look",
+                                "tube",
+                                "--set",
+                                "mask=round",
+                                "-o",
+                                "x"))
+                .isNotZero();
+        assertThat(err).contains("grille, slot, triad, own-picture").contains("'round'");
+    }
+
     @ParameterizedTest
     @CsvSource({
         "channel-blur, red green blue",

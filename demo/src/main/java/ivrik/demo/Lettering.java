@@ -30,6 +30,11 @@ final class Lettering {
         }
     }
 
+    /** For text that is drawn as it is. */
+    static Font plain(float size) {
+        return MEDIUM.deriveFont(size);
+    }
+
     static Shape bold(String text, double size, double tracking, double centreX, double baseline) {
         return outline(BOLD, text, size, tracking, centreX, baseline);
     }

@@ -21,7 +21,6 @@ import ivrik.core.motion.Ease;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.HPos;
-import javafx.scene.layout.Region;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -30,6 +29,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 import java.util.List;

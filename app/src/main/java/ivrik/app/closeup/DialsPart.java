@@ -10,10 +10,10 @@ import ivrik.core.look.Dialling;
 import ivrik.core.look.Look;
 import ivrik.core.look.Target.OfDial;
 
-import javafx.scene.layout.Region;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 
 import java.util.List;
 import java.util.function.Consumer;
@@ -62,8 +62,7 @@ final class DialsPart extends GridPane {
     /** Which of a dial's words is chosen. */
     private static MenuButton choice(
             Session session, View view, Dial dial, String id, List<Consumer<State>> showers) {
-        MenuButton menu =
-                Controls.menu(id, dial.title() + ", on the command line " + dial.name());
+        MenuButton menu = Controls.menu(id, dial.title() + ", on the command line " + dial.name());
         for (String word : dial.words()) {
             double value = dial.valueOf(word).orElseThrow();
             menu.getItems()
@@ -80,7 +79,8 @@ final class DialsPart extends GridPane {
                         s.look().stream()
                                 .flatMap(l -> l.dials().stream())
                                 .filter(d -> d.name().equals(dial.name()))
-                                .forEach(d -> menu.setText(d.word(d.value().at(view.frame.get())))));
+                                .forEach(
+                                        d -> menu.setText(d.word(d.value().at(view.frame.get())))));
         return menu;
     }
 

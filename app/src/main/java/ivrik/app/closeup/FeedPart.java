@@ -48,6 +48,7 @@ final class FeedPart extends VBox {
         grid.add(quiet("picture"), 1, 0);
         grid.add(quiet("behind"), 2, 0);
         grid.add(quiet("cuts later"), 3, 0);
+        grid.add(quiet("lingers"), 4, 0);
         for (int lane = 0; lane < kinds.size(); lane++) {
             LaneKind kind = kinds.get(lane);
             grid.add(new Badge(kind), 0, lane + 1);
@@ -67,6 +68,15 @@ final class FeedPart extends VBox {
                             FeedParts.CUT,
                             "How many frames after the cut it goes to the next shot"),
                     3,
+                    lane + 1);
+            grid.add(
+                    time(
+                            lane,
+                            kind,
+                            FeedParts.LINGER,
+                            "How much is still there a frame later, where nothing lighter has"
+                                    + " come"),
+                    4,
                     lane + 1);
         }
         place =

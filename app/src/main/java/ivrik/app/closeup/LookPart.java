@@ -54,7 +54,10 @@ final class LookPart extends VBox implements Part {
                 () -> {
                     String to = name.getText().strip();
                     boolean other =
-                            session.state().look().filter(l -> !l.shownName().equals(to)).isPresent();
+                            session.state()
+                                    .look()
+                                    .filter(l -> !l.shownName().equals(to))
+                                    .isPresent();
                     if (other && !to.isEmpty()) {
                         session.editLook("Name of the look", l -> l.withTitle(to));
                     }

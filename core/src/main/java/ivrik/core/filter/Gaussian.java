@@ -45,6 +45,34 @@ public final class Gaussian {
         return new Drawn(blurred, c, in.height());
     }
 
+    /**
+     * A plane blurred across, with what it then differs from the mean of its two neighbours at a distance added
+     * {@code by} times. One kernel, whose length grows with sigma and the distance.
+     *
+     * @param distance in pixels of the plane, over 0
+     */
+    public static Rows rung(Plane in, double sigma, double by, double distance, EdgeFill fill) {
+        int radius = (int) Math.ceil(END * sigma + distance);
+        double[] weights = new double[radius + 1];
+        double sum = 0;
+        for (int k = -radius; k <= radius; k++) {
+            double w =
+                    (1 + by) * bell(k, sigma)
+                            - by / 2 * (bell(k - distance, sigma) + bell(k + distance, sigma));
+            weights[Math.abs(k)] = w;
+            sum += w;
+        }
+        float[] half = new float[radius + 1];
+        for (int k = 0; k <= radius; k++) {
+            half[k] = (float) (weights[k] / sum);
+        }
+        return new Symmetric(in, half, half(0), fill);
+    }
+
+    private static double bell(double at, double sigma) {
+        return StrictMath.exp(-0.5 * at * at / (sigma * sigma));
+    }
+
     /** The half of a sampled Gaussian from its middle on, such that the whole sums to 1; 1 for 0. */
     static float[] half(double sigma) {
         int radius = (int) Math.ceil(END * sigma);

@@ -58,6 +58,7 @@ final class LaneJson {
         if (!feed.slit().equals(Slit.NONE)) {
             node.set("slit", slit(feed.slit()));
         }
+        node.set("lingerPercent", ValueJson.write(feed.lingerPercent()));
         return node.set("place", PlaceJson.write(feed.place()));
     }
 
@@ -72,23 +73,24 @@ final class LaneJson {
     private static Feed feed(Fields fields) {
         return new Feed(
                 fields.text("source", ""),
-                frames(fields, "delayFrames", FeedParts.DELAY),
+                number(fields, "delayFrames", FeedParts.DELAY),
                 fields.word("beyond", EdgeFill.REPEAT),
-                frames(fields, "cutFrames", FeedParts.CUT),
+                number(fields, "cutFrames", FeedParts.CUT),
                 fields.read("slit", Slit.NONE, LaneJson::slit),
+                number(fields, "lingerPercent", FeedParts.LINGER),
                 fields.read("place", Place.FITTED, PlaceJson::read));
     }
 
     private static Slit slit(Fields fields) {
         return new Slit(
                 fields.word("by", Slit.By.DIRECTION),
-                frames(fields, "angleDegrees", FeedParts.ANGLE),
+                number(fields, "angleDegrees", FeedParts.ANGLE),
                 fields.text("picture", ""),
-                frames(fields, "delayFrames", FeedParts.SLIT),
-                frames(fields, "wipeFrames", FeedParts.WIPE));
+                number(fields, "delayFrames", FeedParts.SLIT),
+                number(fields, "wipeFrames", FeedParts.WIPE));
     }
 
-    private static Value frames(Fields fields, String name, String part) {
+    private static Value number(Fields fields, String name, String part) {
         return ValueJson.read(
                 fields, name, Value.ZERO, FeedParts.named(part).orElseThrow().range());
     }

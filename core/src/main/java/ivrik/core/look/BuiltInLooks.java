@@ -10,7 +10,9 @@ import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Shift;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -18,17 +20,53 @@ import java.util.stream.Stream;
 public final class BuiltInLooks {
     private static final String PAIR = "pair";
     private static final double FAR_PX = 4000;
-    private static final List<Look> ALL =
+    private static final List<BuiltInLook> ALL =
             Stream.concat(
-                            Stream.of(inRegister(), rgbSplit(), stereoGlasses()),
-                            Stream.of(TreatedLooks.all(), TimedLooks.all(), CutLooks.all())
+                            Stream.of(
+                                    BuiltInLook.of(
+                                            LookGroup.BEGIN,
+                                            "In register",
+                                            inRegister(),
+                                            "nothing",
+                                            "empty"),
+                                    BuiltInLook.of(
+                                                    LookGroup.SPLIT,
+                                                    "RGB split",
+                                                    rgbSplit(),
+                                                    "chromatic aberration",
+                                                    "glitch",
+                                                    "shift",
+                                                    "shake")
+                                            .shown(Map.of("red-x", -9.0, "blue-x", 9.0)),
+                                    BuiltInLook.of(
+                                                    LookGroup.SPLIT,
+                                                    "Stereo glasses",
+                                                    stereoGlasses(),
+                                                    "anaglyph",
+                                                    "3d",
+                                                    "red cyan")
+                                            .shown(Map.of("depth", 16.0))),
+                            Stream.of(
+                                            TreatedLooks.all(),
+                                            LensLooks.all(),
+                                            FilmLooks.all(),
+                                            ScreenLooks.all(),
+                                            ColourLooks.all(),
+                                            TimedLooks.all(),
+                                            CutLooks.all())
                                     .flatMap(List::stream))
+                    .sorted(Comparator.comparing(BuiltInLook::group))
                     .toList();
 
     private BuiltInLooks() {}
 
-    public static List<Look> all() {
+    /** All of them, group by group. */
+    public static List<BuiltInLook> shelf() {
         return ALL;
+    }
+
+    public static List<Look> all() {
+        return ALL.stream().map(BuiltInLook::look).toList();
     }
 
     /**
@@ -37,7 +75,7 @@ public final class BuiltInLooks {
      * @throws UnknownNameException if there is none; it lists those there are
      */
     public static Look named(String name) {
-        return UnknownNameException.find("look", name, ALL, Look::name);
+        return UnknownNameException.find("look", name, all(), Look::name);
     }
 
     private static Look inRegister() {

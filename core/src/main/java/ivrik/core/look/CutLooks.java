@@ -18,6 +18,7 @@ import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Shift;
 
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 
 /** Built-in looks that take one shot to the next by way of the channels. */
@@ -30,8 +31,14 @@ final class CutLooks {
 
     private CutLooks() {}
 
-    static List<Look> all() {
-        return List.of(laneCut(), laneWipe(), pullApart());
+    static List<BuiltInLook> all() {
+        return List.of(
+                BuiltInLook.of(LookGroup.CUTS, "Lane cut", laneCut(), "transition", "channels")
+                        .shown(Map.of("red", 6.0, "blue", -6.0)),
+                BuiltInLook.of(LookGroup.CUTS, "Lane wipe", laneWipe(), "transition")
+                        .shown(Map.of("red", 8.0, "green", 14.0, "blue", 20.0)),
+                BuiltInLook.of(LookGroup.CUTS, "Pull apart", pullApart(), "transition", "split")
+                        .shown(Map.of("distance", 260.0)));
     }
 
     /** Each lane at a cut of its own. */

@@ -52,16 +52,7 @@ public record Dial(
 
     /** A choice between words, of which the first is rest. */
     public static Dial choice(String name, String title, List<Link> links, String... words) {
-        return new Dial(
-                name,
-                title,
-                "",
-                0,
-                words.length - 1,
-                0,
-                Value.ZERO,
-                links,
-                List.of(words));
+        return new Dial(name, title, "", 0, words.length - 1, 0, Value.ZERO, links, List.of(words));
     }
 
     /** The value that a word stands for; empty where it is none of this dial's. */

@@ -14,22 +14,37 @@ import ivrik.core.sampling.EdgeFill;
  * @param cutFrames how many frames after the layer's cuts it cuts; negative is before. Until then the shot
  *     that goes goes on, as far as its source reaches
  * @param slit how its time changes across the picture
+ * @param lingerPercent how much of a value is still there a frame later, where nothing lighter has come
  * @param place where it lies; as the layer lies while it is {@link Place#FITTED}
  */
 @RecordBuilder
 public record Feed(
-        String source, Value delayFrames, EdgeFill beyond, Value cutFrames, Slit slit, Place place)
+        String source,
+        Value delayFrames,
+        EdgeFill beyond,
+        Value cutFrames,
+        Slit slit,
+        Value lingerPercent,
+        Place place)
         implements FeedBuilder.With {
     /** As far behind, or ahead, as a lane can be. */
     public static final int MOST_DELAY_FRAMES = 1_000_000;
 
     /** The layer's own picture, now. */
     public static final Feed OWN =
-            new Feed("", Value.ZERO, EdgeFill.REPEAT, Value.ZERO, Slit.NONE, Place.FITTED);
+            new Feed(
+                    "",
+                    Value.ZERO,
+                    EdgeFill.REPEAT,
+                    Value.ZERO,
+                    Slit.NONE,
+                    Value.ZERO,
+                    Place.FITTED);
 
     /** Another picture or time, without a change across it. */
     public static Feed of(String source, int delayFrames, EdgeFill beyond, Place place) {
-        return new Feed(source, Value.of(delayFrames), beyond, Value.ZERO, Slit.NONE, place);
+        return new Feed(
+                source, Value.of(delayFrames), beyond, Value.ZERO, Slit.NONE, Value.ZERO, place);
     }
 
     public boolean isOwn() {
@@ -40,6 +55,7 @@ public record Feed(
     public boolean isPlain() {
         return source.isEmpty()
                 && place.equals(Place.FITTED)
+                && lingerPercent.equals(Value.ZERO)
                 && FeedParts.TIMES.stream().allMatch(p -> p.value().apply(this).equals(Value.ZERO));
     }
 

@@ -26,6 +26,12 @@ public final class FeedParts {
     /** Which way the far end lies. */
     public static final String ANGLE = "angle";
 
+    /** How much is still there a frame later, in per cent. */
+    public static final String LINGER = "linger";
+
+    /** The most that can be still there. */
+    public static final double MOST_LINGER_PERCENT = 95;
+
     /** One number: its range, and how it is read from a feed and changed. */
     public record Part(
             Parameter range, Function<Feed, Value> value, BiFunction<Feed, Value, Feed> with) {
@@ -64,7 +70,17 @@ public final class FeedParts {
 
     public static final List<Part> ALL =
             Lists.plus(
-                    TIMES,
+                    Lists.plus(
+                            TIMES,
+                            new Part(
+                                    Parameter.percent(
+                                            LINGER,
+                                            "still there a frame later",
+                                            0,
+                                            MOST_LINGER_PERCENT,
+                                            0),
+                                    Feed::lingerPercent,
+                                    Feed::withLingerPercent)),
                     new Part(
                             Parameter.degrees(ANGLE, "towards the far end"),
                             f -> f.slit().angleDegrees(),

@@ -12,7 +12,8 @@ import java.util.Set;
  */
 public sealed interface Target {
     /** Words that an address begins with where it does not begin with a step. */
-    Set<String> RESERVED = Set.of("reach", "onto", "lane", "place", "burst", "shutter", "dial", "word");
+    Set<String> RESERVED =
+            Set.of("reach", "onto", "lane", "place", "burst", "shutter", "dial", "word");
 
     /** A parameter of a step in one lane, or {@link #JITTER} or {@link #JITTER_RATE}. */
     record OfLane(String step, int lane, String parameter) implements Target {

@@ -69,8 +69,7 @@ public final class Targets {
                             .flatMap(b -> BurstParts.named(t.part()).map(p -> p.value().apply(b)));
             case OfPlace t -> Optional.empty();
             case OfWord t ->
-                    option(look, t)
-                            .map(o -> Value.of(o.words().indexOf(word(look, t.step(), o))));
+                    option(look, t).map(o -> Value.of(o.words().indexOf(word(look, t.step(), o))));
         };
     }
 

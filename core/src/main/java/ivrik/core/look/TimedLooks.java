@@ -23,6 +23,7 @@ import ivrik.core.treatment.Shift;
 import ivrik.core.treatment.Tiles;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -41,8 +42,34 @@ final class TimedLooks {
 
     private TimedLooks() {}
 
-    static List<Look> all() {
-        return List.of(burstSplit(), tileSwipe(), laneLag(), slitTime());
+    static List<BuiltInLook> all() {
+        return List.of(
+                BuiltInLook.of(
+                                LookGroup.CUTS,
+                                "Burst split",
+                                burstSplit(),
+                                "hit",
+                                "shake",
+                                "transition")
+                        .shown(Map.of("peak", 36.0, "shake", 5.0)),
+                BuiltInLook.of(
+                                LookGroup.CUTS,
+                                "Tile swipe",
+                                tileSwipe(),
+                                "whip",
+                                "slide",
+                                "travel",
+                                "transition")
+                        .shown(Map.of("tiles", 2.0, "split", 40.0, "shutter", 180.0)),
+                BuiltInLook.of(LookGroup.TIME, "Lane lag", laneLag(), "delay", "echo", "behind")
+                        .shown(Map.of("red", 3.0, "blue", -3.0)),
+                BuiltInLook.of(
+                                LookGroup.TIME,
+                                "Slit time",
+                                slitTime(),
+                                "slit scan",
+                                "time displacement")
+                        .shown(Map.of("red", 16.0, "blue", -16.0)));
     }
 
     static Dial dial(

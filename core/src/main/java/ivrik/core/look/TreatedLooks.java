@@ -1,7 +1,10 @@
 package ivrik.core.look;
 
+import static ivrik.core.look.Links.alike;
+import static ivrik.core.look.Links.dial;
+import static ivrik.core.look.Links.lanes;
+
 import ivrik.core.look.Dial.Link;
-import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfReach;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
@@ -9,20 +12,15 @@ import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.DirectionalBlur;
-import ivrik.core.treatment.Dispersion;
 import ivrik.core.treatment.Displace;
 import ivrik.core.treatment.Gain;
 import ivrik.core.treatment.GaussianBlur;
-import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.MinMax;
 import ivrik.core.treatment.Pins;
-import ivrik.core.treatment.ZoomBlur;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /** Built-in looks that show what treatments of single lanes can do. Their dials begin away from rest. */
 final class TreatedLooks {
@@ -30,45 +28,35 @@ final class TreatedLooks {
 
     private TreatedLooks() {}
 
-    static List<Look> all() {
+    static List<BuiltInLook> all() {
         return List.of(
-                channelBlur(),
-                lensFringe(),
-                spectrum(),
-                blockGlitch(),
-                ghostPins(),
-                maxMin(),
-                glowOneColour());
-    }
-
-    private static Dial dial(
-            String name,
-            String title,
-            String unit,
-            double min,
-            double max,
-            double rest,
-            double begins,
-            List<Link> links) {
-        return new Dial(name, title, unit, min, max, rest, Value.of(begins), links);
-    }
-
-    /** Drives one parameter of every lane by its own share. */
-    private static List<Link> links(String step, String parameter, double... shares) {
-        return IntStream.range(0, shares.length)
-                .filter(lane -> shares[lane] != 0)
-                .mapToObj(lane -> new Link(new OfLane(step, lane, parameter), shares[lane]))
-                .toList();
-    }
-
-    private static List<Link> alike(String step, String parameter, double share) {
-        double[] shares = new double[LANES];
-        java.util.Arrays.fill(shares, share);
-        return links(step, parameter, shares);
-    }
-
-    private static List<Link> both(List<Link> some, List<Link> more) {
-        return Stream.concat(some.stream(), more.stream()).toList();
+                BuiltInLook.of(LookGroup.LIGHT, "Channel blur", channelBlur(), "gaussian", "soft"),
+                BuiltInLook.of(
+                        LookGroup.SIGNAL, "Block glitch", blockGlitch(), "broken", "digital"),
+                BuiltInLook.of(
+                                LookGroup.SPLIT,
+                                "Ghost pins",
+                                ghostPins(),
+                                "warp",
+                                "bend",
+                                "distort",
+                                "puppet")
+                        .withZero("amount", 0),
+                BuiltInLook.of(
+                        LookGroup.LIGHT,
+                        "Max and min",
+                        maxMin(),
+                        "erode",
+                        "dilate",
+                        "patches",
+                        "posterise"),
+                BuiltInLook.of(
+                        LookGroup.LIGHT,
+                        "Glow of one colour",
+                        glowOneColour(),
+                        "streak",
+                        "flare",
+                        "light"));
     }
 
     private static Look channelBlur() {
@@ -87,65 +75,13 @@ final class TreatedLooks {
                             1000,
                             0,
                             begins[lane],
-                            links("gaussian-1", "radius", only)));
+                            lanes("gaussian-1", "radius", only)));
         }
         dials.add(dial("across", "Across", "", 0, 1, 1, 1, alike("gaussian-1", "across", 100)));
         dials.add(dial("down", "Down", "", 0, 1, 1, 1, alike("gaussian-1", "down", 100)));
         return Look.atRest("channel-blur", new Rgb(), new GaussianBlur())
                 .withNote("Blurs each lane by its own radius, both ways or one.")
                 .withDials(dials);
-    }
-
-    private static Look lensFringe() {
-        return Look.atRest("lens-fringe", new Rgb(), new Lens(), new ZoomBlur())
-                .withNote(
-                        "The colour fringes of a poor lens: green stays, red and blue part towards"
-                                + " the corners and smear outward.")
-                .withDials(
-                        List.of(
-                                dial(
-                                        "amount",
-                                        "Amount at the corner",
-                                        "%",
-                                        -20,
-                                        20,
-                                        0,
-                                        0.8,
-                                        links("lens-1", "k0", 1, 0, -1)),
-                                dial(
-                                        "smear",
-                                        "Smear at the corner",
-                                        "px",
-                                        0,
-                                        200,
-                                        0,
-                                        6,
-                                        links("zoom-1", "length", 1, 0.4, 1))));
-    }
-
-    private static Look spectrum() {
-        return Look.atRest("spectrum", new Rgb(), new Dispersion())
-                .withNote("Spreads the picture into a continuous spectrum towards the corners.")
-                .withDials(
-                        List.of(
-                                dial(
-                                        "length",
-                                        "Length at the corner",
-                                        "px",
-                                        -1000,
-                                        1000,
-                                        0,
-                                        30,
-                                        alike("dispersion-1", "length", 1)),
-                                dial(
-                                        "samples",
-                                        "Samples",
-                                        "",
-                                        2,
-                                        128,
-                                        16,
-                                        16,
-                                        alike("dispersion-1", "samples", 1))));
     }
 
     private static Look blockGlitch() {
@@ -237,7 +173,7 @@ final class TreatedLooks {
                                         200,
                                         0,
                                         6,
-                                        links("min-max-1", "radius", 1, 0, 1))));
+                                        lanes("min-max-1", "radius", 1, 0, 1))));
     }
 
     /** The longer it is drawn out, the more it is brightened. */
@@ -283,7 +219,7 @@ final class TreatedLooks {
                                         1000,
                                         0,
                                         60,
-                                        both(
+                                        Links.all(
                                                 alike("directional-1", "length", 1),
                                                 alike("gain-1", "gain", 3))),
                                 dial(

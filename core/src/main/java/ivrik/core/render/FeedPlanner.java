@@ -12,6 +12,7 @@ import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.Slice;
 import ivrik.core.render.Plan.SlitPlan;
+import ivrik.core.render.Plan.TrailPlan;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -21,6 +22,9 @@ import java.util.function.BiFunction;
 
 /** Which pictures a lane is made of that has a source, a time or cuts of its own. */
 final class FeedPlanner {
+    /** Less than this of a value is nothing: half a step of 8-bit codes. */
+    private static final double LEAST_LEFT = 1 / 510.0;
+
     private final Layer layer;
     private final FrameRange range;
     private final Feed feed;
@@ -56,7 +60,10 @@ final class FeedPlanner {
         double cut = whole(feed.cutFrames());
         if (across == 0 && wipe == 0) {
             return new FeedPlan(
-                    slices(delay, cut, cut).getFirst().picture(), place, Optional.empty());
+                    slices(delay, cut, cut).getFirst().picture(),
+                    place,
+                    Optional.empty(),
+                    trail(delay, cut));
         }
         List<Slice> slices = new ArrayList<>();
         long first = (long) Math.floor(Math.min(0, across));
@@ -75,7 +82,21 @@ final class FeedPlanner {
                         cut,
                         wipe,
                         List.copyOf(slices));
-        return new FeedPlan(slices.getFirst().picture(), place, Optional.of(plan));
+        return new FeedPlan(
+                slices.getFirst().picture(), place, Optional.of(plan), Optional.empty());
+    }
+
+    /** As many earlier frames as leave something that can be seen. */
+    private Optional<TrailPlan> trail(long delay, double cut) {
+        double keep = feed.lingerPercent().rest() / 100;
+        if (keep == 0) {
+            return Optional.empty();
+        }
+        List<Optional<Seen>> before = new ArrayList<>();
+        for (double left = keep; left > LEAST_LEFT; left *= keep) {
+            before.add(slices(delay + 1 + before.size(), cut, cut).getFirst().picture());
+        }
+        return Optional.of(new TrailPlan(keep, List.copyOf(before)));
     }
 
     private static long whole(Value value) {

@@ -25,7 +25,7 @@ import java.util.Optional;
  * takes coverage along; anything else leaves it, and sees the colour without it. Where channels are covered
  * differently, what mixes them sees all of them covered by the union.
  */
-record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
+record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies) implements Stage {
     private PictureTreatment kind() {
         return (PictureTreatment) step.kind();
     }
@@ -37,7 +37,7 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
 
     @Override
     public Object key() {
-        return this;
+        return List.of(step, colour);
     }
 
     @Override
@@ -76,9 +76,15 @@ record PictureStage(PictureStepPlan step, ColourSpace colour) implements Stage {
                 kind().apply(
                                 rows,
                                 step.settings(),
-                                new PictureContext(site.scale(), colour, site.workers()));
+                                new PictureContext(site.scale(), colour, used(), site.workers()));
         float amount = (float) step.settings().amount();
         return amount == 1 ? done : ColourRows.mixed(rows, done, amount);
+    }
+
+    private Optional<Frame> used() {
+        return step.picture().isPresent() && kind().needsPicture(step.settings())
+                ? Optional.of(supplies.used(step.byChannel()))
+                : Optional.empty();
     }
 
     private Frame covered(Frame source, Site site) {

@@ -96,8 +96,21 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
      * Another picture for one lane; none where there is nothing to be seen.
      *
      * @param slit where its time changes across the picture; then that says which pictures it is made of
+     * @param trail what of earlier frames is still there; not where there is a slit
      */
-    public record FeedPlan(Optional<Seen> picture, PlacePlan place, Optional<SlitPlan> slit) {}
+    public record FeedPlan(
+            Optional<Seen> picture,
+            PlacePlan place,
+            Optional<SlitPlan> slit,
+            Optional<TrailPlan> trail) {}
+
+    /**
+     * Earlier frames that linger.
+     *
+     * @param keep how much of a value is left a frame later, 0..1
+     * @param before the pictures of the frames before, the last one first
+     */
+    public record TrailPlan(double keep, List<Optional<Seen>> before) {}
 
     /**
      * A lane that is made of several frames, each where it is due. At the near end it is {@code delay}

@@ -322,6 +322,7 @@ public final class Planner {
                     !placed
                             && feed.delayFrames().equals(Value.ZERO)
                             && plan.slit().isEmpty()
+                            && plan.trail().isEmpty()
                             && plan.picture().isPresent()
                             && plan.picture().equals(Planner.this.picture(layer, frame));
             return own ? null : plan;

@@ -41,7 +41,7 @@ final class Road {
                 continue;
             }
             channels(byChannel, stages);
-            stages.add(new PictureStage(step, look.colour()));
+            stages.add(new PictureStage(step, look.colour(), supplies));
         }
         channels(byChannel, stages);
         stages.removeIf(Stage::isNeutral);

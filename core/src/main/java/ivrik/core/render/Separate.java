@@ -2,6 +2,7 @@ package ivrik.core.render;
 
 import ivrik.core.cache.Key;
 import ivrik.core.look.Slit;
+import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Pixels;
@@ -13,8 +14,10 @@ import ivrik.core.render.Lanes.Lane;
 import ivrik.core.render.Plan.FeedPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.Slice;
 import ivrik.core.render.Plan.SlitPlan;
+import ivrik.core.render.Plan.TrailPlan;
 import ivrik.core.separation.Separation;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.ValidRegion;
@@ -23,6 +26,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -71,6 +75,11 @@ record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implemen
         Site site = passage.site();
         record Fed(FeedPlan feed, Size size) {}
         Key key = Key.of(new Fed(feed, passage.frame().size()));
+        if (feed.trail().isPresent()) {
+            Frame made =
+                    site.store().get(key, () -> lingering(feed, site), site.cancel()::isCancelled);
+            return new Origin(made, key);
+        }
         if (feed.slit().isEmpty()) {
             return new Origin(supplies.placed(feed.picture(), feed.place()), key);
         }
@@ -88,6 +97,41 @@ record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implemen
                                                 .of(s -> slice(s, feed.place(), site)),
                                 site.cancel()::isCancelled);
         return new Origin(made, all);
+    }
+
+    /** The lightest of now and what earlier frames have left. */
+    private Frame lingering(FeedPlan feed, Site site) {
+        Workers workers = site.workers();
+        TrailPlan trail = feed.trail().orElseThrow();
+        Frame sum = supplies.placed(feed.picture(), feed.place());
+        boolean opaque = sum.isOpaque();
+        sum = sum.premultiplied(workers);
+        float left = 1;
+        for (Optional<Seen> before : trail.before()) {
+            site.cancel().check();
+            left *= (float) trail.keep();
+            float by = left;
+            Frame then = supplies.placed(before, feed.place()).premultiplied(workers);
+            List<Plane> colour = lighter(sum.colour(), then.colour(), by, workers);
+            sum =
+                    opaque
+                            ? new Frame(colour, Alpha.OPAQUE, List.of())
+                            : new Frame(
+                                    colour,
+                                    Alpha.PREMULTIPLIED,
+                                    lighter(
+                                            sum.coverage(),
+                                            then.covered(workers).coverage(),
+                                            by,
+                                            workers));
+        }
+        return sum;
+    }
+
+    private static List<Plane> lighter(
+            List<Plane> now, List<Plane> then, float by, Workers workers) {
+        return Planes.zip(
+                now, then, (a, b) -> Kernels.maximum(a, Kernels.scale(b, by, workers), workers));
     }
 
     private Frame slice(Slice slice, PlacePlan place, Site site) {

@@ -19,6 +19,7 @@ import java.util.stream.Stream;
  * @param options its choices
  * @param series what a lane can have any number of
  * @param note what has to be said beside its control; empty for most
+ * @param tags other words by which it is looked for
  */
 public record Description(
         String id,
@@ -30,11 +31,13 @@ public record Description(
         List<Option> options,
         Optional<Series> series,
         Set<Trait> traits,
-        String note) {
+        String note,
+        List<String> tags) {
     public Description {
         parameters = List.copyOf(parameters);
         options = List.copyOf(options);
         traits = Set.copyOf(traits);
+        tags = List.copyOf(tags);
     }
 
     /** A treatment with these numbers; unless it has an amount of its own, one at rest at 100 % is added. */
@@ -58,7 +61,8 @@ public record Description(
                 List.of(),
                 Optional.empty(),
                 Set.of(),
-                "");
+                "",
+                List.of());
     }
 
     /** With choices. */
@@ -73,7 +77,8 @@ public record Description(
                 List.of(choices),
                 series,
                 traits,
-                note);
+                note,
+                tags);
     }
 
     /** With things that a lane can have any number of. */
@@ -88,7 +93,8 @@ public record Description(
                 options,
                 Optional.of(things),
                 traits,
-                note);
+                note,
+                tags);
     }
 
     public Description with(Trait... more) {
@@ -96,13 +102,29 @@ public record Description(
         all.addAll(traits);
         all.addAll(List.of(more));
         return new Description(
-                id, title, help, group, control, parameters, options, series, all, note);
+                id, title, help, group, control, parameters, options, series, all, note, tags);
     }
 
     /** With something that has to be said beside its control. */
     public Description noting(String text) {
         return new Description(
-                id, title, help, group, control, parameters, options, series, traits, text);
+                id, title, help, group, control, parameters, options, series, traits, text, tags);
+    }
+
+    /** With other words by which it is looked for. */
+    public Description called(String... words) {
+        return new Description(
+                id,
+                title,
+                help,
+                group,
+                control,
+                parameters,
+                options,
+                series,
+                traits,
+                note,
+                List.of(words));
     }
 
     public boolean is(Trait trait) {

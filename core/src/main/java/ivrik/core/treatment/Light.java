@@ -4,6 +4,8 @@ import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
 import ivrik.core.picture.ColourRows;
 
+import java.util.function.Supplier;
+
 /** In which light a treatment of whole pictures does its work. */
 final class Light {
     static final String LINEAR = "linear";
@@ -37,6 +39,58 @@ final class Light {
             work.on(rgb, n);
             for (float[] channel : rgb) {
                 out.apply(channel, n);
+            }
+        };
+    }
+
+    /** Work on rows that is told which row it is, in place. */
+    @FunctionalInterface
+    interface Placed {
+        void row(int y, float[][] rgb);
+    }
+
+    /** Work that is done in linear light, by each reader for itself, and depends on the row. */
+    static ColourRows placed(ColourRows picture, Transfer transfer, Supplier<Placed> work) {
+        TransferTable in = TransferTable.toLinear(transfer);
+        TransferTable out = TransferTable.fromLinear(transfer);
+        int n = picture.width();
+        return placed(
+                picture,
+                () -> {
+                    Placed own = work.get();
+                    return (y, rgb) -> {
+                        for (float[] channel : rgb) {
+                            in.apply(channel, n);
+                        }
+                        own.row(y, rgb);
+                        for (float[] channel : rgb) {
+                            out.apply(channel, n);
+                        }
+                    };
+                });
+    }
+
+    /** The same on values as they are delivered. */
+    static ColourRows placed(ColourRows picture, Supplier<Placed> work) {
+        return new ColourRows() {
+            @Override
+            public int width() {
+                return picture.width();
+            }
+
+            @Override
+            public int height() {
+                return picture.height();
+            }
+
+            @Override
+            public Reader reader() {
+                Reader before = picture.reader();
+                Placed own = work.get();
+                return (y, rgb) -> {
+                    before.row(y, rgb);
+                    own.row(y, rgb);
+                };
             }
         };
     }

@@ -1,12 +1,17 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.ColourSpace;
+import ivrik.core.picture.Frame;
 import ivrik.core.threads.Workers;
+
+import java.util.Optional;
 
 /**
  * Where a treatment of whole pictures does its work.
  *
  * @param scale pixels of the picture to a pixel of the full-size sequence, over 0
  * @param colour what the numbers of the picture mean
+ * @param picture the one that the step names, at the same scale
  */
-public record PictureContext(double scale, ColourSpace colour, Workers workers) {}
+public record PictureContext(
+        double scale, ColourSpace colour, Optional<Frame> picture, Workers workers) {}

@@ -4,6 +4,8 @@ import ivrik.core.filter.Filtered;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
+import java.util.function.Supplier;
+
 /** Rows made from the rows of planes, sample by sample. */
 final class PlaneRows implements Filtered {
     private final Plane in;
@@ -30,6 +32,34 @@ final class PlaneRows implements Filtered {
 
     static Rows of(Plane in, Each each) {
         return new PlaneRows(in, null, (a, b, out, n) -> each.row(a, out, n));
+    }
+
+    /** Work on one row, in place, which is told where it is. */
+    @FunctionalInterface
+    interface Placed {
+        void row(int y, float[] row);
+    }
+
+    /** By work that each reader has for itself, with whatever scratch space it needs. */
+    static Rows byRow(Plane in, Supplier<Placed> work) {
+        int n = in.width();
+        return new Filtered() {
+            @Override
+            public Plane in() {
+                return in;
+            }
+
+            @Override
+            public Reader reader() {
+                Placed own = work.get();
+                float[] row = new float[n];
+                return (y, out, o) -> {
+                    System.arraycopy(in.data(), in.row(y), row, 0, n);
+                    own.row(y, row);
+                    System.arraycopy(row, 0, out, o, n);
+                };
+            }
+        };
     }
 
     /** Two of one size. */

@@ -96,6 +96,7 @@ class WholeProjectTest {
                                                         "title",
                                                         Value.of(12.5),
                                                         Value.of(-6)),
+                                                Value.of(40),
                                                 PLACED)))
                 .withAmounts(
                         "shift-1",

@@ -135,10 +135,10 @@ class LookTest {
                 BuiltInLooks.named("lens-fringe")
                         .withStepAdded(0, Step.atRest("grain-1", new Grain(), 3));
         assertThat(two.steps().stream().map(Step::treatment))
-                .containsExactly("grain", "lens", "zoom");
+                .containsExactly("grain", "lens", "zoom", "vignette");
         Look moved = two.withStepMoved("zoom-1", 0);
         assertThat(moved.steps().stream().map(Step::id))
-                .containsExactly("zoom-1", "grain-1", "lens-1");
+                .containsExactly("zoom-1", "grain-1", "lens-1", "vignette-1");
         assertThat(driven(moved, "amount")).containsExactly("lens-1");
         assertThat(driven(moved, "smear")).containsExactly("zoom-1");
         assertThat(moved.withStepMoved("zoom-1", 2)).isEqualTo(two);

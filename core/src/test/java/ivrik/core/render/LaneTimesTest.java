@@ -256,4 +256,26 @@ class LaneTimesTest {
                     .isCloseTo((float) ((20 - 6 * (x + 0.5) / W) / 100), within(1e-6f));
         }
     }
+
+    /** A flash of white at frame 10 fades in the lane that lingers: keep^k of it k frames later. */
+    @ParameterizedTest
+    @ValueSource(doubles = {80, 30})
+    void whatLingersIsWhatIsLeftOfItOrWhatIsLighterNow(double percent) {
+        Renderer flash =
+                new Renderer(
+                        (p, s) -> grey(p.frame() == 10 ? 0.9 : 0.1),
+                        Workers.shared(),
+                        new Store(1 << 24));
+        Look look =
+                Look.atRest("linger", new Rgb())
+                        .withLane(
+                                1, l -> l.withFeed(l.feed().withLingerPercent(Value.of(percent))));
+        for (long frame = 8; frame < 30; frame++) {
+            Frame made = flash.render(project(look), frame);
+            double left = frame < 10 ? 0 : 0.9 * Math.pow(percent / 100, frame - 10);
+            assertThat(made.colour().get(1).at(3, 3))
+                    .isCloseTo((float) Math.max(0.1, left), within(1e-4f));
+            assertThat(made.colour().get(0).at(3, 3)).isEqualTo(frame == 10 ? 0.9f : 0.1f);
+        }
+    }
 }

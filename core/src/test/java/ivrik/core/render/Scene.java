@@ -10,6 +10,7 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
+import ivrik.core.sampling.Resample;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
@@ -54,8 +55,14 @@ final class Scene {
     }
 
     Renderer renderer() {
+        return renderer(Workers.shared());
+    }
+
+    Renderer renderer(Workers workers) {
         return new Renderer(
-                (p, shown) -> picture.apply(p.frame()), Workers.shared(), new Store(1 << 28));
+                (p, shown) -> Resample.to(picture.apply(p.frame()), shown, workers),
+                workers,
+                new Store(1 << 28));
     }
 
     /** What the moves of a look demand of overscan. */

@@ -103,6 +103,13 @@ class EdgesTest {
             numbers.put("size", 4000.0); // blocks are tied to the corner; here all is in one
             numbers.put("share", 100.0);
         }
+        if (treatment instanceof LineWobble) {
+            numbers.put("line", 1000.0); // lines are tied to the top
+            numbers.put("tear", 0.0);
+        }
+        if (treatment instanceof Bandwidth && larger > 1) {
+            numbers.merge("lines", (HEIGHT + 2.0 * MARGIN) / HEIGHT, (a, b) -> a * b);
+        }
         if (treatment instanceof Pins) {
             numbers.put("border", 0.0);
         }

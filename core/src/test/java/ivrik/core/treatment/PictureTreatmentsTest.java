@@ -22,6 +22,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Treatments of whole pictures, against the formulas written out. */
 class PictureTreatmentsTest {
@@ -34,13 +35,15 @@ class PictureTreatmentsTest {
             Frame picture,
             Map<String, Double> numbers,
             Map<String, String> words,
+            double scale,
             Workers workers) {
         Map<String, Double> all = new HashMap<>();
         treatment.description().parameters().forEach(p -> all.put(p.name(), p.rest()));
         all.putAll(numbers);
         Settings settings =
                 new Settings(all, words, EdgeFill.REPEAT, Sampler.CUBIC, Settings.Moment.ANY);
-        PictureContext context = new PictureContext(1, ColourSpace.SRGB, workers);
+        PictureContext context =
+                new PictureContext(scale, ColourSpace.SRGB, Optional.empty(), workers);
         return treatment
                 .apply(ColourRows.ofPlanes(picture.colour()), settings, context)
                 .toPlanes(workers);
@@ -56,7 +59,7 @@ class PictureTreatmentsTest {
                         Plane.flat(3, 2, (float) rgb[0]),
                         Plane.flat(3, 2, (float) rgb[1]),
                         Plane.flat(3, 2, (float) rgb[2]));
-        return done(treatment, one, numbers, words, Workers.shared()).stream()
+        return done(treatment, one, numbers, words, 1, Workers.shared()).stream()
                 .mapToDouble(p -> p.at(1, 1))
                 .toArray();
     }
@@ -145,8 +148,8 @@ class PictureTreatmentsTest {
         Frame picture = Pictured.frame(201, 157);
         try (Workers one = new Workers(1);
                 Workers seven = new Workers(7)) {
-            List<Plane> a = done(treatment, picture, shown(treatment), Map.of(), one);
-            List<Plane> b = done(treatment, picture, shown(treatment), Map.of(), seven);
+            List<Plane> a = done(treatment, picture, shown(treatment), Map.of(), 1, one);
+            List<Plane> b = done(treatment, picture, shown(treatment), Map.of(), 1, seven);
             for (int c = 0; c < 3; c++) {
                 assertThat(a.get(c).sameSamples(b.get(c))).isTrue();
                 assertThat(a.get(c).sameSamples(picture.colour().get(c))).isFalse();
@@ -157,6 +160,9 @@ class PictureTreatmentsTest {
     @ParameterizedTest
     @MethodSource("all")
     void aSmallPreviewIsTheSmallVersionOfTheFullRender(PictureTreatment treatment) {
+        if (treatment instanceof Phosphors) {
+            return; // its mask is finer than half the pixels; see PhosphorsTest
+        }
         Workers w = Workers.shared();
         Frame picture =
                 Frame.opaque(
@@ -165,8 +171,8 @@ class PictureTreatmentsTest {
                         Pictured.smooth(192, 128, 2.3));
         Size half = new Size(96, 64);
         List<Plane> small =
-                done(treatment, Resample.to(picture, half, w), shown(treatment), Map.of(), w);
-        List<Plane> full = done(treatment, picture, shown(treatment), Map.of(), w);
+                done(treatment, Resample.to(picture, half, w), shown(treatment), Map.of(), 0.5, w);
+        List<Plane> full = done(treatment, picture, shown(treatment), Map.of(), 1, w);
         for (int c = 0; c < 3; c++) {
             Plane reduced = Resample.to(full.get(c), half, w);
             for (int i = 0; i < reduced.data().length; i++) {

@@ -142,7 +142,10 @@ class TreatmentsTest {
         }
         int all = small.data().length;
         boolean hard = treatment instanceof Posterise;
-        boolean tiled = treatment instanceof Mask || treatment instanceof Texture;
+        boolean tiled =
+                treatment instanceof Mask
+                        || treatment instanceof Texture
+                        || treatment instanceof Halftone;
         if (!tiled) {
             assertThat(sum / all).isLessThan(hard ? 0.03 : 0.006);
             assertThat((double) far / all).isLessThan(hard ? 0.2 : 0.08);

@@ -1,0 +1,209 @@
+package ivrik.core.filter;
+
+/**
+ * A pattern of three channels that repeats itself across and down. It is blurred as the pixels that see it
+ * are wide, so that nothing of it is finer than they can show: what would come back as moire is gone.
+ */
+public final class PatternTile {
+    /** How far a pixel sees, as the sigma of a Gaussian, in pixels. */
+    private static final double SEEN_SIGMA = 0.65;
+
+    /** Where that Gaussian ends, in sigmas. */
+    private static final double END = 4;
+
+    private final int columns;
+    private final int rows;
+    private final double perPixelAcross;
+    private final double perPixelDown;
+    private final float[][] texels;
+
+    private PatternTile(
+            int columns, int rows, double perPixelAcross, double perPixelDown, float[][] texels) {
+        this.columns = columns;
+        this.rows = rows;
+        this.perPixelAcross = perPixelAcross;
+        this.perPixelDown = perPixelDown;
+        this.texels = texels;
+    }
+
+    /**
+     * A drawn pattern, blurred as it is seen.
+     *
+     * @param texels of each channel, row by row
+     * @param widthPx of the tile, in pixels of the picture
+     */
+    public static PatternTile seen(
+            int columns, int rows, double widthPx, double heightPx, float[][] texels) {
+        double across = columns / widthPx;
+        double down = rows / heightPx;
+        float[] horizontal = circular(SEEN_SIGMA * across, columns);
+        float[] vertical = circular(SEEN_SIGMA * down, rows);
+        float[][] blurred = new float[texels.length][];
+        for (int c = 0; c < texels.length; c++) {
+            float[] turned = turned(convolved(texels[c], columns, horizontal), columns);
+            blurred[c] = turned(convolved(turned, rows, vertical), rows);
+        }
+        return new PatternTile(columns, rows, across, down, blurred);
+    }
+
+    /** A pattern whose texels are pixels. */
+    public static PatternTile ofPixels(int columns, int rows, float[][] texels) {
+        return new PatternTile(columns, rows, 1, 1, texels);
+    }
+
+    /** A Gaussian that comes round after {@code n}, such that its weights sum to 1. */
+    private static float[] circular(double sigma, int n) {
+        double[] weights = new double[n];
+        int reach = (int) Math.ceil(END * sigma);
+        double sum = 0;
+        for (int k = -reach; k <= reach; k++) {
+            double w = StrictMath.exp(-0.5 * k * k / (sigma * sigma));
+            weights[Math.floorMod(k, n)] += w;
+            sum += w;
+        }
+        float[] normed = new float[n];
+        for (int k = 0; k < n; k++) {
+            normed[k] = (float) (weights[k] / sum);
+        }
+        return normed;
+    }
+
+    private static float[] convolved(float[] in, int columns, float[] weights) {
+        float[] out = new float[in.length];
+        for (int row = 0; row < in.length; row += columns) {
+            for (int k = 0; k < columns; k++) {
+                float w = weights[k];
+                for (int x = 0; w != 0 && x < columns; x++) {
+                    int from = x - k;
+                    out[row + x] += w * in[row + (from < 0 ? from + columns : from)];
+                }
+            }
+        }
+        return out;
+    }
+
+    /** Rows become columns. */
+    private static float[] turned(float[] in, int columns) {
+        int rows = in.length / columns;
+        float[] out = new float[in.length];
+        for (int y = 0; y < rows; y++) {
+            for (int x = 0; x < columns; x++) {
+                out[x * rows + y] = in[y * columns + x];
+            }
+        }
+        return out;
+    }
+
+    /** The greatest value of all channels. */
+    public float most() {
+        float most = 0;
+        for (float[] channel : texels) {
+            for (float v : channel) {
+                most = Math.max(most, v);
+            }
+        }
+        return most;
+    }
+
+    /** Places along a row or a column of pixels: the texel before each, and how far on it is. */
+    public record Places(int[] texel, float[] share, int count) {
+        static Places of(int pixels, double perPixel, int count) {
+            int[] texel = new int[pixels];
+            float[] share = new float[pixels];
+            for (int i = 0; i < pixels; i++) {
+                double at = (i + 0.5) * perPixel - 0.5;
+                double before = Math.floor(at);
+                texel[i] = (int) Math.floorMod((long) before, (long) count);
+                share[i] = (float) (at - before);
+            }
+            return new Places(texel, share, count);
+        }
+
+        int next(int i) {
+            int after = texel[i] + 1;
+            return after == count ? 0 : after;
+        }
+    }
+
+    public Places across(int width) {
+        return Places.of(width, perPixelAcross, columns);
+    }
+
+    public Places down(int height) {
+        return Places.of(height, perPixelDown, rows);
+    }
+
+    /** The mean of each row of pixels in one channel. */
+    public double[] rowMeans(int channel, Places across, Places down) {
+        double[] weights = new double[columns];
+        int width = across.texel.length;
+        for (int x = 0; x < width; x++) {
+            weights[across.texel[x]] += (1 - across.share[x]) / width;
+            weights[across.next(x)] += across.share[x] / width;
+        }
+        double[] of = new double[rows];
+        for (int y = 0; y < rows; y++) {
+            for (int x = 0; x < columns; x++) {
+                of[y] += weights[x] * texels[channel][y * columns + x];
+            }
+        }
+        double[] means = new double[down.texel.length];
+        for (int y = 0; y < means.length; y++) {
+            double share = down.share[y];
+            means[y] = (1 - share) * of[down.texel[y]] + share * of[down.next(y)];
+        }
+        return means;
+    }
+
+    /** Draws rows of pixels, or single places. */
+    public final class Drawer {
+        private final float[] row = new float[columns + 1];
+
+        /** One row of pixels of a channel. */
+        public void row(int channel, int y, Places across, Places down, float[] out) {
+            int first = down.texel[y] * columns;
+            int second = down.next(y) * columns;
+            float share = down.share[y];
+            float[] from = texels[channel];
+            for (int x = 0; x < columns; x++) {
+                row[x] = from[first + x] + share * (from[second + x] - from[first + x]);
+            }
+            row[columns] = row[0];
+            int[] texel = across.texel;
+            float[] on = across.share;
+            for (int x = 0; x < texel.length; x++) {
+                float v = row[texel[x]];
+                out[x] = v + on[x] * (row[texel[x] + 1] - v);
+            }
+        }
+
+        /** Any places of a channel, in pixels of the picture. */
+        public void at(int channel, double[] px, double[] py, int n, float[] out) {
+            float[] from = texels[channel];
+            for (int i = 0; i < n; i++) {
+                double u = px[i] * perPixelAcross - 0.5;
+                double v = py[i] * perPixelDown - 0.5;
+                long left = (long) Math.floor(u);
+                long top = (long) Math.floor(v);
+                int x = Math.floorMod(left, columns);
+                int y = Math.floorMod(top, rows);
+                int right = x + 1 == columns ? 0 : x + 1;
+                int below = y + 1 == rows ? 0 : y + 1;
+                float a = (float) (u - left);
+                float b = (float) (v - top);
+                float upper = mixed(from[y * columns + x], from[y * columns + right], a);
+                float lower = mixed(from[below * columns + x], from[below * columns + right], a);
+                out[i] = mixed(upper, lower, b);
+            }
+        }
+
+        private static float mixed(float from, float to, float share) {
+            return from + share * (to - from);
+        }
+    }
+
+    /** One for each thread. */
+    public Drawer drawer() {
+        return new Drawer();
+    }
+}

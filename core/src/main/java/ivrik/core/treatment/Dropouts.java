@@ -1,0 +1,95 @@
+package ivrik.core.treatment;
+
+import ivrik.core.motion.Hash;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Short pieces of lines where a tape has lost its coat: they begin at once at full white, or without colour,
+ * and the picture comes back within their length.
+ */
+public final class Dropouts implements LaneTreatment {
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "dropouts",
+                            "Dropouts",
+                            "Loses short pieces of lines, as a worn tape does.",
+                            Group.GRAIN,
+                            Control.RULER,
+                            Parameter.of("rate", "in a frame", "", 0, 2000, 0, 1).shown(20, 20),
+                            Parameter.of("length", "length", "px", 1, 4000, 160, 1).setting(),
+                            Parameter.of("line", "line", "px", 0.5, 400, 2.25, 0.25).setting(),
+                            Parameter.of("alike", "alike in all lanes", "", 0, 1, 1, 1).setting(),
+                            Live.hold(1))
+                    .with(Trait.POINTWISE, Trait.LIVE)
+                    .called("tape", "dirt", "white streaks");
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    /** A piece of a line, in pixels of the lane. */
+    private record Piece(double left, double top, double length, double height, double strength) {
+        /** How much of it is in a row of pixels. */
+        double share(int y) {
+            return Math.clamp(Math.min(y + 1, top + height) - Math.max(y, top), 0, 1);
+        }
+    }
+
+    private static List<Piece> pieces(Plane lane, Settings settings, double scale) {
+        long key = Live.key(settings, settings.isOn("alike"));
+        double rate = settings.number("rate");
+        double line = settings.number("line") * scale;
+        List<Piece> pieces = new ArrayList<>();
+        for (int i = 0; i < Math.ceil(rate); i++) {
+            double there = Math.clamp(rate - i, 0, 1);
+            if (unit(key, i, 0) >= there) {
+                continue;
+            }
+            double far = settings.number("length") * scale * (0.2 + 1.6 * unit(key, i, 3));
+            double top = Math.floor(unit(key, i, 2) * lane.height() / line) * line;
+            double left = unit(key, i, 1) * (lane.width() + far) - far;
+            pieces.add(new Piece(left, top, far, line, 0.5 + 0.5 * unit(key, i, 4)));
+        }
+        return pieces;
+    }
+
+    private static double unit(long key, int number, int what) {
+        return (Hash.signed(key, number, what) + 1) / 2;
+    }
+
+    @Override
+    public Rows apply(Plane lane, Settings settings, Context context) {
+        List<Piece> pieces = pieces(lane, settings, context.scale());
+        float lost =
+                switch (context.lane().paint()) {
+                    case LIGHT -> context.lane().span();
+                    case INK, SIGNED, ANGLE -> 0;
+                };
+        return PlaneRows.byRow(
+                lane,
+                () ->
+                        (y, row) -> {
+                            for (Piece piece : pieces) {
+                                double share = piece.share(y) * piece.strength();
+                                if (share > 0) {
+                                    lose(piece, (float) share, lost, row);
+                                }
+                            }
+                        });
+    }
+
+    private static void lose(Piece piece, float share, float lost, float[] row) {
+        int from = (int) Math.max(0, Math.ceil(piece.left() - 0.5));
+        int to = (int) Math.min(row.length, Math.ceil(piece.left() + piece.length() - 0.5));
+        for (int x = from; x < to; x++) {
+            double on = (x + 0.5 - piece.left()) / piece.length();
+            float by = share * (float) (1 - on * on);
+            row[x] += by * (lost - row[x]);
+        }
+    }
+}

@@ -1,0 +1,140 @@
+package ivrik.core.treatment;
+
+import ivrik.core.colour.TransferTable;
+import ivrik.core.filter.Halo;
+import ivrik.core.picture.ColourRows;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Workers;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Light that passes the emulsion of a film, is thrown back and exposes it again from behind, red first.
+ * In linear light: what lies above a soft threshold is spread, in each channel by its own radius, and where
+ * more arrives than was there, that is added, in each channel by its own weight. Where less arrives, as much
+ * of that as is kept is taken away, so that all of it leaves the mean light as it was.
+ */
+public final class Halation implements PictureTreatment {
+    /** Linear light of a middle grey. */
+    private static final double MIDDLE_GREY = 0.18;
+
+    /** The threshold is soft for so many stops below and above it. */
+    private static final double SOFT_STOPS = 0.5;
+
+    /** A radius is so many sigmas. */
+    private static final double RADIUS_SIGMAS = 2;
+
+    /** Less light than this is none: 16-bit codes of the darkest tones lie further apart. */
+    private static final float LEAST_LIGHT = 1e-6f;
+
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "halation",
+                            "Halation",
+                            "Spreads a soft, mostly red light about the brightest places, as film"
+                                    + " does.",
+                            Group.WHOLE,
+                            Control.RULER,
+                            Parameter.percent("strength", "strength", 0, 400, 0).shown(60, 60),
+                            Parameter.of("threshold", "from", "stops", -6, 12, 1, 0.1).setting(),
+                            Parameter.of("radius", "radius", "px", 0, 1000, 24, 1).setting(),
+                            Parameter.percent("fall", "less for blue", 0, 100, 60).setting(),
+                            Parameter.percent("red", "red", 0, 100, 100).setting(),
+                            Parameter.percent("green", "green", 0, 100, 35).setting(),
+                            Parameter.percent("blue", "blue", 0, 100, 10).setting(),
+                            Parameter.percent("tail", "long tail", 0, 100, 60).setting(),
+                            Parameter.percent("keep", "keep the energy", 0, 100, 0).setting())
+                    .called("glow", "bloom", "film", "highlights", "red glow");
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
+        Workers workers = context.workers();
+        List<Plane> before = picture.toPlanes(workers);
+        TransferTable in = TransferTable.toLinear(context.colour().transfer());
+        TransferTable out = TransferTable.fromLinear(context.colour().transfer());
+        Knee knee = new Knee(MIDDLE_GREY * StrictMath.pow(2, settings.number("threshold")));
+        float keep = (float) settings.share("keep");
+        String[] channels = {"red", "green", "blue"};
+        List<Rows> after = new ArrayList<>();
+        for (int c = 0; c < channels.length; c++) {
+            Plane plane = before.get(c);
+            double weight = settings.share("strength") * settings.share(channels[c]);
+            double fall = 1 - settings.share("fall") * c / (channels.length - 1);
+            double sigma = settings.number("radius") * fall * context.scale() / RADIUS_SIGMAS;
+            if (weight == 0 || sigma == 0) {
+                after.add(Rows.of(plane));
+                continue;
+            }
+            float by = (float) (keep > 0 ? Math.min(1, weight) : weight);
+            Plane bright = knee.above(plane, in).toPlane(workers);
+            if (bright.isFlat(bright.at(0, 0))) {
+                after.add(Rows.of(plane));
+                continue;
+            }
+            Rows spread = Halo.of(bright, sigma, settings.share("tail"), EdgeFill.MIRROR, workers);
+            Rows gained =
+                    PlaneRows.of(
+                            bright,
+                            spread,
+                            (was, is, gain, n) -> {
+                                for (int i = 0; i < n; i++) {
+                                    float more = is[i] - was[i];
+                                    gain[i] = by * (more > 0 ? more : keep * more);
+                                }
+                            });
+            after.add(PlaneRows.of(plane, gained, (v, gain, o, n) -> add(v, gain, o, n, in, out)));
+        }
+        return ColourRows.of(after);
+    }
+
+    /** Light added to values as they are delivered; where there is none they stay as they are. */
+    private static void add(
+            float[] values,
+            float[] light,
+            float[] sum,
+            int n,
+            TransferTable in,
+            TransferTable out) {
+        System.arraycopy(values, 0, sum, 0, n);
+        in.apply(sum, n);
+        for (int i = 0; i < n; i++) {
+            sum[i] += light[i];
+        }
+        out.apply(sum, n);
+        for (int i = 0; i < n; i++) {
+            sum[i] = Math.abs(light[i]) < LEAST_LIGHT ? values[i] : sum[i];
+        }
+    }
+
+    /** What lies above a threshold in linear light: nothing, then a parabola, then a straight line. */
+    private record Knee(float low, float high) {
+        Knee(double threshold) {
+            this(
+                    (float) (threshold * StrictMath.pow(2, -SOFT_STOPS)),
+                    (float) (threshold * StrictMath.pow(2, SOFT_STOPS)));
+        }
+
+        Rows above(Plane plane, TransferTable linear) {
+            return PlaneRows.of(
+                    plane,
+                    (values, above, n) -> {
+                        System.arraycopy(values, 0, above, 0, n);
+                        linear.apply(above, n);
+                        float width = high - low;
+                        for (int i = 0; i < n; i++) {
+                            float over = Math.max(0, above[i] - low);
+                            float soft = Math.min(over, width);
+                            above[i] = soft * soft / (2 * width) + (over - soft);
+                        }
+                    });
+        }
+    }
+}

@@ -1,0 +1,140 @@
+package ivrik.core.treatment;
+
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+
+/**
+ * A lane as a printing press lays it on: dots or lines on a turned grid, of which so much is covered as the
+ * value says. The shape at each value is where (cos u + cos v)/2, or cos u, exceeds a height; edges are as soft
+ * as one pixel, and the height is such that so much of a cell is covered. Dot gain is how much more a half is covered by than it should be.
+ */
+public final class Halftone implements LaneTreatment {
+    private static final Option SHAPE =
+            new Option("shape", "shape", "What the ink is laid on in", "dots", "lines");
+
+    /** Places looked at within a cell, along each side. */
+    private static final int SIDE = 24;
+
+    private static final int LEVELS = 256;
+
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "halftone",
+                            "Halftone",
+                            "Lays a lane on in dots or lines, as print does.",
+                            Group.TONE,
+                            Control.RULER,
+                            Parameter.amount(0).shown(100, 100),
+                            Parameter.of("size", "size", "px", 2, 400, 8, 0.5).setting(),
+                            Parameter.of("angle", "angle", "deg", -3600, 3600, 45, 1)
+                                    .setting()
+                                    .shown(15, 75),
+                            Parameter.percent("gain", "dot gain", -50, 50, 0).setting())
+                    .choosing(SHAPE)
+                    .with(Trait.POINTWISE)
+                    .called("print", "newspaper", "dots", "screen", "ink", "comic");
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    private static double cosine(double turns) {
+        return StrictMath.cos(2 * Math.PI * turns);
+    }
+
+    @Override
+    public Rows apply(Plane lane, Settings settings, Context context) {
+        boolean dots = settings.word(SHAPE).equals(SHAPE.rest());
+        double size = settings.number("size") * context.scale();
+        double angle = Math.toRadians(settings.number("angle"));
+        double right = StrictMath.cos(angle) / size;
+        double down = StrictMath.sin(angle) / size;
+        double gain = settings.share("gain");
+        float span = context.lane().span();
+        double soft = 2 * Math.PI / size * (dots ? Math.sqrt(0.5) : 1);
+        float[] heights = heights(dots, soft);
+        // too fine to be seen it is the value itself
+        float seen = (float) Math.clamp((size - 1) / 1.5, 0, 1);
+        int n = lane.width();
+        double middleX = n / 2.0;
+        double middleY = lane.height() / 2.0;
+        return PlaneRows.byRow(
+                lane,
+                () ->
+                        (y, row) -> {
+                            double dy = y + 0.5 - middleY;
+                            double u = -down * dy - right * middleX + right / 2;
+                            double v = right * dy - down * middleX + down / 2;
+                            for (int x = 0; x < n; x++) {
+                                float value = row[x] / span;
+                                double wanted = gained(value, gain);
+                                double over = Wave.height(u, v, dots) - at(heights, wanted);
+                                float inked = (float) Math.clamp(over / soft + 0.5, 0, 1);
+                                float even = (float) wanted;
+                                row[x] = span * (even + seen * (inked - even));
+                                u += right;
+                                v += down;
+                            }
+                        });
+    }
+
+    /** What is covered where {@code value} is meant to be: a parabola through 0, 1 and a half and its gain. */
+    private static double gained(double value, double gain) {
+        return Math.clamp(value + 4 * gain * value * (1 - value), 0, 1);
+    }
+
+    /** For each of even shares the height above which so much of a cell is covered, edges softened. */
+    private static float[] heights(boolean dots, double soft) {
+        double[] covered = new double[LEVELS + 1];
+        double reach = 1 + soft / 2;
+        for (int i = 0; i <= LEVELS; i++) {
+            double height = reach - 2 * reach * i / LEVELS;
+            for (int j = 0; j < SIDE * SIDE; j++) {
+                double u = (j % SIDE + 0.5) / SIDE;
+                double v = (j / SIDE + 0.5) / SIDE;
+                double over = Wave.height(u, v, dots) - height;
+                covered[i] += Math.clamp(over / soft + 0.5, 0, 1) / (SIDE * SIDE);
+            }
+        }
+        float[] heights = new float[LEVELS + 1];
+        int before = 0;
+        for (int i = 0; i <= LEVELS; i++) {
+            double share = (double) i / LEVELS;
+            while (before < LEVELS - 1 && covered[before + 1] < share) {
+                before++;
+            }
+            double way = covered[before + 1] - covered[before];
+            double on = way == 0 ? 0 : Math.clamp((share - covered[before]) / way, 0, 1);
+            heights[i] = (float) (reach - 2 * reach * (before + on) / LEVELS);
+        }
+        return heights;
+    }
+
+    private static double at(float[] heights, double share) {
+        double at = share * LEVELS;
+        int before = Math.min(LEVELS - 1, (int) at);
+        return heights[before] + (at - before) * (heights[before + 1] - heights[before]);
+    }
+
+    /** The shape over the grid, looked up. */
+    private static final class Wave {
+        private static final int TURN = 4096;
+        private static final float[] COSINE = new float[TURN];
+
+        static {
+            for (int i = 0; i < TURN; i++) {
+                COSINE[i] = (float) cosine((i + 0.5) / TURN);
+            }
+        }
+
+        static double height(double u, double v, boolean dots) {
+            double across = of(u);
+            return dots ? (across + of(v)) / 2 : across;
+        }
+
+        private static double of(double turns) {
+            return COSINE[(int) ((turns - Math.floor(turns)) * TURN) & TURN - 1];
+        }
+    }
+}

@@ -1,6 +1,7 @@
 package ivrik.app.band;
 
 import ivrik.app.picture.PictureService;
+import ivrik.app.session.Laying;
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
@@ -22,6 +23,7 @@ public record Bands(
         Session session,
         View view,
         Steps steps,
+        Laying laying,
         PictureService service,
         Consumer<List<Project>> saveAsPicture)
         implements Function<Band, Node> {
@@ -29,6 +31,7 @@ public record Bands(
     public Node apply(Band band) {
         return switch (band) {
             case BLENDS -> new BlendSheet(session, view, service);
+            case LOOKS -> new LookSheet(session, view, service, laying);
             case TREATMENTS -> new TreatmentSheet(session, view, service, steps);
             case PROGRESSIVES, NONE -> new Progressives(session, view, service, saveAsPicture);
         };

@@ -7,16 +7,17 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
 import ivrik.core.project.Project;
-import ivrik.core.render.Plan;
 import ivrik.core.threads.CancelledException;
 
 import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
+import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -40,6 +41,10 @@ import java.util.concurrent.atomic.AtomicInteger;
  */
 abstract class TileBand extends BorderPane {
     private static final Logger LOG = LoggerFactory.getLogger(TileBand.class);
+    private static final double SIDES = 24;
+
+    /** Rows further away count so much more than columns. */
+    private static final double FAR_ROW = 1000;
 
     final Session session;
     final View view;
@@ -49,6 +54,7 @@ abstract class TileBand extends BorderPane {
     private final AtomicInteger generation = new AtomicInteger();
     private final ChangeListener<Object> changed = (o, a, b) -> Platform.runLater(this::renderAll);
     private final List<VBox> cards = new ArrayList<>();
+    private final MovingTile moving = new MovingTile(this);
     private List<Tile> tiles = List.of();
     private int at;
 
@@ -88,6 +94,11 @@ abstract class TileBand extends BorderPane {
         return 1;
     }
 
+    /** Whether the one that is rested on shows what it does in time. */
+    boolean moves() {
+        return false;
+    }
+
     /** One was chosen. */
     abstract void take(Tile tile);
 
@@ -107,22 +118,48 @@ abstract class TileBand extends BorderPane {
             session.stateProperty().removeListener(changed);
             view.frame.removeListener(changed);
             generation.incrementAndGet();
+            moving.stop();
             view.trial.set(null);
         }
     }
 
     /** Makes the tiles anew. */
     final void make() {
+        moving.stop();
         tiles = tiles();
         cards.clear();
         for (int i = 0; i < tiles.size(); i++) {
             cards.add(card(i));
         }
-        flow.getChildren().setAll(cards);
+        flow.getChildren().setAll(grouped());
         at = present(tiles);
         mark();
         view.trial.set(null);
         renderAll();
+    }
+
+    /** The cards; those of a group under its name, groups beside each other as far as there is room. */
+    private List<Node> grouped() {
+        List<Node> nodes = new ArrayList<>();
+        String group = "";
+        FlowPane row = null;
+        for (int i = 0; i < tiles.size(); i++) {
+            String own = tiles.get(i).group();
+            if (own.isEmpty()) {
+                nodes.add(cards.get(i));
+                continue;
+            }
+            if (!own.equals(group)) {
+                group = own;
+                row = new FlowPane(flow.getHgap(), flow.getVgap());
+                row.prefWrapLengthProperty().bind(flow.widthProperty().subtract(SIDES));
+                Label heading = new Label(group);
+                heading.getStyleClass().addAll("heading", "tile-heading");
+                nodes.add(new VBox(heading, row));
+            }
+            row.getChildren().add(cards.get(i));
+        }
+        return nodes;
     }
 
     private VBox card(int number) {
@@ -148,22 +185,16 @@ abstract class TileBand extends BorderPane {
     }
 
     private void keyPressed(KeyEvent e) {
-        int columns =
-                Math.max(
-                        1,
-                        (int)
-                                ((flow.getWidth() - 12)
-                                        / (tileWidth(tiles.size()) + 8 + flow.getHgap())));
-        int by =
+        int to =
                 switch (e.getCode()) {
-                    case RIGHT -> 1;
-                    case LEFT -> -1;
-                    case DOWN -> columns;
-                    case UP -> -columns;
-                    default -> 0;
+                    case RIGHT -> Math.min(at + 1, tiles.size() - 1);
+                    case LEFT -> Math.max(at - 1, 0);
+                    case DOWN -> beside(1);
+                    case UP -> beside(-1);
+                    default -> -1;
                 };
-        if (by != 0) {
-            walk(Math.clamp(at + by, 0, Math.max(0, tiles.size() - 1)));
+        if (to >= 0) {
+            walk(to);
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER && at >= 0) {
             take(tiles.get(at));
@@ -174,12 +205,33 @@ abstract class TileBand extends BorderPane {
         }
     }
 
+    /** The tile of the next row, or the one before, that is nearest across; the present one at the end. */
+    private int beside(int rows) {
+        if (at < 0) {
+            return tiles.isEmpty() ? -1 : 0;
+        }
+        Point2D from = cards.get(at).localToScene(0, 0);
+        int best = at;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < cards.size(); i++) {
+            Point2D to = cards.get(i).localToScene(0, 0);
+            double down = rows * (to.getY() - from.getY());
+            double aside = Math.abs(to.getX() - from.getX());
+            if (down > 1 && down * FAR_ROW + aside < least) {
+                least = down * FAR_ROW + aside;
+                best = i;
+            }
+        }
+        return best;
+    }
+
     private void walk(int to) {
         if (tiles.isEmpty()) {
             return;
         }
         at = to;
         mark();
+        moving.restOn(to);
         view.trial.set(tiles.get(to).trial());
         if (!isFocusWithin()) {
             requestFocus();
@@ -205,7 +257,7 @@ abstract class TileBand extends BorderPane {
         long frame = view.frame.get();
         List<Plans> wanted =
                 tiles.stream().map(t -> session.plansOf(t.trial().apply(project))).toList();
-        int width = (int) (2 * tileWidth(wanted.size()) / part());
+        int width = renderedWidth();
         Thread.ofVirtual()
                 .start(
                         () -> {
@@ -217,18 +269,11 @@ abstract class TileBand extends BorderPane {
 
     private void render(Plans plans, long frame, int number, int width, int mine) {
         try {
-            Plan plan = plans.of(frame, () -> generation.get() != mine);
-            Shown small = service.small(plan, width);
+            Shown small = service.small(plans.of(frame, () -> generation.get() != mine), width);
             Platform.runLater(
                     () -> {
                         if (generation.get() == mine) {
-                            ImageView view = (ImageView) cards.get(number).getChildren().getFirst();
-                            view.setImage(small.image());
-                            double w = small.image().getWidth();
-                            double h = small.image().getHeight();
-                            double edge = (1 - part()) / 2;
-                            view.setViewport(
-                                    new Rectangle2D(edge * w, edge * h, part() * w, part() * h));
+                            show(number, small.image());
                         }
                     });
         } catch (IvrikException e) {
@@ -236,5 +281,28 @@ abstract class TileBand extends BorderPane {
         } catch (CancelledException e) {
             LOG.debug("another project was opened meanwhile");
         }
+    }
+
+    /** What a tile would make of the project. */
+    final Plans plans(int number) {
+        return session.plansOf(tiles.get(number).trial().apply(session.project()));
+    }
+
+    /** How wide a small picture is made. */
+    final int renderedWidth() {
+        return (int) (2 * tileWidth(tiles.size()) / part());
+    }
+
+    final Image shown(int number) {
+        return ((ImageView) cards.get(number).getChildren().getFirst()).getImage();
+    }
+
+    final void show(int number, Image image) {
+        ImageView picture = (ImageView) cards.get(number).getChildren().getFirst();
+        picture.setImage(image);
+        double w = image.getWidth();
+        double h = image.getHeight();
+        double edge = (1 - part()) / 2;
+        picture.setViewport(new Rectangle2D(edge * w, edge * h, part() * w, part() * h));
     }
 }

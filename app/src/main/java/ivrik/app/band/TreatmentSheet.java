@@ -1,5 +1,6 @@
 package ivrik.app.band;
 
+import ivrik.app.control.Finding;
 import ivrik.app.picture.PictureService;
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
@@ -8,23 +9,16 @@ import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
-import javafx.scene.control.Button;
-import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
-
 import java.util.List;
-import java.util.Locale;
 
 /** All treatments, each as what it would do to this frame; typing leaves those that fit the words. */
-public final class TreatmentSheet extends TileBand {
+public final class TreatmentSheet extends FoundTiles {
     private static final int TILE = 104;
 
     /** Closer than the whole picture: what moves by a few pixels is to be seen. */
     private static final double PART = 0.45;
 
     private final Steps steps;
-    private final TextField words = new TextField();
 
     public TreatmentSheet(Session session, View view, PictureService service, Steps steps) {
         super(
@@ -32,50 +26,25 @@ public final class TreatmentSheet extends TileBand {
                 view,
                 service,
                 "Add a treatment",
-                "type a few letters, walk with the arrow keys, Enter or a click takes it");
+                "type a few letters, walk with the arrow keys, Enter or a click takes it",
+                "find-treatment",
+                "blur, fringe, grain ...");
         this.steps = steps;
-        words.setId("find-treatment");
-        words.setPromptText("blur, fringe, grain ...");
-        words.setPrefColumnCount(14);
-        words.textProperty().addListener((o, a, b) -> make());
-        words.addEventFilter(KeyEvent.KEY_PRESSED, this::passedOn);
-        Button back = new Button("Back to the desk");
-        back.setOnAction(e -> view.band.set(View.Band.NONE));
-        addToHead(words, back);
-        focusedProperty()
-                .addListener(
-                        (o, was, is) -> {
-                            if (is && words.getText().isEmpty()) {
-                                words.requestFocus();
-                            }
-                        });
-    }
-
-    /** Keys that walk are not the text's. */
-    private void passedOn(KeyEvent e) {
-        if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
-            words.end();
-        }
+        finishHead();
     }
 
     @Override
     List<Tile> tiles() {
-        String asked = words.getText().toLowerCase(Locale.ROOT).strip();
         return Treatments.all().stream()
-                .filter(t -> fits(t.description(), asked))
+                .filter(t -> Finding.fits(asked(), words(t.description())))
                 .map(this::tile)
                 .toList();
     }
 
-    private static boolean fits(Description d, String asked) {
-        String all =
-                (d.title() + " " + d.help() + " " + d.group().title()).toLowerCase(Locale.ROOT);
-        for (String word : asked.split("\\s+")) {
-            if (!all.contains(word)) {
-                return false;
-            }
-        }
-        return true;
+    /** All that it is looked for by. */
+    public static String words(Description d) {
+        return String.join(
+                " ", d.title(), d.id(), d.help(), d.group().title(), String.join(" ", d.tags()));
     }
 
     private Tile tile(Treatment treatment) {
@@ -83,6 +52,7 @@ public final class TreatmentSheet extends TileBand {
         return new Tile(
                 treatment.description().id(),
                 treatment.description().title(),
+                treatment.description().group().title(),
                 session.lookChange(l -> Steps.with(l, after, treatment, session.project())));
     }
 
@@ -94,11 +64,6 @@ public final class TreatmentSheet extends TileBand {
     @Override
     double part() {
         return PART;
-    }
-
-    @Override
-    int present(List<Tile> tiles) {
-        return words.getText().isBlank() || tiles.isEmpty() ? -1 : 0;
     }
 
     @Override

@@ -59,11 +59,11 @@ final class DialCard extends VBox {
         this.look = look;
         this.showers = showers;
         getStyleClass().add("dial-card");
-        getChildren()
-                .addAll(
-                        row(title(), value()),
-                        new DialRuler(session, view, palette, dial),
-                        drives());
+        getChildren().add(row(title(), value()));
+        if (dial.words().isEmpty()) {
+            getChildren().add(new DialRuler(session, view, palette, dial));
+        }
+        getChildren().add(drives());
     }
 
     private void edit(String what, UnaryOperator<Dial> change) {

@@ -63,7 +63,8 @@ public final class View {
         NONE,
         BLENDS,
         PROGRESSIVES,
-        TREATMENTS
+        TREATMENTS,
+        LOOKS
     }
 
     /** What lies around the picture. */

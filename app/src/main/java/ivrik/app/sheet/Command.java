@@ -8,6 +8,7 @@ import java.util.function.Supplier;
 /**
  * Something that can be done: it stands in a menu, in the command list, and on a key if it has one.
  *
+ * @param words other words by which it is found
  * @param name may say what it is about at the moment, as in {@code Undo Nudge Red}
  */
 public record Command(
@@ -16,7 +17,8 @@ public record Command(
         Supplier<String> name,
         KeyCombination key,
         Runnable action,
-        BooleanSupplier enabled) {
+        BooleanSupplier enabled,
+        String words) {
     public String title() {
         return name.get();
     }

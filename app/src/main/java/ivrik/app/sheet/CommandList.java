@@ -1,5 +1,7 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Finding;
+
 import javafx.collections.FXCollections;
 import javafx.collections.transformation.FilteredList;
 import javafx.scene.control.Label;
@@ -12,7 +14,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 import java.util.List;
-import java.util.Locale;
 
 /** All commands, found by typing part of their names. */
 public final class CommandList extends VBox {
@@ -70,9 +71,7 @@ public final class CommandList extends VBox {
     }
 
     private static boolean matches(Command command, String text) {
-        String all = (command.menu() + " " + command.title()).toLowerCase(Locale.ROOT);
-        return List.of(text.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream()
-                .allMatch(all::contains);
+        return Finding.fits(text, command.menu() + " " + command.title() + " " + command.words());
     }
 
     private static final class Row extends ListCell<Command> {

@@ -56,7 +56,7 @@ abstract class CommandMenu {
             KeyCombination key,
             Runnable action,
             BooleanSupplier enabled) {
-        all.add(new Command(id, menu, name, key, action, enabled));
+        all.add(new Command(id, menu, name, key, action, enabled, ""));
     }
 
     static KeyCombination key(KeyCode code, Modifier... modifiers) {

@@ -87,6 +87,7 @@ final class Commands extends CommandMenu {
         Steps steps = window.steps();
         menu = "Treat";
         add("Dials of the look", key(KeyCode.I, SHIFT), () -> face(Face.LOOK), this::any);
+        add("Looks...", key(KeyCode.INSERT, SHIFT), () -> band(Band.LOOKS), this::any);
         add("Add a treatment...", key(KeyCode.INSERT), () -> band(Band.TREATMENTS), this::any);
         add(
                 "Remove the treatment",

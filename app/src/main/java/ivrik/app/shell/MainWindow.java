@@ -13,6 +13,7 @@ import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
 import ivrik.app.session.Document;
+import ivrik.app.session.Laying;
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
@@ -33,6 +34,7 @@ import javafx.stage.Stage;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -50,11 +52,13 @@ public final class MainWindow {
     private final Importer importer;
     private final LaneKeys laneWork = new LaneKeys(session, view);
     private final LayerWork layerWork = new LayerWork(session, view);
+    private final Laying laying = new Laying(session, view);
     private final Projects projects;
     private final TimeView time;
     private final PicturePane paneA;
     private final PanePictures pictures;
     private final SmallPictures small;
+    private final LookPictures lookPictures;
     private final Player player;
     private final Tray tray;
     private final Arrangement arrangement;
@@ -101,6 +105,7 @@ public final class MainWindow {
                         new TrayWork(
                                 session,
                                 view,
+                                laying,
                                 importer,
                                 layerWork,
                                 () -> chooser,
@@ -114,6 +119,7 @@ public final class MainWindow {
                             tray.showPicture(source, image);
                             time.showPicture(source, image);
                         });
+        lookPictures = new LookPictures(pictures.service(), tray::showLook);
         welcome = new Welcome(this::bringIn, this::openDemo, this::open);
         arrangement =
                 new Arrangement(
@@ -125,7 +131,13 @@ public final class MainWindow {
                         new Footer(session, view, pictures::result, pictures::source),
                         new CloseUp(session, view, steps, palette, pictures::sourceColour),
                         new Desk(session, view, new Matrix(session, view, steps, palette), time),
-                        new Bands(session, view, steps, pictures.service(), this::saveAsPicture));
+                        new Bands(
+                                session,
+                                view,
+                                steps,
+                                laying,
+                                pictures.service(),
+                                this::saveAsPicture));
         content.setCenter(arrangement);
         content.setTop(header);
         projects =
@@ -202,6 +214,7 @@ public final class MainWindow {
     private void showRegister(Register register) {
         header.showRegister(register);
         small.make(session.project().sources());
+        lookPictures.make(session.project().sources());
     }
 
     private void showFaults(Map<String, Fault> faults) {
@@ -219,6 +232,7 @@ public final class MainWindow {
 
     private void forgetSmall() {
         small.forget();
+        lookPictures.forget();
     }
 
     /** Files are others now than when they were read. */
@@ -226,6 +240,7 @@ public final class MainWindow {
         pictures.service().readAnew();
         pictures.askAnew();
         small.forget();
+        lookPictures.forget();
     }
 
     Session session() {
@@ -257,7 +272,10 @@ public final class MainWindow {
     }
 
     void commandList() {
-        sheetWork.commands(commands);
+        List<Command> all = new ArrayList<>(commands);
+        all.addAll(
+                new Offers(steps, laying, view).all(() -> !session.project().layers().isEmpty()));
+        sheetWork.commands(all);
     }
 
     Steps steps() {

@@ -10,7 +10,6 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.FeedParts;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
-import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.look.Target.OfFeed;
 import ivrik.core.look.Targets;
@@ -20,12 +19,9 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Curve;
-import ivrik.core.treatment.Exposure;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
-import ivrik.core.treatment.PictureCurve;
-import ivrik.core.treatment.Saturation;
 import ivrik.core.treatment.Treatment;
 import ivrik.media.encode.StillWriter;
 
@@ -155,17 +151,23 @@ final class Shots {
                     w.session().editLook("Curve", Shots::withTreatments);
                     w.session().selectCell("lens-1", 0);
                 });
-        shot(
-                "whole-picture",
-                w -> {
-                    w.session().editLook("Whole", Shots::withWholePicture);
-                    w.session().selectCell("picture-curve-1", 0);
-                });
         shot("treatment-sheet", w -> w.view().band.set(Band.TREATMENTS));
+        shot("looks", w -> w.view().band.set(Band.LOOKS));
+        shot(
+                "screen",
+                w -> {
+                    w.view().band.set(Band.NONE);
+                    w.view().zoom.set(1);
+                    w.session().editLook("Tube", l -> BuiltInLooks.named("tube"));
+                    w.session().selectCell("phosphors-1", 0);
+                    w.view().face.set(Face.LOOK);
+                });
         shot(
                 "pins",
                 w -> {
                     w.view().band.set(Band.NONE);
+                    w.view().zoom.set(0);
+                    w.view().face.set(Face.TREATMENT);
                     w.session().editLook("Pins", l -> BuiltInLooks.named("ghost-pins"));
                     w.session().selectCell("", 0);
                 });
@@ -257,27 +259,6 @@ final class Shots {
                         Value.of(8)),
                 new OfFeed(2, FeedParts.SLIT),
                 Value.of(4));
-    }
-
-    /** Brighter before the lanes; stronger colours and a curve after them. */
-    private static Look withWholePicture(Look look) {
-        Step exposure =
-                Step.atRest("exposure-1", new Exposure(), 3)
-                        .withSection(Section.PREPARE)
-                        .withLane(0, a -> a.with("stops", Value.of(0.6)));
-        Step saturation =
-                Step.atRest("saturation-1", new Saturation(), 3)
-                        .withLane(0, a -> a.with("saturation", Value.of(140)));
-        Step curve =
-                Step.atRest("picture-curve-1", new PictureCurve(), 3)
-                        .withLane(
-                                0,
-                                a ->
-                                        a.withThing(Curve.SERIES, Map.of("in", 25.0, "out", 17.0))
-                                                .withThing(
-                                                        Curve.SERIES,
-                                                        Map.of("in", 75.0, "out", 84.0)));
-        return look.withStepAdded(exposure).withStepAdded(saturation).withStepAdded(curve);
     }
 
     /** Whether each small picture of a sheet has been made. */

@@ -1,13 +1,12 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.Laying;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.SourceSheet;
 import ivrik.app.tray.Tray;
 import ivrik.core.look.Look;
-import ivrik.core.motion.Anchor;
-import ivrik.core.project.Anchors;
 import ivrik.core.project.Arrange;
 import ivrik.core.project.Source;
 
@@ -17,6 +16,7 @@ import java.util.function.Supplier;
 /** What is done from the tray. */
 final class TrayWork implements Tray.Actions {
     private final Session session;
+    private final Laying laying;
     private final Importer importer;
     private final LayerWork layers;
     private final Supplier<Chooser> chooser;
@@ -31,6 +31,7 @@ final class TrayWork implements Tray.Actions {
     TrayWork(
             Session session,
             View view,
+            Laying laying,
             Importer importer,
             LayerWork layers,
             Supplier<Chooser> chooser,
@@ -39,6 +40,7 @@ final class TrayWork implements Tray.Actions {
             Sheets sheets) {
         this.session = session;
         this.view = view;
+        this.laying = laying;
         this.importer = importer;
         this.layers = layers;
         this.chooser = chooser;
@@ -96,15 +98,11 @@ final class TrayWork implements Tray.Actions {
 
     @Override
     public void use(Look look) {
-        Anchor anchor =
-                session.state()
-                        .layer()
-                        .map(l -> Anchors.near(session.project(), l, view.frame.get()))
-                        .orElse(new Anchor.AtFrame(0));
-        session.editLook("Use " + look.shownName(), old -> Anchors.standing(look, anchor));
-        if (!look.dials().isEmpty()) {
-            view.closeUpShown.set(true);
-            view.face.set(View.Face.LOOK);
-        }
+        laying.lay(look, Laying.How.INSTEAD);
+    }
+
+    @Override
+    public void allLooks() {
+        view.band.set(View.Band.LOOKS);
     }
 }

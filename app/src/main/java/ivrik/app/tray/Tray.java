@@ -3,6 +3,7 @@ package ivrik.app.tray;
 import ivrik.app.picture.Fault;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
+import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.project.Source;
@@ -13,9 +14,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
-import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -30,6 +28,10 @@ public final class Tray extends ScrollPane {
     public static final int PICTURE_HEIGHT = 52;
 
     private final Session session;
+
+    /** By the names of the looks, in their order. */
+    private final Map<String, LookCard> looks = new LinkedHashMap<>();
+
     private final Actions actions;
     private final VBox list = new VBox();
     private final Map<String, Image> pictures = new HashMap<>();
@@ -55,6 +57,9 @@ public final class Tray extends ScrollPane {
         void remove(Source source);
 
         void use(Look look);
+
+        /** Shows all looks, large. */
+        void allLooks();
     }
 
     public Tray(Session session, Actions actions) {
@@ -66,6 +71,11 @@ public final class Tray extends ScrollPane {
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         session.stateProperty().addListener((o, a, b) -> refresh(b));
+        for (BuiltInLook each : BuiltInLooks.shelf()) {
+            looks.put(
+                    each.look().name(),
+                    new LookCard(each.look(), () -> actions.use(each.shownOff())));
+        }
         make();
     }
 
@@ -87,6 +97,10 @@ public final class Tray extends ScrollPane {
         if (card != null) {
             card.show(image);
         }
+    }
+
+    public void showLook(String name, Image image) {
+        looks.get(name).show(image);
     }
 
     /** Made anew for other sources; what had the focus has it again. */
@@ -133,41 +147,17 @@ public final class Tray extends ScrollPane {
         list.getChildren().setAll(heading("Footage"));
         list.getChildren().addAll(cards.values());
         list.getChildren().addAll(bringIn, gap, heading("Looks"));
-        BuiltInLooks.all().forEach(look -> list.getChildren().add(lookRow(look)));
+        Button all = new Button("See all looks");
+        all.setId("all-looks");
+        all.setMaxWidth(Double.MAX_VALUE);
+        all.setOnAction(e -> actions.allLooks());
+        list.getChildren().add(all);
+        list.getChildren().addAll(looks.values());
     }
 
     private static Label heading(String text) {
         Label label = new Label(text);
         label.getStyleClass().add("heading");
         return label;
-    }
-
-    private Node lookRow(Look look) {
-        Label name = new Label(look.name());
-        HBox.setHgrow(name, Priority.ALWAYS);
-        name.setMaxWidth(Double.MAX_VALUE);
-        int dials = look.dials().size();
-        Label count = new Label(dials == 0 ? "" : dials + " dials");
-        count.getStyleClass().add("quiet");
-        HBox row = new HBox(4, name, count);
-        row.getStyleClass().add("card");
-        row.setId("look-" + look.name());
-        row.setFocusTraversable(true);
-        Tooltip.install(
-                row, new Tooltip(look.note() + "\nDouble-click to use it on the selected layer"));
-        row.setOnMouseClicked(
-                e -> {
-                    row.requestFocus();
-                    if (e.getClickCount() == 2) {
-                        actions.use(look);
-                    }
-                });
-        row.setOnKeyPressed(
-                e -> {
-                    if (e.getCode() == KeyCode.ENTER) {
-                        actions.use(look);
-                    }
-                });
-        return row;
     }
 }

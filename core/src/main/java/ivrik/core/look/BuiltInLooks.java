@@ -24,7 +24,7 @@ public final class BuiltInLooks {
             Stream.concat(
                             Stream.of(
                                     BuiltInLook.of(
-                                            LookGroup.BEGIN,
+                                            LookGroup.SPLIT,
                                             "In register",
                                             inRegister(),
                                             "nothing",

@@ -2,7 +2,6 @@ package ivrik.core.look;
 
 /** What people come to a built-in look for. */
 public enum LookGroup {
-    BEGIN("A beginning"),
     SPLIT("Split"),
     LIGHT("Blur and light"),
     LENS("Lens"),

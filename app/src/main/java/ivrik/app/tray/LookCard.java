@@ -1,0 +1,59 @@
+package ivrik.app.tray;
+
+import ivrik.core.look.Look;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+
+/** A look in the tray: what it makes of the footage, and what it is called. */
+final class LookCard extends HBox {
+    private static final double WIDE = 64;
+    private static final double HIGH = 36;
+
+    private final ImageView picture = new ImageView();
+
+    LookCard(Look look, Runnable use) {
+        super(8);
+        picture.setFitWidth(WIDE);
+        picture.setFitHeight(HIGH);
+        picture.setPreserveRatio(true);
+        StackPane frame = new StackPane(picture);
+        frame.getStyleClass().add("picture");
+        frame.setMinSize(WIDE, HIGH);
+        frame.setMaxSize(WIDE, HIGH);
+        Label name = new Label(look.shownName());
+        name.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(name, Priority.ALWAYS);
+        getChildren().addAll(frame, name);
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add("card");
+        setId("look-" + look.name());
+        setFocusTraversable(true);
+        Tooltip.install(
+                this, new Tooltip(look.note() + "\nDouble-click to use it on the selected layer"));
+        setOnMouseClicked(
+                e -> {
+                    requestFocus();
+                    if (e.getClickCount() == 2) {
+                        use.run();
+                    }
+                });
+        setOnKeyPressed(
+                e -> {
+                    if (e.getCode() == KeyCode.ENTER) {
+                        use.run();
+                    }
+                });
+    }
+
+    void show(Image image) {
+        picture.setImage(image);
+    }
+}

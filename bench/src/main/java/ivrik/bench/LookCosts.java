@@ -15,12 +15,15 @@ import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * What each built-in look costs: of a 1080p picture to the screen, at full and at half size, measured in turn
- * with copies of a plane of the same size. Its dearest part is the step without which most is saved.
+ * with copies of a plane of the same size. A part costs what is saved without its step.
  */
 public final class LookCosts {
     private static final Size FULL = new Size(1920, 1080);
@@ -33,7 +36,12 @@ public final class LookCosts {
         List<String> names = List.of(args);
         System.out.printf(
                 "%-16s %9s %9s %9s %9s  %s%n",
-                "look", "full ms", "copies", "half ms", "half/s", "dearest part (ms)");
+                "look",
+                "full ms",
+                "copies",
+                "half ms",
+                "half/s",
+                "parts at half size, the dearest first (ms)");
         for (BuiltInLook look : BuiltInLooks.shelf()) {
             if (names.isEmpty() || names.contains(look.look().name())) {
                 report(look);
@@ -45,14 +53,10 @@ public final class LookCosts {
         Look look = built.shownOff();
         double[] full = spent(look, 1);
         double[] half = spent(look, 0.5);
-        String dearest = "";
-        double most = 0;
+        Map<Double, String> parts = new TreeMap<>(Comparator.reverseOrder());
         for (Step step : look.steps()) {
-            double saved = full[0] - spent(look.withStep(step.id(), s -> s.withOn(false)), 1)[0];
-            if (saved > most) {
-                most = saved;
-                dearest = String.format(Locale.ROOT, "%s (%.1f)", step.id(), saved);
-            }
+            double saved = half[0] - spent(look.withStep(step.id(), s -> s.withOn(false)), 0.5)[0];
+            parts.put(saved, String.format(Locale.ROOT, "%s %.1f", step.id(), saved));
         }
         System.out.printf(
                 Locale.ROOT,
@@ -62,7 +66,7 @@ public final class LookCosts {
                 full[0] / full[1],
                 half[0],
                 1000 / half[0],
-                dearest);
+                String.join(", ", parts.values()));
     }
 
     /** Medians in milliseconds: of the look, and of a copy of a plane of its size. */

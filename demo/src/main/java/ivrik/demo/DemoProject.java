@@ -89,9 +89,22 @@ final class DemoProject {
                         still("title", "media/title.svg", Source.Kind.VECTOR),
                         still("register chart", "media/register-chart.png", Source.Kind.STILL),
                         Source.of("caption", CAPTION, SIZE)),
-                List.of(shots, title, caption, grain),
+                List.of(
+                        shots,
+                        span("halation", Scene.FRAMES, 64),
+                        title,
+                        caption,
+                        grain,
+                        span("tape", BACK + 4, 20),
+                        span("tube", BACK + 28, 20)),
                 List.of(new Marker(48, "bell")),
                 Optional.empty());
+    }
+
+    /** A look over all that lies beneath, for a while. */
+    private static Layer span(String look, long from, long frames) {
+        return Layer.of(
+                look, look, BuiltInLooks.named(look), new Clip(Clip.BENEATH, from, frames, 0));
     }
 
     private static Source movie(String name) {
@@ -113,7 +126,7 @@ final class DemoProject {
     /** Red and blue opposed about green: apart gently, in steps up to the cut, and back; each cuts by itself. */
     private static Look shotsLook() {
         return BuiltInLooks.named("in-register")
-                .withName("Night drift")
+                .withTitle("Night drift")
                 .withNote("Red and blue part toward the cut and come back.")
                 .withAmounts(
                         0,
@@ -157,7 +170,7 @@ final class DemoProject {
                         .withDial("tiles", 1)
                         .withDial("shutter", 180)
                         .withDial("split", 18);
-        return swipe.withName("Tram swipe")
+        return swipe.withTitle("Tram swipe")
                 .withBursts(
                         swipe.bursts().stream()
                                 .map(b -> b.withAnchor(new Anchor.AtCut("clip-3")))
@@ -268,7 +281,7 @@ final class DemoProject {
                                 new Peg(150, -3, Ease.SMOOTH),
                                 new Peg(167, -30, Ease.HOLD)));
         return BuiltInLooks.named("in-register")
-                .withName("Title drift")
+                .withTitle("Title drift")
                 .withAmounts(0, 0, a -> a.with("x", red))
                 .withAmounts(0, 2, a -> a.with("x", blue));
     }

@@ -5,6 +5,10 @@ import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
 /**
  * Light spread about where it falls, from a Gaussian to the longer tail of a round exponential exp(-r / l)
  * of the same mean square radius. The exponential is a sum of Gaussians: their variances 2 u l^2 are spread
@@ -21,37 +25,61 @@ public final class Halo {
     /** The mean square of the radius of a round exponential, in squares of its length. */
     private static final double MEAN_SQUARE = 6;
 
+    /** A Gaussian is made of means of so many samples along a side as its sigma is times this. */
+    private static final double SIGMAS_A_MEAN = 1.4;
+
+    /** Variances of a mean over d samples and of a cubic B-spline through every d-th, in squares of d. */
+    private static final double OF_MEAN = 1.0 / 12;
+
+    private static final double OF_SPLINE = 1.0 / 3;
+
     private Halo() {}
 
     /**
-     * A plane spread.
+     * A plane spread. For large sigmas means of squares are taken, those are blurred, and the picture is drawn
+     * through them again by a cubic B-spline, so that the variances add up.
      *
      * @param sigma of the Gaussian, in pixels of the plane
      * @param tail 0 for the Gaussian, 1 for the exponential, between them their mixture
      */
     public static Rows of(Plane in, double sigma, double tail, EdgeFill fill, Workers workers) {
-        Rows round = tail < 1 ? Gaussian.of(in, sigma, sigma, fill, workers) : null;
         if (tail == 0) {
-            return round;
+            return Gaussian.of(in, sigma, sigma, fill, workers);
         }
-        Plane sum = round == null ? null : scaled(round, 1 - tail, workers);
+        List<double[]> parts = new ArrayList<>();
+        if (tail < 1) {
+            parts.add(new double[] {sigma, 1 - tail});
+        }
         double length = sigma * Math.sqrt(2 / MEAN_SQUARE);
         for (int i = 0; i < MEANS.length; i++) {
-            double each = length * Math.sqrt(2 * MEANS[i]);
-            Rows part = Gaussian.of(in, each, each, fill, workers);
-            if (sum == null) {
-                sum = scaled(part, tail * SHARES[i], workers);
-            } else {
-                add(part, (float) (tail * SHARES[i]), sum, workers);
-            }
+            parts.add(new double[] {length * Math.sqrt(2 * MEANS[i]), tail * SHARES[i]});
+        }
+        List<double[]> fine = parts.stream().filter(p -> apart(p[0]) == 1).toList();
+        List<double[]> coarse = parts.stream().filter(p -> apart(p[0]) > 1).toList();
+        Plane sum =
+                coarse.isEmpty()
+                        ? Plane.of(in.width(), in.height())
+                        : coarse(in, coarse, fill, workers);
+        for (double[] part : fine) {
+            add(Gaussian.of(in, part[0], part[0], fill, workers), (float) part[1], sum, workers);
         }
         return Rows.of(sum);
     }
 
-    private static Plane scaled(Rows rows, double by, Workers workers) {
-        Plane plane = Plane.of(rows.width(), rows.height());
-        add(rows, (float) by, plane, workers);
-        return plane;
+    /** How far apart samples may lie that a Gaussian of so much is made of. */
+    private static int apart(double sigma) {
+        return (int) Math.max(1, Math.floor(sigma / SIGMAS_A_MEAN));
+    }
+
+    private static Plane coarse(Plane in, List<double[]> parts, EdgeFill fill, Workers workers) {
+        int d = parts.stream().mapToInt(p -> apart(p[0])).min().orElseThrow();
+        Plane small = new Means(in, d, fill).toPlane(workers);
+        Plane sum = Plane.of(small.width(), small.height());
+        for (double[] part : parts) {
+            double rest = Math.sqrt(part[0] * part[0] / d / d - OF_MEAN - OF_SPLINE);
+            add(Gaussian.of(small, rest, rest, fill, workers), (float) part[1], sum, workers);
+        }
+        return new Drawn(sum, d, in.width(), in.height(), fill).toPlane(workers);
     }
 
     private static void add(Rows rows, float by, Plane sum, Workers workers) {
@@ -70,6 +98,99 @@ public final class Halo {
     private static void add(float[] row, float by, float[] sum, int o) {
         for (int x = 0; x < row.length; x++) {
             sum[o + x] += by * row[x];
+        }
+    }
+
+    /** The means of squares of {@code d} samples; those at the far edges reach beyond it. */
+    private record Means(Plane in, int d, EdgeFill fill) implements Rows {
+        @Override
+        public int width() {
+            return (in.width() + d - 1) / d;
+        }
+
+        @Override
+        public int height() {
+            return (in.height() + d - 1) / d;
+        }
+
+        @Override
+        public Reader reader() {
+            int n = width();
+            float[] row = new float[n * d];
+            float[] sum = new float[n * d];
+            float share = 1f / (d * d);
+            return (y, out, o) -> {
+                Arrays.fill(sum, 0);
+                for (int k = 0; k < d; k++) {
+                    fill.read(in, (long) y * d + k, 0, row, row.length);
+                    Halo.add(row, share, sum, 0);
+                }
+                for (int x = 0; x < n; x++) {
+                    float all = 0;
+                    for (int k = 0; k < d; k++) {
+                        all += sum[x * d + k];
+                    }
+                    out[o + x] = all;
+                }
+            };
+        }
+    }
+
+    /** A cubic B-spline through samples that lie {@code d} apart. */
+    private record Drawn(Plane small, int d, int width, int height, EdgeFill fill) implements Rows {
+        @Override
+        public Reader reader() {
+            int n = small.width();
+            int side = 2;
+            float[] weights = spline(d);
+            float[] row = new float[n + 2 * side];
+            return (y, out, o) -> {
+                Arrays.fill(row, 0);
+                int w = y % d * 4;
+                int first = first(y, d);
+                for (int k = 0; k < 4; k++) {
+                    int inside = fill.inside(first + k, small.height());
+                    if (inside >= 0) {
+                        add(small, inside, weights[w + k], row, side);
+                    }
+                }
+                fill.extend(row, side, n);
+                for (int x = 0; x < width; x++) {
+                    int at = first(x, d) + side;
+                    int v = x % d * 4;
+                    out[o + x] =
+                            weights[v] * row[at]
+                                    + weights[v + 1] * row[at + 1]
+                                    + weights[v + 2] * row[at + 2]
+                                    + weights[v + 3] * row[at + 3];
+                }
+            };
+        }
+
+        private static void add(Plane plane, int y, float by, float[] sum, int o) {
+            int from = plane.row(y);
+            for (int x = 0; x < plane.width(); x++) {
+                sum[o + x] += by * plane.data()[from + x];
+            }
+        }
+
+        /** The first of the four samples that place {@code i} is made of. */
+        private static int first(int i, int d) {
+            return i / d - (2 * (i % d) + 1 < d ? 2 : 1);
+        }
+
+        /** For each of {@code d} places between two samples the weights of four of them. */
+        private static float[] spline(int d) {
+            float[] weights = new float[4 * d];
+            for (int i = 0; i < d; i++) {
+                double t = (i + 0.5) / d - 0.5;
+                double f = t < 0 ? t + 1 : t;
+                weights[4 * i] = (float) ((1 - f) * (1 - f) * (1 - f) / 6);
+                weights[4 * i + 1] = (float) ((3 * f * f * f - 6 * f * f + 4) / 6);
+                weights[4 * i + 2] = (float) ((-3 * f * f * f + 3 * f * f + 3 * f + 1) / 6);
+                weights[4 * i + 3] = (float) (f * f * f / 6);
+            }
+            return weights;
         }
     }
 }

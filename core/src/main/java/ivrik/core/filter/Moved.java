@@ -49,6 +49,9 @@ public final class Moved implements Rows {
                 && a.isTranslation()) {
             return new Translation(in, -a.x0(), -a.y0(), fill, sampler);
         }
+        if (size.equals(in.size()) && RowShifted.fits(few)) {
+            return new RowShifted(in, few, fill, sampler);
+        }
         if (few.size() == 1 && Upright.fits(few.getFirst(), sampler)) {
             return new Upright(in, size, (Affine) few.getFirst(), fill, sampler);
         }

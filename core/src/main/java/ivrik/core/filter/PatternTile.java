@@ -155,9 +155,10 @@ public final class PatternTile {
         return means;
     }
 
-    /** Draws rows of pixels, or single places. */
+    /** Draws rows of pixels of all channels. */
     public final class Drawer {
         private final float[] row = new float[columns + 1];
+        private final int[] corner = new int[4];
 
         /** One row of pixels of a channel. */
         public void row(int channel, int y, Places across, Places down, float[] out) {
@@ -177,28 +178,40 @@ public final class PatternTile {
             }
         }
 
-        /** Any places of a channel, in pixels of the picture. */
-        public void at(int channel, double[] px, double[] py, int n, float[] out) {
-            float[] from = texels[channel];
+        /** Any places, in pixels of the picture; a row of each channel. */
+        public void at(float[] px, float[] py, int n, float[][] out) {
+            float[] red = texels[0];
+            float[] green = texels[1];
+            float[] blue = texels[2];
             for (int i = 0; i < n; i++) {
-                double u = px[i] * perPixelAcross - 0.5;
-                double v = py[i] * perPixelDown - 0.5;
-                long left = (long) Math.floor(u);
-                long top = (long) Math.floor(v);
-                int x = Math.floorMod(left, columns);
-                int y = Math.floorMod(top, rows);
-                int right = x + 1 == columns ? 0 : x + 1;
-                int below = y + 1 == rows ? 0 : y + 1;
-                float a = (float) (u - left);
-                float b = (float) (v - top);
-                float upper = mixed(from[y * columns + x], from[y * columns + right], a);
-                float lower = mixed(from[below * columns + x], from[below * columns + right], a);
-                out[i] = mixed(upper, lower, b);
+                float u = (float) (px[i] * perPixelAcross) - 0.5f;
+                float v = (float) (py[i] * perPixelDown) - 0.5f;
+                int left = (int) Math.floor(u);
+                int top = (int) Math.floor(v);
+                float a = u - left;
+                float b = v - top;
+                corners(left, top);
+                out[0][i] = between(red, a, b);
+                out[1][i] = between(green, a, b);
+                out[2][i] = between(blue, a, b);
             }
         }
 
-        private static float mixed(float from, float to, float share) {
-            return from + share * (to - from);
+        private void corners(int left, int top) {
+            int x = Math.floorMod(left, columns);
+            int y = Math.floorMod(top, rows) * columns;
+            int right = x + 1 == columns ? 0 : x + 1;
+            int below = y + columns == rows * columns ? 0 : y + columns;
+            corner[0] = y + x;
+            corner[1] = y + right;
+            corner[2] = below + x;
+            corner[3] = below + right;
+        }
+
+        private float between(float[] from, float a, float b) {
+            float upper = from[corner[0]] + a * (from[corner[1]] - from[corner[0]]);
+            float lower = from[corner[2]] + a * (from[corner[3]] - from[corner[2]]);
+            return upper + b * (lower - upper);
         }
     }
 

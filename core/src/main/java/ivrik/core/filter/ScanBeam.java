@@ -10,7 +10,7 @@ public final class ScanBeam {
     public static final int PARTS = 3;
 
     private static final double SEEN_SIGMA = 0.65;
-    private static final int STEPS = 40;
+    private static final int STEPS = 30;
 
     /** Places of a turn whose cosine is looked up. */
     private static final int TURN = 4096;
@@ -66,6 +66,15 @@ public final class ScanBeam {
         return COSINE[before] + (at - before) * (COSINE[before + 1] - COSINE[before]);
     }
 
+    /** The phases of many places. */
+    public void phases(float[] y, float[] out, int n) {
+        float perPixel = (float) (TURN / periodPx);
+        float from = (float) (TURN * (offset + 1000 - 0.5));
+        for (int i = 0; i < n; i++) {
+            out[i] = COSINE[(int) (y[i] * perPixel + from) & TURN - 1];
+        }
+    }
+
     /** The cosine of {@code k} times a phase. */
     public static double times(int k, double cosine) {
         return switch (k) {
@@ -80,29 +89,32 @@ public final class ScanBeam {
      * as narrow as it is meant to be, or wider.
      */
     public double[] parts(double most) {
-        double low = 0;
-        double high = widest;
+        double a = widest;
         if (peak(widest) > most) {
+            double low = 0;
             for (int i = 0; i < STEPS; i++) {
-                double middle = (low + high) / 2;
+                double middle = (low + a) / 2;
                 if (peak(middle) > most) {
-                    high = middle;
+                    a = middle;
                 } else {
                     low = middle;
                 }
             }
-        } else {
-            low = widest;
+            a = low;
         }
         double[] parts = new double[PARTS];
         for (int k = 1; k <= PARTS; k++) {
-            parts[k - 1] = part(low, k);
+            parts[k - 1] = part(a, k);
         }
         return parts;
     }
 
     private double part(double a, int k) {
-        return 2 * StrictMath.pow(a, (double) k * k) * seen[k - 1];
+        double power = a;
+        for (int i = 1; i < k * k; i++) {
+            power *= a;
+        }
+        return 2 * power * seen[k - 1];
     }
 
     private double peak(double a) {

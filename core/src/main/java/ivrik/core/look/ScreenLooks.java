@@ -291,7 +291,7 @@ final class ScreenLooks {
                 .with("fall", Value.ZERO)
                 .with("green", Value.of(100))
                 .with("blue", Value.of(100))
-                .with("tail", Value.of(40));
+                .with("tail", Value.ZERO);
     }
 
     private static Look lowRes() {

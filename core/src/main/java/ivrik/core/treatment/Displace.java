@@ -2,9 +2,12 @@ package ivrik.core.treatment;
 
 import ivrik.core.filter.Affine;
 import ivrik.core.filter.PictureWarp;
+import ivrik.core.filter.RowShift;
 import ivrik.core.filter.Warp;
 import ivrik.core.motion.Hash;
 import ivrik.core.picture.Size;
+
+import java.util.function.DoubleToLongFunction;
 
 /**
  * Moves parts of a lane each its own way: as broken signals do in blocks, lines or slices that are
@@ -58,42 +61,56 @@ public final class Displace implements Move {
         if (needsPicture(settings)) {
             return context.picture().<Warp>map(p -> new PictureWarp(p, x, y)).orElse(Affine.NONE);
         }
-        return new Broken(
-                Live.key(settings, settings.isOn("alike")),
-                settings.word(BY),
-                Math.max(1, settings.number("size") * context.scale()),
-                size.width(),
-                settings.share("share"),
-                x,
-                y);
+        long key = Live.key(settings, settings.isOn("alike"));
+        double side = Math.max(1, settings.number("size") * context.scale());
+        double share = settings.share("share");
+        return switch (settings.word(BY)) {
+            case "lines" -> rows(key, at -> (long) Math.floor(at / side), share, x);
+            case "slices" -> rows(key, at -> slice(key, side, at), share, x);
+            default -> new Broken(key, side, share, x, y);
+        };
     }
 
-    /** Blocks, lines or slices; places in pixels of the lane. */
-    private record Broken(
-            long key, String by, double side, int width, double share, double x, double y)
-            implements Warp {
+    /** Rows that are in the same part of the picture are shifted together. */
+    private static RowShift rows(long key, DoubleToLongFunction part, double share, double x) {
+        return at -> {
+            long row = part.applyAsLong(at);
+            return isMoved(key, row, 0, share) ? x * Hash.signed(key, row, 0, 1) : 0;
+        };
+    }
+
+    /** Slices are of uneven height: each border is moved by up to half a side. */
+    private static long slice(long key, double side, double at) {
+        long near = (long) Math.floor(at / side);
+        double border = (near + 0.5 + 0.5 * Hash.signed(key, near, 3)) * side;
+        return at < border ? near : near + 1;
+    }
+
+    private static boolean isMoved(long key, long row, long column, double share) {
+        return (Hash.signed(key, row, column, 0) + 1) / 2 < share;
+    }
+
+    /** Blocks; places in pixels of the lane. */
+    private record Broken(long key, double side, double share, double x, double y) implements Warp {
         @Override
         public void back(double[] px, double[] py, int n) {
+            long row = Long.MIN_VALUE;
+            long column = Long.MIN_VALUE;
+            double right = 0;
+            double down = 0;
             for (int i = 0; i < n; i++) {
-                long row = (long) Math.floor(py[i] / side);
-                long column = 0;
-                if (by.equals("blocks")) {
-                    column = (long) Math.floor(px[i] / side);
-                } else if (by.equals("slices")) {
-                    row = slice(py[i]);
+                long ownRow = (long) Math.floor(py[i] / side);
+                long ownColumn = (long) Math.floor(px[i] / side);
+                if (ownRow != row || ownColumn != column) {
+                    row = ownRow;
+                    column = ownColumn;
+                    boolean moved = isMoved(key, row, column, share);
+                    right = moved ? x * Hash.signed(key, row, column, 1) : 0;
+                    down = moved ? y * Hash.signed(key, row, column, 2) : 0;
                 }
-                if ((Hash.signed(key, row, column, 0) + 1) / 2 < share) {
-                    px[i] -= x * Hash.signed(key, row, column, 1);
-                    py[i] -= by.equals("blocks") ? y * Hash.signed(key, row, column, 2) : 0;
-                }
+                px[i] -= right;
+                py[i] -= down;
             }
-        }
-
-        /** Slices are of uneven height: each border is moved by up to half a side. */
-        private long slice(double at) {
-            long near = (long) Math.floor(at / side);
-            double border = (near + 0.5 + 0.5 * Hash.signed(key, near, 3)) * side;
-            return at < border ? near : near + 1;
         }
     }
 

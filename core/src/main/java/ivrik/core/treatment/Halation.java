@@ -104,6 +104,9 @@ public final class Halation implements PictureTreatment {
             TransferTable in,
             TransferTable out) {
         System.arraycopy(values, 0, sum, 0, n);
+        if (areNone(light, n)) {
+            return;
+        }
         in.apply(sum, n);
         for (int i = 0; i < n; i++) {
             sum[i] += light[i];
@@ -112,6 +115,15 @@ public final class Halation implements PictureTreatment {
         for (int i = 0; i < n; i++) {
             sum[i] = Math.abs(light[i]) < LEAST_LIGHT ? values[i] : sum[i];
         }
+    }
+
+    private static boolean areNone(float[] light, int n) {
+        for (int i = 0; i < n; i++) {
+            if (Math.abs(light[i]) >= LEAST_LIGHT) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** What lies above a threshold in linear light: nothing, then a parabola, then a straight line. */

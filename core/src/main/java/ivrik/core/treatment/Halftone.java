@@ -50,10 +50,11 @@ public final class Halftone implements LaneTreatment {
         double angle = Math.toRadians(settings.number("angle"));
         double right = StrictMath.cos(angle) / size;
         double down = StrictMath.sin(angle) / size;
-        double gain = settings.share("gain");
+        float gain = (float) settings.share("gain");
         float span = context.lane().span();
         double soft = 2 * Math.PI / size * (dots ? Math.sqrt(0.5) : 1);
         float[] heights = heights(dots, soft);
+        float perSoft = (float) (1 / soft);
         // too fine to be seen it is the value itself
         float seen = (float) Math.clamp((size - 1) / 1.5, 0, 1);
         int n = lane.width();
@@ -64,24 +65,25 @@ public final class Halftone implements LaneTreatment {
                 () ->
                         (y, row) -> {
                             double dy = y + 0.5 - middleY;
-                            double u = -down * dy - right * middleX + right / 2;
-                            double v = right * dy - down * middleX + down / 2;
+                            int u = Wave.phase(-down * dy - right * middleX + right / 2);
+                            int v = Wave.phase(right * dy - down * middleX + down / 2);
+                            int across = Wave.phase(right);
+                            int along = Wave.phase(down);
                             for (int x = 0; x < n; x++) {
                                 float value = row[x] / span;
-                                double wanted = gained(value, gain);
-                                double over = Wave.height(u, v, dots) - at(heights, wanted);
-                                float inked = (float) Math.clamp(over / soft + 0.5, 0, 1);
-                                float even = (float) wanted;
-                                row[x] = span * (even + seen * (inked - even));
-                                u += right;
-                                v += down;
+                                float wanted = gained(value, gain);
+                                float over = Wave.height(u, v, dots) - at(heights, wanted);
+                                float inked = Math.clamp(over * perSoft + 0.5f, 0f, 1f);
+                                row[x] = span * (wanted + seen * (inked - wanted));
+                                u += across;
+                                v += along;
                             }
                         });
     }
 
     /** What is covered where {@code value} is meant to be: a parabola through 0, 1 and a half and its gain. */
-    private static double gained(double value, double gain) {
-        return Math.clamp(value + 4 * gain * value * (1 - value), 0, 1);
+    private static float gained(float value, float gain) {
+        return Math.clamp(value + 4 * gain * value * (1 - value), 0f, 1f);
     }
 
     /** For each of even shares the height above which so much of a cell is covered, edges softened. */
@@ -93,7 +95,7 @@ public final class Halftone implements LaneTreatment {
             for (int j = 0; j < SIDE * SIDE; j++) {
                 double u = (j % SIDE + 0.5) / SIDE;
                 double v = (j / SIDE + 0.5) / SIDE;
-                double over = Wave.height(u, v, dots) - height;
+                double over = Wave.height(Wave.phase(u), Wave.phase(v), dots) - height;
                 covered[i] += Math.clamp(over / soft + 0.5, 0, 1) / (SIDE * SIDE);
             }
         }
@@ -111,8 +113,8 @@ public final class Halftone implements LaneTreatment {
         return heights;
     }
 
-    private static double at(float[] heights, double share) {
-        double at = share * LEVELS;
+    private static float at(float[] heights, float share) {
+        float at = share * LEVELS;
         int before = Math.min(LEVELS - 1, (int) at);
         return heights[before] + (at - before) * (heights[before + 1] - heights[before]);
     }
@@ -120,6 +122,7 @@ public final class Halftone implements LaneTreatment {
     /** The shape over the grid, looked up. */
     private static final class Wave {
         private static final int TURN = 4096;
+        private static final int SHIFT = 20;
         private static final float[] COSINE = new float[TURN];
 
         static {
@@ -128,13 +131,14 @@ public final class Halftone implements LaneTreatment {
             }
         }
 
-        static double height(double u, double v, boolean dots) {
-            double across = of(u);
-            return dots ? (across + of(v)) / 2 : across;
+        /** A turn as a whole number that comes round by itself. */
+        static int phase(double turns) {
+            return (int) (long) Math.rint((turns - Math.floor(turns)) * 0x1p32);
         }
 
-        private static double of(double turns) {
-            return COSINE[(int) ((turns - Math.floor(turns)) * TURN) & TURN - 1];
+        static float height(int u, int v, boolean dots) {
+            float across = COSINE[u >>> SHIFT];
+            return dots ? (across + COSINE[v >>> SHIFT]) / 2 : across;
         }
     }
 }

@@ -1,5 +1,6 @@
 package ivrik.core.treatment;
 
+import ivrik.core.filter.RowShift;
 import ivrik.core.filter.Warp;
 import ivrik.core.motion.Hash;
 import ivrik.core.picture.Size;
@@ -65,12 +66,8 @@ public final class LineWobble implements Move {
                     settings.number("wobble") * scale * lines.at(i)
                             + (into > 0 ? tear * into * into * rough : 0);
         }
-        return (px, py, n) -> {
-            for (int i = 0; i < n; i++) {
-                int at = Math.clamp((long) Math.floor(py[i] / line), 0, shifts.length - 1);
-                px[i] -= shifts[at];
-            }
-        };
+        RowShift shift = y -> shifts[Math.clamp((long) Math.floor(y / line), 0, shifts.length - 1)];
+        return shift;
     }
 
     /** The error of each line, -1 to 1. */

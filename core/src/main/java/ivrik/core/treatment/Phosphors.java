@@ -1,13 +1,18 @@
 package ivrik.core.treatment;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.TransferTable;
 import ivrik.core.filter.PatternTile;
 import ivrik.core.filter.RadialWarp;
 import ivrik.core.filter.ScanBeam;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.ColourRows;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -55,6 +60,16 @@ public final class Phosphors implements PictureTreatment {
         return DESCRIPTION;
     }
 
+    /** All that decides how light is taken and paid back. */
+    private record Shown(
+            Map<String, Double> numbers,
+            Map<String, String> words,
+            boolean odd,
+            Size size,
+            double scale,
+            ColourSpace colour,
+            Optional<List<Plane>> own) {}
+
     @Override
     public boolean needsPicture(Settings settings) {
         return PhosphorMask.isOwnPicture(settings);
@@ -91,7 +106,15 @@ public final class Phosphors implements PictureTreatment {
                         back,
                         size,
                         TransferTable.toLinear(context.colour().transfer()),
-                        TransferTable.fromLinear(context.colour().transfer()));
+                        TransferTable.fromLinear(context.colour().transfer()),
+                        new Shown(
+                                settings.numbers(),
+                                settings.words(),
+                                odd,
+                                size,
+                                context.scale(),
+                                context.colour(),
+                                own ? context.picture().map(Frame::colour) : Optional.empty()));
         return light.of(picture);
     }
 

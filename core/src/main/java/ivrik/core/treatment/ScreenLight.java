@@ -1,5 +1,8 @@
 package ivrik.core.treatment;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+
 import ivrik.core.colour.TransferTable;
 import ivrik.core.filter.PatternTile;
 import ivrik.core.filter.ScanBeam;
@@ -15,7 +18,7 @@ import java.util.Optional;
  */
 final class ScreenLight {
     /** Values that are looked up, from black to white as delivered. */
-    private static final int LEVELS = 512;
+    private static final int LEVELS = 4096;
 
     /** The share of the room above a value that the mask may use; the beam has the rest. */
     private static final double FOR_THE_MASK = 0.6;
@@ -25,6 +28,13 @@ final class ScreenLight {
 
     /** Of each level: how much mask, then 1 and the parts of the beam over their mean. */
     private static final int NUMBERS = 2 + ScanBeam.PARTS;
+
+    /** What is looked up: one over the mean of the mask, and the levels of each channel. */
+    private record Levels(float[] perMean, float[][] levels) {}
+
+    /** The same from frame to frame. */
+    private static final Cache<Object, Levels> LEVELS_OF =
+            Caffeine.newBuilder().maximumSize(8).build();
 
     private final Optional<PatternTile> tile;
     private final ScanBeam beam;
@@ -37,6 +47,9 @@ final class ScreenLight {
     private final float[] perMean = {1, 1, 1};
     private final float[][] levels = new float[3][];
 
+    /**
+     * @param key all that it depends on
+     */
     ScreenLight(
             Optional<PatternTile> tile,
             float mask,
@@ -45,7 +58,8 @@ final class ScreenLight {
             boolean paidBack,
             Size size,
             TransferTable in,
-            TransferTable out) {
+            TransferTable out,
+            Object key) {
         this.tile = tile;
         this.beam = beam;
         this.curve = curve;
@@ -54,17 +68,25 @@ final class ScreenLight {
         this.out = out;
         across = tile.map(t -> t.across(size.width())).orElse(null);
         down = tile.map(t -> t.down(size.height())).orElse(null);
+        Levels found = LEVELS_OF.get(key, k -> levels(mask, paidBack));
+        System.arraycopy(found.perMean(), 0, perMean, 0, 3);
+        System.arraycopy(found.levels(), 0, levels, 0, 3);
+    }
+
+    private Levels levels(double mask, boolean paidBack) {
+        float[] perMeans = {1, 1, 1};
         double[][] rows = new double[3][];
         double most = 1;
         for (int c = 0; c < 3; c++) {
             rows[c] = rowMeans(c);
-            double mean = mean(rows[c]);
-            perMean[c] = paidBack ? (float) (1 / mean) : 1;
-            most = Math.max(most, tile.map(PatternTile::most).orElse(1f) * perMean[c]);
+            perMeans[c] = paidBack ? (float) (1 / mean(rows[c])) : 1;
+            most = Math.max(most, tile.map(PatternTile::most).orElse(1f) * perMeans[c]);
         }
+        float[][] made = new float[3][];
         for (int c = 0; c < 3; c++) {
-            levels[c] = paidBack ? paidBack(rows[c], mask, most) : asItIs(mask);
+            made[c] = paidBack ? paidBack(rows[c], mask, most) : asItIs(mask);
         }
+        return new Levels(perMeans, made);
     }
 
     private double[] rowMeans(int channel) {
@@ -150,71 +172,103 @@ final class ScreenLight {
     private final class Lit implements Light.Placed {
         private final int n = size.width();
         private final PatternTile.Drawer drawer = tile.map(PatternTile::drawer).orElse(null);
-        private final double[] px = new double[n];
-        private final double[] py = new double[n];
-        private final float[] mask = new float[n];
+        private final Bulged bulged = curve.map(c -> new Bulged(c, n)).orElse(null);
+        private final float[][] mask = new float[3][n];
         private final float[] phase = new float[n];
         private final float[] times = new float[n];
 
         @Override
         public void row(int y, float[][] rgb) {
-            places(y);
+            if (bulged == null) {
+                java.util.Arrays.fill(phase, (float) beam.phase(y + 0.5));
+            } else {
+                bulged.row(y);
+                beam.phases(bulged.y(), phase, n);
+            }
+            draw(y);
             for (int c = 0; c < 3; c++) {
-                if (tile.isPresent()) {
-                    draw(c, y);
-                }
-                times(rgb[c], levels[c], perMean[c]);
+                times(rgb[c], levels[c], tile.isEmpty() ? null : mask[c], perMean[c]);
                 in.apply(rgb[c], n);
                 multiply(rgb[c], times, n);
                 out.apply(rgb[c], n);
             }
         }
 
-        /** Where each pixel lies on the screen, and between its lines. */
-        private void places(int y) {
-            if (curve.isEmpty()) {
-                java.util.Arrays.fill(phase, (float) beam.phase(y + 0.5));
+        private void draw(int y) {
+            if (tile.isEmpty()) {
                 return;
             }
-            for (int x = 0; x < n; x++) {
-                px[x] = x + 0.5;
-                py[x] = y + 0.5;
+            if (bulged != null) {
+                drawer.at(bulged.x(), bulged.y(), n, mask);
+                return;
             }
-            curve.get().back(px, py, n);
-            for (int x = 0; x < n; x++) {
-                phase[x] = (float) beam.phase(py[x]);
-            }
-        }
-
-        private void draw(int channel, int y) {
-            if (curve.isEmpty()) {
-                drawer.row(channel, y, across, down, mask);
-            } else {
-                drawer.at(channel, px, py, n, mask);
+            for (int c = 0; c < 3; c++) {
+                drawer.row(c, y, across, down, mask[c]);
             }
         }
 
         /** What each value is multiplied by, in light. */
-        private void times(float[] values, float[] level, float perMean) {
+        private void times(float[] values, float[] level, float[] mask, float perMean) {
             for (int x = 0; x < n; x++) {
-                float at = Math.clamp(values[x], 0f, 1f) * LEVELS;
-                int before = Math.min(LEVELS - 1, (int) at);
-                float on = at - before;
-                int i = before * NUMBERS;
-                int j = i + NUMBERS;
-                float share = level[i] + on * (level[j] - level[i]);
-                float masked = tile.isEmpty() ? 1 : 1 + share * (mask[x] * perMean - 1);
+                float at = Math.min(1f, Math.max(0f, values[x])) * LEVELS;
+                int i = (int) (at + 0.5f) * NUMBERS;
                 float c = phase[x];
-                float even = level[i + 1] + on * (level[j + 1] - level[i + 1]);
-                float first = level[i + 2] + on * (level[j + 2] - level[i + 2]);
-                float second = level[i + 3] + on * (level[j + 3] - level[i + 3]);
-                float third = level[i + 4] + on * (level[j + 4] - level[i + 4]);
+                float beamed =
+                        level[i + 1]
+                                - level[i + 3]
+                                + c
+                                        * (level[i + 2]
+                                                - 3 * level[i + 4]
+                                                + c * (2 * level[i + 3] + 4 * level[i + 4] * c));
                 times[x] =
-                        masked
-                                * (even
-                                        + c * (first + c * (2 * second + 4 * third * c) - 3 * third)
-                                        - second);
+                        mask == null ? beamed : beamed * (1 + level[i] * (mask[x] * perMean - 1));
             }
+        }
+    }
+
+    /** Where the pixels of a row lie on bulged glass: worked out at every few of them, and between in lines. */
+    private static final class Bulged {
+        private static final int APART = 8;
+
+        private final Warp warp;
+        private final double[] x;
+        private final double[] y;
+        private final float[] everyX;
+        private final float[] everyY;
+
+        Bulged(Warp warp, int n) {
+            this.warp = warp;
+            int points = n / APART + 2;
+            x = new double[points];
+            y = new double[points];
+            everyX = new float[n];
+            everyY = new float[n];
+        }
+
+        void row(int row) {
+            for (int i = 0; i < x.length; i++) {
+                x[i] = i * APART + 0.5;
+                y[i] = row + 0.5;
+            }
+            warp.back(x, y, x.length);
+            between(x, everyX);
+            between(y, everyY);
+        }
+
+        private static void between(double[] points, float[] every) {
+            for (int i = 0; i < every.length; i++) {
+                int at = i / APART;
+                double share = (double) (i % APART) / APART;
+                every[i] = (float) (points[at] + share * (points[at + 1] - points[at]));
+            }
+        }
+
+        float[] x() {
+            return everyX;
+        }
+
+        float[] y() {
+            return everyY;
         }
     }
 

@@ -173,7 +173,7 @@ class PhosphorsTest {
             worst = Math.max(worst, Math.abs(flat.at(x, y) - there));
             moved = Math.max(moved, Math.abs(flat.at(x, y) - bulged.at(x, y)));
         }
-        assertThat(worst).isLessThan(0.04);
+        assertThat(worst).isLessThan(0.06);
         assertThat(moved).isGreaterThan(0.1);
     }
 }

@@ -26,6 +26,7 @@ import java.util.spi.ToolProvider;
             LooksCommand.class,
             TreatmentsCommand.class,
             ApplyCommand.class,
+            LensCommand.class,
             SeparateCommand.class,
             RejoinCommand.class,
             RenderCommand.class,

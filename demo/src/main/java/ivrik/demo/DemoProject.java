@@ -126,7 +126,8 @@ final class DemoProject {
     /** Red and blue opposed about green: apart gently, in steps up to the cut, and back; each cuts by itself. */
     private static Look shotsLook() {
         return BuiltInLooks.named("in-register")
-                .withTitle("Night drift")
+                .withName("Night drift")
+                .withTitle("")
                 .withNote("Red and blue part toward the cut and come back.")
                 .withAmounts(
                         0,
@@ -170,7 +171,8 @@ final class DemoProject {
                         .withDial("tiles", 1)
                         .withDial("shutter", 180)
                         .withDial("split", 18);
-        return swipe.withTitle("Tram swipe")
+        return swipe.withName("Tram swipe")
+                .withTitle("")
                 .withBursts(
                         swipe.bursts().stream()
                                 .map(b -> b.withAnchor(new Anchor.AtCut("clip-3")))
@@ -281,7 +283,8 @@ final class DemoProject {
                                 new Peg(150, -3, Ease.SMOOTH),
                                 new Peg(167, -30, Ease.HOLD)));
         return BuiltInLooks.named("in-register")
-                .withTitle("Title drift")
+                .withName("Title drift")
+                .withTitle("")
                 .withAmounts(0, 0, a -> a.with("x", red))
                 .withAmounts(0, 2, a -> a.with("x", blue));
     }

@@ -26,7 +26,7 @@ record ShotBody(Layer layer, Clip shot, double from) {
     /** The shot under the pointer. */
     static Optional<ShotBody> at(
             Session session, TimeScale scale, double rowsBottom, double x, double y) {
-        return Ribbon.at(session.project().layers(), y, rowsBottom)
+        return Ribbon.at(session.project().layers(), y, rowsBottom, scale.moment(x))
                 .flatMap(
                         layer ->
                                 layer.clipAt(scale.frame(x))

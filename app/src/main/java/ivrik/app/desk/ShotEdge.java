@@ -22,7 +22,8 @@ record ShotEdge(Layer layer, Clip shot, boolean begins) {
     /** The edge under the pointer; none over the middle of a shot. */
     static Optional<ShotEdge> at(
             Session session, TimeScale scale, double rowsBottom, double x, double y) {
-        Layer layer = Ribbon.at(session.project().layers(), y, rowsBottom).orElse(null);
+        Layer layer =
+                Ribbon.at(session.project().layers(), y, rowsBottom, scale.moment(x)).orElse(null);
         if (layer == null) {
             return Optional.empty();
         }

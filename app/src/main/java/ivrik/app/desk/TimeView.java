@@ -262,7 +262,7 @@ public final class TimeView extends Drawing {
     private void takeShot(MouseEvent e) {
         TimeScale before = scale();
         ShotBody body = ShotBody.at(session, before, rowsBottom(), e.getX(), e.getY()).orElse(null);
-        Ribbon.at(session.project().layers(), e.getY(), rowsBottom())
+        Ribbon.at(session.project().layers(), e.getY(), rowsBottom(), before.moment(e.getX()))
                 .ifPresent(layer -> session.selectLayer(layer.id()));
         if (body == null || e.getButton() != MouseButton.PRIMARY) {
             return;

@@ -141,7 +141,6 @@ final class Shots {
                     w.view().face.set(Face.REJOIN);
                     w.view().band.set(Band.BLENDS);
                 });
-        shot("progressives", w -> w.view().band.set(Band.PROGRESSIVES));
         shot(
                 "treatments",
                 w -> {

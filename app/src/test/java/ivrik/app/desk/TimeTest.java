@@ -207,14 +207,17 @@ class TimeTest {
     void layersLieUnderEachOtherTheLowestAsARibbon() {
         List<Layer> layers =
                 List.of(
-                        Layer.of("shots", "shots", look),
-                        Layer.of("title", "title", look),
-                        Layer.of("mark", "mark", look));
-        for (int i = 0; i < 3; i++) {
+                        Layer.of("shots", "shots", look, new Clip("a", 0, 60, 0)),
+                        Layer.of("title", "title", look, new Clip("a", 5, 20, 0)),
+                        Layer.of("mark", "mark", look, new Clip("a", 10, 20, 0)),
+                        Layer.of("end", "end", look, new Clip("a", 40, 20, 0)));
+        for (int i = 0; i < 4; i++) {
             double middle = Ribbon.top(layers, i, 200) + Ribbon.height(layers, i) / 2;
-            assertThat(Ribbon.at(layers, middle, 200)).contains(layers.get(i));
+            double moment = layers.get(i).range().first() + 0.5;
+            assertThat(Ribbon.at(layers, middle, 200, moment)).contains(layers.get(i));
         }
         assertThat(Ribbon.top(layers, 2, 200)).isLessThan(Ribbon.top(layers, 1, 200));
-        assertThat(Ribbon.at(layers, 201, 200)).isEmpty();
+        assertThat(Ribbon.top(layers, 3, 200)).isEqualTo(Ribbon.top(layers, 1, 200));
+        assertThat(Ribbon.at(layers, 201, 200, 12)).isEmpty();
     }
 }

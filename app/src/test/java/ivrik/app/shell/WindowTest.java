@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Follow;
 import ivrik.app.sheet.Command;
+import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
 import ivrik.core.project.Project;
@@ -118,7 +119,7 @@ class WindowTest {
 
     @Test
     void followingMovesTheOtherLanesAndLeavesAHeldOneAlone() {
-        Look rest = ivrik.core.look.BuiltInLooks.named("in-register");
+        Look rest = BuiltInLooks.named("in-register");
         var to = new javafx.geometry.Point2D(4, -2);
         Look opposed = Follow.OPPOSED.moved(rest, "shift-1", 0, 0, to);
         assertThat(opposed.steps().getFirst().lanes().get(2).value("x").rest()).isEqualTo(-4);
@@ -220,6 +221,9 @@ class WindowTest {
         d.key(KeyCode.ENTER);
         assertThat(look().name()).isEqualTo("rgb-split");
         NumberField dial = (NumberField) d.find("#dial-red-x");
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register"); // as it is shown in the tray
+        Driver.run(() -> d.window.session().editLook("Rest", l -> BuiltInLooks.named("rgb-split")));
         d.settle();
         assertThat(d.text("#register"))
                 .isEqualTo("in register, off by 0"); // the title is not there yet

@@ -89,6 +89,25 @@ public final class Gaussian {
         return half;
     }
 
+    /** For each of {@code d} samples the weights of four coarse ones, the second just before it. */
+    static float[] spline(int d) {
+        float[] weights = new float[4 * d];
+        for (int i = 0; i < d; i++) {
+            double t = (i + 0.5) / d - 0.5;
+            double f = t < 0 ? t + 1 : t;
+            weights[4 * i] = (float) ((1 - f) * (1 - f) * (1 - f) / 6);
+            weights[4 * i + 1] = (float) ((3 * f * f * f - 6 * f * f + 4) / 6);
+            weights[4 * i + 2] = (float) ((-3 * f * f * f + 3 * f * f + 3 * f + 1) / 6);
+            weights[4 * i + 3] = (float) (f * f * f / 6);
+        }
+        return weights;
+    }
+
+    /** The first of the four coarse samples, {@code d} apart, that sample {@code i} is made of. */
+    static int first(int i, int d) {
+        return i / d - (2 * (i % d) + 1 < d ? 2 : 1);
+    }
+
     /** How one direction of a large blur is taken apart. */
     private record Coarse(int step, float[] down, float[] middle, float[] up, int margin) {
         static Coarse of(double sigma) {
@@ -118,23 +137,8 @@ public final class Gaussian {
             return weights;
         }
 
-        /** For each of {@code d} samples the weights of four coarse ones, the second just before it. */
-        private static float[] spline(int d) {
-            float[] weights = new float[4 * d];
-            for (int i = 0; i < d; i++) {
-                double t = (i + 0.5) / d - 0.5;
-                double f = t < 0 ? t + 1 : t;
-                weights[4 * i] = (float) ((1 - f) * (1 - f) * (1 - f) / 6);
-                weights[4 * i + 1] = (float) ((3 * f * f * f - 6 * f * f + 4) / 6);
-                weights[4 * i + 2] = (float) ((-3 * f * f * f + 3 * f * f + 3 * f + 1) / 6);
-                weights[4 * i + 3] = (float) (f * f * f / 6);
-            }
-            return weights;
-        }
-
-        /** The first of the four coarse samples that sample {@code i} is made of. */
         int first(int i) {
-            return i / step - (2 * (i % step) + 1 < step ? 2 : 1);
+            return Gaussian.first(i, step);
         }
 
         int count(int n) {

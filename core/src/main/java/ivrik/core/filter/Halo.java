@@ -142,12 +142,12 @@ public final class Halo {
         public Reader reader() {
             int n = small.width();
             int side = 2;
-            float[] weights = spline(d);
+            float[] weights = Gaussian.spline(d);
             float[] row = new float[n + 2 * side];
             return (y, out, o) -> {
                 Arrays.fill(row, 0);
                 int w = y % d * 4;
-                int first = first(y, d);
+                int first = Gaussian.first(y, d);
                 for (int k = 0; k < 4; k++) {
                     int inside = fill.inside(first + k, small.height());
                     if (inside >= 0) {
@@ -156,7 +156,7 @@ public final class Halo {
                 }
                 fill.extend(row, side, n);
                 for (int x = 0; x < width; x++) {
-                    int at = first(x, d) + side;
+                    int at = Gaussian.first(x, d) + side;
                     int v = x % d * 4;
                     out[o + x] =
                             weights[v] * row[at]
@@ -172,25 +172,6 @@ public final class Halo {
             for (int x = 0; x < plane.width(); x++) {
                 sum[o + x] += by * plane.data()[from + x];
             }
-        }
-
-        /** The first of the four samples that place {@code i} is made of. */
-        private static int first(int i, int d) {
-            return i / d - (2 * (i % d) + 1 < d ? 2 : 1);
-        }
-
-        /** For each of {@code d} places between two samples the weights of four of them. */
-        private static float[] spline(int d) {
-            float[] weights = new float[4 * d];
-            for (int i = 0; i < d; i++) {
-                double t = (i + 0.5) / d - 0.5;
-                double f = t < 0 ? t + 1 : t;
-                weights[4 * i] = (float) ((1 - f) * (1 - f) * (1 - f) / 6);
-                weights[4 * i + 1] = (float) ((3 * f * f * f - 6 * f * f + 4) / 6);
-                weights[4 * i + 2] = (float) ((-3 * f * f * f + 3 * f * f + 3 * f + 1) / 6);
-                weights[4 * i + 3] = (float) (f * f * f / 6);
-            }
-            return weights;
         }
     }
 }

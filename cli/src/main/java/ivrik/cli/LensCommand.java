@@ -1,0 +1,128 @@
+package ivrik.cli;
+
+import ivrik.core.json.LookJson;
+import ivrik.core.look.Amounts;
+import ivrik.core.look.Look;
+import ivrik.core.measure.LensMatch;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Plane;
+import ivrik.core.separation.Rgb;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Lens;
+import ivrik.media.UnreadableMediaException;
+import ivrik.media.decode.Footage;
+import ivrik.media.file.SafeFile;
+
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+@Command(
+        name = "lens",
+        mixinStandardHelpOptions = true,
+        description =
+                "Measure how a lens has parted red and blue from green; with -o a look that does"
+                        + " the same, or with --off one that takes it out.")
+final class LensCommand implements Runnable {
+    private static final double PER_CENT = 100;
+
+    @Spec private CommandSpec spec;
+
+    @Parameters(paramLabel = "INPUT")
+    private Path input;
+
+    @Option(
+            names = "--frame",
+            defaultValue = "0",
+            paramLabel = "N",
+            description = "Which frame, from 0.")
+    private long frame;
+
+    @Option(names = "--json", description = "As JSON, with each block that was measured.")
+    private boolean json;
+
+    @Option(names = "--off", description = "The look takes the fringes out.")
+    private boolean off;
+
+    @Option(
+            names = {"-o", "--out"},
+            paramLabel = "LOOK.look.json")
+    private Path out;
+
+    @Mixin private InputOptions reading;
+
+    @Mixin private Overwriting overwriting;
+
+    @Override
+    public void run() {
+        if (out != null) {
+            overwriting.check(List.of(out), List.of(input));
+        }
+        Workers workers = Workers.shared();
+        Map<String, LensMatch.Fit> fits = new LinkedHashMap<>();
+        try (Footage footage = Footage.open(input, reading.reading(), workers)) {
+            List<Plane> colour = footage.frame(frame, footage.size()).colour();
+            fits.put("red", fit(colour.get(1), colour.get(0)));
+            fits.put("blue", fit(colour.get(1), colour.get(2)));
+        }
+        if (json) {
+            spec.commandLine().getOut().println(InfoCommand.text(fits));
+        } else {
+            fits.forEach(this::say);
+        }
+        if (out != null) {
+            SafeFile.write(out, LookJson.write(look(fits)));
+        }
+    }
+
+    private LensMatch.Fit fit(Plane held, Plane other) {
+        return LensMatch.between(held, other, Workers.shared())
+                .orElseThrow(
+                        () ->
+                                new UnreadableMediaException(
+                                        "frame "
+                                                + frame
+                                                + " of "
+                                                + input.getFileName()
+                                                + " has too little structure to measure a lens by",
+                                        "try another --frame, one with edges out to the corners"));
+    }
+
+    private void say(String channel, LensMatch.Fit fit) {
+        spec.commandLine()
+                .getOut()
+                .printf(
+                        java.util.Locale.ROOT,
+                        "%-5s k0 %+.4f %%  k1 %+.4f %%  k2 %+.4f %%  at the corner %+.2f px, give"
+                                + " or take %.2f; %d blocks%n",
+                        channel,
+                        PER_CENT * fit.k0(),
+                        PER_CENT * fit.k1(),
+                        PER_CENT * fit.k2(),
+                        fit.cornerPx(),
+                        2 * fit.surePx(),
+                        fit.points().size());
+    }
+
+    private Look look(Map<String, LensMatch.Fit> fits) {
+        return Look.atRest(off ? "lens-off" : "lens", new Rgb(), new Lens())
+                .withNote("Measured on frame " + frame + " of " + input.getFileName() + ".")
+                .withAmounts(0, 0, a -> amounts(a, fits.get("red")))
+                .withAmounts(0, 2, a -> amounts(a, fits.get("blue")));
+    }
+
+    private Amounts amounts(Amounts rest, LensMatch.Fit fit) {
+        double by = off ? -PER_CENT : PER_CENT;
+        return rest.with("k0", Value.of(by * fit.k0()))
+                .with("k1", Value.of(by * fit.k1()))
+                .with("k2", Value.of(by * fit.k2()));
+    }
+}

@@ -1,0 +1,244 @@
+package ivrik.core.measure;
+
+import ivrik.core.filter.Gaussian;
+import ivrik.core.filter.Moved;
+import ivrik.core.filter.RadialWarp;
+import ivrik.core.picture.Plane;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
+import ivrik.core.threads.Workers;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How a lens has parted one channel of a picture from another: by how much more it magnifies it, r' = r (1 + k0 +
+ * k1 r^2 + k2 r^4), r in half diagonals from the middle. In blocks the one channel is taken for the other, moved
+ * outward by a little, times a gain and with an offset: three unknowns, by least squares, from which follows how far
+ * it has moved and how sure that is. A curve is fitted through all of them, what is far off counting less
+ * (Huber), and the channel that was held is moved by it, until nothing is left to be found.
+ */
+public final class LensMatch {
+    private static final int BLOCK = 24;
+    private static final int APART = 16;
+    private static final int ROUNDS = 6;
+    private static final int FEWEST_BLOCKS = 12;
+
+    /** Noise is less and slopes are truer after a little blur. */
+    private static final double BLUR_SIGMA = 1.2;
+
+    /** How much of what a block shows the other channel has to explain. */
+    private static final double LEAST_EXPLAINED = 0.6;
+
+    /** No block is surer than this, in pixels. */
+    private static final double SUREST_PX = 0.03;
+
+    private static final double HUBER = 1.5;
+
+    /** A match that is less sure at the corner is none, in pixels. */
+    private static final double LEAST_SURE_PX = 1.5;
+
+    private LensMatch() {}
+
+    /**
+     * One block.
+     *
+     * @param r how far out it lies, in half diagonals
+     * @param outPx how much further out the channel is there than the one that is held, in pixels
+     * @param surePx its standard deviation
+     */
+    public record Point(double r, double outPx, double surePx) {}
+
+    /**
+     * A curve through the blocks.
+     *
+     * @param cornerPx how far out the channel is at the corner, in pixels
+     * @param surePx the standard deviation of that
+     */
+    public record Fit(
+            double k0, double k1, double k2, double cornerPx, double surePx, List<Point> points) {
+        public Fit {
+            points = List.copyOf(points);
+        }
+
+        /** How far out the channel is at a radius, in half diagonals too. */
+        double out(double r) {
+            return r * (k0 + r * r * (k1 + r * r * k2));
+        }
+    }
+
+    /**
+     * How a channel lies to another of the same size; empty where the picture has too little structure to say.
+     */
+    public static Optional<Fit> between(Plane held, Plane other, Workers workers) {
+        Plane from = soft(held, workers);
+        Plane to = soft(other, workers);
+        double half = Math.hypot(held.width(), held.height()) / 2;
+        Fit fit = new Fit(0, 0, 0, 0, 0, List.of());
+        for (int round = 0; round < ROUNDS; round++) {
+            List<Point> points = points(moved(from, fit, half, workers), to, fit, half);
+            Optional<Fit> next = fitted(points, half);
+            if (next.isEmpty()) {
+                return next;
+            }
+            fit = next.get();
+        }
+        return fit.surePx() > LEAST_SURE_PX ? Optional.empty() : Optional.of(fit);
+    }
+
+    private static Plane soft(Plane plane, Workers workers) {
+        return Gaussian.of(plane, BLUR_SIGMA, BLUR_SIGMA, EdgeFill.REPEAT, workers)
+                .toPlane(workers);
+    }
+
+    private static Plane moved(Plane plane, Fit fit, double half, Workers workers) {
+        RadialWarp warp =
+                new RadialWarp(
+                        plane.width() / 2.0,
+                        plane.height() / 2.0,
+                        half,
+                        1,
+                        fit.k0(),
+                        fit.k1(),
+                        fit.k2());
+        return Moved.of(plane, List.of(warp), EdgeFill.REPEAT, Sampler.CUBIC).toPlane(workers);
+    }
+
+    private static List<Point> points(Plane from, Plane to, Fit fit, double half) {
+        List<Point> points = new ArrayList<>();
+        for (int y = 4; y + BLOCK < from.height() - 4; y += APART) {
+            for (int x = 4; x + BLOCK < from.width() - 4; x += APART) {
+                Block block = new Block(from, to, x, y);
+                block.out()
+                        .ifPresent(
+                                p ->
+                                        points.add(
+                                                new Point(
+                                                        block.r(half),
+                                                        p[0] + half * fit.out(block.r(half)),
+                                                        p[1])));
+            }
+        }
+        return points;
+    }
+
+    /** Sums over one block: of the held channel g, its slope outward s, and the other channel. */
+    private static final class Block {
+        private static final int N = BLOCK * BLOCK;
+        private final double[][] sums = new double[3][3];
+        private final double[] with = new double[3];
+        private final double fromMiddle;
+        private double squares;
+        private double sum;
+
+        Block(Plane from, Plane to, int left, int top) {
+            double middleX = from.width() / 2.0;
+            double middleY = from.height() / 2.0;
+            double cx = left + BLOCK / 2.0 - middleX;
+            double cy = top + BLOCK / 2.0 - middleY;
+            fromMiddle = Math.hypot(cx, cy);
+            double[] v = new double[3];
+            for (int y = top; y < top + BLOCK; y++) {
+                for (int x = left; x < left + BLOCK; x++) {
+                    double dx = x + 0.5 - middleX;
+                    double dy = y + 0.5 - middleY;
+                    double r = Math.max(1e-6, Math.hypot(dx, dy));
+                    double across = (from.at(x + 1, y) - from.at(x - 1, y)) / 2.0;
+                    double down = (from.at(x, y + 1) - from.at(x, y - 1)) / 2.0;
+                    v[0] = from.at(x, y);
+                    v[1] = 1;
+                    v[2] = (across * dx + down * dy) / r;
+                    double t = to.at(x, y);
+                    for (int i = 0; i < 3; i++) {
+                        with[i] += v[i] * t;
+                        for (int j = 0; j < 3; j++) {
+                            sums[i][j] += v[i] * v[j];
+                        }
+                    }
+                    squares += t * t;
+                    sum += t;
+                }
+            }
+        }
+
+        double r(double half) {
+            return fromMiddle / half;
+        }
+
+        /** How far out the other channel is, and the standard deviation of that; empty where it can't be said. */
+        Optional<double[]> out() {
+            double[][] inverse = LeastSquares.inverse(sums);
+            if (inverse.length == 0 || fromMiddle < BLOCK) {
+                return Optional.empty();
+            }
+            double[] solved = LeastSquares.times(inverse, with);
+            double left = squares;
+            for (int i = 0; i < 3; i++) {
+                left -= solved[i] * with[i];
+            }
+            double spread = squares - sum * sum / N;
+            double gain = solved[0];
+            boolean explained = spread > N * 1e-6 && 1 - left / spread > LEAST_EXPLAINED;
+            if (!explained || gain < 0.1) {
+                return Optional.empty();
+            }
+            double sure = Math.sqrt(Math.max(0, left) / (N - 3) * inverse[2][2]) / gain;
+            return sure > 1
+                    ? Optional.empty()
+                    : Optional.of(new double[] {-solved[2] / gain, Math.hypot(sure, SUREST_PX)});
+        }
+    }
+
+    /** The curve through points, each weighted by how sure it is and how near it lies. */
+    private static Optional<Fit> fitted(List<Point> points, double half) {
+        if (points.size() < FEWEST_BLOCKS) {
+            return Optional.empty();
+        }
+        double[] k = new double[3];
+        double[][] inverse = {};
+        double chi = 0;
+        for (int round = 0; round < ROUNDS; round++) {
+            double[][] sums = new double[3][3];
+            double[] with = new double[3];
+            chi = 0;
+            for (Point p : points) {
+                double[] v = terms(p.r());
+                double off = (p.outPx() / half - dot(k, v)) * half / p.surePx();
+                double far = round == 0 ? 1 : Math.min(1, HUBER / Math.max(1e-9, Math.abs(off)));
+                double weight = far * half * half / (p.surePx() * p.surePx());
+                chi += far * off * off;
+                for (int i = 0; i < 3; i++) {
+                    with[i] += weight * v[i] * p.outPx() / half;
+                    for (int j = 0; j < 3; j++) {
+                        sums[i][j] += weight * v[i] * v[j];
+                    }
+                }
+            }
+            inverse = LeastSquares.inverse(sums);
+            if (inverse.length == 0) {
+                return Optional.empty();
+            }
+            k = LeastSquares.times(inverse, with);
+        }
+        double[] corner = terms(1);
+        double variance = dot(corner, LeastSquares.times(inverse, corner));
+        double scatter = Math.max(1, chi / Math.max(1, points.size() - 3));
+        return Optional.of(
+                new Fit(
+                        k[0],
+                        k[1],
+                        k[2],
+                        half * dot(k, corner),
+                        half * Math.sqrt(Math.max(0, variance) * scatter),
+                        points));
+    }
+
+    private static double[] terms(double r) {
+        return new double[] {r, r * r * r, r * r * r * r * r};
+    }
+
+    private static double dot(double[] a, double[] b) {
+        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+    }
+}

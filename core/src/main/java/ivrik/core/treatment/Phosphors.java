@@ -7,11 +7,8 @@ import ivrik.core.filter.RadialWarp;
 import ivrik.core.filter.ScanBeam;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -67,8 +64,7 @@ public final class Phosphors implements PictureTreatment {
             boolean odd,
             Size size,
             double scale,
-            ColourSpace colour,
-            Optional<List<Plane>> own) {}
+            ColourSpace colour) {}
 
     @Override
     public boolean needsPicture(Settings settings) {
@@ -107,14 +103,16 @@ public final class Phosphors implements PictureTreatment {
                         size,
                         TransferTable.toLinear(context.colour().transfer()),
                         TransferTable.fromLinear(context.colour().transfer()),
-                        new Shown(
-                                settings.numbers(),
-                                settings.words(),
-                                odd,
-                                size,
-                                context.scale(),
-                                context.colour(),
-                                own ? context.picture().map(Frame::colour) : Optional.empty()));
+                        own
+                                ? Optional.empty()
+                                : Optional.of(
+                                        new Shown(
+                                                settings.numbers(),
+                                                settings.words(),
+                                                odd,
+                                                size,
+                                                context.scale(),
+                                                context.colour())));
         return light.of(picture);
     }
 

@@ -48,7 +48,7 @@ final class ScreenLight {
     private final float[][] levels = new float[3][];
 
     /**
-     * @param key all that it depends on
+     * @param key all that it depends on; empty where it is worked out anew, as with a picture of one's own
      */
     ScreenLight(
             Optional<PatternTile> tile,
@@ -59,7 +59,7 @@ final class ScreenLight {
             Size size,
             TransferTable in,
             TransferTable out,
-            Object key) {
+            Optional<?> key) {
         this.tile = tile;
         this.beam = beam;
         this.curve = curve;
@@ -68,7 +68,10 @@ final class ScreenLight {
         this.out = out;
         across = tile.map(t -> t.across(size.width())).orElse(null);
         down = tile.map(t -> t.down(size.height())).orElse(null);
-        Levels found = LEVELS_OF.get(key, k -> levels(mask, paidBack));
+        Levels found =
+                key.isPresent()
+                        ? LEVELS_OF.get(key.get(), k -> levels(mask, paidBack))
+                        : levels(mask, paidBack);
         System.arraycopy(found.perMean(), 0, perMean, 0, 3);
         System.arraycopy(found.levels(), 0, levels, 0, 3);
     }

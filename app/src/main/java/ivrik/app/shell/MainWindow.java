@@ -120,6 +120,7 @@ public final class MainWindow {
                             time.showPicture(source, image);
                         });
         lookPictures = new LookPictures(pictures.service(), tray::showLook);
+        tray.vvalueProperty().addListener((o, a, b) -> showLooks());
         welcome = new Welcome(this::bringIn, this::openDemo, this::open);
         arrangement =
                 new Arrangement(
@@ -214,7 +215,14 @@ public final class MainWindow {
     private void showRegister(Register register) {
         header.showRegister(register);
         small.make(session.project().sources());
-        lookPictures.make(session.project().sources());
+        showLooks();
+    }
+
+    /** Small pictures of looks, once any of them is in sight. */
+    private void showLooks() {
+        if (tray.looksAreSeen()) {
+            lookPictures.make(session.project().sources());
+        }
     }
 
     private void showFaults(Map<String, Fault> faults) {

@@ -99,6 +99,14 @@ public final class Tray extends ScrollPane {
         }
     }
 
+    /** Whether any look is in sight. */
+    public boolean looksAreSeen() {
+        double shown = getViewportBounds().getHeight();
+        double from = getVvalue() * Math.max(0, list.getHeight() - shown);
+        Node first = looks.values().iterator().next();
+        return shown > 0 && first.getBoundsInParent().getMinY() < from + shown;
+    }
+
     public void showLook(String name, Image image) {
         looks.get(name).show(image);
     }

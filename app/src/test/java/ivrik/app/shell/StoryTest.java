@@ -110,10 +110,11 @@ class StoryTest {
         d.key(KeyCode.HOME);
         Driver.run(() -> d.window.view().frame.set(0));
         d.key(KeyCode.SPACE);
-        Driver.until("several frames were played", () -> d.window.player().shownCount() > 4);
+        Driver.until(
+                "several frames were played, of a loop that comes back to the first",
+                () -> d.window.player().shownCount() > 4 && d.window.view().frame.get() > 0);
         d.key(KeyCode.SPACE);
         assertThat(Driver.on(() -> d.window.view().playing.get())).isFalse();
-        assertThat(Driver.on(() -> d.window.view().frame.get())).isPositive();
         d.settle();
         d.press(KeyCode.W);
         assertThat(d.words()).contains("Without").doesNotContain("Result");

@@ -44,7 +44,7 @@ final class FeedPart extends VBox {
         super(8);
         this.session = session;
         this.view = view;
-        GridPane grid = new GridPane(6, 4);
+        GridPane grid = new GridPane(3, 4);
         grid.add(quiet("picture"), 1, 0);
         grid.add(quiet("behind"), 2, 0);
         grid.add(quiet("cuts later"), 3, 0);

@@ -34,7 +34,6 @@ import javafx.stage.Stage;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -57,8 +56,7 @@ public final class MainWindow {
     private final TimeView time;
     private final PicturePane paneA;
     private final PanePictures pictures;
-    private final SmallPictures small;
-    private final LookPictures lookPictures;
+    private final TrayPictures small;
     private final Player player;
     private final Tray tray;
     private final Arrangement arrangement;
@@ -112,15 +110,7 @@ public final class MainWindow {
                                 this::bringIn,
                                 this::forgetSmall,
                                 sheets));
-        small =
-                new SmallPictures(
-                        pictures.service(),
-                        (source, image) -> {
-                            tray.showPicture(source, image);
-                            time.showPicture(source, image);
-                        });
-        lookPictures = new LookPictures(pictures.service(), tray::showLook);
-        tray.vvalueProperty().addListener((o, a, b) -> showLooks());
+        small = new TrayPictures(session, pictures.service(), tray, time);
         welcome = new Welcome(this::bringIn, this::openDemo, this::open);
         arrangement =
                 new Arrangement(
@@ -214,15 +204,7 @@ public final class MainWindow {
     /** The present picture is there in full: now there is time for small ones. */
     private void showRegister(Register register) {
         header.showRegister(register);
-        small.make(session.project().sources());
-        showLooks();
-    }
-
-    /** Small pictures of looks, once any of them is in sight. */
-    private void showLooks() {
-        if (tray.looksAreSeen()) {
-            lookPictures.make(session.project().sources());
-        }
+        small.make();
     }
 
     private void showFaults(Map<String, Fault> faults) {
@@ -240,7 +222,6 @@ public final class MainWindow {
 
     private void forgetSmall() {
         small.forget();
-        lookPictures.forget();
     }
 
     /** Files are others now than when they were read. */
@@ -248,7 +229,6 @@ public final class MainWindow {
         pictures.service().readAnew();
         pictures.askAnew();
         small.forget();
-        lookPictures.forget();
     }
 
     Session session() {
@@ -280,10 +260,7 @@ public final class MainWindow {
     }
 
     void commandList() {
-        List<Command> all = new ArrayList<>(commands);
-        all.addAll(
-                new Offers(steps, laying, view).all(() -> !session.project().layers().isEmpty()));
-        sheetWork.commands(all);
+        sheetWork.commands(commands, new Offers(steps, laying, view));
     }
 
     Steps steps() {

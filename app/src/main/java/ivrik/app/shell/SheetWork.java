@@ -9,6 +9,7 @@ import ivrik.app.sheet.SequenceSheet;
 import ivrik.app.sheet.Sheets;
 
 import java.util.List;
+import java.util.stream.Stream;
 
 /** The sheets that commands bring up. */
 final class SheetWork {
@@ -43,11 +44,18 @@ final class SheetWork {
         sheets.show(sheet, sheet.first());
     }
 
-    /** All commands that can be given now. */
-    void commands(List<Command> all) {
+    /** All commands that can be given now, and all that is offered. */
+    void commands(List<Command> all, Offers offers) {
         CommandList list =
                 new CommandList(
-                        all.stream().filter(c -> c.enabled().getAsBoolean()).toList(), sheets);
+                        Stream.concat(
+                                        all.stream(),
+                                        offers
+                                                .all(() -> !session.project().layers().isEmpty())
+                                                .stream())
+                                .filter(c -> c.enabled().getAsBoolean())
+                                .toList(),
+                        sheets);
         sheets.show(list, list.search());
     }
 

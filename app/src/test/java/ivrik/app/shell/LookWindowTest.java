@@ -113,15 +113,28 @@ class LookWindowTest {
     @Test
     void theOneThatIsRestedOnMovesAndIsStillAgainAfterwards() {
         d.key(KeyCode.SHIFT, KeyCode.INSERT);
-        d.type("bad signal");
+        d.type("broken signal");
+        assertThat(tiles()).containsExactly("tile-block-glitch", "tile-bad-signal");
         Driver.until("the small picture is there", () -> picture("bad-signal") != null);
         Image still = picture("bad-signal");
         d.key(KeyCode.RIGHT);
-        Driver.until("the small picture is there", () -> picture("bad-signal") != still);
+        Driver.until("it moves", () -> picture("bad-signal") != still);
         Image one = picture("bad-signal");
-        Driver.until("the small picture is there", () -> picture("bad-signal") != one);
-        d.type("x");
-        assertThat(tiles()).isEmpty();
+        Driver.until("it moves on", () -> picture("bad-signal") != one);
+        d.key(KeyCode.LEFT);
+        assertThat(picture("bad-signal")).isSameAs(still);
+    }
+
+    @Test
+    void theTrayShowsWhatEachLookMakesOfTheFootage() {
+        Driver.until("they are made", () -> trayPicture("ghost-trail") != null);
+        assertThat(trayPicture("tube").getPixelReader().getArgb(3, 3))
+                .isNotEqualTo(trayPicture("in-register").getPixelReader().getArgb(3, 3));
+    }
+
+    private Image trayPicture(String look) {
+        return Driver.on(
+                () -> ((ImageView) d.look("#look-" + look).lookup(".image-view")).getImage());
     }
 
     @Test

@@ -8,7 +8,6 @@ import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
 
 import javafx.event.EventType;
-import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -97,28 +96,7 @@ class PegWindowTest {
     /** A mouse with Shift held, which the robot of the Headless platform does not tell. */
     private void shifted(EventType<MouseEvent> kind, double x, double y) {
         TimeView time = d.window.time();
-        Point2D at = Driver.on(() -> time.localToScene(x * time.getWidth(), y * time.getHeight()));
-        MouseEvent event =
-                new MouseEvent(
-                        kind,
-                        at.getX(),
-                        at.getY(),
-                        at.getX(),
-                        at.getY(),
-                        MouseButton.PRIMARY,
-                        1,
-                        true,
-                        false,
-                        false,
-                        false,
-                        true,
-                        false,
-                        false,
-                        true,
-                        false,
-                        true,
-                        null);
-        Driver.run(() -> time.fireEvent(event));
+        Mouse.fire(time, kind, x * time.getWidth(), y * time.getHeight(), true, false);
     }
 
     private double pixels(double frames) {

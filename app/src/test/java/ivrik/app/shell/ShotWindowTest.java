@@ -15,7 +15,6 @@ import ivrik.core.render.Plan;
 import ivrik.core.separation.Ink;
 
 import javafx.event.EventType;
-import javafx.geometry.Point2D;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TextField;
@@ -220,12 +219,7 @@ class ShotWindowTest {
 
     @Test
     void aShotSaysItsFramesAndItsSoundHasALevel() {
-        Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
-        d.bringIn(tram);
-        Driver.until(
-                "it is there",
-                () -> d.window.session().project().layers().getFirst().clips().size() == 3);
-        d.go(200);
+        bringInTheTram();
         Driver.run(() -> d.window.view().face.set(Face.LAYER));
         d.settle();
         assertThat(d.text("#shot-frames")).startsWith("Frames 192 to 287");
@@ -261,12 +255,7 @@ class ShotWindowTest {
 
     @Test
     void whatAShotShowsSlipsWithTheShortcutKeyHeld() {
-        Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
-        d.bringIn(tram);
-        Driver.until(
-                "it is there",
-                () -> d.window.session().project().layers().getFirst().clips().size() == 3);
-        d.go(200);
+        bringInTheTram();
         d.key(KeyCode.CONTROL, KeyCode.OPEN_BRACKET);
         long in = shots().getLast().in();
         assertThat(in).isEqualTo(8);
@@ -280,29 +269,16 @@ class ShotWindowTest {
         assertThat(shots().getLast().start()).isEqualTo(200);
     }
 
-    /** A mouse with the shortcut key held, which the robot of the Headless platform does not tell. */
+    /** With the shortcut key held. */
     private void held(EventType<MouseEvent> kind, double x, double y) {
-        Point2D at = Driver.on(() -> d.window.time().localToScene(x, y));
-        MouseEvent event =
-                new MouseEvent(
-                        kind,
-                        at.getX(),
-                        at.getY(),
-                        at.getX(),
-                        at.getY(),
-                        MouseButton.PRIMARY,
-                        1,
-                        false,
-                        true,
-                        false,
-                        false,
-                        true,
-                        false,
-                        false,
-                        true,
-                        false,
-                        true,
-                        null);
-        Driver.run(() -> d.window.time().fireEvent(event));
+        Mouse.fire(d.window.time(), kind, x, y, false, true);
+    }
+
+    private void bringInTheTram() {
+        d.bringIn(Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
+        Driver.until(
+                "it is there",
+                () -> d.window.session().project().layers().getFirst().clips().size() == 3);
+        d.go(200);
     }
 }

@@ -12,17 +12,6 @@ public final class ScanBeam {
     private static final double SEEN_SIGMA = 0.65;
     private static final int STEPS = 30;
 
-    /** Places of a turn whose cosine is looked up. */
-    private static final int TURN = 4096;
-
-    private static final float[] COSINE = new float[TURN + 1];
-
-    static {
-        for (int i = 0; i <= TURN; i++) {
-            COSINE[i] = (float) StrictMath.cos(2 * Math.PI * i / TURN);
-        }
-    }
-
     private final double periodPx;
     private final double widest;
     private final double strength;
@@ -60,18 +49,13 @@ public final class ScanBeam {
      * @param y in pixels of the picture
      */
     public double phase(double y) {
-        double turns = y / periodPx - 0.5 + offset;
-        double at = (turns - Math.floor(turns)) * TURN;
-        int before = Math.min(TURN - 1, (int) at);
-        return COSINE[before] + (at - before) * (COSINE[before + 1] - COSINE[before]);
+        return StrictMath.cos(2 * Math.PI * (y / periodPx - 0.5 + offset));
     }
 
-    /** The phases of many places. */
+    /** The phases of many places, looked up. */
     public void phases(float[] y, float[] out, int n) {
-        float perPixel = (float) (TURN / periodPx);
-        float from = (float) (TURN * (offset + 1000 - 0.5));
         for (int i = 0; i < n; i++) {
-            out[i] = COSINE[(int) (y[i] * perPixel + from) & TURN - 1];
+            out[i] = Turns.cosine(Turns.of(y[i] / periodPx - 0.5 + offset));
         }
     }
 

@@ -51,6 +51,7 @@ public final class BuiltInLooks {
                                             LensLooks.all(),
                                             FilmLooks.all(),
                                             ScreenLooks.all(),
+                                            SignalLooks.all(),
                                             ColourLooks.all(),
                                             TimedLooks.all(),
                                             CutLooks.all())

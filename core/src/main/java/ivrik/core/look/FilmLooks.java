@@ -66,7 +66,6 @@ final class FilmLooks {
                         "print",
                         "halftone",
                         "dots",
-                        "riso",
                         "newspaper",
                         "paper"));
     }

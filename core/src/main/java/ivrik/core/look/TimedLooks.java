@@ -80,7 +80,7 @@ final class TimedLooks {
             double max,
             double rest,
             Link... links) {
-        return new Dial(name, title, unit, min, max, rest, Value.of(rest), List.of(links));
+        return Links.dial(name, title, unit, min, max, rest, rest, List.of(links));
     }
 
     /** Drives one number of each of some bursts. */

@@ -39,8 +39,7 @@ final class TreatedLooks {
                                 ghostPins(),
                                 "warp",
                                 "bend",
-                                "distort",
-                                "puppet")
+                                "distort")
                         .withZero("amount", 0),
                 BuiltInLook.of(
                         LookGroup.LIGHT,

@@ -1,5 +1,7 @@
 package ivrik.core.treatment;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.UnknownNameException;
 
 import java.util.EnumSet;
@@ -21,6 +23,7 @@ import java.util.stream.Stream;
  * @param note what has to be said beside its control; empty for most
  * @param tags other words by which it is looked for
  */
+@RecordBuilder
 public record Description(
         String id,
         String title,
@@ -32,7 +35,8 @@ public record Description(
         Optional<Series> series,
         Set<Trait> traits,
         String note,
-        List<String> tags) {
+        List<String> tags)
+        implements DescriptionBuilder.With {
     public Description {
         parameters = List.copyOf(parameters);
         options = List.copyOf(options);
@@ -67,64 +71,29 @@ public record Description(
 
     /** With choices. */
     public Description choosing(Option... choices) {
-        return new Description(
-                id,
-                title,
-                help,
-                group,
-                control,
-                parameters,
-                List.of(choices),
-                series,
-                traits,
-                note,
-                tags);
+        return withOptions(List.of(choices));
     }
 
     /** With things that a lane can have any number of. */
     public Description listing(Series things) {
-        return new Description(
-                id,
-                title,
-                help,
-                group,
-                control,
-                parameters,
-                options,
-                Optional.of(things),
-                traits,
-                note,
-                tags);
+        return withSeries(Optional.of(things));
     }
 
     public Description with(Trait... more) {
         Set<Trait> all = EnumSet.noneOf(Trait.class);
         all.addAll(traits);
         all.addAll(List.of(more));
-        return new Description(
-                id, title, help, group, control, parameters, options, series, all, note, tags);
+        return withTraits(all);
     }
 
     /** With something that has to be said beside its control. */
     public Description noting(String text) {
-        return new Description(
-                id, title, help, group, control, parameters, options, series, traits, text, tags);
+        return withNote(text);
     }
 
     /** With other words by which it is looked for. */
     public Description called(String... words) {
-        return new Description(
-                id,
-                title,
-                help,
-                group,
-                control,
-                parameters,
-                options,
-                series,
-                traits,
-                note,
-                List.of(words));
+        return withTags(List.of(words));
     }
 
     public boolean is(Trait trait) {

@@ -1,5 +1,6 @@
 package ivrik.core.treatment;
 
+import ivrik.core.filter.Turns;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
@@ -39,10 +40,6 @@ public final class Halftone implements LaneTreatment {
         return DESCRIPTION;
     }
 
-    private static double cosine(double turns) {
-        return StrictMath.cos(2 * Math.PI * turns);
-    }
-
     @Override
     public Rows apply(Plane lane, Settings settings, Context context) {
         boolean dots = settings.word(SHAPE).equals(SHAPE.rest());
@@ -65,14 +62,14 @@ public final class Halftone implements LaneTreatment {
                 () ->
                         (y, row) -> {
                             double dy = y + 0.5 - middleY;
-                            int u = Wave.phase(-down * dy - right * middleX + right / 2);
-                            int v = Wave.phase(right * dy - down * middleX + down / 2);
-                            int across = Wave.phase(right);
-                            int along = Wave.phase(down);
+                            int u = Turns.of(-down * dy - right * middleX + right / 2);
+                            int v = Turns.of(right * dy - down * middleX + down / 2);
+                            int across = Turns.of(right);
+                            int along = Turns.of(down);
                             for (int x = 0; x < n; x++) {
                                 float value = row[x] / span;
                                 float wanted = gained(value, gain);
-                                float over = Wave.height(u, v, dots) - at(heights, wanted);
+                                float over = height(u, v, dots) - at(heights, wanted);
                                 float inked = Math.clamp(over * perSoft + 0.5f, 0f, 1f);
                                 row[x] = span * (wanted + seen * (inked - wanted));
                                 u += across;
@@ -91,11 +88,11 @@ public final class Halftone implements LaneTreatment {
         double[] covered = new double[LEVELS + 1];
         double reach = 1 + soft / 2;
         for (int i = 0; i <= LEVELS; i++) {
-            double height = reach - 2 * reach * i / LEVELS;
+            double above = reach - 2 * reach * i / LEVELS;
             for (int j = 0; j < SIDE * SIDE; j++) {
                 double u = (j % SIDE + 0.5) / SIDE;
                 double v = (j / SIDE + 0.5) / SIDE;
-                double over = Wave.height(Wave.phase(u), Wave.phase(v), dots) - height;
+                double over = height(Turns.of(u), Turns.of(v), dots) - above;
                 covered[i] += Math.clamp(over / soft + 0.5, 0, 1) / (SIDE * SIDE);
             }
         }
@@ -119,26 +116,9 @@ public final class Halftone implements LaneTreatment {
         return heights[before] + (at - before) * (heights[before + 1] - heights[before]);
     }
 
-    /** The shape over the grid, looked up. */
-    private static final class Wave {
-        private static final int TURN = 4096;
-        private static final int SHIFT = 20;
-        private static final float[] COSINE = new float[TURN];
-
-        static {
-            for (int i = 0; i < TURN; i++) {
-                COSINE[i] = (float) cosine((i + 0.5) / TURN);
-            }
-        }
-
-        /** A turn as a whole number that comes round by itself. */
-        static int phase(double turns) {
-            return (int) (long) Math.rint((turns - Math.floor(turns)) * 0x1p32);
-        }
-
-        static float height(int u, int v, boolean dots) {
-            float across = COSINE[u >>> SHIFT];
-            return dots ? (across + COSINE[v >>> SHIFT]) / 2 : across;
-        }
+    /** The height of the shape at a place on the grid, in turns. */
+    private static float height(int u, int v, boolean dots) {
+        float across = Turns.cosine(u);
+        return dots ? (across + Turns.cosine(v)) / 2 : across;
     }
 }

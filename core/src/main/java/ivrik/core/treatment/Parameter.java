@@ -1,5 +1,7 @@
 package ivrik.core.treatment;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * One number of a treatment.
  *
@@ -13,6 +15,7 @@ package ivrik.core.treatment;
  * @param shownFirst what the first lane has where the treatment is shown off
  * @param shownLast what the last lane has there
  */
+@RecordBuilder
 public record Parameter(
         String name,
         String title,
@@ -24,7 +27,8 @@ public record Parameter(
         boolean drives,
         boolean jitters,
         double shownFirst,
-        double shownLast) {
+        double shownLast)
+        implements ParameterBuilder.With {
     /** The unit of what is at rest again after each whole number. */
     public static final String TILES = "tiles";
 
@@ -64,23 +68,20 @@ public record Parameter(
 
     /** Such that it says how, not how much: it makes nothing act by itself. */
     public Parameter setting() {
-        return new Parameter(
-                name, title, unit, min, max, rest, step, false, jitters, shownFirst, shownLast);
+        return withDrives(false);
     }
 
     public Parameter jittering() {
-        return new Parameter(
-                name, title, unit, min, max, rest, step, drives, true, shownFirst, shownLast);
+        return withJitters(true);
     }
 
     /** With what the first and the last lane have where the treatment is shown off. */
     public Parameter shown(double first, double last) {
-        return new Parameter(name, title, unit, min, max, rest, step, drives, jitters, first, last);
+        return withShownFirst(first).withShownLast(last);
     }
 
     public Parameter stepping(double by) {
-        return new Parameter(
-                name, title, unit, min, max, rest, by, drives, jitters, shownFirst, shownLast);
+        return withStep(by);
     }
 
     /** What lane {@code lane} of {@code lanes} has where the treatment is shown off. */

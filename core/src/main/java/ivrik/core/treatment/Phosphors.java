@@ -88,6 +88,9 @@ public final class Phosphors implements PictureTreatment {
                         settings.share("beam") / 2,
                         settings.share("scan"),
                         odd ? 0.5 : 0);
+        if (tile.isEmpty() && !beam.isSeen()) {
+            return picture;
+        }
         Optional<Warp> curve =
                 settings.number("curve") == 0
                         ? Optional.empty()

@@ -1,0 +1,45 @@
+package ivrik.app.shell;
+
+import ivrik.app.desk.TimeView;
+import ivrik.app.picture.PictureService;
+import ivrik.app.session.Session;
+import ivrik.app.tray.Tray;
+
+/** The small pictures of footage and looks: made when there is time, those of looks once they are in sight. */
+final class TrayPictures {
+    private final Session session;
+    private final Tray tray;
+    private final SmallPictures footage;
+    private final LookPictures looks;
+
+    TrayPictures(Session session, PictureService service, Tray tray, TimeView time) {
+        this.session = session;
+        this.tray = tray;
+        footage =
+                new SmallPictures(
+                        service,
+                        (source, image) -> {
+                            tray.showPicture(source, image);
+                            time.showPicture(source, image);
+                        });
+        looks = new LookPictures(service, tray::showLook);
+        tray.vvalueProperty().addListener((o, a, b) -> makeLooks());
+    }
+
+    /** All are to be made anew. */
+    void forget() {
+        footage.forget();
+        looks.forget();
+    }
+
+    void make() {
+        footage.make(session.project().sources());
+        makeLooks();
+    }
+
+    private void makeLooks() {
+        if (tray.looksAreSeen()) {
+            looks.make(session.project().sources());
+        }
+    }
+}

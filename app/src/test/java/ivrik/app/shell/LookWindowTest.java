@@ -140,7 +140,7 @@ class LookWindowTest {
     @Test
     void theCommandListFindsLooksAndTreatmentsByWhatTheyAreFor() {
         assertThat(found("grain")).contains("Grain", "Film");
-        assertThat(found("crt")).contains("Tube", "Phosphor screen");
+        assertThat(found("crt")).contains("Tube", "Phosphors");
         assertThat(found("chromatic aberration")).contains("RGB split", "Lens fringe");
         d.key(KeyCode.CONTROL, KeyCode.SPACE);
         d.type("ghost trail");

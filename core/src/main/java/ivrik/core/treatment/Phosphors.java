@@ -36,7 +36,7 @@ public final class Phosphors implements PictureTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "phosphors",
-                            "Phosphor screen",
+                            "Phosphors",
                             "Shows the picture through a mask of coloured phosphors, drawn in"
                                     + " lines.",
                             Group.WHOLE,
@@ -50,7 +50,14 @@ public final class Phosphors implements PictureTreatment {
                             Parameter.of("fields", "drawn in fields", "", 0, 1, 0, 1).setting())
                     .choosing(PhosphorMask.CHOICE, BRIGHTNESS, Pattern.TILE)
                     .with(Trait.PICTURE, Trait.LIVE)
-                    .called("crt", "tube", "scanlines", "aperture grille", "monitor", "display");
+                    .called(
+                            "phosphor screen",
+                            "crt",
+                            "tube",
+                            "scanlines",
+                            "aperture grille",
+                            "monitor",
+                            "display");
 
     @Override
     public Description description() {

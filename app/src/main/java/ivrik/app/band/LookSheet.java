@@ -67,25 +67,16 @@ public final class LookSheet extends FoundTiles {
         looks.clear();
         List<Look> own = own();
         for (int i = 0; i < own.size(); i++) {
-            add("own-" + i, OWN, own.get(i), OWN, tiles);
+            add("own-" + i, OWN, own.get(i), tiles);
         }
         for (BuiltInLook each : BuiltInLooks.shelf()) {
-            String group = each.group().title();
-            add(each.look().name(), group, each.shownOff(), group, tiles);
+            add(each.look().name(), each.group().title(), each.shownOff(), tiles);
         }
         return tiles;
     }
 
-    private void add(String id, String group, Look look, String words, List<Tile> tiles) {
-        String all =
-                String.join(
-                        " ",
-                        look.shownName(),
-                        look.name(),
-                        look.note(),
-                        words,
-                        String.join(" ", look.tags()));
-        if (Finding.fits(asked(), all)) {
+    private void add(String id, String group, Look look, List<Tile> tiles) {
+        if (Finding.fits(asked(), look.words() + " " + group)) {
             looks.put(id, look);
             tiles.add(new Tile(id, look.shownName(), group, laying.change(look, how())));
         }

@@ -32,13 +32,6 @@ final class Offers {
     List<Command> all(BooleanSupplier enabled) {
         List<Command> all = new ArrayList<>();
         for (BuiltInLook each : BuiltInLooks.shelf()) {
-            String words =
-                    String.join(
-                            " ",
-                            each.look().name(),
-                            each.look().note(),
-                            each.group().title(),
-                            String.join(" ", each.look().tags()));
             all.add(
                     new Command(
                             "use-" + each.look().name(),
@@ -47,7 +40,7 @@ final class Offers {
                             null,
                             () -> laying.lay(each.shownOff(), Laying.How.INSTEAD),
                             enabled,
-                            words));
+                            each.look().words() + " " + each.group().title()));
         }
         for (Treatment each : Treatments.all()) {
             all.add(

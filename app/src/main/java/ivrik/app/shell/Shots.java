@@ -28,6 +28,7 @@ import ivrik.media.encode.StillWriter;
 import javafx.animation.AnimationTimer;
 import javafx.geometry.Point2D;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
@@ -212,7 +213,13 @@ final class Shots {
                     w.view().face.set(Face.TREATMENT);
                     w.export();
                 });
-        shot("commands", w -> w.commandList());
+        shot(
+                "commands",
+                w -> {
+                    w.sheets().away();
+                    w.commandList();
+                    ((TextField) w.sheets().lookup("#command-search")).setText("grain");
+                });
         shot(
                 "welcome",
                 w -> {

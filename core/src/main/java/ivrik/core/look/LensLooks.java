@@ -14,7 +14,6 @@ import ivrik.core.treatment.ZoomBlur;
 
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 
 /** Built-in looks of lenses. */
 final class LensLooks {
@@ -73,10 +72,7 @@ final class LensLooks {
                 .withNote(
                         "The colour fringes of a poor lens: green stays, red and blue part towards"
                                 + " the corners and smear outward.")
-                .withDials(
-                        Stream.of(own, centre("lens-1", "zoom-1", "vignette-1"), vignette())
-                                .flatMap(List::stream)
-                                .toList());
+                .withDials(Links.dials(own, centre("lens-1", "zoom-1", "vignette-1"), vignette()));
     }
 
     private static List<Dial> vignette() {
@@ -115,10 +111,7 @@ final class LensLooks {
                                 alike("dispersion-1", "samples", 1)));
         return Look.atRest("spectrum", new Rgb(), new Dispersion(), new Vignette())
                 .withNote("Spreads the picture into a continuous spectrum towards the corners.")
-                .withDials(
-                        Stream.of(own, centre("dispersion-1", "vignette-1"), vignette())
-                                .flatMap(List::stream)
-                                .toList());
+                .withDials(Links.dials(own, centre("dispersion-1", "vignette-1"), vignette()));
     }
 
     /** The other way round: what a lens has parted comes together. */
@@ -133,9 +126,7 @@ final class LensLooks {
                 .withNote(
                         "Takes the fringes of a lens out of a picture: red and blue are brought"
                                 + " back onto green.")
-                .withDials(
-                        Lists.plus(
-                                Lists.plus(own, centre("lens-1").get(0)), centre("lens-1").get(1)));
+                .withDials(Links.dials(own, centre("lens-1")));
     }
 
     private static Dial off(String name, String title, String number, int lane) {

@@ -84,6 +84,15 @@ final class Links {
         return dial(name, title, "", 0, 1, 0, begins, links);
     }
 
+    @SafeVarargs
+    static List<Dial> dials(List<Dial>... some) {
+        List<Dial> all = new ArrayList<>();
+        for (List<Dial> each : some) {
+            all.addAll(each);
+        }
+        return List.copyOf(all);
+    }
+
     /** Where the middle of a lens lies, for all the steps that have one. */
     static List<Dial> centre(String... steps) {
         return List.of(centre("x", "across", steps), centre("y", "down", steps));

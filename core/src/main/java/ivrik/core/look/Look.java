@@ -94,6 +94,11 @@ public record Look(
         return title.isEmpty() ? name : title;
     }
 
+    /** All that it is looked for by. */
+    public String words() {
+        return String.join(" ", title, name, note, String.join(" ", tags));
+    }
+
     /** Lanes in the order of their model. */
     public static List<Integer> naturalOrder(int lanes) {
         return IntStream.range(0, lanes).boxed().toList();

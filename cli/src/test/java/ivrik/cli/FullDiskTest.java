@@ -43,7 +43,7 @@ class FullDiskTest {
                                                         "rgb-split",
                                                         "--frames",
                                                         name.matches(".*(mkv|mp4|webm)")
-                                                                ? "0-47"
+                                                                ? "0-15"
                                                                 : "3-3",
                                                         "--overwrite",
                                                         "-o",

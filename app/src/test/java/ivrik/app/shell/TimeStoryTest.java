@@ -11,11 +11,16 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.sampling.Resample;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Shift;
 import ivrik.core.treatment.Tiles;
+import ivrik.media.decode.MovieReader;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
+import ivrik.media.encode.MovieWriter;
+import ivrik.media.encode.Quality;
 
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
@@ -41,6 +46,7 @@ class TimeStoryTest {
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media");
 
     private static final FrameRange ABOUT_THE_CUT = new FrameRange(86, 97);
+    private static final Size CLIP = new Size(640, 360);
     private static final Size SMALL = new Size(320, 180);
     private static final FrameRange ACROSS_THE_CUT = new FrameRange(94, 97);
 
@@ -141,10 +147,8 @@ class TimeStoryTest {
     }
 
     private void bringInBothShots(Driver d) throws IOException {
-        for (String name : List.of("tram.webm", "lanterns.webm", "register-chart.png")) {
-            Files.copy(DEMO.resolve(name), folder.resolve(name));
-        }
-        d.files.footage = List.of(folder.resolve("tram.webm"), folder.resolve("lanterns.webm"));
+        Files.copy(DEMO.resolve("register-chart.png"), folder.resolve("register-chart.png"));
+        d.files.footage = List.of(small("tram"), small("lanterns"));
         d.key(KeyCode.CONTROL, KeyCode.I);
         Driver.until(
                 "both are in",
@@ -154,6 +158,24 @@ class TimeStoryTest {
         d.settle();
         Driver.run(() -> d.window.view().frame.set(92));
         d.settle();
+    }
+
+    /** A clip of the demo with all its frames, for it is time that is looked at, at a fraction of its size. */
+    private Path small(String name) {
+        Path file = folder.resolve(name + ".mkv");
+        try (MovieReader movie = new MovieReader(DEMO.resolve(name + ".webm"), Workers.shared());
+                MovieWriter writer =
+                        new MovieWriter(
+                                file,
+                                MovieWriter.Options.of(
+                                        Forms.FFV1, Quality.GOOD, CLIP, movie.rate()),
+                                Workers.shared())) {
+            for (long n = 0; n < movie.frames(); n++) {
+                writer.picture(Resample.to(movie.frame(n), CLIP, Workers.shared()));
+            }
+            writer.finish();
+        }
+        return file;
     }
 
     private static void burstOnTheCut(Driver d) {

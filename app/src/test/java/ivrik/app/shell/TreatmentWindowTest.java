@@ -11,6 +11,11 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Reach.Tones;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Size;
+import ivrik.core.sampling.Resample;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.DirectionalBlur;
 import ivrik.core.treatment.Dispersion;
@@ -23,6 +28,8 @@ import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Pins;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
+import ivrik.media.decode.MovieReader;
+import ivrik.media.encode.StillWriter;
 
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
@@ -32,6 +39,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Region;
 
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -48,13 +56,26 @@ class TreatmentWindowTest {
     private static final Path TRAM =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
 
+    @TempDir static Path pictures;
+    private static Path still;
+
     @TempDir Path folder;
     private Driver d;
+
+    /** A frame of the tram, small, for what is shown of it is the same at every size. */
+    @BeforeAll
+    static void oneSmallFrame() {
+        still = pictures.resolve("tram.png");
+        try (MovieReader movie = new MovieReader(TRAM, Workers.shared())) {
+            Frame small = Resample.to(movie.frame(40), new Size(640, 360), Workers.shared());
+            StillWriter.write(small, still, Depth.INT8, Workers.shared());
+        }
+    }
 
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        Driver.run(() -> d.window.take(List.of(TRAM)));
+        Driver.run(() -> d.window.take(List.of(still)));
         Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
         Driver.run(() -> d.window.view().frame.set(40));
         d.settle();

@@ -19,6 +19,9 @@ class TurnedGaussianTest {
     private static final int WIDTH = 61;
     private static final int HEIGHT = 47;
 
+    /** Of the rows, for the sums in double precision take long; the first and the last are among them. */
+    private static final int EVERY = 2;
+
     private static Plane hard() {
         Random random = new Random(5);
         float[] samples = new float[WIDTH * HEIGHT];
@@ -47,7 +50,7 @@ class TurnedGaussianTest {
             }
         }
         double[][] out = new double[HEIGHT][WIDTH];
-        for (int y = 0; y < HEIGHT; y++) {
+        for (int y = 0; y < HEIGHT; y += EVERY) {
             for (int x = 0; x < WIDTH; x++) {
                 double total = 0;
                 for (int j = -reach; j <= reach; j++) {
@@ -78,7 +81,7 @@ class TurnedGaussianTest {
                     TurnedGaussian.of(in, along, across, degrees, fill, WORKERS).toPlane(WORKERS);
             double[][] wanted = exact(in, along, across, degrees, fill);
             double worst = 0;
-            for (int y = 0; y < HEIGHT; y++) {
+            for (int y = 0; y < HEIGHT; y += EVERY) {
                 for (int x = 0; x < WIDTH; x++) {
                     worst = Math.max(worst, Math.abs(out.at(x, y) - wanted[y][x]));
                 }

@@ -1,14 +1,11 @@
 package ivrik.cli;
 
 import ivrik.core.json.LookJson;
-import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
+import ivrik.core.look.MeasuredLens;
 import ivrik.core.measure.LensMatch;
-import ivrik.core.motion.Value;
 import ivrik.core.picture.Plane;
-import ivrik.core.separation.Rgb;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Lens;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.decode.Footage;
 import ivrik.media.file.SafeFile;
@@ -113,16 +110,9 @@ final class LensCommand implements Runnable {
     }
 
     private Look look(Map<String, LensMatch.Fit> fits) {
-        return Look.atRest(off ? "lens-off" : "lens", new Rgb(), new Lens())
-                .withNote("Measured on frame " + frame + " of " + input.getFileName() + ".")
-                .withAmounts(0, 0, a -> amounts(a, fits.get("red")))
-                .withAmounts(0, 2, a -> amounts(a, fits.get("blue")));
-    }
-
-    private Amounts amounts(Amounts rest, LensMatch.Fit fit) {
-        double by = off ? -PER_CENT : PER_CENT;
-        return rest.with("k0", Value.of(by * fit.k0()))
-                .with("k1", Value.of(by * fit.k1()))
-                .with("k2", Value.of(by * fit.k2()));
+        String picture = input.getFileName() + ", frame " + frame;
+        return off
+                ? MeasuredLens.off(fits.get("red"), fits.get("blue"), picture)
+                : MeasuredLens.on(fits.get("red"), fits.get("blue"), picture);
     }
 }

@@ -2,6 +2,7 @@ package ivrik.cli;
 
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
+import ivrik.core.render.Advice;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
@@ -19,6 +20,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.LongConsumer;
+import java.util.stream.Stream;
 
 /** Where and how pictures leave: shared by {@code apply} and {@code render}. */
 final class OutputOptions {
@@ -129,6 +131,7 @@ final class OutputOptions {
                         Workers.shared(),
                         saying(range, err),
                         Cancel.NEVER);
-        words.forEach(word -> err.println("ivrik: note: " + word));
+        Stream.concat(words.stream(), Advice.at(project, range.first(), scale).stream())
+                .forEach(word -> err.println("ivrik: note: " + word));
     }
 }

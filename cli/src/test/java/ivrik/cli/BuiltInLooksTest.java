@@ -53,6 +53,29 @@ class BuiltInLooksTest extends Commanded {
         assertThat(err).contains("grille, slot, triad, own-picture").contains("'round'");
     }
 
+    @Test
+    void aMaskThatIsTooFineForThePixelsIsSaidWithTheNextCleanPitch() throws IOException {
+        String in = picture8("a.png", false).toString();
+        String to = folder.resolve("to.png").toString();
+        assertThat(ivrik("apply", in, "--look", "tube", "--set", "strength=1", "-o", to)).isZero();
+        assertThat(err).doesNotContain("pitch");
+        assertThat(
+                        ivrik(
+                                "apply",
+                                in,
+                                "--look",
+                                "tube",
+                                "--set",
+                                "strength=1",
+                                "--set",
+                                "pitch=2.2",
+                                "--overwrite",
+                                "-o",
+                                to))
+                .isZero();
+        assertThat(err).contains("note: ", "2.2 px", "2.5 px is the next clean pitch");
+    }
+
     private int masked(Path in, String word) {
         String to = folder.resolve(word + ".png").toString();
         return ivrik("apply", in.toString(), "--look", "tube", "--set", "mask=" + word, "-o", to);

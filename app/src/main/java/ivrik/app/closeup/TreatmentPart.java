@@ -10,10 +10,12 @@ import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.Steps;
+import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.shape.Shape;
 import ivrik.app.shape.Shapes;
 import ivrik.app.theme.Palette;
+import ivrik.core.look.HalationParts;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
@@ -85,6 +87,7 @@ final class TreatmentPart extends VBox implements Part {
             getChildren().add(new DialsPart(session, view, look, showers));
         }
         getChildren().add(new LaneNumbers(session, view, LaneEdits.shares(state), d, showers));
+        getChildren().add(advice());
         for (Option option : d.options()) {
             getChildren().add(option(option));
         }
@@ -108,6 +111,9 @@ final class TreatmentPart extends VBox implements Part {
             getChildren().add(seed);
         }
         getChildren().add(where(step));
+        if (HalationParts.canOpen(look, step.id())) {
+            getChildren().add(open(step.id()));
+        }
         if (!step.isWhole()) {
             getChildren().add(among());
         }
@@ -133,6 +139,46 @@ final class TreatmentPart extends VBox implements Part {
     private static Label unit(Description d) {
         String unit = d.main().unit();
         return quiet(unit.equals("px") ? "pixels" : unit.equals("deg") ? "degrees" : unit);
+    }
+
+    /** Where the size of the sequence does not let all of it show. */
+    private Node advice() {
+        Label label = quiet("");
+        label.setId("advice");
+        label.setWrapText(true);
+        label.managedProperty().bind(label.visibleProperty());
+        showers.add(
+                state -> {
+                    String word =
+                            Values.settings(session, 0, view.frame.get())
+                                    .flatMap(
+                                            settings ->
+                                                    state.step()
+                                                            .orElseThrow()
+                                                            .kind()
+                                                            .advice(
+                                                                    settings,
+                                                                    state.project()
+                                                                            .sequence()
+                                                                            .size(),
+                                                                    1))
+                                    .orElse("");
+                    label.setText("At this size " + word);
+                    label.setVisible(!word.isEmpty());
+                });
+        return label;
+    }
+
+    private Node open(String id) {
+        Button button = new Button("Open into its parts");
+        button.getStyleClass().add("plain");
+        button.setId("open-parts");
+        button.setTooltip(
+                new Tooltip(
+                        "Puts the treatments that it is made of in its place, each open to change;"
+                                + " the picture stays the same"));
+        button.setOnAction(e -> steps.open(id));
+        return button;
     }
 
     /** Where on the road it is done. */

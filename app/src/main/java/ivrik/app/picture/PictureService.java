@@ -340,6 +340,11 @@ public final class PictureService {
                 workers);
     }
 
+    /** A frame of a source as it is, in the calling thread. */
+    public Frame original(Plan.Picture picture) {
+        return reading.media.frame(picture, picture.source().size());
+    }
+
     /** A small picture of one frame of a source, in the calling thread. */
     public Shown thumbnail(Source source, long frame, Size size) {
         Size shown = source.size().fitInto(size);

@@ -9,7 +9,7 @@ import ivrik.core.project.Project;
 
 import java.util.function.UnaryOperator;
 
-/** Looks laid on the selected layer: in the place of the one on the desk, or over it as one more. */
+/** Looks laid on the selected layer: in the place of the one on the desk, or as one more. */
 public final class Laying {
     private final Session session;
     private final View view;
@@ -21,8 +21,18 @@ public final class Laying {
 
     /** How it is laid. */
     public enum How {
-        INSTEAD,
-        OVER
+        /** In the place of the one on the desk. */
+        INSTEAD("Use "),
+        /** After the one on the desk. */
+        OVER("Lay over "),
+        /** Before all others. */
+        FIRST("Lay first ");
+
+        private final String word;
+
+        How(String word) {
+            this.word = word;
+        }
     }
 
     /** What laying a look makes of the project; its bursts stand on what is near the present frame. */
@@ -31,7 +41,7 @@ public final class Laying {
         if (how == How.INSTEAD) {
             return session.lookChange(standing);
         }
-        int at = session.state().lookNumber();
+        int at = how == How.FIRST ? 0 : session.state().lookNumber() + 1;
         return project ->
                 session.state()
                         .layer()
@@ -40,8 +50,9 @@ public final class Laying {
                                         project.withLayer(
                                                 layer.id(),
                                                 l ->
-                                                        Arrange.withNewLook(l, l.freeLookId(), at)
-                                                                .withLook(at + 1, standing)))
+                                                        Arrange.withNewLook(
+                                                                        l, l.freeLookId(), at - 1)
+                                                                .withLook(at, standing)))
                         .orElse(project);
     }
 
@@ -55,9 +66,8 @@ public final class Laying {
     /** Lays a look, has it on the desk, and shows its dials. */
     public void lay(Look look, How how) {
         String id = session.state().layer().map(Layer::freeLookId).orElse("");
-        session.edit(
-                (how == How.INSTEAD ? "Use " : "Lay over ") + look.shownName(), change(look, how));
-        if (how == How.OVER) {
+        session.edit(how.word + look.shownName(), change(look, how));
+        if (how != How.INSTEAD) {
             session.selectLook(id);
         }
         if (!look.dials().isEmpty()) {

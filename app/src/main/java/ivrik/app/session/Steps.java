@@ -1,10 +1,13 @@
 package ivrik.app.session;
 
 import ivrik.core.look.Amounts;
+import ivrik.core.look.HalationParts;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
+import ivrik.core.project.Arrange;
+import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.treatment.Description;
@@ -107,6 +110,29 @@ public final class Steps {
                     case FINISH -> "To the picture after the lanes";
                 },
                 l -> l.withStepIn(section, id, lane));
+    }
+
+    /** Puts the parts that a treatment is made of in its place, and has them on the desk. */
+    public void open(String id) {
+        Look look = session.state().look().orElse(null);
+        if (look == null || !HalationParts.canOpen(look, id)) {
+            return;
+        }
+        List<Look> looks = HalationParts.opened(look, id);
+        int number = session.state().lookNumber();
+        Layer layer = session.state().layer().orElseThrow();
+        Layer opened = layer.withLook(number, l -> looks.getFirst());
+        for (int i = 1; i < looks.size(); i++) {
+            Look next = looks.get(i);
+            opened =
+                    Arrange.withNewLook(opened, opened.freeLookId(), number + i - 1)
+                            .withLook(number + i, l -> next);
+        }
+        Layer changed = opened;
+        session.edit(
+                "Open " + title(look, id), project -> project.withLayer(layer.id(), l -> changed));
+        int parts = looks.indexOf(looks.stream().filter(HalationParts::areParts).findFirst().get());
+        session.selectLook(changed.looks().get(number + parts).id());
     }
 
     private static String title(Look look, String step) {

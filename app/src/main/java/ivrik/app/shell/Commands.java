@@ -177,6 +177,7 @@ final class Commands extends CommandMenu {
         add("New solid", null, work::newSolid);
         add("New span over all", key(KeyCode.N, SHIFT), work::newSpan, this::any);
         add("Show the layer", key(KeyCode.Q), () -> face(Face.LAYER), this::any);
+        add("Match a lens...", null, () -> window.sheetWork().lens(), this::any);
         add("Sequence...", null, () -> window.sheetWork().sequence(), this::any);
         add("Trim the sequence to what the moves leave covered", null, work::trim, this::any);
     }

@@ -94,7 +94,9 @@ public final class MainWindow {
                         this::showRegister,
                         this::showFaults);
         player = new Player(session, view, pictures.service(), pictures::play);
-        sheetWork = new SheetWork(session, sheets, remembered, pictures.service());
+        sheetWork =
+                new SheetWork(
+                        session, view, laying, sheets, remembered, pictures.service(), palette);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
         tray =

@@ -1,12 +1,21 @@
 package ivrik.app.shell;
 
 import ivrik.app.picture.PictureService;
+import ivrik.app.session.Laying;
+import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
+import ivrik.app.session.View;
 import ivrik.app.sheet.Command;
 import ivrik.app.sheet.CommandList;
+import ivrik.app.sheet.LensSheet;
 import ivrik.app.sheet.MemorySheet;
 import ivrik.app.sheet.SequenceSheet;
 import ivrik.app.sheet.Sheets;
+import ivrik.app.theme.Palette;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Source;
+
+import javafx.beans.property.ObjectProperty;
 
 import java.util.List;
 import java.util.stream.Stream;
@@ -14,12 +23,25 @@ import java.util.stream.Stream;
 /** The sheets that commands bring up. */
 final class SheetWork {
     private final Session session;
+    private final View view;
+    private final Laying laying;
     private final Sheets sheets;
     private final Remembered remembered;
     private final PictureService service;
+    private final ObjectProperty<Palette> palette;
 
-    SheetWork(Session session, Sheets sheets, Remembered remembered, PictureService service) {
+    SheetWork(
+            Session session,
+            View view,
+            Laying laying,
+            Sheets sheets,
+            Remembered remembered,
+            PictureService service,
+            ObjectProperty<Palette> palette) {
         this.session = session;
+        this.view = view;
+        this.laying = laying;
+        this.palette = palette;
         this.sheets = sheets;
         this.remembered = remembered;
         this.service = service;
@@ -28,6 +50,37 @@ final class SheetWork {
     void sequence() {
         SequenceSheet sheet = new SequenceSheet(session, sheets);
         sheets.show(sheet, sheet.first());
+    }
+
+    /** Measures the lens of the selected layer's picture at the present frame. */
+    void lens() {
+        Layer layer = session.state().layer().orElseThrow();
+        long frame = view.frame.get();
+        Plans plans = session.plans();
+        String name =
+                layer.clipAt(frame)
+                        .flatMap(c -> session.project().source(c.source()))
+                        .map(Source::name)
+                        .orElse(layer.name());
+        LensSheet sheet =
+                new LensSheet(
+                        name + ", frame " + frame,
+                        cancel ->
+                                plans.of(frame, cancel).layers().stream()
+                                        .filter(l -> l.id().equals(layer.id()))
+                                        .flatMap(l -> l.picture().stream())
+                                        .findFirst()
+                                        .map(service::original),
+                        session.project().layers(),
+                        layer,
+                        (look, on, how) -> {
+                            session.selectLayer(on.id());
+                            laying.lay(look, how);
+                        },
+                        palette,
+                        sheets);
+        sheets.show(sheet, sheet.first());
+        sheets.onAway(sheet::forget);
     }
 
     /** Says how much of memory pictures may take, and lets it be changed. */

@@ -17,16 +17,23 @@ import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Treatment;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.Export;
+import ivrik.media.encode.Forms;
 import ivrik.media.encode.StillWriter;
 
 import javafx.animation.AnimationTimer;
 import javafx.geometry.Point2D;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
@@ -54,6 +61,9 @@ final class Shots {
     private static final int TREATMENT_EDITS = 4;
 
     private static final Path COPY = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
+
+    /** Of what is only prepared for the next. */
+    private static final Path NO_FILE = Path.of("");
 
     private record Shot(Path file, Consumer<MainWindow> prepare) {}
 
@@ -90,18 +100,11 @@ final class Shots {
                     w.view().frame.set(112);
                 });
         shot(
-                "two-panes",
+                "split-and-close",
                 w -> {
                     w.view().darkroom.set(true);
                     w.view().surround.set(Surround.BLACK);
                     w.view().frame.set(92);
-                    w.view().twoPanes.set(true);
-                    w.view().paneB.set(Show.DIFFERENCE);
-                });
-        shot(
-                "split-and-close",
-                w -> {
-                    w.view().twoPanes.set(false);
                     w.view().split.set(0.52);
                     w.view().zoom.set(4);
                     w.view().centre.set(new Point2D(0.5, 0.42));
@@ -220,6 +223,15 @@ final class Shots {
                     w.commandList();
                     ((TextField) w.sheets().lookup("#command-search")).setText("grain");
                 });
+        shots.add(
+                new Shot(
+                        NO_FILE,
+                        w -> {
+                            w.sheets().away();
+                            w.projects().startNew();
+                            w.take(List.of(fringed()));
+                        }));
+        shot("lens", w -> w.sheetWork().lens());
         shot(
                 "welcome",
                 w -> {
@@ -273,6 +285,25 @@ final class Shots {
                 .allMatch(n -> ((ImageView) n).getImage() != null);
     }
 
+    private static boolean isMeasuring(Stage stage) {
+        return stage.getScene().getRoot().lookup("#lens-word") instanceof Label word
+                && word.getText().startsWith("Measuring");
+    }
+
+    /** A frame of the tram as a poor lens shows it. */
+    private static Path fringed() {
+        Path tram = COPY.resolve("media/tram.webm");
+        Path fringed = COPY.resolve("poor-lens.png");
+        Look look = BuiltInLooks.named("lens-fringe").withDial("amount", 0.6).withDial("smear", 0);
+        Project project = Import.project(Import.source(tram, "tram"), look);
+        Export.run(
+                Export.Order.of(project, fringed, Forms.PNG).withRange(new FrameRange(60, 60)),
+                Workers.shared(),
+                done -> {},
+                Cancel.NEVER);
+        return fringed;
+    }
+
     private void shot(String name, Consumer<MainWindow> prepare) {
         shots.add(new Shot(folder.resolve(name + ".png"), prepare));
     }
@@ -309,9 +340,12 @@ final class Shots {
                     }
                     now.prepare.accept(window);
                 }
-                waited = window.isSettled() && tilesAreThere(stage) ? waited + 1 : 0;
+                boolean there = window.isSettled() && tilesAreThere(stage) && !isMeasuring(stage);
+                waited = there ? waited + 1 : 0;
                 if (waited > SETTLED_PULSES) {
-                    take(stage, now.file);
+                    if (!now.file.equals(NO_FILE)) {
+                        take(stage, now.file);
+                    }
                     now = null;
                 }
             }

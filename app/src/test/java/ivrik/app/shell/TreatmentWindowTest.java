@@ -21,9 +21,11 @@ import ivrik.core.treatment.DirectionalBlur;
 import ivrik.core.treatment.Dispersion;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.Halation;
 import ivrik.core.treatment.KernelFilter;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Mask;
+import ivrik.core.treatment.Phosphors;
 import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Pins;
 import ivrik.core.treatment.Treatment;
@@ -50,6 +52,7 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /** Columns, cells, close-ups and handles of treatments, by keyboard and mouse. */
 class TreatmentWindowTest {
@@ -261,6 +264,30 @@ class TreatmentWindowTest {
         assertThat(d.text("#register")).startsWith("out of register");
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(amounts(1, 2).value("angle").rest()).isZero();
+    }
+
+    @Test
+    void aHalationIsOpenedIntoItsPartsAndShowsTheSame() {
+        add(new Halation());
+        int[] before = d.pixels(d.find("PicturePane"));
+        Driver.run(() -> ((ButtonBase) d.look("#open-parts")).fire());
+        d.settle();
+        assertThat(columns())
+                .containsExactly("linear-light", "highlights", "spread-light", "linear-light");
+        int[] after = d.pixels(d.find("PicturePane"));
+        long apart = IntStream.range(0, after.length).filter(i -> after[i] != before[i]).count();
+        assertThat(apart).as("but for what rounds to the next code").isLessThan(after.length / 500);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(columns()).containsExactly("shift", "halation");
+    }
+
+    @Test
+    void aMaskThatIsTooFineIsSaidWithTheNextCleanPitch() {
+        add(new Phosphors());
+        assertThat(d.find("#advice").isVisible()).isFalse();
+        set(1, 0, "pitch", 1.8);
+        d.settle();
+        assertThat(d.text("#advice")).contains("does not show", "2.5 px is the next clean pitch");
     }
 
     @Test

@@ -4,7 +4,9 @@ import ivrik.core.filter.Gaussian;
 import ivrik.core.filter.Moved;
 import ivrik.core.filter.RadialWarp;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Resample;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.threads.Workers;
 
@@ -39,10 +41,15 @@ public final class LensMatch {
     /** A match that is less sure at the corner is none, in pixels. */
     private static final double LEAST_SURE_PX = 1.5;
 
+    private static final int CURVE_STEPS = 20;
+
+    /** No copy is smaller: it would have too few blocks. */
+    private static final int SMALLEST_WIDTH = 320;
+
     private LensMatch() {}
 
     /**
-     * One block.
+     * One block, or one place on a curve.
      *
      * @param r how far out it lies, in half diagonals
      * @param outPx how much further out the channel is there than the one that is held, in pixels
@@ -55,11 +62,20 @@ public final class LensMatch {
      *
      * @param cornerPx how far out the channel is at the corner, in pixels
      * @param surePx the standard deviation of that
+     * @param points the blocks
+     * @param curve the curve itself, from the middle to the corner in even steps
      */
     public record Fit(
-            double k0, double k1, double k2, double cornerPx, double surePx, List<Point> points) {
+            double k0,
+            double k1,
+            double k2,
+            double cornerPx,
+            double surePx,
+            List<Point> points,
+            List<Point> curve) {
         public Fit {
             points = List.copyOf(points);
+            curve = List.copyOf(curve);
         }
 
         /** How far out the channel is at a radius, in half diagonals too. */
@@ -70,12 +86,27 @@ public final class LensMatch {
 
     /**
      * How a channel lies to another of the same size; empty where the picture has too little structure to say.
+     * Wide displacements are found in small copies of the picture first.
      */
     public static Optional<Fit> between(Plane held, Plane other, Workers workers) {
+        Fit begin = new Fit(0, 0, 0, 0, 0, List.of(), List.of());
+        if (held.width() / 2 >= SMALLEST_WIDTH) {
+            Size small = new Size(held.width() / 2, Math.max(1, held.height() / 2));
+            begin =
+                    between(
+                                    Resample.to(held, small, workers),
+                                    Resample.to(other, small, workers),
+                                    workers)
+                            .orElse(begin);
+        }
+        return refined(begin, held, other, workers);
+    }
+
+    private static Optional<Fit> refined(Fit begin, Plane held, Plane other, Workers workers) {
         Plane from = soft(held, workers);
         Plane to = soft(other, workers);
         double half = Math.hypot(held.width(), held.height()) / 2;
-        Fit fit = new Fit(0, 0, 0, 0, 0, List.of());
+        Fit fit = begin;
         for (int round = 0; round < ROUNDS; round++) {
             List<Point> points = points(moved(from, fit, half, workers), to, fit, half);
             Optional<Fit> next = fitted(points, half);
@@ -221,17 +252,17 @@ public final class LensMatch {
             }
             k = LeastSquares.times(inverse, with);
         }
-        double[] corner = terms(1);
-        double variance = dot(corner, LeastSquares.times(inverse, corner));
         double scatter = Math.max(1, chi / Math.max(1, points.size() - 3));
+        List<Point> curve = new ArrayList<>();
+        for (int i = 0; i <= CURVE_STEPS; i++) {
+            double r = (double) i / CURVE_STEPS;
+            double[] v = terms(r);
+            double variance = scatter * dot(v, LeastSquares.times(inverse, v));
+            curve.add(new Point(r, half * dot(k, v), half * Math.sqrt(Math.max(0, variance))));
+        }
+        Point corner = curve.getLast();
         return Optional.of(
-                new Fit(
-                        k[0],
-                        k[1],
-                        k[2],
-                        half * dot(k, corner),
-                        half * Math.sqrt(Math.max(0, variance) * scatter),
-                        points));
+                new Fit(k[0], k[1], k[2], corner.outPx(), corner.surePx(), points, curve));
     }
 
     private static double[] terms(double r) {

@@ -1,7 +1,6 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.TransferTable;
-import ivrik.core.filter.Halo;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
@@ -18,15 +17,6 @@ import java.util.List;
  * of that as is kept is taken away, so that all of it leaves the mean light as it was.
  */
 public final class Halation implements PictureTreatment {
-    /** Linear light of a middle grey. */
-    private static final double MIDDLE_GREY = 0.18;
-
-    /** The threshold is soft for so many stops below and above it. */
-    private static final double SOFT_STOPS = 0.5;
-
-    /** A radius is so many sigmas. */
-    private static final double RADIUS_SIGMAS = 2;
-
     /** Less light than this is none: 16-bit codes of the darkest tones lie further apart. */
     private static final float LEAST_LIGHT = 1e-6f;
 
@@ -60,36 +50,32 @@ public final class Halation implements PictureTreatment {
         List<Plane> before = picture.toPlanes(workers);
         TransferTable in = TransferTable.toLinear(context.colour().transfer());
         TransferTable out = TransferTable.fromLinear(context.colour().transfer());
-        Knee knee = new Knee(MIDDLE_GREY * StrictMath.pow(2, settings.number("threshold")));
-        float keep = (float) settings.share("keep");
+        Knee knee = Knee.stopsOverGrey(settings.number("threshold"));
         String[] channels = {"red", "green", "blue"};
         List<Rows> after = new ArrayList<>();
         for (int c = 0; c < channels.length; c++) {
             Plane plane = before.get(c);
             double weight = settings.share("strength") * settings.share(channels[c]);
             double fall = 1 - settings.share("fall") * c / (channels.length - 1);
-            double sigma = settings.number("radius") * fall * context.scale() / RADIUS_SIGMAS;
+            double sigma = SpreadLight.sigma(settings.number("radius") * fall, context.scale());
             if (weight == 0 || sigma == 0) {
                 after.add(Rows.of(plane));
                 continue;
             }
-            float by = (float) (keep > 0 ? Math.min(1, weight) : weight);
-            Plane bright = knee.above(plane, in).toPlane(workers);
+            Plane bright = bright(plane, knee, in).toPlane(workers);
             if (bright.isFlat(bright.at(0, 0))) {
                 after.add(Rows.of(plane));
                 continue;
             }
-            Rows spread = Halo.of(bright, sigma, settings.share("tail"), EdgeFill.MIRROR, workers);
             Rows gained =
-                    PlaneRows.of(
+                    SpreadLight.gained(
                             bright,
-                            spread,
-                            (was, is, gain, n) -> {
-                                for (int i = 0; i < n; i++) {
-                                    float more = is[i] - was[i];
-                                    gain[i] = by * (more > 0 ? more : keep * more);
-                                }
-                            });
+                            sigma,
+                            settings.share("tail"),
+                            weight,
+                            settings.share("keep"),
+                            EdgeFill.MIRROR,
+                            workers);
             after.add(PlaneRows.of(plane, gained, (v, gain, o, n) -> add(v, gain, o, n, in, out)));
         }
         return ColourRows.of(after);
@@ -126,27 +112,13 @@ public final class Halation implements PictureTreatment {
         return true;
     }
 
-    /** What lies above a threshold in linear light: nothing, then a parabola, then a straight line. */
-    private record Knee(float low, float high) {
-        Knee(double threshold) {
-            this(
-                    (float) (threshold * StrictMath.pow(2, -SOFT_STOPS)),
-                    (float) (threshold * StrictMath.pow(2, SOFT_STOPS)));
-        }
-
-        Rows above(Plane plane, TransferTable linear) {
-            return PlaneRows.of(
-                    plane,
-                    (values, above, n) -> {
-                        System.arraycopy(values, 0, above, 0, n);
-                        linear.apply(above, n);
-                        float width = high - low;
-                        for (int i = 0; i < n; i++) {
-                            float over = Math.max(0, above[i] - low);
-                            float soft = Math.min(over, width);
-                            above[i] = soft * soft / (2 * width) + (over - soft);
-                        }
-                    });
-        }
+    private static Rows bright(Plane plane, Knee knee, TransferTable linear) {
+        return PlaneRows.of(
+                plane,
+                (values, light, n) -> {
+                    System.arraycopy(values, 0, light, 0, n);
+                    linear.apply(light, n);
+                    knee.above(light, n);
+                });
     }
 }

@@ -9,6 +9,7 @@ import ivrik.core.filter.Warp;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Size;
 
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -124,6 +125,35 @@ public final class Phosphors implements PictureTreatment {
                                                 context.scale(),
                                                 context.colour())));
         return light.of(picture);
+    }
+
+    @Override
+    public Optional<String> advice(Settings settings, Size size, double scale) {
+        double pitch = settings.number("pitch");
+        double clean = Math.ceil(CLEAR_PX / scale * 10) / 10;
+        boolean masked = settings.number("mask") > 0 && !PhosphorMask.isOwnPicture(settings);
+        if (masked && pitch < clean) {
+            return Optional.of(
+                    String.format(
+                            Locale.ROOT,
+                            "a mask with a pitch of %.1f px is finer than the pixels and %s;"
+                                    + " %.1f px is the next clean pitch",
+                            pitch,
+                            seen(pitch * scale) == 0 ? "does not show" : "is faded",
+                            clean));
+        }
+        double lines = settings.number("lines");
+        double most = Math.floor(size.height() * scale / CLEAR_PX);
+        if (settings.number("scan") > 0 && lines > most) {
+            return Optional.of(
+                    String.format(
+                            Locale.ROOT,
+                            "%.0f lines lie closer than the pixels can show; %.0f or fewer are"
+                                    + " clean",
+                            lines,
+                            most));
+        }
+        return Optional.empty();
     }
 
     /**

@@ -4,6 +4,7 @@ import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
@@ -53,5 +54,16 @@ public sealed interface Treatment permits LaneTreatment, PictureTreatment {
      */
     default ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return before;
+    }
+
+    /**
+     * Where the size of the picture does not let it show what is set: a word on that, and on the next
+     * setting that shows. Empty where all shows.
+     *
+     * @param size of the full-size sequence
+     * @param scale pixels of the picture to one of the full-size sequence
+     */
+    default Optional<String> advice(Settings settings, Size size, double scale) {
+        return Optional.empty();
     }
 }

@@ -27,6 +27,7 @@ public final class Treatments {
                     new ZoomBlur(),
                     new SpinBlur(),
                     new Bandwidth(),
+                    new SpreadLight(),
                     new UnsharpMask(),
                     new MinMax(),
                     new MedianFilter(),
@@ -37,6 +38,7 @@ public final class Treatments {
                     new Invert(),
                     new Halftone(),
                     new RollingBar(),
+                    new Highlights(),
                     new Threshold(),
                     new Posterise(),
                     new Grain(),
@@ -52,6 +54,7 @@ public final class Treatments {
                     new GradientMap(),
                     new BrokenBlocks(),
                     new LowResolution(),
+                    new LinearLight(),
                     new Exposure(),
                     new PictureCurve(),
                     new Saturation());

@@ -21,23 +21,34 @@ class LensMatchTest {
 
     /** Soft discs at random, seen through a lens: a place shows what lies where it comes from. */
     private static Plane scene(double k0, double k1, double gain, double noise, long seed) {
+        return scene(1, k0, k1, gain, noise, seed);
+    }
+
+    /**
+     * @param times how much larger in both directions, with edges as soft as ever
+     */
+    private static Plane scene(
+            int times, double k0, double k1, double gain, double noise, long seed) {
+        int w = times * W;
+        int h = times * H;
+        double half = times * HALF;
         Random random = new Random(11);
         double[][] discs = new double[110][4];
         for (double[] disc : discs) {
-            disc[0] = random.nextDouble() * W;
-            disc[1] = random.nextDouble() * H;
-            disc[2] = 6 + 20 * random.nextDouble();
+            disc[0] = random.nextDouble() * w;
+            disc[1] = random.nextDouble() * h;
+            disc[2] = times * (6 + 20 * random.nextDouble());
             disc[3] = random.nextDouble() - 0.4;
         }
         Random grain = new Random(seed);
-        Plane plane = Plane.of(W, H);
-        for (int y = 0; y < H; y++) {
-            for (int x = 0; x < W; x++) {
-                double dx = x + 0.5 - W / 2.0;
-                double dy = y + 0.5 - H / 2.0;
-                double back = back(Math.hypot(dx, dy) / HALF, k0, k1);
-                double px = W / 2.0 + dx * back;
-                double py = H / 2.0 + dy * back;
+        Plane plane = Plane.of(w, h);
+        for (int y = 0; y < h; y++) {
+            for (int x = 0; x < w; x++) {
+                double dx = x + 0.5 - w / 2.0;
+                double dy = y + 0.5 - h / 2.0;
+                double back = back(Math.hypot(dx, dy) / half, k0, k1);
+                double px = w / 2.0 + dx * back;
+                double py = h / 2.0 + dy * back;
                 double v = 0.4;
                 for (double[] disc : discs) {
                     double far = Math.hypot(px - disc[0], py - disc[1]) - disc[2];
@@ -82,6 +93,22 @@ class LensMatchTest {
             assertThat(HALF * fit.out(r))
                     .isCloseTo(HALF * r * (k0 + k1 * r * r), within(tolerance));
         }
+    }
+
+    /** Twenty times as wide as a lens parts them, it is still found, and not taken for something near. */
+    @Test
+    void wideDisplacementsAreFoundToo() {
+        double k0 = 0.03;
+        double k1 = -0.01;
+        Plane held = scene(3, 0, 0, 1, 0, 1);
+        Plane other = scene(3, k0, k1, 1, 0, 2);
+        LensMatch.Fit fit = LensMatch.between(held, other, Workers.shared()).orElseThrow();
+        assertThat(fit.cornerPx()).isCloseTo(3 * HALF * (k0 + k1), within(0.1));
+        LensMatch.Point middle = fit.curve().get(fit.curve().size() / 2);
+        assertThat(middle.outPx())
+                .isCloseTo(
+                        3 * HALF * middle.r() * (k0 + k1 * middle.r() * middle.r()), within(0.1));
+        assertThat(middle.surePx()).isBetween(0.0, 0.1);
     }
 
     @Test

@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.core.Pictured;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -175,5 +176,42 @@ class PhosphorsTest {
         }
         assertThat(worst).isLessThan(0.06);
         assertThat(moved).isGreaterThan(0.1);
+    }
+
+    /** The word that is given is true: at its pitch the mask shows as at any greater one. */
+    @ParameterizedTest
+    @CsvSource({"1, 1.9, does not show, 2.5", "1, 2.4, is faded, 2.5", "0.5, 4.4, is faded, 5.0"})
+    void wherePixelsAreTooCoarseTheNextCleanPitchIsSaid(
+            double scale, double pitch, String how, double clean) {
+        assertThat(advice(pitch, scale).orElseThrow()).contains(how, clean + " px");
+        assertThat(advice(clean, scale)).isEmpty();
+        assertThat(contrast(pitch * scale)).isLessThan(0.9 * contrast(clean * scale));
+    }
+
+    @Test
+    void linesThatAreTooManyAreSaid() {
+        Phosphors phosphors = new Phosphors();
+        Settings settings =
+                Whole.settings(phosphors, Map.of("scan", 50.0, "lines", 100.0), Map.of(), 0);
+        assertThat(phosphors.advice(settings, new Size(W, H), 1).orElseThrow())
+                .contains("100 lines", "80 or fewer");
+        assertThat(phosphors.advice(settings, new Size(W, 250), 1)).isEmpty();
+    }
+
+    private static Optional<String> advice(double pitch, double scale) {
+        Phosphors phosphors = new Phosphors();
+        return phosphors.advice(
+                Whole.settings(phosphors, numbers(80, pitch, 0), Map.of(), 0),
+                new Size(W, H),
+                scale);
+    }
+
+    /** Between the brightest and the darkest red along a row of grey. */
+    private static double contrast(double pitchPx) {
+        Plane red =
+                shown(Whole.flat(W, H, 0.4), numbers(80, pitchPx, 0), "grille", "paid back").get(0);
+        float[] row = java.util.Arrays.copyOf(red.data(), W);
+        java.util.Arrays.sort(row);
+        return row[W - 1] - row[0];
     }
 }

@@ -1,0 +1,41 @@
+package ivrik.core.treatment;
+
+/**
+ * What lies above a threshold: nothing below it, then a parabola, then a straight line. It is soft for half
+ * a stop below and above.
+ *
+ * @param low where it begins
+ * @param high from where on it is straight
+ */
+record Knee(float low, float high) {
+    /** Linear light of a middle grey. */
+    private static final double MIDDLE_GREY = 0.18;
+
+    private static final double SOFT_STOPS = 0.5;
+
+    /** About a threshold of linear light. */
+    private Knee(double threshold) {
+        this(
+                (float) (threshold * StrictMath.pow(2, -SOFT_STOPS)),
+                (float) (threshold * StrictMath.pow(2, SOFT_STOPS)));
+    }
+
+    /** So many stops over middle grey. */
+    static Knee stopsOverGrey(double stops) {
+        return new Knee(MIDDLE_GREY * StrictMath.pow(2, stops));
+    }
+
+    float above(float light) {
+        float width = high - low;
+        float over = Math.max(0, light - low);
+        float soft = Math.min(over, width);
+        return soft * soft / (2 * width) + (over - soft);
+    }
+
+    /** Replaces the first {@code n} values. */
+    void above(float[] light, int n) {
+        for (int i = 0; i < n; i++) {
+            light[i] = above(light[i]);
+        }
+    }
+}

@@ -1,0 +1,100 @@
+package ivrik.core.treatment;
+
+import ivrik.core.filter.Halo;
+import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
+import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Workers;
+
+/**
+ * Spreads light about where it falls and leaves what more arrives than was there, for it to be added to a
+ * picture. Where less arrives, as much of that as is kept is taken away; all of it leaves the mean as it was.
+ */
+public final class SpreadLight implements LaneTreatment {
+    static final Parameter STRENGTH =
+            Parameter.percent("strength", "strength", 0, 400, 100).setting();
+    static final Parameter RADIUS =
+            Parameter.of("radius", "radius", "px", 0, 1000, 24, 1).setting();
+    static final Parameter TAIL = Parameter.percent("tail", "long tail", 0, 100, 60).setting();
+    static final Parameter KEEP = Parameter.percent("keep", "keep the energy", 0, 100, 0).setting();
+
+    /** A radius is so many sigmas. */
+    private static final double RADIUS_SIGMAS = 2;
+
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "spread-light",
+                            "Spread light",
+                            "Leaves only the light that spreads out of a lane's bright places, to"
+                                    + " be added to a picture.",
+                            Group.BLUR,
+                            Control.RULER,
+                            Parameter.amount(0).shown(100, 100),
+                            STRENGTH,
+                            RADIUS,
+                            TAIL,
+                            KEEP)
+                    .with(Trait.SPREADS)
+                    .called("glow", "bloom", "halo", "halation");
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public EdgeFill usualEdgeFill() {
+        return EdgeFill.MIRROR;
+    }
+
+    @Override
+    public Rows apply(Plane lane, Settings settings, Context context) {
+        return gained(
+                lane,
+                sigma(settings.number(RADIUS.name()), context.scale()),
+                settings.share(TAIL.name()),
+                settings.share(STRENGTH.name()),
+                settings.share(KEEP.name()),
+                settings.edgeFill(),
+                context.workers());
+    }
+
+    /**
+     * @param radiusPx of the full-size sequence
+     * @param scale pixels of the picture to one of the full-size sequence
+     */
+    static double sigma(double radiusPx, double scale) {
+        return radiusPx * scale / RADIUS_SIGMAS;
+    }
+
+    /** What more light arrives than was there, by its strength. */
+    static Rows gained(
+            Plane light,
+            double sigma,
+            double tail,
+            double strength,
+            double keep,
+            EdgeFill fill,
+            Workers workers) {
+        if (strength == 0 || sigma == 0 || light.isFlat(light.at(0, 0))) {
+            return Rows.of(Plane.of(light.width(), light.height()));
+        }
+        float kept = (float) keep;
+        float by = (float) (keep > 0 ? Math.min(1, strength) : strength);
+        return PlaneRows.of(
+                light,
+                Halo.of(light, sigma, tail, fill, workers),
+                (was, is, gain, n) -> {
+                    for (int i = 0; i < n; i++) {
+                        float more = is[i] - was[i];
+                        gain[i] = by * (more > 0 ? more : kept * more);
+                    }
+                });
+    }
+
+    @Override
+    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
+        return Blurs.covered(before, settings, 1.5 * settings.number(RADIUS.name()), size);
+    }
+}

@@ -1,0 +1,126 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.Pictured;
+import ivrik.core.json.LookJson;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.HalationParts;
+import ivrik.core.look.Look;
+import ivrik.core.look.Section;
+import ivrik.core.look.Step;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Peg;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.project.LayerLook;
+import ivrik.core.project.Project;
+import ivrik.core.separation.Rgb;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.GaussianBlur;
+import ivrik.core.treatment.Halation;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** A halation opened into its parts shows what it showed in one. */
+class HalationPartsTest {
+    private static final Workers WORKERS = Workers.shared();
+    private static final String ID = "halation-1";
+
+    /** What lies between the parts is rounded to floats of light; that is a third of a 16-bit code at most. */
+    private static final double SAME = 5e-6;
+
+    private static Look shown() {
+        return BuiltInLooks.shelf().stream()
+                .filter(b -> b.look().name().equals("halation"))
+                .findFirst()
+                .orElseThrow()
+                .shownOff();
+    }
+
+    private static Frame picture() {
+        return Frame.opaque(
+                Pictured.smooth(96, 54, 0.3),
+                Pictured.noise(96, 54, 5),
+                Pictured.smooth(96, 54, 2));
+    }
+
+    private static Frame done(List<Look> looks, long frame) {
+        Scene scene = new Scene(picture());
+        Project project = scene.project(looks.getFirst());
+        List<LayerLook> all = new ArrayList<>();
+        for (int i = 0; i < looks.size(); i++) {
+            all.add(new LayerLook("look-" + (i + 1), looks.get(i), true));
+        }
+        Project stacked =
+                project.withLayer(project.layers().getFirst().id(), l -> l.withLooks(all));
+        return scene.renderer(WORKERS).render(Planner.plan(stacked, frame), 1, Cancel.NEVER);
+    }
+
+    private static double apart(Frame a, Frame b) {
+        double worst = 0;
+        for (int c = 0; c < 3; c++) {
+            float[] of = a.colour().get(c).data();
+            float[] other = b.colour().get(c).data();
+            for (int i = 0; i < of.length; i++) {
+                worst = Math.max(worst, Math.abs(of[i] - other[i]));
+            }
+        }
+        return worst;
+    }
+
+    @Test
+    void theLookIsTheSameInPartsAndItsDialsAreNumbers() {
+        Look look = shown().withDial("keep-energy", 1).withDial("tail", 0.3);
+        List<Look> parts = HalationParts.opened(look, ID);
+        assertThat(parts).as("nothing else was in it").hasSize(1);
+        assertThat(apart(done(List.of(look), 3), done(parts, 3))).isLessThan(SAME);
+        assertThat(apart(done(List.of(look), 3), picture())).isGreaterThan(0.01);
+        assertThat(parts.getFirst().steps())
+                .extracting(Step::treatment)
+                .containsExactly("linear-light", "highlights", "spread-light", "linear-light");
+        assertThat(LookJson.read(LookJson.write(parts.getFirst())).look())
+                .isEqualTo(parts.getFirst());
+    }
+
+    @Test
+    void pegsOfItsStrengthMoveTheParts() {
+        Value rising =
+                Value.ZERO.with(new Peg(0, 0, Ease.LINEAR)).with(new Peg(10, 200, Ease.LINEAR));
+        Look look =
+                Look.atRest("one", new Rgb(), new Halation())
+                        .withAmounts(ID, 0, a -> a.with("strength", rising));
+        List<Look> parts = HalationParts.opened(look, ID);
+        for (long frame : new long[] {2, 9}) {
+            assertThat(apart(done(List.of(look), frame), done(parts, frame))).isLessThan(SAME);
+        }
+    }
+
+    @Test
+    void whatElseIsInTheLookIsDoneBeforeOrAfterIt() {
+        Look last =
+                Look.atRest("two", new Rgb(), new GaussianBlur(), new Halation())
+                        .withAmounts("gaussian-1", 0, a -> a.with("radius", Value.of(6)))
+                        .withAmounts(ID, 0, a -> a.with("strength", Value.of(150)));
+        Look first = last.withStepIn(Section.PREPARE, ID, 0);
+        for (Look look : List.of(last, first)) {
+            List<Look> opened = HalationParts.opened(look, ID);
+            assertThat(opened).hasSize(2);
+            assertThat(apart(done(List.of(look), 0), done(opened, 0))).isLessThan(SAME);
+        }
+        assertThat(apart(done(List.of(first), 0), done(List.of(last), 0)))
+                .as("it is not all the same")
+                .isGreaterThan(0.001);
+    }
+
+    @Test
+    void amongOthersItStaysWhole() {
+        Look look = Look.atRest("three", new Rgb(), new Halation(), new Halation(), new Halation());
+        assertThat(HalationParts.canOpen(look, "halation-2")).isFalse();
+        assertThat(HalationParts.canOpen(look, "halation-3")).isTrue();
+    }
+}

@@ -90,9 +90,12 @@ public final class Moved implements Rows {
         double[] x = new double[n];
         double[] y = new double[n];
         ScatteredSamples samples = new ScatteredSamples(in, n, fill, sampler);
+        ShiftedRuns runs = new ShiftedRuns(in, n, fill, sampler);
         return (row, out, o) -> {
             warp.row(row, x, y, n);
-            samples.at(x, y, n, out, o);
+            if (!runs.at(x, y, n, out, o)) {
+                samples.at(x, y, n, out, o);
+            }
         };
     }
 }

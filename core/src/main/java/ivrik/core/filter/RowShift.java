@@ -8,8 +8,12 @@ public interface RowShift extends Warp {
 
     @Override
     default void back(double[] x, double[] y, int n) {
+        double by = 0;
         for (int i = 0; i < n; i++) {
-            x[i] -= shift(y[i]);
+            if (i == 0 || y[i] != y[i - 1]) {
+                by = shift(y[i]);
+            }
+            x[i] -= by;
         }
     }
 }

@@ -94,16 +94,22 @@ public final class Displace implements Move {
     private record Broken(long key, double side, double share, double x, double y) implements Warp {
         @Override
         public void back(double[] px, double[] py, int n) {
-            long row = Long.MIN_VALUE;
-            long column = Long.MIN_VALUE;
+            double left = 0;
+            double top = 0;
             double right = 0;
             double down = 0;
             for (int i = 0; i < n; i++) {
-                long ownRow = (long) Math.floor(py[i] / side);
-                long ownColumn = (long) Math.floor(px[i] / side);
-                if (ownRow != row || ownColumn != column) {
-                    row = ownRow;
-                    column = ownColumn;
+                boolean within =
+                        i > 0
+                                && px[i] >= left
+                                && px[i] < left + side
+                                && py[i] >= top
+                                && py[i] < top + side;
+                if (!within) {
+                    long row = (long) Math.floor(py[i] / side);
+                    long column = (long) Math.floor(px[i] / side);
+                    left = column * side;
+                    top = row * side;
                     boolean moved = isMoved(key, row, column, share);
                     right = moved ? x * Hash.signed(key, row, column, 1) : 0;
                     down = moved ? y * Hash.signed(key, row, column, 2) : 0;

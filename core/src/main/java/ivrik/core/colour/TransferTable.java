@@ -72,7 +72,12 @@ public final class TransferTable {
 
     /** Replaces the first {@code n} values. */
     public void apply(float[] values, int n) {
-        for (int i = 0; i < n; i++) {
+        apply(values, 0, n);
+    }
+
+    /** Replaces the values from one on, up to another. */
+    public void apply(float[] values, int from, int to) {
+        for (int i = from; i < to; i++) {
             float v = values[i];
             int bits = Float.floatToRawIntBits(v); // negative of negative values, of -0 too
             if (bits >= least && bits <= ONE) {

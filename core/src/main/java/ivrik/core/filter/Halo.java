@@ -144,27 +144,46 @@ public final class Halo {
             int side = 2;
             float[] weights = Gaussian.spline(d);
             float[] row = new float[n + 2 * side];
+            float[] drawn = new float[n];
             return (y, out, o) -> {
                 Arrays.fill(row, 0);
                 int w = y % d * 4;
-                int first = Gaussian.first(y, d);
+                int above = Gaussian.first(y, d);
                 for (int k = 0; k < 4; k++) {
-                    int inside = fill.inside(first + k, small.height());
+                    int inside = fill.inside(above + k, small.height());
                     if (inside >= 0) {
                         add(small, inside, weights[w + k], row, side);
                     }
                 }
                 fill.extend(row, side, n);
-                for (int x = 0; x < width; x++) {
-                    int at = Gaussian.first(x, d) + side;
-                    int v = x % d * 4;
-                    out[o + x] =
-                            weights[v] * row[at]
-                                    + weights[v + 1] * row[at + 1]
-                                    + weights[v + 2] * row[at + 2]
-                                    + weights[v + 3] * row[at + 3];
+                for (int x = 0; x < Math.min(d, width); x++) {
+                    int count = (width - x + d - 1) / d;
+                    between(row, Gaussian.first(x, d) + side, weights, x * 4, drawn, count);
+                    spread(drawn, count, out, o + x, d);
                 }
             };
+        }
+
+        /** Every {@code d}-th value, which all lie alike between samples. */
+        private static void between(
+                float[] row, int at, float[] weights, int w, float[] out, int n) {
+            float a = weights[w];
+            float b = weights[w + 1];
+            float c = weights[w + 2];
+            float d = weights[w + 3];
+            for (int i = 0; i < n; i++) {
+                out[i] =
+                        a * row[at + i]
+                                + b * row[at + i + 1]
+                                + c * row[at + i + 2]
+                                + d * row[at + i + 3];
+            }
+        }
+
+        private static void spread(float[] values, int n, float[] out, int o, int apart) {
+            for (int i = 0; i < n; i++) {
+                out[o + i * apart] = values[i];
+            }
         }
 
         private static void add(Plane plane, int y, float by, float[] sum, int o) {

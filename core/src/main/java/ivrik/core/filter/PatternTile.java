@@ -8,6 +8,9 @@ public final class PatternTile {
     /** How far a pixel sees, as the sigma of a Gaussian, in pixels. */
     private static final double SEEN_SIGMA = 0.65;
 
+    /** From texel to texel where all channels lie side by side. */
+    private static final int STEP = 4;
+
     /** Where that Gaussian ends, in sigmas. */
     private static final double END = 4;
 
@@ -16,6 +19,7 @@ public final class PatternTile {
     private final double perPixelAcross;
     private final double perPixelDown;
     private final float[][] texels;
+    private float[] together;
 
     private PatternTile(
             int columns, int rows, double perPixelAcross, double perPixelDown, float[][] texels) {
@@ -158,7 +162,17 @@ public final class PatternTile {
     /** Draws rows of pixels of all channels. */
     public final class Drawer {
         private final float[] row = new float[columns + 1];
-        private final int[] corner = new int[4];
+        private final int[] column;
+        private final int[] line;
+        private final float[] shareAcross;
+        private final float[] shareDown;
+
+        private Drawer(int most) {
+            column = new int[most];
+            line = new int[most];
+            shareAcross = new float[most];
+            shareDown = new float[most];
+        }
 
         /** One row of pixels of a channel. */
         public void row(int channel, int y, Places across, Places down, float[] out) {
@@ -180,43 +194,88 @@ public final class PatternTile {
 
         /** Any places, in pixels of the picture; a row of each channel. */
         public void at(float[] px, float[] py, int n, float[][] out) {
-            float[] red = texels[0];
-            float[] green = texels[1];
-            float[] blue = texels[2];
+            float[] from = sideBySide();
+            split(px, n, (float) perPixelAcross, columns, STEP, column, shareAcross);
+            split(py, n, (float) perPixelDown, rows, STEP * (columns + 1), line, shareDown);
+            float[] red = out[0];
+            float[] green = out[1];
+            float[] blue = out[2];
+            int below = STEP * (columns + 1);
             for (int i = 0; i < n; i++) {
-                float u = (float) (px[i] * perPixelAcross) - 0.5f;
-                float v = (float) (py[i] * perPixelDown) - 0.5f;
-                int left = (int) Math.floor(u);
-                int top = (int) Math.floor(v);
-                float a = u - left;
-                float b = v - top;
-                corners(left, top);
-                out[0][i] = between(red, a, b);
-                out[1][i] = between(green, a, b);
-                out[2][i] = between(blue, a, b);
+                int k = column[i] + line[i];
+                int m = k + below;
+                float a = shareAcross[i];
+                float b = shareDown[i];
+                red[i] = between(from[k], from[k + STEP], from[m], from[m + STEP], a, b);
+                green[i] =
+                        between(
+                                from[k + 1],
+                                from[k + 1 + STEP],
+                                from[m + 1],
+                                from[m + 1 + STEP],
+                                a,
+                                b);
+                blue[i] =
+                        between(
+                                from[k + 2],
+                                from[k + 2 + STEP],
+                                from[m + 2],
+                                from[m + 2 + STEP],
+                                a,
+                                b);
             }
         }
 
-        private void corners(int left, int top) {
-            int x = Math.floorMod(left, columns);
-            int y = Math.floorMod(top, rows) * columns;
-            int right = x + 1 == columns ? 0 : x + 1;
-            int below = y + columns == rows * columns ? 0 : y + columns;
-            corner[0] = y + x;
-            corner[1] = y + right;
-            corner[2] = below + x;
-            corner[3] = below + right;
+        /** The index of the texel before each place, times so many, and how far on the place is. */
+        private static void split(
+                float[] px,
+                int n,
+                float perPixel,
+                int count,
+                int times,
+                int[] texel,
+                float[] share) {
+            float perTexel = 1f / count;
+            for (int i = 0; i < n; i++) {
+                float at = px[i] * perPixel - 0.5f;
+                float inTile = at - count * (float) Math.floor(at * perTexel);
+                int before = Math.min(count - 1, Math.max(0, (int) inTile));
+                texel[i] = before * times;
+                share[i] = inTile - before;
+            }
         }
 
-        private float between(float[] from, float a, float b) {
-            float upper = from[corner[0]] + a * (from[corner[1]] - from[corner[0]]);
-            float lower = from[corner[2]] + a * (from[corner[3]] - from[corner[2]]);
+        private static float between(
+                float above, float aboveNext, float below, float belowNext, float a, float b) {
+            float upper = above + a * (aboveNext - above);
+            float lower = below + a * (belowNext - below);
             return upper + b * (lower - upper);
         }
     }
 
-    /** One for each thread. */
-    public Drawer drawer() {
-        return new Drawer();
+    /** All channels of a texel side by side, and the first column and row once more after the last. */
+    private synchronized float[] sideBySide() {
+        if (together == null) {
+            float[] made = new float[STEP * (columns + 1) * (rows + 1)];
+            for (int y = 0; y <= rows; y++) {
+                for (int x = 0; x <= columns; x++) {
+                    for (int c = 0; c < texels.length; c++) {
+                        made[STEP * (y * (columns + 1) + x) + c] =
+                                texels[c][y % rows * columns + x % columns];
+                    }
+                }
+            }
+            together = made;
+        }
+        return together;
+    }
+
+    /**
+     * One for each thread.
+     *
+     * @param most places that it draws at once
+     */
+    public Drawer drawer(int most) {
+        return new Drawer(most);
     }
 }

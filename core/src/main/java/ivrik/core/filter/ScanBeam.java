@@ -52,11 +52,14 @@ public final class ScanBeam {
         return StrictMath.cos(2 * Math.PI * (y / periodPx - 0.5 + offset));
     }
 
-    /** The phases of many places, looked up. */
+    /** The phases of many places. */
     public void phases(float[] y, float[] out, int n) {
+        float perPx = (float) (1 / periodPx);
+        float from = (float) (offset - 0.5);
         for (int i = 0; i < n; i++) {
-            out[i] = Turns.cosine(Turns.of(y[i] / periodPx - 0.5 + offset));
+            out[i] = y[i] * perPx + from;
         }
+        Turns.cosines(out, n);
     }
 
     /** The cosine of {@code k} times a phase. */

@@ -10,6 +10,7 @@ import static ivrik.core.look.Links.word;
 
 import ivrik.core.motion.Value;
 import ivrik.core.sampling.EdgeFill;
+import ivrik.core.sampling.Sampler;
 import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
@@ -178,7 +179,7 @@ final class ScreenLooks {
         Step bar = Step.atRest("rolling-bar-1", new RollingBar(), Section.FINISH, 3);
         return Look.atRest("tube", new Rgb(), new Lens(), new Halation(), new Phosphors())
                 .withStepAdded(bar)
-                .withStep("lens-1", s -> s.withEdgeFill(EdgeFill.EMPTY))
+                .withStep("lens-1", s -> s.withEdgeFill(EdgeFill.EMPTY).withSampler(Sampler.LINEAR))
                 .withStep("halation-1", s -> s.withLane(0, ScreenLooks::bloom))
                 .withNote(
                         "The glass of a tube: phosphors and lines that lose no brightness, bloom,"

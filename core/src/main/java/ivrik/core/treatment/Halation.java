@@ -8,6 +8,7 @@ import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -19,6 +20,9 @@ import java.util.List;
 public final class Halation implements PictureTreatment {
     /** Less light than this is none: 16-bit codes of the darkest tones lie further apart. */
     private static final float LEAST_LIGHT = 1e-6f;
+
+    /** Rows are looked through in parts of so many values: mostly there is nothing to be done. */
+    private static final int PART = 64;
 
     private static final Description DESCRIPTION =
             Description.of(
@@ -62,7 +66,7 @@ public final class Halation implements PictureTreatment {
                 after.add(Rows.of(plane));
                 continue;
             }
-            Plane bright = bright(plane, knee, in).toPlane(workers);
+            Plane bright = bright(plane, knee, in, out).toPlane(workers);
             if (bright.isFlat(bright.at(0, 0))) {
                 after.add(Rows.of(plane));
                 continue;
@@ -90,35 +94,46 @@ public final class Halation implements PictureTreatment {
             TransferTable in,
             TransferTable out) {
         System.arraycopy(values, 0, sum, 0, n);
-        if (areNone(light, n)) {
-            return;
-        }
-        in.apply(sum, n);
-        for (int i = 0; i < n; i++) {
-            sum[i] += light[i];
-        }
-        out.apply(sum, n);
-        for (int i = 0; i < n; i++) {
-            sum[i] = Math.abs(light[i]) < LEAST_LIGHT ? values[i] : sum[i];
-        }
-    }
-
-    private static boolean areNone(float[] light, int n) {
-        for (int i = 0; i < n; i++) {
-            if (Math.abs(light[i]) >= LEAST_LIGHT) {
-                return false;
+        for (int from = 0; from < n; from += PART) {
+            int to = Math.min(n, from + PART);
+            if (most(light, from, to) < LEAST_LIGHT) {
+                continue;
+            }
+            in.apply(sum, from, to);
+            for (int i = from; i < to; i++) {
+                sum[i] += light[i];
+            }
+            out.apply(sum, from, to);
+            for (int i = from; i < to; i++) {
+                sum[i] = Math.abs(light[i]) < LEAST_LIGHT ? values[i] : sum[i];
             }
         }
-        return true;
     }
 
-    private static Rows bright(Plane plane, Knee knee, TransferTable linear) {
+    private static float most(float[] values, int from, int to) {
+        float most = 0;
+        for (int i = from; i < to; i++) {
+            most = Math.max(most, Math.abs(values[i]));
+        }
+        return most;
+    }
+
+    /** The light over the knee; where no value comes near it, there is none. */
+    private static Rows bright(Plane plane, Knee knee, TransferTable linear, TransferTable back) {
+        float least = back.at(knee.low());
         return PlaneRows.of(
                 plane,
                 (values, light, n) -> {
-                    System.arraycopy(values, 0, light, 0, n);
-                    linear.apply(light, n);
-                    knee.above(light, n);
+                    for (int from = 0; from < n; from += PART) {
+                        int to = Math.min(n, from + PART);
+                        if (most(values, from, to) < least) {
+                            Arrays.fill(light, from, to, 0);
+                        } else {
+                            System.arraycopy(values, from, light, from, to - from);
+                            linear.apply(light, from, to);
+                            knee.above(light, from, to);
+                        }
+                    }
                 });
     }
 }

@@ -32,9 +32,9 @@ record Knee(float low, float high) {
         return soft * soft / (2 * width) + (over - soft);
     }
 
-    /** Replaces the first {@code n} values. */
-    void above(float[] light, int n) {
-        for (int i = 0; i < n; i++) {
+    /** Replaces the values from one on, up to another. */
+    void above(float[] light, int from, int to) {
+        for (int i = from; i < to; i++) {
             light[i] = above(light[i]);
         }
     }

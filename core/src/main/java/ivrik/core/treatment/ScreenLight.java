@@ -26,8 +26,11 @@ final class ScreenLight {
     /** How abruptly what is wanted gives way to what there is room for. */
     private static final double HARD = 4;
 
-    /** Of each level: how much mask, then 1 and the parts of the beam over their mean. */
-    private static final int NUMBERS = 2 + ScanBeam.PARTS;
+    /**
+     * Of each level: how much mask, then the beam over its mean as a polynomial of the third degree in the
+     * cosine of the phase; each begins at a multiple of a power of two.
+     */
+    private static final int NUMBERS = 8;
 
     /** What is looked up: one over the mean of the mask, and the levels of each channel. */
     private record Levels(float[] perMean, float[][] levels) {}
@@ -159,12 +162,14 @@ final class ScreenLight {
         return made;
     }
 
+    /** The cosines of multiples of a phase are polynomials of its own cosine. */
     private static void level(float[] made, int i, double share, double[] parts, double by) {
-        made[i * NUMBERS] = (float) share;
-        made[i * NUMBERS + 1] = (float) by;
-        for (int k = 0; k < parts.length; k++) {
-            made[i * NUMBERS + 2 + k] = (float) (parts[k] * by);
-        }
+        int at = i * NUMBERS;
+        made[at] = (float) share;
+        made[at + 1] = (float) (by * (1 - parts[1]));
+        made[at + 2] = (float) (by * (parts[0] - 3 * parts[2]));
+        made[at + 3] = (float) (by * 2 * parts[1]);
+        made[at + 4] = (float) (by * 4 * parts[2]);
     }
 
     ColourRows of(ColourRows picture) {
@@ -174,11 +179,13 @@ final class ScreenLight {
     /** The scratch rows of one thread. */
     private final class Lit implements Light.Placed {
         private final int n = size.width();
-        private final PatternTile.Drawer drawer = tile.map(PatternTile::drawer).orElse(null);
+        private final PatternTile.Drawer drawer =
+                tile.map(t -> t.drawer(size.width())).orElse(null);
         private final Bulged bulged = curve.map(c -> new Bulged(c, n)).orElse(null);
         private final float[][] mask = new float[3][n];
         private final float[] phase = new float[n];
         private final float[] times = new float[n];
+        private final int[] level = new int[n];
 
         @Override
         public void row(int y, float[][] rgb) {
@@ -211,20 +218,20 @@ final class ScreenLight {
         }
 
         /** What each value is multiplied by, in light. */
-        private void times(float[] values, float[] level, float[] mask, float perMean) {
+        private void times(float[] values, float[] levels, float[] mask, float perMean) {
             for (int x = 0; x < n; x++) {
-                float at = Math.min(1f, Math.max(0f, values[x])) * LEVELS;
-                int i = (int) (at + 0.5f) * NUMBERS;
+                int near = (int) (values[x] * LEVELS + 0.5f);
+                level[x] = Math.min(LEVELS, Math.max(0, near)) * NUMBERS;
+            }
+            for (int x = 0; x < n; x++) {
+                int i = level[x];
                 float c = phase[x];
-                float beamed =
-                        level[i + 1]
-                                - level[i + 3]
-                                + c
-                                        * (level[i + 2]
-                                                - 3 * level[i + 4]
-                                                + c * (2 * level[i + 3] + 4 * level[i + 4] * c));
                 times[x] =
-                        mask == null ? beamed : beamed * (1 + level[i] * (mask[x] * perMean - 1));
+                        levels[i + 1]
+                                + c * (levels[i + 2] + c * (levels[i + 3] + c * levels[i + 4]));
+            }
+            for (int x = 0; mask != null && x < n; x++) {
+                times[x] *= 1 + levels[level[x]] * (mask[x] * perMean - 1);
             }
         }
     }
@@ -259,10 +266,13 @@ final class ScreenLight {
         }
 
         private static void between(double[] points, float[] every) {
-            for (int i = 0; i < every.length; i++) {
-                int at = i / APART;
-                double share = (double) (i % APART) / APART;
-                every[i] = (float) (points[at] + share * (points[at + 1] - points[at]));
+            for (int from = 0; from < every.length; from += APART) {
+                float at = (float) points[from / APART];
+                float step = (float) (points[from / APART + 1] - points[from / APART]) / APART;
+                int end = Math.min(APART, every.length - from);
+                for (int i = 0; i < end; i++) {
+                    every[from + i] = at + i * step;
+                }
             }
         }
 

@@ -1,0 +1,158 @@
+package ivrik.core.colour;
+
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.VectorMask;
+import jdk.incubator.vector.VectorOperators;
+import jdk.incubator.vector.VectorSpecies;
+
+/**
+ * The transfer function of IEC 61966-2-1 for whole rows, by polynomials through Chebyshev's nodes, to within
+ * 1.2e-7 and exact at 0 and 1; vectors and single values give the same bits. Outside 0..1 it is the function
+ * itself.
+ */
+final class SrgbCurve {
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+
+    /** Up to here both are straight lines of this slope. */
+    private static final float STRAIGHT = 0.04045f;
+
+    private static final float STRAIGHT_LIGHT = 0.0031308f;
+    private static final float SLOPE = 12.92f;
+
+    /** Where one polynomial to linear light gives way to the other, and the middles of the two. */
+    private static final float BORDER = 0.25f;
+
+    private static final float MIDDLE_OF_LOW = 0.145225f;
+    private static final float MIDDLE_OF_HIGH = 0.625f;
+
+    /** In powers of the distance from its middle, as the next. */
+    private static final float[] LOW = {
+        0.018528406f,
+        0.22209099f,
+        0.7764451f,
+        0.5170739f,
+        -0.38743702f,
+        0.61089146f,
+        -1.3122208f,
+        4.373947f,
+        -13.013663f
+    };
+
+    private static final float[] HIGH = {
+        0.3485102f,
+        1.2300358f,
+        1.2662137f,
+        0.24829462f,
+        -0.05478446f,
+        0.025338942f,
+        -0.01599155f,
+        0.016257048f,
+        -0.014303903f
+    };
+
+    /** Of q in s - (1 - s) q(s), which is the value as delivered, with s the fourth root of light. */
+    private static final float[] FROM_ROOT = {
+        0.5236264f,
+        0.6484133f,
+        -0.10369205f,
+        0.052242715f,
+        -0.038001183f,
+        0.03322881f,
+        -0.0277036f,
+        0.028372107f,
+        -0.06955411f,
+        0.08476484f
+    };
+
+    private static final float MIDDLE_OF_ROOT = 0.61827254f;
+
+    private SrgbCurve() {}
+
+    /** Replaces the values from one on, up to another. */
+    static void toLinear(float[] values, int from, int to) {
+        int i = from;
+        for (; i <= to - FLOATS.length(); i += FLOATS.length()) {
+            FloatVector v = FloatVector.fromArray(FLOATS, values, i);
+            if (isInside(v)) {
+                VectorMask<Float> high = v.compare(VectorOperators.GE, BORDER);
+                FloatVector middle =
+                        FloatVector.broadcast(FLOATS, MIDDLE_OF_LOW).blend(MIDDLE_OF_HIGH, high);
+                FloatVector t = v.sub(middle);
+                FloatVector sum =
+                        FloatVector.broadcast(FLOATS, LOW[LOW.length - 1])
+                                .blend(HIGH[LOW.length - 1], high);
+                for (int k = LOW.length - 2; k >= 0; k--) {
+                    sum = sum.fma(t, FloatVector.broadcast(FLOATS, LOW[k]).blend(HIGH[k], high));
+                }
+                sum.blend(v.div(SLOPE), v.compare(VectorOperators.LE, STRAIGHT))
+                        .intoArray(values, i);
+            } else {
+                for (int k = i; k < i + FLOATS.length(); k++) {
+                    values[k] = toLinear(values[k]);
+                }
+            }
+        }
+        for (; i < to; i++) {
+            values[i] = toLinear(values[i]);
+        }
+    }
+
+    private static float toLinear(float v) {
+        if (!(v >= 0 && v <= 1)) {
+            return (float) Transfer.SRGB.toLinear(v);
+        }
+        boolean high = v >= BORDER;
+        float[] of = high ? HIGH : LOW;
+        float t = v - (high ? MIDDLE_OF_HIGH : MIDDLE_OF_LOW);
+        return v <= STRAIGHT ? v / SLOPE : sum(of, t);
+    }
+
+    private static float sum(float[] of, float t) {
+        float sum = of[of.length - 1];
+        for (int k = of.length - 2; k >= 0; k--) {
+            sum = Math.fma(sum, t, of[k]);
+        }
+        return sum;
+    }
+
+    /** Replaces the values from one on, up to another. */
+    static void fromLinear(float[] values, int from, int to) {
+        int i = from;
+        for (; i <= to - FLOATS.length(); i += FLOATS.length()) {
+            FloatVector v = FloatVector.fromArray(FLOATS, values, i);
+            if (isInside(v)) {
+                FloatVector s = v.sqrt().sqrt();
+                FloatVector t = s.sub(MIDDLE_OF_ROOT);
+                FloatVector sum = FloatVector.broadcast(FLOATS, FROM_ROOT[FROM_ROOT.length - 1]);
+                for (int k = FROM_ROOT.length - 2; k >= 0; k--) {
+                    sum = sum.fma(t, FloatVector.broadcast(FLOATS, FROM_ROOT[k]));
+                }
+                s.sub(1)
+                        .fma(sum, s)
+                        .blend(v.mul(SLOPE), v.compare(VectorOperators.LE, STRAIGHT_LIGHT))
+                        .intoArray(values, i);
+            } else {
+                for (int k = i; k < i + FLOATS.length(); k++) {
+                    values[k] = fromLinear(values[k]);
+                }
+            }
+        }
+        for (; i < to; i++) {
+            values[i] = fromLinear(values[i]);
+        }
+    }
+
+    private static float fromLinear(float v) {
+        if (!(v >= 0 && v <= 1)) {
+            return (float) Transfer.SRGB.fromLinear(v);
+        }
+        float s = (float) Math.sqrt((float) Math.sqrt(v));
+        return v <= STRAIGHT_LIGHT
+                ? v * SLOPE
+                : Math.fma(s - 1, sum(FROM_ROOT, s - MIDDLE_OF_ROOT), s);
+    }
+
+    private static boolean isInside(FloatVector v) {
+        return v.compare(VectorOperators.GE, 0).and(v.compare(VectorOperators.LE, 1)).allTrue();
+    }
+}

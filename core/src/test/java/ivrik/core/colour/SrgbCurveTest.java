@@ -1,0 +1,85 @@
+package ivrik.core.colour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.Random;
+
+/** The polynomials against the formulas of IEC 61966-2-1. */
+class SrgbCurveTest {
+    private static final double CLOSE = 1.2e-7;
+
+    private static double light(double v) {
+        return v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+    }
+
+    private static double code(double l) {
+        return l <= 0.0031308 ? l * 12.92 : 1.055 * Math.pow(l, 1 / 2.4) - 0.055;
+    }
+
+    /** A million values, evenly and towards black. */
+    @Test
+    void bothWaysAreTheFunction() {
+        int n = 1 << 20;
+        float[] values = new float[n];
+        for (int i = 0; i < n; i++) {
+            double even = (double) i / (n - 1);
+            values[i] = (float) (i % 2 == 0 ? even : even * even * even);
+        }
+        float[] lights = values.clone();
+        SrgbCurve.toLinear(lights, 0, n);
+        float[] codes = values.clone();
+        SrgbCurve.fromLinear(codes, 0, n);
+        double worst = 0;
+        double worstBack = 0;
+        for (int i = 0; i < n; i++) {
+            worst = Math.max(worst, Math.abs(lights[i] - light(values[i])));
+            worstBack = Math.max(worstBack, Math.abs(codes[i] - code(values[i])));
+        }
+        assertThat(worst).isLessThan(CLOSE);
+        assertThat(worstBack).isLessThan(CLOSE);
+    }
+
+    @Test
+    void codesOf16BitsComeBackAndNeverFall() {
+        int n = 1 << 16;
+        float[] values = new float[n];
+        for (int i = 0; i < n; i++) {
+            values[i] = i / 65535f;
+        }
+        SrgbCurve.toLinear(values, 0, n);
+        for (int i = 1; i < n; i++) {
+            assertThat(values[i]).isGreaterThan(values[i - 1]);
+        }
+        SrgbCurve.fromLinear(values, 0, n);
+        for (int i = 0; i < n; i++) {
+            assertThat(Math.round(values[i] * 65535)).isEqualTo(i);
+        }
+    }
+
+    /** Whichever other values lie beside it, and wherever in the row. */
+    @Test
+    void aValueIsTheSameInAVectorAndByItself() {
+        Random random = new Random(8);
+        float[] row = new float[203];
+        for (int i = 0; i < row.length; i++) {
+            row[i] = i < 100 ? random.nextFloat() : 3 * random.nextFloat() - 1;
+        }
+        row[5] = Float.NaN;
+        float[] to = row.clone();
+        float[] from = row.clone();
+        SrgbCurve.toLinear(to, 1, 202);
+        SrgbCurve.fromLinear(from, 1, 202);
+        assertThat(to[0]).isEqualTo(row[0]);
+        assertThat(to[202]).isEqualTo(row[202]);
+        for (int i = 1; i < 202; i++) {
+            float[] one = {row[i]};
+            SrgbCurve.toLinear(one, 0, 1);
+            assertThat(Float.floatToIntBits(to[i])).isEqualTo(Float.floatToIntBits(one[0]));
+            one[0] = row[i];
+            SrgbCurve.fromLinear(one, 0, 1);
+            assertThat(Float.floatToIntBits(from[i])).isEqualTo(Float.floatToIntBits(one[0]));
+        }
+    }
+}

@@ -59,28 +59,64 @@ public final class Halftone implements LaneTreatment {
         double middleY = lane.height() / 2.0;
         return PlaneRows.byRow(
                 lane,
-                () ->
-                        (y, row) -> {
-                            double dy = y + 0.5 - middleY;
-                            int u = Turns.of(-down * dy - right * middleX + right / 2);
-                            int v = Turns.of(right * dy - down * middleX + down / 2);
-                            int across = Turns.of(right);
-                            int along = Turns.of(down);
-                            for (int x = 0; x < n; x++) {
-                                float value = row[x] / span;
-                                float wanted = gained(value, gain);
-                                float over = height(u, v, dots) - at(heights, wanted);
-                                float inked = Math.clamp(over * perSoft + 0.5f, 0f, 1f);
-                                row[x] = span * (wanted + seen * (inked - wanted));
-                                u += across;
-                                v += along;
-                            }
-                        });
+                () -> {
+                    float[] height = new float[n];
+                    float[] other = new float[n];
+                    float[] wanted = new float[n];
+                    return (y, row) -> {
+                        double dy = y + 0.5 - middleY;
+                        wave(-down * dy - right * middleX + right / 2, right, height);
+                        if (dots) {
+                            wave(right * dy - down * middleX + down / 2, down, other);
+                            halves(other, height, n);
+                        }
+                        gained(row, 1 / span, gain, wanted, n);
+                        for (int x = 0; x < n; x++) {
+                            height[x] -= at(heights, wanted[x]);
+                        }
+                        ink(height, perSoft, wanted, seen, span, row, n);
+                    };
+                });
     }
 
-    /** What is covered where {@code value} is meant to be: a parabola through 0, 1 and a half and its gain. */
-    private static float gained(float value, float gain) {
-        return Math.clamp(value + 4 * gain * value * (1 - value), 0f, 1f);
+    /** The cosines of places in turns, from one on, so far apart. */
+    private static void wave(double first, double apart, float[] out) {
+        int from = Turns.of(first);
+        int step = Turns.of(apart);
+        for (int x = 0; x < out.length; x++) {
+            out[x] = (from + x * step) * 0x1p-32f;
+        }
+        Turns.cosines(out, out.length);
+    }
+
+    private static void halves(float[] other, float[] height, int n) {
+        for (int x = 0; x < n; x++) {
+            height[x] = (height[x] + other[x]) / 2;
+        }
+    }
+
+    /** What is covered where values are meant to be: a parabola through 0, 1 and a half and its gain. */
+    private static void gained(float[] row, float perSpan, float gain, float[] out, int n) {
+        for (int x = 0; x < n; x++) {
+            float value = row[x] * perSpan;
+            float more = value + 4 * gain * value * (1 - value);
+            out[x] = Math.min(1f, Math.max(0f, more));
+        }
+    }
+
+    /** Covered where the shape is higher than it is cut, with soft edges; as much as can be seen of that. */
+    private static void ink(
+            float[] over,
+            float perSoft,
+            float[] wanted,
+            float seen,
+            float span,
+            float[] row,
+            int n) {
+        for (int x = 0; x < n; x++) {
+            float inked = Math.min(1f, Math.max(0f, over[x] * perSoft + 0.5f));
+            row[x] = span * (wanted[x] + seen * (inked - wanted[x]));
+        }
     }
 
     /** For each of even shares the height above which so much of a cell is covered, edges softened. */

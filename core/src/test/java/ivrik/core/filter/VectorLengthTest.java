@@ -3,6 +3,8 @@ package ivrik.core.filter;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.Pictured;
+import ivrik.core.colour.Transfer;
+import ivrik.core.colour.TransferTable;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
@@ -65,6 +67,8 @@ class VectorLengthTest {
         filters.put("median 5", f -> new Median(in, 2, f));
         filters.put("Gaussian", f -> Gaussian.of(in, 2.2, 1.4, f, WORKERS));
         filters.put("wide Gaussian", f -> Gaussian.of(in, 14, 9, f, WORKERS));
+        filters.put("to light", f -> applied(in, TransferTable.toLinear(Transfer.SRGB)));
+        filters.put("from light", f -> applied(in, TransferTable.fromLinear(Transfer.SRGB)));
         for (Sampler sampler : Sampler.values()) {
             filters.put("lens " + sampler, f -> Moved.of(in, List.of(lens()), f, sampler));
             filters.put("pins " + sampler, f -> Moved.of(in, List.of(pins(in)), f, sampler));
@@ -88,6 +92,12 @@ class VectorLengthTest {
                                                                 + f
                                                                 + ": "
                                                                 + bits(e.getValue().apply(f))));
+    }
+
+    private static Rows applied(Plane in, TransferTable table) {
+        float[] values = in.data().clone();
+        table.apply(values, values.length);
+        return Rows.of(Plane.of(in.width(), in.height(), values));
     }
 
     private static Warp lens() {

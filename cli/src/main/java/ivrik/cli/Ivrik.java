@@ -27,6 +27,7 @@ import java.util.spi.ToolProvider;
             TreatmentsCommand.class,
             ApplyCommand.class,
             LensCommand.class,
+            CubeCommand.class,
             SeparateCommand.class,
             RejoinCommand.class,
             RenderCommand.class,

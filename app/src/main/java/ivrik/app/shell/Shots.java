@@ -223,21 +223,14 @@ final class Shots {
                     w.commandList();
                     ((TextField) w.sheets().lookup("#command-search")).setText("grain");
                 });
-        shots.add(
-                new Shot(
-                        NO_FILE,
-                        w -> {
-                            w.sheets().away();
-                            w.projects().startNew();
-                            w.take(List.of(fringed()));
-                        }));
-        shot("lens", w -> w.sheetWork().lens());
         shot(
                 "welcome",
                 w -> {
                     w.sheets().away();
                     w.projects().startNew();
                 });
+        shots.add(new Shot(NO_FILE, w -> w.take(List.of(fringed()))));
+        shot("lens", w -> w.sheetWork().lens());
         run(end);
     }
 

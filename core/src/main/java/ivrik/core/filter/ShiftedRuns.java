@@ -4,6 +4,8 @@ import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 
+import java.util.Arrays;
+
 /**
  * Rows of places in which long runs are only shifted, as blocks that jump are: each run is sampled with one
  * set of weights. For one thread.
@@ -23,7 +25,7 @@ final class ShiftedRuns {
     private final float[] across;
     private final float[] down;
     private final float[] source;
-    private final float[] column;
+    private final float[] row;
     private final float[] made;
     private int runs;
 
@@ -37,7 +39,7 @@ final class ShiftedRuns {
         this.across = new float[taps];
         this.down = new float[taps];
         this.source = new float[most + taps];
-        this.column = new float[most + taps];
+        this.row = new float[most];
         this.made = new float[most];
     }
 
@@ -74,32 +76,47 @@ final class ShiftedRuns {
         return true;
     }
 
-    /** From one place on, pixel by pixel to the right. */
+    /** From one place on, pixel by pixel to the right; what is done to a value is what is done to one by itself. */
     private void run(double x, double y, int length) {
         double left = Math.floor(x);
         double above = Math.floor(y);
-        sampler.weights((float) (x - left), across);
-        sampler.weights((float) (y - above), down);
+        float right = (float) (x - left);
+        float below = (float) (y - above);
         int first = (int) left + sampler.firstTap();
-        boolean begun = false;
+        long top = (long) above + sampler.firstTap();
+        if (sampler == Sampler.LINEAR) {
+            linear(first, top, right, below, length);
+            return;
+        }
+        sampler.weights(right, across);
+        sampler.weights(below, down);
+        Arrays.fill(made, 0, length, 0);
         for (int k = 0; k < taps; k++) {
             if (down[k] != 0) {
-                fill.read(
-                        in,
-                        (long) above + sampler.firstTap() + k,
-                        first,
-                        source,
-                        length + taps - 1);
-                add(source, 0, down[k], column, length + taps - 1, begun);
-                begun = true;
+                fill.read(in, top + k, first, source, length + taps - 1);
+                add(source, 0, across[0], row, length, false);
+                for (int j = 1; j < taps; j++) {
+                    add(source, j, across[j], row, length, true);
+                }
+                add(row, 0, down[k], made, length, true);
             }
         }
-        begun = false;
-        for (int k = 0; k < taps; k++) {
-            if (across[k] != 0) {
-                add(column, k, across[k], made, length, begun);
-                begun = true;
-            }
+    }
+
+    private void linear(int first, long top, float right, float below, int length) {
+        fill.read(in, top, first, source, length + 1);
+        between(source, 0, source, 1, right, made, length);
+        if (below != 0) {
+            fill.read(in, top + 1, first, source, length + 1);
+            between(source, 0, source, 1, right, row, length);
+            between(made, 0, row, 0, below, made, length);
+        }
+    }
+
+    private static void between(
+            float[] a, int fromA, float[] b, int fromB, float share, float[] out, int n) {
+        for (int i = 0; i < n; i++) {
+            out[i] = a[fromA + i] + share * (b[fromB + i] - a[fromA + i]);
         }
     }
 

@@ -4,7 +4,6 @@ import ivrik.core.colour.TransferTable;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
-import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
 import java.util.ArrayList;
@@ -78,7 +77,6 @@ public final class Halation implements PictureTreatment {
                             settings.share("tail"),
                             weight,
                             settings.share("keep"),
-                            EdgeFill.MIRROR,
                             workers);
             after.add(PlaneRows.of(plane, gained, (v, gain, o, n) -> add(v, gain, o, n, in, out)));
         }

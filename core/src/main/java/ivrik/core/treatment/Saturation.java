@@ -38,7 +38,8 @@ public final class Saturation implements PictureTreatment {
                 });
     }
 
-    private static void spread(float[] luma, float[] channel, float by, int n) {
+    /** Each value's distance from luma times so much. */
+    static void spread(float[] luma, float[] channel, float by, int n) {
         for (int i = 0; i < n; i++) {
             channel[i] = luma[i] + by * (channel[i] - luma[i]);
         }

@@ -3,7 +3,6 @@ package ivrik.core.treatment;
 import ivrik.core.filter.Halo;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
-import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
@@ -28,7 +27,7 @@ public final class SpreadLight implements LaneTreatment {
                             "Spread light",
                             "Leaves only the light that spreads out of a lane's bright places, to"
                                     + " be added to a picture.",
-                            Group.BLUR,
+                            Group.TONE,
                             Control.RULER,
                             Parameter.amount(0).shown(100, 100),
                             STRENGTH,
@@ -44,11 +43,6 @@ public final class SpreadLight implements LaneTreatment {
     }
 
     @Override
-    public EdgeFill usualEdgeFill() {
-        return EdgeFill.MIRROR;
-    }
-
-    @Override
     public Rows apply(Plane lane, Settings settings, Context context) {
         return gained(
                 lane,
@@ -56,7 +50,6 @@ public final class SpreadLight implements LaneTreatment {
                 settings.share(TAIL.name()),
                 settings.share(STRENGTH.name()),
                 settings.share(KEEP.name()),
-                settings.edgeFill(),
                 context.workers());
     }
 
@@ -68,15 +61,9 @@ public final class SpreadLight implements LaneTreatment {
         return radiusPx * scale / RADIUS_SIGMAS;
     }
 
-    /** What more light arrives than was there, by its strength. */
+    /** What more light arrives than was there, by its strength; beyond the edges lies the picture mirrored. */
     static Rows gained(
-            Plane light,
-            double sigma,
-            double tail,
-            double strength,
-            double keep,
-            EdgeFill fill,
-            Workers workers) {
+            Plane light, double sigma, double tail, double strength, double keep, Workers workers) {
         if (strength == 0 || sigma == 0 || light.isFlat(light.at(0, 0))) {
             return Rows.of(Plane.of(light.width(), light.height()));
         }
@@ -84,17 +71,12 @@ public final class SpreadLight implements LaneTreatment {
         float by = (float) (keep > 0 ? Math.min(1, strength) : strength);
         return PlaneRows.of(
                 light,
-                Halo.of(light, sigma, tail, fill, workers),
+                Halo.of(light, sigma, tail, EdgeFill.MIRROR, workers),
                 (was, is, gain, n) -> {
                     for (int i = 0; i < n; i++) {
                         float more = is[i] - was[i];
                         gain[i] = by * (more > 0 ? more : kept * more);
                     }
                 });
-    }
-
-    @Override
-    public ValidRegion covered(ValidRegion before, Settings settings, Size size) {
-        return Blurs.covered(before, settings, 1.5 * settings.number(RADIUS.name()), size);
     }
 }

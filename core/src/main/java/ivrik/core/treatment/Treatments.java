@@ -56,6 +56,8 @@ public final class Treatments {
                     new LowResolution(),
                     new LinearLight(),
                     new Exposure(),
+                    new Contrast(),
+                    new SlopeOffsetPower(),
                     new PictureCurve(),
                     new Saturation());
 

@@ -77,6 +77,22 @@ class ShiftedRunsTest {
         }
     }
 
+    /** So that a picture stays what it is, whether its places happen to lie in runs or not. */
+    @ParameterizedTest
+    @EnumSource
+    void isToTheBitWhatPlacesOneByOneAre(Sampler sampler) {
+        Plane in = Pictured.noise(W, H, 4);
+        float[] out = new float[W];
+        float[] other = new float[W];
+        for (int row = 0; row < H; row++) {
+            places(row, 50 + row, 9);
+            assertThat(new ShiftedRuns(in, W, EdgeFill.MIRROR, sampler).at(x, y, W, out, 0))
+                    .isTrue();
+            new ScatteredSamples(in, W, EdgeFill.MIRROR, sampler).at(x, y, W, other, 0);
+            assertThat(out).containsExactly(other);
+        }
+    }
+
     @Test
     void whatIsMovedByWholePixelsIsCopiedToTheBit() {
         Plane in = Pictured.noise(W, H, 4);

@@ -74,6 +74,50 @@ class PictureTreatmentsTest {
     }
 
     @ParameterizedTest
+    @CsvSource({"150, 46", "40, 46", "220, 20", "0, 60"})
+    void contrastDrawsValuesFromAPivotInStopsOrAsTheyAre(double percent, double about) {
+        double[] in = {0.2, 0.5, 0.03};
+        double k = percent / 100;
+        double p = about / 100;
+        Map<String, Double> numbers = Map.of("contrast", percent, "pivot", about);
+        double[] delivered = pixel(new Contrast(), in, numbers, Map.of());
+        double[] stops = pixel(new Contrast(), in, numbers, Map.of("light", "linear"));
+        for (int c = 0; c < 3; c++) {
+            assertThat(delivered[c]).isCloseTo(p + k * (in[c] - p), within(1e-6));
+            double wanted = code(light(p) * Math.pow(light(in[c]) / light(p), k));
+            assertThat(stops[c]).isCloseTo(wanted, within(1e-6));
+        }
+        assertThat(pixel(new Contrast(), new double[3], numbers, Map.of("light", "linear"))[0])
+                .as("black stays black, but where all is one grey")
+                .isCloseTo(k == 0 ? p : 0, within(1e-6));
+    }
+
+    /** By the formulas of ASC CDL 1.2, with luma by BT.709. */
+    @Test
+    void slopeOffsetAndPowerAreThoseOfADecisionList() {
+        double[] in = {0.2, 0.5, 0.03};
+        double[] slope = {1.2, 0.8, 3};
+        double[] offset = {0.05, -0.1, -0.2};
+        double[] power = {0.7, 1.6, 1.3};
+        Map<String, Double> numbers = new HashMap<>(Map.of("saturation", 1.4));
+        double[] graded = new double[3];
+        for (int c = 0; c < 3; c++) {
+            String channel = List.of("red", "green", "blue").get(c);
+            numbers.put("slope-" + channel, slope[c]);
+            numbers.put("offset-" + channel, offset[c]);
+            numbers.put("power-" + channel, power[c]);
+            double v = in[c] * slope[c] + offset[c];
+            graded[c] = v > 0 ? Math.pow(v, power[c]) : v;
+        }
+        assertThat(graded[2]).as("negative, and left so").isCloseTo(-0.11, within(1e-9));
+        double luma = 0.2126 * graded[0] + 0.7152 * graded[1] + 0.0722 * graded[2];
+        double[] out = pixel(new SlopeOffsetPower(), in, numbers, Map.of());
+        for (int c = 0; c < 3; c++) {
+            assertThat(out[c]).isCloseTo(luma + 1.4 * (graded[c] - luma), within(1e-6));
+        }
+    }
+
+    @ParameterizedTest
     @CsvSource({"1", "-2.5", "0.3", "-12"})
     void exposureMultipliesLightByAPowerOfTwo(double stops) {
         double[] in = {0.2, 0.5, 0.03};

@@ -174,7 +174,7 @@ class TreatmentsTest {
         for (LaneTreatment t : Treatments.ofLanes()) {
             Group group = t.description().group();
             if (group == Group.MOVES || group == Group.BLUR || group == Group.DETAIL) {
-                if (t instanceof KernelFilter || t instanceof SpreadLight) {
+                if (t instanceof KernelFilter) {
                     continue;
                 }
                 Plane out = done(t, flat, shownOff(t, EdgeFill.REPEAT), 1, Workers.shared());

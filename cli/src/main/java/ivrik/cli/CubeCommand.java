@@ -1,0 +1,67 @@
+package ivrik.cli;
+
+import ivrik.core.colour.ColourSpace;
+import ivrik.core.look.Look;
+import ivrik.core.render.LookLattice;
+import ivrik.core.threads.Workers;
+import ivrik.media.file.SafeFile;
+
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+import java.nio.file.Path;
+import java.util.List;
+
+@Command(
+        name = "cube",
+        mixinStandardHelpOptions = true,
+        description =
+                "Write what a look makes of each colour as a lookup table, for use elsewhere. Looks"
+                        + " that see neighbours, places or times have none.")
+final class CubeCommand implements Runnable {
+    private static final List<Integer> SIDES = List.of(17, 33, 65);
+
+    @Spec private CommandSpec spec;
+
+    @Mixin private LookOptions look;
+
+    @Option(
+            names = "--points",
+            defaultValue = "33",
+            paramLabel = "N",
+            description = "Points along each side: 17, 33 or 65; ${DEFAULT-VALUE} if left out.")
+    private int points;
+
+    @Option(
+            names = "--frame",
+            defaultValue = "0",
+            paramLabel = "N",
+            description = "At which frame of the look, from 0.")
+    private long frame;
+
+    @Option(
+            names = {"-o", "--out"},
+            required = true,
+            paramLabel = "FILE.cube")
+    private Path out;
+
+    @Mixin private Overwriting overwriting;
+
+    @Override
+    public void run() {
+        if (!SIDES.contains(points)) {
+            throw new ParameterException(
+                    spec.commandLine(),
+                    "Invalid value for option '--points': it is 17, 33 or 65, not " + points);
+        }
+        overwriting.check(List.of(out), look.files());
+        Look set = look.set(spec.commandLine());
+        LookLattice lattice =
+                LookLattice.of(set, points, frame, ColourSpace.SRGB, Workers.shared());
+        SafeFile.write(out, lattice.cube(set.shownName()));
+    }
+}

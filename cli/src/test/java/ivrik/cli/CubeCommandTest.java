@@ -1,0 +1,172 @@
+package ivrik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.json.LookJson;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.separation.Rgb;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Contrast;
+import ivrik.core.treatment.Curve;
+import ivrik.core.treatment.PictureCurve;
+import ivrik.core.treatment.Saturation;
+import ivrik.core.treatment.SlopeOffsetPower;
+import ivrik.media.decode.Footage;
+
+import org.junit.jupiter.api.Test;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/** What a look makes of colours, written as a table and read by its form's own words. */
+class CubeCommandTest extends Commanded {
+    /** A grade of four steps. */
+    private Path grade() throws IOException {
+        Look look =
+                Look.atRest(
+                                "grade",
+                                new Rgb(),
+                                new Contrast(),
+                                new SlopeOffsetPower(),
+                                new Saturation(),
+                                new PictureCurve())
+                        .withAmounts(0, 0, a -> a.with("contrast", Value.of(118)))
+                        .withAmounts(
+                                1,
+                                0,
+                                a ->
+                                        a.with("slope-red", Value.of(1.1))
+                                                .with("offset-blue", Value.of(0.04))
+                                                .with("power-green", Value.of(1.15)))
+                        .withAmounts(2, 0, a -> a.with("saturation", Value.of(80)))
+                        .withAmounts(
+                                3,
+                                0,
+                                a -> a.withThing(Curve.SERIES, Map.of("in", 40.0, "out", 46.0)));
+        return Files.writeString(folder.resolve("grade.look.json"), LookJson.write(look));
+    }
+
+    @Test
+    void aGradeAppliedByItsTableIsTheGradeWithinACode() throws IOException {
+        String look = grade().toString();
+        Path in = picture16("in.png");
+        Path graded = folder.resolve("graded.png");
+        Path table = folder.resolve("grade.cube");
+        assertThat(ivrik("cube", "--look", look, "-o", table.toString())).isZero();
+        assertThat(ivrik("apply", in.toString(), "--look", look, "-o", graded.toString())).isZero();
+        double[][] cube = read(table, 33);
+        Frame before = frame(in);
+        Frame after = frame(graded);
+        double furthest = 0;
+        for (int y = 0; y < before.height(); y++) {
+            for (int x = 0; x < before.width(); x++) {
+                double[] rgb = pixel(before, x, y);
+                double[] looked = looked(cube, 33, rgb);
+                double[] wanted = pixel(after, x, y);
+                for (int c = 0; c < 3; c++) {
+                    double shown = Math.clamp(looked[c], 0, 1);
+                    furthest = Math.max(furthest, Math.abs(wanted[c] - rgb[c]));
+                    assertThat(Math.abs(shown - wanted[c])).isLessThan(1.0 / 255 + 1e-6);
+                }
+            }
+        }
+        assertThat(furthest).as("it is a grade").isGreaterThan(0.05);
+    }
+
+    private static Frame frame(Path file) {
+        try (Footage footage = Footage.open(file, Workers.shared())) {
+            return footage.frame(0, footage.size());
+        }
+    }
+
+    private static double[] pixel(Frame frame, int x, int y) {
+        return frame.colour().stream().mapToDouble(p -> p.at(x, y)).toArray();
+    }
+
+    /** Red changes fastest; comments, title and domain are what they are said to be. */
+    private static double[][] read(Path table, int points) throws IOException {
+        List<String> lines = Files.readAllLines(table);
+        assertThat(lines)
+                .contains("TITLE \"grade\"", "LUT_3D_SIZE " + points)
+                .contains("DOMAIN_MIN 0 0 0", "DOMAIN_MAX 1 1 1");
+        double[][] all =
+                lines.stream()
+                        .filter(l -> l.matches("[-0-9.].*"))
+                        .map(
+                                l ->
+                                        Arrays.stream(l.split(" "))
+                                                .mapToDouble(Double::parseDouble)
+                                                .toArray())
+                        .toArray(double[][]::new);
+        assertThat(all).hasDimensions(points * points * points, 3);
+        return all;
+    }
+
+    /** Between the corners of a tetrahedron: from the lowest, along the axes by how far on the colour is. */
+    private static double[] looked(double[][] cube, int points, double[] rgb) {
+        int[] step = {1, points, points * points};
+        int[] at = new int[3];
+        double[] on = new double[3];
+        for (int c = 0; c < 3; c++) {
+            double place = Math.clamp(rgb[c], 0, 1) * (points - 1);
+            at[c] = Math.min(points - 2, (int) place);
+            on[c] = place - at[c];
+        }
+        int corner = at[0] * step[0] + at[1] * step[1] + at[2] * step[2];
+        double[] out = cube[corner].clone();
+        List<Integer> axes =
+                IntStream.range(0, 3)
+                        .boxed()
+                        .sorted(Comparator.comparingDouble(c -> -on[c]))
+                        .toList();
+        for (int axis : axes) {
+            int next = corner + step[axis];
+            for (int c = 0; c < 3; c++) {
+                out[c] += on[axis] * (cube[next][c] - cube[corner][c]);
+            }
+            corner = next;
+        }
+        return out;
+    }
+
+    @Test
+    void aLookThatSeesNeighboursIsRefusedByNameAndLeavesWhatIsThere() throws IOException {
+        Path table = Files.writeString(folder.resolve("old.cube"), "yesterday's");
+        for (String look : List.of("channel-blur", "film", "ghost-trail")) {
+            int exit =
+                    ivrik(
+                            "cube",
+                            "--look",
+                            look,
+                            "--set",
+                            dial(look),
+                            "--overwrite",
+                            "-o",
+                            table.toString());
+            assertThat(exit).as(look).isEqualTo(1);
+            assertThat(err.lines()).hasSize(1);
+            assertThat(err).contains("cannot be a table of colours");
+        }
+        assertThat(table).hasContent("yesterday's");
+        assertThat(ivrik("cube", "--look", "duotone", "--points", "20", "-o", table.toString()))
+                .isEqualTo(2);
+        assertThat(ivrik("cube", "--look", "duotone", "-o", table.toString())).isEqualTo(1);
+        assertThat(err).contains("old.cube");
+    }
+
+    private static String dial(String look) {
+        return switch (look) {
+            case "channel-blur" -> "red=12";
+            case "film" -> "grain=0.5";
+            default -> "red=60";
+        };
+    }
+}

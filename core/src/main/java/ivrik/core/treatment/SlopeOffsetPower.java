@@ -1,0 +1,103 @@
+package ivrik.core.treatment;
+
+import ivrik.core.colour.Luma;
+import ivrik.core.colour.TransferTable;
+import ivrik.core.picture.ColourRows;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The primary correction of the ASC Color Decision List, version 1.2: (v slope + offset)^power in each channel,
+ * then each channel's distance from BT.709 luma times the saturation. Nothing is clamped; what is negative
+ * before the power is left as it is.
+ */
+public final class SlopeOffsetPower implements PictureTreatment {
+    private static final List<String> CHANNELS = List.of("red", "green", "blue");
+
+    /** What shows it off: a little warmer, with softer shadows. */
+    private static final double[] SHOWN_SLOPE = {1.12, 1.02, 0.9};
+
+    private static final double SHOWN_POWER = 0.9;
+
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "slope-offset-power",
+                            "Slope, offset, power",
+                            "Corrects the whole picture as colour decision lists do: each channel"
+                                    + " times a slope, plus an offset, to a power.",
+                            Group.WHOLE,
+                            Control.RULER,
+                            parameters())
+                    .with(Trait.POINTWISE)
+                    .called("cdl", "colour decision list", "lift gamma gain", "grade", "primary");
+
+    private static Parameter[] parameters() {
+        List<Parameter> all = new ArrayList<>();
+        for (int c = 0; c < CHANNELS.size(); c++) {
+            String channel = CHANNELS.get(c);
+            all.add(
+                    Parameter.of("slope-" + channel, "slope " + channel, "", 0, 10, 1, 0.01)
+                            .shown(SHOWN_SLOPE[c], SHOWN_SLOPE[c]));
+        }
+        for (String channel : CHANNELS) {
+            all.add(Parameter.of("offset-" + channel, "offset " + channel, "", -1, 1, 0, 0.005));
+        }
+        for (String channel : CHANNELS) {
+            all.add(
+                    Parameter.of("power-" + channel, "power " + channel, "", 0.05, 10, 1, 0.01)
+                            .shown(SHOWN_POWER, SHOWN_POWER));
+        }
+        all.add(Parameter.of("saturation", "saturation", "", 0, 4, 1, 0.01));
+        return all.toArray(Parameter[]::new);
+    }
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    /** What is done to one channel. */
+    private record Channel(float slope, float offset, Optional<TransferTable> power) {
+        static Channel of(Settings settings, String channel) {
+            double power = settings.number("power-" + channel);
+            return new Channel(
+                    (float) settings.number("slope-" + channel),
+                    (float) settings.number("offset-" + channel),
+                    power == 1
+                            ? Optional.empty()
+                            : Optional.of(
+                                    TransferTable.of(v -> v > 0 ? StrictMath.pow(v, power) : v)));
+        }
+
+        void row(float[] values, int n) {
+            for (int i = 0; i < n; i++) {
+                values[i] = values[i] * slope + offset;
+            }
+            power.ifPresent(p -> p.apply(values, n));
+        }
+    }
+
+    @Override
+    public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
+        List<Channel> channels = CHANNELS.stream().map(c -> Channel.of(settings, c)).toList();
+        float saturation = (float) settings.number("saturation");
+        int width = picture.width();
+        return picture.thenBy(
+                () -> {
+                    float[] luma = new float[width];
+                    return (rgb, n) -> {
+                        for (int c = 0; c < channels.size(); c++) {
+                            channels.get(c).row(rgb[c], n);
+                        }
+                        if (saturation != 1) {
+                            Luma.row(rgb, luma, n);
+                            for (float[] channel : rgb) {
+                                Saturation.spread(luma, channel, saturation, n);
+                            }
+                        }
+                    };
+                });
+    }
+}

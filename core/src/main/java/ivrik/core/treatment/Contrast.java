@@ -52,12 +52,7 @@ public final class Contrast implements PictureTreatment {
                     });
         }
         TransferTable table = TransferTable.of(inStops(context.colour().transfer(), by, pivot));
-        return picture.then(
-                (rgb, n) -> {
-                    for (float[] channel : rgb) {
-                        table.apply(channel, n);
-                    }
-                });
+        return Light.through(picture, table);
     }
 
     private static void draw(float[] values, float by, float pivot, int n) {

@@ -43,6 +43,16 @@ final class Light {
         };
     }
 
+    /** Each channel by a table. */
+    static ColourRows through(ColourRows picture, TransferTable table) {
+        return picture.then(
+                (rgb, n) -> {
+                    for (float[] channel : rgb) {
+                        table.apply(channel, n);
+                    }
+                });
+    }
+
     /** Work on rows that is told which row it is, in place. */
     @FunctionalInterface
     interface Placed {

@@ -44,11 +44,6 @@ public final class LinearLight implements PictureTreatment {
                 settings.word(WAY).equals(BACK)
                         ? TransferTable.fromLinear(context.colour().transfer())
                         : TransferTable.toLinear(context.colour().transfer());
-        return picture.then(
-                (rgb, n) -> {
-                    for (float[] channel : rgb) {
-                        table.apply(channel, n);
-                    }
-                });
+        return Light.through(picture, table);
     }
 }

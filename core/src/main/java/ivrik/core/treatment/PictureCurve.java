@@ -46,11 +46,6 @@ public final class PictureCurve implements PictureTreatment, Plot {
                         Light.isLinear(settings, LIGHT)
                                 ? v -> transfer.fromLinear(curve.at(transfer.toLinear(v)))
                                 : curve::at);
-        return picture.then(
-                (rgb, n) -> {
-                    for (float[] channel : rgb) {
-                        table.apply(channel, n);
-                    }
-                });
+        return Light.through(picture, table);
     }
 }

@@ -14,13 +14,13 @@ import javafx.scene.layout.StackPane;
 
 /** A look in the tray: what it makes of the footage, and what it is called. */
 final class LookCard extends HBox {
-    private static final double WIDE = 64;
-    private static final double HIGH = 36;
+    private static final double WIDE = 48;
+    private static final double HIGH = 27;
 
     private final ImageView picture = new ImageView();
 
     LookCard(Look look, Runnable use) {
-        super(8);
+        super();
         picture.setFitWidth(WIDE);
         picture.setFitHeight(HIGH);
         picture.setPreserveRatio(true);
@@ -30,10 +30,12 @@ final class LookCard extends HBox {
         frame.setMaxSize(WIDE, HIGH);
         Label name = new Label(look.shownName());
         name.setMaxWidth(Double.MAX_VALUE);
+        name.setWrapText(true);
+        name.setMinHeight(USE_PREF_SIZE);
         HBox.setHgrow(name, Priority.ALWAYS);
         getChildren().addAll(frame, name);
         setAlignment(Pos.CENTER_LEFT);
-        getStyleClass().add("card");
+        getStyleClass().addAll("card", "look-card");
         setId("look-" + look.name());
         setFocusTraversable(true);
         Tooltip.install(

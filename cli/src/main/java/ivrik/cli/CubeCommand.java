@@ -58,6 +58,11 @@ final class CubeCommand implements Runnable {
                     spec.commandLine(),
                     "Invalid value for option '--points': it is 17, 33 or 65, not " + points);
         }
+        if (frame < 0) {
+            throw new ParameterException(
+                    spec.commandLine(),
+                    "Invalid value for option '--frame': frames are counted from 0, not " + frame);
+        }
         overwriting.check(List.of(out), look.files());
         Look set = look.set(spec.commandLine());
         LookLattice lattice =

@@ -10,9 +10,11 @@ import ivrik.core.separation.Rgb;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Contrast;
 import ivrik.core.treatment.Curve;
+import ivrik.core.treatment.Halftone;
 import ivrik.core.treatment.PictureCurve;
 import ivrik.core.treatment.Saturation;
 import ivrik.core.treatment.SlopeOffsetPower;
+import ivrik.core.treatment.Vignette;
 import ivrik.media.decode.Footage;
 
 import org.junit.jupiter.api.Test;
@@ -160,6 +162,34 @@ class CubeCommandTest extends Commanded {
                 .isEqualTo(2);
         assertThat(ivrik("cube", "--look", "duotone", "-o", table.toString())).isEqualTo(1);
         assertThat(err).contains("old.cube");
+    }
+
+    /** A vignette and a halftone treat each value by itself, but not alike everywhere. */
+    @Test
+    void aLookThatSeesPlacesIsRefused() throws IOException {
+        Look vignette =
+                Look.atRest("dark-corners", new Rgb(), new Vignette())
+                        .withAmounts(0, 0, a -> a.with("stops", Value.of(-2)));
+        Look dots =
+                Look.atRest("dots", new Rgb(), new Halftone())
+                        .withAmounts(0, 0, a -> a.with("amount", Value.of(100)));
+        Path table = folder.resolve("no.cube");
+        for (Look look : List.of(vignette, dots)) {
+            Path file = folder.resolve(look.name() + ".look.json");
+            Files.writeString(file, LookJson.write(look));
+            assertThat(ivrik("cube", "--look", file.toString(), "-o", table.toString()))
+                    .as(look.name())
+                    .isEqualTo(1);
+            assertThat(err).contains("cannot be a table of colours");
+        }
+        assertThat(table).doesNotExist();
+    }
+
+    @Test
+    void aFrameBeforeTheFirstIsWrongUsage() {
+        String table = folder.resolve("no.cube").toString();
+        assertThat(ivrik("cube", "--look", "duotone", "--frame", "-1", "-o", table)).isEqualTo(2);
+        assertThat(err).contains("--frame").contains("-1");
     }
 
     private static String dial(String look) {

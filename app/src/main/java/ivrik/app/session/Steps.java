@@ -2,6 +2,7 @@ package ivrik.app.session;
 
 import ivrik.core.look.Amounts;
 import ivrik.core.look.HalationParts;
+import ivrik.core.look.HalationParts.Opened;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
@@ -118,21 +119,19 @@ public final class Steps {
         if (look == null || !HalationParts.canOpen(look, id)) {
             return;
         }
-        List<Look> looks = HalationParts.opened(look, id);
+        Opened opened = HalationParts.opened(look, id);
         int number = session.state().lookNumber();
-        Layer layer = session.state().layer().orElseThrow();
-        Layer opened = layer.withLook(number, l -> looks.getFirst());
-        for (int i = 1; i < looks.size(); i++) {
-            Look next = looks.get(i);
-            opened =
-                    Arrange.withNewLook(opened, opened.freeLookId(), number + i - 1)
-                            .withLook(number + i, l -> next);
+        Layer before = session.state().layer().orElseThrow();
+        Layer after = before.withLook(number, l -> opened.looks().getFirst());
+        for (Look next : opened.looks().subList(1, opened.looks().size())) {
+            after =
+                    Arrange.withNewLook(after, after.freeLookId(), number)
+                            .withLook(number + 1, l -> next);
         }
-        Layer changed = opened;
+        Layer changed = after;
         session.edit(
-                "Open " + title(look, id), project -> project.withLayer(layer.id(), l -> changed));
-        int parts = looks.indexOf(looks.stream().filter(HalationParts::areParts).findFirst().get());
-        session.selectLook(changed.looks().get(number + parts).id());
+                "Open " + title(look, id), project -> project.withLayer(before.id(), l -> changed));
+        session.selectLook(changed.looks().get(number + opened.parts()).id());
     }
 
     private static String title(Look look, String step) {

@@ -45,14 +45,26 @@ public final class HalationParts {
     }
 
     /**
-     * The looks that take the place of one with such a step: the look without it and a look of its parts,
-     * in the order in which they are done; the parts alone where nothing else is in the look. Values with
-     * pegs keep them. Dials that drive the step come off it first; where two values that are multiplied
-     * both have pegs, those of the strength stay.
+     * What takes the place of a look with such a step.
+     *
+     * @param looks in the order in which they are done: the parts, and the look without the step where anything
+     *     else is in it
+     * @param parts the number of the look of the parts among them
+     */
+    public record Opened(List<Look> looks, int parts) {
+        public Opened {
+            looks = List.copyOf(looks);
+        }
+    }
+
+    /**
+     * A look opened. Values with pegs keep them, and the parts see each frame as long as the look did. Dials
+     * that drive the step come off it first; where two values that are multiplied both have pegs, those of
+     * the strength stay.
      *
      * @param id of a step that can be opened
      */
-    public static List<Look> opened(Look look, String id) {
+    public static Opened opened(Look look, String id) {
         Look own = look;
         for (Dial dial : look.dials()) {
             for (Dial.Link link : dial.links()) {
@@ -61,21 +73,22 @@ public final class HalationParts {
                 }
             }
         }
-        Step step = own.step(id).orElseThrow();
-        Look parts = parts(step);
+        Look parts = parts(own.step(id).orElseThrow()).withShutter(look.shutter());
         Look rest = own.withoutStep(id);
-        Look plain = Look.atRest("", rest.model());
-        if (rest.steps().isEmpty()
-                && rest.lanes().equals(plain.lanes())
-                && rest.onto().equals(plain.onto())) {
-            return List.of(parts);
+        if (doesNothing(rest)) {
+            return new Opened(List.of(parts), 0);
         }
-        return isFirst(look, id) ? List.of(parts, rest) : List.of(rest, parts);
+        return isFirst(look, id)
+                ? new Opened(List.of(parts, rest), 0)
+                : new Opened(List.of(rest, parts), 1);
     }
 
-    /** Of what was opened, the look of the parts. */
-    public static boolean areParts(Look look) {
-        return look.name().equals(NAME);
+    private static boolean doesNothing(Look look) {
+        Look plain = Look.atRest("", look.model());
+        return look.steps().isEmpty()
+                && look.lanes().equals(plain.lanes())
+                && look.onto().equals(plain.onto())
+                && look.overscan().equals(plain.overscan());
     }
 
     private static Look parts(Step halation) {

@@ -14,12 +14,12 @@ import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.PictureStepPlan;
+import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Trait;
 import ivrik.core.treatment.Treatment;
-import ivrik.core.treatment.Treatments;
 
 import java.util.List;
 import java.util.Locale;
@@ -95,18 +95,13 @@ public final class LookLattice {
 
     /** What of a look, where it changes anything, depends on more than the colour itself. */
     private static Optional<String> obstacle(LookPlan look) {
-        Stream<Treatment> done =
-                Stream.concat(
-                        Stream.concat(look.prepare().stream(), look.finish().stream())
-                                .map(PictureStepPlan::kind),
-                        look.steps().stream().map(s -> Treatments.named(s.treatment())));
         Optional<String> treatment =
-                done.map(Treatment::description)
-                        .filter(
-                                d ->
-                                        !d.is(Trait.POINTWISE)
-                                                || d.is(Trait.LIVE)
-                                                || d.is(Trait.PICTURE))
+                Stream.concat(
+                                Stream.concat(look.prepare().stream(), look.finish().stream())
+                                        .map(PictureStepPlan::kind),
+                                look.steps().stream().map(StepPlan::kind))
+                        .map(Treatment::description)
+                        .filter(d -> !isByColour(d))
                         .map(Description::title)
                         .findFirst();
         if (treatment.isPresent()) {
@@ -120,8 +115,15 @@ public final class LookLattice {
                 : Optional.of("time");
     }
 
+    private static boolean isByColour(Description d) {
+        return d.is(Trait.POINTWISE)
+                && !d.is(Trait.PLACED)
+                && !d.is(Trait.LIVE)
+                && !d.is(Trait.PICTURE);
+    }
+
     /** A colour of the lattice, by the numbers of its points. */
-    public float[] at(int red, int green, int blue) {
+    private float[] at(int red, int green, int blue) {
         float[] rgb = new float[3];
         for (int c = 0; c < 3; c++) {
             rgb[c] = colours.colour().get(c).at(red, green + blue * points);

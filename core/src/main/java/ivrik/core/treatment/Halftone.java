@@ -32,7 +32,7 @@ public final class Halftone implements LaneTreatment {
                                     .shown(15, 75),
                             Parameter.percent("gain", "dot gain", -50, 50, 0).setting())
                     .choosing(SHAPE)
-                    .with(Trait.POINTWISE)
+                    .with(Trait.POINTWISE, Trait.PLACED)
                     .called("print", "newspaper", "dots", "screen", "ink", "comic");
 
     @Override

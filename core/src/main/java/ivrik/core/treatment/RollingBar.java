@@ -21,7 +21,7 @@ public final class RollingBar implements LaneTreatment {
                                     .setting(),
                             Parameter.of("rate", "frames a second", "", 1, 240, 24, 1).setting(),
                             Parameter.percent("at", "begins at", -1000, 1000, 0).setting())
-                    .with(Trait.POINTWISE, Trait.LIVE)
+                    .with(Trait.POINTWISE, Trait.PLACED, Trait.LIVE)
                     .called("hum bar", "refresh", "flicker", "screen");
 
     @Override

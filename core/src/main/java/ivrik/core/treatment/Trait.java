@@ -4,6 +4,8 @@ package ivrik.core.treatment;
 public enum Trait {
     /** Each value is treated by itself, whatever is beside it: coverage and angles stay what they are. */
     POINTWISE,
+    /** What it makes of a value depends on where that lies, even where nothing beside it matters. */
+    PLACED,
     /** Each channel of a whole picture is treated by itself: the coverage of each stays its own. */
     BY_CHANNEL,
     /** It moves or spreads what is there, and coverage along with it. */

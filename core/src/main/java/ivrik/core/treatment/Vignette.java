@@ -26,7 +26,7 @@ public final class Vignette implements PictureTreatment {
                             Parameter.percent("inner", "begins at", 0, 100, 30).setting(),
                             Centre.X,
                             Centre.Y)
-                    .with(Trait.POINTWISE, Trait.BY_CHANNEL)
+                    .with(Trait.POINTWISE, Trait.PLACED, Trait.BY_CHANNEL)
                     .called("lens", "corners", "fall-off");
 
     @Override

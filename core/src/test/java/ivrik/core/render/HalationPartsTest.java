@@ -7,7 +7,9 @@ import ivrik.core.json.LookJson;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.HalationParts;
 import ivrik.core.look.Look;
+import ivrik.core.look.Overscan;
 import ivrik.core.look.Section;
+import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Peg;
@@ -76,7 +78,7 @@ class HalationPartsTest {
     @Test
     void theLookIsTheSameInPartsAndItsDialsAreNumbers() {
         Look look = shown().withDial("keep-energy", 1).withDial("tail", 0.3);
-        List<Look> parts = HalationParts.opened(look, ID);
+        List<Look> parts = HalationParts.opened(look, ID).looks();
         assertThat(parts).as("nothing else was in it").hasSize(1);
         assertThat(apart(done(List.of(look), 3), done(parts, 3))).isLessThan(SAME);
         assertThat(apart(done(List.of(look), 3), picture())).isGreaterThan(0.01);
@@ -94,9 +96,29 @@ class HalationPartsTest {
         Look look =
                 Look.atRest("one", new Rgb(), new Halation())
                         .withAmounts(ID, 0, a -> a.with("strength", rising));
-        List<Look> parts = HalationParts.opened(look, ID);
+        List<Look> parts = HalationParts.opened(look, ID).looks();
         for (long frame : new long[] {2, 9}) {
             assertThat(apart(done(List.of(look), frame), done(parts, frame))).isLessThan(SAME);
+        }
+    }
+
+    @Test
+    void whatItsShutterSeesAndHowFarItIsEnlargedStays() {
+        Value rising =
+                Value.ZERO.with(new Peg(0, 0, Ease.LINEAR)).with(new Peg(4, 400, Ease.LINEAR));
+        Look open =
+                Look.atRest("one", new Rgb(), new Halation())
+                        .withAmounts(ID, 0, a -> a.with("strength", rising))
+                        .withShutter(Shutter.OFF.withAngleDegrees(Value.of(360)).withSamples(4));
+        Look large =
+                Look.atRest("large", new Rgb(), new Halation())
+                        .withAmounts(ID, 0, a -> a.with("strength", Value.of(150)))
+                        .withOverscan(new Overscan(Overscan.Kind.FIXED, 1.5));
+        for (Look look : List.of(open, large)) {
+            List<Look> parts = HalationParts.opened(look, ID).looks();
+            assertThat(apart(done(List.of(look), 1), done(parts, 1)))
+                    .as(look.name())
+                    .isLessThan(SAME);
         }
     }
 
@@ -108,7 +130,7 @@ class HalationPartsTest {
                         .withAmounts(ID, 0, a -> a.with("strength", Value.of(150)));
         Look first = last.withStepIn(Section.PREPARE, ID, 0);
         for (Look look : List.of(last, first)) {
-            List<Look> opened = HalationParts.opened(look, ID);
+            List<Look> opened = HalationParts.opened(look, ID).looks();
             assertThat(opened).hasSize(2);
             assertThat(apart(done(List.of(look), 0), done(opened, 0))).isLessThan(SAME);
         }

@@ -167,6 +167,35 @@ class TreatmentsTest {
         }
     }
 
+    /** What is said to treat each value by itself, and alike everywhere, makes one value of one. */
+    @Test
+    void whatTreatsValuesByThemselvesTreatsThemAlikeEverywhere() {
+        List<Plane> flat = Whole.flat(70, 50, 0.3);
+        for (Treatment t : Treatments.all()) {
+            Description d = t.description();
+            if (!d.is(Trait.POINTWISE)
+                    || d.is(Trait.PLACED)
+                    || d.is(Trait.LIVE)
+                    || d.is(Trait.PICTURE)) {
+                continue;
+            }
+            Settings settings = shownOff(t, EdgeFill.REPEAT);
+            List<Plane> made =
+                    t instanceof PictureTreatment p
+                            ? Whole.done(p, flat, settings, Optional.empty())
+                            : List.of(
+                                    done(
+                                            (LaneTreatment) t,
+                                            flat.getFirst(),
+                                            settings,
+                                            1,
+                                            Workers.shared()));
+            for (Plane plane : made) {
+                assertThat(plane.isFlat(plane.at(0, 0))).as(d.id()).isTrue();
+            }
+        }
+    }
+
     /** Blurs and what spreads the spectrum keep the light. */
     @Test
     void whatIsFlatStaysFlat() {

@@ -4,7 +4,6 @@ import ivrik.core.json.LookJson;
 import ivrik.core.look.Look;
 import ivrik.core.look.MeasuredLens;
 import ivrik.core.measure.LensMatch;
-import ivrik.core.picture.Plane;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.decode.Footage;
@@ -18,9 +17,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 import java.nio.file.Path;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 @Command(
         name = "lens",
@@ -64,33 +61,31 @@ final class LensCommand implements Runnable {
             overwriting.check(List.of(out), List.of(input));
         }
         Workers workers = Workers.shared();
-        Map<String, LensMatch.Fit> fits = new LinkedHashMap<>();
+        LensMatch.Channels lens;
         try (Footage footage = Footage.open(input, reading.reading(), workers)) {
-            List<Plane> colour = footage.frame(frame, footage.size()).colour();
-            fits.put("red", fit(colour.get(1), colour.get(0)));
-            fits.put("blue", fit(colour.get(1), colour.get(2)));
+            lens =
+                    LensMatch.of(footage.frame(frame, footage.size()).colour(), workers)
+                            .orElseThrow(this::tooLittle);
         }
         if (json) {
-            spec.commandLine().getOut().println(InfoCommand.text(fits));
+            spec.commandLine().getOut().println(InfoCommand.text(lens));
         } else {
-            fits.forEach(this::say);
+            say("red", lens.red());
+            say("blue", lens.blue());
         }
         if (out != null) {
-            SafeFile.write(out, LookJson.write(look(fits)));
+            SafeFile.write(out, LookJson.write(look(lens)));
         }
     }
 
-    private LensMatch.Fit fit(Plane held, Plane other) {
-        return LensMatch.between(held, other, Workers.shared())
-                .orElseThrow(
-                        () ->
-                                new UnreadableMediaException(
-                                        "frame "
-                                                + frame
-                                                + " of "
-                                                + input.getFileName()
-                                                + " has too little structure to measure a lens by",
-                                        "try another --frame, one with edges out to the corners"));
+    private UnreadableMediaException tooLittle() {
+        return new UnreadableMediaException(
+                "frame "
+                        + frame
+                        + " of "
+                        + input.getFileName()
+                        + " has too little structure to measure a lens by",
+                "try another --frame, one with edges out to the corners");
     }
 
     private void say(String channel, LensMatch.Fit fit) {
@@ -109,10 +104,8 @@ final class LensCommand implements Runnable {
                         fit.points().size());
     }
 
-    private Look look(Map<String, LensMatch.Fit> fits) {
+    private Look look(LensMatch.Channels lens) {
         String picture = input.getFileName() + ", frame " + frame;
-        return off
-                ? MeasuredLens.off(fits.get("red"), fits.get("blue"), picture)
-                : MeasuredLens.on(fits.get("red"), fits.get("blue"), picture);
+        return off ? MeasuredLens.off(lens, picture) : MeasuredLens.on(lens, picture);
     }
 }

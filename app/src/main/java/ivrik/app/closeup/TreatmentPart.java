@@ -19,6 +19,7 @@ import ivrik.core.look.HalationParts;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
+import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
@@ -26,6 +27,7 @@ import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Group;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Option;
+import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Trait;
 
 import javafx.beans.property.ObjectProperty;
@@ -40,6 +42,7 @@ import javafx.scene.layout.VBox;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
@@ -149,24 +152,18 @@ final class TreatmentPart extends VBox implements Part {
         label.managedProperty().bind(label.visibleProperty());
         showers.add(
                 state -> {
-                    String word =
+                    Optional<String> word =
                             Values.settings(session, 0, view.frame.get())
-                                    .flatMap(
-                                            settings ->
-                                                    state.step()
-                                                            .orElseThrow()
-                                                            .kind()
-                                                            .advice(
-                                                                    settings,
-                                                                    state.project()
-                                                                            .sequence()
-                                                                            .size(),
-                                                                    1))
-                                    .orElse("");
-                    label.setText("At this size " + word);
-                    label.setVisible(!word.isEmpty());
+                                    .flatMap(settings -> advice(state, settings));
+                    label.setText(word.map(w -> "At this size " + w).orElse(""));
+                    label.setVisible(word.isPresent());
                 });
         return label;
+    }
+
+    private static Optional<String> advice(State state, Settings settings) {
+        Size size = state.project().sequence().size();
+        return state.step().flatMap(step -> step.kind().advice(settings, size, 1));
     }
 
     private Node open(String id) {

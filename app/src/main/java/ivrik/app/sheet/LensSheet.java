@@ -12,6 +12,7 @@ import ivrik.core.IvrikException;
 import ivrik.core.look.Look;
 import ivrik.core.look.MeasuredLens;
 import ivrik.core.measure.LensMatch;
+import ivrik.core.measure.LensMatch.Channels;
 import ivrik.core.measure.LensMatch.Fit;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
@@ -60,11 +61,8 @@ public final class LensSheet extends VBox {
     private final Button done = new Button("Close");
     private Layer target;
 
-    /** What was found of both channels. */
-    private record Found(Fit red, Fit blue) {}
-
     /** What came of measuring: a word on it, and what was found, if anything was. */
-    private record Answer(String word, Optional<Found> found) {}
+    private record Answer(String word, Optional<Channels> found) {}
 
     /** What is done with a look that was found. */
     @FunctionalInterface
@@ -158,36 +156,24 @@ public final class LensSheet extends VBox {
             if (frame.isEmpty()) {
                 return new Answer(NO_PICTURE, Optional.empty());
             }
-            Optional<Found> found = measure(frame.get());
+            Optional<Channels> found = LensMatch.of(frame.get().colour(), Workers.shared());
             return new Answer(found.isPresent() ? ASKED : TOO_LITTLE, found);
         } catch (IvrikException e) {
             return new Answer(e.oneLine(), Optional.empty());
         }
     }
 
-    private static Optional<Found> measure(Frame frame) {
-        Workers workers = Workers.shared();
-        return between(frame, 0, workers)
-                .flatMap(r -> between(frame, 2, workers).map(b -> new Found(r, b)));
-    }
-
-    private static Optional<Fit> between(Frame frame, int channel, Workers workers) {
-        return LensMatch.between(frame.colour().get(1), frame.colour().get(channel), workers);
-    }
-
     private void show(Answer answer) {
         word.setText(answer.word);
         answer.found.ifPresent(
                 f -> {
-                    plot.show(f.red, f.blue);
-                    red.setText(words("Red", f.red));
-                    blue.setText(words("Blue", f.blue));
+                    plot.show(f);
+                    red.setText(words("Red", f.red()));
+                    blue.setText(words("Blue", f.blue()));
                     on.setDisable(false);
                     off.setDisable(false);
-                    on.setOnAction(
-                            e -> lay(MeasuredLens.on(f.red, f.blue, picture), Laying.How.OVER));
-                    off.setOnAction(
-                            e -> lay(MeasuredLens.off(f.red, f.blue, picture), Laying.How.FIRST));
+                    on.setOnAction(e -> lay(MeasuredLens.on(f, picture), Laying.How.OVER));
+                    off.setOnAction(e -> lay(MeasuredLens.off(f, picture), Laying.How.FIRST));
                 });
     }
 

@@ -53,7 +53,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 
-/** PanePictures of the window with the demo in it. */
+/** Pictures of the window with the demo in it. */
 final class Shots {
     private static final int SETTLED_PULSES = 45;
 

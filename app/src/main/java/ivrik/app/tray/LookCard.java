@@ -20,7 +20,6 @@ final class LookCard extends HBox {
     private final ImageView picture = new ImageView();
 
     LookCard(Look look, Runnable use) {
-        super();
         picture.setFitWidth(WIDE);
         picture.setFitHeight(HIGH);
         picture.setPreserveRatio(true);

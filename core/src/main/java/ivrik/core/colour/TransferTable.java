@@ -4,64 +4,27 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleUnaryOperator;
 
-/**
- * A transfer function for whole rows: 1024 straight pieces for each halving of the value from 1 down to
- * 1/512, one more below that for functions that begin straight, and the function itself where there is
- * none and outside 0..1. Its error is under 1.5e-7, so that 16-bit codes come back exactly. For sRGB there
- * is something quicker, and as good.
- */
+/** A transfer function for whole rows; its error is under 1.5e-7, so that 16-bit codes come back exactly. */
 public final class TransferTable {
     private static final Map<Transfer, TransferTable> TO_LINEAR = new ConcurrentHashMap<>();
     private static final Map<Transfer, TransferTable> FROM_LINEAR = new ConcurrentHashMap<>();
 
-    /** The bits of a float's fraction that lie within one piece. */
-    private static final int FINE = 13;
+    private final Work work;
 
-    private static final float LEAST = 1f / 512;
-    private static final int ONE = Float.floatToRawIntBits(1);
-    private static final int FIRST = (Float.floatToRawIntBits(LEAST) >>> FINE) - 1;
-    private static final int PIECES = (Float.floatToRawIntBits(1) >>> FINE) - FIRST + 1;
-
-    /** What does the same to whole rows without a table. */
-    private interface Quicker {
-        void apply(float[] values, int from, int to);
+    private TransferTable(Work work) {
+        this.work = work;
     }
 
-    private final DoubleUnaryOperator function;
-
-    /** Null where the table serves. */
-    private final Quicker quicker;
-
-    /** The bits of the least value that the pieces serve. */
-    private final int least;
-
-    /** Of each piece: where it begins, its value there and its slope. */
-    private final float[] start = new float[PIECES];
-
-    private final float[] value = new float[PIECES];
-    private final float[] slope = new float[PIECES];
+    /** Replaces the values from one on, up to another. */
+    private interface Work {
+        void apply(float[] values, int from, int to);
+    }
 
     /**
      * Of any function that is smooth over 0..1.
      */
     public static TransferTable of(DoubleUnaryOperator function) {
-        return new TransferTable(function, null);
-    }
-
-    private TransferTable(DoubleUnaryOperator function, Quicker quicker) {
-        this.function = function;
-        this.quicker = quicker;
-        for (int i = 0; i < PIECES; i++) {
-            float from = i == 0 ? 0 : Float.intBitsToFloat(FIRST + i << FINE);
-            float to = Float.intBitsToFloat(FIRST + i + 1 << FINE);
-            double at = function.applyAsDouble(from);
-            start[i] = from;
-            value[i] = (float) at;
-            slope[i] = (float) ((function.applyAsDouble(to) - at) / (to - from));
-        }
-        double end = function.applyAsDouble(LEAST);
-        boolean beginsStraight = Math.abs(function.applyAsDouble(LEAST / 2) - end / 2) < 1e-12;
-        least = beginsStraight ? 0 : Float.floatToRawIntBits(LEAST);
+        return new TransferTable(new Pieces(function));
     }
 
     /** From values as delivered to linear light. */
@@ -72,9 +35,9 @@ public final class TransferTable {
                 : TO_LINEAR.computeIfAbsent(
                         transfer,
                         t ->
-                                new TransferTable(
-                                        t::toLinear,
-                                        t == Transfer.SRGB ? SrgbCurve::toLinear : null));
+                                t == Transfer.SRGB
+                                        ? new TransferTable(SrgbCurve::toLinear)
+                                        : of(t::toLinear));
     }
 
     /** From linear light to values as delivered. */
@@ -85,37 +48,78 @@ public final class TransferTable {
                 : FROM_LINEAR.computeIfAbsent(
                         transfer,
                         t ->
-                                new TransferTable(
-                                        t::fromLinear,
-                                        t == Transfer.SRGB ? SrgbCurve::fromLinear : null));
+                                t == Transfer.SRGB
+                                        ? new TransferTable(SrgbCurve::fromLinear)
+                                        : of(t::fromLinear));
     }
 
     /** Replaces the first {@code n} values. */
     public void apply(float[] values, int n) {
-        apply(values, 0, n);
+        work.apply(values, 0, n);
     }
 
     /** Replaces the values from one on, up to another. */
     public void apply(float[] values, int from, int to) {
-        if (quicker != null) {
-            quicker.apply(values, from, to);
-            return;
-        }
-        for (int i = from; i < to; i++) {
-            float v = values[i];
-            int bits = Float.floatToRawIntBits(v); // negative of negative values, of -0 too
-            if (bits >= least && bits <= ONE) {
-                int piece = Math.max(0, (bits >>> FINE) - FIRST);
-                values[i] = value[piece] + (v - start[piece]) * slope[piece];
-            } else {
-                values[i] = (float) function.applyAsDouble(v);
-            }
-        }
+        work.apply(values, from, to);
     }
 
     public float at(float v) {
         float[] one = {v};
         apply(one, 1);
         return one[0];
+    }
+
+    /**
+     * 1024 straight pieces for each halving of the value from 1 down to 1/512, one more below that for
+     * functions that begin straight, and the function itself where there is none and outside 0..1.
+     */
+    private static final class Pieces implements Work {
+        /** The bits of a float's fraction that lie within one piece. */
+        private static final int FINE = 13;
+
+        private static final float LEAST = 1f / 512;
+        private static final int ONE = Float.floatToRawIntBits(1);
+        private static final int FIRST = (Float.floatToRawIntBits(LEAST) >>> FINE) - 1;
+        private static final int COUNT = (Float.floatToRawIntBits(1) >>> FINE) - FIRST + 1;
+
+        private final DoubleUnaryOperator function;
+
+        /** The bits of the least value that the pieces serve. */
+        private final int least;
+
+        /** Of each piece: where it begins, its value there and its slope. */
+        private final float[] start = new float[COUNT];
+
+        private final float[] value = new float[COUNT];
+        private final float[] slope = new float[COUNT];
+
+        Pieces(DoubleUnaryOperator function) {
+            this.function = function;
+            for (int i = 0; i < COUNT; i++) {
+                float from = i == 0 ? 0 : Float.intBitsToFloat(FIRST + i << FINE);
+                float to = Float.intBitsToFloat(FIRST + i + 1 << FINE);
+                double at = function.applyAsDouble(from);
+                start[i] = from;
+                value[i] = (float) at;
+                slope[i] = (float) ((function.applyAsDouble(to) - at) / (to - from));
+            }
+            double end = function.applyAsDouble(LEAST);
+            boolean beginsStraight = Math.abs(function.applyAsDouble(LEAST / 2) - end / 2) < 1e-12;
+            least = beginsStraight ? 0 : Float.floatToRawIntBits(LEAST);
+        }
+
+        @Override
+        public void apply(float[] values, int from, int to) {
+            for (int i = from; i < to; i++) {
+                float v = values[i];
+                int bits = Float.floatToRawIntBits(v); // negative of negative values, of -0 too
+                if (bits >= least && bits <= ONE) {
+                    int piece = Math.max(0, (bits >>> FINE) - FIRST);
+                    values[i] = value[piece] + (v - start[piece]) * slope[piece];
+                } else {
+                    values[i] = (float) function.applyAsDouble(v);
+                }
+            }
+        }
     }
 }

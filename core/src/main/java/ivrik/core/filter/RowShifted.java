@@ -1,6 +1,5 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
@@ -22,38 +21,15 @@ record RowShifted(Plane in, List<Warp> warps, EdgeFill fill, Sampler sampler) im
     @Override
     public Reader reader() {
         int n = in.width();
-        int taps = sampler.taps();
-        float[] source = new float[n + taps];
-        float[] weights = new float[taps];
-        float[] made = new float[Lines.room(n)];
         double[] x = new double[1];
         double[] y = new double[1];
         Chain chain = new Chain(warps);
+        ShiftedRuns runs = new ShiftedRuns(in, n, fill, sampler);
         return (row, out, o) -> {
             x[0] = 0.5;
             y[0] = row + 0.5;
             chain.back(x, y, 1);
-            double place = x[0] - 0.5;
-            double whole = Math.floor(place);
-            sampler.weights((float) (place - whole), weights);
-            int first = (int) whole + sampler.firstTap();
-            fill.read(in, Math.round(y[0] - 0.5), first, source, n + taps - 1);
-            for (int k = 0; k < taps; k++) {
-                add(source, k, weights[k], made, n, k == 0);
-            }
-            System.arraycopy(made, 0, out, o, n);
+            runs.run(x[0], y[0], n, out, o);
         };
-    }
-
-    private static void add(float[] from, int at, float by, float[] sum, int n, boolean first) {
-        if (first) {
-            for (int i = 0; i < n; i++) {
-                sum[i] = by * from[at + i];
-            }
-        } else {
-            for (int i = 0; i < n; i++) {
-                sum[i] += by * from[at + i];
-            }
-        }
     }
 }

@@ -50,9 +50,7 @@ final class ShiftedRuns {
         }
         for (int r = 0; r < runs; r++) {
             int from = begins[r];
-            int length = begins[r + 1] - from;
-            run(x[from] - 0.5, y[from] - 0.5, length);
-            System.arraycopy(made, 0, out, o + from, length);
+            run(x[from], y[from], begins[r + 1] - from, out, o + from);
         }
         return true;
     }
@@ -76,8 +74,14 @@ final class ShiftedRuns {
         return true;
     }
 
-    /** From one place on, pixel by pixel to the right; what is done to a value is what is done to one by itself. */
-    private void run(double x, double y, int length) {
+    /** From one place on, pixel by pixel to the right. */
+    void run(double x, double y, int length, float[] out, int o) {
+        make(x - 0.5, y - 0.5, length);
+        System.arraycopy(made, 0, out, o, length);
+    }
+
+    /** What is done to a value is what is done to one by itself. */
+    private void make(double x, double y, int length) {
         double left = Math.floor(x);
         double above = Math.floor(y);
         float right = (float) (x - left);

@@ -1,5 +1,6 @@
 package ivrik.core.look;
 
+import ivrik.core.measure.LensMatch.Channels;
 import ivrik.core.measure.LensMatch.Fit;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Rgb;
@@ -16,22 +17,21 @@ public final class MeasuredLens {
      *
      * @param picture that it was measured on, in words
      */
-    public static Look on(Fit red, Fit blue, String picture) {
-        return look("lens", "Lens of " + picture, red, blue, 1, picture);
+    public static Look on(Channels lens, String picture) {
+        return look("lens", "Lens of " + picture, lens, 1, picture);
     }
 
     /** The look that takes such fringes out of a picture. */
-    public static Look off(Fit red, Fit blue, String picture) {
-        return look("lens-off", "Without the lens of " + picture, red, blue, -1, picture);
+    public static Look off(Channels lens, String picture) {
+        return look("lens-off", "Without the lens of " + picture, lens, -1, picture);
     }
 
-    private static Look look(
-            String name, String title, Fit red, Fit blue, int sign, String picture) {
+    private static Look look(String name, String title, Channels lens, int sign, String picture) {
         return Look.atRest(name, new Rgb(), new Lens())
                 .withTitle(title)
                 .withNote("Measured on " + picture + ".")
-                .withAmounts(0, 0, a -> amounts(a, red, sign))
-                .withAmounts(0, 2, a -> amounts(a, blue, sign));
+                .withAmounts(0, 0, a -> amounts(a, lens.red(), sign))
+                .withAmounts(0, 2, a -> amounts(a, lens.blue(), sign));
     }
 
     private static Amounts amounts(Amounts rest, Fit fit, int sign) {

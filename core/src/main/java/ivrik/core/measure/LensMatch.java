@@ -84,6 +84,23 @@ public final class LensMatch {
         }
     }
 
+    /** How red and blue of a picture lie to its green. */
+    public record Channels(Fit red, Fit blue) {}
+
+    /**
+     * How red and blue lie to green; empty where the picture has too little structure to say.
+     *
+     * @param colour red, green and blue, of one size
+     */
+    public static Optional<Channels> of(List<Plane> colour, Workers workers) {
+        Plane green = colour.get(1);
+        return between(green, colour.get(0), workers)
+                .flatMap(
+                        red ->
+                                between(green, colour.get(2), workers)
+                                        .map(blue -> new Channels(red, blue)));
+    }
+
     /**
      * How a channel lies to another of the same size; empty where the picture has too little structure to say.
      * Wide displacements are found in small copies of the picture first.

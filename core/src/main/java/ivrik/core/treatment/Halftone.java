@@ -122,13 +122,14 @@ public final class Halftone implements LaneTreatment {
     /** For each of even shares the height above which so much of a cell is covered, edges softened. */
     private static float[] heights(boolean dots, double soft) {
         double[] covered = new double[LEVELS + 1];
+        float[] wave = new float[SIDE];
+        wave(0.5 / SIDE, 1.0 / SIDE, wave);
         double reach = 1 + soft / 2;
         for (int i = 0; i <= LEVELS; i++) {
             double above = reach - 2 * reach * i / LEVELS;
             for (int j = 0; j < SIDE * SIDE; j++) {
-                double u = (j % SIDE + 0.5) / SIDE;
-                double v = (j / SIDE + 0.5) / SIDE;
-                double over = height(Turns.of(u), Turns.of(v), dots) - above;
+                float across = wave[j % SIDE];
+                double over = (dots ? (across + wave[j / SIDE]) / 2 : across) - above;
                 covered[i] += Math.clamp(over / soft + 0.5, 0, 1) / (SIDE * SIDE);
             }
         }
@@ -150,11 +151,5 @@ public final class Halftone implements LaneTreatment {
         float at = share * LEVELS;
         int before = Math.min(LEVELS - 1, (int) at);
         return heights[before] + (at - before) * (heights[before + 1] - heights[before]);
-    }
-
-    /** The height of the shape at a place on the grid, in turns. */
-    private static float height(int u, int v, boolean dots) {
-        float across = Turns.cosine(u);
-        return dots ? (across + Turns.cosine(v)) / 2 : across;
     }
 }

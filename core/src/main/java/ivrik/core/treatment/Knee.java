@@ -13,16 +13,12 @@ record Knee(float low, float high) {
 
     private static final double SOFT_STOPS = 0.5;
 
-    /** About a threshold of linear light. */
-    private Knee(double threshold) {
-        this(
+    /** So many stops of linear light over middle grey. */
+    static Knee stopsOverGrey(double stops) {
+        double threshold = MIDDLE_GREY * StrictMath.pow(2, stops);
+        return new Knee(
                 (float) (threshold * StrictMath.pow(2, -SOFT_STOPS)),
                 (float) (threshold * StrictMath.pow(2, SOFT_STOPS)));
-    }
-
-    /** So many stops over middle grey. */
-    static Knee stopsOverGrey(double stops) {
-        return new Knee(MIDDLE_GREY * StrictMath.pow(2, stops));
     }
 
     float above(float light) {

@@ -1,0 +1,127 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.treatment.Curve;
+import ivrik.core.treatment.DirectionalBlur;
+import ivrik.core.treatment.Dispersion;
+import ivrik.core.treatment.KernelFilter;
+import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.Pins;
+
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.layout.Region;
+
+import org.junit.jupiter.api.Test;
+
+/** What is held on the picture, in plots, strips and grids, by mouse. */
+class HandlesWindowTest extends OneFrame {
+    @Test
+    void aCurveGetsPointsInItsPlotAndLosesThemByTheRightButton() {
+        add(new Curve());
+        d.drag(d.find("#lane-plot"), 0.25, 0.5, 0, -20);
+        assertThat(amounts(1, 0).count(Curve.SERIES)).isEqualTo(1);
+        assertThat(amounts(1, 0).value("point.0.in").rest()).isCloseTo(25, within(3.0));
+        assertThat(amounts(1, 0).value("point.0.out").rest()).isGreaterThan(55);
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        double out = amounts(1, 0).value("point.0.out").rest();
+        d.click(d.find("#lane-plot"), 0.25, 1 - out / 100, 1, MouseButton.SECONDARY);
+        assertThat(amounts(1, 0).count(Curve.SERIES)).isZero();
+    }
+
+    @Test
+    void pinsAreSetDraggedAndRemovedOnThePicture() {
+        add(new Pins());
+        d.key(KeyCode.DIGIT3);
+        d.click(d.find("PicturePane"), 0.4, 0.4, 2, MouseButton.PRIMARY);
+        assertThat(amounts(1, 2).count(Pins.SERIES)).isEqualTo(1);
+        d.drag(d.find("PicturePane"), 0.4, 0.4, 30, 10);
+        assertThat(amounts(1, 2).value("pin.0.dx").rest()).isGreaterThan(20);
+        assertThat(amounts(1, 2).value("pin.0.dy").rest()).isGreaterThan(5);
+        assertThat(amounts(1, 0).count(Pins.SERIES)).isZero();
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(d.text("#pin-count")).isEqualTo("Blue has 1 pin");
+        d.click("#remove-pin");
+        d.settle();
+        assertThat(d.text("#register")).startsWith("in register");
+    }
+
+    @Test
+    void theCentreIsDraggedOnThePictureForAllLanes() {
+        add(new Lens());
+        d.drag(d.find("PicturePane"), 0.5, 0.5, 40, -20);
+        for (int lane = 0; lane < 3; lane++) {
+            assertThat(amounts(1, lane).value("centre-x").rest()).isGreaterThan(30);
+            assertThat(amounts(1, lane).value("centre-y").rest()).isLessThan(-15);
+        }
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(amounts(1, 1).value("centre-x").rest()).isZero();
+    }
+
+    @Test
+    void theLineOfADirectionIsTurnedAndDrawnOutOnThePicture() {
+        add(new DirectionalBlur());
+        set(1, 0, "length", 0);
+        d.settle();
+        // the knob lies a little to the right of the middle, 22 points beyond a line of no length
+        double width = Driver.on(() -> ((Region) d.find("PicturePane")).getWidth());
+        d.drag(d.find("PicturePane"), 0.5 + 22 / width, 0.5, 0, 60);
+        assertThat(amounts(1, 0).value("length").rest()).isGreaterThan(40);
+        for (int lane = 0; lane < 3; lane++) {
+            assertThat(amounts(1, lane).value("angle").rest()).isBetween(45.0, 90.0);
+        }
+        assertThat(amounts(1, 1).value("length").rest()).as("its own").isNotZero().isLessThan(41);
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(amounts(1, 2).value("angle").rest()).isZero();
+    }
+
+    @Test
+    void aSpectrumIsDrawnOutInTheStripOfItsLane() {
+        add(new Dispersion());
+        double before = amounts(1, 0).value("length").rest();
+        d.drag(d.find("#spectrum-strip"), 0.6, 0.5, 40, 0);
+        assertThat(amounts(1, 1).value("length").rest()).isGreaterThan(12).isNotEqualTo(before);
+        assertThat(amounts(1, 0).value("length").rest()).as("red is left").isEqualTo(before);
+        assertThat(d.words()).contains("working on Green, Dispersion");
+    }
+
+    @Test
+    void oneNumberSpreadsALensOverTheLanes() {
+        add(new Lens());
+        for (int lane = 0; lane < 3; lane++) {
+            set(1, lane, "k0", 0);
+            set(1, lane, "k1", 0);
+        }
+        d.click("#lens-apart");
+        d.type("0.8");
+        d.key(KeyCode.ENTER);
+        assertThat(amounts(1, 0).value("k1").rest()).isCloseTo(0.8, within(1e-9));
+        assertThat(amounts(1, 1).value("k1").rest()).isZero();
+        assertThat(amounts(1, 2).value("k1").rest()).isCloseTo(-0.8, within(1e-9));
+        set(1, 0, "k0", 0.4);
+        set(1, 2, "k0", -0.4);
+        Driver.run(() -> d.look("#lens-apart").requestFocus());
+        d.type("0.6");
+        d.key(KeyCode.ENTER);
+        assertThat(amounts(1, 0).value("k1").rest())
+                .as("the same lens")
+                .isCloseTo(0.4, within(1e-9));
+        assertThat(amounts(1, 0).value("k0").rest()).isCloseTo(0.2, within(1e-9));
+    }
+
+    @Test
+    void aKernelIsTypedIntoItsGrid() {
+        add(new KernelFilter());
+        d.click("#weight-c22");
+        d.type("3");
+        d.key(KeyCode.ENTER);
+        assertThat(amounts(1, 0).value("c22").rest()).isEqualTo(3);
+        assertThat(amounts(1, 1).value("c22").rest()).isEqualTo(1);
+    }
+}

@@ -1,6 +1,7 @@
 package ivrik.app.closeup;
 
 import static ivrik.app.control.Controls.choice;
+import static ivrik.app.control.Controls.hint;
 import static ivrik.app.control.Controls.quiet;
 import static ivrik.app.control.Controls.row;
 import static ivrik.app.control.Controls.word;
@@ -82,9 +83,7 @@ final class TreatmentPart extends VBox implements Part {
                                                 step.isWhole(),
                                                 showers)));
         if (!d.note().isEmpty()) {
-            Label note = quiet(d.note());
-            note.setWrapText(true);
-            getChildren().add(note);
+            getChildren().add(hint(d.note()));
         }
         if (!look.dials().isEmpty()) {
             getChildren().add(new DialsPart(session, view, look, showers));
@@ -146,9 +145,8 @@ final class TreatmentPart extends VBox implements Part {
 
     /** Where the size of the sequence does not let all of it show. */
     private Node advice() {
-        Label label = quiet("");
+        Label label = hint("");
         label.setId("advice");
-        label.setWrapText(true);
         label.managedProperty().bind(label.visibleProperty());
         showers.add(
                 state -> {

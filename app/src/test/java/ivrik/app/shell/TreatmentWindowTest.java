@@ -133,6 +133,9 @@ class TreatmentWindowTest extends OneFrame {
         set(1, 0, "pitch", 1.8);
         d.settle();
         assertThat(d.text("#advice")).contains("does not show", "2.5 px is the next clean pitch");
+        double wide = Driver.on(() -> d.find("#advice").getLayoutBounds().getWidth());
+        double room = Driver.on(() -> d.find(".close-up").getLayoutBounds().getWidth());
+        assertThat(wide).as("it is broken into lines").isLessThan(room);
     }
 
     /** The lane's picture alone follows the number keys. */

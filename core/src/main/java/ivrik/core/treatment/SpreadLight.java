@@ -16,7 +16,7 @@ public final class SpreadLight implements LaneTreatment {
     static final Parameter RADIUS =
             Parameter.of("radius", "radius", "px", 0, 1000, 24, 1).setting();
     static final Parameter TAIL = Parameter.percent("tail", "long tail", 0, 100, 60).setting();
-    static final Parameter KEEP = Parameter.percent("keep", "keep the energy", 0, 100, 0).setting();
+    static final Parameter KEEP = Parameter.percent("keep", "kept light", 0, 100, 0).setting();
 
     /** A radius is so many sigmas. */
     private static final double RADIUS_SIGMAS = 2;

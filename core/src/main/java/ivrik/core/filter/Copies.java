@@ -3,7 +3,6 @@ package ivrik.core.filter;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
-import ivrik.core.sampling.Sampler;
 
 import java.util.Arrays;
 import java.util.List;
@@ -34,23 +33,15 @@ public final class Copies implements Filtered {
     @Override
     public Reader reader() {
         int n = in.width();
-        double[] x = new double[n];
-        double[] y = new double[n];
         float[] one = new float[n];
         float[] own = new float[n];
         float[] sum = new float[n];
-        ScatteredSamples samples = new ScatteredSamples(in, n, fill, Sampler.LINEAR);
+        AffineRow rows = new AffineRow(in, fill);
         return (row, out, o) -> {
             System.arraycopy(in.data(), in.row(row), own, 0, n);
             Arrays.fill(sum, 0f);
             for (Copy copy : copies) {
-                Affine a = copy.at();
-                double middle = row + 0.5;
-                for (int i = 0; i < n; i++) {
-                    x[i] = a.xx() * (i + 0.5) + a.xy() * middle + a.x0();
-                    y[i] = a.yx() * (i + 0.5) + a.yy() * middle + a.y0();
-                }
-                samples.at(x, y, n, one, 0);
+                rows.read(copy.at(), row, one);
                 Lines.addDifference(one, own, (float) copy.weight(), sum);
             }
             for (int i = 0; i < n; i++) {

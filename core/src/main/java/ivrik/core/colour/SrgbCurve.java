@@ -7,8 +7,8 @@ import jdk.incubator.vector.VectorSpecies;
 
 /**
  * The transfer function of IEC 61966-2-1 for whole rows, by polynomials through Chebyshev's nodes, to within
- * 1.2e-7 and exact at 0 and 1; vectors and single values give the same bits. Outside 0..1 it is the function
- * itself.
+ * 1.2e-7 of the value, or of 1 where that is more, and exact at 0 and 1; vectors and single values give the same
+ * bits. What is negative is mirrored; far outside it is the function itself.
  */
 final class SrgbCurve {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
@@ -66,6 +66,20 @@ final class SrgbCurve {
 
     private static final float MIDDLE_OF_ROOT = 0.61827254f;
 
+    /**
+     * What lies between 1 and this is brought below 1 first: both functions are powers there, and a factor comes
+     * out as a factor.
+     */
+    private static final float WIDE = 16;
+
+    /** What {@link #WIDE} is as delivered, before the last offset is taken away. */
+    private static final float WIDE_POWER = (float) StrictMath.pow(WIDE, 1 / 2.4);
+
+    /** That as a value as delivered. */
+    private static final float WIDE_CODE = 1.055f * WIDE_POWER - 0.055f;
+
+    private static final float OFFSET = 0.055f;
+
     private SrgbCurve() {}
 
     /** Replaces the values from one on, up to another. */
@@ -73,19 +87,14 @@ final class SrgbCurve {
         int i = from;
         for (; i <= to - FLOATS.length(); i += FLOATS.length()) {
             FloatVector v = FloatVector.fromArray(FLOATS, values, i);
-            if (isInside(v)) {
-                VectorMask<Float> high = v.compare(VectorOperators.GE, BORDER);
-                FloatVector middle =
-                        FloatVector.broadcast(FLOATS, MIDDLE_OF_LOW).blend(MIDDLE_OF_HIGH, high);
-                FloatVector t = v.sub(middle);
-                FloatVector sum =
-                        FloatVector.broadcast(FLOATS, LOW[LOW.length - 1])
-                                .blend(HIGH[LOW.length - 1], high);
-                for (int k = LOW.length - 2; k >= 0; k--) {
-                    sum = sum.fma(t, FloatVector.broadcast(FLOATS, LOW[k]).blend(HIGH[k], high));
-                }
-                sum.blend(v.div(SLOPE), v.compare(VectorOperators.LE, STRAIGHT))
-                        .intoArray(values, i);
+            if (isWithin(v, 0, 1)) {
+                light(v).intoArray(values, i);
+            } else if (isWithin(v, -WIDE_CODE, WIDE_CODE)) {
+                FloatVector size = v.abs();
+                VectorMask<Float> over = size.compare(VectorOperators.GT, 1);
+                FloatVector brought = size.add(OFFSET).div(WIDE_POWER).sub(OFFSET);
+                FloatVector light = light(size.blend(brought, over));
+                signed(v, light.blend(light.mul(WIDE), over)).intoArray(values, i);
             } else {
                 for (int k = i; k < i + FLOATS.length(); k++) {
                     values[k] = toLinear(values[k]);
@@ -97,14 +106,34 @@ final class SrgbCurve {
         }
     }
 
+    /** Of values within 0..1. */
+    private static FloatVector light(FloatVector v) {
+        VectorMask<Float> high = v.compare(VectorOperators.GE, BORDER);
+        FloatVector middle =
+                FloatVector.broadcast(FLOATS, MIDDLE_OF_LOW).blend(MIDDLE_OF_HIGH, high);
+        FloatVector t = v.sub(middle);
+        FloatVector sum =
+                FloatVector.broadcast(FLOATS, LOW[LOW.length - 1])
+                        .blend(HIGH[LOW.length - 1], high);
+        for (int k = LOW.length - 2; k >= 0; k--) {
+            sum = sum.fma(t, FloatVector.broadcast(FLOATS, LOW[k]).blend(HIGH[k], high));
+        }
+        return sum.blend(v.div(SLOPE), v.compare(VectorOperators.LE, STRAIGHT));
+    }
+
     private static float toLinear(float v) {
-        if (!(v >= 0 && v <= 1)) {
+        float size = Math.abs(v);
+        if (!(size <= WIDE_CODE)) {
             return (float) Transfer.SRGB.toLinear(v);
         }
+        float light = size <= 1 ? light(size) : light((size + OFFSET) / WIDE_POWER - OFFSET) * WIDE;
+        return Math.copySign(light, v);
+    }
+
+    private static float light(float v) {
         boolean high = v >= BORDER;
-        float[] of = high ? HIGH : LOW;
         float t = v - (high ? MIDDLE_OF_HIGH : MIDDLE_OF_LOW);
-        return v <= STRAIGHT ? v / SLOPE : sum(of, t);
+        return v <= STRAIGHT ? v / SLOPE : sum(high ? HIGH : LOW, t);
     }
 
     private static float sum(float[] of, float t) {
@@ -120,17 +149,14 @@ final class SrgbCurve {
         int i = from;
         for (; i <= to - FLOATS.length(); i += FLOATS.length()) {
             FloatVector v = FloatVector.fromArray(FLOATS, values, i);
-            if (isInside(v)) {
-                FloatVector s = v.sqrt().sqrt();
-                FloatVector t = s.sub(MIDDLE_OF_ROOT);
-                FloatVector sum = FloatVector.broadcast(FLOATS, FROM_ROOT[FROM_ROOT.length - 1]);
-                for (int k = FROM_ROOT.length - 2; k >= 0; k--) {
-                    sum = sum.fma(t, FloatVector.broadcast(FLOATS, FROM_ROOT[k]));
-                }
-                s.sub(1)
-                        .fma(sum, s)
-                        .blend(v.mul(SLOPE), v.compare(VectorOperators.LE, STRAIGHT_LIGHT))
-                        .intoArray(values, i);
+            if (isWithin(v, 0, 1)) {
+                code(v).intoArray(values, i);
+            } else if (isWithin(v, -WIDE, WIDE)) {
+                FloatVector size = v.abs();
+                VectorMask<Float> over = size.compare(VectorOperators.GT, 1);
+                FloatVector code = code(size.blend(size.div(WIDE), over));
+                FloatVector brought = code.add(OFFSET).mul(WIDE_POWER).sub(OFFSET);
+                signed(v, code.blend(brought, over)).intoArray(values, i);
             } else {
                 for (int k = i; k < i + FLOATS.length(); k++) {
                     values[k] = fromLinear(values[k]);
@@ -142,17 +168,43 @@ final class SrgbCurve {
         }
     }
 
+    /** Of light within 0..1. */
+    private static FloatVector code(FloatVector v) {
+        FloatVector s = v.sqrt().sqrt();
+        FloatVector t = s.sub(MIDDLE_OF_ROOT);
+        FloatVector sum = FloatVector.broadcast(FLOATS, FROM_ROOT[FROM_ROOT.length - 1]);
+        for (int k = FROM_ROOT.length - 2; k >= 0; k--) {
+            sum = sum.fma(t, FloatVector.broadcast(FLOATS, FROM_ROOT[k]));
+        }
+        return s.sub(1)
+                .fma(sum, s)
+                .blend(v.mul(SLOPE), v.compare(VectorOperators.LE, STRAIGHT_LIGHT));
+    }
+
     private static float fromLinear(float v) {
-        if (!(v >= 0 && v <= 1)) {
+        float size = Math.abs(v);
+        if (!(size <= WIDE)) {
             return (float) Transfer.SRGB.fromLinear(v);
         }
+        float code = size <= 1 ? code(size) : (code(size / WIDE) + OFFSET) * WIDE_POWER - OFFSET;
+        return Math.copySign(code, v);
+    }
+
+    private static float code(float v) {
         float s = (float) Math.sqrt((float) Math.sqrt(v));
         return v <= STRAIGHT_LIGHT
                 ? v * SLOPE
                 : Math.fma(s - 1, sum(FROM_ROOT, s - MIDDLE_OF_ROOT), s);
     }
 
-    private static boolean isInside(FloatVector v) {
-        return v.compare(VectorOperators.GE, 0).and(v.compare(VectorOperators.LE, 1)).allTrue();
+    private static boolean isWithin(FloatVector v, float least, float most) {
+        return v.compare(VectorOperators.GE, least)
+                .and(v.compare(VectorOperators.LE, most))
+                .allTrue();
+    }
+
+    /** So much, with the sign of other values. */
+    private static FloatVector signed(FloatVector sign, FloatVector size) {
+        return size.blend(size.neg(), sign.compare(VectorOperators.LT, 0));
     }
 }

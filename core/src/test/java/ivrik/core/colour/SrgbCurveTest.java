@@ -1,6 +1,7 @@
 package ivrik.core.colour;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 
@@ -41,6 +42,31 @@ class SrgbCurveTest {
         assertThat(worstBack).isLessThan(CLOSE);
     }
 
+    /** Up to where the polynomials are used, and beyond; what is negative is mirrored. */
+    @Test
+    void whatIsBrighterThanWhiteOrNegativeIsTheFunctionToo() {
+        int n = 200_000;
+        float[] values = new float[n];
+        for (int i = 0; i < n; i++) {
+            values[i] = (float) (20.0 * i / n * (i % 2 == 0 ? 1 : -1));
+        }
+        float[] lights = values.clone();
+        SrgbCurve.toLinear(lights, 0, n);
+        float[] codes = values.clone();
+        SrgbCurve.fromLinear(codes, 0, n);
+        double before = -1;
+        for (int i = 0; i < n; i += 2) {
+            double light = light(values[i]);
+            double code = code(values[i]);
+            assertThat(lights[i]).isCloseTo((float) light, within((float) (6e-7 * (1 + light))));
+            assertThat(codes[i]).isCloseTo((float) code, within((float) (3e-7 * (1 + code))));
+            assertThat((double) codes[i]).isGreaterThan(before);
+            before = codes[i];
+            float light1 = (float) light(-values[i + 1]);
+            assertThat(lights[i + 1]).isCloseTo(-light1, within(6e-7f * (1 + light1)));
+        }
+    }
+
     @Test
     void codesOf16BitsComeBackAndNeverFall() {
         int n = 1 << 16;
@@ -64,9 +90,10 @@ class SrgbCurveTest {
         Random random = new Random(8);
         float[] row = new float[203];
         for (int i = 0; i < row.length; i++) {
-            row[i] = i < 100 ? random.nextFloat() : 3 * random.nextFloat() - 1;
+            row[i] = i < 100 ? random.nextFloat() : 40 * random.nextFloat() - 12;
         }
         row[5] = Float.NaN;
+        row[8] = -0f;
         float[] to = row.clone();
         float[] from = row.clone();
         SrgbCurve.toLinear(to, 1, 202);

@@ -56,10 +56,13 @@ public final class Halo {
         }
         List<double[]> fine = parts.stream().filter(p -> apart(p[0]) == 1).toList();
         List<double[]> coarse = parts.stream().filter(p -> apart(p[0]) > 1).toList();
+        if (fine.isEmpty()) {
+            return coarse(in, coarse, fill, workers);
+        }
         Plane sum =
                 coarse.isEmpty()
                         ? Plane.of(in.width(), in.height())
-                        : coarse(in, coarse, fill, workers);
+                        : coarse(in, coarse, fill, workers).toPlane(workers);
         for (double[] part : fine) {
             add(Gaussian.of(in, part[0], part[0], fill, workers), (float) part[1], sum, workers);
         }
@@ -71,7 +74,7 @@ public final class Halo {
         return (int) Math.max(1, Math.floor(sigma / SIGMAS_A_MEAN));
     }
 
-    private static Plane coarse(Plane in, List<double[]> parts, EdgeFill fill, Workers workers) {
+    private static Rows coarse(Plane in, List<double[]> parts, EdgeFill fill, Workers workers) {
         int d = parts.stream().mapToInt(p -> apart(p[0])).min().orElseThrow();
         Plane small = new Means(in, d, fill).toPlane(workers);
         Plane sum = Plane.of(small.width(), small.height());
@@ -79,7 +82,7 @@ public final class Halo {
             double rest = Math.sqrt(part[0] * part[0] / d / d - OF_MEAN - OF_SPLINE);
             add(Gaussian.of(small, rest, rest, fill, workers), (float) part[1], sum, workers);
         }
-        return new Drawn(sum, d, in.width(), in.height(), fill).toPlane(workers);
+        return new Drawn(sum, d, in.width(), in.height(), fill);
     }
 
     private static void add(Rows rows, float by, Plane sum, Workers workers) {

@@ -97,11 +97,18 @@ final class OutputOptions {
 
     /** Says how far it is, where anyone is likely to read it. */
     LongConsumer saying(FrameRange range, PrintWriter err) {
+        return saying("", range, err);
+    }
+
+    /**
+     * @param before what stands before it
+     */
+    LongConsumer saying(String before, FrameRange range, PrintWriter err) {
         boolean say = progress || System.console() != null && System.console().isTerminal();
         return done -> {
             if (say) {
                 String end = done == range.length() ? "\n" : "";
-                err.print("\r" + done + " of " + range.length() + end);
+                err.print("\r" + before + done + " of " + range.length() + end);
                 err.flush();
             }
         };
@@ -111,11 +118,22 @@ final class OutputOptions {
      * @param kept files besides the project's media that are read
      */
     void export(Project project, List<Path> kept, double scale, PrintWriter err) {
+        export(project, out, kept, scale, saying(range(project), err))
+                .forEach(word -> err.println("ivrik: note: " + word));
+    }
+
+    /**
+     * To a file or pattern of its own.
+     *
+     * @return what is not as one would expect, in words for the user
+     */
+    List<String> export(
+            Project project, Path to, List<Path> kept, double scale, LongConsumer done) {
         FrameRange range = range(project);
-        Form chosen = form == null ? Forms.of(out) : Forms.named(form);
+        Form chosen = form == null ? Forms.of(to) : Forms.named(form);
         List<String> words =
                 Export.run(
-                        Export.Order.of(project, out, chosen)
+                        Export.Order.of(project, to, chosen)
                                 .withRange(range)
                                 .withQuality(quality)
                                 .withSampling(
@@ -129,9 +147,9 @@ final class OutputOptions {
                                 .withOverwrite(overwriting.allowed)
                                 .withKept(kept),
                         Workers.shared(),
-                        saying(range, err),
+                        done,
                         Cancel.NEVER);
-        Stream.concat(words.stream(), Advice.at(project, range.first(), scale).stream())
-                .forEach(word -> err.println("ivrik: note: " + word));
+        return Stream.concat(words.stream(), Advice.at(project, range.first(), scale).stream())
+                .toList();
     }
 }

@@ -13,7 +13,6 @@ import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /** Files about to be written, looked at before the first of them is. */
 public final class OutputFiles {
@@ -52,7 +51,7 @@ public final class OutputFiles {
             return;
         }
         Set<Path> read = new HashSet<>();
-        inputs.stream().flatMap(OutputFiles::files).map(OutputFiles::real).forEach(read::add);
+        inputs.stream().flatMap(i -> there(i).stream()).map(OutputFiles::real).forEach(read::add);
         for (Path out : outs) {
             if (read.contains(real(out))) {
                 throw new UnwritableTargetException(
@@ -63,12 +62,13 @@ public final class OutputFiles {
         }
     }
 
-    private static Stream<Path> files(Path input) {
-        return Files.exists(input)
-                ? Stream.of(input)
-                : NumberedSequence.isPattern(input)
-                        ? NumberedSequence.files(input).values().stream()
-                        : Stream.empty();
+    /** The files that a name stands for, which may be the pattern of a numbered sequence. */
+    static List<Path> there(Path file) {
+        return Files.exists(file)
+                ? List.of(file)
+                : NumberedSequence.isPattern(file)
+                        ? List.copyOf(NumberedSequence.files(file).values())
+                        : List.of();
     }
 
     private static Path real(Path file) {

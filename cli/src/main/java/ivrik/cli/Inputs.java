@@ -1,9 +1,11 @@
 package ivrik.cli;
 
 import ivrik.core.json.LookJson;
+import ivrik.core.json.ProjectJson;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.file.ProjectFile;
 
@@ -31,6 +33,17 @@ final class Inputs {
                     "save the look again, or use another");
         }
         return reading.look();
+    }
+
+    /** A project, of which everything can be read; its media paths whole. */
+    static Project project(Path file) {
+        ProjectJson.Reading reading = ProjectFile.open(file);
+        if (!reading.problems().isEmpty()) {
+            throw new UnreadableMediaException(
+                    file + " is damaged: " + String.join("; ", reading.problems()),
+                    "open it in the window and save it again");
+        }
+        return reading.project();
     }
 
     /** The file that a look is named by; empty for a built-in one. */

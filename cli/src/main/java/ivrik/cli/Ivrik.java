@@ -31,6 +31,8 @@ import java.util.spi.ToolProvider;
             SeparateCommand.class,
             RejoinCommand.class,
             RenderCommand.class,
+            PackCommand.class,
+            UnpackCommand.class,
             CheckCommand.class
         },
         footer = {

@@ -1,11 +1,8 @@
 package ivrik.cli;
 
-import ivrik.core.json.ProjectJson;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.threads.Workers;
-import ivrik.media.UnreadableMediaException;
-import ivrik.media.file.ProjectFile;
 
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -46,17 +43,12 @@ final class RenderCommand implements Runnable {
         if (!(scale > 0 && scale <= 8)) {
             throw new ParameterException(spec.commandLine(), "a scale lies over 0 and up to 8");
         }
-        ProjectJson.Reading reading = ProjectFile.open(file);
-        if (!reading.problems().isEmpty()) {
-            throw new UnreadableMediaException(
-                    file + " is damaged: " + String.join("; ", reading.problems()),
-                    "open it in the window and save it again");
-        }
+        Project project = Inputs.project(file);
         if (lanes) {
-            writeLanes(reading.project());
+            writeLanes(project);
             return;
         }
-        output.export(reading.project(), List.of(file), scale, spec.commandLine().getErr());
+        output.export(project, List.of(file), scale, spec.commandLine().getErr());
     }
 
     private void writeLanes(Project project) {

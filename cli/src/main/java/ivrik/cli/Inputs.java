@@ -7,6 +7,7 @@ import ivrik.core.look.Look;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.media.UnreadableMediaException;
+import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
 
 import picocli.CommandLine.ITypeConverter;
@@ -24,7 +25,9 @@ final class Inputs {
     static Look look(String nameOrFile) {
         Optional<Path> file = file(nameOrFile);
         if (file.isEmpty()) {
-            return BuiltInLooks.named(nameOrFile);
+            return BuiltInLooks.find(nameOrFile)
+                    .or(() -> kept(nameOrFile))
+                    .orElseGet(() -> BuiltInLooks.named(nameOrFile));
         }
         LookJson.Reading reading = LookJson.read(ProjectFile.text(file.get()));
         if (!reading.problems().isEmpty()) {
@@ -33,6 +36,16 @@ final class Inputs {
                     "save the look again, or use another");
         }
         return reading.look();
+    }
+
+    /** One of the user's own looks, as the window keeps them. */
+    private static Optional<Look> kept(String name) {
+        return new LookLibrary(LookLibrary.usual())
+                .contents().looks().stream()
+                        .filter(k -> k.problems().isEmpty())
+                        .map(LookLibrary.Kept::look)
+                        .filter(l -> l.name().equals(name))
+                        .findFirst();
     }
 
     /** A project, of which everything can be read; its media paths whole. */

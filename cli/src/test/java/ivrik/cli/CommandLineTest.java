@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 
+import ivrik.core.json.LookJson;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -13,6 +17,7 @@ import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 
 import javax.imageio.ImageIO;
 
@@ -354,5 +359,25 @@ class CommandLineTest extends Commanded {
         assertThat(out).contains("Ivrik 0.1.0");
         assertThat(ivrik("--help")).isZero();
         assertThat(out).contains("separate").contains("rejoin").contains("demo");
+    }
+
+    /** As the window keeps it; what comes with Ivrik stays what it is. */
+    @Test
+    void oneOfTheUsersOwnLooksIsFoundByItsName() throws IOException {
+        Path kept = Files.createDirectories(folder.resolve("data/looks"));
+        Look look = BuiltInLooks.named("rgb-split").withDial("red-x", 4);
+        for (String name : List.of("amber", "swap")) {
+            Files.writeString(
+                    kept.resolve(name + ".look.json"), LookJson.write(look.withName(name)));
+        }
+        String in = picture8("in.png", false).toString();
+        Path own = folder.resolve("own.png");
+        Path same = folder.resolve("same.png");
+        assertThat(ivrik("apply", in, "--look", "amber", "-o", own.toString())).as(err).isZero();
+        ivrik("apply", in, "--look", "rgb-split", "--set", "red-x=4", "-o", same.toString());
+        assertThat(own).hasSameBinaryContentAs(same);
+        Path swapped = folder.resolve("swapped.png");
+        ivrik("apply", in, "--look", "swap", "-o", swapped.toString());
+        assertThat(Files.readAllBytes(swapped)).isNotEqualTo(Files.readAllBytes(own));
     }
 }

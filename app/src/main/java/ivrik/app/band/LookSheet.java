@@ -11,7 +11,9 @@ import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.project.LayerLook;
+import ivrik.media.file.LookLibrary.Kept;
 
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.scene.control.ToggleButton;
 
 import java.util.ArrayList;
@@ -22,14 +24,16 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * All looks, each as what it would make of this frame, those that are in the project already first; the one that
+ * All looks, each as what it would make of this frame, the user's own and those of the project first; the one that
  * the pointer or the keys rest on moves.
  */
 public final class LookSheet extends FoundTiles {
     private static final int TILE = 116;
+    private static final String YOURS = "Your looks";
     private static final String OWN = "In this project";
 
     private final Laying laying;
+    private final ReadOnlyObjectProperty<List<Kept>> kept;
     private final ToggleButton over =
             Controls.toggle(
                     "lay-over", "On top", "Lays the look over what is there, and keeps that");
@@ -37,7 +41,15 @@ public final class LookSheet extends FoundTiles {
     /** Looks by the ids of their tiles. */
     private final Map<String, Look> looks = new HashMap<>();
 
-    public LookSheet(Session session, View view, PictureService service, Laying laying) {
+    /**
+     * @param kept the user's own
+     */
+    public LookSheet(
+            Session session,
+            View view,
+            PictureService service,
+            Laying laying,
+            ReadOnlyObjectProperty<List<Kept>> kept) {
         super(
                 session,
                 view,
@@ -47,6 +59,7 @@ public final class LookSheet extends FoundTiles {
                 "find-look",
                 "grain, tube, glitch ...");
         this.laying = laying;
+        this.kept = kept;
         over.selectedProperty()
                 .addListener(
                         (o, a, b) -> {
@@ -65,6 +78,9 @@ public final class LookSheet extends FoundTiles {
     List<Tile> tiles() {
         List<Tile> tiles = new ArrayList<>();
         looks.clear();
+        for (Kept kept : kept.get()) {
+            add("kept-" + kept.look().name(), YOURS, kept.look(), tiles);
+        }
         List<Look> own = own();
         for (int i = 0; i < own.size(); i++) {
             add("own-" + i, OWN, own.get(i), tiles);

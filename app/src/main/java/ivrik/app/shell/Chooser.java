@@ -18,5 +18,11 @@ interface Chooser {
     /** Where to write one picture. */
     Path picture(String name);
 
+    /** Where to write a look. */
+    Path lookToSave(String name);
+
+    /** Where to write a package. */
+    Path packageToSave(String name);
+
     Path exportTarget(Form form, String name);
 }

@@ -52,6 +52,7 @@ final class Commands extends CommandMenu {
         add("Kept work...", null, () -> window.projects().kept());
         add("Save", key(KeyCode.S, CTRL), () -> window.projects().save());
         add("Save as...", key(KeyCode.S, CTRL, SHIFT), () -> window.projects().saveAs());
+        add("Pack with all footage...", null, window.packWork()::pack, this::any);
         add("Bring in footage...", key(KeyCode.I, CTRL), window::bringIn);
         add("Export...", key(KeyCode.E, CTRL), window::export, this::any);
         add("Quit", key(KeyCode.Q, CTRL), window::quit);
@@ -88,6 +89,7 @@ final class Commands extends CommandMenu {
         menu = "Treat";
         add("Dials of the look", key(KeyCode.I, SHIFT), () -> face(Face.LOOK), this::any);
         add("Looks...", key(KeyCode.INSERT, SHIFT), () -> band(Band.LOOKS), this::any);
+        add("Save the look...", null, window.lookWork()::save, this::any);
         add("Add a treatment...", key(KeyCode.INSERT), () -> band(Band.TREATMENTS), this::any);
         add(
                 "Remove the treatment",

@@ -1,6 +1,7 @@
 package ivrik.app.shell;
 
 import ivrik.media.encode.Form;
+import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
 
 import javafx.stage.FileChooser;
@@ -61,6 +62,22 @@ final class DialogChooser implements Chooser {
     public Path picture(String name) {
         FileChooser chooser = chooser("Save a picture", new ExtensionFilter("PNG", "*.png"));
         chooser.setInitialFileName(name);
+        return path(chooser.showSaveDialog(window));
+    }
+
+    @Override
+    public Path lookToSave(String name) {
+        FileChooser chooser =
+                chooser("Save the look", new ExtensionFilter("Ivrik looks", "*.look.json"));
+        chooser.setInitialFileName(name + LookLibrary.ENDING);
+        return path(chooser.showSaveDialog(window));
+    }
+
+    @Override
+    public Path packageToSave(String name) {
+        FileChooser chooser =
+                chooser("Pack with all footage", new ExtensionFilter("Packages", "*.zip"));
+        chooser.setInitialFileName(name + ".zip");
         return path(chooser.showSaveDialog(window));
     }
 

@@ -4,6 +4,7 @@ import ivrik.app.picture.PictureService;
 import ivrik.core.IvrikException;
 import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
 import ivrik.core.project.Source;
 import ivrik.core.render.Planner;
 import ivrik.core.threads.CancelledException;
@@ -15,27 +16,35 @@ import javafx.scene.image.Image;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 
-/** Small pictures of what each built-in look makes of the first footage, made once, off the interface thread. */
+/** Small pictures of what each look makes of the first footage, made once, off the interface thread. */
 final class LookPictures {
     private static final Logger LOG = LoggerFactory.getLogger(LookPictures.class);
     private static final int WIDTH = 160;
 
     private final PictureService service;
+    private final Supplier<List<Look>> own;
     private final BiConsumer<String, Image> show;
 
     /** What they were made of; read on the interface thread only. */
     private String made = "";
 
+    private List<Look> shown = List.of();
+
     private volatile int generation;
 
     /**
+     * @param own the user's looks, which come first
      * @param show told of each by its look's name, on the interface thread
      */
-    LookPictures(PictureService service, BiConsumer<String, Image> show) {
+    LookPictures(PictureService service, Supplier<List<Look>> own, BiConsumer<String, Image> show) {
         this.service = service;
+        this.own = own;
         this.show = show;
     }
 
@@ -46,15 +55,25 @@ final class LookPictures {
 
     void make(List<Source> sources) {
         Source first = sources.stream().filter(s -> !s.kind().isDrawn()).findFirst().orElse(null);
-        if (first == null || made.equals(first.id() + "|" + first.path())) {
+        List<Look> looks = looks();
+        if (first == null) {
             return;
         }
-        made = first.id() + "|" + first.path();
+        String wanted = first.id() + "|" + first.path();
+        if (made.equals(wanted) && shown.equals(looks)) {
+            return;
+        }
+        List<Look> some = new ArrayList<>(looks);
+        if (made.equals(wanted)) {
+            some.removeAll(shown);
+        }
+        made = wanted;
+        shown = looks;
         int mine = ++generation;
         Thread.ofVirtual()
                 .start(
                         () -> {
-                            for (BuiltInLook look : BuiltInLooks.shelf()) {
+                            for (Look look : some) {
                                 if (generation == mine) {
                                     make(look, first);
                                 }
@@ -62,14 +81,21 @@ final class LookPictures {
                         });
     }
 
-    private void make(BuiltInLook look, Source source) {
+    private List<Look> looks() {
+        return Stream.concat(
+                        own.get().stream(),
+                        BuiltInLooks.shelf().stream().map(BuiltInLook::shownOff))
+                .toList();
+    }
+
+    private void make(Look look, Source source) {
         try {
             long frame = source.frames() / 3;
-            var plan = Planner.plan(Import.project(source, look.shownOff()), frame);
+            var plan = Planner.plan(Import.project(source, look), frame);
             Image image = service.small(plan, WIDTH).image();
-            Platform.runLater(() -> show.accept(look.look().name(), image));
+            Platform.runLater(() -> show.accept(look.name(), image));
         } catch (IvrikException e) {
-            LOG.info("no small picture of {}: {}", look.look().name(), e.oneLine());
+            LOG.info("no small picture of {}: {}", look.name(), e.oneLine());
         } catch (CancelledException e) {
             LOG.debug("another project was opened meanwhile");
         }

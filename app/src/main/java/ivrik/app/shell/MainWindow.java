@@ -14,6 +14,7 @@ import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
 import ivrik.app.session.Document;
 import ivrik.app.session.Laying;
+import ivrik.app.session.OwnLooks;
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
@@ -23,6 +24,7 @@ import ivrik.app.theme.Palette;
 import ivrik.app.tray.Tray;
 import ivrik.core.measure.Register;
 import ivrik.core.project.Project;
+import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
 
 import javafx.application.Platform;
@@ -64,6 +66,9 @@ public final class MainWindow {
     private final SheetWork sheetWork;
     private final Header header;
     private final Welcome welcome;
+    private final OwnLooks own;
+    private final LookWork lookWork;
+    private final PackWork packWork;
     private final List<Command> commands;
     private final Watch watch;
     private Chooser chooser;
@@ -97,11 +102,19 @@ public final class MainWindow {
         sheetWork =
                 new SheetWork(
                         session, view, laying, sheets, remembered, pictures.service(), palette);
+        own =
+                new OwnLooks(
+                        new LookLibrary(LookLibrary.in(dataFolder)),
+                        Platform::runLater,
+                        fault -> tell("That did not work", fault.oneLine()));
+        lookWork = new LookWork(session, view, own, sheets, () -> chooser);
+        packWork = new PackWork(session, view, sheets, () -> chooser, this::open);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
         tray =
                 new Tray(
                         session,
+                        own.all(),
                         new TrayWork(
                                 session,
                                 view,
@@ -111,8 +124,9 @@ public final class MainWindow {
                                 () -> chooser,
                                 this::bringIn,
                                 this::forgetSmall,
-                                sheets));
-        small = new TrayPictures(session, pictures.service(), tray, time);
+                                sheets,
+                                lookWork));
+        small = new TrayPictures(session, pictures.service(), tray, time, own);
         welcome = new Welcome(this::bringIn, this::openDemo, this::open);
         arrangement =
                 new Arrangement(
@@ -130,6 +144,7 @@ public final class MainWindow {
                                 steps,
                                 laying,
                                 pictures.service(),
+                                own,
                                 this::saveAsPicture));
         content.setCenter(arrangement);
         content.setTop(header);
@@ -185,6 +200,7 @@ public final class MainWindow {
                             showName();
                             showWelcome();
                         });
+        own.read(faults -> tell("Some of your looks could not be read", String.join("\n", faults)));
         document.fileProperty().addListener((o, a, b) -> showName());
         document.safetyProperty().addListener((o, a, b) -> showName());
         remembered.onChange(this::showRecent);
@@ -262,11 +278,19 @@ public final class MainWindow {
     }
 
     void commandList() {
-        sheetWork.commands(commands, new Offers(steps, laying, view));
+        sheetWork.commands(commands, new Offers(steps, laying, view, own));
     }
 
     Steps steps() {
         return steps;
+    }
+
+    PackWork packWork() {
+        return packWork;
+    }
+
+    LookWork lookWork() {
+        return lookWork;
     }
 
     LaneKeys laneWork() {
@@ -353,12 +377,19 @@ public final class MainWindow {
 
     private void take(List<Path> files, Runnable then) {
         files.stream().filter(MainWindow::isProject).findFirst().ifPresent(this::open);
+        lookWork.bringIn(files.stream().filter(LookLibrary::isLook).toList());
+        files.stream().filter(PackWork::isPackage).forEach(packWork::unpack);
         importer.bringIn(
-                files.stream().filter(f -> !isProject(f)).map(Path::toAbsolutePath).toList(), then);
+                files.stream().filter(MainWindow::isFootage).map(Path::toAbsolutePath).toList(),
+                then);
     }
 
     private static boolean isProject(Path file) {
         return file.toString().endsWith(ProjectFile.ENDING);
+    }
+
+    private static boolean isFootage(Path file) {
+        return !isProject(file) && !LookLibrary.isLook(file) && !PackWork.isPackage(file);
     }
 
     void bringIn() {

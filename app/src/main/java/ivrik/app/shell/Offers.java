@@ -2,13 +2,16 @@ package ivrik.app.shell;
 
 import ivrik.app.band.TreatmentSheet;
 import ivrik.app.session.Laying;
+import ivrik.app.session.OwnLooks;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Command;
 import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
+import ivrik.media.file.LookLibrary.Kept;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -19,11 +22,13 @@ final class Offers {
     private final Steps steps;
     private final Laying laying;
     private final View view;
+    private final OwnLooks own;
 
-    Offers(Steps steps, Laying laying, View view) {
+    Offers(Steps steps, Laying laying, View view, OwnLooks own) {
         this.steps = steps;
         this.laying = laying;
         this.view = view;
+        this.own = own;
     }
 
     /**
@@ -31,16 +36,11 @@ final class Offers {
      */
     List<Command> all(BooleanSupplier enabled) {
         List<Command> all = new ArrayList<>();
+        for (Kept each : own.all().get()) {
+            all.add(use(each.look(), "yours", enabled));
+        }
         for (BuiltInLook each : BuiltInLooks.shelf()) {
-            all.add(
-                    new Command(
-                            "use-" + each.look().name(),
-                            "Look",
-                            each.look()::shownName,
-                            null,
-                            () -> laying.lay(each.shownOff(), Laying.How.INSTEAD),
-                            enabled,
-                            each.look().words() + " " + each.group().title()));
+            all.add(use(each.shownOff(), each.group().title(), enabled));
         }
         for (Treatment each : Treatments.all()) {
             all.add(
@@ -54,6 +54,17 @@ final class Offers {
                             TreatmentSheet.words(each.description())));
         }
         return all;
+    }
+
+    private Command use(Look look, String group, BooleanSupplier enabled) {
+        return new Command(
+                "use-" + look.name(),
+                "Look",
+                look::shownName,
+                null,
+                () -> laying.lay(look, Laying.How.INSTEAD),
+                enabled,
+                look.words() + " " + group);
     }
 
     private void add(Treatment treatment) {

@@ -2,8 +2,10 @@ package ivrik.app.shell;
 
 import ivrik.app.desk.TimeView;
 import ivrik.app.picture.PictureService;
+import ivrik.app.session.OwnLooks;
 import ivrik.app.session.Session;
 import ivrik.app.tray.Tray;
+import ivrik.media.file.LookLibrary.Kept;
 
 /** The small pictures of footage and looks: made when there is time, those of looks once they are in sight. */
 final class TrayPictures {
@@ -12,7 +14,7 @@ final class TrayPictures {
     private final SmallPictures footage;
     private final LookPictures looks;
 
-    TrayPictures(Session session, PictureService service, Tray tray, TimeView time) {
+    TrayPictures(Session session, PictureService service, Tray tray, TimeView time, OwnLooks own) {
         this.session = session;
         this.tray = tray;
         footage =
@@ -22,7 +24,12 @@ final class TrayPictures {
                             tray.showPicture(source, image);
                             time.showPicture(source, image);
                         });
-        looks = new LookPictures(service, tray::showLook);
+        looks =
+                new LookPictures(
+                        service,
+                        () -> own.all().get().stream().map(Kept::look).toList(),
+                        tray::showLook);
+        own.all().addListener((o, a, b) -> makeLooks());
         tray.vvalueProperty().addListener((o, a, b) -> makeLooks());
     }
 

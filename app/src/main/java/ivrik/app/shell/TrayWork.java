@@ -9,6 +9,7 @@ import ivrik.app.tray.Tray;
 import ivrik.core.look.Look;
 import ivrik.core.project.Arrange;
 import ivrik.core.project.Source;
+import ivrik.media.file.LookLibrary.Kept;
 
 import java.nio.file.Path;
 import java.util.function.Supplier;
@@ -24,6 +25,7 @@ final class TrayWork implements Tray.Actions {
     private final Runnable bringIn;
     private final Runnable forgetSmall;
     private final Sheets sheets;
+    private final LookWork looks;
 
     /**
      * @param forgetSmall lets go of the small pictures, because a file is another now
@@ -37,7 +39,8 @@ final class TrayWork implements Tray.Actions {
             Supplier<Chooser> chooser,
             Runnable bringIn,
             Runnable forgetSmall,
-            Sheets sheets) {
+            Sheets sheets,
+            LookWork looks) {
         this.session = session;
         this.view = view;
         this.laying = laying;
@@ -47,6 +50,7 @@ final class TrayWork implements Tray.Actions {
         this.bringIn = bringIn;
         this.forgetSmall = forgetSmall;
         this.sheets = sheets;
+        this.looks = looks;
     }
 
     @Override
@@ -99,6 +103,16 @@ final class TrayWork implements Tray.Actions {
     @Override
     public void use(Look look) {
         laying.lay(look, Laying.How.INSTEAD);
+    }
+
+    @Override
+    public void write(Look look) {
+        looks.write(look);
+    }
+
+    @Override
+    public void remove(Kept kept) {
+        looks.remove(kept);
     }
 
     @Override

@@ -3,7 +3,9 @@ package ivrik.app.tray;
 import ivrik.core.look.Look;
 
 import javafx.geometry.Pos;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -52,6 +54,12 @@ final class LookCard extends HBox {
                         use.run();
                     }
                 });
+    }
+
+    /** What else can be done with it, under the right button. */
+    void offer(MenuItem... items) {
+        ContextMenu menu = new ContextMenu(items);
+        setOnContextMenuRequested(e -> menu.show(this, e.getScreenX(), e.getScreenY()));
     }
 
     void show(Image image) {

@@ -1,5 +1,6 @@
 package ivrik.app.tray;
 
+import ivrik.app.control.Controls;
 import ivrik.app.picture.Fault;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
@@ -7,7 +8,9 @@ import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.project.Source;
+import ivrik.media.file.LookLibrary.Kept;
 
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,12 +32,18 @@ public final class Tray extends ScrollPane {
 
     private final Session session;
 
-    /** By the names of the looks, in their order. */
+    private final ReadOnlyObjectProperty<List<Kept>> own;
+
+    /** Those that come with Ivrik, by their names, in their order. */
     private final Map<String, LookCard> looks = new LinkedHashMap<>();
+
+    /** The user's own, likewise. */
+    private final Map<String, LookCard> ownCards = new LinkedHashMap<>();
 
     private final Actions actions;
     private final VBox list = new VBox();
     private final Map<String, Image> pictures = new HashMap<>();
+    private final Map<String, Image> lookPictures = new HashMap<>();
     private final Map<String, FootageCard> cards = new LinkedHashMap<>();
     private Map<String, Fault> faults = Map.of();
     private List<Source> made;
@@ -58,12 +67,22 @@ public final class Tray extends ScrollPane {
 
         void use(Look look);
 
+        /** Writes one of the user's own to a file. */
+        void write(Look look);
+
+        /** Throws out one of the user's own. */
+        void remove(Kept kept);
+
         /** Shows all looks, large. */
         void allLooks();
     }
 
-    public Tray(Session session, Actions actions) {
+    /**
+     * @param own the user's looks
+     */
+    public Tray(Session session, ReadOnlyObjectProperty<List<Kept>> own, Actions actions) {
         this.session = session;
+        this.own = own;
         this.actions = actions;
         getStyleClass().add("tray");
         list.getStyleClass().add("tray-list");
@@ -76,6 +95,7 @@ public final class Tray extends ScrollPane {
                     each.look().name(),
                     new LookCard(each.look(), () -> actions.use(each.shownOff())));
         }
+        own.addListener((o, a, b) -> make());
         make();
     }
 
@@ -103,12 +123,17 @@ public final class Tray extends ScrollPane {
     public boolean looksAreSeen() {
         double shown = getViewportBounds().getHeight();
         double from = getVvalue() * Math.max(0, list.getHeight() - shown);
-        Node first = looks.values().iterator().next();
+        Node first = (ownCards.isEmpty() ? looks : ownCards).values().iterator().next();
         return shown > 0 && first.getBoundsInParent().getMinY() < from + shown;
     }
 
     public void showLook(String name, Image image) {
-        looks.get(name).show(image);
+        lookPictures.put(name, image);
+        for (Map<String, LookCard> cards : List.of(looks, ownCards)) {
+            if (cards.containsKey(name)) {
+                cards.get(name).show(image);
+            }
+        }
     }
 
     /** Made anew for other sources; what had the focus has it again. */
@@ -154,7 +179,21 @@ public final class Tray extends ScrollPane {
         gap.setMinHeight(8);
         list.getChildren().setAll(heading("Footage"));
         list.getChildren().addAll(cards.values());
-        list.getChildren().addAll(bringIn, gap, heading("Looks"));
+        list.getChildren().addAll(bringIn, gap);
+        ownCards.clear();
+        if (!own.get().isEmpty()) {
+            for (Kept kept : own.get()) {
+                LookCard card = new LookCard(kept.look(), () -> actions.use(kept.look()));
+                card.offer(
+                        Controls.item("Save to a file...", () -> actions.write(kept.look())),
+                        Controls.item("Throw out...", () -> actions.remove(kept)));
+                card.show(lookPictures.get(kept.look().name()));
+                ownCards.put(kept.look().name(), card);
+            }
+            list.getChildren().add(heading("Your looks"));
+            list.getChildren().addAll(ownCards.values());
+        }
+        list.getChildren().add(heading("Looks"));
         Button all = new Button("See all looks");
         all.setId("all-looks");
         all.setMaxWidth(Double.MAX_VALUE);

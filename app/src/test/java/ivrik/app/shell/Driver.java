@@ -75,6 +75,16 @@ final class Driver implements AutoCloseable {
         }
 
         @Override
+        public Path lookToSave(String name) {
+            return project;
+        }
+
+        @Override
+        public Path packageToSave(String name) {
+            return project;
+        }
+
+        @Override
         public Path exportTarget(Form form, String name) {
             return project;
         }

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -77,6 +78,11 @@ public final class BuiltInLooks {
      */
     public static Look named(String name) {
         return UnknownNameException.find("look", name, all(), Look::name);
+    }
+
+    /** The one of a name; empty if there is none. */
+    public static Optional<Look> find(String name) {
+        return all().stream().filter(l -> l.name().equals(name)).findFirst();
     }
 
     private static Look inRegister() {

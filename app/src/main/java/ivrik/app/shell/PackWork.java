@@ -1,0 +1,112 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.sheet.Sheets;
+import ivrik.app.sheet.Sheets.Choice;
+import ivrik.core.IvrikException;
+import ivrik.core.project.Project;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.OutputFiles;
+import ivrik.media.pack.ProjectPackage;
+import ivrik.media.pack.Unpacking;
+
+import javafx.application.Platform;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+
+/** Projects put into one file with all that they are made of, and taken out again; off the interface thread. */
+final class PackWork {
+    private static final String ENDING = ".zip";
+
+    private final Session session;
+    private final View view;
+    private final Sheets sheets;
+    private final Supplier<Chooser> chooser;
+    private final Consumer<Path> open;
+
+    /**
+     * @param open opens a project
+     */
+    PackWork(
+            Session session,
+            View view,
+            Sheets sheets,
+            Supplier<Chooser> chooser,
+            Consumer<Path> open) {
+        this.session = session;
+        this.view = view;
+        this.sheets = sheets;
+        this.chooser = chooser;
+        this.open = open;
+    }
+
+    /** Asks where to, and packs the project as it is now. */
+    void pack() {
+        Project project = session.project();
+        Path chosen = chooser.get().packageToSave(project.name());
+        if (chosen == null) {
+            return;
+        }
+        Path zip = named(chosen);
+        view.notice.set("Packing " + project.name() + " ...");
+        work(
+                () -> {
+                    ProjectPackage.write(project, Import.name(zip), zip);
+                    return zip;
+                },
+                written -> view.notice.set("Packed with all its footage in " + written),
+                "Could not pack " + project.name());
+    }
+
+    private static Path named(Path chosen) {
+        String name = chosen.getFileName().toString();
+        return name.endsWith(ENDING) ? chosen : chosen.resolveSibling(name + ENDING);
+    }
+
+    static boolean isPackage(Path file) {
+        return file.getFileName().toString().endsWith(ENDING);
+    }
+
+    /** Asks, unpacks beside the package, and opens what was in it. */
+    void unpack(Path zip) {
+        Path folder = OutputFiles.free(zip.resolveSibling(Import.name(zip)));
+        sheets.ask(
+                "Unpack " + zip.getFileName() + "?",
+                "Its project and footage go into a new folder, " + folder + ".",
+                List.of(
+                        new Choice("Unpack and open", () -> unpack(zip, folder)),
+                        new Choice("Leave it", () -> {})));
+    }
+
+    private void unpack(Path zip, Path folder) {
+        view.notice.set("Unpacking " + zip.getFileName() + " ...");
+        work(
+                () -> Unpacking.into(zip, folder),
+                project -> {
+                    view.notice.set("");
+                    open.accept(project);
+                },
+                "Could not unpack " + zip.getFileName());
+    }
+
+    private void work(Supplier<Path> work, Consumer<Path> then, String failed) {
+        Thread.ofVirtual()
+                .start(
+                        () -> {
+                            try {
+                                Path made = work.get();
+                                Platform.runLater(() -> then.accept(made));
+                            } catch (IvrikException e) {
+                                Platform.runLater(
+                                        () -> {
+                                            view.notice.set("");
+                                            sheets.tell(failed, e.oneLine());
+                                        });
+                            }
+                        });
+    }
+}

@@ -1,0 +1,182 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.json.LookJson;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.project.LayerLook;
+import ivrik.core.treatment.Grain;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+
+import org.junit.jupiter.api.Test;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/** The user's own looks: kept, found again in another project, given away and brought in. */
+class OwnLooksWindowTest extends OneFrame {
+    private Path kept(String name) {
+        return folder.resolve("data/looks/" + name + ".look.json");
+    }
+
+    private void openSheet(String title) {
+        Driver.run(() -> d.window.lookWork().save());
+        Driver.run(() -> ((TextField) d.find("#save-title")).setText(title));
+    }
+
+    private void keep(String title) {
+        openSheet(title);
+        d.click("#save-keep");
+        Driver.until("it is in the tray", () -> d.look("#look-" + title.toLowerCase()) != null);
+    }
+
+    private Node card(String name) {
+        return d.find("#look-" + name);
+    }
+
+    private static Look read(Path file) throws IOException {
+        return LookJson.read(Files.readString(file)).look();
+    }
+
+    @Test
+    void aBuiltInLookIsChangedAndKeptUnderAnotherName() throws IOException {
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "RGB split",
+                                        l -> BuiltInLooks.named("rgb-split").withDial("red-x", 9)));
+        add(new Grain());
+        openSheet("RGB split");
+        assertThat(((Button) d.find("#save-keep")).isDisabled()).isTrue();
+        assertThat(d.words()).anyMatch(w -> w.contains("comes with Ivrik"));
+        Driver.run(() -> ((TextInputControl) d.find("#save-title")).setText("Amber"));
+        Driver.run(() -> ((TextInputControl) d.find("#save-tags")).setText("night, soft ,night"));
+        Driver.run(() -> ((TextInputControl) d.find("#save-note")).setText("For the square."));
+        assertThat(d.words()).anyMatch(w -> w.contains("Red x: "));
+        d.click("#save-keep");
+        Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+
+        Look kept = read(kept("amber"));
+        assertThat(kept.shownName()).isEqualTo("Amber");
+        assertThat(kept.tags()).containsExactly("night", "soft");
+        assertThat(kept.note()).isEqualTo("For the square.");
+        assertThat(kept.dial("red-x").value().rest()).isEqualTo(9);
+        assertThat(kept.steps()).hasSize(2);
+        assertThat(look().shownName()).as("the one on the desk is it").isEqualTo("Amber");
+    }
+
+    @Test
+    void whatWasKeptIsThereAtTheNextStartInAnotherProject() {
+        add(new Grain());
+        keep("Amber");
+        d.close();
+        d = new Driver(folder.resolve("data"));
+        d.bringIn(Driver.still(folder, "grey.png", 0.5));
+        Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+        Driver.run(() -> card("amber").requestFocus());
+        d.key(KeyCode.ENTER);
+        d.settle();
+        assertThat(columns()).contains("grain");
+        assertThat(look().shownName()).isEqualTo("Amber");
+
+        Driver.run(() -> d.window.view().band.set(ivrik.app.session.View.Band.LOOKS));
+        d.settle();
+        assertThat(d.words()).contains("Your looks");
+    }
+
+    @Test
+    void aLookGoesToAFileAndAnotherTakesItIn() throws IOException {
+        add(new Grain());
+        d.files.project = folder.resolve("given.json");
+        openSheet("Given away");
+        d.click("#save-to-file");
+        Path given = folder.resolve("given.look.json");
+        Driver.until("it is written", () -> Files.exists(given));
+        assertThat(kept("given-away")).doesNotExist();
+
+        Driver.run(() -> d.window.take(List.of(given)));
+        Driver.until("it is in the tray", () -> d.look("#look-given-away") != null);
+        assertThat(kept("given-away")).hasSameTextualContentAs(given);
+        assertThat(d.window.session().project().sources()).as("no footage").hasSize(1);
+
+        d.fromMenu("look-given-away", "Throw out...");
+        assertThat(d.words()).anyMatch(w -> w.startsWith("Throw out Given away"));
+        d.click("#choice-1");
+        Driver.until("it is gone", () -> d.look("#look-given-away") == null);
+        assertThat(kept("given-away")).doesNotExist();
+        assertThat(given).exists();
+    }
+
+    /** From another version, or by hand: what is known is taken, and the rest named. */
+    @Test
+    void partsThatAreNotKnownAreListedAndLeftOut() throws IOException {
+        add(new Grain());
+        Look look = look().withName("odd").withTitle("Odd");
+        Path file =
+                Files.writeString(
+                        folder.resolve("odd.look.json"),
+                        LookJson.write(look).replace("\"grain\"", "\"moonlight\""));
+        Driver.run(() -> d.window.take(List.of(file)));
+        Driver.until("it is said", () -> d.words().stream().anyMatch(w -> w.contains("moonlight")));
+        assertThat(d.words()).anyMatch(w -> w.startsWith("Part of odd.look.json"));
+        assertThat(read(kept("odd")).steps()).hasSize(look.steps().size() - 1);
+    }
+
+    @Test
+    void whatNamesThingsOfItsProjectDoesNotWhereItIsKept() throws IOException {
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "feed",
+                                        l ->
+                                                l.withLane(
+                                                        1,
+                                                        s ->
+                                                                s.withFeed(
+                                                                        s.feed()
+                                                                                .withSource(
+                                                                                        "tram")))));
+        keep("Amber");
+        assertThat(read(kept("amber")).lanes().get(1).feed().source()).isEmpty();
+        assertThat(look().lanes().get(1).feed().source()).isEqualTo("tram");
+    }
+
+    /** Two of one name are not mixed up, and nothing is replaced unasked. */
+    @Test
+    void anotherOfTheSameNameIsNotReplacedUnasked() throws IOException {
+        add(new Grain());
+        keep("Amber");
+        Path other = folder.resolve("other.look.json");
+        Files.writeString(
+                other,
+                LookJson.write(BuiltInLooks.named("swap").withName("amber").withTitle("Amber")));
+        Driver.run(() -> d.window.take(List.of(other)));
+        Driver.until("it asks", () -> d.words().stream().anyMatch(w -> w.contains("already")));
+        d.click("#choice-0");
+        assertThat(read(kept("amber")).steps()).extracting("treatment").contains("grain");
+
+        Path tube = folder.resolve("tube.look.json");
+        Files.writeString(tube, LookJson.write(BuiltInLooks.named("tube")));
+        Driver.run(() -> d.window.take(List.of(tube)));
+        Driver.until("it has a name of its own", () -> d.look("#look-tube-2") != null);
+        Driver.run(() -> card("tube-2").requestFocus());
+        d.key(KeyCode.ENTER);
+        d.settle();
+        assertThat(d.window.session().state().layer().orElseThrow().looks())
+                .extracting(LayerLook::look)
+                .extracting(Look::name)
+                .containsExactly("tube-2");
+    }
+}

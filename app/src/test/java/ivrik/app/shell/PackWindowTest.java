@@ -1,0 +1,75 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.cache.Store;
+import ivrik.core.picture.Frame;
+import ivrik.core.project.Project;
+import ivrik.core.render.Planner;
+import ivrik.core.render.Renderer;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Grain;
+import ivrik.media.decode.MediaPictures;
+import ivrik.media.file.ProjectFile;
+
+import org.junit.jupiter.api.Test;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/** A project packed in one window and opened from the package in another. */
+class PackWindowTest extends OneFrame {
+    private static Frame rendered(Project project) {
+        Store store = new Store(1 << 28);
+        try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
+            return new Renderer(pictures, Workers.shared(), store)
+                    .render(Planner.plan(project, 0), 1, Cancel.NEVER);
+        }
+    }
+
+    @Test
+    void isOpenedFromItsPackageWithTheSamePicture() {
+        add(new Grain());
+        set(0, 1, "x", 30);
+        d.settle();
+        Frame before = rendered(d.window.session().project());
+        d.files.project = folder.resolve("night");
+        Driver.run(() -> d.window.packWork().pack());
+        Path zip = folder.resolve("night.zip");
+        Driver.until(
+                "it is packed", () -> d.window.view().notice.get().startsWith("Packed with all"));
+        d.close();
+
+        d = new Driver(folder.resolve("data-2"));
+        Driver.run(() -> d.window.take(List.of(zip)));
+        d.click("#choice-0");
+        Driver.until("it is open", d.window::hasPicture);
+        d.settle();
+        Path there = folder.resolve("night/night.ivrik");
+        assertThat(ProjectFile.open(there).problems()).isEmpty();
+        assertThat(d.window.session().project().sources().getFirst().path())
+                .startsWith(folder.resolve("night/media").toString());
+        Frame after = rendered(d.window.session().project());
+        for (int c = 0; c < 3; c++) {
+            assertThat(after.colour().get(c).sameSamples(before.colour().get(c))).isTrue();
+        }
+    }
+
+    @Test
+    void whatCannotBePackedOrUnpackedIsSaid() throws Exception {
+        d.files.project = folder.resolve("no such folder/night.zip");
+        Driver.run(() -> d.window.packWork().pack());
+        Driver.until("it says so", () -> d.words().stream().anyMatch(w -> w.contains("no folder")));
+        Driver.run(() -> d.window.sheets().away());
+
+        Path bad = Files.writeString(folder.resolve("bad.zip"), "no package");
+        Driver.run(() -> d.window.take(List.of(bad)));
+        d.click("#choice-0");
+        Driver.until(
+                "it says so", () -> d.words().stream().anyMatch(w -> w.contains("is damaged")));
+        assertThat(folder.resolve("bad")).doesNotExist();
+        assertThat(d.window.hasPicture()).isTrue();
+    }
+}

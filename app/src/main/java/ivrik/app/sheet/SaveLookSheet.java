@@ -18,9 +18,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Predicate;
 
 /** A look to be kept: its title, what it is for, words to find it by, and where it goes. */
@@ -105,15 +105,15 @@ public final class SaveLookSheet extends VBox {
     }
 
     private String words(Dial dial) {
-        return dial.words().isEmpty()
-                ? String.format(
-                        Locale.ROOT,
-                        "%s: %.4g to %.4g %s",
-                        dial.title(),
-                        dial.min(),
-                        dial.max(),
-                        dial.unit())
-                : dial.title() + ": " + String.join(", ", dial.words());
+        return dial.title()
+                + ": "
+                + (dial.words().isEmpty()
+                        ? plain(dial.min()) + " to " + plain(dial.max()) + " " + dial.unit()
+                        : String.join(", ", dial.words()));
+    }
+
+    private static String plain(double value) {
+        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
     }
 
     /** The look as it would be kept. */

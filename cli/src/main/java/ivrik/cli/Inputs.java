@@ -9,6 +9,7 @@ import ivrik.core.project.Project;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
+import ivrik.media.grade.GradeFile;
 
 import picocli.CommandLine.ITypeConverter;
 import picocli.CommandLine.TypeConversionException;
@@ -21,13 +22,16 @@ import java.util.Optional;
 final class Inputs {
     private Inputs() {}
 
-    /** A built-in look by name, or a look file. */
+    /** A built-in look by name, one of the user's own, a look file, a table or a decision list. */
     static Look look(String nameOrFile) {
         Optional<Path> file = file(nameOrFile);
         if (file.isEmpty()) {
             return BuiltInLooks.find(nameOrFile)
                     .or(() -> kept(nameOrFile))
                     .orElseGet(() -> BuiltInLooks.named(nameOrFile));
+        }
+        if (GradeFile.isGrade(file.get())) {
+            return GradeFile.look(file.get());
         }
         LookJson.Reading reading = LookJson.read(ProjectFile.text(file.get()));
         if (!reading.problems().isEmpty()) {
@@ -62,7 +66,7 @@ final class Inputs {
     /** The file that a look is named by; empty for a built-in one. */
     static Optional<Path> file(String nameOrFile) {
         Path path = Path.of(nameOrFile);
-        return nameOrFile.endsWith(".json") || Files.isRegularFile(path)
+        return nameOrFile.endsWith(".json") || GradeFile.isGrade(path) || Files.isRegularFile(path)
                 ? Optional.of(path)
                 : Optional.empty();
     }

@@ -19,7 +19,9 @@ final class LookOptions {
             names = "--look",
             required = true,
             paramLabel = "NAME|FILE",
-            description = "A built-in look or a look file.")
+            description =
+                    "A built-in look, one of your own, a look file, a .cube table or a .cc colour"
+                            + " decision list.")
     private String look;
 
     @Option(

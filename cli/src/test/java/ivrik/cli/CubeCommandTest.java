@@ -18,6 +18,8 @@ import ivrik.core.treatment.Vignette;
 import ivrik.media.decode.Footage;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -198,5 +200,100 @@ class CubeCommandTest extends Commanded {
             case "film" -> "grain=0.5";
             default -> "red=60";
         };
+    }
+
+    /** Written, read again and applied: what the chain itself makes, within a code of 8 bits. */
+    @Test
+    void aChainComesBackFromItsTable() throws IOException {
+        String grade = grade().toString();
+        String cube = folder.resolve("Night grade.cube").toString();
+        String in = picture16("in.png").toString();
+        Path own = folder.resolve("own.png");
+        Path looked = folder.resolve("looked.png");
+        assertThat(ivrik("cube", "--look", grade, "-o", cube)).as(err).isZero();
+        assertThat(ivrik("apply", in, "--look", grade, "-o", own.toString())).as(err).isZero();
+        assertThat(ivrik("apply", in, "--look", cube, "-o", looked.toString())).as(err).isZero();
+        Frame wanted = frame(own);
+        Frame made = frame(looked);
+        for (int y = 0; y < wanted.height(); y++) {
+            for (int x = 0; x < wanted.width(); x++) {
+                double[] a = pixel(wanted, x, y);
+                double[] b = pixel(made, x, y);
+                for (int c = 0; c < 3; c++) {
+                    assertThat(Math.abs(a[c] - b[c])).isLessThan(1.0 / 255 + 1e-5);
+                }
+            }
+        }
+        Files.writeString(
+                Path.of(cube), Files.readString(Path.of(cube)).replace("SIZE 33", "SIZE 34"));
+        assertThat(ivrik("apply", in, "--look", cube, "--overwrite", "-o", looked.toString()))
+                .isEqualTo(1);
+        assertThat(err).contains("Night grade.cube", "ends after 35937 of 39304");
+    }
+
+    /** Against (v slope + offset)^power and the saturation about BT.709 luma. */
+    @Test
+    void aDecisionListIsAppliedAndWrittenAgain() throws IOException {
+        Path list =
+                Files.writeString(
+                        folder.resolve("shot.cdl"),
+                        "<ColorDecisionList"
+                            + " xmlns='urn:ASC:CDL:v1.01'><ColorDecision><ColorCorrection"
+                            + " id='shot-12'><SOPNode><Description>x</Description><Slope>1.1 0.9"
+                            + " 1</Slope><Offset>0.02 0 -0.01</Offset><Power>1 1.2"
+                            + " 0.9</Power></SOPNode>"
+                            + "<SatNode><Saturation>0.8</Saturation></SatNode>"
+                            + "</ColorCorrection></ColorDecision></ColorDecisionList>");
+        Path in = picture16("in.png");
+        Path made = folder.resolve("made.png");
+        assertThat(ivrik("apply", in.toString(), "--look", list.toString(), "-o", made.toString()))
+                .as(err)
+                .isZero();
+        double[] rgb = pixel(frame(in), 7, 5);
+        double[] to = {
+            Math.clamp(rgb[0] * 1.1 + 0.02, 0, 9),
+            Math.pow(rgb[1] * 0.9, 1.2),
+            Math.pow(rgb[2] - 0.01, 0.9)
+        };
+        double luma = 0.2126 * to[0] + 0.7152 * to[1] + 0.0722 * to[2];
+        double[] got = pixel(frame(made), 7, 5);
+        for (int c = 0; c < 3; c++) {
+            double wanted = Math.clamp(luma + 0.8 * (to[c] - luma), 0, 1);
+            assertThat(got[c]).isCloseTo(wanted, org.assertj.core.api.Assertions.within(2e-5));
+        }
+        Path again = folder.resolve("again.cc");
+        assertThat(ivrik("cube", "--look", list.toString(), "-o", again.toString()))
+                .as(err)
+                .isZero();
+        Path same = folder.resolve("same.png");
+        ivrik("apply", in.toString(), "--look", again.toString(), "-o", same.toString());
+        assertThat(same).hasSameBinaryContentAs(made);
+        assertThat(ivrik("cube", "--look", "tube", "-o", folder.resolve("t.cc").toString()))
+                .isEqualTo(2);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "<a><SOPNode><Slope>1 2</Slope></SOPNode></a> | Slope has 2 numbers",
+                "<a><SOPNode><Power>1 0 1</Power></SOPNode></a> | Power lies between",
+                "<a><SOPNode><Offset>1 x 1</Offset></SOPNode></a> | 'x', which is no number",
+                "<a><b/></a> | no correction",
+                "<!DOCTYPE a [<!ENTITY e SYSTEM 'file:///etc/hostname'>]><a>&e;</a> | DOCTYPE",
+                "no list | no colour decision list"
+            })
+    void aDamagedDecisionListIsRefused(String text, String why) throws IOException {
+        Path list = Files.writeString(folder.resolve("bad.cc"), text);
+        assertThat(
+                        ivrik(
+                                "apply",
+                                picture8("in.png", false).toString(),
+                                "--look",
+                                list.toString(),
+                                "-o",
+                                folder.resolve("out.png").toString()))
+                .isEqualTo(1);
+        assertThat(err).contains("bad.cc", why);
     }
 }

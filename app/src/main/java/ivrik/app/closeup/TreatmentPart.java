@@ -26,6 +26,7 @@ import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Group;
+import ivrik.core.treatment.LookupTable;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Settings;
@@ -92,6 +93,9 @@ final class TreatmentPart extends VBox implements Part {
         getChildren().add(advice());
         for (Option option : d.options()) {
             getChildren().add(option(option));
+        }
+        if (step.kind() instanceof LookupTable) {
+            getChildren().add(table());
         }
         if (d.is(Trait.PICTURE)) {
             getChildren().add(picture());
@@ -231,6 +235,22 @@ final class TreatmentPart extends VBox implements Part {
         button.setTooltip(new Tooltip(help));
         button.setOnAction(e -> action.run());
         return button;
+    }
+
+    /** What the table of a step's own is called. */
+    private Node table() {
+        Label label = hint("");
+        label.setId("own-table");
+        showers.add(
+                s ->
+                        label.setText(
+                                s.step()
+                                        .flatMap(Step::table)
+                                        .map(t -> "Own table: " + t.name())
+                                        .orElse(
+                                                "For a table of your own, bring in or drop a"
+                                                        + " .cube file.")));
+        return label;
     }
 
     private Node option(Option option) {

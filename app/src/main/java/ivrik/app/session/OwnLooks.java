@@ -47,7 +47,7 @@ public final class OwnLooks {
      * @param faults told of those that cannot be read at all, if there are any
      */
     public void read(Consumer<List<String>> faults) {
-        later(
+        work(
                 library::contents,
                 contents -> {
                     show(contents);
@@ -72,7 +72,7 @@ public final class OwnLooks {
     }
 
     private void change(Runnable action, Runnable then) {
-        later(
+        work(
                 () -> {
                     action.run();
                     return library.contents();
@@ -85,12 +85,12 @@ public final class OwnLooks {
 
     /** Reads a look file from anywhere. */
     public void open(Path file, Consumer<Kept> then) {
-        later(() -> LookLibrary.read(file), then);
+        work(() -> LookLibrary.read(file), then);
     }
 
     /** Writes a look to anywhere. */
     public void write(Look look, Path file, Runnable then) {
-        later(
+        work(
                 () -> {
                     LookLibrary.write(look, file);
                     return file;
@@ -102,7 +102,8 @@ public final class OwnLooks {
         all.set(contents.looks());
     }
 
-    private <T> void later(Supplier<T> work, Consumer<T> then) {
+    /** Work with files of looks, off the interface thread; what comes of it is told on it. */
+    public <T> void work(Supplier<T> work, Consumer<T> then) {
         files.execute(
                 () -> {
                     try {

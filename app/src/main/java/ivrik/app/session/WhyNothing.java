@@ -99,6 +99,10 @@ public final class WhyNothing {
             if (step.picture().isEmpty() && step.kind().needsPicture(settings)) {
                 return Optional.of("Nothing changes: choose the picture that " + title + " uses");
             }
+            if (step.table().isEmpty() && step.kind().needsTable(settings)) {
+                return Optional.of(
+                        "Nothing changes: bring in the .cube table that " + title + " is to use");
+            }
             if (!step.isWhole()
                     && look.lanes().get(after.lane()).hold()
                     && step.kind() instanceof Move) {

@@ -1,19 +1,24 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.Laying;
 import ivrik.app.session.OwnLooks;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.sheet.SaveLookSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.Sheets.Choice;
+import ivrik.core.colour.ColourTable;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
+import ivrik.core.treatment.LookupTable;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.LookLibrary.Kept;
+import ivrik.media.grade.GradeFile;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 
 /** Looks kept, brought in, given away and thrown out by the user. */
@@ -21,13 +26,21 @@ final class LookWork {
     private final Session session;
     private final View view;
     private final OwnLooks own;
+    private final Laying laying;
     private final Sheets sheets;
     private final Supplier<Chooser> chooser;
 
-    LookWork(Session session, View view, OwnLooks own, Sheets sheets, Supplier<Chooser> chooser) {
+    LookWork(
+            Session session,
+            View view,
+            OwnLooks own,
+            Laying laying,
+            Sheets sheets,
+            Supplier<Chooser> chooser) {
         this.session = session;
         this.view = view;
         this.own = own;
+        this.laying = laying;
         this.sheets = sheets;
         this.chooser = chooser;
     }
@@ -129,6 +142,45 @@ final class LookWork {
                                         + " it was.");
                     }
                 });
+    }
+
+    /**
+     * Tables and decision lists: a table goes into the lookup table on the desk, if there is one; else each is laid
+     * over what is there.
+     */
+    void grade(List<Path> files) {
+        for (Path file : files) {
+            if (session.state().layer().isEmpty()) {
+                sheets.tell(
+                        "There is nothing to grade yet",
+                        "Bring in footage first; then " + file.getFileName() + " is laid on it.");
+                return;
+            }
+            own.work(() -> GradeFile.look(file), this::grade);
+        }
+    }
+
+    private void grade(Look look) {
+        Optional<ColourTable> table = look.steps().getFirst().table();
+        if (table.isPresent() && isOnTable()) {
+            session.editLook(
+                    "Table " + look.shownName(),
+                    l -> l.withStep(session.state().stepId(), s -> s.withOwnTable(table.get())));
+        } else {
+            laying.lay(look, Laying.How.OVER);
+        }
+    }
+
+    private boolean isOnTable() {
+        return session.state().step().filter(s -> s.kind() instanceof LookupTable).isPresent();
+    }
+
+    /** Asks for one. */
+    void grade() {
+        Path file = chooser.get().oneSource("a .cube table or a .cc decision list");
+        if (file != null) {
+            grade(List.of(file));
+        }
     }
 
     /** Throws one out, after asking. */

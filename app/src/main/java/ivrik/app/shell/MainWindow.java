@@ -26,6 +26,7 @@ import ivrik.core.measure.Register;
 import ivrik.core.project.Project;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
+import ivrik.media.grade.GradeFile;
 
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -107,7 +108,7 @@ public final class MainWindow {
                         new LookLibrary(LookLibrary.in(dataFolder)),
                         Platform::runLater,
                         fault -> tell("That did not work", fault.oneLine()));
-        lookWork = new LookWork(session, view, own, sheets, () -> chooser);
+        lookWork = new LookWork(session, view, own, laying, sheets, () -> chooser);
         packWork = new PackWork(session, view, sheets, () -> chooser, this::open);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
@@ -378,6 +379,7 @@ public final class MainWindow {
     private void take(List<Path> files, Runnable then) {
         files.stream().filter(MainWindow::isProject).findFirst().ifPresent(this::open);
         lookWork.bringIn(files.stream().filter(LookLibrary::isLook).toList());
+        lookWork.grade(files.stream().filter(GradeFile::isGrade).toList());
         files.stream().filter(PackWork::isPackage).forEach(packWork::unpack);
         importer.bringIn(
                 files.stream().filter(MainWindow::isFootage).map(Path::toAbsolutePath).toList(),
@@ -389,7 +391,10 @@ public final class MainWindow {
     }
 
     private static boolean isFootage(Path file) {
-        return !isProject(file) && !LookLibrary.isLook(file) && !PackWork.isPackage(file);
+        return !isProject(file)
+                && !LookLibrary.isLook(file)
+                && !GradeFile.isGrade(file)
+                && !PackWork.isPackage(file);
     }
 
     void bringIn() {

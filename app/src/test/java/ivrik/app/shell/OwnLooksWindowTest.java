@@ -179,4 +179,32 @@ class OwnLooksWindowTest extends OneFrame {
                 .extracting(Look::name)
                 .containsExactly("tube-2");
     }
+
+    /** Laid over what is there; with a lookup table on the desk, into that; damaged ones change nothing. */
+    @Test
+    void aTableThatIsDroppedIsUsed() throws IOException {
+        Path table = folder.resolve("Blue hour.cube");
+        Files.writeString(table, "LUT_1D_SIZE 2\n0 0 0.2\n0.8 0.9 1\n");
+        Driver.run(() -> d.window.take(List.of(table)));
+        Driver.until("it is laid", () -> looks().size() == 2);
+        d.settle();
+        assertThat(look().steps().getFirst().table().orElseThrow().name())
+                .isEqualTo("Blue hour.cube");
+        assertThat(d.words()).contains("Own table: Blue hour.cube");
+
+        Path other = folder.resolve("other.cube");
+        Files.writeString(other, "TITLE \"Amber hour\"\nLUT_1D_SIZE 2\n0 0 0\n1 0.9 0.7\n");
+        Driver.run(() -> d.window.take(List.of(other)));
+        Driver.until("it is there", () -> d.words().contains("Own table: Amber hour"));
+        assertThat(looks()).hasSize(2);
+
+        Files.writeString(other, "LUT_1D_SIZE 2\n0 0 0\n1 0.9\n");
+        Driver.run(() -> d.window.take(List.of(other)));
+        Driver.until("it is said", () -> d.words().stream().anyMatch(w -> w.contains("line 3")));
+        assertThat(look().steps().getFirst().table().orElseThrow().name()).isEqualTo("Amber hour");
+    }
+
+    private List<LayerLook> looks() {
+        return d.window.session().state().layer().orElseThrow().looks();
+    }
 }

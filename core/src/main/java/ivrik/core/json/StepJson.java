@@ -4,6 +4,8 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.UnknownNameException;
+import ivrik.core.colour.ColourTable;
+import ivrik.core.colour.CubeText;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Amounts.Unbaked;
 import ivrik.core.look.Section;
@@ -19,6 +21,7 @@ import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** One treatment in a look. */
@@ -50,6 +53,12 @@ final class StepJson {
         if (!step.picture().isEmpty()) {
             node.put("picture", step.picture());
         }
+        step.table()
+                .ifPresent(
+                        table ->
+                                node.putObject("table")
+                                        .put("name", table.name())
+                                        .put("cube", CubeText.write(table)));
         ArrayNode lanes = node.putArray("lanes");
         step.lanes().forEach(amounts -> lanes.add(write(amounts)));
         return node;
@@ -115,6 +124,7 @@ final class StepJson {
                         fields.flag("bySeed", false),
                         fields.read("words", Map.of(), f -> words(f, description)),
                         fields.text("picture", ""),
+                        fields.read("table", Optional.empty(), StepJson::table),
                         fields.each("lanes", "lane", f -> amounts(f, description)));
         if (step.lanes().isEmpty()) {
             return step.withLanes(rest.lanes());
@@ -127,6 +137,10 @@ final class StepJson {
                             + rest.lanes().size());
         }
         return step;
+    }
+
+    private static Optional<ColourTable> table(Fields fields) {
+        return Optional.of(CubeText.read(fields.text("cube"), fields.text("name", "table")));
     }
 
     private static String id(Fields fields) {

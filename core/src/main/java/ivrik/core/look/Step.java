@@ -2,8 +2,10 @@ package ivrik.core.look;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
+import ivrik.core.colour.ColourTable;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
+import ivrik.core.treatment.LookupTable;
 import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
@@ -11,6 +13,7 @@ import ivrik.core.treatment.Treatments;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 
@@ -23,6 +26,7 @@ import java.util.function.UnaryOperator;
  *     same seed is alike
  * @param words what is chosen of the treatment's options, by their names; the first where none is
  * @param picture the id of the source that the treatment uses; empty for none
+ * @param table of colours that it brings along
  * @param lanes of a treatment of whole pictures, one
  */
 @RecordBuilder
@@ -36,6 +40,7 @@ public record Step(
         boolean bySeed,
         Map<String, String> words,
         String picture,
+        Optional<ColourTable> table,
         List<Amounts> lanes)
         implements StepBuilder.With {
     public Step {
@@ -69,6 +74,7 @@ public record Step(
                 false,
                 Map.of(),
                 "",
+                Optional.empty(),
                 Collections.nCopies(whole ? 1 : lanes, Amounts.atRest(treatment.description())));
     }
 
@@ -120,6 +126,11 @@ public record Step(
     public Step withLane(int lane, UnaryOperator<Amounts> change) {
         int number = isWhole() ? 0 : lane;
         return withLanes(Lists.with(lanes, number, change.apply(lanes.get(number))));
+    }
+
+    /** With a table of its own, which is chosen. */
+    public Step withOwnTable(ColourTable own) {
+        return withTable(Optional.of(own)).withWord(LookupTable.TABLE, LookupTable.OWN);
     }
 
     public Step withWord(Option option, String word) {

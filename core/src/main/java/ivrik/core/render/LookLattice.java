@@ -2,6 +2,7 @@ package ivrik.core.render;
 
 import ivrik.core.cache.Store;
 import ivrik.core.colour.ColourSpace;
+import ivrik.core.colour.ColourTable;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
@@ -22,7 +23,6 @@ import ivrik.core.treatment.Trait;
 import ivrik.core.treatment.Treatment;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -52,6 +52,23 @@ public final class LookLattice {
      */
     public static LookLattice of(
             Look look, int points, long frame, ColourSpace colour, Workers workers) {
+        Plan plan = plan(look, points, frame, colour);
+        obstacle(plan.layers().getFirst().looks().getFirst())
+                .ifPresent(
+                        what -> {
+                            throw new NotByColourException(look.shownName(), what);
+                        });
+        Frame every = every(points);
+        Renderer renderer = new Renderer((p, shown) -> every, workers, new Store(ROOM_BYTES));
+        return new LookLattice(points, renderer.render(plan, 1, Cancel.NEVER));
+    }
+
+    /** What a look does at a frame, of a picture that only it treats. */
+    public static LookPlan planned(Look look, long frame) {
+        return plan(look, 2, frame, ColourSpace.SRGB).layers().getFirst().looks().getFirst();
+    }
+
+    private static Plan plan(Look look, int points, long frame, ColourSpace colour) {
         Size size = new Size(points, points * points);
         Source source =
                 new Source(
@@ -67,15 +84,7 @@ public final class LookLattice {
                                                 "lattice",
                                                 look,
                                                 new Clip("lattice", 0, frame + 1, 0))));
-        Plan plan = Planner.plan(project, frame);
-        obstacle(plan.layers().getFirst().looks().getFirst())
-                .ifPresent(
-                        what -> {
-                            throw new NotByColourException(look.shownName(), what);
-                        });
-        Frame every = every(points);
-        Renderer renderer = new Renderer((p, shown) -> every, workers, new Store(ROOM_BYTES));
-        return new LookLattice(points, renderer.render(plan, 1, Cancel.NEVER));
+        return Planner.plan(project, frame);
     }
 
     /** All colours of the lattice, in a column of squares. */
@@ -122,30 +131,15 @@ public final class LookLattice {
                 && !d.is(Trait.PICTURE);
     }
 
-    /** A colour of the lattice, by the numbers of its points. */
-    private float[] at(int red, int green, int blue) {
-        float[] rgb = new float[3];
+    /** As a table, under a name. */
+    public ColourTable table(String name) {
+        float[] values = new float[3 * points * points * points];
         for (int c = 0; c < 3; c++) {
-            rgb[c] = colours.colour().get(c).at(red, green + blue * points);
-        }
-        return rgb;
-    }
-
-    /** As a text of the {@code .cube} form, for use elsewhere. */
-    public String cube(String title) {
-        StringBuilder text = new StringBuilder();
-        text.append("TITLE \"").append(title.replaceAll("[\"\\p{Cntrl}]", " ")).append("\"\n");
-        text.append("LUT_3D_SIZE ").append(points).append('\n');
-        text.append("DOMAIN_MIN 0 0 0\nDOMAIN_MAX 1 1 1\n");
-        for (int blue = 0; blue < points; blue++) {
-            for (int green = 0; green < points; green++) {
-                for (int red = 0; red < points; red++) {
-                    float[] rgb = at(red, green, blue);
-                    text.append(
-                            String.format(Locale.ROOT, "%.7f %.7f %.7f\n", rgb[0], rgb[1], rgb[2]));
-                }
+            Plane plane = colours.colour().get(c);
+            for (int i = 0; i < values.length / 3; i++) {
+                values[3 * i + c] = plane.at(i % points, i / points);
             }
         }
-        return text.toString();
+        return ColourTable.lattice(name, points, new float[3], new float[] {1, 1, 1}, values);
     }
 }

@@ -224,7 +224,10 @@ public final class LookPlanner {
             if (settings != null && !step.kind().isNeutral(settings)) {
                 steps.add(
                         new PictureStepPlan(
-                                step.treatment(), settings, elsewhere.source(step.picture())));
+                                step.treatment(),
+                                settings,
+                                elsewhere.source(step.picture()),
+                                step.table()));
             }
         }
         return List.copyOf(steps);

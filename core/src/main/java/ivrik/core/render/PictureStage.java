@@ -76,7 +76,12 @@ record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies)
                 kind().apply(
                                 rows,
                                 step.settings(),
-                                new PictureContext(site.scale(), colour, used(), site.workers()));
+                                new PictureContext(
+                                        site.scale(),
+                                        colour,
+                                        used(),
+                                        step.table(),
+                                        site.workers()));
         float amount = (float) step.settings().amount();
         return amount == 1 ? done : ColourRows.mixed(rows, done, amount);
     }

@@ -3,6 +3,7 @@ package ivrik.core.render;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.colour.ColourSpace;
+import ivrik.core.colour.ColourTable;
 import ivrik.core.look.Place;
 import ivrik.core.look.Slit;
 import ivrik.core.picture.Size;
@@ -243,8 +244,13 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
      * A treatment of the whole picture: of pictures, or of lanes and done to all channels alike.
      *
      * @param picture the one that the treatment uses, if it has one
+     * @param table of colours, that the step brings along
      */
-    public record PictureStepPlan(String treatment, Settings settings, Optional<Picture> picture) {
+    public record PictureStepPlan(
+            String treatment,
+            Settings settings,
+            Optional<Picture> picture,
+            Optional<ColourTable> table) {
         Treatment kind() {
             return Treatments.named(treatment);
         }

@@ -1,6 +1,7 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.ColourSpace;
+import ivrik.core.colour.ColourTable;
 import ivrik.core.picture.Frame;
 import ivrik.core.threads.Workers;
 
@@ -12,6 +13,11 @@ import java.util.Optional;
  * @param scale pixels of the picture to a pixel of the full-size sequence, over 0
  * @param colour what the numbers of the picture mean
  * @param picture the one that the step names, at the same scale
+ * @param table of colours, that the step brings along
  */
 public record PictureContext(
-        double scale, ColourSpace colour, Optional<Frame> picture, Workers workers) {}
+        double scale,
+        ColourSpace colour,
+        Optional<Frame> picture,
+        Optional<ColourTable> table,
+        Workers workers) {}

@@ -46,6 +46,11 @@ public sealed interface Treatment permits LaneTreatment, PictureTreatment {
         return description().is(Trait.PICTURE);
     }
 
+    /** Whether it does its work by a table of colours that the step brings along. */
+    default boolean needsTable(Settings settings) {
+        return false;
+    }
+
     /**
      * What is left of the part of a picture that nothing from outside it has reached. What does not move
      * or spread anything leaves it.

@@ -52,6 +52,7 @@ public final class Treatments {
                     new Vignette(),
                     new ChannelMix(),
                     new GradientMap(),
+                    new LookupTable(),
                     new BrokenBlocks(),
                     new LowResolution(),
                     new LinearLight(),

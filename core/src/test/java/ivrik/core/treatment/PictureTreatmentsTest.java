@@ -43,7 +43,8 @@ class PictureTreatmentsTest {
         Settings settings =
                 new Settings(all, words, EdgeFill.REPEAT, Sampler.CUBIC, Settings.Moment.ANY);
         PictureContext context =
-                new PictureContext(scale, ColourSpace.SRGB, Optional.empty(), workers);
+                new PictureContext(
+                        scale, ColourSpace.SRGB, Optional.empty(), Optional.empty(), workers);
         return treatment
                 .apply(ColourRows.ofPlanes(picture.colour()), settings, context)
                 .toPlanes(workers);
@@ -223,5 +224,42 @@ class PictureTreatmentsTest {
                 assertThat(small.get(c).data()[i]).isCloseTo(reduced.data()[i], within(0.02f));
             }
         }
+    }
+
+    /** At points of the table, where nothing lies between. */
+    @Test
+    void readyTablesAreTheirRules() {
+        for (int k = 0; k <= 32; k += 4) {
+            double v = k / 32.0;
+            double[] warm = table("warm", v);
+            assertThat(warm[0]).isCloseTo(Math.pow(v, 1 / (1.07 * 1.07)), within(1e-6));
+            assertThat(warm[2]).isCloseTo(Math.pow(v, 1 / (0.9 * 0.9)), within(1e-6));
+            double[] cool = table("cool", v);
+            assertThat(cool[0]).isCloseTo(Math.pow(v, 1 / (0.92 * 0.92)), within(1e-6));
+
+            double lit = 1.25 * 0.18 * Math.pow(2, 14 * (v - 0.42));
+            double shown = code(lit * (1 + lit / 144) / (1 + lit));
+            assertThat(table("from log", v)[1]).isCloseTo(Math.min(1, shown), within(1e-6));
+
+            double flat =
+                    v < 0.45
+                            ? 0.45 * Math.pow(v / 0.45, 1.6)
+                            : 1 - 0.55 * Math.pow((1 - v) / 0.55, 1.6);
+            assertThat(table("from flat", v)[0]).isCloseTo(flat, within(1e-6));
+        }
+        double[] dark = table("print", 0.25);
+        double[] light = table("print", 0.75);
+        assertThat(dark[2]).as("cool shadows").isGreaterThan(dark[0]);
+        assertThat(light[0]).as("warm lights").isGreaterThan(light[2]);
+        assertThat(table("print", 0)[0]).isCloseTo(0.018, within(1e-6));
+        assertThat(table("print", 1)[0]).isCloseTo(0.973, within(1e-6));
+    }
+
+    private static double[] table(String name, double grey) {
+        return pixel(
+                new LookupTable(),
+                new double[] {grey, grey, grey},
+                Map.of("amount", 100.0),
+                Map.of("table", name));
     }
 }

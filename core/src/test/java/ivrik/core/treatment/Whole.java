@@ -47,7 +47,8 @@ final class Whole {
             List<Plane> picture,
             Settings settings,
             Optional<Frame> other) {
-        PictureContext context = new PictureContext(1, ColourSpace.SRGB, other, Workers.shared());
+        PictureContext context =
+                new PictureContext(1, ColourSpace.SRGB, other, Optional.empty(), Workers.shared());
         return treatment
                 .apply(ColourRows.ofPlanes(picture), settings, context)
                 .toPlanes(Workers.shared());

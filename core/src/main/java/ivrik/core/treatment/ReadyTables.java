@@ -1,0 +1,107 @@
+package ivrik.core.treatment;
+
+import ivrik.core.colour.ColourTable;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** Lookup tables of our own making, each by a rule of a few lines. */
+final class ReadyTables {
+    private static final int POINTS = 33;
+
+    /** BT.709 luma. */
+    private static final double[] LUMA = {0.2126, 0.7152, 0.0722};
+
+    /** Where a generic log has its middle grey, and how many stops lie between its 0 and its 1. */
+    private static final double LOG_GREY = 0.42;
+
+    private static final double LOG_STOPS = 14;
+
+    /** The shoulder: light so many times as bright is white; grey stays grey by the lift. */
+    private static final double WHITE = 12;
+
+    private static final double LIFT = 1.25;
+
+    private static final double MIDDLE_GREY = 0.18;
+
+    private static final Map<String, ColourTable> TABLES = new LinkedHashMap<>();
+
+    static {
+        put("warm", rgb -> gains(rgb, 1.07, 1.01, 0.9));
+        put("cool", rgb -> gains(rgb, 0.92, 1.01, 1.08));
+        put("print", ReadyTables::print);
+        put("from log", ReadyTables::fromLog);
+        put("from flat", ReadyTables::fromFlat);
+    }
+
+    private ReadyTables() {}
+
+    private static void put(String name, ColourTable.Rule rule) {
+        TABLES.put(name, ColourTable.of(name, POINTS, rule));
+    }
+
+    /** The one of a name; null if there is none. */
+    static ColourTable named(String name) {
+        return TABLES.get(name);
+    }
+
+    /** More of one channel and less of another, black and white kept; the sum of light about as before. */
+    private static void gains(double[] rgb, double red, double green, double blue) {
+        double[] by = {red, green, blue};
+        for (int c = 0; c < 3; c++) {
+            rgb[c] = StrictMath.pow(rgb[c], 1 / by[c] / by[c]);
+        }
+    }
+
+    /** A soft S, cooler shadows and warmer lights, as when a negative is printed. */
+    private static void print(double[] rgb) {
+        double luma = luma(rgb);
+        double[] tint = {0.03, 0.005, -0.04};
+        for (int c = 0; c < 3; c++) {
+            double curved = contrast(rgb[c], 1.35, 0.45);
+            double toned = curved + tint[c] * (2 * luma - 1) * 4 * luma * (1 - luma);
+            rgb[c] = 0.018 + 0.955 * Math.clamp(toned, 0, 1);
+        }
+    }
+
+    /** From even steps for each stop to a display, with a soft shoulder. */
+    private static void fromLog(double[] rgb) {
+        for (int c = 0; c < 3; c++) {
+            double light = MIDDLE_GREY * StrictMath.pow(2, (rgb[c] - LOG_GREY) * LOG_STOPS);
+            double lit = LIFT * light;
+            double shown = lit * (1 + lit / (WHITE * WHITE)) / (1 + lit);
+            rgb[c] = Math.clamp(code(shown), 0, 1);
+        }
+        saturate(rgb, 1.15);
+    }
+
+    private static void fromFlat(double[] rgb) {
+        for (int c = 0; c < 3; c++) {
+            rgb[c] = contrast(rgb[c], 1.6, 0.45);
+        }
+        saturate(rgb, 1.2);
+    }
+
+    /** An S through 0, the pivot and 1, so many times as steep at the pivot. */
+    private static double contrast(double v, double by, double pivot) {
+        return v < pivot
+                ? pivot * StrictMath.pow(v / pivot, by)
+                : 1 - (1 - pivot) * StrictMath.pow((1 - v) / (1 - pivot), by);
+    }
+
+    private static void saturate(double[] rgb, double by) {
+        double luma = luma(rgb);
+        for (int c = 0; c < 3; c++) {
+            rgb[c] = Math.clamp(luma + by * (rgb[c] - luma), 0, 1);
+        }
+    }
+
+    private static double luma(double[] rgb) {
+        return LUMA[0] * rgb[0] + LUMA[1] * rgb[1] + LUMA[2] * rgb[2];
+    }
+
+    /** IEC 61966-2-1. */
+    private static double code(double light) {
+        return light <= 0.0031308 ? 12.92 * light : 1.055 * StrictMath.pow(light, 1 / 2.4) - 0.055;
+    }
+}

@@ -69,6 +69,8 @@ public final class PicturePane extends Drawing {
                 view.split,
                 view.surround,
                 view.loupe,
+                view.scopes,
+                view.measured,
                 view.handles,
                 session.stateProperty());
     }
@@ -152,6 +154,9 @@ public final class PicturePane extends Drawing {
         if (view.handles.get() && image != null) {
             handles.draw(g, p, m);
         }
+        if (view.scopes.get() && view.measured.get() != null && image != null) {
+            drawMeasured(g, p, m);
+        }
         if (!gap.isEmpty()) {
             explain(g, p, width, height);
         }
@@ -170,6 +175,20 @@ public final class PicturePane extends Drawing {
         g.setStroke(p.colour("paper"));
         g.setLineWidth(1);
         g.strokeLine(Math.rint(x) + 0.5, m.top(), Math.rint(x) + 0.5, m.top() + h);
+    }
+
+    /** What the instruments measure. */
+    private void drawMeasured(GraphicsContext g, Palette p, Mapping m) {
+        var part = view.measured.get();
+        g.setStroke(p.colour("paper"));
+        g.setLineWidth(1);
+        g.setLineDashes(4, 4);
+        g.strokeRect(
+                Math.rint(m.left() + part.getMinX() * m.zoom()) + 0.5,
+                Math.rint(m.top() + part.getMinY() * m.zoom()) + 0.5,
+                part.getWidth() * m.zoom(),
+                part.getHeight() * m.zoom());
+        g.setLineDashes();
     }
 
     private void drawMarks(GraphicsContext g, Palette p, Mapping m, double w, double h) {

@@ -13,6 +13,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.geometry.Point2D;
+import javafx.geometry.Rectangle2D;
 
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
@@ -121,6 +122,12 @@ public final class View {
 
     /** How much larger than its own size type is set: 1 to 1.5. */
     public final DoubleProperty textScale = new SimpleDoubleProperty(1);
+
+    /** Whether the instruments are beside the picture. */
+    public final BooleanProperty scopes = new SimpleBooleanProperty();
+
+    /** The part that they measure, in pixels of the sequence; null for all of it. */
+    public final ObjectProperty<Rectangle2D> measured = new SimpleObjectProperty<>();
 
     public final BooleanProperty trayShown = new SimpleBooleanProperty(true);
     public final BooleanProperty closeUpShown = new SimpleBooleanProperty(true);

@@ -24,6 +24,7 @@ final class Arrangement extends SplitPane {
     private final Desk desk;
     private final Function<View.Band, Node> bands;
     private final List<Node> frames;
+    private final Node scopes;
     private final BorderPane middle;
     private final SplitPane panes = new SplitPane();
     private final SplitPane upper = new SplitPane();
@@ -31,6 +32,7 @@ final class Arrangement extends SplitPane {
     /**
      * @param frames the first pane and the second
      * @param bands makes what stands in the place of the desk
+     * @param scopes the instruments beside the panes
      * @param over what lies over the panes while there is nothing in them
      */
     Arrangement(
@@ -40,6 +42,7 @@ final class Arrangement extends SplitPane {
             List<Node> frames,
             Node over,
             Node footer,
+            Node scopes,
             Node closeUp,
             Desk desk,
             Function<View.Band, Node> bands) {
@@ -50,6 +53,7 @@ final class Arrangement extends SplitPane {
         this.desk = desk;
         this.bands = bands;
         this.frames = frames;
+        this.scopes = scopes;
         middle = new BorderPane(new StackPane(panes, over));
         middle.setBottom(footer);
         for (Node fixed : List.of(tray, closeUp, desk)) {
@@ -57,7 +61,12 @@ final class Arrangement extends SplitPane {
         }
         setOrientation(Orientation.VERTICAL);
         for (var fold :
-                List.of(view.twoPanes, view.trayShown, view.closeUpShown, view.pictureOnly)) {
+                List.of(
+                        view.twoPanes,
+                        view.trayShown,
+                        view.closeUpShown,
+                        view.pictureOnly,
+                        view.scopes)) {
             fold.addListener((o, a, b) -> lay());
         }
         view.band.addListener((o, a, b) -> lay());
@@ -67,6 +76,7 @@ final class Arrangement extends SplitPane {
 
     private void lay() {
         boolean only = view.pictureOnly.get();
+        middle.setRight(view.scopes.get() ? scopes : null);
         panes.getItems().setAll(view.twoPanes.get() ? frames : frames.subList(0, 1));
         List<Node> parts = new ArrayList<>();
         if (view.trayShown.get() && !only) {

@@ -227,6 +227,7 @@ final class Commands extends CommandMenu {
         add("Lane in its ink", key(KeyCode.A, SHIFT), () -> show(Show.LANE_INK), this::any);
         add("Difference", key(KeyCode.D), () -> show(Show.DIFFERENCE), this::any);
         flag("Loupe", key(KeyCode.L), view.loupe);
+        flag("Scopes", key(KeyCode.L, SHIFT), view.scopes);
         flag("Handles on the picture", key(KeyCode.J), view.handles);
         add("Fit the picture", key(KeyCode.DIGIT0), () -> view.zoom.set(0));
         add("Pixel for pixel", key(KeyCode.DIGIT0, SHIFT), () -> view.zoom.set(1));

@@ -12,6 +12,7 @@ import ivrik.app.pane.PicturePane;
 import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
+import ivrik.app.scope.ScopePanel;
 import ivrik.app.session.Document;
 import ivrik.app.session.Laying;
 import ivrik.app.session.OwnLooks;
@@ -67,6 +68,7 @@ public final class MainWindow {
     private final SheetWork sheetWork;
     private final Header header;
     private final Welcome welcome;
+    private final ScopePanel scopes;
     private final OwnLooks own;
     private final LookWork lookWork;
     private final PackWork packWork;
@@ -99,6 +101,8 @@ public final class MainWindow {
                                 new PanePictures.Pane(frameB, paneB, view.paneB)),
                         this::showRegister,
                         this::showFaults);
+        scopes = new ScopePanel(view, palette);
+        pictures.onPainted(scopes::show);
         player = new Player(session, view, pictures.service(), pictures::play);
         sheetWork =
                 new SheetWork(
@@ -137,6 +141,7 @@ public final class MainWindow {
                         List.of(frameA, frameB),
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
+                        scopes,
                         new CloseUp(session, view, steps, palette, pictures::sourceColour),
                         new Desk(session, view, new Matrix(session, view, steps, palette), time),
                         new Bands(
@@ -319,6 +324,7 @@ public final class MainWindow {
     public boolean isSettled() {
         return !document.isBusy()
                 && !time.isBusy()
+                && scopes.isSettled()
                 && (session.project().layers().isEmpty() || pictures.isSettled());
     }
 

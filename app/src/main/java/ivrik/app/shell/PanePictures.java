@@ -33,6 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 
 /** Asks for the pictures the panes need, and puts the answers into them. */
@@ -56,6 +57,7 @@ final class PanePictures {
     private boolean settled;
     private boolean answeredBefore;
     private Shown held;
+    private BiConsumer<Shown, Shown> painted = (result, source) -> {};
 
     /** A pane and what it shows. */
     record Pane(PaneFrame frame, PicturePane picture, ObjectProperty<Show> show) {}
@@ -105,6 +107,13 @@ final class PanePictures {
 
     PictureService service() {
         return service;
+    }
+
+    /**
+     * @param told the picture of the first pane, and the untouched one or null, whenever they are others
+     */
+    void onPainted(BiConsumer<Shown, Shown> told) {
+        painted = told;
     }
 
     Shown result() {
@@ -200,6 +209,7 @@ final class PanePictures {
         asked = null;
         settled = true;
         latest.clear();
+        painted.accept(null, null);
         service.forget();
         onRegister.accept(null);
         panes.forEach(
@@ -311,6 +321,8 @@ final class PanePictures {
             boolean split = view.split.get() >= 0 && pane.show().get() == Show.RESULT;
             pane.picture().showSplit(split ? latest.get(Show.SOURCE) : null);
         }
+        Show now = chosen(Show.RESULT);
+        painted.accept(now == Show.HELD ? held : latest.get(now), latest.get(Show.SOURCE));
     }
 
     private Show chosen(Show show) {
@@ -329,6 +341,7 @@ final class PanePictures {
                 pane.picture().show(shown);
             }
         }
+        painted.accept(shown, null);
         detail(view.frame.get());
     }
 

@@ -50,7 +50,7 @@ final class ScopeTrace {
             }
             case WAVEFORM -> {
                 if (untouched != null) {
-                    trace.columns(untouched, Channel.LUMA, 0, SIDE, grey, UNTOUCHED);
+                    trace.columns(untouched, Channel.LUMA, 0, SIDE, inks[2], UNTOUCHED);
                 }
                 trace.columns(picture, Channel.LUMA, 0, SIDE, grey, 1);
             }

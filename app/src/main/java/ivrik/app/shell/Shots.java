@@ -97,6 +97,7 @@ final class Shots {
                 w -> {
                     w.view().darkroom.set(false);
                     w.view().surround.set(Surround.GREY);
+                    w.view().scopes.set(true);
                     w.view().frame.set(112);
                 });
         shot(
@@ -104,6 +105,7 @@ final class Shots {
                 w -> {
                     w.view().darkroom.set(true);
                     w.view().surround.set(Surround.BLACK);
+                    w.view().scopes.set(false);
                     w.view().frame.set(92);
                     w.view().split.set(0.52);
                     w.view().zoom.set(4);

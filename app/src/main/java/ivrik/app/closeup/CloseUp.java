@@ -1,5 +1,6 @@
 package ivrik.app.closeup;
 
+import ivrik.app.session.Casts;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.Steps;
@@ -26,6 +27,7 @@ public final class CloseUp extends ScrollPane {
     private final Session session;
     private final View view;
     private final Steps steps;
+    private final Casts casts;
     private final ObjectProperty<Palette> palette;
     private final Function<Point2D, Optional<Ink>> colourAt;
     private Part part;
@@ -38,11 +40,13 @@ public final class CloseUp extends ScrollPane {
             Session session,
             View view,
             Steps steps,
+            Casts casts,
             ObjectProperty<Palette> palette,
             Function<Point2D, Optional<Ink>> colourAt) {
         this.session = session;
         this.view = view;
         this.steps = steps;
+        this.casts = casts;
         this.palette = palette;
         this.colourAt = colourAt;
         getStyleClass().add("close-up");
@@ -89,7 +93,7 @@ public final class CloseUp extends ScrollPane {
             case TREATMENT ->
                     look.steps().isEmpty()
                             ? null
-                            : new TreatmentPart(session, view, steps, palette);
+                            : new TreatmentPart(session, view, steps, casts, palette);
         };
     }
 

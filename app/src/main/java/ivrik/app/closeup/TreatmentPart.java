@@ -7,6 +7,7 @@ import static ivrik.app.control.Controls.row;
 import static ivrik.app.control.Controls.word;
 
 import ivrik.app.control.Controls;
+import ivrik.app.session.Casts;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
@@ -24,6 +25,7 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
+import ivrik.core.treatment.CastOff;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Group;
 import ivrik.core.treatment.LookupTable;
@@ -61,7 +63,8 @@ final class TreatmentPart extends VBox implements Part {
     /** What is told of each new state. */
     private final List<Consumer<State>> showers = new ArrayList<>();
 
-    TreatmentPart(Session session, View view, Steps steps, ObjectProperty<Palette> palette) {
+    TreatmentPart(
+            Session session, View view, Steps steps, Casts casts, ObjectProperty<Palette> palette) {
         this.session = session;
         this.view = view;
         this.steps = steps;
@@ -93,6 +96,11 @@ final class TreatmentPart extends VBox implements Part {
         getChildren().add(advice());
         for (Option option : d.options()) {
             getChildren().add(option(option));
+        }
+        if (step.kind() instanceof CastOff) {
+            CastPart cast = new CastPart(casts);
+            showers.add(cast::show);
+            getChildren().add(2, cast);
         }
         if (step.kind() instanceof LookupTable) {
             getChildren().add(table());

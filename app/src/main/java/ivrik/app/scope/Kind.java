@@ -13,7 +13,7 @@ enum Kind {
     VECTORSCOPE(
             "Vectorscope",
             "Which way and how far colours lie from grey, which is in the middle; in blue,"
-                + " untouched");
+                    + " untouched");
 
     private final String title;
     private final String help;

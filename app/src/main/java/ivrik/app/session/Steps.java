@@ -11,6 +11,7 @@ import ivrik.core.project.Arrange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
+import ivrik.core.treatment.CastOff;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Trait;
@@ -27,6 +28,9 @@ import java.util.function.UnaryOperator;
 public final class Steps {
     private final Session session;
     private Copied copied;
+
+    /** Adds a {@link CastOff}, which has to be measured. */
+    private Runnable takeOutCast = () -> {};
 
     /** What was copied of a lane. */
     private record Copied(String treatment, Amounts amounts) {}
@@ -62,10 +66,21 @@ public final class Steps {
                 .orElse("");
     }
 
+    /**
+     * @param measures adds a {@link CastOff} with what it measures
+     */
+    public void takeOutCastBy(Runnable measures) {
+        takeOutCast = measures;
+    }
+
     /** Adds a treatment and selects it. */
     public void add(Treatment treatment) {
         Look look = session.state().look().orElse(null);
         if (look == null) {
+            return;
+        }
+        if (treatment instanceof CastOff) {
+            takeOutCast.run();
             return;
         }
         String after = session.state().stepId();

@@ -13,6 +13,7 @@ import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
 import ivrik.app.scope.ScopePanel;
+import ivrik.app.session.Casts;
 import ivrik.app.session.Document;
 import ivrik.app.session.Laying;
 import ivrik.app.session.OwnLooks;
@@ -43,6 +44,9 @@ import java.util.Map;
 
 /** The window: its parts, and what the commands do. */
 public final class MainWindow {
+    /** How large a shot is measured for its cast, in pixels. */
+    private static final int CAST_WIDTH = 320;
+
     private static final double TEXT_PX = 13;
 
     private final Stage stage;
@@ -71,6 +75,7 @@ public final class MainWindow {
     private final ScopePanel scopes;
     private final OwnLooks own;
     private final LookWork lookWork;
+    private final Casts casts;
     private final PackWork packWork;
     private final List<Command> commands;
     private final Watch watch;
@@ -113,6 +118,10 @@ public final class MainWindow {
                         Platform::runLater,
                         fault -> tell("That did not work", fault.oneLine()));
         lookWork = new LookWork(session, view, own, laying, sheets, () -> chooser);
+        casts =
+                new Casts(
+                        session, view, plan -> pictures.service().small(plan, CAST_WIDTH).pixels());
+        steps.takeOutCastBy(casts::takeOut);
         packWork = new PackWork(session, view, sheets, () -> chooser, this::open);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
@@ -142,7 +151,7 @@ public final class MainWindow {
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
                         scopes,
-                        new CloseUp(session, view, steps, palette, pictures::sourceColour),
+                        new CloseUp(session, view, steps, casts, palette, pictures::sourceColour),
                         new Desk(session, view, new Matrix(session, view, steps, palette), time),
                         new Bands(
                                 session,
@@ -295,6 +304,10 @@ public final class MainWindow {
         return packWork;
     }
 
+    Casts casts() {
+        return casts;
+    }
+
     LookWork lookWork() {
         return lookWork;
     }
@@ -325,6 +338,7 @@ public final class MainWindow {
         return !document.isBusy()
                 && !time.isBusy()
                 && scopes.isSettled()
+                && !casts.isBusy()
                 && (session.project().layers().isEmpty() || pictures.isSettled());
     }
 

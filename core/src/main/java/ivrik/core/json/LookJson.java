@@ -17,7 +17,11 @@ import ivrik.core.rejoin.Rejoin;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.List;
 
 /** A look as JSON text; {@code docs/look.schema.json} describes it. */
@@ -26,6 +30,7 @@ public final class LookJson {
 
     private static final double LARGEST_OVERSCAN = 10;
     private static final double FAR = 1e9;
+    private static final int MARK_BYTES = 8;
 
     private LookJson() {}
 
@@ -54,6 +59,18 @@ public final class LookJson {
         Look look = read(fields);
         fields.finish();
         return new Reading(look, List.copyOf(problems));
+    }
+
+    /** A mark of all that a look says: others have others. */
+    public static String mark(Look look) {
+        try {
+            byte[] sum =
+                    MessageDigest.getInstance("SHA-256")
+                            .digest(tree(look).toString().getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(sum, 0, MARK_BYTES);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     static ObjectNode tree(Look look) {

@@ -59,6 +59,9 @@ final class StepJson {
                                 node.putObject("table")
                                         .put("name", table.name())
                                         .put("cube", CubeText.write(table)));
+        if (!step.measured().isEmpty()) {
+            node.put("measured", step.measured());
+        }
         ArrayNode lanes = node.putArray("lanes");
         step.lanes().forEach(amounts -> lanes.add(write(amounts)));
         return node;
@@ -125,6 +128,7 @@ final class StepJson {
                         fields.read("words", Map.of(), f -> words(f, description)),
                         fields.text("picture", ""),
                         fields.read("table", Optional.empty(), StepJson::table),
+                        fields.text("measured", ""),
                         fields.each("lanes", "lane", f -> amounts(f, description)));
         if (step.lanes().isEmpty()) {
             return step.withLanes(rest.lanes());

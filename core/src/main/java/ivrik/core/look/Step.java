@@ -27,6 +27,7 @@ import java.util.function.UnaryOperator;
  * @param words what is chosen of the treatment's options, by their names; the first where none is
  * @param picture the id of the source that the treatment uses; empty for none
  * @param table of colours that it brings along
+ * @param measured a mark of what its amounts were measured of; empty where they were not
  * @param lanes of a treatment of whole pictures, one
  */
 @RecordBuilder
@@ -41,6 +42,7 @@ public record Step(
         Map<String, String> words,
         String picture,
         Optional<ColourTable> table,
+        String measured,
         List<Amounts> lanes)
         implements StepBuilder.With {
     public Step {
@@ -75,6 +77,7 @@ public record Step(
                 Map.of(),
                 "",
                 Optional.empty(),
+                "",
                 Collections.nCopies(whole ? 1 : lanes, Amounts.atRest(treatment.description())));
     }
 

@@ -53,6 +53,7 @@ public final class Treatments {
                     new ChannelMix(),
                     new GradientMap(),
                     new LookupTable(),
+                    new CastOff(),
                     new BrokenBlocks(),
                     new LowResolution(),
                     new LinearLight(),

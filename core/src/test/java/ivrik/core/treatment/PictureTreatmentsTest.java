@@ -262,4 +262,22 @@ class PictureTreatmentsTest {
                 Map.of("amount", 100.0),
                 Map.of("table", name));
     }
+
+    /** Hats on black, middle grey and white, at a luma of 0.2 and one of 0.9. */
+    @Test
+    void theCastIsTakenOutZoneByZone() {
+        Map<String, Double> numbers =
+                Map.of(
+                        "amount", 100.0,
+                        "shadows-red", 10.0,
+                        "middle-red", -4.0,
+                        "middle-blue", 6.0,
+                        "lights-green", 8.0);
+        double[] dark = pixel(new CastOff(), new double[] {0.2, 0.2, 0.2}, numbers, Map.of());
+        assertThat(dark[0]).isCloseTo(0.2 + 0.6 * 0.1 - 0.4 * 0.04, within(1e-6));
+        assertThat(dark[1]).isCloseTo(0.2, within(1e-6));
+        assertThat(dark[2]).isCloseTo(0.2 + 0.4 * 0.06, within(1e-6));
+        double[] light = pixel(new CastOff(), new double[] {0.9, 0.9, 0.9}, numbers, Map.of());
+        assertThat(light[1]).isCloseTo(0.9 + 0.8 * 0.08, within(1e-6));
+    }
 }

@@ -89,6 +89,7 @@ final class Commands extends CommandMenu {
         menu = "Treat";
         add("Dials of the look", key(KeyCode.I, SHIFT), () -> face(Face.LOOK), this::any);
         add("Looks...", key(KeyCode.INSERT, SHIFT), () -> band(Band.LOOKS), this::any);
+        add("Balance by a neutral...", null, () -> window.balance().ask(), this::any);
         add("Take out the cast", null, () -> window.casts().takeOut(), this::any);
         add("Use a table or decision list...", null, window.lookWork()::grade, this::any);
         add("Save the look...", null, window.lookWork()::save, this::any);

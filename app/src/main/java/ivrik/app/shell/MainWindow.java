@@ -13,6 +13,7 @@ import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
 import ivrik.app.scope.ScopePanel;
+import ivrik.app.session.Balance;
 import ivrik.app.session.Casts;
 import ivrik.app.session.Document;
 import ivrik.app.session.Laying;
@@ -76,6 +77,7 @@ public final class MainWindow {
     private final OwnLooks own;
     private final LookWork lookWork;
     private final Casts casts;
+    private final Balance balance;
     private final PackWork packWork;
     private final List<Command> commands;
     private final Watch watch;
@@ -121,6 +123,7 @@ public final class MainWindow {
         casts =
                 new Casts(
                         session, view, plan -> pictures.service().small(plan, CAST_WIDTH).pixels());
+        balance = new Balance(session, view, pictures::sourceColour);
         steps.takeOutCastBy(casts::takeOut);
         packWork = new PackWork(session, view, sheets, () -> chooser, this::open);
         commands = Commands.of(this);
@@ -302,6 +305,10 @@ public final class MainWindow {
 
     PackWork packWork() {
         return packWork;
+    }
+
+    Balance balance() {
+        return balance;
     }
 
     Casts casts() {

@@ -1,12 +1,17 @@
 package ivrik.app.shell;
 
 import ivrik.app.InterfaceThread;
+import ivrik.core.cache.Store;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.render.Planner;
+import ivrik.core.render.Renderer;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
+import ivrik.media.decode.MediaPictures;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.StillWriter;
 
@@ -341,6 +346,15 @@ final class Driver implements AutoCloseable {
         type(to);
         key(KeyCode.ENTER);
         settle();
+    }
+
+    /** The first frame of the project in full. */
+    Frame rendered() {
+        Store store = new Store(1 << 28);
+        try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
+            return new Renderer(pictures, Workers.shared(), store)
+                    .render(Planner.plan(window.session().project(), 0), 1, Cancel.NEVER);
+        }
     }
 
     /** What a node looks like. */

@@ -2,15 +2,8 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivrik.core.cache.Store;
 import ivrik.core.picture.Frame;
-import ivrik.core.project.Project;
-import ivrik.core.render.Planner;
-import ivrik.core.render.Renderer;
-import ivrik.core.threads.Cancel;
-import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Grain;
-import ivrik.media.decode.MediaPictures;
 import ivrik.media.file.ProjectFile;
 
 import org.junit.jupiter.api.Test;
@@ -21,20 +14,12 @@ import java.util.List;
 
 /** A project packed in one window and opened from the package in another. */
 class PackWindowTest extends OneFrame {
-    private static Frame rendered(Project project) {
-        Store store = new Store(1 << 28);
-        try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
-            return new Renderer(pictures, Workers.shared(), store)
-                    .render(Planner.plan(project, 0), 1, Cancel.NEVER);
-        }
-    }
-
     @Test
     void isOpenedFromItsPackageWithTheSamePicture() {
         add(new Grain());
         set(0, 1, "x", 30);
         d.settle();
-        Frame before = rendered(d.window.session().project());
+        Frame before = d.rendered();
         d.files.project = folder.resolve("night");
         Driver.run(() -> d.window.packWork().pack());
         Path zip = folder.resolve("night.zip");
@@ -51,7 +36,7 @@ class PackWindowTest extends OneFrame {
         assertThat(ProjectFile.open(there).problems()).isEmpty();
         assertThat(d.window.session().project().sources().getFirst().path())
                 .startsWith(folder.resolve("night/media").toString());
-        Frame after = rendered(d.window.session().project());
+        Frame after = d.rendered();
         for (int c = 0; c < 3; c++) {
             assertThat(after.colour().get(c).sameSamples(before.colour().get(c))).isTrue();
         }

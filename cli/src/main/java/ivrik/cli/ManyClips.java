@@ -48,8 +48,7 @@ final class ManyClips {
      */
     int make(List<Path> clips, boolean again, boolean json) {
         List<Item> items = Batch.items(clips, output.out.toString());
-        List<Report> reports =
-                Batch.run(items, also, again, new Making(items), report -> {}, Cancel.NEVER);
+        List<Report> reports = Batch.run(items, also, again, new Making(items), Cancel.NEVER);
         if (json) {
             out.println(InfoCommand.text(tree(reports)));
         }

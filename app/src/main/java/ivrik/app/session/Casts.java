@@ -22,6 +22,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import java.util.function.Function;
 
 /** The cast that a look gives its shot: measured over some of its frames, off the interface thread, and taken out. */
@@ -119,8 +120,7 @@ public final class Casts {
     /**
      * Tells whether the lanes are others now than when a step was measured; empty where it never was.
      */
-    public void compare(
-            Look look, Step step, java.util.function.Consumer<Optional<Boolean>> stale) {
+    public void compare(Look look, Step step, Consumer<Optional<Boolean>> stale) {
         if (step.measured().isEmpty()) {
             stale.accept(Optional.empty());
             return;

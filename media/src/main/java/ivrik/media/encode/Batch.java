@@ -68,12 +68,6 @@ public final class Batch {
         List<String> make(Item item);
     }
 
-    /** Told what becomes of each clip. */
-    @FunctionalInterface
-    public interface Listener {
-        void over(Report report);
-    }
-
     /**
      * What each clip is to become.
      *
@@ -107,21 +101,14 @@ public final class Batch {
      * @param anew whether those that are finished are made again
      */
     public static List<Report> run(
-            List<Item> items,
-            Collection<Path> also,
-            boolean anew,
-            Maker maker,
-            Listener listener,
-            Cancel cancel) {
+            List<Item> items, Collection<Path> also, boolean anew, Maker maker, Cancel cancel) {
         List<Report> reports = new ArrayList<>();
         for (Item item : items) {
             cancel.check();
-            Report report =
+            reports.add(
                     !anew && isFinished(item, also, maker)
                             ? new Report(item, Outcome.LEFT, List.of())
-                            : made(item, maker);
-            reports.add(report);
-            listener.over(report);
+                            : made(item, maker));
         }
         return List.copyOf(reports);
     }

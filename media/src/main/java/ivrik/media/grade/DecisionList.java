@@ -15,6 +15,7 @@ import org.xml.sax.SAXException;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.file.Path;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 
@@ -86,7 +87,7 @@ public record DecisionList(
             Document document, String name, int count, double rest, Path file) {
         Element element = (Element) document.getElementsByTagNameNS("*", name).item(0);
         if (element == null) {
-            return java.util.Collections.nCopies(count, rest);
+            return Collections.nCopies(count, rest);
         }
         String[] parts = element.getTextContent().strip().split("\\s+");
         if (parts.length != count) {

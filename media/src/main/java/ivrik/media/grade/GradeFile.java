@@ -9,6 +9,7 @@ import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.LookupTable;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.SlopeOffsetPower;
+import ivrik.core.treatment.Treatment;
 import ivrik.media.decode.Import;
 import ivrik.media.file.ProjectFile;
 
@@ -57,7 +58,7 @@ public final class GradeFile {
                 .withAmounts(0, 0, a -> a.with(Parameter.AMOUNT, Value.of(100)));
     }
 
-    private static ivrik.core.treatment.Treatment treatment(Path file) {
+    private static Treatment treatment(Path file) {
         return isTable(file) ? new LookupTable() : new SlopeOffsetPower();
     }
 

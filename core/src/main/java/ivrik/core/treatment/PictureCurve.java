@@ -7,18 +7,21 @@ import ivrik.core.picture.ColourRows;
 
 import java.util.function.DoubleUnaryOperator;
 
-/** One curve through points for all channels; see {@link Curve} for what lies between and beyond them. */
+/** One curve through points for all channels, or for one of them; see {@link Curve} for what lies between and beyond them. */
 public final class PictureCurve implements PictureTreatment, Plot {
     private static final Option LIGHT = Light.choice(Light.DELIVERED, Light.LINEAR);
+    private static final Option OF =
+            new Option("of", "curve of", "Which channels it is for", "all", "red", "green", "blue");
+
     private static final Description DESCRIPTION =
             Description.of(
                             "picture-curve",
                             "Picture curve",
                             "Changes what comes out for what goes in by one curve for the whole"
-                                    + " picture.",
+                                    + " picture, or one of its channels.",
                             Group.WHOLE,
                             Control.PLOT)
-                    .choosing(LIGHT)
+                    .choosing(LIGHT, OF)
                     .listing(Curve.SERIES)
                     .with(Trait.POINTWISE, Trait.BY_CHANNEL);
 
@@ -46,6 +49,9 @@ public final class PictureCurve implements PictureTreatment, Plot {
                         Light.isLinear(settings, LIGHT)
                                 ? v -> transfer.fromLinear(curve.at(transfer.toLinear(v)))
                                 : curve::at);
-        return Light.through(picture, table);
+        int only = OF.words().indexOf(settings.word(OF)) - 1;
+        return only < 0
+                ? Light.through(picture, table)
+                : picture.then((rgb, n) -> table.apply(rgb[only], n));
     }
 }

@@ -3,7 +3,10 @@ package ivrik.core.treatment;
 import ivrik.core.colour.Luma;
 import ivrik.core.picture.ColourRows;
 
-/** Each channel's distance from BT.709 luma times so much: Y + s (c - Y). */
+/**
+ * Each channel's distance from BT.709 luma times so much: Y + s (c - Y); and hues turned, as the colour differences of
+ * BT.709 are, with luma as it was.
+ */
 public final class Saturation implements PictureTreatment {
     private static final Description DESCRIPTION =
             Description.of(
@@ -14,7 +17,8 @@ public final class Saturation implements PictureTreatment {
                             Group.WHOLE,
                             Control.RULER,
                             Parameter.percent("saturation", "saturation", 0, 400, 100)
-                                    .shown(160, 160))
+                                    .shown(160, 160),
+                            Parameter.of("hue", "hue", "deg", -180, 180, 0, 1))
                     .with(Trait.POINTWISE);
 
     @Override
@@ -25,6 +29,7 @@ public final class Saturation implements PictureTreatment {
     @Override
     public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
         float by = (float) settings.share("saturation");
+        double hue = Math.toRadians(settings.number("hue"));
         int width = picture.width();
         return picture.thenBy(
                 () -> {
@@ -34,8 +39,30 @@ public final class Saturation implements PictureTreatment {
                         for (float[] channel : rgb) {
                             spread(luma, channel, by, n);
                         }
+                        if (hue != 0) {
+                            turn(luma, rgb, hue, n);
+                        }
                     };
                 });
+    }
+
+    /** Cb and Cr turned; positive from blue towards red. */
+    private static void turn(float[] luma, float[][] rgb, double by, int n) {
+        float perCb = (float) (2 * (1 - Luma.BLUE));
+        float perCr = (float) (2 * (1 - Luma.RED));
+        float c = (float) StrictMath.cos(by);
+        float s = (float) StrictMath.sin(by);
+        for (int i = 0; i < n; i++) {
+            float cb = (rgb[2][i] - luma[i]) / perCb;
+            float cr = (rgb[0][i] - luma[i]) / perCr;
+            float red = luma[i] + perCr * (s * cb + c * cr);
+            float blue = luma[i] + perCb * (c * cb - s * cr);
+            rgb[0][i] = red;
+            rgb[1][i] =
+                    (luma[i] - (float) Luma.RED * red - (float) Luma.BLUE * blue)
+                            / (float) Luma.GREEN;
+            rgb[2][i] = blue;
+        }
     }
 
     /** Each value's distance from luma times so much. */

@@ -61,6 +61,7 @@ public final class Treatments {
                     new Contrast(),
                     new SlopeOffsetPower(),
                     new PictureCurve(),
+                    new LumaCurve(),
                     new Saturation());
 
     private static final Map<String, Treatment> BY_NAME =

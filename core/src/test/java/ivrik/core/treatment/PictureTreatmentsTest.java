@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 import java.util.HashMap;
 import java.util.List;
@@ -279,5 +280,45 @@ class PictureTreatmentsTest {
         assertThat(dark[2]).isCloseTo(0.2 + 0.4 * 0.06, within(1e-6));
         double[] light = pixel(new CastOff(), new double[] {0.9, 0.9, 0.9}, numbers, Map.of());
         assertThat(light[1]).isCloseTo(0.9 + 0.8 * 0.08, within(1e-6));
+    }
+
+    private static final Map<String, Double> LIFTED =
+            Map.of("point.0.in", 40.0, "point.0.out", 60.0);
+
+    @Test
+    void aCurveOfOneChannelLeavesTheOthers() {
+        double[] in = {0.4, 0.4, 0.4};
+        double[] out = pixel(new PictureCurve(), in, LIFTED, Map.of("of", "green"));
+        assertThat(out).containsExactly(new double[] {0.4, 0.6, 0.4}, within(1e-6));
+    }
+
+    @Test
+    void aLumaCurveAddsTheSameToAllChannels() {
+        double luma = 0.4;
+        double red = 0.7;
+        double blue = 0.2;
+        double green = (luma - 0.2126 * red - 0.0722 * blue) / 0.7152;
+        double[] out = pixel(new LumaCurve(), new double[] {red, green, blue}, LIFTED, Map.of());
+        double[] wanted = {red + 0.2, green + 0.2, blue + 0.2};
+        assertThat(out).containsExactly(wanted, within(2e-6));
+    }
+
+    /** Cb = (B - Y) / 1.8556 and Cr = (R - Y) / 1.5748 turned by an angle, about the same luma. */
+    @ParameterizedTest
+    @ValueSource(doubles = {30, -90, 180})
+    void huesAreTurnedAboutLuma(double degrees) {
+        double[] in = {0.6, 0.3, 0.2};
+        double luma = 0.2126 * in[0] + 0.7152 * in[1] + 0.0722 * in[2];
+        double cb = (in[2] - luma) / 1.8556;
+        double cr = (in[0] - luma) / 1.5748;
+        double a = Math.toRadians(degrees);
+        double turnedCb = cb * Math.cos(a) - cr * Math.sin(a);
+        double turnedCr = cb * Math.sin(a) + cr * Math.cos(a);
+        double[] out =
+                pixel(new Saturation(), in, Map.of("saturation", 100.0, "hue", degrees), Map.of());
+        assertThat(out[0]).isCloseTo(luma + 1.5748 * turnedCr, within(1e-6));
+        assertThat(out[2]).isCloseTo(luma + 1.8556 * turnedCb, within(1e-6));
+        assertThat(0.2126 * out[0] + 0.7152 * out[1] + 0.0722 * out[2])
+                .isCloseTo(luma, within(1e-6));
     }
 }

@@ -1,0 +1,63 @@
+package ivrik.core.treatment;
+
+import ivrik.core.colour.Luma;
+import ivrik.core.colour.TransferTable;
+import ivrik.core.filter.MonotoneCurve;
+import ivrik.core.picture.ColourRows;
+
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * One curve through points for BT.709 luma: what it adds to that is added to all channels, so that colours keep their
+ * distance from grey.
+ */
+public final class LumaCurve implements PictureTreatment, Plot {
+    private static final Description DESCRIPTION =
+            Description.of(
+                            "luma-curve",
+                            "Luma curve",
+                            "Changes how bright the picture is by one curve, and leaves its"
+                                    + " colours as strong as they are.",
+                            Group.WHOLE,
+                            Control.PLOT)
+                    .listing(Curve.SERIES)
+                    .with(Trait.POINTWISE)
+                    .called("brightness", "tone", "contrast");
+
+    @Override
+    public Description description() {
+        return DESCRIPTION;
+    }
+
+    @Override
+    public boolean isNeutral(Settings settings) {
+        return Curve.isNeutralCurve(settings);
+    }
+
+    @Override
+    public DoubleUnaryOperator plotted(Settings settings) {
+        return Curve.through(settings)::at;
+    }
+
+    @Override
+    public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
+        MonotoneCurve curve = Curve.through(settings);
+        TransferTable table = TransferTable.of(curve::at);
+        int width = picture.width();
+        return picture.thenBy(
+                () -> {
+                    float[] was = new float[width];
+                    float[] is = new float[width];
+                    return (rgb, n) -> {
+                        Luma.row(rgb, was, n);
+                        System.arraycopy(was, 0, is, 0, n);
+                        table.apply(is, n);
+                        for (float[] channel : rgb) {
+                            for (int i = 0; i < n; i++) {
+                                channel[i] += is[i] - was[i];
+                            }
+                        }
+                    };
+                });
+    }
+}

@@ -12,6 +12,7 @@ import ivrik.media.encode.Forms;
 import ivrik.media.encode.Odd;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.Sampling;
+import ivrik.media.sound.WavFile;
 
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -30,7 +31,7 @@ final class OutputOptions {
             paramLabel = "OUT",
             description =
                     "Its ending decides the form: .png .tif .exr (with %%04d: numbered), .mkv .webm"
-                            + " .mp4.")
+                            + " .mp4; .wav for the sound alone.")
     Path out;
 
     @Option(
@@ -130,6 +131,11 @@ final class OutputOptions {
     List<String> export(
             Project project, Path to, List<Path> kept, double scale, LongConsumer done) {
         FrameRange range = range(project);
+        if (WavFile.isWav(to)) {
+            overwriting.check(List.of(to), kept);
+            WavFile.write(project, range, to, done, Cancel.NEVER);
+            return List.of();
+        }
         Form chosen = form == null ? Forms.of(to) : Forms.named(form);
         List<String> words =
                 Export.run(

@@ -7,19 +7,25 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Lists;
 import ivrik.core.project.Clip;
+import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Loudness;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
+import ivrik.core.threads.Cancel;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Forms;
 import ivrik.media.sound.SoundMix;
+import ivrik.media.sound.WavFile;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 import java.nio.file.Path;
 import java.util.List;
+
+import javax.sound.sampled.AudioInputStream;
+import javax.sound.sampled.AudioSystem;
 
 class SoundMixTest {
     @TempDir Path folder;
@@ -121,5 +127,45 @@ class SoundMixTest {
         assertThat(Forms.of(Path.of("a.mov"))).isEqualTo(Forms.PRORES);
         assertThat(Forms.FFV1.hasQuality()).isFalse();
         assertThatThrownBy(() -> Forms.of(Path.of("a.doc"))).hasMessageContaining("a.doc");
+    }
+
+    /** Read by the JDK's own code: the samples of the mix, to half a code. */
+    @Test
+    void theSoundAloneIsWrittenAsItIsMixed() throws Exception {
+        Project shots = Import.project(tone("low", 240), BuiltInLooks.named("in-register"));
+        Path file = folder.resolve("sound.wav");
+        WavFile.write(shots, new FrameRange(6, 29), file, n -> {}, Cancel.NEVER);
+        try (AudioInputStream sound = AudioSystem.getAudioInputStream(file.toFile());
+                SoundMix mix = new SoundMix(shots)) {
+            assertThat(sound.getFormat().getSampleRate()).isEqualTo(48_000);
+            assertThat(sound.getFormat().getChannels()).isEqualTo(2);
+            assertThat(sound.getFrameLength()).isEqualTo(48_000);
+            for (long n = 6; n <= 29; n++) {
+                float[] samples = mix.frame(n);
+                byte[] bytes = sound.readNBytes(3 * samples.length);
+                for (int i = 0; i < samples.length; i++) {
+                    int code =
+                            bytes[3 * i] & 255
+                                    | (bytes[3 * i + 1] & 255) << 8
+                                    | bytes[3 * i + 2] << 16;
+                    assertThat(code / 8388607.0).isCloseTo(samples[i], within(0.51 / 8388607));
+                }
+            }
+        }
+    }
+
+    @Test
+    void whatHasNoSoundIsNotWritten() {
+        Path still =
+                TestMedia.make(
+                        folder.resolve("mute.mkv"),
+                        new TestMedia.Track(
+                                "color=black:s=16x16:r=24:d=1,format=yuv444p", "ffv1", ""));
+        Project mute =
+                Import.project(Import.source(still, "mute"), BuiltInLooks.named("in-register"));
+        Path file = folder.resolve("sound.wav");
+        assertThatThrownBy(() -> WavFile.write(mute, mute.allFrames(), file, n -> {}, Cancel.NEVER))
+                .hasMessageContaining("has no sound");
+        assertThat(file).doesNotExist();
     }
 }

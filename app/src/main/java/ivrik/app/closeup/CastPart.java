@@ -1,6 +1,7 @@
 package ivrik.app.closeup;
 
 import static ivrik.app.control.Controls.hint;
+import static ivrik.app.control.Controls.quiet;
 
 import ivrik.app.control.WhileShown;
 import ivrik.app.session.Casts;
@@ -9,6 +10,7 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.measure.Cast;
 
+import javafx.geometry.HPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -25,7 +27,7 @@ final class CastPart extends VBox {
 
     private final Casts casts;
     private final Label word = hint("");
-    private final GridPane averages = new GridPane(10, 2);
+    private final GridPane averages = new GridPane(14, 2);
     private Look shown;
     private Step step;
 
@@ -70,26 +72,26 @@ final class CastPart extends VBox {
         if (cast == null) {
             return;
         }
-        averages.addRow(0, hint("in per cent"), hint("untouched"), hint("treated"));
+        averages.addRow(0, quiet("in per cent"), head("red"), head("green"), head("blue"));
         for (int zone = 0; zone < Cast.ZONES; zone++) {
-            averages.addRow(
-                    zone + 1,
-                    hint(ZONES.get(zone)),
-                    numbers(cast.before(zone)),
-                    numbers(cast.after(zone)));
+            row(2 * zone + 1, ZONES.get(zone), cast.before(zone));
+            row(2 * zone + 2, "as treated", cast.after(zone));
         }
     }
 
-    private static Label numbers(double[] rgb) {
-        Label label =
-                new Label(
-                        String.format(
-                                Locale.ROOT,
-                                "%.1f %.1f %.1f",
-                                100 * rgb[0],
-                                100 * rgb[1],
-                                100 * rgb[2]));
-        label.getStyleClass().add("number");
-        return label;
+    private void row(int at, String what, double[] rgb) {
+        averages.add(quiet(what), 0, at);
+        for (int c = 0; c < rgb.length; c++) {
+            Label number = new Label(String.format(Locale.ROOT, "%.1f", 100 * rgb[c]));
+            number.getStyleClass().add("number");
+            GridPane.setHalignment(number, HPos.RIGHT);
+            averages.add(number, c + 1, at);
+        }
+    }
+
+    private static Label head(String channel) {
+        Label head = quiet(channel);
+        GridPane.setHalignment(head, HPos.RIGHT);
+        return head;
     }
 }

@@ -35,7 +35,7 @@ class CastWindowTest extends OneFrame {
         assertThat(of("middle-red")).as("red was lifted").isLessThan(-3);
         assertThat(of("middle-blue")).as("blue was lowered").isGreaterThan(3);
         assertThat(d.text("#cast-word")).startsWith("Measured of the lanes as they are");
-        assertThat(d.words()).contains("untouched", "treated", "shadows", "lights");
+        assertThat(d.words()).contains("as treated", "shadows", "middle", "lights");
 
         set(1, 2, "gain", 100);
         d.settle();

@@ -21,14 +21,20 @@ public final class CastOff implements PictureTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "cast-off",
-                            "Take out the cast",
+                            "Without cast",
                             "Brings the average colour of shadows, middle tones and lights back to"
                                     + " what it was before the lanes were treated.",
                             Group.WHOLE,
                             Control.RULER,
                             parameters())
                     .with(Trait.POINTWISE)
-                    .called("neutral", "balance", "tint", "colour cast", "average");
+                    .called(
+                            "take out the cast",
+                            "neutral",
+                            "balance",
+                            "tint",
+                            "colour cast",
+                            "average");
 
     private static Parameter[] parameters() {
         List<Parameter> all = new ArrayList<>();

@@ -77,7 +77,7 @@ public final class Casts {
                 cancel -> new Found(measure(before, after, shot.get(), cancel), mark(look)),
                 found -> {
                     view.notice.set("");
-                    set(layer.id(), found);
+                    set(layer.id(), number, found);
                 });
     }
 
@@ -92,9 +92,11 @@ public final class Casts {
         return cast;
     }
 
-    private void set(String layer, Found found) {
-        if (!session.state().layer().map(Layer::id).equals(Optional.of(layer))) {
-            return; // another layer is being worked on by now
+    private void set(String layer, int number, Found found) {
+        State state = session.state();
+        if (!state.layer().map(Layer::id).equals(Optional.of(layer))
+                || state.lookNumber() != number) {
+            return; // another look is being worked on by now
         }
         Look look = session.state().look().orElseThrow();
         Optional<Step> there =

@@ -47,14 +47,15 @@ final class LookWork {
 
     /** Asks how the look on the desk is to be kept. */
     void save() {
+        Look before = session.state().look().orElseThrow();
         SaveLookSheet sheet =
                 new SaveLookSheet(
-                        session.state().look().orElseThrow(),
+                        before,
                         own::holds,
                         new SaveLookSheet.Actions() {
                             @Override
                             public void keep(Look look) {
-                                own.keep(look, () -> kept(look));
+                                own.keep(look, () -> kept(before, look));
                             }
 
                             @Override
@@ -66,15 +67,17 @@ final class LookWork {
         sheets.show(sheet, sheet.first());
     }
 
-    /** The one on the desk is called so too. */
-    private void kept(Look look) {
-        session.editLook(
-                "Save the look",
-                l ->
-                        l.withName(look.name())
-                                .withTitle(look.title())
-                                .withNote(look.note())
-                                .withTags(look.tags()));
+    /** The one on the desk, if it is still that, is called so too. */
+    private void kept(Look before, Look look) {
+        if (session.state().look().equals(Optional.of(before))) {
+            session.editLook(
+                    "Save the look",
+                    l ->
+                            l.withName(look.name())
+                                    .withTitle(look.title())
+                                    .withNote(look.note())
+                                    .withTags(look.tags()));
+        }
         view.notice.set(look.shownName() + " is among your looks now");
     }
 
@@ -91,7 +94,11 @@ final class LookWork {
                         : chosen.resolveSibling(
                                 name.replaceFirst("(\\.look)?(\\.json)?$", "")
                                         + LookLibrary.ENDING);
-        own.write(look, file, () -> view.notice.set("Saved to " + file));
+        Endings.unlessTaken(
+                chosen,
+                file,
+                sheets,
+                f -> own.write(look, f, () -> view.notice.set("Saved to " + f)));
     }
 
     /** Keeps what look files hold; what of one cannot be read is named. */

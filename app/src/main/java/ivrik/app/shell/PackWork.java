@@ -51,7 +51,10 @@ final class PackWork {
         if (chosen == null) {
             return;
         }
-        Path zip = named(chosen);
+        Endings.unlessTaken(chosen, named(chosen), sheets, zip -> pack(project, zip));
+    }
+
+    private void pack(Project project, Path zip) {
         view.notice.set("Packing " + project.name() + " ...");
         work(
                 () -> {

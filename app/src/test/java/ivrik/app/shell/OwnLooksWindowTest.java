@@ -204,6 +204,23 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(look().steps().getFirst().table().orElseThrow().name()).isEqualTo("Amber hour");
     }
 
+    /** The platform's dialog has asked about another name than the one that it gets. */
+    @Test
+    void aFileThatGetsItsEndingIsNotReplacedUnasked() throws IOException {
+        Path there = Files.writeString(folder.resolve("mine.look.json"), "of before");
+        d.files.project = folder.resolve("mine");
+        openSheet("Amber");
+        d.click("#save-to-file");
+        Driver.until("it asks", () -> d.words().contains("mine.look.json is there already"));
+        d.click("#choice-0");
+        assertThat(there).hasContent("of before");
+        openSheet("Amber");
+        d.click("#save-to-file");
+        d.click("#choice-1");
+        Driver.until("it is written", () -> d.window.view().notice.get().startsWith("Saved"));
+        assertThat(read(there).title()).isEqualTo("Amber");
+    }
+
     private List<LayerLook> looks() {
         return d.window.session().state().layer().orElseThrow().looks();
     }

@@ -19,6 +19,7 @@ final class AffineRow {
     /** From so many pixels a run on, in the mean, it is worth looking for them. */
     private static final double LEAST_RUN = 16;
 
+    /** Places further out than this are taken as lying there: beyond any edge they are all alike. */
     private static final int FARTHEST = 1 << 30;
 
     private final Plane in;

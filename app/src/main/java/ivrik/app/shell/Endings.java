@@ -1,0 +1,34 @@
+package ivrik.app.shell;
+
+import ivrik.app.sheet.Sheets;
+import ivrik.app.sheet.Sheets.Choice;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** Files that get the ending which they were chosen without. */
+final class Endings {
+    private Endings() {}
+
+    /**
+     * Goes on with a file; where its ending was added and there is such a file, nobody has been asked yet
+     * whether that may be replaced, so it is asked now.
+     *
+     * @param chosen as it was chosen
+     * @param file as it is to be called
+     */
+    static void unlessTaken(Path chosen, Path file, Sheets sheets, Consumer<Path> then) {
+        if (file.equals(chosen) || !Files.exists(file)) {
+            then.accept(file);
+            return;
+        }
+        sheets.ask(
+                file.getFileName() + " is there already",
+                "Shall it be replaced?",
+                List.of(
+                        new Choice("Leave it", () -> {}),
+                        new Choice("Replace it", () -> then.accept(file))));
+    }
+}

@@ -54,6 +54,7 @@ final class Commands extends CommandMenu {
         add("Save as...", key(KeyCode.S, CTRL, SHIFT), () -> window.projects().saveAs());
         add("Pack with all footage...", null, window.packWork()::pack, this::any);
         add("Bring in footage...", key(KeyCode.I, CTRL), window::bringIn);
+        add("Do this look to other clips...", null, window.clipsWork()::ask, this::any);
         add("Export...", key(KeyCode.E, CTRL), window::export, this::any);
         add("Quit", key(KeyCode.Q, CTRL), window::quit);
     }

@@ -79,6 +79,7 @@ public final class MainWindow {
     private final Casts casts;
     private final Balance balance;
     private final PackWork packWork;
+    private final ClipsWork clipsWork;
     private final List<Command> commands;
     private final Watch watch;
     private Chooser chooser;
@@ -126,6 +127,7 @@ public final class MainWindow {
         balance = new Balance(session, view, pictures::sourceColour);
         steps.takeOutCastBy(casts::takeOut);
         packWork = new PackWork(session, view, sheets, () -> chooser, this::open);
+        clipsWork = new ClipsWork(session, view, sheets, () -> chooser);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
         tray =
@@ -301,6 +303,10 @@ public final class MainWindow {
 
     Steps steps() {
         return steps;
+    }
+
+    ClipsWork clipsWork() {
+        return clipsWork;
     }
 
     PackWork packWork() {

@@ -1,0 +1,156 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.sheet.Sheets;
+import ivrik.core.IvrikException;
+import ivrik.core.look.KeptLook;
+import ivrik.core.look.Look;
+import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
+import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Workers;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.Batch;
+import ivrik.media.encode.Batch.Item;
+import ivrik.media.encode.Batch.Outcome;
+import ivrik.media.encode.Batch.Report;
+import ivrik.media.encode.Export;
+import ivrik.media.encode.Forms;
+import ivrik.media.encode.OutputName;
+
+import javafx.application.Platform;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Supplier;
+
+/** The look on the desk done to clips that are not in the project, each to a file of its own. */
+final class ClipsWork {
+    private final Session session;
+    private final View view;
+    private final Sheets sheets;
+    private final Supplier<Chooser> chooser;
+    private volatile boolean busy;
+
+    ClipsWork(Session session, View view, Sheets sheets, Supplier<Chooser> chooser) {
+        this.session = session;
+        this.view = view;
+        this.sheets = sheets;
+        this.chooser = chooser;
+    }
+
+    /** Asks which clips, and where and in which form they go. */
+    void ask() {
+        if (busy) {
+            view.notice.set("Other clips are being made already");
+            return;
+        }
+        Look look = session.state().look().orElseThrow();
+        List<Path> clips = chooser.get().footage();
+        if (clips.isEmpty()) {
+            return;
+        }
+        Path out =
+                chooser.get()
+                        .exportTarget(
+                                Forms.H264,
+                                OutputName.NAME
+                                        + "-"
+                                        + KeptLook.name(look.shownName())
+                                        + Forms.H264.ending());
+        if (out == null) {
+            return;
+        }
+        if (!OutputName.isTemplate(out.toString())) {
+            sheets.tell(
+                    "Each clip needs a name of its own",
+                    "Leave "
+                            + OutputName.NAME
+                            + " in the name: the name of each clip comes in its place.");
+            return;
+        }
+        make(clips, out, KeptLook.of(look, look.shownName(), look.note(), look.tags()));
+    }
+
+    private void make(List<Path> clips, Path out, Look look) {
+        busy = true;
+        Thread.ofVirtual()
+                .start(
+                        () -> {
+                            try {
+                                List<Item> items = Batch.items(clips, out.toString());
+                                List<Report> reports =
+                                        Batch.run(
+                                                items,
+                                                List.of(),
+                                                false,
+                                                new Making(items, look),
+                                                Cancel.NEVER);
+                                Platform.runLater(() -> tell(reports));
+                            } catch (IvrikException e) {
+                                Platform.runLater(
+                                        () -> sheets.tell("Nothing was made", e.oneLine()));
+                            } finally {
+                                busy = false;
+                            }
+                        });
+    }
+
+    private final class Making implements Batch.Maker {
+        private final List<Item> items;
+        private final Look look;
+
+        Making(List<Item> items, Look look) {
+            this.items = items;
+            this.look = look;
+        }
+
+        private Project project(Item item) {
+            return Import.project(Import.source(item.input(), "source"), look);
+        }
+
+        @Override
+        public FrameRange frames(Item item) {
+            return project(item).allFrames();
+        }
+
+        @Override
+        public List<String> make(Item item) {
+            String now =
+                    String.format(
+                            Locale.ROOT,
+                            "Clip %d of %d: %s",
+                            items.indexOf(item) + 1,
+                            items.size(),
+                            item.input().getFileName());
+            Platform.runLater(() -> view.notice.set(now));
+            return Export.run(
+                    Export.Order.of(project(item), item.out(), Forms.of(item.out())),
+                    Workers.shared(),
+                    done -> {},
+                    Cancel.NEVER);
+        }
+    }
+
+    private void tell(List<Report> reports) {
+        view.notice.set("");
+        long made = reports.stream().filter(r -> r.outcome() == Outcome.DONE).count();
+        long left = reports.stream().filter(r -> r.outcome() == Outcome.LEFT).count();
+        StringBuilder text = new StringBuilder();
+        text.append(made).append(" made, ").append(left).append(" were finished before.");
+        for (Report report : reports) {
+            if (report.outcome() == Outcome.FAILED) {
+                text.append("\n\n")
+                        .append(report.item().input().getFileName())
+                        .append(": ")
+                        .append(String.join("; ", report.words()));
+            }
+        }
+        long failed = reports.size() - made - left;
+        sheets.tell(
+                failed == 0 ? "All clips are made" : failed + " of the clips could not be made",
+                text.toString());
+    }
+}

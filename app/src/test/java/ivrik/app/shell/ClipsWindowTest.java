@@ -1,0 +1,57 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.picture.Frame;
+import ivrik.core.threads.Workers;
+import ivrik.media.decode.Footage;
+
+import org.junit.jupiter.api.Test;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/** The look on the desk done to clips that are not in the project. */
+class ClipsWindowTest extends OneFrame {
+    private void make() {
+        Driver.run(() -> d.window.clipsWork().ask());
+        Driver.until("it is told", () -> d.window.sheets().isShowing());
+    }
+
+    private static Frame read(Path file) {
+        try (Footage footage = Footage.open(file, Workers.shared())) {
+            return footage.frame(0, footage.size());
+        }
+    }
+
+    @Test
+    void eachIsMadeAndBadOnesAreNamed() throws IOException {
+        set(0, 0, "x", 6);
+        Path light = Driver.still(folder, "light.png", 0.8);
+        Path dark = Driver.still(folder, "dark.png", 0.3);
+        Path bad = Files.writeString(folder.resolve("bad.png"), "no picture");
+        d.files.footage = List.of(light, bad, dark);
+        d.files.project = folder.resolve("out/{name}-parted.png");
+        make();
+        assertThat(d.words()).contains("1 of the clips could not be made");
+        assertThat(d.words()).anyMatch(w -> w.contains("2 made") && w.contains("bad.png"));
+        Driver.run(() -> d.window.sheets().away());
+        assertThat(read(folder.resolve("out/dark-parted.png")).colour().getFirst().at(50, 30))
+                .isEqualTo(read(dark).colour().getFirst().at(44, 30));
+        assertThat(d.window.session().project().sources()).as("the project's own").hasSize(1);
+
+        make();
+        assertThat(d.words()).anyMatch(w -> w.contains("0 made, 2 were finished before"));
+    }
+
+    @Test
+    void namesThatWouldMeetAreRefused() {
+        d.files.footage = List.of(Driver.still(folder, "light.png", 0.8));
+        d.files.project = folder.resolve("same.png");
+        make();
+        assertThat(d.words()).contains("Each clip needs a name of its own");
+        assertThat(folder.resolve("same.png")).doesNotExist();
+    }
+}

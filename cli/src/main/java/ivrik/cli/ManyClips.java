@@ -48,21 +48,15 @@ final class ManyClips {
      */
     int make(List<Path> clips, boolean again, boolean json) {
         List<Item> items = Batch.items(clips, output.out.toString());
-        List<Report> reports = Batch.run(items, also, again, new Making(items), Cancel.NEVER);
+        List<Report> reports = Batch.run(items, also, again, new Making(), Cancel.NEVER);
         if (json) {
             out.println(InfoCommand.text(tree(reports)));
         }
         tell(reports);
-        return count(reports, Outcome.FAILED) == 0 ? 0 : 1;
+        return Batch.count(reports, Outcome.FAILED) == 0 ? 0 : 1;
     }
 
     private final class Making implements Batch.Maker {
-        private final List<Item> items;
-
-        Making(List<Item> items) {
-            this.items = items;
-        }
-
         @Override
         public FrameRange frames(Item item) {
             return output.range(project.apply(item.input()));
@@ -71,15 +65,12 @@ final class ManyClips {
         @Override
         public List<String> make(Item item) {
             Project made = project.apply(item.input());
-            String before =
-                    String.format(
-                            Locale.ROOT,
-                            "%d of %d, %s: ",
-                            items.indexOf(item) + 1,
-                            items.size(),
-                            item.input().getFileName());
             return output.export(
-                    made, item.out(), also, 1, output.saying(before, output.range(made), err));
+                    made,
+                    item.out(),
+                    also,
+                    1,
+                    output.saying(item.words() + ": ", output.range(made), err));
         }
     }
 
@@ -94,9 +85,9 @@ final class ManyClips {
         }
         err.printf(
                 "ivrik: %d made, %d finished before and left, %d could not be made%n",
-                count(reports, Outcome.DONE),
-                count(reports, Outcome.LEFT),
-                count(reports, Outcome.FAILED));
+                Batch.count(reports, Outcome.DONE),
+                Batch.count(reports, Outcome.LEFT),
+                Batch.count(reports, Outcome.FAILED));
         for (Report report : reports) {
             if (report.outcome() == Outcome.FAILED) {
                 err.printf(
@@ -106,14 +97,10 @@ final class ManyClips {
         }
     }
 
-    private static long count(List<Report> reports, Outcome outcome) {
-        return reports.stream().filter(r -> r.outcome() == outcome).count();
-    }
-
     private static Map<String, Object> tree(List<Report> reports) {
         Map<String, Object> tree = new LinkedHashMap<>();
         for (Outcome outcome : Outcome.values()) {
-            tree.put(word(outcome), count(reports, outcome));
+            tree.put(word(outcome), Batch.count(reports, outcome));
         }
         tree.put("clips", reports.stream().map(ManyClips::tree).toList());
         return tree;

@@ -1,5 +1,6 @@
 package ivrik.app.closeup;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.Drawing;
 import ivrik.app.session.Session;
 import ivrik.app.theme.Palette;
@@ -154,13 +155,9 @@ final class BurstDrawing extends Drawing {
         g.strokeLine(foot - 4, base() + 7, foot + 4, base() + 7);
         g.setFill(p.colour("quiet"));
         g.setFont(p.numbers(11));
-        g.fillText("-" + plain(burst.course().before()), 4, h - 5);
-        String after = "+" + plain(burst.course().after()) + " frames";
+        g.fillText("-" + Controls.plain(burst.course().before()), 4, h - 5);
+        String after = "+" + Controls.plain(burst.course().after()) + " frames";
         g.fillText(after, w - 7 * after.length() - 2, h - 5);
-    }
-
-    private static String plain(double frames) {
-        return frames == Math.rint(frames) ? Long.toString((long) frames) : Double.toString(frames);
     }
 
     private void pressed(MouseEvent e) {

@@ -25,10 +25,8 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
-import ivrik.core.treatment.CastOff;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Group;
-import ivrik.core.treatment.LookupTable;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Option;
 import ivrik.core.treatment.Settings;
@@ -97,12 +95,12 @@ final class TreatmentPart extends VBox implements Part {
         for (Option option : d.options()) {
             getChildren().add(option(option));
         }
-        if (step.kind() instanceof CastOff) {
+        if (d.is(Trait.MEASURED)) {
             CastPart cast = new CastPart(casts);
             showers.add(cast::show);
             getChildren().add(2, cast);
         }
-        if (step.kind() instanceof LookupTable) {
+        if (d.is(Trait.TABLE)) {
             getChildren().add(table());
         }
         if (d.is(Trait.PICTURE)) {

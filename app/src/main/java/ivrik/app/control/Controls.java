@@ -11,6 +11,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -19,6 +20,11 @@ import java.util.function.Supplier;
 /** Small parts that the close-ups are put together from. */
 public final class Controls {
     private Controls() {}
+
+    /** A number with no more digits than it has. */
+    public static String plain(double value) {
+        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+    }
 
     public static Label quiet(String text) {
         Label label = new Label(text);

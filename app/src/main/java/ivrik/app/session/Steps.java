@@ -11,7 +11,6 @@ import ivrik.core.project.Arrange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.core.treatment.CastOff;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Trait;
@@ -29,8 +28,8 @@ public final class Steps {
     private final Session session;
     private Copied copied;
 
-    /** Adds a {@link CastOff}, which has to be measured. */
-    private Runnable takeOutCast = () -> {};
+    /** Adds a treatment whose amounts have to be measured. */
+    private Runnable measured = () -> {};
 
     /** What was copied of a lane. */
     private record Copied(String treatment, Amounts amounts) {}
@@ -67,10 +66,10 @@ public final class Steps {
     }
 
     /**
-     * @param measures adds a {@link CastOff} with what it measures
+     * @param measures adds a treatment with what it measures
      */
-    public void takeOutCastBy(Runnable measures) {
-        takeOutCast = measures;
+    public void measureBy(Runnable measures) {
+        measured = measures;
     }
 
     /** Adds a treatment and selects it. */
@@ -79,8 +78,8 @@ public final class Steps {
         if (look == null) {
             return;
         }
-        if (treatment instanceof CastOff) {
-            takeOutCast.run();
+        if (treatment.description().is(Trait.MEASURED)) {
+            measured.run();
             return;
         }
         String after = session.state().stepId();

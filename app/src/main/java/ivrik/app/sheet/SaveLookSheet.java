@@ -18,7 +18,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
-import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
@@ -108,12 +107,12 @@ public final class SaveLookSheet extends VBox {
         return dial.title()
                 + ": "
                 + (dial.words().isEmpty()
-                        ? plain(dial.min()) + " to " + plain(dial.max()) + " " + dial.unit()
+                        ? Controls.plain(dial.min())
+                                + " to "
+                                + Controls.plain(dial.max())
+                                + " "
+                                + dial.unit()
                         : String.join(", ", dial.words()));
-    }
-
-    private static String plain(double value) {
-        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
     }
 
     /** The look as it would be kept. */

@@ -23,7 +23,6 @@ import javafx.application.Platform;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Supplier;
 
 /** The look on the desk done to clips that are not in the project, each to a file of its own. */
@@ -86,7 +85,7 @@ final class ClipsWork {
                                                 items,
                                                 List.of(),
                                                 false,
-                                                new Making(items, look),
+                                                new Making(look),
                                                 Cancel.NEVER);
                                 Platform.runLater(() -> tell(reports));
                             } catch (IvrikException e) {
@@ -99,11 +98,9 @@ final class ClipsWork {
     }
 
     private final class Making implements Batch.Maker {
-        private final List<Item> items;
         private final Look look;
 
-        Making(List<Item> items, Look look) {
-            this.items = items;
+        Making(Look look) {
             this.look = look;
         }
 
@@ -118,14 +115,7 @@ final class ClipsWork {
 
         @Override
         public List<String> make(Item item) {
-            String now =
-                    String.format(
-                            Locale.ROOT,
-                            "Clip %d of %d: %s",
-                            items.indexOf(item) + 1,
-                            items.size(),
-                            item.input().getFileName());
-            Platform.runLater(() -> view.notice.set(now));
+            Platform.runLater(() -> view.notice.set("Clip " + item.words()));
             return Export.run(
                     Export.Order.of(project(item), item.out(), Forms.of(item.out())),
                     Workers.shared(),
@@ -136,8 +126,8 @@ final class ClipsWork {
 
     private void tell(List<Report> reports) {
         view.notice.set("");
-        long made = reports.stream().filter(r -> r.outcome() == Outcome.DONE).count();
-        long left = reports.stream().filter(r -> r.outcome() == Outcome.LEFT).count();
+        long made = Batch.count(reports, Outcome.DONE);
+        long left = Batch.count(reports, Outcome.LEFT);
         StringBuilder text = new StringBuilder();
         text.append(made).append(" made, ").append(left).append(" were finished before.");
         for (Report report : reports) {

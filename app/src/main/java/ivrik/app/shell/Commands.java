@@ -52,9 +52,9 @@ final class Commands extends CommandMenu {
         add("Kept work...", null, () -> window.projects().kept());
         add("Save", key(KeyCode.S, CTRL), () -> window.projects().save());
         add("Save as...", key(KeyCode.S, CTRL, SHIFT), () -> window.projects().saveAs());
-        add("Pack with all footage...", null, window.packWork()::pack, this::any);
+        add("Pack with all footage...", null, window.works().packages()::pack, this::any);
         add("Bring in footage...", key(KeyCode.I, CTRL), window::bringIn);
-        add("Do this look to other clips...", null, window.clipsWork()::ask, this::any);
+        add("Do this look to other clips...", null, window.works().clips()::ask, this::any);
         add("Export...", key(KeyCode.E, CTRL), window::export, this::any);
         add("Quit", key(KeyCode.Q, CTRL), window::quit);
     }
@@ -90,10 +90,10 @@ final class Commands extends CommandMenu {
         menu = "Treat";
         add("Dials of the look", key(KeyCode.I, SHIFT), () -> face(Face.LOOK), this::any);
         add("Looks...", key(KeyCode.INSERT, SHIFT), () -> band(Band.LOOKS), this::any);
-        add("Balance by a neutral...", null, () -> window.balance().ask(), this::any);
-        add("Take out the cast", null, () -> window.casts().takeOut(), this::any);
-        add("Use a table or decision list...", null, window.lookWork()::grade, this::any);
-        add("Save the look...", null, window.lookWork()::save, this::any);
+        add("Balance by a neutral...", null, () -> window.works().balance().ask(), this::any);
+        add("Take out the cast", null, () -> window.works().casts().takeOut(), this::any);
+        add("Use a table or decision list...", null, window.works().looks()::grade, this::any);
+        add("Save the look...", null, window.works().looks()::save, this::any);
         add("Add a treatment...", key(KeyCode.INSERT), () -> band(Band.TREATMENTS), this::any);
         add(
                 "Remove the treatment",

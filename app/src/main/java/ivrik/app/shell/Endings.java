@@ -12,6 +12,17 @@ import java.util.function.Consumer;
 final class Endings {
     private Endings() {}
 
+    /** The file with an ending, if it has it not yet. */
+    static Path with(Path chosen, String ending) {
+        String name = chosen.getFileName().toString();
+        return name.endsWith(ending) ? chosen : chosen.resolveSibling(name + ending);
+    }
+
+    /** Whether there is a file of the name with its ending, about which nobody has been asked yet. */
+    static boolean isTaken(Path chosen, Path file) {
+        return !file.equals(chosen) && Files.exists(file);
+    }
+
     /**
      * Goes on with a file; where its ending was added and there is such a file, nobody has been asked yet
      * whether that may be replaced, so it is asked now.
@@ -20,7 +31,7 @@ final class Endings {
      * @param file as it is to be called
      */
     static void unlessTaken(Path chosen, Path file, Sheets sheets, Consumer<Path> then) {
-        if (file.equals(chosen) || !Files.exists(file)) {
+        if (!isTaken(chosen, file)) {
             then.accept(file);
             return;
         }

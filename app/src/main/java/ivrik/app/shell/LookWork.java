@@ -11,7 +11,7 @@ import ivrik.core.colour.ColourTable;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
-import ivrik.core.treatment.LookupTable;
+import ivrik.core.treatment.Trait;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.LookLibrary.Kept;
 import ivrik.media.grade.GradeFile;
@@ -179,7 +179,10 @@ final class LookWork {
     }
 
     private boolean isOnTable() {
-        return session.state().step().filter(s -> s.kind() instanceof LookupTable).isPresent();
+        return session.state()
+                .step()
+                .filter(s -> s.kind().description().is(Trait.TABLE))
+                .isPresent();
     }
 
     /** Asks for one. */

@@ -13,11 +13,8 @@ import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
 import ivrik.app.scope.ScopePanel;
-import ivrik.app.session.Balance;
-import ivrik.app.session.Casts;
 import ivrik.app.session.Document;
 import ivrik.app.session.Laying;
-import ivrik.app.session.OwnLooks;
 import ivrik.app.session.Session;
 import ivrik.app.session.Steps;
 import ivrik.app.session.View;
@@ -27,9 +24,6 @@ import ivrik.app.theme.Palette;
 import ivrik.app.tray.Tray;
 import ivrik.core.measure.Register;
 import ivrik.core.project.Project;
-import ivrik.media.file.LookLibrary;
-import ivrik.media.file.ProjectFile;
-import ivrik.media.grade.GradeFile;
 
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -45,9 +39,6 @@ import java.util.Map;
 
 /** The window: its parts, and what the commands do. */
 public final class MainWindow {
-    /** How large a shot is measured for its cast, in pixels. */
-    private static final int CAST_WIDTH = 320;
-
     private static final double TEXT_PX = 13;
 
     private final Stage stage;
@@ -74,12 +65,8 @@ public final class MainWindow {
     private final Header header;
     private final Welcome welcome;
     private final ScopePanel scopes;
-    private final OwnLooks own;
-    private final LookWork lookWork;
-    private final Casts casts;
-    private final Balance balance;
-    private final PackWork packWork;
-    private final ClipsWork clipsWork;
+    private final Works works;
+    private final Arrivals arrivals;
     private final List<Command> commands;
     private final Watch watch;
     private Chooser chooser;
@@ -115,25 +102,24 @@ public final class MainWindow {
         sheetWork =
                 new SheetWork(
                         session, view, laying, sheets, remembered, pictures.service(), palette);
-        own =
-                new OwnLooks(
-                        new LookLibrary(LookLibrary.in(dataFolder)),
-                        Platform::runLater,
-                        fault -> tell("That did not work", fault.oneLine()));
-        lookWork = new LookWork(session, view, own, laying, sheets, () -> chooser);
-        casts =
-                new Casts(
-                        session, view, plan -> pictures.service().small(plan, CAST_WIDTH).pixels());
-        balance = new Balance(session, view, pictures::sourceColour);
-        steps.takeOutCastBy(casts::takeOut);
-        packWork = new PackWork(session, view, sheets, () -> chooser, this::open);
-        clipsWork = new ClipsWork(session, view, sheets, () -> chooser);
+        works =
+                Works.of(
+                        session,
+                        view,
+                        laying,
+                        sheets,
+                        pictures,
+                        dataFolder,
+                        () -> chooser,
+                        this::open);
+        steps.measureBy(works.casts()::takeOut);
+        arrivals = new Arrivals(this::open, works.looks(), works.packages(), importer);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
         tray =
                 new Tray(
                         session,
-                        own.all(),
+                        works.own().all(),
                         new TrayWork(
                                 session,
                                 view,
@@ -144,8 +130,8 @@ public final class MainWindow {
                                 this::bringIn,
                                 this::forgetSmall,
                                 sheets,
-                                lookWork));
-        small = new TrayPictures(session, pictures.service(), tray, time, own);
+                                works.looks()));
+        small = new TrayPictures(session, pictures.service(), tray, time, works.own());
         welcome = new Welcome(this::bringIn, this::openDemo, this::open);
         arrangement =
                 new Arrangement(
@@ -156,7 +142,13 @@ public final class MainWindow {
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
                         scopes,
-                        new CloseUp(session, view, steps, casts, palette, pictures::sourceColour),
+                        new CloseUp(
+                                session,
+                                view,
+                                steps,
+                                works.casts(),
+                                palette,
+                                pictures::sourceColour),
                         new Desk(session, view, new Matrix(session, view, steps, palette), time),
                         new Bands(
                                 session,
@@ -164,7 +156,7 @@ public final class MainWindow {
                                 steps,
                                 laying,
                                 pictures.service(),
-                                own,
+                                works.own(),
                                 this::saveAsPicture));
         content.setCenter(arrangement);
         content.setTop(header);
@@ -220,7 +212,12 @@ public final class MainWindow {
                             showName();
                             showWelcome();
                         });
-        own.read(faults -> tell("Some of your looks could not be read", String.join("\n", faults)));
+        works.own()
+                .read(
+                        faults ->
+                                tell(
+                                        "Some of your looks could not be read",
+                                        String.join("\n", faults)));
         document.fileProperty().addListener((o, a, b) -> showName());
         document.safetyProperty().addListener((o, a, b) -> showName());
         remembered.onChange(this::showRecent);
@@ -298,31 +295,15 @@ public final class MainWindow {
     }
 
     void commandList() {
-        sheetWork.commands(commands, new Offers(steps, laying, view, own));
+        sheetWork.commands(commands, new Offers(steps, laying, view, works.own()));
     }
 
     Steps steps() {
         return steps;
     }
 
-    ClipsWork clipsWork() {
-        return clipsWork;
-    }
-
-    PackWork packWork() {
-        return packWork;
-    }
-
-    Balance balance() {
-        return balance;
-    }
-
-    Casts casts() {
-        return casts;
-    }
-
-    LookWork lookWork() {
-        return lookWork;
+    Works works() {
+        return works;
     }
 
     LaneKeys laneWork() {
@@ -351,7 +332,7 @@ public final class MainWindow {
         return !document.isBusy()
                 && !time.isBusy()
                 && scopes.isSettled()
-                && !casts.isBusy()
+                && !works.casts().isBusy()
                 && (session.project().layers().isEmpty() || pictures.isSettled());
     }
 
@@ -404,30 +385,9 @@ public final class MainWindow {
         return document.isToLook() ? "opened to look, " + safe : safe;
     }
 
-    /** Files from a drop, a dialog or the command line: a project is opened, anything else brought in. */
+    /** Files from a drop, a dialog or the command line: each kind goes where it belongs. */
     public void take(List<Path> files) {
-        take(files, () -> {});
-    }
-
-    private void take(List<Path> files, Runnable then) {
-        files.stream().filter(MainWindow::isProject).findFirst().ifPresent(this::open);
-        lookWork.bringIn(files.stream().filter(LookLibrary::isLook).toList());
-        lookWork.grade(files.stream().filter(GradeFile::isGrade).toList());
-        files.stream().filter(PackWork::isPackage).forEach(packWork::unpack);
-        importer.bringIn(
-                files.stream().filter(MainWindow::isFootage).map(Path::toAbsolutePath).toList(),
-                then);
-    }
-
-    private static boolean isProject(Path file) {
-        return file.toString().endsWith(ProjectFile.ENDING);
-    }
-
-    private static boolean isFootage(Path file) {
-        return !isProject(file)
-                && !LookLibrary.isLook(file)
-                && !GradeFile.isGrade(file)
-                && !PackWork.isPackage(file);
+        arrivals.take(files, () -> {});
     }
 
     void bringIn() {
@@ -453,7 +413,7 @@ public final class MainWindow {
 
     /** Started with files: what was lost is only mentioned. */
     void startWith(List<Path> files) {
-        take(files, projects::mentionUnnamed);
+        arrivals.take(files, projects::mentionUnnamed);
     }
 
     void export() {

@@ -51,7 +51,8 @@ final class PackWork {
         if (chosen == null) {
             return;
         }
-        Endings.unlessTaken(chosen, named(chosen), sheets, zip -> pack(project, zip));
+        Endings.unlessTaken(
+                chosen, Endings.with(chosen, ENDING), sheets, zip -> pack(project, zip));
     }
 
     private void pack(Project project, Path zip) {
@@ -63,11 +64,6 @@ final class PackWork {
                 },
                 written -> view.notice.set("Packed with all its footage in " + written),
                 "Could not pack " + project.name());
-    }
-
-    private static Path named(Path chosen) {
-        String name = chosen.getFileName().toString();
-        return name.endsWith(ENDING) ? chosen : chosen.resolveSibling(name + ENDING);
     }
 
     static boolean isPackage(Path file) {

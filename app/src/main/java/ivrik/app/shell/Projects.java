@@ -241,12 +241,8 @@ final class Projects {
         if (chosen == null) {
             return;
         }
-        String name = chosen.getFileName().toString();
-        Path target =
-                name.endsWith(ProjectFile.ENDING)
-                        ? chosen
-                        : chosen.resolveSibling(name + ProjectFile.ENDING);
-        if (target.equals(chosen) || !Files.exists(target)) {
+        Path target = Endings.with(chosen, ProjectFile.ENDING);
+        if (!Endings.isTaken(chosen, target)) {
             saveTo(target, false, then);
             return;
         }

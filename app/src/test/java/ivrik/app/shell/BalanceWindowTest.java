@@ -12,28 +12,12 @@ import ivrik.media.encode.StillWriter;
 
 import javafx.scene.input.MouseButton;
 
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 import java.nio.file.Path;
 
 /** What is pressed and ought to be grey is made grey, before everything else. */
-class BalanceWindowTest {
-    @TempDir Path folder;
-    private Driver d;
-
-    @BeforeEach
-    void open() {
-        d = new Driver(folder.resolve("data"));
-    }
-
-    @AfterEach
-    void close() {
-        d.close();
-    }
-
+class BalanceWindowTest extends InAWindow {
     private void bring(double r, double g, double b) {
         Path file = folder.resolve("tinted.png");
         Frame frame =
@@ -46,7 +30,7 @@ class BalanceWindowTest {
     }
 
     private void press() {
-        Driver.run(() -> d.window.balance().ask());
+        Driver.run(() -> d.window.works().balance().ask());
         assertThat(d.words()).anyMatch(w -> w.contains("ought to be grey"));
         d.click(d.find("PicturePane"), 0.45, 0.45, 1, MouseButton.PRIMARY);
         d.settle();

@@ -16,7 +16,7 @@ import java.util.List;
 /** The look on the desk done to clips that are not in the project. */
 class ClipsWindowTest extends OneFrame {
     private void make() {
-        Driver.run(() -> d.window.clipsWork().ask());
+        Driver.run(() -> d.window.works().clips().ask());
         Driver.until("it is told", () -> d.window.sheets().isShowing());
     }
 

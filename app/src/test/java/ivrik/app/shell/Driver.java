@@ -12,7 +12,6 @@ import ivrik.core.render.Renderer;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.MediaPictures;
-import ivrik.media.encode.Form;
 import ivrik.media.encode.StillWriter;
 
 import javafx.application.Platform;
@@ -44,56 +43,9 @@ final class Driver implements AutoCloseable {
     private static final long PATIENCE_S = 90;
 
     final MainWindow window;
-    final Files files = new Files();
+    final ChosenFiles files = new ChosenFiles();
     private final Stage stage;
     private final Robot robot;
-
-    /** Answers the file dialogs. */
-    static final class Files implements Chooser {
-        Path project;
-        List<Path> footage = List.of();
-        Path source;
-
-        @Override
-        public Path projectToOpen() {
-            return project;
-        }
-
-        @Override
-        public Path projectToSave(String name) {
-            return project;
-        }
-
-        @Override
-        public List<Path> footage() {
-            return footage;
-        }
-
-        @Override
-        public Path oneSource(String name) {
-            return source;
-        }
-
-        @Override
-        public Path picture(String name) {
-            return project;
-        }
-
-        @Override
-        public Path lookToSave(String name) {
-            return project;
-        }
-
-        @Override
-        public Path packageToSave(String name) {
-            return project;
-        }
-
-        @Override
-        public Path exportTarget(Form form, String name) {
-            return project;
-        }
-    }
 
     Driver(Path dataFolder) {
         InterfaceThread.start();

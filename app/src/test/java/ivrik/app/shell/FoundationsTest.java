@@ -20,10 +20,7 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.input.KeyCode;
 
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 import java.io.IOException;
 import java.lang.ref.WeakReference;
@@ -33,20 +30,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** What the window does with treatments of whole pictures, steps that keep their identity, and faults. */
-class FoundationsTest {
-    @TempDir Path folder;
-    private Driver d;
-
-    @BeforeEach
-    void open() {
-        d = new Driver(folder.resolve("data"));
-    }
-
-    @AfterEach
-    void close() {
-        d.close();
-    }
-
+class FoundationsTest extends InAWindow {
     private Path picture(String name, double value) {
         return Driver.still(folder, name, value);
     }

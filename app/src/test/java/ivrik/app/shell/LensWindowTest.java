@@ -12,10 +12,7 @@ import ivrik.core.project.LayerLook;
 import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -23,23 +20,10 @@ import java.util.Random;
 import java.util.function.Predicate;
 
 /** Measuring a lens on the sheet, taking it out, and putting it on another picture. */
-class LensWindowTest {
+class LensWindowTest extends InAWindow {
     private static final int W = 480;
     private static final int H = 270;
     private static final double RED_K0 = 0.006;
-
-    @TempDir Path folder;
-    private Driver d;
-
-    @BeforeEach
-    void open() {
-        d = new Driver(folder.resolve("data"));
-    }
-
-    @AfterEach
-    void close() {
-        d.close();
-    }
 
     /** Soft discs, of which red shows all a little further out. */
     private static Plane discs(double out) {

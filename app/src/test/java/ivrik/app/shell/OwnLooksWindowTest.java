@@ -28,7 +28,7 @@ class OwnLooksWindowTest extends OneFrame {
     }
 
     private void openSheet(String title) {
-        Driver.run(() -> d.window.lookWork().save());
+        Driver.run(() -> d.window.works().looks().save());
         Driver.run(() -> ((TextField) d.find("#save-title")).setText(title));
     }
 

@@ -21,7 +21,7 @@ class PackWindowTest extends OneFrame {
         d.settle();
         Frame before = d.rendered();
         d.files.project = folder.resolve("night");
-        Driver.run(() -> d.window.packWork().pack());
+        Driver.run(() -> d.window.works().packages().pack());
         Path zip = folder.resolve("night.zip");
         Driver.until(
                 "it is packed", () -> d.window.view().notice.get().startsWith("Packed with all"));
@@ -45,7 +45,7 @@ class PackWindowTest extends OneFrame {
     @Test
     void whatCannotBePackedOrUnpackedIsSaid() throws Exception {
         d.files.project = folder.resolve("no such folder/night.zip");
-        Driver.run(() -> d.window.packWork().pack());
+        Driver.run(() -> d.window.works().packages().pack());
         Driver.until("it says so", () -> d.words().stream().anyMatch(w -> w.contains("no folder")));
         Driver.run(() -> d.window.sheets().away());
 

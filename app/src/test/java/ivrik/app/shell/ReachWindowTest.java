@@ -20,10 +20,8 @@ import java.util.Set;
 
 /** The reach of a look: set, seen, and said where it selects nothing. */
 class ReachWindowTest extends OneFrame {
-    @Test
-    void aReachThatSelectsNothingIsSaid() {
-        add(new GaussianBlur());
-        d.settle();
+    /** All tones but these. */
+    private void reachNothing() {
         Tones all = new Tones(true, Value.of(0), Value.of(100), Value.of(0), false);
         Driver.run(
                 () ->
@@ -36,6 +34,13 @@ class ReachWindowTest extends OneFrame {
                                                         l.reach()
                                                                 .withTones(all)
                                                                 .withInverted(true))));
+    }
+
+    @Test
+    void aReachThatSelectsNothingIsSaid() {
+        add(new GaussianBlur());
+        d.settle();
+        reachNothing();
         d.settle();
         assertThat(Driver.on(() -> d.window.view().notice.get()))
                 .isEqualTo(
@@ -49,18 +54,7 @@ class ReachWindowTest extends OneFrame {
     @Test
     void aReachIsSeenOverThePictureOrAloneOnGrey() {
         add(new GaussianBlur());
-        Tones none = new Tones(true, Value.of(0), Value.of(100), Value.of(0), false);
-        Driver.run(
-                () ->
-                        d.window
-                                .session()
-                                .editLook(
-                                        "reach",
-                                        l ->
-                                                l.withReach(
-                                                        l.reach()
-                                                                .withTones(none)
-                                                                .withInverted(true))));
+        reachNothing();
         Driver.run(() -> d.window.view().paneA.set(Show.REACH));
         d.settle();
         assertThat(tones()).as("nothing is reached: all is one grey").hasSize(1);

@@ -27,7 +27,7 @@ public final class CastOff implements PictureTreatment {
                             Group.WHOLE,
                             Control.RULER,
                             parameters())
-                    .with(Trait.POINTWISE)
+                    .with(Trait.POINTWISE, Trait.MEASURED)
                     .called(
                             "take out the cast",
                             "neutral",

@@ -33,7 +33,7 @@ public final class LookupTable implements PictureTreatment {
                             Control.RULER,
                             Parameter.amount(0).shown(100, 100))
                     .choosing(TABLE)
-                    .with(Trait.POINTWISE)
+                    .with(Trait.POINTWISE, Trait.TABLE)
                     .called("lut", "cube", "grade", "log", "normalise", "warm", "cool", "print");
 
     @Override

@@ -5,13 +5,11 @@ import ivrik.core.colour.TransferTable;
 import ivrik.core.filter.MonotoneCurve;
 import ivrik.core.picture.ColourRows;
 
-import java.util.function.DoubleUnaryOperator;
-
 /**
  * One curve through points for BT.709 luma: what it adds to that is added to all channels, so that colours keep their
  * distance from grey.
  */
-public final class LumaCurve implements PictureTreatment, Plot {
+public final class LumaCurve implements ThroughPoints {
     private static final Description DESCRIPTION =
             Description.of(
                             "luma-curve",
@@ -27,16 +25,6 @@ public final class LumaCurve implements PictureTreatment, Plot {
     @Override
     public Description description() {
         return DESCRIPTION;
-    }
-
-    @Override
-    public boolean isNeutral(Settings settings) {
-        return Curve.isNeutralCurve(settings);
-    }
-
-    @Override
-    public DoubleUnaryOperator plotted(Settings settings) {
-        return Curve.through(settings)::at;
     }
 
     @Override

@@ -5,10 +5,11 @@ import ivrik.core.colour.TransferTable;
 import ivrik.core.filter.MonotoneCurve;
 import ivrik.core.picture.ColourRows;
 
-import java.util.function.DoubleUnaryOperator;
-
-/** One curve through points for all channels, or for one of them; see {@link Curve} for what lies between and beyond them. */
-public final class PictureCurve implements PictureTreatment, Plot {
+/**
+ * One curve through points for all channels, or for one of them; see {@link Curve} for what lies between and beyond
+ * the points.
+ */
+public final class PictureCurve implements ThroughPoints {
     private static final Option LIGHT = Light.choice(Light.DELIVERED, Light.LINEAR);
     private static final Option OF =
             new Option("of", "curve of", "Which channels it is for", "all", "red", "green", "blue");
@@ -28,16 +29,6 @@ public final class PictureCurve implements PictureTreatment, Plot {
     @Override
     public Description description() {
         return DESCRIPTION;
-    }
-
-    @Override
-    public boolean isNeutral(Settings settings) {
-        return Curve.isNeutralCurve(settings);
-    }
-
-    @Override
-    public DoubleUnaryOperator plotted(Settings settings) {
-        return Curve.through(settings)::at;
     }
 
     @Override

@@ -1,6 +1,8 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.ColourTable;
+import ivrik.core.colour.Luma;
+import ivrik.core.colour.Transfer;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -8,9 +10,6 @@ import java.util.Map;
 /** Lookup tables of our own making, each by a rule of a few lines. */
 final class ReadyTables {
     private static final int POINTS = 33;
-
-    /** BT.709 luma. */
-    private static final double[] LUMA = {0.2126, 0.7152, 0.0722};
 
     /** Where a generic log has its middle grey, and how many stops lie between its 0 and its 1. */
     private static final double LOG_GREY = 0.42;
@@ -70,7 +69,7 @@ final class ReadyTables {
             double light = MIDDLE_GREY * StrictMath.pow(2, (rgb[c] - LOG_GREY) * LOG_STOPS);
             double lit = LIFT * light;
             double shown = lit * (1 + lit / (WHITE * WHITE)) / (1 + lit);
-            rgb[c] = Math.clamp(code(shown), 0, 1);
+            rgb[c] = Math.clamp(Transfer.SRGB.fromLinear(shown), 0, 1);
         }
         saturate(rgb, 1.15);
     }
@@ -97,11 +96,6 @@ final class ReadyTables {
     }
 
     private static double luma(double[] rgb) {
-        return LUMA[0] * rgb[0] + LUMA[1] * rgb[1] + LUMA[2] * rgb[2];
-    }
-
-    /** IEC 61966-2-1. */
-    private static double code(double light) {
-        return light <= 0.0031308 ? 12.92 * light : 1.055 * StrictMath.pow(light, 1 / 2.4) - 0.055;
+        return Luma.RED * rgb[0] + Luma.GREEN * rgb[1] + Luma.BLUE * rgb[2];
     }
 }

@@ -13,5 +13,9 @@ public enum Trait {
     /** Another at every frame: it is told the frame. */
     LIVE,
     /** It uses another picture, which the step names. */
-    PICTURE
+    PICTURE,
+    /** It uses a table of colours, which the step brings along. */
+    TABLE,
+    /** Its amounts are measured of the shot. */
+    MEASURED
 }

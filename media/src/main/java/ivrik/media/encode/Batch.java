@@ -30,10 +30,16 @@ public final class Batch {
     /**
      * One clip and what it becomes.
      *
+     * @param number among all, from 1
      * @param input a file, or the pattern of a numbered sequence
      * @param out likewise
      */
-    public record Item(Path input, Path out) {}
+    public record Item(int number, int all, Path input, Path out) {
+        /** Which it is, in words. */
+        public String words() {
+            return number + " of " + all + ", " + input.getFileName();
+        }
+    }
 
     /** What became of a clip. */
     public enum Outcome {
@@ -51,6 +57,11 @@ public final class Batch {
      * @param words what is not as one would expect; of a clip that failed, why and what to do
      */
     public record Report(Item item, Outcome outcome, List<String> words) {}
+
+    /** How many clips went so. */
+    public static long count(List<Report> reports, Outcome outcome) {
+        return reports.stream().filter(r -> r.outcome() == outcome).count();
+    }
 
     /** Makes one clip. */
     public interface Maker {
@@ -89,7 +100,7 @@ public final class Batch {
                                 + " in the name, or give them names of their own",
                         null);
             }
-            items.add(new Item(input, out));
+            items.add(new Item(items.size() + 1, inputs.size(), input, out));
         }
         return items;
     }

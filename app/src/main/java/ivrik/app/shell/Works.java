@@ -1,0 +1,55 @@
+package ivrik.app.shell;
+
+import ivrik.app.session.Balance;
+import ivrik.app.session.Casts;
+import ivrik.app.session.Laying;
+import ivrik.app.session.OwnLooks;
+import ivrik.app.session.Session;
+import ivrik.app.session.View;
+import ivrik.app.sheet.Sheets;
+import ivrik.media.file.LookLibrary;
+
+import javafx.application.Platform;
+
+import java.nio.file.Path;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+
+/** What is done with looks as a whole, with packages and with clips beside the project. */
+record Works(
+        OwnLooks own,
+        LookWork looks,
+        PackWork packages,
+        ClipsWork clips,
+        Casts casts,
+        Balance balance) {
+    /** How large a shot is measured for its cast, in pixels. */
+    private static final int CAST_WIDTH = 320;
+
+    /**
+     * @param open opens a project
+     */
+    static Works of(
+            Session session,
+            View view,
+            Laying laying,
+            Sheets sheets,
+            PanePictures pictures,
+            Path dataFolder,
+            Supplier<Chooser> chooser,
+            Consumer<Path> open) {
+        OwnLooks own =
+                new OwnLooks(
+                        new LookLibrary(LookLibrary.in(dataFolder)),
+                        Platform::runLater,
+                        fault -> sheets.tell("That did not work", fault.oneLine()));
+        return new Works(
+                own,
+                new LookWork(session, view, own, laying, sheets, chooser),
+                new PackWork(session, view, sheets, chooser, open),
+                new ClipsWork(session, view, sheets, chooser),
+                new Casts(
+                        session, view, plan -> pictures.service().small(plan, CAST_WIDTH).pixels()),
+                new Balance(session, view, pictures::sourceColour));
+    }
+}

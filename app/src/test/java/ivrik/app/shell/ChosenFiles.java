@@ -1,0 +1,53 @@
+package ivrik.app.shell;
+
+import ivrik.media.encode.Form;
+
+import java.nio.file.Path;
+import java.util.List;
+
+/** Answers the file dialogs. */
+final class ChosenFiles implements Chooser {
+    Path project;
+    List<Path> footage = List.of();
+    Path source;
+
+    @Override
+    public Path projectToOpen() {
+        return project;
+    }
+
+    @Override
+    public Path projectToSave(String name) {
+        return project;
+    }
+
+    @Override
+    public List<Path> footage() {
+        return footage;
+    }
+
+    @Override
+    public Path oneSource(String name) {
+        return source;
+    }
+
+    @Override
+    public Path picture(String name) {
+        return project;
+    }
+
+    @Override
+    public Path lookToSave(String name) {
+        return project;
+    }
+
+    @Override
+    public Path packageToSave(String name) {
+        return project;
+    }
+
+    @Override
+    public Path exportTarget(Form form, String name) {
+        return project;
+    }
+}

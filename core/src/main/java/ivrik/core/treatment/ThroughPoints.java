@@ -1,0 +1,16 @@
+package ivrik.core.treatment;
+
+import java.util.function.DoubleUnaryOperator;
+
+/** A treatment of whole pictures by a {@link Curve} through points. */
+interface ThroughPoints extends PictureTreatment, Plot {
+    @Override
+    default boolean isNeutral(Settings settings) {
+        return Curve.isNeutralCurve(settings);
+    }
+
+    @Override
+    default DoubleUnaryOperator plotted(Settings settings) {
+        return Curve.through(settings)::at;
+    }
+}

@@ -136,26 +136,29 @@ final class OutputOptions {
             WavFile.write(project, range, to, done, Cancel.NEVER);
             return List.of();
         }
-        Form chosen = form == null ? Forms.of(to) : Forms.named(form);
         List<String> words =
-                Export.run(
-                        Export.Order.of(project, to, chosen)
-                                .withRange(range)
-                                .withQuality(quality)
-                                .withSampling(
-                                        sample == null
-                                                ? chosen.samplings().getFirst()
-                                                : Sampling.named(sample))
-                                .withScale(scale)
-                                .withOdd(odd)
-                                .withDither(dither)
-                                .withSound(!noSound)
-                                .withOverwrite(overwriting.allowed)
-                                .withKept(kept),
-                        Workers.shared(),
-                        done,
-                        Cancel.NEVER);
+                Export.run(order(project, to, kept, scale), Workers.shared(), done, Cancel.NEVER);
         return Stream.concat(words.stream(), Advice.at(project, range.first(), scale).stream())
                 .toList();
+    }
+
+    /** What is to be written. */
+    Export.Order order(Project project, Path to, List<Path> kept, double scale) {
+        Form chosen = form == null ? Forms.of(to) : Forms.named(form);
+        return Export.Order.of(project, to, chosen)
+                .with(
+                        o ->
+                                o.range(range(project))
+                                        .quality(quality)
+                                        .sampling(
+                                                sample == null
+                                                        ? chosen.samplings().getFirst()
+                                                        : Sampling.named(sample))
+                                        .scale(scale)
+                                        .odd(odd)
+                                        .dither(dither)
+                                        .sound(!noSound)
+                                        .overwrite(overwriting.allowed)
+                                        .kept(kept));
     }
 }

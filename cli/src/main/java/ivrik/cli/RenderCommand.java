@@ -2,7 +2,13 @@ package ivrik.cli;
 
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
+import ivrik.core.project.Takes;
+import ivrik.core.project.Takes.OfLayer;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
+import ivrik.media.UnreadableMediaException;
+import ivrik.media.encode.Export;
+import ivrik.media.encode.TakeExport;
 
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -12,6 +18,7 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
@@ -36,6 +43,17 @@ final class RenderCommand implements Runnable {
                             + " folder OUT: LAYER/LOOK/LANE-0000.exr, 32-bit float.")
     private boolean lanes;
 
+    @Option(
+            names = "--take",
+            paramLabel = "NAME",
+            description =
+                    "What is kept under that name in place of what is done now; may be there"
+                            + " several times, with {take} in OUT.")
+    private List<String> takes = List.of();
+
+    @Option(names = "--picked", description = "Every take that is picked in the project.")
+    private boolean picked;
+
     @Mixin private OutputOptions output;
 
     @Override
@@ -48,7 +66,35 @@ final class RenderCommand implements Runnable {
             writeLanes(project);
             return;
         }
+        if (picked || !takes.isEmpty()) {
+            writeTakes(project);
+            return;
+        }
         output.export(project, List.of(file), scale, spec.commandLine().getErr());
+    }
+
+    private void writeTakes(Project project) {
+        PrintWriter err = spec.commandLine().getErr();
+        List<OfLayer> wanted =
+                Stream.concat(
+                                picked ? Takes.picked(project).stream() : Stream.of(),
+                                takes.stream().flatMap(n -> Takes.named(project, n).stream()))
+                        .distinct()
+                        .toList();
+        if (wanted.isEmpty()) {
+            throw new UnreadableMediaException(
+                    "no take is picked in " + file,
+                    "pick some in the window, or name them with --take");
+        }
+        List<Export.Order> orders =
+                TakeExport.orders(output.order(project, output.out, List.of(file), scale), wanted);
+        long frames = orders.stream().mapToLong(o -> o.range().length()).sum();
+        TakeExport.run(
+                        orders,
+                        Workers.shared(),
+                        output.saying(new FrameRange(0, frames - 1), err),
+                        Cancel.NEVER)
+                .forEach(word -> err.println("ivrik: note: " + word));
     }
 
     private void writeLanes(Project project) {

@@ -18,15 +18,11 @@ final class DialRuler extends Drawing {
     private static final double SIDE = 8;
     private static final int TICKS = 20;
 
-    /** A range that is wider is not shown as a whole. */
-    private static final double WIDE = 500;
-
     private final Session session;
     private final View view;
     private final String name;
     private Session.Gesture gesture;
-    private double least;
-    private double most = 1;
+    private Dial.Span shown = new Dial.Span(0, 1);
 
     DialRuler(Session session, View view, ObjectProperty<Palette> palette, Dial dial) {
         super(palette);
@@ -58,23 +54,12 @@ final class DialRuler extends Drawing {
                 .findFirst();
     }
 
-    /** Least and most that are shown: all of it, or of a very wide range what lies about rest. */
-    private void chooseEnds(Dial dial) {
-        least = dial.min();
-        most = dial.max();
-        if (most - least > WIDE) {
-            double away = Math.abs(dial.value().at(view.frame.get()) - dial.rest());
-            double room = WIDE / 10;
-            while (room < away * 1.2) {
-                room *= 2;
-            }
-            least = Math.max(least, dial.rest() - room);
-            most = Math.min(most, dial.rest() + room);
-        }
+    private double room() {
+        return shown.most() - shown.least();
     }
 
     private double x(double value) {
-        double share = (value - least) / Math.max(1e-9, most - least);
+        double share = (value - shown.least()) / Math.max(1e-9, room());
         return SIDE + Math.clamp(share, 0, 1) * (getWidth() - 2 * SIDE);
     }
 
@@ -85,7 +70,7 @@ final class DialRuler extends Drawing {
             return;
         }
         if (gesture == null) {
-            chooseEnds(dial);
+            shown = dial.about(dial.value().at(view.frame.get()));
         }
         double base = h - 8.5;
         g.setStroke(p.colour("line"));
@@ -113,9 +98,9 @@ final class DialRuler extends Drawing {
             return;
         }
         double share = Math.clamp((e.getX() - SIDE) / (getWidth() - 2 * SIDE), 0, 1);
-        double step = most - least > 20 ? 1 : (most - least) / 200;
+        double step = room() > 20 ? 1 : room() / 200;
         double unit = e.isAltDown() ? step / 10 : step;
-        double to = Math.rint((least + share * (most - least)) / unit) * unit;
+        double to = Math.rint((shown.least() + share * room()) / unit) * unit;
         long frame = view.frame.get();
         boolean nearRest = Math.abs(x(to) - x(dial.rest())) < 4;
         double near = nearRest ? dial.rest() : Math.clamp(to, dial.min(), dial.max());

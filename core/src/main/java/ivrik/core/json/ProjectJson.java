@@ -17,6 +17,7 @@ import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
+import ivrik.core.project.Take;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.separation.Ink;
 
@@ -93,16 +94,31 @@ public final class ProjectJson {
             }
         }
         node.set("place", PlaceJson.write(layer.place()));
+        write(layer.looks(), node);
+        node.put("blend", layer.blend().id());
+        node.set("opacity", ValueJson.write(layer.opacity()));
+        if (!layer.takes().isEmpty()) {
+            ArrayNode takes = node.putArray("takes");
+            for (Take take : layer.takes()) {
+                write(
+                        take.looks(),
+                        takes.addObject()
+                                .put("id", take.id())
+                                .put("name", take.name())
+                                .put("picked", take.picked()));
+            }
+        }
+        return node;
+    }
+
+    private static void write(List<LayerLook> all, ObjectNode node) {
         ArrayNode looks = node.putArray("looks");
-        for (LayerLook look : layer.looks()) {
+        for (LayerLook look : all) {
             looks.addObject()
                     .put("id", look.id())
                     .put("on", look.on())
                     .set("look", LookJson.tree(look.look()));
         }
-        node.put("blend", layer.blend().id());
-        node.set("opacity", ValueJson.write(layer.opacity()));
-        return node;
     }
 
     /**
@@ -159,21 +175,31 @@ public final class ProjectJson {
 
     private static Layer layer(Fields fields) {
         String id = fields.text("id");
-        List<LayerLook> looks =
-                distinct(
-                        fields,
-                        "look",
-                        fields.each("looks", "look", ProjectJson::look),
-                        LayerLook::id);
         return new Layer(
                 id,
                 fields.text("name", id),
                 fields.flag("visible", true),
                 fields.each("clips", "clip", ProjectJson::clip),
                 fields.read("place", Place.FITTED, PlaceJson::read),
-                looks.isEmpty() ? List.of(FIRST_LOOK) : looks,
+                looks(fields),
                 fields.named("blend", Blend.NORMAL, Blend::named),
-                ValueJson.read(fields, "opacity", Value.of(1), 0, 1));
+                ValueJson.read(fields, "opacity", Value.of(1), 0, 1),
+                fields.each("takes", "take", ProjectJson::take));
+    }
+
+    private static List<LayerLook> looks(Fields fields) {
+        List<LayerLook> looks =
+                distinct(
+                        fields,
+                        "look",
+                        fields.each("looks", "look", ProjectJson::look),
+                        LayerLook::id);
+        return looks.isEmpty() ? List.of(FIRST_LOOK) : looks;
+    }
+
+    private static Take take(Fields fields) {
+        String id = fields.text("id");
+        return new Take(id, fields.text("name", id), fields.flag("picked", false), looks(fields));
     }
 
     private static LayerLook look(Fields fields) {

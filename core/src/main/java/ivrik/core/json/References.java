@@ -9,6 +9,7 @@ import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
+import ivrik.core.project.Take;
 
 import java.util.function.Consumer;
 
@@ -37,6 +38,14 @@ final class References {
         }
         for (LayerLook look : layer.looks()) {
             check(look.look(), layer, where + ", look " + look.look().name());
+        }
+        for (Take take : layer.takes()) {
+            for (LayerLook look : take.looks()) {
+                check(
+                        look.look(),
+                        layer,
+                        where + ", take " + take.name() + ", look " + look.look().name());
+            }
         }
     }
 

@@ -32,6 +32,9 @@ public record Dial(
         List<Link> links,
         List<String> words)
         implements DialBuilder.With {
+    /** A range that is wider is not shown as a whole. */
+    private static final double WIDE = 500;
+
     public Dial {
         links = List.copyOf(links);
         words = List.copyOf(words);
@@ -66,6 +69,21 @@ public record Dial(
         return words.isEmpty()
                 ? ""
                 : words.get(Math.clamp(Math.round(value - min), 0, words.size() - 1));
+    }
+
+    /** From a least value to a most. */
+    public record Span(double least, double most) {}
+
+    /** What of its range is worth seeing: all of it, or of a very wide one what lies about rest and a value. */
+    public Span about(double at) {
+        if (max - min <= WIDE) {
+            return new Span(min, max);
+        }
+        double room = WIDE / 10;
+        while (room < Math.abs(at - rest) * 1.2) {
+            room *= 2;
+        }
+        return new Span(Math.max(min, rest - room), Math.min(max, rest + room));
     }
 
     /** What it may be set to. */

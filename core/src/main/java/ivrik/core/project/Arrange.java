@@ -27,7 +27,7 @@ public final class Arrange {
     }
 
     /** The name, with a number behind it if it is taken. */
-    private static String free(String name, Predicate<String> taken) {
+    static String free(String name, Predicate<String> taken) {
         return IntStream.iterate(1, n -> n + 1)
                 .mapToObj(n -> n == 1 ? name : name + " " + n)
                 .filter(taken.negate())

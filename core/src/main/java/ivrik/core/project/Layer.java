@@ -22,6 +22,7 @@ import java.util.stream.Collectors;
  *
  * @param place where the clips lie in the sequence
  * @param looks at least one, done in this order
+ * @param takes what could be done in their place, kept
  */
 @RecordBuilder
 public record Layer(
@@ -32,7 +33,8 @@ public record Layer(
         Place place,
         List<LayerLook> looks,
         Blend blend,
-        Value opacity)
+        Value opacity,
+        List<Take> takes)
         implements LayerBuilder.With {
     public Layer {
         clips = Named.each(clips, "clip", Clip::id, Clip::withId);
@@ -43,6 +45,7 @@ public record Layer(
         if (looks.stream().map(LayerLook::id).distinct().count() < looks.size()) {
             throw new IllegalArgumentException("two looks of a layer have one id");
         }
+        takes = Named.each(takes, "take", Take::id, Take::withId);
     }
 
     public static Layer of(String id, String name, Look look, Clip... clips) {
@@ -54,7 +57,8 @@ public record Layer(
                 Place.FITTED,
                 List.of(new LayerLook(LayerLook.FIRST, look, true)),
                 Blend.NORMAL,
-                Value.of(1));
+                Value.of(1),
+                List.of());
     }
 
     /** The clip shown at a frame: the last of those that cover it. */
@@ -90,6 +94,19 @@ public record Layer(
     public Layer withLook(int number, UnaryOperator<Look> change) {
         LayerLook old = looks.get(number);
         return withLooks(Lists.with(looks, number, old.withLook(change.apply(old.look()))));
+    }
+
+    /** With each of its looks changed, those of its takes too. */
+    public Layer withEachLook(UnaryOperator<Look> change) {
+        UnaryOperator<List<LayerLook>> each =
+                all -> all.stream().map(l -> l.withLook(change.apply(l.look()))).toList();
+        return withLooks(each.apply(looks))
+                .withTakes(takes.stream().map(t -> t.withLooks(each.apply(t.looks()))).toList());
+    }
+
+    /** One of its takes; empty if there is none of the id. */
+    public Optional<Take> kept(String id) {
+        return takes.stream().filter(t -> t.id().equals(id)).findFirst();
     }
 
     /** An id for a new look: the first number above all that are there. */

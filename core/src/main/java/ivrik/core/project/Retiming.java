@@ -43,10 +43,7 @@ public final class Retiming {
         return layer.withClips(layer.clips().stream().map(c -> clip(c, times)).toList())
                 .withPlace(place)
                 .withOpacity(Retimed.value(layer.opacity(), times))
-                .withLooks(
-                        layer.looks().stream()
-                                .map(l -> l.withLook(Retimed.look(l.look(), times)))
-                                .toList());
+                .withEachLook(l -> Retimed.look(l, times));
     }
 
     private static Clip clip(Clip clip, double times) {

@@ -35,6 +35,7 @@ import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
+import ivrik.core.project.Take;
 import ivrik.core.project.Title;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
@@ -177,6 +178,13 @@ class WholeProjectTest {
                         .withBlend(Blend.EXCLUSION)
                         .withOpacity(MOVING)
                         .withVisible(false)
+                        .withTakes(
+                                List.of(
+                                        new Take(
+                                                "take-4",
+                                                "the \"cold\" one",
+                                                true,
+                                                List.of(new LayerLook("look-1", look(), true)))))
                         .withLooks(
                                 List.of(
                                         new LayerLook("look-1", look(), false),

@@ -1,5 +1,7 @@
 package ivrik.media.encode;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.cache.Store;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
@@ -53,6 +55,7 @@ public final class Export {
      * @param overwrite whether files that are there already may be replaced
      * @param kept files besides the project's media that must not be written over
      */
+    @RecordBuilder
     public record Order(
             Project project,
             Path out,
@@ -65,7 +68,8 @@ public final class Export {
             boolean dither,
             boolean sound,
             boolean overwrite,
-            List<Path> kept) {
+            List<Path> kept)
+            implements ExportOrderBuilder.With {
         /** All of a project, in full size and good quality, with its sound; nothing is replaced. */
         public static Order of(Project project, Path out, Form form) {
             return new Order(
@@ -81,55 +85,6 @@ public final class Export {
                     true,
                     false,
                     List.of());
-        }
-
-        public Order withRange(FrameRange r) {
-            return with(r, quality, sampling, scale, odd, dither, sound, overwrite, kept);
-        }
-
-        public Order withQuality(Quality q) {
-            return with(range, q, sampling, scale, odd, dither, sound, overwrite, kept);
-        }
-
-        public Order withSampling(Sampling s) {
-            return with(range, quality, s, scale, odd, dither, sound, overwrite, kept);
-        }
-
-        public Order withScale(double s) {
-            return with(range, quality, sampling, s, odd, dither, sound, overwrite, kept);
-        }
-
-        public Order withOdd(Odd o) {
-            return with(range, quality, sampling, scale, o, dither, sound, overwrite, kept);
-        }
-
-        public Order withDither(boolean d) {
-            return with(range, quality, sampling, scale, odd, d, sound, overwrite, kept);
-        }
-
-        public Order withSound(boolean s) {
-            return with(range, quality, sampling, scale, odd, dither, s, overwrite, kept);
-        }
-
-        public Order withOverwrite(boolean o) {
-            return with(range, quality, sampling, scale, odd, dither, sound, o, kept);
-        }
-
-        public Order withKept(List<Path> k) {
-            return with(range, quality, sampling, scale, odd, dither, sound, overwrite, k);
-        }
-
-        private Order with(
-                FrameRange r,
-                Quality q,
-                Sampling c,
-                double s,
-                Odd o,
-                boolean d,
-                boolean a,
-                boolean w,
-                List<Path> k) {
-            return new Order(project, out, r, form, q, c, s, o, d, a, w, k);
         }
 
         /** Everything that is read for it. */
@@ -154,11 +109,7 @@ public final class Export {
             Order order, Workers workers, LongConsumer progress, Cancel cancel) {
         check(order);
         Unfinished unfinished = Unfinished.of(order);
-        List<Path> existing = OutputFiles.existing(order.out(), order.range());
-        OutputFiles.protect(existing, order.inputs());
-        if (!order.overwrite()) {
-            OutputFiles.refuse(existing.stream().filter(f -> !unfinished.wrote(f)).toList());
-        }
+        protect(order, unfinished);
         probe(order);
         List<String> words = new ArrayList<>();
         if (!order.form().carries(order.project().sequence().colour())) {
@@ -193,6 +144,23 @@ public final class Export {
     /** Throws away what is kept of an export to a target that was broken off. */
     public static void throwAway(Path out) {
         Unfinished.remove(Unfinished.folder(out));
+    }
+
+    /**
+     * Sees to it that nothing is written over that must not be.
+     *
+     * @throws ivrik.media.TargetExistsException if a file is there and may not be replaced
+     */
+    static void protect(Order order) {
+        protect(order, Unfinished.of(order));
+    }
+
+    private static void protect(Order order, Unfinished unfinished) {
+        List<Path> existing = OutputFiles.existing(order.out(), order.range());
+        OutputFiles.protect(existing, order.inputs());
+        if (!order.overwrite()) {
+            OutputFiles.refuse(existing.stream().filter(f -> !unfinished.wrote(f)).toList());
+        }
     }
 
     /** Fails now, not after the first part, if the place cannot be written to. */

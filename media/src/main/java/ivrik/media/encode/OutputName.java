@@ -12,6 +12,9 @@ public final class OutputName {
     /** Stands for the name of the folder that the clip lies in. */
     public static final String FOLDER = "{folder}";
 
+    /** Stands for the name of a take. */
+    public static final String TAKE = "{take}";
+
     private OutputName() {}
 
     /** Whether it says where a clip's own name comes. */

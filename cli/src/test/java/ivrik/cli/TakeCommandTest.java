@@ -1,0 +1,147 @@
+package ivrik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.project.LayerLook;
+import ivrik.core.project.Project;
+import ivrik.core.project.Takes;
+import ivrik.media.decode.Import;
+import ivrik.media.file.ProjectFile;
+
+import org.junit.jupiter.api.Test;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Takes of a project, each to a file of its own. */
+class TakeCommandTest extends Commanded {
+    private int run(Object... words) {
+        return ivrik(Stream.of(words).map(Object::toString).toArray(String[]::new));
+    }
+
+    /** A project in register with two takes of a red lane 3 and 8 px to the right, the second picked. */
+    private Path project(Path still) {
+        Project project =
+                Import.project(Import.source(still, "still"), BuiltInLooks.named("in-register"));
+        String id = project.layers().getFirst().id();
+        for (int shift : List.of(3, 8)) {
+            List<LayerLook> looks =
+                    List.of(
+                            new LayerLook(
+                                    LayerLook.FIRST,
+                                    BuiltInLooks.named("rgb-split").withDial("red-x", shift),
+                                    true));
+            project = project.withLayer(id, l -> Takes.kept(l, "Red by " + shift, looks));
+        }
+        project =
+                project.withLayer(
+                        id,
+                        l ->
+                                l.withTakes(
+                                        l.takes().stream()
+                                                .map(t -> t.withPicked(t.name().endsWith("8")))
+                                                .toList()));
+        Path file = folder.resolve("p.ivrik");
+        ProjectFile.save(file, project);
+        return file;
+    }
+
+    private byte[] bytes(String name) throws IOException {
+        return Files.readAllBytes(folder.resolve(name));
+    }
+
+    @Test
+    void takesByNameAndThosePickedBecomeWhatTheirLooksWouldBe() throws IOException {
+        Path still = picture8("in.png", false);
+        Path file = project(still);
+        assertThat(
+                        run(
+                                "render",
+                                file,
+                                "--take",
+                                "Red by 3",
+                                "--picked",
+                                "--frames",
+                                "0-0",
+                                "-o",
+                                folder.resolve("out-{take}.png")))
+                .isZero();
+        assertThat(
+                        run(
+                                "apply",
+                                still,
+                                "--look",
+                                "rgb-split",
+                                "--set",
+                                "red-x=3",
+                                "--frames",
+                                "0-0",
+                                "-o",
+                                folder.resolve("three.png")))
+                .isZero();
+        assertThat(
+                        run(
+                                "apply",
+                                still,
+                                "--look",
+                                "rgb-split",
+                                "--set",
+                                "red-x=8",
+                                "--frames",
+                                "0-0",
+                                "-o",
+                                folder.resolve("eight.png")))
+                .isZero();
+        assertThat(bytes("out-red-by-3.png")).isEqualTo(bytes("three.png"));
+        assertThat(bytes("out-red-by-8.png")).isEqualTo(bytes("eight.png"));
+        assertThat(bytes("three.png")).isNotEqualTo(bytes("eight.png"));
+    }
+
+    @Test
+    void whatIsNotThereOrWouldGoToOneFileIsToldAndNothingIsWritten() throws IOException {
+        Path file = project(picture8("in.png", false));
+        Path one = folder.resolve("one.png");
+        assertThat(run("render", file, "--take", "Red by 5", "--frames", "0-0", "-o", one))
+                .isNotZero();
+        assertThat(err).contains("there is no take named 'Red by 5'").contains("Red by 3");
+        assertThat(
+                        run(
+                                "render",
+                                file,
+                                "--take",
+                                "Red by 3",
+                                "--take",
+                                "Red by 8",
+                                "--frames",
+                                "0-0",
+                                "-o",
+                                one))
+                .isNotZero();
+        assertThat(err).contains("2 takes cannot go to one file").contains("{take}");
+        Files.writeString(folder.resolve("t-red-by-8.png"), "mine");
+        assertThat(
+                        run(
+                                "render",
+                                file,
+                                "--take",
+                                "Red by 3",
+                                "--take",
+                                "Red by 8",
+                                "--frames",
+                                "0-0",
+                                "-o",
+                                folder.resolve("t-{take}.png")))
+                .isNotZero();
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(
+                            files.map(f -> f.getFileName().toString())
+                                    .filter(n -> n.startsWith("t-") || n.startsWith("one")))
+                    .containsExactly("t-red-by-8.png");
+        }
+        assertThat(bytes("t-red-by-8.png")).asString().isEqualTo("mine");
+    }
+}

@@ -35,6 +35,7 @@ public record Bands(
         return switch (band) {
             case BLENDS -> new BlendSheet(session, view, service);
             case LOOKS -> new LookSheet(session, view, service, laying, own.all());
+            case TAKES -> new TakeSheet(session, view, service);
             case TREATMENTS -> new TreatmentSheet(session, view, service, steps);
             case PROGRESSIVES, NONE -> new Progressives(session, view, service, saveAsPicture);
         };

@@ -1,5 +1,6 @@
 package ivrik.app.band;
 
+import ivrik.app.control.Controls;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Shown;
 import ivrik.app.session.Plans;
@@ -52,9 +53,9 @@ abstract class TileBand extends BorderPane {
     private final FlowPane flow = new FlowPane(6, 6);
     private final HBox head = new HBox(12);
     private final AtomicInteger generation = new AtomicInteger();
-    private final ChangeListener<Object> changed = (o, a, b) -> Platform.runLater(this::renderAll);
+    private final ChangeListener<Object> changed = (o, a, b) -> Platform.runLater(this::changed);
     private final List<VBox> cards = new ArrayList<>();
-    private final MovingTile moving = new MovingTile(this);
+    private final MovingTiles moving = new MovingTiles(this);
     private List<Tile> tiles = List.of();
     private int at;
 
@@ -99,6 +100,42 @@ abstract class TileBand extends BorderPane {
         return false;
     }
 
+    /** The project or the frame is another. */
+    void changed() {
+        renderAll();
+    }
+
+    /** What a tile is called, under its picture. */
+    Node title(Tile tile) {
+        Label title = new Label(tile.title());
+        title.setMaxWidth(tileWidth(tiles.size()));
+        return title;
+    }
+
+    /** What is said where there are no tiles. */
+    String emptyWord() {
+        return "";
+    }
+
+    /** What else there is to do with a tile, under its picture. */
+    List<Node> extras(Tile tile) {
+        return List.of();
+    }
+
+    /** Whether keys go into a text. */
+    boolean isTyping() {
+        return false;
+    }
+
+    /** Whether all tiles show what they do in time. */
+    final void playAll(boolean play) {
+        if (play) {
+            moving.all(tiles.size());
+        } else {
+            moving.stop();
+        }
+    }
+
     /** One was chosen. */
     abstract void take(Tile tile);
 
@@ -132,6 +169,9 @@ abstract class TileBand extends BorderPane {
             cards.add(card(i));
         }
         flow.getChildren().setAll(grouped());
+        if (tiles.isEmpty() && !emptyWord().isEmpty()) {
+            flow.getChildren().add(Controls.hint(emptyWord()));
+        }
         at = present(tiles);
         mark();
         view.trial.set(null);
@@ -168,9 +208,9 @@ abstract class TileBand extends BorderPane {
         ImageView picture = new ImageView();
         picture.setFitWidth(width);
         picture.setFitHeight(height(width));
-        Label title = new Label(tile.title());
-        title.setMaxWidth(width);
+        Node title = title(tile);
         VBox card = new VBox(picture, title);
+        card.getChildren().addAll(extras(tile));
         card.setAlignment(Pos.CENTER);
         card.getStyleClass().add("card");
         card.setId("tile-" + tile.id());
@@ -185,6 +225,9 @@ abstract class TileBand extends BorderPane {
     }
 
     private void keyPressed(KeyEvent e) {
+        if (isTyping()) {
+            return;
+        }
         int to =
                 switch (e.getCode()) {
                     case RIGHT -> Math.min(at + 1, tiles.size() - 1);
@@ -248,7 +291,7 @@ abstract class TileBand extends BorderPane {
     }
 
     /** Renders all tiles in a thread of its own; a later call makes an earlier one stop. */
-    private void renderAll() {
+    final void renderAll() {
         Project project = session.project();
         if (project.layers().isEmpty() || getScene() == null) {
             return;

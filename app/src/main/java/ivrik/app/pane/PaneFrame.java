@@ -1,7 +1,11 @@
 package ivrik.app.pane;
 
+import ivrik.app.control.Controls;
+import ivrik.app.session.Session;
 import ivrik.app.session.View;
+import ivrik.app.session.View.Kept;
 import ivrik.app.session.View.Show;
+import ivrik.core.project.Takes;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
@@ -14,19 +18,52 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 
+import java.util.List;
+import java.util.stream.Stream;
+
 /** A pane with the strip above it that says and chooses what it shows. */
 public final class PaneFrame extends BorderPane {
     private final Label detail = new Label();
     private final MenuButton choice = new MenuButton();
 
-    public PaneFrame(View view, ObjectProperty<Show> show, PicturePane pane, Node... extras) {
+    /**
+     * @param take which take is shown where one is
+     * @param asTake what a pane shows that shows one
+     */
+    public PaneFrame(
+            Session session,
+            View view,
+            ObjectProperty<Show> show,
+            ObjectProperty<Kept> take,
+            Show asTake,
+            PicturePane pane,
+            Node... extras) {
         choice.getStyleClass().add("plain");
+        choice.setId(asTake == Show.TAKE ? "pane-a" : "pane-b");
         choice.setTooltip(new Tooltip("What this pane shows"));
-        for (Show each : Show.values()) {
-            MenuItem item = new MenuItem(each.toString());
-            item.setOnAction(e -> show.set(each));
-            choice.getItems().add(item);
-        }
+        List<MenuItem> plain =
+                Stream.of(Show.values())
+                        .filter(s -> !s.isTake())
+                        .map(s -> Controls.item(s.toString(), () -> show.set(s)))
+                        .toList();
+        choice.getItems().setAll(plain);
+        choice.setOnShowing(
+                e -> {
+                    choice.getItems().setAll(plain);
+                    for (Takes.OfLayer each : Takes.all(session.project())) {
+                        choice.getItems()
+                                .add(
+                                        Controls.item(
+                                                title(each),
+                                                () -> {
+                                                    take.set(
+                                                            new Kept(
+                                                                    each.layer().id(),
+                                                                    each.take().id()));
+                                                    show.set(asTake);
+                                                }));
+                    }
+                });
         detail.getStyleClass().add("quiet");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -38,14 +75,30 @@ public final class PaneFrame extends BorderPane {
         Runnable name =
                 () ->
                         choice.setText(
-                                PicturePane.title(
-                                        show.get(),
-                                        view.without.get(),
-                                        view.showHeld.get() && show.get() == Show.RESULT));
+                                show.get().isTake()
+                                        ? taken(session, take.get())
+                                        : PicturePane.title(
+                                                show.get(),
+                                                view.without.get(),
+                                                view.showHeld.get() && show.get() == Show.RESULT));
+        take.addListener((o, a, b) -> name.run());
+        session.stateProperty().addListener((o, a, b) -> name.run());
         show.addListener((o, a, b) -> name.run());
         view.without.addListener((o, a, b) -> name.run());
         view.showHeld.addListener((o, a, b) -> name.run());
         name.run();
+    }
+
+    private static String title(Takes.OfLayer kept) {
+        return "Take: " + kept.take().name();
+    }
+
+    private static String taken(Session session, Kept kept) {
+        return kept == null
+                ? Show.TAKE.toString()
+                : Takes.find(session.project(), kept.layer(), kept.take())
+                        .map(PaneFrame::title)
+                        .orElse("Take that is gone");
     }
 
     /** Which shot and frame. */

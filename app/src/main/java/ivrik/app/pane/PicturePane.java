@@ -29,6 +29,7 @@ public final class PicturePane extends Drawing {
     private final Session session;
     private final View view;
     private final Handles handles;
+    private boolean workedOn = true;
     private Image image;
     private Image splitImage;
     private Shown shown;
@@ -118,6 +119,16 @@ public final class PicturePane extends Drawing {
         return shown;
     }
 
+    /** Whether what it shows is what is being worked on; only that has handles. */
+    public void workedOn(boolean is) {
+        workedOn = is;
+        redraw();
+    }
+
+    private boolean hasHandles() {
+        return workedOn && view.handles.get();
+    }
+
     /** Screen pixels to a pixel of the sequence at present. */
     public double zoom() {
         return mapping().zoom();
@@ -151,7 +162,7 @@ public final class PicturePane extends Drawing {
         if (image != null) {
             drawMarks(g, p, m, w, h);
         }
-        if (view.handles.get() && image != null) {
+        if (hasHandles() && image != null) {
             handles.draw(g, p, m);
         }
         if (view.scopes.get() && view.measured.get() != null && image != null) {
@@ -243,7 +254,7 @@ public final class PicturePane extends Drawing {
         double splitX = m.left() + view.split.get() * sequence().width() * m.zoom();
         if (view.split.get() >= 0 && Math.abs(e.getX() - splitX) < SPLIT_GRIP) {
             draggingSplit = true;
-        } else if (view.handles.get() && handles.pressed(e, m)) {
+        } else if (hasHandles() && handles.pressed(e, m)) {
             redraw();
         } else {
             panFrom = new Point2D(e.getX(), e.getY());

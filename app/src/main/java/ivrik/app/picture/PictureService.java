@@ -36,6 +36,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /**
@@ -65,11 +66,18 @@ public final class PictureService {
     /**
      * What to render.
      *
+     * @param takes plans of those that may be shown
      * @param layer the id of the layer whose lanes are shown
      * @param look which of its looks they belong to
      */
     public record Request(
-            Plans plans, long frame, Set<Show> shows, String layer, int look, int lane) {}
+            Plans plans,
+            long frame,
+            Set<Show> shows,
+            Map<Show, Plans> takes,
+            String layer,
+            int look,
+            int lane) {}
 
     /**
      * What was rendered.
@@ -91,14 +99,25 @@ public final class PictureService {
      *
      * @param layer number among the plan's layers of the one whose lanes are shown, or -1
      */
-    record Wanted(Plan plan, Set<Show> shows, int layer, int look, int lane) {
-        static Wanted of(Request request, Plan plan) {
+    record Wanted(
+            Plan plan, Set<Show> shows, Map<Show, Plan> takes, int layer, int look, int lane) {
+        static Wanted of(Request request, Function<Plans, Plan> planned) {
+            Plan plan = planned.apply(request.plans());
+            Map<Show, Plan> takes = new EnumMap<>(Show.class);
+            request.takes().entrySet().stream()
+                    .filter(e -> request.shows().contains(e.getKey()))
+                    .forEach(e -> takes.put(e.getKey(), planned.apply(e.getValue())));
             int layer =
                     IntStream.range(0, plan.layers().size())
                             .filter(i -> plan.layers().get(i).id().equals(request.layer()))
                             .findFirst()
                             .orElse(-1);
-            return new Wanted(plan, request.shows(), layer, request.look(), request.lane());
+            return new Wanted(plan, request.shows(), takes, layer, request.look(), request.lane());
+        }
+
+        /** What a pane's picture is made of. */
+        Plan plan(Show show) {
+            return takes.getOrDefault(show, plan);
         }
 
         boolean hasLook() {
@@ -222,15 +241,15 @@ public final class PictureService {
         try {
             stale.check();
             Reading reading = this.reading;
-            Plan guess = request.plans().guess(request.frame());
+            Wanted first = Wanted.of(request, p -> p.guess(request.frame()));
+            Plan guess = first.plan();
             if (!isReady(guess, 1)) {
-                Wanted first = Wanted.of(request, guess);
                 Map<Show, Shown> quick = render(reading, first, QUICK_SCALE, stale);
                 Map<String, Fault> faults = faults(reading, guess);
                 answer(new Answer(request, guess, quick, null, false, faults));
             }
-            Plan plan = request.plans().of(request.frame(), stale);
-            Wanted wanted = Wanted.of(request, plan);
+            Wanted wanted = Wanted.of(request, p -> p.of(request.frame(), stale));
+            Plan plan = wanted.plan();
             Map<Show, Shown> fine = render(reading, wanted, 1, stale);
             Frame result = frame(reading.renderer, wanted, Show.RESULT, 1, stale);
             Frame source = reading.renderer.render(plan.untouched(), 1, stale);
@@ -285,9 +304,9 @@ public final class PictureService {
             }
             Frame frame = frame(reading.renderer, wanted, show, scale, cancel);
             Screen screen =
-                    show == Show.RESULT
+                    show == Show.RESULT || show.isTake()
                             ? reading.store.get(
-                                    Renderer.screenKey(wanted.plan(), scale),
+                                    Renderer.screenKey(wanted.plan(show), scale),
                                     () -> Screen.of(frame, workers))
                             : Screen.of(frame, workers);
             shown.put(show, new Shown(screen, frame, scale));
@@ -310,7 +329,7 @@ public final class PictureService {
                             renderer.render(plan, scale, cancel),
                             renderer.render(plan.untouched(), scale, cancel),
                             workers);
-            default -> renderer.render(plan, scale, cancel);
+            default -> renderer.render(wanted.plan(show), scale, cancel);
         };
     }
 

@@ -29,9 +29,16 @@ public final class View {
         DIFFERENCE("Difference, 4 times"),
         REACH("Reach"),
         REACH_OVER("Reach over the picture"),
-        HELD("Held frame");
+        HELD("Held frame"),
+        TAKE("Take"),
+        OTHER_TAKE("Other take");
 
         private final String title;
+
+        /** Whether it shows one of what is kept, which is chosen by its name. */
+        public boolean isTake() {
+            return this == TAKE || this == OTHER_TAKE;
+        }
 
         /** Whether it shows something of the look on the desk, not of the whole picture. */
         public boolean isOfALook() {
@@ -65,8 +72,12 @@ public final class View {
         BLENDS,
         PROGRESSIVES,
         TREATMENTS,
-        LOOKS
+        LOOKS,
+        TAKES
     }
+
+    /** A take by the ids of its layer and its own. */
+    public record Kept(String layer, String take) {}
 
     /** What lies around the picture. */
     public enum Surround {
@@ -85,6 +96,12 @@ public final class View {
 
     public final ObjectProperty<Show> paneA = new SimpleObjectProperty<>(Show.RESULT);
     public final ObjectProperty<Show> paneB = new SimpleObjectProperty<>(Show.SOURCE);
+
+    /** The take that each pane shows where it shows one; null for none. */
+    public final ObjectProperty<Kept> takeA = new SimpleObjectProperty<>();
+
+    public final ObjectProperty<Kept> takeB = new SimpleObjectProperty<>();
+
     public final ObjectProperty<Face> face = new SimpleObjectProperty<>(Face.TREATMENT);
 
     public final ObjectProperty<Band> band = new SimpleObjectProperty<>(Band.NONE);

@@ -4,6 +4,7 @@ import ivrik.core.IvrikException;
 import ivrik.core.picture.Size;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
+import ivrik.core.project.Takes;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
 import ivrik.media.TargetExistsException;
@@ -12,8 +13,10 @@ import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
 import ivrik.media.encode.Odd;
 import ivrik.media.encode.OutputFiles;
+import ivrik.media.encode.OutputName;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.Sampling;
+import ivrik.media.encode.TakeExport;
 
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
@@ -41,6 +44,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.regex.Matcher;
 import java.util.stream.Collectors;
 
 /** Export: what form, how good, which frames, how large, where to; then how far it is. */
@@ -50,7 +54,9 @@ public final class ExportSheet extends VBox {
 
     private final Project project;
     private final List<Path> kept;
+    private final List<Takes.OfLayer> picked;
     private final Sheets sheets;
+    private final Around around;
     private final ChoiceBox<Form> form = new ChoiceBox<>();
     private final ChoiceBox<Quality> quality = new ChoiceBox<>();
     private final ChoiceBox<Sampling> sampling = new ChoiceBox<>();
@@ -58,6 +64,7 @@ public final class ExportSheet extends VBox {
     private final CheckBox sound = new CheckBox("with sound");
     private final ChoiceBox<Double> scale = new ChoiceBox<>();
     private final CheckBox dither = new CheckBox("dither to 8 bit");
+    private final CheckBox each = new CheckBox();
     private final TextField from = new TextField();
     private final TextField to = new TextField();
     private final TextField target = new TextField();
@@ -89,11 +96,16 @@ public final class ExportSheet extends VBox {
         this.project = project;
         this.kept = kept;
         this.sheets = sheets;
+        this.around = around;
         fill(form, Forms.all(), Form::title, Forms.AV1, f -> formChosen());
         fill(quality, List.of(Quality.values()), Quality::title, Quality.GOOD, q -> {});
         fill(sampling, List.of(Sampling.values()), Sampling::title, Sampling.QUARTER, s -> {});
         fill(odd, List.of(Odd.values()), Odd::word, Odd.PAD, o -> {});
         fill(scale, SCALES, this::sizeWord, 1.0, s -> {});
+        picked = Takes.picked(project);
+        each.setId("export-takes");
+        each.setText("each picked take in a file of its own (" + picked.size() + ")");
+        each.selectedProperty().addListener((o, a, b) -> name(b));
         FrameRange range = project.played();
         from.setText(Long.toString(range.first()));
         to.setText(Long.toString(range.last()));
@@ -115,7 +127,6 @@ public final class ExportSheet extends VBox {
                         this.target.setText(chosen.toString());
                     }
                 });
-        reveal.setOnAction(e -> around.reveal(Path.of(this.target.getText())));
         shown(reveal, false);
         throwAway.setId("export-throw-away");
         shown(throwAway, false);
@@ -172,7 +183,10 @@ public final class ExportSheet extends VBox {
         grid.addRow(4, quiet("Size"), size);
         grid.addRow(5, quiet("Odd sizes"), odd);
         grid.addRow(6, quiet("To"), new HBox(8, target, choose));
-        GridPane.setHgrow(grid.getChildren().getLast(), Priority.ALWAYS);
+        if (!picked.isEmpty()) {
+            grid.addRow(7, quiet("Takes"), each);
+        }
+        GridPane.setHgrow(target.getParent(), Priority.ALWAYS);
         bar.setMaxWidth(Double.MAX_VALUE);
         bar.setVisible(false);
         word.setWrapText(true);
@@ -231,6 +245,17 @@ public final class ExportSheet extends VBox {
         target.setText(OutputFiles.free(wanted).toString());
     }
 
+    /** The place of the takes' names in the target, or none. */
+    private void name(boolean ofTakes) {
+        String plain = target.getText().replace("-" + OutputName.TAKE, "");
+        target.setText(
+                ofTakes
+                        ? plain.replaceFirst(
+                                "((-%0\\d+d)?\\.[^./\\\\]*)$",
+                                "-" + Matcher.quoteReplacement(OutputName.TAKE) + "$1")
+                        : plain);
+    }
+
     /** Another name: whether it may be replaced is not settled yet. */
     private void askBeforeReplacing() {
         mayReplace = false;
@@ -248,10 +273,9 @@ public final class ExportSheet extends VBox {
             word.setText("The frames must be two numbers, the second no smaller than the first.");
             return;
         }
-        range = range.within(project.allFrames());
         var order =
                 Export.Order.of(project, Path.of(target.getText()), form.getValue())
-                        .withRange(range)
+                        .withRange(range.within(project.allFrames()))
                         .withQuality(quality.getValue())
                         .withSampling(sampling.getValue())
                         .withScale(scale.getValue())
@@ -260,6 +284,13 @@ public final class ExportSheet extends VBox {
                         .withDither(dither.isSelected())
                         .withOverwrite(mayReplace)
                         .withKept(kept);
+        List<Export.Order> orders;
+        try {
+            orders = each.isSelected() ? TakeExport.orders(order, picked) : List.of(order);
+        } catch (IvrikException e) {
+            word.setText("Could not: " + e.oneLine());
+            return;
+        }
         running = true;
         stopped = false;
         start.setDisable(true);
@@ -270,19 +301,19 @@ public final class ExportSheet extends VBox {
         bar.setVisible(true);
         word.setText("Beginning");
         sheets.onAway(() -> stopped = true);
-        Thread.ofPlatform().name("ivrik-export").daemon().start(() -> work(order));
+        Thread.ofPlatform().name("ivrik-export").daemon().start(() -> work(orders));
     }
 
-    private void work(Export.Order order) {
+    private void work(List<Export.Order> orders) {
         long began = System.nanoTime();
-        long frames = order.range().length();
+        long frames = orders.stream().mapToLong(o -> o.range().length()).sum();
         String end;
         boolean done = false;
         boolean exists = false;
         try {
             List<String> words =
-                    Export.run(
-                            order,
+                    TakeExport.run(
+                            orders,
                             Workers.shared(),
                             n ->
                                     Platform.runLater(
@@ -294,7 +325,9 @@ public final class ExportSheet extends VBox {
                             () -> stopped);
             end =
                     "Done: "
-                            + order.out()
+                            + orders.stream()
+                                    .map(o -> o.out().toString())
+                                    .collect(Collectors.joining(", "))
                             + ", "
                             + frames
                             + (frames == 1 ? " frame" : " frames")
@@ -303,7 +336,7 @@ public final class ExportSheet extends VBox {
                                     .collect(Collectors.joining());
             done = true;
         } catch (CancelledException e) {
-            end = cancelled(order);
+            end = cancelled(orders);
         } catch (TargetExistsException e) {
             end = e.getMessage() + ". Replace it, or choose another name.";
             exists = true;
@@ -317,12 +350,13 @@ public final class ExportSheet extends VBox {
         String said = end;
         boolean finished = done;
         boolean ask = exists;
-        boolean kept = order.form().isMovie() && Export.isBrokenOff(order.out());
+        boolean kept = orders.getFirst().form().isMovie() && isBrokenOff(orders);
         Platform.runLater(
                 () -> {
                     ended(said, finished);
                     shown(throwAway, kept);
-                    throwAway.setOnAction(e -> throwAway(order.out()));
+                    throwAway.setOnAction(e -> throwAway(orders));
+                    reveal.setOnAction(e -> around.reveal(orders.getFirst().out()));
                     if (ask) {
                         mayReplace = true;
                         start.setText("Replace");
@@ -331,15 +365,21 @@ public final class ExportSheet extends VBox {
     }
 
     /** What there is of an export that was cancelled: stills that are written stay where they are. */
-    private static String cancelled(Export.Order order) {
-        boolean goesOn = Export.isBrokenOff(order.out());
-        if (!order.form().isMovie()) {
+    private static String cancelled(List<Export.Order> orders) {
+        boolean goesOn = isBrokenOff(orders);
+        if (!orders.getFirst().form().isMovie()) {
             return goesOn
                     ? "Cancelled; the frames already written stay. Export goes on from there."
                     : "Cancelled; nothing was written.";
         }
-        return "Cancelled; nothing was written under that name."
+        return (orders.size() > 1
+                        ? "Cancelled; what is whole stays."
+                        : "Cancelled; nothing was written under that name.")
                 + (goesOn ? " What is done is kept: Export goes on from there." : "");
+    }
+
+    private static boolean isBrokenOff(List<Export.Order> orders) {
+        return orders.stream().anyMatch(o -> Export.isBrokenOff(o.out()));
     }
 
     private void progress(long done, long all, double seconds) {
@@ -364,10 +404,10 @@ public final class ExportSheet extends VBox {
     }
 
     /** Of an export that was broken off. */
-    private void throwAway(Path out) {
+    private void throwAway(List<Export.Order> orders) {
         shown(throwAway, false);
         word.setText("What was done is thrown away.");
-        Thread.ofVirtual().start(() -> Export.throwAway(out));
+        Thread.ofVirtual().start(() -> orders.forEach(o -> Export.throwAway(o.out())));
     }
 
     private static void shown(Button button, boolean shown) {

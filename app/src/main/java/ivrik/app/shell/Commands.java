@@ -4,6 +4,7 @@ import ivrik.app.session.Follow;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Models;
 import ivrik.app.session.Steps;
+import ivrik.app.session.TakeEdits;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
@@ -94,6 +95,12 @@ final class Commands extends CommandMenu {
         add("Take out the cast", null, () -> window.works().casts().takeOut(), this::any);
         add("Use a table or decision list...", null, window.works().looks()::grade, this::any);
         add("Save the look...", null, window.works().looks()::save, this::any);
+        add("Takes...", key(KeyCode.T, SHIFT), () -> band(Band.TAKES), this::any);
+        add(
+                "Keep as a take",
+                key(KeyCode.T, CTRL, SHIFT),
+                () -> new TakeEdits(session, view).keep(),
+                this::any);
         add("Add a treatment...", key(KeyCode.INSERT), () -> band(Band.TREATMENTS), this::any);
         add(
                 "Remove the treatment",

@@ -85,8 +85,11 @@ public final class MainWindow {
         Handles handles = new Handles(session, view);
         paneA = new PicturePane(session, view, palette, handles);
         PicturePane paneB = new PicturePane(session, view, palette, handles);
-        PaneFrame frameA = new PaneFrame(view, view.paneA, paneA, zoomLabel());
-        PaneFrame frameB = new PaneFrame(view, view.paneB, paneB);
+        PaneFrame frameA =
+                new PaneFrame(
+                        session, view, view.paneA, view.takeA, View.Show.TAKE, paneA, zoomLabel());
+        PaneFrame frameB =
+                new PaneFrame(session, view, view.paneB, view.takeB, View.Show.OTHER_TAKE, paneB);
         pictures =
                 new PanePictures(
                         session,

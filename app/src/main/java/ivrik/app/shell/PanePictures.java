@@ -11,12 +11,14 @@ import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
+import ivrik.app.session.View.Kept;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.WhyNothing;
 import ivrik.core.measure.Register;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.project.Takes;
 import ivrik.core.separation.Ink;
 
 import javafx.beans.property.ObjectProperty;
@@ -49,6 +51,7 @@ final class PanePictures {
     private final Consumer<Map<String, Fault>> onFaults;
     private Request asked;
     private Plans tried;
+    private Map<Show, Plans> taken = Map.of();
 
     /** Of the project before the last edit. */
     private Plans plansBefore;
@@ -95,7 +98,7 @@ final class PanePictures {
                         ask();
                     }
                 });
-        for (var what : List.of(view.paneA, view.paneB)) {
+        for (var what : List.of(view.paneA, view.paneB, view.takeA, view.takeB)) {
             what.addListener((o, a, b) -> ask());
         }
         view.twoPanes.addListener((o, a, b) -> ask());
@@ -175,6 +178,7 @@ final class PanePictures {
                         plans(project),
                         frame,
                         shows,
+                        takes(shows),
                         session.state().layer().map(Layer::id).orElse(""),
                         session.state().lookNumber(),
                         session.state().lane());
@@ -185,6 +189,30 @@ final class PanePictures {
         settled = false;
         service.ask(request);
         detail(frame);
+    }
+
+    /** Those that panes show, each in place of what is done on its layer. */
+    private Map<Show, Plans> takes(Set<Show> shows) {
+        Map<Show, Plans> now = new EnumMap<>(Show.class);
+        for (Show show : shows) {
+            if (show.isTake()) {
+                now.put(show, plans(show, show == Show.TAKE ? view.takeA.get() : view.takeB.get()));
+            }
+        }
+        taken = now;
+        return now;
+    }
+
+    private Plans plans(Show show, Kept kept) {
+        Project project = session.project();
+        Project with =
+                kept == null
+                        ? project
+                        : Takes.find(project, kept.layer(), kept.take())
+                                .map(t -> t.in(project))
+                                .orElse(project);
+        Plans before = taken.get(show);
+        return before != null && before.project().equals(with) ? before : session.plansOf(with);
     }
 
     /** The project, with what is being tried out on it. */
@@ -318,6 +346,7 @@ final class PanePictures {
             if (shown != null) {
                 pane.picture().show(shown);
             }
+            pane.picture().workedOn(!pane.show().get().isTake());
             boolean split = view.split.get() >= 0 && pane.show().get() == Show.RESULT;
             pane.picture().showSplit(split ? latest.get(Show.SOURCE) : null);
         }

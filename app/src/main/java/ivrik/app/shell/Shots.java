@@ -1,9 +1,10 @@
 package ivrik.app.shell;
 
-import ivrik.app.session.State.Selection;
+import ivrik.app.session.TakeEdits;
 import ivrik.app.session.Traced;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
+import ivrik.app.session.View.Kept;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.look.BuiltInLooks;
@@ -113,17 +114,26 @@ final class Shots {
                     w.view().handles.set(false);
                 });
         shot(
-                "title",
+                "takes",
                 w -> {
                     w.view().split.set(-1);
                     w.view().zoom.set(0);
                     w.view().handles.set(true);
-                    w.view().frame.set(34);
-                    w.session().select(Selection.of("title", 0));
+                    w.view().frame.set(112);
+                    keepTakes(new TakeEdits(w.session(), w.view()));
+                    w.view().takeA.set(new Kept("shots", "take-2"));
+                    w.view().paneA.set(Show.TAKE);
+                    w.view().takeB.set(new Kept("shots", "take-4"));
+                    w.view().paneB.set(Show.OTHER_TAKE);
+                    w.view().twoPanes.set(true);
+                    w.view().band.set(Band.TAKES);
                 });
         shot(
                 "layer",
                 w -> {
+                    w.view().band.set(Band.NONE);
+                    w.view().twoPanes.set(false);
+                    w.view().paneA.set(Show.RESULT);
                     w.view().frame.set(9);
                     w.session().selectLayer("caption");
                     w.view().face.set(Face.LAYER);
@@ -234,6 +244,16 @@ final class Shots {
         shots.add(new Shot(NO_FILE, w -> w.take(List.of(fringed()))));
         shot("lens", w -> w.sheetWork().lens());
         run(end);
+    }
+
+    private static void keepTakes(TakeEdits takes) {
+        takes.keep();
+        for (String name : List.of("tape", "stereo-glasses", "channel-blur")) {
+            Look look = BuiltInLooks.named(name);
+            takes.keep(look.shownName(), l -> look);
+        }
+        takes.pick("take-1", true);
+        takes.pick("take-3", true);
     }
 
     /** A lens, a blur, a curve and some grain. */

@@ -116,6 +116,11 @@ final class TrayWork implements Tray.Actions {
     }
 
     @Override
+    public void allTakes() {
+        view.band.set(View.Band.TAKES);
+    }
+
+    @Override
     public void allLooks() {
         view.band.set(View.Band.LOOKS);
     }

@@ -47,6 +47,7 @@ public final class Tray extends ScrollPane {
     private final Map<String, FootageCard> cards = new LinkedHashMap<>();
     private Map<String, Fault> faults = Map.of();
     private List<Source> made;
+    private int madeTakes;
 
     /** What can be done from the tray. */
     public interface Actions {
@@ -72,6 +73,9 @@ public final class Tray extends ScrollPane {
 
         /** Throws out one of the user's own. */
         void remove(Kept kept);
+
+        /** Shows the takes of the layer, large. */
+        void allTakes();
 
         /** Shows all looks, large. */
         void allLooks();
@@ -100,9 +104,14 @@ public final class Tray extends ScrollPane {
     }
 
     private void refresh(State state) {
-        if (!state.project().sources().equals(made)) {
+        if (!state.project().sources().equals(made) || takes(state) != madeTakes) {
             make();
         }
+    }
+
+    /** How many there are of the layer that is worked on. */
+    private static int takes(State state) {
+        return state.layer().map(l -> l.takes().size()).orElse(0);
     }
 
     /** What keeps sources, by id, from being shown in the present frame. */
@@ -160,6 +169,7 @@ public final class Tray extends ScrollPane {
 
     private void fill() {
         made = session.project().sources();
+        madeTakes = takes(session.state());
         cards.clear();
         for (Source source : made) {
             FootageCard card = new FootageCard(source, actions);
@@ -167,9 +177,7 @@ public final class Tray extends ScrollPane {
             card.show(faults.get(source.id()));
             cards.put(source.id(), card);
         }
-        Button bringIn = new Button(made.isEmpty() ? "Bring in a clip" : "Bring in");
-        bringIn.setId("bring-in");
-        bringIn.setMaxWidth(Double.MAX_VALUE);
+        Button bringIn = wide("bring-in", made.isEmpty() ? "Bring in a clip" : "Bring in");
         bringIn.setTooltip(
                 new Tooltip(
                         "Movies, stills, vector graphics, numbered sequences; or drop them"
@@ -180,6 +188,11 @@ public final class Tray extends ScrollPane {
         list.getChildren().setAll(heading("Footage"));
         list.getChildren().addAll(cards.values());
         list.getChildren().addAll(bringIn, gap);
+        if (madeTakes > 0) {
+            Button all = wide("all-takes", "See the takes (" + madeTakes + ")");
+            all.setOnAction(e -> actions.allTakes());
+            list.getChildren().addAll(heading("Takes"), all);
+        }
         ownCards.clear();
         if (!own.get().isEmpty()) {
             for (Kept kept : own.get()) {
@@ -194,12 +207,17 @@ public final class Tray extends ScrollPane {
             list.getChildren().addAll(ownCards.values());
         }
         list.getChildren().add(heading("Looks"));
-        Button all = new Button("See all looks");
-        all.setId("all-looks");
-        all.setMaxWidth(Double.MAX_VALUE);
+        Button all = wide("all-looks", "See all looks");
         all.setOnAction(e -> actions.allLooks());
         list.getChildren().add(all);
         list.getChildren().addAll(looks.values());
+    }
+
+    private static Button wide(String id, String word) {
+        Button button = new Button(word);
+        button.setId(id);
+        button.setMaxWidth(Double.MAX_VALUE);
+        return button;
     }
 
     private static Label heading(String text) {

@@ -7,6 +7,7 @@ import ivrik.core.look.Look;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
 import ivrik.core.threads.Cancel;
@@ -302,10 +303,14 @@ final class Driver implements AutoCloseable {
 
     /** The first frame of the project in full. */
     Frame rendered() {
+        return rendered(window.session().project());
+    }
+
+    Frame rendered(Project project) {
         Store store = new Store(1 << 28);
         try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
             return new Renderer(pictures, Workers.shared(), store)
-                    .render(Planner.plan(window.session().project(), 0), 1, Cancel.NEVER);
+                    .render(Planner.plan(project, 0), 1, Cancel.NEVER);
         }
     }
 

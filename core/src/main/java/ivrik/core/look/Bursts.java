@@ -96,7 +96,7 @@ final class Bursts {
     /** In -1..1, another number for each phase of each coming; of a pair the same for both. */
     private double random(Target target, Coming coming) {
         Draw draw =
-                new Draw(burst.seed(), Draw.origin(instant.take(), place, "burst/" + burst.id()));
+                new Draw(burst.seed(), Draw.origin(instant.roll(), place, "burst/" + burst.id()));
         String what = Partner.of(look, target).map(Partner::both).orElseGet(() -> name(target));
         return Hash.signed(
                 draw.at(

@@ -8,13 +8,23 @@ import java.util.stream.IntStream;
 public final class Variants {
     private Variants() {}
 
-    /** One of them, with what it differs by. */
-    public record Variant(String name, Look look) {}
+    /**
+     * One of them.
+     *
+     * @param differs what it differs by from those beside it
+     * @param row what it has in common with them; empty where they have nothing in common
+     */
+    public record Variant(String differs, String row, Look look) {
+        /** All that it differs by. */
+        public String name() {
+            return row.isEmpty() ? differs : differs + ", " + row;
+        }
+    }
 
     /** The same with all that is random drawn from seeds of 1 and up. */
     public static List<Variant> bySeed(Look look, int count) {
         return IntStream.rangeClosed(1, count)
-                .mapToObj(seed -> new Variant("Seed " + seed, look.withSeed(seed)))
+                .mapToObj(seed -> new Variant("Seed " + seed, "", look.withSeed(seed)))
                 .toList();
     }
 
@@ -33,7 +43,8 @@ public final class Variants {
             for (double u : steps(x, columns)) {
                 grid.add(
                         new Variant(
-                                label(x, u) + ", " + label(y, v),
+                                label(x, u),
+                                label(y, v),
                                 look.withDial(across, u).withDial(down, v)));
             }
         }

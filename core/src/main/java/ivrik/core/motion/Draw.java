@@ -4,7 +4,7 @@ package ivrik.core.motion;
  * What random numbers are drawn from.
  *
  * @param seed another seed, other numbers
- * @param origin of what they are drawn for: a hash of its names and the take; {@link #ANYWHERE} where
+ * @param origin of what they are drawn for: a hash of its names and the roll; {@link #ANYWHERE} where
  *     only the seed counts, so that all of one seed are alike
  */
 public record Draw(long seed, long origin) {
@@ -12,8 +12,8 @@ public record Draw(long seed, long origin) {
     public static final long ANYWHERE = 0;
 
     /** An origin by the names of what is drawn for, from the outermost inward. */
-    public static long origin(long take, String... names) {
-        long hash = Hash.of(take);
+    public static long origin(long roll, String... names) {
+        long hash = Hash.of(roll);
         for (String name : names) {
             hash = Hash.of(hash, Hash.of(name));
         }

@@ -6,16 +6,16 @@ package ivrik.core.motion;
  * @param frame of the sequence; may lie between whole frames
  * @param rate frames of the sequence a second
  * @param around what lies about it in time
- * @param take which of several takes it is: each has other random numbers; 0 is the first
+ * @param roll which of several renderings it is: each has other random numbers; 0 is the first
  */
-public record Instant(Rational frame, Rational rate, Around around, long take) {
-    /** A whole frame of the first take, with nothing about it. */
+public record Instant(Rational frame, Rational rate, Around around, long roll) {
+    /** A whole frame of the first roll, with nothing about it. */
     public static Instant of(long frame, Rational rate) {
         return new Instant(Rational.of(frame), rate, Around.NOTHING, 0);
     }
 
     public Instant withFrame(Rational f) {
-        return new Instant(f, rate, around, take);
+        return new Instant(f, rate, around, roll);
     }
 
     /** The whole frame that it lies in. */

@@ -52,6 +52,11 @@ public final class Takes {
         return layer.takes().stream().filter(t -> t.looks().equals(layer.looks())).findFirst();
     }
 
+    /** The take of these ids; empty where it is not there any more. */
+    public static Optional<OfLayer> find(Project project, String layer, String id) {
+        return project.layer(layer).flatMap(l -> l.kept(id).map(t -> new OfLayer(l, t)));
+    }
+
     /** All that are kept, of the lowest layer first. */
     public static List<OfLayer> all(Project project) {
         return project.layers().stream()

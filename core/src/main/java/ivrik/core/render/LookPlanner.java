@@ -340,14 +340,14 @@ public final class LookPlanner {
     }
 
     private Draw draw(Step step, long seed) {
-        boolean anywhere = step.bySeed() && instant.take() == 0;
+        boolean anywhere = step.bySeed() && instant.roll() == 0;
         return new Draw(
                 seed,
                 anywhere
                         ? Draw.ANYWHERE
                         : step.bySeed()
-                                ? Draw.origin(instant.take())
-                                : Draw.origin(instant.take(), place, step.id()));
+                                ? Draw.origin(instant.roll())
+                                : Draw.origin(instant.roll(), place, step.id()));
     }
 
     /** Of a move less than all is a lesser move. */

@@ -1,0 +1,338 @@
+package ivrik.app.band;
+
+import ivrik.app.control.Controls;
+import ivrik.app.picture.PictureService;
+import ivrik.app.session.Session;
+import ivrik.app.session.TakeEdits;
+import ivrik.app.session.View;
+import ivrik.app.session.View.Kept;
+import ivrik.app.session.View.Show;
+import ivrik.core.look.Dial;
+import ivrik.core.look.Look;
+import ivrik.core.look.Variants;
+import ivrik.core.look.Variants.Variant;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Take;
+import ivrik.core.project.Takes;
+
+import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** The takes of the layer beside each other, and variants of what is on the desk to be kept as some. */
+public final class TakeSheet extends TileBand {
+    private static final int TILE = 128;
+    private static final int SEEDS = 12;
+    private static final int COLUMNS = 6;
+    private static final int ROWS = 2;
+    private static final String NAME = "take-name-";
+
+    /** What lies side by side. */
+    private enum Which {
+        KEPT("kept", "What is kept of this layer"),
+        SEEDS("by seed", "What is on the desk with other random numbers"),
+        DIALS("by two dials", "What is on the desk with two of its dials elsewhere");
+
+        private final String word;
+        private final String help;
+
+        Which(String word, String help) {
+            this.word = word;
+            this.help = help;
+        }
+    }
+
+    private final TakeEdits takes;
+    private final MenuButton across =
+            dialMenu("take-across", "Goes up from left to right", d -> x = d);
+    private final MenuButton down = dialMenu("take-down", "Goes up from row to row", d -> y = d);
+    private final ToggleButton play =
+            Controls.toggle("play-takes", "Play all", "All together, at a small size");
+    private Which which = Which.KEPT;
+
+    /** Names of the dials of the grid; empty for the first two. */
+    private String x = "";
+
+    private String y = "";
+
+    /** Variants by the ids of their tiles. */
+    private final Map<String, Variant> variants = new HashMap<>();
+
+    /** What the tiles were made of. */
+    private Optional<Layer> made = Optional.empty();
+
+    public TakeSheet(Session session, View view, PictureService service) {
+        super(session, view, service, "Takes", "a click lays one on, Escape goes back");
+        takes = new TakeEdits(session, view);
+        ToggleGroup group = new ToggleGroup();
+        for (Which each : Which.values()) {
+            ToggleButton button =
+                    Controls.toggle(
+                            "takes-" + each.name().toLowerCase(Locale.ROOT), each.word, each.help);
+            button.setToggleGroup(group);
+            button.setSelected(each == which);
+            button.setOnAction(
+                    e -> {
+                        button.setSelected(true);
+                        which = each;
+                        make();
+                    });
+            addToHead(button);
+        }
+        play.selectedProperty().addListener((o, a, b) -> playAll(b));
+        Button keep = new Button("Keep what is on the desk");
+        keep.setId("keep-take");
+        keep.setOnAction(e -> takes.keep());
+        Button back = new Button("Back to the desk");
+        back.setOnAction(e -> view.band.set(View.Band.NONE));
+        addToHead(across, down, play, keep, back);
+    }
+
+    private MenuButton dialMenu(String id, String help, Consumer<String> chosen) {
+        return Controls.menu(
+                id,
+                help,
+                () ->
+                        dials().stream()
+                                .map(
+                                        d ->
+                                                Controls.item(
+                                                        d.title(),
+                                                        () -> {
+                                                            chosen.accept(d.name());
+                                                            make();
+                                                        }))
+                                .toList());
+    }
+
+    private List<Dial> dials() {
+        return session.state().look().map(Look::dials).orElse(List.of());
+    }
+
+    /** The dial of a name, or the one of a number if there is none; null if there are not so many. */
+    private Dial dial(String name, int number) {
+        List<Dial> all = dials();
+        return all.stream()
+                .filter(d -> d.name().equals(name))
+                .findFirst()
+                .orElse(number < all.size() ? all.get(number) : null);
+    }
+
+    @Override
+    List<Tile> tiles() {
+        made = session.state().layer();
+        Dial first = dial(x, 0);
+        Dial second = dial(y, 1);
+        boolean grid = which == Which.DIALS && second != null;
+        for (MenuButton menu : List.of(across, down)) {
+            menu.setVisible(grid);
+            menu.setManaged(grid);
+        }
+        play.setSelected(false);
+        if (made.isEmpty()) {
+            return List.of();
+        }
+        return switch (which) {
+            case KEPT -> kept(made.get());
+            case SEEDS -> tiles(Variants.bySeed(look(), SEEDS));
+            case DIALS -> grid ? grid(first, second) : List.of();
+        };
+    }
+
+    private Look look() {
+        return session.state().look().orElseThrow();
+    }
+
+    /** Those that are kept, after what is done now if that is none of them. */
+    private List<Tile> kept(Layer layer) {
+        variants.clear();
+        List<Tile> tiles = new ArrayList<>();
+        if (Takes.now(layer).isEmpty()) {
+            tiles.add(new Tile("now", "On the desk now", p -> p));
+        }
+        for (Take take : layer.takes()) {
+            tiles.add(new Tile(take.id(), take.name(), p -> Takes.laid(p, layer.id(), take)));
+        }
+        return tiles;
+    }
+
+    private List<Tile> grid(Dial first, Dial second) {
+        across.setText("across: " + first.title());
+        down.setText("down: " + second.title());
+        return tiles(Variants.byDials(look(), first.name(), second.name(), COLUMNS, ROWS));
+    }
+
+    private List<Tile> tiles(List<Variant> all) {
+        variants.clear();
+        List<Tile> tiles = new ArrayList<>();
+        for (Variant each : all) {
+            String id = "variant-" + tiles.size();
+            variants.put(id, each);
+            tiles.add(
+                    new Tile(
+                            id,
+                            each.differs(),
+                            each.row(),
+                            session.lookChange(look -> each.look())));
+        }
+        return tiles;
+    }
+
+    @Override
+    String emptyWord() {
+        return "The look on the desk has no two dials to go along. Looks in the tray have some.";
+    }
+
+    /** The name of a take can be written over; what could become one has a word for that beside its name. */
+    @Override
+    Node title(Tile tile) {
+        Variant variant = variants.get(tile.id());
+        if (variant != null) {
+            Button keep =
+                    small(
+                            "keep-" + tile.id(),
+                            "Keep",
+                            "Keeps it as a take",
+                            () -> takes.keep(variant.name(), l -> variant.look()));
+            keep.setOnMouseClicked(MouseEvent::consume);
+            return Controls.row(new Label(tile.title()), keep);
+        }
+        if (take(tile.id()).isEmpty()) {
+            return super.title(tile);
+        }
+        TextField name = new TextField(tile.title());
+        name.setId(NAME + tile.id());
+        name.setMaxWidth(TILE);
+        name.setTooltip(new Tooltip("What this take is called, and its file when it is exported"));
+        name.setOnMouseClicked(MouseEvent::consume);
+        name.setOnAction(e -> requestFocus());
+        name.focusedProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (was) {
+                                takes.rename(tile.id(), name.getText());
+                            }
+                        });
+        return name;
+    }
+
+    private Optional<Take> take(String id) {
+        return made.flatMap(l -> l.kept(id)).filter(t -> which == Which.KEPT);
+    }
+
+    @Override
+    List<Node> extras(Tile tile) {
+        return take(tile.id()).<List<Node>>map(t -> List.of(ofTake(t))).orElse(List.of());
+    }
+
+    private HBox ofTake(Take take) {
+        ToggleButton pick =
+                Controls.toggle(
+                        "pick-" + take.id(), "Pick", "Exported with the others that are picked");
+        pick.setSelected(take.picked());
+        pick.setOnAction(e -> takes.pick(take.id(), pick.isSelected()));
+        HBox row =
+                new HBox(
+                        2,
+                        pick,
+                        small(
+                                "left-" + take.id(),
+                                "Left",
+                                "Shows it in the left pane",
+                                () -> compare(take, view.paneA, view.takeA, Show.TAKE)),
+                        small(
+                                "right-" + take.id(),
+                                "Right",
+                                "Shows it in the right pane",
+                                () -> {
+                                    view.twoPanes.set(true);
+                                    compare(take, view.paneB, view.takeB, Show.OTHER_TAKE);
+                                }),
+                        small(
+                                "remove-" + take.id(),
+                                "\u00d7",
+                                "Throws it out; undo brings it back",
+                                () -> takes.remove(take.id())));
+        row.setAlignment(Pos.CENTER);
+        row.setOnMouseClicked(MouseEvent::consume);
+        return row;
+    }
+
+    private void compare(
+            Take take, ObjectProperty<Show> pane, ObjectProperty<Kept> shown, Show asTake) {
+        shown.set(new Kept(made.orElseThrow().id(), take.id()));
+        pane.set(asTake);
+    }
+
+    private static Button small(String id, String word, String help, Runnable action) {
+        Button button = new Button(word);
+        button.getStyleClass().add("plain");
+        button.setId(id);
+        button.setMinWidth(USE_PREF_SIZE);
+        button.setFocusTraversable(false);
+        button.setTooltip(new Tooltip(help));
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    @Override
+    int tileWidth(int count) {
+        return TILE;
+    }
+
+    @Override
+    boolean moves() {
+        return true;
+    }
+
+    @Override
+    boolean isTyping() {
+        return getScene().getFocusOwner() instanceof TextField;
+    }
+
+    /** What is kept, or what is varied, may be other now. */
+    @Override
+    void changed() {
+        if (made.equals(session.state().layer())) {
+            renderAll();
+        } else {
+            make();
+        }
+    }
+
+    @Override
+    int present(List<Tile> tiles) {
+        String now = made.flatMap(Takes::now).map(Take::id).orElse("now");
+        return tiles.stream().map(Tile::id).toList().indexOf(now);
+    }
+
+    @Override
+    void take(Tile tile) {
+        view.trial.set(null);
+        Variant variant = variants.get(tile.id());
+        if (which != Which.KEPT && variant != null) {
+            view.band.set(View.Band.NONE);
+            session.editLook("Use " + variant.name(), l -> variant.look());
+            return;
+        }
+        take(tile.id()).ifPresent(takes::lay);
+        view.band.set(View.Band.NONE);
+    }
+}

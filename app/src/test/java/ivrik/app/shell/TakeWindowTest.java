@@ -1,0 +1,246 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.session.View.Band;
+import ivrik.app.session.View.Show;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.picture.Frame;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.Take;
+import ivrik.core.project.Takes;
+import ivrik.core.threads.Workers;
+import ivrik.media.decode.MovieReader;
+import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
+
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+
+import org.junit.jupiter.api.Test;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Variants of what is done on a layer: kept, put side by side, named, picked and exported. */
+class TakeWindowTest extends OneFrame {
+    private Layer layer() {
+        return Driver.on(() -> d.window.session().state().layer().orElseThrow());
+    }
+
+    private List<Take> takes() {
+        return layer().takes();
+    }
+
+    private void use(String look) {
+        Driver.run(() -> d.window.session().editLook("Use " + look, l -> BuiltInLooks.named(look)));
+        d.settle();
+    }
+
+    private void dial(String name, double to) {
+        Driver.run(() -> d.window.session().editLook("Dial", l -> l.withDial(name, to)));
+        d.settle();
+    }
+
+    private void keep() {
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.T);
+        d.settle();
+    }
+
+    private void sheet() {
+        d.key(KeyCode.SHIFT, KeyCode.T);
+        assertThat(d.window.view().band.get()).isEqualTo(Band.TAKES);
+        d.settle();
+    }
+
+    private double redX(Take take) {
+        return take.looks().getFirst().look().dial("red-x").value().at(0);
+    }
+
+    @Test
+    void whatIsKeptComesBackWithAClickAndUndoBringsBackWhatWas() {
+        use("rgb-split");
+        dial("red-x", 4);
+        keep();
+        dial("red-x", 12);
+        keep();
+        keep();
+        assertThat(takes()).as("the same is not kept twice").hasSize(2);
+        assertThat(d.window.view().notice.get()).contains("kept already, as Take 2");
+        dial("red-x", 30);
+        sheet();
+        assertThat(d.words()).contains("On the desk now");
+        d.click("#tile-take-1");
+        d.settle();
+        assertThat(look().dial("red-x").value().at(0)).isEqualTo(4);
+        assertThat(d.window.view().band.get()).isEqualTo(Band.NONE);
+        Driver.run(() -> d.window.session().undo());
+        assertThat(look().dial("red-x").value().at(0)).isEqualTo(30);
+    }
+
+    @Test
+    void variantsBySeedAndAlongTwoDialsAreKeptFromTheirTiles() {
+        use("rgb-split");
+        dial("shake", 6);
+        Look before = look();
+        sheet();
+        d.click("#takes-seeds");
+        d.settle();
+        d.click("#keep-variant-2");
+        d.settle();
+        assertThat(takes()).extracting(Take::name).containsExactly("Seed 3");
+        assertThat(takes().getFirst().looks().getFirst().look()).isEqualTo(before.withSeed(3));
+        assertThat(look()).as("what is on the desk stays").isEqualTo(before);
+
+        d.click("#takes-dials");
+        d.settle();
+        d.choose("#take-down", "Blue x");
+        assertThat(d.words()).contains("Red x -50", "Red x 50", "Blue x -50", "Blue x 50");
+        d.click("#keep-variant-5");
+        d.settle();
+        assertThat(takes().getLast().name()).isEqualTo("Red x 50, Blue x -50");
+        assertThat(redX(takes().getLast())).isEqualTo(50);
+        assertThat(redX(takes().getFirst())).isZero();
+    }
+
+    @Test
+    void aTakeIsNamedPickedAndThrownOut() {
+        use("rgb-split");
+        dial("red-x", 4);
+        keep();
+        sheet();
+        Driver.run(() -> d.find("#take-name-take-1").requestFocus());
+        Driver.run(() -> ((TextField) d.find("#take-name-take-1")).clear());
+        d.type("mk left");
+        assertThat(d.window.session().project().markers())
+                .as("letters are no shortcuts meanwhile")
+                .isEmpty();
+        d.key(KeyCode.ENTER);
+        d.settle();
+        assertThat(takes().getFirst().name()).isEqualTo("mk left");
+        d.click("#pick-take-1");
+        d.settle();
+        assertThat(Takes.picked(d.window.session().project())).hasSize(1);
+        d.click("#remove-take-1");
+        d.settle();
+        assertThat(takes()).isEmpty();
+        Driver.run(() -> d.window.session().undo());
+        assertThat(takes().getFirst().picked()).isTrue();
+    }
+
+    @Test
+    void allPlayTogetherAtTheSameFrame() {
+        Path clip = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
+        d.close();
+        d = new Driver(folder.resolve("data-2"));
+        d.bringIn(clip);
+        use("rgb-split");
+        keep();
+        dial("red-x", 20);
+        keep();
+        sheet();
+        int[] still = d.pixels(d.find("#tile-take-1"));
+        d.click("#play-takes");
+        Driver.until(
+                "both move",
+                () -> !java.util.Arrays.equals(still, d.pixels(d.find("#tile-take-1"))));
+        d.click("#play-takes");
+        d.settle();
+        assertThat(d.pixels(d.find("#tile-take-1"))).isEqualTo(still);
+    }
+
+    /** A look kept from one clip, on another: three takes, two of them compared, picked, exported; packed. */
+    @Test
+    void theStoryOfALookThatIsVaried() throws IOException {
+        use("rgb-split");
+        dial("blue-x", -5);
+        Driver.run(() -> d.window.works().looks().save());
+        Driver.run(() -> ((TextField) d.find("#save-title")).setText("Amber"));
+        d.click("#save-keep");
+        Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+        d.close();
+
+        d = new Driver(folder.resolve("data"));
+        d.bringIn(Driver.still(folder, "grey.png", 0.5));
+        Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+        Driver.run(() -> d.find("#look-amber").requestFocus());
+        d.key(KeyCode.ENTER);
+        d.settle();
+        for (double red : List.of(2.0, 7.0, 15.0)) {
+            dial("red-x", red);
+            keep();
+        }
+        sheet();
+        d.click("#left-take-1");
+        d.click("#right-take-3");
+        d.settle();
+        assertThat(d.window.view().paneA.get()).isEqualTo(Show.TAKE);
+        assertThat(d.text("#pane-a")).isEqualTo("Take: Take 1");
+        assertThat(d.text("#pane-b")).isEqualTo("Take: Take 3");
+        d.click("#pick-take-1");
+        d.click("#pick-take-3");
+        d.settle();
+        Project project = d.window.session().project();
+
+        Driver.run(() -> d.window.export());
+        Driver.run(() -> choose(Forms.PNG));
+        Driver.run(() -> ((TextField) d.find("#export-to")).setText("0"));
+        Driver.run(
+                () ->
+                        ((TextField) d.find("#export-target"))
+                                .setText(folder.resolve("out-%04d.png").toString()));
+        Driver.run(() -> ((CheckBox) d.find("#export-takes")).setSelected(true));
+        assertThat(d.text("#export-target")).endsWith("out-{take}-%04d.png");
+        d.click("#export-start");
+        Driver.until("it is done", () -> d.text("#export-word").startsWith("Done"));
+        d.key(KeyCode.ESCAPE);
+        List<Takes.OfLayer> picked = Takes.picked(project);
+        assertThat(picked).hasSize(2);
+        assertThat(frame("out-take-1-0000.png"))
+                .isEqualTo(codes(d.rendered(picked.getFirst().in(project))));
+        assertThat(frame("out-take-3-0000.png"))
+                .isEqualTo(codes(d.rendered(picked.getLast().in(project))));
+        assertThat(folder.resolve("out-take-2-0000.png")).doesNotExist();
+
+        d.files.project = folder.resolve("night");
+        Frame here = d.rendered();
+        Driver.run(() -> d.window.works().packages().pack());
+        Path zip = folder.resolve("night.zip");
+        Driver.until("it is packed", () -> Files.exists(zip));
+        d.close();
+        d = new Driver(folder.resolve("data-2"));
+        Driver.run(() -> d.window.take(List.of(zip)));
+        d.click("#choice-0");
+        Driver.until("it is open", d.window::hasPicture);
+        d.settle();
+        assertThat(takes()).extracting(Take::name).containsExactly("Take 1", "Take 2", "Take 3");
+        assertThat(codes(d.rendered())).isEqualTo(codes(here));
+    }
+
+    @SuppressWarnings("unchecked")
+    private void choose(Form form) {
+        ((ChoiceBox<Form>) d.look("#export-form")).setValue(form);
+    }
+
+    private List<Integer> frame(String name) {
+        try (MovieReader reader = new MovieReader(folder.resolve(name), Workers.shared())) {
+            return codes(reader.frame(0));
+        }
+    }
+
+    /** Eight-bit codes along the middle row. */
+    private static List<Integer> codes(Frame frame) {
+        return frame.colour().stream()
+                .flatMap(
+                        p ->
+                                java.util.stream.IntStream.range(0, p.width())
+                                        .mapToObj(x -> Math.round(p.at(x, p.height() / 2) * 255)))
+                .toList();
+    }
+}

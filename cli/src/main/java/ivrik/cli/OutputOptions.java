@@ -6,10 +6,12 @@ import ivrik.core.render.Advice;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
+import ivrik.media.UnwritableTargetException;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
 import ivrik.media.encode.Odd;
+import ivrik.media.encode.Preset;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.Sampling;
 import ivrik.media.sound.WavFile;
@@ -31,7 +33,7 @@ final class OutputOptions {
             paramLabel = "OUT",
             description =
                     "Its ending decides the form: .png .tif .exr (with %%04d: numbered), .mkv .webm"
-                            + " .mp4; .wav for the sound alone.")
+                            + " .mp4 .webp .apng .gif; .wav for the sound alone.")
     Path out;
 
     @Option(
@@ -46,8 +48,16 @@ final class OutputOptions {
             paramLabel = "FORM",
             description =
                     "Instead of the ending's own form: png, tiff, exr, ffv1, prores, av1, vp9,"
-                            + " h264.")
+                            + " h264, webp, apng, gif.")
     String form;
+
+    @Option(
+            names = "--preset",
+            paramLabel = "WHAT FOR",
+            description =
+                    "editing, web, alpha, preview, sticker or exact: form, quality, colour and size"
+                            + " at once, in place of those options.")
+    String preset;
 
     @Option(
             names = "--sample",
@@ -144,6 +154,23 @@ final class OutputOptions {
 
     /** What is to be written. */
     Export.Order order(Project project, Path to, List<Path> kept, double scale) {
+        if (preset != null) {
+            return preset(Preset.named(preset), basic(project, to, kept, scale));
+        }
+        return basic(project, to, kept, scale);
+    }
+
+    private static Export.Order preset(Preset preset, Export.Order order) {
+        if (Forms.of(order.out()) != Forms.of(Path.of("a" + preset.form().ending()))) {
+            throw new UnwritableTargetException(
+                    "the form for " + preset.title() + " is " + preset.form().title(),
+                    "let OUT end with " + preset.form().ending(),
+                    null);
+        }
+        return preset.applied(order);
+    }
+
+    private Export.Order basic(Project project, Path to, List<Path> kept, double scale) {
         Form chosen = form == null ? Forms.of(to) : Forms.named(form);
         return Export.Order.of(project, to, chosen)
                 .with(

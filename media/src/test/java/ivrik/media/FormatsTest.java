@@ -277,7 +277,7 @@ class FormatsTest {
                                     .collect(Collectors.joining(", ")),
                             alpha.isEmpty() ? "laid on black" : form.isMovie() ? alpha : "yes",
                             wide ? "tagged" : "brought to BT.709",
-                            form.hasQuality() || form == Forms.PRORES ? "no" : "yes"));
+                            form.isExact() ? "yes" : "no"));
         }
         return rows;
     }

@@ -14,6 +14,7 @@ import ivrik.media.encode.Forms;
 import ivrik.media.encode.Odd;
 import ivrik.media.encode.OutputFiles;
 import ivrik.media.encode.OutputName;
+import ivrik.media.encode.Preset;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.Sampling;
 import ivrik.media.encode.TakeExport;
@@ -161,8 +162,13 @@ public final class ExportSheet extends VBox {
         ColumnConstraints words = new ColumnConstraints();
         words.setMinWidth(Region.USE_PREF_SIZE);
         grid.getColumnConstraints().add(words);
-        grid.addRow(0, quiet("Form"), form);
-        grid.addRow(1, quiet("Quality"), quality);
+        HBox presets = new HBox(2);
+        for (Preset each : Preset.values()) {
+            presets.getChildren().add(button(each));
+        }
+        grid.addRow(0, quiet("What for"), presets);
+        grid.addRow(1, quiet("Form"), form);
+        grid.addRow(2, quiet("Quality"), quality);
         sampling.setId("export-sampling");
         sampling.setTooltip(
                 new Tooltip(
@@ -171,8 +177,8 @@ public final class ExportSheet extends VBox {
         odd.setId("export-odd");
         odd.setTooltip(new Tooltip("Some forms have only even widths and heights"));
         sound.setSelected(true);
-        grid.addRow(2, quiet("Colour"), sampling);
-        grid.addRow(3, quiet("Frames"), frames);
+        grid.addRow(3, quiet("Colour"), sampling);
+        grid.addRow(4, quiet("Frames"), frames);
         dither.setId("export-dither");
         dither.setTooltip(
                 new Tooltip(
@@ -180,11 +186,11 @@ public final class ExportSheet extends VBox {
                                 + " touched"));
         HBox size = new HBox(16, scale, dither, sound);
         size.setAlignment(Pos.CENTER_LEFT);
-        grid.addRow(4, quiet("Size"), size);
-        grid.addRow(5, quiet("Odd sizes"), odd);
-        grid.addRow(6, quiet("To"), new HBox(8, target, choose));
+        grid.addRow(5, quiet("Size"), size);
+        grid.addRow(6, quiet("Odd sizes"), odd);
+        grid.addRow(7, quiet("To"), new HBox(8, target, choose));
         if (!picked.isEmpty()) {
-            grid.addRow(7, quiet("Takes"), each);
+            grid.addRow(8, quiet("Takes"), each);
         }
         GridPane.setHgrow(target.getParent(), Priority.ALWAYS);
         bar.setMaxWidth(Double.MAX_VALUE);
@@ -194,7 +200,22 @@ public final class ExportSheet extends VBox {
         HBox buttons = new HBox(8, reveal, throwAway, cancel, start);
         buttons.setAlignment(Pos.CENTER_RIGHT);
         getChildren().addAll(head, grid, bar, word, buttons);
-        setMaxWidth(640);
+        setMaxWidth(680);
+    }
+
+    /** Sets all choices of what the pictures leave for; each can be changed afterwards. */
+    private Button button(Preset preset) {
+        Button button = new Button(preset.title());
+        button.getStyleClass().add("plain");
+        button.setId("export-for-" + preset.id());
+        button.setTooltip(new Tooltip(preset.form().title()));
+        button.setOnAction(
+                e -> {
+                    form.setValue(preset.form());
+                    quality.setValue(preset.quality());
+                    scale.setValue(preset.scale());
+                });
+        return button;
     }
 
     public Button startButton() {
@@ -238,7 +259,7 @@ public final class ExportSheet extends VBox {
         sampling.setValue(form.getValue().samplings().getFirst());
         sampling.setDisable(form.getValue().samplings().size() < 2);
         odd.setDisable(!form.getValue().isMovie());
-        sound.setDisable(!form.getValue().isMovie());
+        sound.setDisable(!form.getValue().keepsSound());
         String name = target.getText().replaceAll("(-%04d)?\\.[A-Za-z0-9]+$", "");
         String number = form.getValue().isMovie() ? "" : "-%04d";
         Path wanted = Path.of(name + number + form.getValue().ending());

@@ -34,8 +34,13 @@ final class Encoders {
 
     /** A picture with a buffer, ready to be filled for this encoder. */
     static AVFrame picture(AVCodecContext encoder) {
+        return picture(encoder, encoder.pix_fmt());
+    }
+
+    /** A picture with a buffer of a layout that becomes the encoder's own. */
+    static AVFrame picture(AVCodecContext encoder, int format) {
         AVFrame picture = av_frame_alloc();
-        picture.format(encoder.pix_fmt());
+        picture.format(format);
         picture.width(encoder.width());
         picture.height(encoder.height());
         picture.colorspace(encoder.colorspace());

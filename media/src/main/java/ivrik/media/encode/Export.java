@@ -236,12 +236,21 @@ public final class Export {
         FrameRange range = order.range();
         MovieWriter.Options options =
                 movieOptions(frames, frames.frame(range.first()).isOpaque(), words);
+        if (!order.form().isInParts()) {
+            part(new MovieWriter(order.out(), options, frames.workers()), range, frames, progress);
+            return;
+        }
         List<Path> parts = new ArrayList<>();
         for (long first = range.first(); first <= range.last(); first += PART) {
             FrameRange some = new FrameRange(first, Math.min(first + PART - 1, range.last()));
             Path part = unfinished.part(parts.size());
             if (!Files.exists(part)) {
-                part(part, some, frames, options, progress);
+                part(
+                        MovieWriter.part(
+                                part, options, some.first() - range.first(), frames.workers()),
+                        some,
+                        frames,
+                        progress);
             }
             progress.accept(some.last() - range.first() + 1);
             parts.add(part);
@@ -261,15 +270,9 @@ public final class Export {
     }
 
     private static void part(
-            Path out,
-            FrameRange some,
-            ExportFrames frames,
-            MovieWriter.Options options,
-            LongConsumer progress) {
+            MovieWriter part, FrameRange some, ExportFrames frames, LongConsumer progress) {
         FrameRange range = frames.order().range();
-        try (MovieWriter writer =
-                        MovieWriter.part(
-                                out, options, some.first() - range.first(), frames.workers());
+        try (MovieWriter writer = part;
                 Together together = new Together()) {
             for (long n = some.first(); n <= some.last(); n++) {
                 Frame frame = frames.frame(n);
@@ -289,6 +292,10 @@ public final class Export {
             ExportFrames frames, boolean opaque, List<String> words) {
         Order order = frames.order();
         Form form = order.form();
+        boolean sound = order.sound() && SoundMix.hasSound(order.project());
+        if (sound && !form.keepsSound()) {
+            words.add(form.title() + " has no sound");
+        }
         var options =
                 new MovieWriter.Options(
                         form,
@@ -300,7 +307,7 @@ public final class Export {
                         order.odd(),
                         order.project().sequence().rate(),
                         frames.colour(),
-                        order.sound() && SoundMix.hasSound(order.project()));
+                        sound && form.keepsSound());
         if (!opaque && !form.keepsAlpha(order.sampling())) {
             words.add(
                     form.title()

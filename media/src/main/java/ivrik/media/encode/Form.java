@@ -45,16 +45,47 @@ public abstract class Form {
         return new Container("nut", "");
     }
 
-    /** How a movie is held: FFmpeg's names of the container and of the encoder of its sound. */
-    record Container(String name, String sound) {}
+    /**
+     * How a movie is held: FFmpeg's names of the container and of the encoder of its sound.
+     *
+     * @param sound empty where it holds none
+     * @param settings what the container is told by name
+     */
+    record Container(String name, String sound, Map<String, String> settings) {
+        Container(String name, String sound) {
+            this(name, sound, Map.of());
+        }
+
+        /** What players on the way need comes first. */
+        static final Map<String, String> FOR_THE_WEB = Map.of("movflags", "+faststart+write_colr");
+
+        boolean hasSound() {
+            return !sound.isEmpty();
+        }
+    }
 
     public final boolean isMovie() {
         return container().isPresent();
     }
 
+    /** Whether sound can be kept. */
+    public final boolean keepsSound() {
+        return container().filter(Container::hasSound).isPresent();
+    }
+
+    /** Whether packets that were made apart come together as one movie. */
+    boolean isInParts() {
+        return true;
+    }
+
     /** Whether a choice of quality means anything. */
     public boolean hasQuality() {
         return false;
+    }
+
+    /** Whether pictures of its depth come back as they were, whatever the quality. */
+    public boolean isExact() {
+        return !hasQuality();
     }
 
     /** How fully colour can be kept, the usual way first. */

@@ -16,8 +16,12 @@ public final class Forms {
     public static final Form AV1 = new Av1Form();
     public static final Form VP9 = new Vp9Form();
     public static final Form H264 = new H264Form();
+    public static final Form WEBP = new WebpForm();
+    public static final Form APNG = new ApngForm();
+    public static final Form GIF = new GifForm();
 
-    private static final List<Form> ALL = List.of(PNG, TIFF, EXR, FFV1, PRORES, AV1, VP9, H264);
+    private static final List<Form> ALL =
+            List.of(PNG, TIFF, EXR, FFV1, PRORES, AV1, VP9, H264, WEBP, APNG, GIF);
 
     private Forms() {}
 

@@ -24,7 +24,7 @@ final class H264Form extends Form {
 
     @Override
     Optional<Container> container() {
-        return Optional.of(new Container("mp4", "aac"));
+        return Optional.of(new Container("mp4", "aac", Container.FOR_THE_WEB));
     }
 
     @Override

@@ -79,9 +79,7 @@ final class MovieFile implements AutoCloseable {
         Encoders.check(avio_open(io, "file:" + file.aside(), AVIO_FLAG_WRITE), target);
         format.pb(io);
         AVDictionary muxing = new AVDictionary(null);
-        if (container.name().equals("mp4") || container.name().equals("mov")) {
-            av_dict_set(muxing, "movflags", "+faststart+write_colr", 0);
-        }
+        container.settings().forEach((name, value) -> av_dict_set(muxing, name, value, 0));
         int begun = avformat_write_header(format, muxing);
         av_dict_free(muxing);
         Encoders.check(begun, target);

@@ -29,6 +29,10 @@ final class PictureEncoder implements AutoCloseable {
     private final AVCodecContext context;
     private final AVPacket packet = av_packet_alloc();
     private final AVFrame picture;
+
+    /** What gives pictures their colours where they have only so many; null elsewhere. */
+    private final Paletted paletted;
+
     private long next;
 
     /**
@@ -45,12 +49,18 @@ final class PictureEncoder implements AutoCloseable {
         this.next = first;
         this.context = context(options);
         AVFrame room = null;
+        boolean few = context.pix_fmt() == AV_PIX_FMT_PAL8;
         try {
             if (header) {
                 context.flags(context.flags() | AV_CODEC_FLAG_GLOBAL_HEADER);
             }
             open();
-            room = Encoders.picture(context);
+            room = Encoders.picture(context, few ? AV_PIX_FMT_BGRA : context.pix_fmt());
+            paletted =
+                    few
+                            ? new Paletted(
+                                    options.written(), room.format(), context.time_base(), target)
+                            : null;
             picture = room;
         } catch (RuntimeException e) {
             free(room);
@@ -101,11 +111,18 @@ final class PictureEncoder implements AutoCloseable {
         Frame fitting = frame.size().equals(size) ? frame : options.odd().to(frame, size, workers);
         PixelWriter.write(fitting, picture, workers);
         picture.pts(next++);
-        send(picture, out);
+        if (paletted == null) {
+            send(picture, out);
+        } else {
+            paletted.add(picture, few -> send(few, out));
+        }
     }
 
     /** There are no more: the packets that are left are handed on. */
     void finish(Consumer<AVPacket> out) {
+        if (paletted != null) {
+            paletted.finish(few -> send(few, out));
+        }
         send(null, out);
     }
 
@@ -118,6 +135,9 @@ final class PictureEncoder implements AutoCloseable {
 
     @Override
     public void close() {
+        if (paletted != null) {
+            paletted.close();
+        }
         free(picture);
     }
 

@@ -19,7 +19,7 @@ final class ProresForm extends Form {
 
     @Override
     Optional<Container> container() {
-        return Optional.of(new Container("mov", "pcm_s24le"));
+        return Optional.of(new Container("mov", "pcm_s24le", Container.FOR_THE_WEB));
     }
 
     @Override
@@ -52,6 +52,11 @@ final class ProresForm extends Form {
         return sampling == Sampling.HALF
                 ? AV_PIX_FMT_YUV422P10
                 : alpha ? AV_PIX_FMT_YUVA444P10 : AV_PIX_FMT_YUV444P10;
+    }
+
+    @Override
+    public boolean isExact() {
+        return false;
     }
 
     @Override

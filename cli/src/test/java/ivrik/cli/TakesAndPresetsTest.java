@@ -17,8 +17,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Takes of a project, each to a file of its own. */
-class TakeCommandTest extends Commanded {
+/** Takes of a project, each to a file of its own, and what pictures leave for. */
+class TakesAndPresetsTest extends Commanded {
     private int run(Object... words) {
         return ivrik(Stream.of(words).map(Object::toString).toArray(String[]::new));
     }
@@ -143,5 +143,21 @@ class TakeCommandTest extends Commanded {
                     .containsExactly("t-red-by-8.png");
         }
         assertThat(bytes("t-red-by-8.png")).asString().isEqualTo("mine");
+    }
+
+    @Test
+    void aPresetDecidesTheFormAndTheEndingMustBeIts() throws IOException {
+        Path still = picture8("in.png", true);
+        Path out = folder.resolve("s.webp");
+        assertThat(run("apply", still, "--look", "rgb-split", "--preset", "sticker", "-o", out))
+                .isZero();
+        assertThat(Files.size(out)).isPositive();
+        Path other = folder.resolve("s.mp4");
+        assertThat(run("apply", still, "--look", "rgb-split", "--preset", "sticker", "-o", other))
+                .isNotZero();
+        assertThat(err).contains("Moving WebP").contains("let OUT end with .webp");
+        assertThat(run("apply", still, "--look", "rgb-split", "--preset", "stick", "-o", out))
+                .isNotZero();
+        assertThat(err).contains("choose one of editing, web, alpha, preview, sticker, exact");
     }
 }

@@ -5,23 +5,30 @@ import ivrik.app.session.Session;
 import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
+import ivrik.core.colour.Hue;
+import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.LaneKind;
-import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Plot;
+import ivrik.core.treatment.Points;
+import ivrik.core.treatment.Series;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Treatment;
 
 import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
 
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 
@@ -34,6 +41,11 @@ final class LanePlot extends LaneDrawing {
     private static final int STEPS = 64;
     private static final double GRIP = 9;
     private static final double[] ROOMS = {0.005, 0.01, 0.02, 0.05, 0.1, 0.25, 0.5, 1, 2, 5};
+
+    private static final int HUES = 36;
+
+    /** The points of the plot that was pressed, and which of them. */
+    private Points points;
 
     private int point;
     private double room = 0.01;
@@ -81,15 +93,33 @@ final class LanePlot extends LaneDrawing {
             g.setLineWidth(lane == working ? 2.4 : 1.4);
             curve(g, treatment, settings(lane), w, h);
         }
-        if (hasPoints(treatment)) {
-            g.setFill(p.ink(kinds.get(working)));
-            Settings s = settings(working);
-            for (int i = 0; i < s.count(Curve.SERIES); i++) {
-                double x = s.number(Curve.SERIES, i, "in") / 100 * w;
-                double y = h - s.number(Curve.SERIES, i, "out") / 100 * h;
-                g.fillOval(x - 4, y - 4, 8, 8);
-            }
+        points(treatment)
+                .ifPresent(
+                        points -> {
+                            if (points.hues()) {
+                                hues(g, w, h);
+                            }
+                            g.setFill(p.ink(kinds.get(working)));
+                            Settings s = settings(working);
+                            for (int i = 0; i < s.count(points.series()); i++) {
+                                Point2D at = at(points, s, i);
+                                g.fillOval(at.getX() - 4, at.getY() - 4, 8, 8);
+                            }
+                        });
+    }
+
+    /** Which hue is where. */
+    private static void hues(GraphicsContext g, double w, double h) {
+        for (int i = 0; i < HUES; i++) {
+            g.setFill(Color.hsb(Hue.TURN * i / HUES, 0.8, 0.9));
+            g.fillRect(w * i / HUES, h - 4, w / HUES + 1, 4);
         }
+    }
+
+    private Point2D at(Points points, Settings s, int number) {
+        return new Point2D(
+                points.across(s.number(points.series(), number, "in")) * getWidth(),
+                (1 - points.up(s.number(points.series(), number, "out"))) * getHeight());
     }
 
     private void chooseRoom(int lanes) {
@@ -111,9 +141,9 @@ final class LanePlot extends LaneDrawing {
         return Math.abs(Lens.magnified(s, r) / r - 1);
     }
 
-    /** Whether its curve goes through points that are set here. */
-    private boolean hasPoints(Treatment treatment) {
-        return treatment.description().series().filter(Curve.SERIES::equals).isPresent();
+    /** Those that its curve goes through, set here. */
+    private static Optional<Points> points(Treatment treatment) {
+        return treatment instanceof Plot plot ? plot.points() : Optional.empty();
     }
 
     private void curve(GraphicsContext g, Treatment t, Settings s, double w, double h) {
@@ -123,7 +153,8 @@ final class LanePlot extends LaneDrawing {
             double v = (double) i / STEPS;
             double y;
             if (tone != null) {
-                double out = v + s.amount() * (tone.applyAsDouble(v) - v);
+                double flat = ((Plot) t).untouched(v);
+                double out = flat + s.amount() * (tone.applyAsDouble(v) - flat);
                 y = h - Math.clamp(out, -0.1, 1.1) * h;
             } else {
                 double r = Math.max(v, 1e-3);
@@ -140,54 +171,50 @@ final class LanePlot extends LaneDrawing {
 
     @Override
     void pressed(MouseEvent e) {
-        Look look = session.state().look().orElse(null);
-        if (look == null
-                || !LaneEdits.treatment(session.state()).filter(this::hasPoints).isPresent()) {
+        points = LaneEdits.treatment(session.state()).flatMap(LanePlot::points).orElse(null);
+        if (session.state().look().isEmpty() || points == null) {
             return;
         }
+        Series series = points.series();
         int lane = LaneEdits.share(session.state());
         Settings s = settings(lane);
         point = -1;
-        for (int i = 0; i < s.count(Curve.SERIES); i++) {
-            double x = s.number(Curve.SERIES, i, "in") / 100 * getWidth();
-            double y = getHeight() - s.number(Curve.SERIES, i, "out") / 100 * getHeight();
-            if (Math.hypot(x - e.getX(), y - e.getY()) < GRIP) {
+        for (int i = 0; i < s.count(series); i++) {
+            if (at(points, s, i).distance(e.getX(), e.getY()) < GRIP) {
                 point = i;
             }
         }
         boolean away = e.getButton() == MouseButton.SECONDARY;
+        String step = session.state().stepId();
         if (point >= 0 && away) {
             session.editLook(
                     "Remove a point",
-                    l ->
-                            l.withAmounts(
-                                    session.state().stepId(),
-                                    lane,
-                                    a -> a.withoutThing(Curve.SERIES, point)));
+                    l -> l.withAmounts(step, lane, a -> a.withoutThing(series, point)));
             return;
         }
         if (away) {
             return;
         }
         if (point < 0) {
-            point = s.count(Curve.SERIES);
-            double in = 100 * e.getX() / getWidth();
+            point = s.count(series);
+            Map<String, Double> there = Map.of("in", in(e), "out", out(e));
             session.editLook(
-                    "Add a point",
-                    l ->
-                            l.withAmounts(
-                                    session.state().stepId(),
-                                    lane,
-                                    a ->
-                                            a.withThing(
-                                                    Curve.SERIES,
-                                                    Map.of("in", in, "out", out(e)))));
+                    "Add a point", l -> l.withAmounts(step, lane, a -> a.withThing(series, there)));
         }
         gesture = session.gesture("Move a point");
     }
 
+    private double in(MouseEvent e) {
+        return points.in(Math.clamp(e.getX() / getWidth(), 0, 1));
+    }
+
     private double out(MouseEvent e) {
-        return Math.clamp(100 * (1 - e.getY() / getHeight()), -100, 200);
+        Parameter range =
+                points.series().parameters().stream()
+                        .filter(p -> p.name().equals("out"))
+                        .findFirst()
+                        .orElseThrow();
+        return Math.clamp(points.out(1 - e.getY() / getHeight()), range.min(), range.max());
     }
 
     @Override
@@ -197,18 +224,14 @@ final class LanePlot extends LaneDrawing {
         }
         String step = session.state().stepId();
         int lane = LaneEdits.share(session.state());
-        double in = Math.clamp(100 * e.getX() / getWidth(), 0, 100);
         gesture.editLook(
                 look ->
                         look.withAmounts(
-                                step,
-                                lane,
-                                a ->
-                                        a.with(
-                                                        Curve.SERIES.address(point, "in"),
-                                                        Value.of(Math.rint(in * 10) / 10))
-                                                .with(
-                                                        Curve.SERIES.address(point, "out"),
-                                                        Value.of(Math.rint(out(e) * 10) / 10))));
+                                step, lane, a -> moved(moved(a, "in", in(e)), "out", out(e))));
+    }
+
+    private Amounts moved(Amounts amounts, String which, double to) {
+        return amounts.with(
+                points.series().address(point, which), Value.of(Math.rint(to * 10) / 10));
     }
 }

@@ -25,7 +25,8 @@ final class PlotShape extends Shape {
         g.beginPath();
         for (int i = 0; i <= 24; i++) {
             double v = i / 24.0;
-            double out = v + amount * (curve.applyAsDouble(v) - v);
+            double flat = plot.untouched(v);
+            double out = flat + amount * (curve.applyAsDouble(v) - flat);
             double px = x - r + 2 * r * v;
             double py = y + r - 2 * r * Math.clamp(out, 0, 1);
             if (i == 0) {

@@ -6,6 +6,12 @@ public final class Luma {
     public static final double GREEN = 0.7152;
     public static final double BLUE = 0.0722;
 
+    /** Blue less luma of a blue that is all there, for a Cb of a half. */
+    public static final float PER_CB = (float) (2 * (1 - BLUE));
+
+    /** Red less luma, for Cr. */
+    public static final float PER_CR = (float) (2 * (1 - RED));
+
     private Luma() {}
 
     public static float of(float red, float green, float blue) {

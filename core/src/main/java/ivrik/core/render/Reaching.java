@@ -1,5 +1,6 @@
 package ivrik.core.render;
 
+import ivrik.core.colour.Hue;
 import ivrik.core.colour.Luma;
 import ivrik.core.colour.Transfer;
 import ivrik.core.picture.Frame;
@@ -104,11 +105,7 @@ public final class Reaching {
         if (high <= 0 || chroma <= 0) {
             return 0;
         }
-        double sixth =
-                high == r
-                        ? (g - b) / chroma
-                        : high == g ? 2 + (b - r) / chroma : 4 + (r - g) / chroma;
-        double apart = Math.abs(Math.IEEEremainder(60 * sixth - h.hue(), 360));
+        double apart = Math.abs(Math.IEEEremainder(Hue.degrees(r, g, b) - h.hue(), Hue.TURN));
         double near =
                 h.soft() == 0
                         ? (apart <= h.width() / 2 ? 1 : 0)

@@ -4,6 +4,7 @@ import ivrik.core.filter.MonotoneCurve;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A curve through points that the user sets. Between them it never turns where they do not (Fritsch and
@@ -18,6 +19,9 @@ public final class Curve implements Tone {
                     Parameter.percent("in", "in", -100, 200, 0).setting(),
                     Parameter.percent("out", "out", -100, 200, 0));
 
+    /** Those of a curve of tones: its plot shows black to white. */
+    static final Points POINTS = new Points(SERIES, 0, 100, 0, 100, false);
+
     private static final Description DESCRIPTION =
             Description.of(
                             "curve",
@@ -31,6 +35,11 @@ public final class Curve implements Tone {
     @Override
     public Description description() {
         return DESCRIPTION;
+    }
+
+    @Override
+    public Optional<Points> points() {
+        return Optional.of(POINTS);
     }
 
     @Override

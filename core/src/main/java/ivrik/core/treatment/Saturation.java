@@ -48,15 +48,13 @@ public final class Saturation implements PictureTreatment {
 
     /** Cb and Cr turned; positive from blue towards red. */
     private static void turn(float[] luma, float[][] rgb, double by, int n) {
-        float perCb = (float) (2 * (1 - Luma.BLUE));
-        float perCr = (float) (2 * (1 - Luma.RED));
         float c = (float) StrictMath.cos(by);
         float s = (float) StrictMath.sin(by);
         for (int i = 0; i < n; i++) {
-            float cb = (rgb[2][i] - luma[i]) / perCb;
-            float cr = (rgb[0][i] - luma[i]) / perCr;
-            float red = luma[i] + perCr * (s * cb + c * cr);
-            float blue = luma[i] + perCb * (c * cb - s * cr);
+            float cb = (rgb[2][i] - luma[i]) / Luma.PER_CB;
+            float cr = (rgb[0][i] - luma[i]) / Luma.PER_CR;
+            float red = luma[i] + Luma.PER_CR * (s * cb + c * cr);
+            float blue = luma[i] + Luma.PER_CB * (c * cb - s * cr);
             rgb[0][i] = red;
             rgb[1][i] =
                     (luma[i] - (float) Luma.RED * red - (float) Luma.BLUE * blue)

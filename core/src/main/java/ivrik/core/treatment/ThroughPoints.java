@@ -1,5 +1,6 @@
 package ivrik.core.treatment;
 
+import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
 /** A treatment of whole pictures by a {@link Curve} through points. */
@@ -7,6 +8,11 @@ interface ThroughPoints extends PictureTreatment, Plot {
     @Override
     default boolean isNeutral(Settings settings) {
         return Curve.isNeutralCurve(settings);
+    }
+
+    @Override
+    default Optional<Points> points() {
+        return Optional.of(Curve.POINTS);
     }
 
     @Override

@@ -62,6 +62,7 @@ public final class Treatments {
                     new SlopeOffsetPower(),
                     new PictureCurve(),
                     new LumaCurve(),
+                    new HueCurve(),
                     new Saturation());
 
     private static final Map<String, Treatment> BY_NAME =

@@ -25,6 +25,7 @@ public final class Shapes {
             case SPECTRUM -> new SpectrumShape();
             case LENS -> new LensShape();
             case PLOT -> new PlotShape();
+            case GRADIENT -> new GradientShape();
             case GRID -> new GridShape();
             case PINS -> new PinsShape();
         };

@@ -6,10 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.DirectionalBlur;
 import ivrik.core.treatment.Dispersion;
+import ivrik.core.treatment.GradientMap;
+import ivrik.core.treatment.HueCurve;
 import ivrik.core.treatment.KernelFilter;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Pins;
 
+import javafx.event.ActionEvent;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Region;
@@ -30,6 +34,45 @@ class HandlesWindowTest extends OneFrame {
         double out = amounts(1, 0).value("point.0.out").rest();
         d.click(d.find("#lane-plot"), 0.25, 1 - out / 100, 1, MouseButton.SECONDARY);
         assertThat(amounts(1, 0).count(Curve.SERIES)).isZero();
+    }
+
+    @Test
+    void aHueCurveIsSetOverHuesAndGoesBelowItsMiddle() {
+        add(new HueCurve());
+        d.drag(d.find("#lane-plot"), 0.5, 0.5, 0, 30);
+        assertThat(amounts(1, 0).value("point.0.in").rest()).isCloseTo(180, within(6.0));
+        assertThat(amounts(1, 0).value("point.0.out").rest()).isBetween(-50.0, -20.0);
+        d.settle();
+        assertThat(d.text("#register")).startsWith("out of register");
+    }
+
+    @Test
+    void aGradientGetsStopsInItsStripAndAColourForEach() {
+        add(new GradientMap());
+        d.drag(d.find("#gradient-strip"), 0.25, 0.3, 0, 0);
+        assertThat(amounts(1, 0).count(GradientMap.SERIES)).isEqualTo(1);
+        assertThat(amounts(1, 0).value("stop.0.at").rest()).isCloseTo(25, within(4.0));
+        assertThat(amounts(1, 0).value("stop.0.red").rest())
+                .as("the colour that was there")
+                .isCloseTo(31, within(3.0));
+        d.click("#stop-colour");
+        Driver.run(() -> ((TextField) d.inMenu("#ink-hex")).setText("00ff00"));
+        Driver.run(() -> d.inMenu("#ink-hex").fireEvent(new ActionEvent()));
+        assertThat(amounts(1, 0).value("stop.0.green").rest()).isEqualTo(100);
+        assertThat(amounts(1, 0).value("stop.0.red").rest()).isZero();
+        d.settle();
+        double at = amounts(1, 0).value("stop.0.at").rest();
+        d.drag(d.find("#gradient-strip"), at / 100, 0.8, 40, 0);
+        assertThat(amounts(1, 0).value("stop.0.at").rest()).isGreaterThan(at + 10);
+        d.drag(d.find("#gradient-strip"), 0.5, 0.8, 10, 0);
+        assertThat(amounts(1, 0).value("middle").rest()).isGreaterThan(51);
+        d.click(
+                d.find("#gradient-strip"),
+                amounts(1, 0).value("stop.0.at").rest() / 100,
+                0.8,
+                1,
+                MouseButton.SECONDARY);
+        assertThat(amounts(1, 0).count(GradientMap.SERIES)).isZero();
     }
 
     @Test

@@ -14,6 +14,8 @@ public enum Control {
     LENS,
     /** What comes out for what goes in: a curve per lane in one plot. */
     PLOT,
+    /** Colours along a strip from dark to light. */
+    GRADIENT,
     /** A grid of weights. */
     GRID,
     /** Pins on the picture, dragged to where they hold it. */

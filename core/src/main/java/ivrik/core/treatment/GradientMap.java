@@ -3,11 +3,14 @@ package ivrik.core.treatment;
 import ivrik.core.colour.Luma;
 import ivrik.core.picture.ColourRows;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
 
 /**
- * Colours in the place of tones: BT.709 luma goes from a dark colour by a middle one to a light one, in
- * straight lines, or along one of several ready scales.
+ * Colours in the place of tones: BT.709 luma goes from a dark colour by a middle one, and by as many further ones as
+ * are set, to a light one, in straight lines; or along one of several ready scales.
  */
 public final class GradientMap implements PictureTreatment {
     /** Where the colours come from. */
@@ -15,11 +18,20 @@ public final class GradientMap implements PictureTreatment {
             new Option(
                     "scale",
                     "colours",
-                    "Three colours of your own, or a ready scale",
+                    "Colours of your own, or a ready scale",
                     "own",
                     "heat",
                     "ice",
                     "night");
+
+    /** Further colours of one's own. */
+    public static final Series SERIES =
+            new Series(
+                    "stop",
+                    Parameter.percent("at", "at", 0, 100, 50).setting(),
+                    part("red", "red", 50),
+                    part("green", "green", 50),
+                    part("blue", "blue", 50));
 
     private static final int LEVELS = 1024;
     private static final double[][] HEAT = {
@@ -35,7 +47,7 @@ public final class GradientMap implements PictureTreatment {
                             "Gradient map",
                             "Puts colours in the place of tones, from dark to light.",
                             Group.WHOLE,
-                            Control.RULER,
+                            Control.GRADIENT,
                             Parameter.amount(0).shown(100, 100),
                             Parameter.percent("middle", "middle at", 1, 99, 50).setting(),
                             part("dark-red", "dark red", 8),
@@ -48,6 +60,7 @@ public final class GradientMap implements PictureTreatment {
                             part("light-green", "light green", 88),
                             part("light-blue", "light blue", 80))
                     .choosing(SCALE)
+                    .listing(SERIES)
                     .with(Trait.POINTWISE)
                     .called("duotone", "heat", "tint", "false colour");
 
@@ -76,30 +89,66 @@ public final class GradientMap implements PictureTreatment {
                 });
     }
 
-    private static float[][] table(Settings settings) {
-        double[][] stops =
+    /**
+     * A colour and the tone it stands for.
+     *
+     * @param at the tone, 0 to 1
+     * @param rgb as delivered, 0 to 1
+     * @param name what its parameters are called by: {@code dark}, {@code middle}, {@code light} or of the series
+     */
+    public record Stop(double at, double[] rgb, String name) {}
+
+    /** The colours that tones go through, from dark to light. */
+    public static List<Stop> stops(Settings settings) {
+        double[][] ready =
                 switch (settings.word(SCALE)) {
                     case "heat" -> HEAT;
                     case "ice" -> ICE;
                     case "night" -> NIGHT;
-                    default ->
-                            new double[][] {
-                                colour(settings, "dark"),
-                                colour(settings, "middle"),
-                                colour(settings, "light")
-                            };
+                    default -> new double[0][];
                 };
-        boolean own = settings.word(SCALE).equals(SCALE.rest());
-        double middle = own ? settings.share("middle") : 0.5;
+        List<Stop> stops = new ArrayList<>();
+        for (int i = 0; i < ready.length; i++) {
+            stops.add(new Stop(i / (ready.length - 1.0), ready[i], ""));
+        }
+        if (ready.length == 0) {
+            stops.add(new Stop(0, colour(settings, "dark-"), "dark-"));
+            stops.add(new Stop(settings.share("middle"), colour(settings, "middle-"), "middle-"));
+            stops.add(new Stop(1, colour(settings, "light-"), "light-"));
+            for (int i = 0; i < settings.count(SERIES); i++) {
+                String name = SERIES.address(i, "");
+                double at = settings.number(SERIES, i, "at") / 100;
+                stops.add(new Stop(at, colour(settings, name), name));
+            }
+            stops.sort(Comparator.comparingDouble(Stop::at));
+        }
+        return stops;
+    }
+
+    /** The colour of a tone from 0 to 1. */
+    public static double[] colour(List<Stop> stops, double tone) {
+        int after = 1;
+        while (after < stops.size() - 1 && stops.get(after).at() < tone) {
+            after++;
+        }
+        Stop low = stops.get(after - 1);
+        Stop high = stops.get(after);
+        double gap = high.at() - low.at();
+        double share = gap <= 0 ? 1 : Math.clamp((tone - low.at()) / gap, 0, 1);
+        double[] mixed = new double[3];
+        for (int c = 0; c < 3; c++) {
+            mixed[c] = low.rgb()[c] + share * (high.rgb()[c] - low.rgb()[c]);
+        }
+        return mixed;
+    }
+
+    private static float[][] table(Settings settings) {
+        List<Stop> stops = stops(settings);
         float[][] table = new float[3][LEVELS + 1];
         for (int i = 0; i <= LEVELS; i++) {
-            double tone = (double) i / LEVELS;
-            double even = tone < middle ? tone / middle / 2 : 1 - (1 - tone) / (1 - middle) / 2;
-            double at = even * (stops.length - 1);
-            int before = Math.min(stops.length - 2, (int) at);
+            double[] colour = colour(stops, (double) i / LEVELS);
             for (int c = 0; c < 3; c++) {
-                double from = stops[before][c];
-                table[c][i] = (float) (from + (at - before) * (stops[before + 1][c] - from));
+                table[c][i] = (float) colour[c];
             }
         }
         return table;
@@ -107,7 +156,7 @@ public final class GradientMap implements PictureTreatment {
 
     private static double[] colour(Settings settings, String which) {
         return Arrays.stream(new String[] {"red", "green", "blue"})
-                .mapToDouble(channel -> settings.share(which + "-" + channel))
+                .mapToDouble(channel -> settings.share(which + channel))
                 .toArray();
     }
 

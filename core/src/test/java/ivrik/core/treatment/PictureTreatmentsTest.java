@@ -344,6 +344,28 @@ class PictureTreatmentsTest {
         assertThat(pixel(new HueCurve(), grey, numbers, words)).containsExactly(grey, within(1e-7));
     }
 
+    /** Dark at 0, a stop of one's own at a quarter, the middle moved to three quarters, light at the end. */
+    @ParameterizedTest
+    @CsvSource({"0, 8", "0.125, 54", "0.25, 100", "0.5, 77", "0.75, 54", "0.875, 77", "1, 100"})
+    void aGradientGoesThroughTheStopsThatAreSet(double tone, double red) {
+        Map<String, Double> numbers =
+                Map.of(
+                        "amount",
+                        100.0,
+                        "middle",
+                        75.0,
+                        "stop.0.at",
+                        25.0,
+                        "stop.0.red",
+                        100.0,
+                        "stop.0.green",
+                        0.0,
+                        "stop.0.blue",
+                        0.0);
+        double[] out = pixel(new GradientMap(), new double[] {tone, tone, tone}, numbers, Map.of());
+        assertThat(out[0]).isCloseTo(red / 100, within(1e-6));
+    }
+
     /** Level at its points, half way between two of them in the middle, and nothing 60 degrees from a lonely one. */
     @ParameterizedTest
     @CsvSource({"350, 1", "10, 0.5", "30, 0", "20, 0.15625", "320, 0.5", "290, 0", "180, 0"})

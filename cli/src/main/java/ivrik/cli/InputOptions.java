@@ -1,5 +1,6 @@
 package ivrik.cli;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Source;
 import ivrik.core.project.Source.Reading;
@@ -10,6 +11,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.TypeConversionException;
 
 import java.nio.file.Path;
+import java.util.Optional;
 
 /** How footage is read where there is a choice. */
 final class InputOptions {
@@ -37,8 +39,19 @@ final class InputOptions {
             description = "Leave colours as they are, whatever the file's tags say of them.")
     boolean delivered;
 
+    @Option(
+            names = "--taken-as",
+            paramLabel = "SPACE",
+            description =
+                    "What the numbers of its colours mean, whatever its tags say: srgb, display-p3,"
+                            + " bt2020, bt2100-pq or bt2100-hlg.")
+    String space;
+
     Reading reading() {
-        Reading reading = Reading.USUAL.withDelivered(delivered);
+        Reading reading =
+                Reading.USUAL
+                        .withDelivered(delivered)
+                        .withSpace(Optional.ofNullable(space).map(ColourSpace::named));
         reading = layer == null ? reading : reading.withLayer(layer);
         return track == null ? reading : reading.withTrack(track);
     }

@@ -1,5 +1,6 @@
 package ivrik.app.sheet;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Source;
 import ivrik.core.project.Source.Reading;
@@ -14,10 +15,12 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /** What a file is, and how it is read where there is a choice. */
 public final class SourceSheet extends VBox {
@@ -34,6 +37,9 @@ public final class SourceSheet extends VBox {
                     new Rational(60_000, 1001),
                     Rational.of(60));
 
+    /** What the numbers of its colours may be taken to mean. */
+    private record Meaning(String words, UnaryOperator<Reading> read) {}
+
     private final GridPane grid = new GridPane(12, 10);
     private final Button done = new Button("Done");
     private Source source;
@@ -48,19 +54,29 @@ public final class SourceSheet extends VBox {
         head.getStyleClass().add("title");
         fact("File", source.path());
         fact("Is", facts.form() + ", " + source.size() + ", " + depth(facts.depth()));
-        if (facts.isConverted()) {
+        List<Meaning> meanings = new ArrayList<>();
+        meanings.add(
+                new Meaning(
+                        "as the file says: " + facts.colours(), r -> r.ofSpace(Optional.empty())));
+        meanings.add(
+                new Meaning(
+                        "left as they are in the file",
+                        r -> r.ofSpace(Optional.empty()).withDelivered(true)));
+        for (ColourSpace space : ColourSpace.values()) {
+            meanings.add(
+                    new Meaning("taken as " + space.title(), r -> r.ofSpace(Optional.of(space))));
+        }
+        if (source.kind().isFile()) {
             choice(
                     "Colours",
                     "source-colours",
-                    List.of(false, true),
-                    d ->
-                            d
-                                    ? "left as they are in the file"
-                                    : facts.colours() + ", brought to the sequence's",
-                    source.reading().delivered(),
-                    d -> read(changed, r -> r.withDelivered(d)));
-        } else {
-            fact("Colours", facts.colours());
+                    meanings,
+                    Meaning::words,
+                    meanings.stream()
+                            .filter(m -> m.read().apply(source.reading()).equals(source.reading()))
+                            .findFirst()
+                            .orElse(meanings.getFirst()),
+                    m -> read(changed, m.read()));
         }
         if (facts.layers().size() > 1) {
             choice(

@@ -3,12 +3,13 @@ package ivrik.app.shell;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Sheets;
+import ivrik.app.sheet.WorkSheet;
 import ivrik.core.IvrikException;
 import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Batch;
@@ -31,7 +32,6 @@ final class ClipsWork {
     private final View view;
     private final Sheets sheets;
     private final Supplier<Chooser> chooser;
-    private volatile boolean busy;
 
     ClipsWork(Session session, View view, Sheets sheets, Supplier<Chooser> chooser) {
         this.session = session;
@@ -42,10 +42,6 @@ final class ClipsWork {
 
     /** Asks which clips, and where and in which form they go. */
     void ask() {
-        if (busy) {
-            view.notice.set("Other clips are being made already");
-            return;
-        }
         Look look = session.state().look().orElseThrow();
         List<Path> clips = chooser.get().footage();
         if (clips.isEmpty()) {
@@ -74,34 +70,49 @@ final class ClipsWork {
     }
 
     private void make(List<Path> clips, Path out, Look look) {
-        busy = true;
+        WorkSheet sheet = new WorkSheet(look.shownName() + ", done to clips", sheets);
+        sheet.show(sheets);
         Thread.ofVirtual()
                 .start(
                         () -> {
                             try {
-                                List<Item> items = Batch.items(clips, out.toString());
                                 List<Report> reports =
                                         Batch.run(
-                                                items,
+                                                Batch.items(clips, out.toString()),
                                                 List.of(),
                                                 false,
-                                                new Making(look),
-                                                Cancel.NEVER);
-                                Platform.runLater(() -> tell(reports));
-                            } catch (IvrikException e) {
+                                                new Making(look, sheet),
+                                                sheet::isStopped);
+                                end(sheet, () -> tell(reports));
+                            } catch (CancelledException e) {
                                 Platform.runLater(
-                                        () -> sheets.tell("Nothing was made", e.oneLine()));
-                            } finally {
-                                busy = false;
+                                        () ->
+                                                view.notice.set(
+                                                        "Stopped: clips that are made stay; asked"
+                                                                + " again, it goes on"));
+                            } catch (IvrikException e) {
+                                end(sheet, () -> sheets.tell("Nothing was made", e.oneLine()));
                             }
                         });
     }
 
+    private void end(WorkSheet sheet, Runnable then) {
+        Platform.runLater(
+                () -> {
+                    if (sheets.holds(sheet)) {
+                        sheets.away();
+                    }
+                    then.run();
+                });
+    }
+
     private final class Making implements Batch.Maker {
         private final Look look;
+        private final WorkSheet sheet;
 
-        Making(Look look) {
+        Making(Look look, WorkSheet sheet) {
             this.look = look;
+            this.sheet = sheet;
         }
 
         private Project project(Item item) {
@@ -115,17 +126,20 @@ final class ClipsWork {
 
         @Override
         public List<String> make(Item item) {
-            Platform.runLater(() -> view.notice.set("Clip " + item.words()));
+            Export.Order order = Export.Order.of(project(item), item.out(), Forms.of(item.out()));
+            double frames = order.range().length();
             return Export.run(
-                    Export.Order.of(project(item), item.out(), Forms.of(item.out())),
+                    order,
                     Workers.shared(),
-                    done -> {},
-                    Cancel.NEVER);
+                    done ->
+                            sheet.progress(
+                                    (item.number() - 1 + done / frames) / item.all(),
+                                    "Clip " + item.words()),
+                    sheet::isStopped);
         }
     }
 
     private void tell(List<Report> reports) {
-        view.notice.set("");
         long made = Batch.count(reports, Outcome.DONE);
         long left = Batch.count(reports, Outcome.LEFT);
         StringBuilder text = new StringBuilder();

@@ -2,6 +2,7 @@ package ivrik.app.shell;
 
 import ivrik.app.session.Follow;
 import ivrik.app.session.LaneEdits;
+import ivrik.app.session.LookCopy;
 import ivrik.app.session.Models;
 import ivrik.app.session.Steps;
 import ivrik.app.session.TakeEdits;
@@ -12,6 +13,7 @@ import ivrik.app.session.View.Surround;
 import ivrik.app.sheet.Command;
 import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
+import ivrik.core.look.LookParts.Part;
 import ivrik.core.look.Step;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
@@ -189,6 +191,13 @@ final class Commands extends CommandMenu {
         add("New title", key(KeyCode.T, CTRL), () -> work.newTitle(view.frame.get()));
         add("New solid", null, work::newSolid);
         add("New span over all", key(KeyCode.N, SHIFT), work::newSpan, this::any);
+        add("New span over this shot", null, work::newSpanOverShot, this::any);
+        LookCopy look = window.works().copy();
+        add("Copy the look", null, look::copy, this::any);
+        add("Paste the look", null, look::paste, look::canPaste);
+        for (Part part : Part.values()) {
+            add("Paste of the look: " + part.title(), null, () -> look.paste(part), look::canPaste);
+        }
         add("Show the layer", key(KeyCode.Q), () -> face(Face.LAYER), this::any);
         add("Match a lens...", null, () -> window.sheetWork().lens(), this::any);
         add("Sequence...", null, () -> window.sheetWork().sequence(), this::any);

@@ -5,6 +5,7 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
 import ivrik.core.project.Arrange;
+import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
@@ -58,7 +59,19 @@ final class LayerWork {
 
     /** A span over all, as long as what is played. */
     void newSpan() {
-        session.edit("New span", p -> Arrange.spanned(p, p.played()));
+        span(session.project().played());
+    }
+
+    /** A span over all, as long as the shot that is shown. */
+    void newSpanOverShot() {
+        session.state()
+                .layer()
+                .flatMap(l -> l.clipAt(view.frame.get()))
+                .ifPresent(shot -> span(new FrameRange(shot.start(), shot.end() - 1)));
+    }
+
+    private void span(FrameRange range) {
+        session.edit("New span", p -> Arrange.spanned(p, range));
         session.selectLayer(session.project().layers().getLast().id());
         view.face.set(Face.TREATMENT);
     }

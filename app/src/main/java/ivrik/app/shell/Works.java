@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import ivrik.app.session.Balance;
 import ivrik.app.session.Casts;
 import ivrik.app.session.Laying;
+import ivrik.app.session.LookCopy;
 import ivrik.app.session.OwnLooks;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
@@ -22,7 +23,8 @@ record Works(
         PackWork packages,
         ClipsWork clips,
         Casts casts,
-        Balance balance) {
+        Balance balance,
+        LookCopy copy) {
     /** How large a shot is measured for its cast, in pixels. */
     private static final int CAST_WIDTH = 320;
 
@@ -50,6 +52,7 @@ record Works(
                 new ClipsWork(session, view, sheets, chooser),
                 new Casts(
                         session, view, plan -> pictures.service().small(plan, CAST_WIDTH).pixels()),
-                new Balance(session, view, pictures::sourceColour));
+                new Balance(session, view, pictures::sourceColour),
+                new LookCopy(session, view));
     }
 }

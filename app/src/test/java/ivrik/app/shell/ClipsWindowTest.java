@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.picture.Frame;
 import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Grain;
 import ivrik.media.decode.Footage;
+
+import javafx.scene.input.KeyCode;
 
 import org.junit.jupiter.api.Test;
 
@@ -17,7 +20,7 @@ import java.util.List;
 class ClipsWindowTest extends OneFrame {
     private void make() {
         Driver.run(() -> d.window.works().clips().ask());
-        Driver.until("it is told", () -> d.window.sheets().isShowing());
+        Driver.until("it is told", () -> d.look("#choice-0") != null);
     }
 
     private static Frame read(Path file) {
@@ -53,5 +56,20 @@ class ClipsWindowTest extends OneFrame {
         make();
         assertThat(d.words()).contains("Each clip needs a name of its own");
         assertThat(folder.resolve("same.png")).doesNotExist();
+    }
+
+    /** A clip that would take minutes; Escape stops it, and nothing is left under its name. */
+    @Test
+    void itCanBeStopped() {
+        add(new Grain());
+        Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
+        d.files.footage = List.of(tram);
+        d.files.project = folder.resolve("{name}-grain.mkv");
+        Driver.run(() -> d.window.works().clips().ask());
+        Driver.until("it is under way", () -> d.text("#work-word").startsWith("Clip 1 of 1"));
+        d.key(KeyCode.ESCAPE);
+        Driver.until("it says so", () -> d.window.view().notice.get().startsWith("Stopped"));
+        assertThat(d.window.sheets().isShowing()).isFalse();
+        assertThat(folder.resolve("tram-grain.mkv")).doesNotExist();
     }
 }

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.pane.PicturePane;
 import ivrik.app.picture.PictureService;
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
+import ivrik.core.project.Source;
 import ivrik.core.treatment.Exposure;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
@@ -28,6 +30,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What the window does with treatments of whole pictures, steps that keep their identity, and faults. */
 class FoundationsTest extends InAWindow {
@@ -166,7 +169,17 @@ class FoundationsTest extends InAWindow {
                 () ->
                         Driver.on(() -> d.window.session().project().sources().getFirst().rate())
                                 .equals(Rational.of(30)));
+        Driver.run(() -> ((ChoiceBox<?>) d.look("#source-colours")).getSelectionModel().select(3));
+        Driver.until(
+                "it is taken as Display P3",
+                () ->
+                        Driver.on(() -> d.window.session().project().sources().getFirst())
+                                .reading()
+                                .equals(
+                                        Source.Reading.USUAL.ofSpace(
+                                                Optional.of(ColourSpace.DISPLAY_P3))));
         d.click("#source-done");
+        d.key(KeyCode.CONTROL, KeyCode.Z);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(d.window.session().project().sources().getFirst().rate())
                 .isNotEqualTo(Rational.of(30));

@@ -3,12 +3,15 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.session.View.Face;
+import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Place.Fit;
+import ivrik.core.look.Section;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
+import ivrik.core.project.FrameRange;
 import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
@@ -104,6 +107,25 @@ class LayersTest {
         d.type(number);
         d.key(KeyCode.ENTER);
         d.settle();
+    }
+
+    @Test
+    void aLookIsPutOnASpanOverAShotAsAWholeOrInPart() {
+        bringIn("two.png", 0.6f);
+        d.go(100);
+        Driver.run(() -> d.window.session().editLook("x", l -> BuiltInLooks.named("film")));
+        command("Copy the look");
+        command("New span over this shot");
+        Layer span = layer(1);
+        assertThat(span.range()).isEqualTo(new FrameRange(96, 191));
+        assertThat(span.clips().getFirst().isSpan()).isTrue();
+        command("Paste the look");
+        assertThat(layer(1).look()).isEqualTo(BuiltInLooks.named("film"));
+        Driver.run(() -> d.window.session().undo());
+        command("Paste of the look: What is done to the whole picture");
+        assertThat(layer(1).look().steps(Section.FINISH))
+                .isEqualTo(BuiltInLooks.named("film").steps(Section.FINISH));
+        assertThat(layer(1).look().dials()).isEmpty();
     }
 
     @Test

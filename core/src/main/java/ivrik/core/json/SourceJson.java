@@ -2,6 +2,7 @@ package ivrik.core.json;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
@@ -40,6 +41,7 @@ final class SourceJson {
             ObjectNode reading = node.putObject("reading");
             source.reading().track().ifPresent(track -> reading.put("track", track));
             source.reading().layer().ifPresent(layer -> reading.put("layer", layer));
+            source.reading().space().ifPresent(s -> reading.put("colour", s.id()));
             reading.put("counted", source.reading().counted())
                     .put("delivered", source.reading().delivered());
         }
@@ -101,6 +103,9 @@ final class SourceJson {
                         : Optional.empty(),
                 fields.has("layer") ? Optional.of(fields.text("layer")) : Optional.empty(),
                 fields.flag("counted", false),
-                fields.flag("delivered", false));
+                fields.flag("delivered", false),
+                fields.has("colour")
+                        ? Optional.of(fields.named("colour", ColourSpace.SRGB, ColourSpace::named))
+                        : Optional.empty());
     }
 }

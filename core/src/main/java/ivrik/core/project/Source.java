@@ -2,6 +2,7 @@ package ivrik.core.project;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 import ivrik.core.separation.Ink;
@@ -109,29 +110,33 @@ public record Source(
      * @param track number of the sound track in the file, empty for its main one
      * @param layer of a picture with several, empty for its main one
      * @param counted whether frames are found by counting, because their times cannot be believed
-     * @param delivered whether values stay as they are in the file, though its tags say that they are
-     *     of other primaries or another transfer function than the sequence
+     * @param delivered whether values stay as they are in the file, though they may be of other primaries or
+     *     another transfer function than the sequence
+     * @param space what the numbers of its colours mean, whatever its tags say; empty to believe those
      */
+    @RecordBuilder
     public record Reading(
-            Optional<Integer> track, Optional<String> layer, boolean counted, boolean delivered) {
+            Optional<Integer> track,
+            Optional<String> layer,
+            boolean counted,
+            boolean delivered,
+            Optional<ColourSpace> space)
+            implements SourceReadingBuilder.With {
         /** As most are. */
         public static final Reading USUAL =
-                new Reading(Optional.empty(), Optional.empty(), false, false);
+                new Reading(Optional.empty(), Optional.empty(), false, false, Optional.empty());
 
         public Reading withTrack(int t) {
-            return new Reading(Optional.of(t), layer, counted, delivered);
+            return withTrack(Optional.of(t));
         }
 
         public Reading withLayer(String l) {
-            return new Reading(track, Optional.of(l), counted, delivered);
+            return withLayer(Optional.of(l));
         }
 
-        public Reading withCounted(boolean c) {
-            return new Reading(track, layer, c, delivered);
-        }
-
-        public Reading withDelivered(boolean d) {
-            return new Reading(track, layer, counted, d);
+        /** Of the colours of a space; of what the tags say if that is empty. */
+        public Reading ofSpace(Optional<ColourSpace> s) {
+            return withDelivered(false).withSpace(s);
         }
     }
 }

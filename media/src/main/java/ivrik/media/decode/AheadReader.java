@@ -10,6 +10,7 @@ import ivrik.core.threads.Workers;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -27,7 +28,7 @@ final class AheadReader implements AutoCloseable {
     private static final int KEPT = AHEAD + 2;
 
     private final Footage footage;
-    private final boolean delivered;
+    private final Optional<Colours> colours;
     private final Workers workers;
     private final Store store;
     private final ExecutorService decoder =
@@ -40,12 +41,12 @@ final class AheadReader implements AutoCloseable {
     private record Key(long n, Size shown, ColourSpace space) {}
 
     /**
-     * @param delivered whether its own colours are left as they are
+     * @param colours what the numbers of its pictures are taken to mean; empty to leave them as they are
      * @param store whose budget counts what is held
      */
-    AheadReader(Footage footage, boolean delivered, Workers workers, Store store) {
+    AheadReader(Footage footage, Optional<Colours> colours, Workers workers, Store store) {
         this.footage = footage;
-        this.delivered = delivered;
+        this.colours = colours;
         this.workers = workers;
         this.store = store;
     }
@@ -106,11 +107,12 @@ final class AheadReader implements AutoCloseable {
             return;
         }
         try {
-            Frame frame =
-                    delivered
-                            ? footage.delivered(key.n(), shown)
-                            : footage.frame(key.n(), shown, key.space(), workers);
-            complete(future, frame);
+            Frame delivered = footage.delivered(key.n(), shown);
+            complete(
+                    future,
+                    colours.flatMap(c -> c.to(key.space()))
+                            .map(c -> c.apply(delivered, workers))
+                            .orElse(delivered));
         } catch (Throwable t) {
             future.completeExceptionally(t);
         }

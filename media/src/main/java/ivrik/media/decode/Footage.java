@@ -16,6 +16,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 
 /** An open piece of footage of any kind. */
 public sealed interface Footage extends AutoCloseable {
@@ -64,6 +65,13 @@ public sealed interface Footage extends AutoCloseable {
     /** What the numbers of its pictures mean. */
     default Colours colours() {
         return Colours.USUAL;
+    }
+
+    /** What they are taken to mean; empty where they are left as they are. */
+    default Optional<Colours> colours(Reading reading) {
+        return reading.delivered()
+                ? Optional.empty()
+                : Optional.of(reading.space().map(Colours::of).orElseGet(this::colours));
     }
 
     /** Frame {@code n} in its own colours; what has no size of its own is drawn {@code shown} large. */

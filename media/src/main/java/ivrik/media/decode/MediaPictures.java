@@ -111,12 +111,9 @@ public final class MediaPictures implements Pictures, AutoCloseable {
         if (known != null) {
             open.remove(key).reader.close();
         }
+        Footage footage = Footage.open(path, key.reading(), workers);
         AheadReader reader =
-                new AheadReader(
-                        Footage.open(path, key.reading(), workers),
-                        key.reading().delivered(),
-                        workers,
-                        store);
+                new AheadReader(footage, footage.colours(key.reading()), workers, store);
         open.put(key, new Open(path, stamp, reader));
         return reader;
     }

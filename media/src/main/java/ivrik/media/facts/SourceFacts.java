@@ -1,6 +1,5 @@
 package ivrik.media.facts;
 
-import ivrik.core.colour.ColourSpace;
 import ivrik.core.project.Source;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
@@ -14,13 +13,11 @@ import java.util.Locale;
  * What a source's file is, in words, and what can be chosen of it.
  *
  * @param colours what its tags say of them
- * @param isConverted whether that is not what the numbers of a usual sequence mean
  */
 public record SourceFacts(
         String form,
         String depth,
         String colours,
-        boolean isConverted,
         List<String> layers,
         List<SoundTracks.Track> tracks,
         List<String> remarks) {
@@ -34,7 +31,6 @@ public record SourceFacts(
                     footage.form(),
                     footage.depth().name().toLowerCase(Locale.ROOT),
                     footage.colours().word(),
-                    footage.colours().to(ColourSpace.SRGB).isPresent(),
                     footage.layers(),
                     SoundTracks.of(file),
                     footage.remarks(file));

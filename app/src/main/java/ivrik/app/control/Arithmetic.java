@@ -2,13 +2,16 @@ package ivrik.app.control;
 
 import java.util.OptionalDouble;
 
-/** Sums as they are typed into a number: {@code 412+3}, {@code -2*(1.5+3)/4}. */
+/**
+ * Sums as they are typed into a number: {@code 412+3}, {@code -2*(1.5+3)/4}, {@code 1/3}, {@code 2,5}. A unit behind
+ * them is passed over.
+ */
 final class Arithmetic {
     private final String text;
     private int at;
 
     private Arithmetic(String text) {
-        this.text = text.replace(',', '.').replaceAll("\\s", "");
+        this.text = text.replace(',', '.').replaceAll("\\s", "").replaceAll("[\\p{L}%°]+$", "");
     }
 
     /** The value, or nothing if it is no sum. */

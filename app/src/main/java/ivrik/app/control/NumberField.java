@@ -1,5 +1,7 @@
 package ivrik.app.control;
 
+import javafx.animation.PauseTransition;
+import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -9,15 +11,17 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
+import javafx.util.Duration;
 
 import java.util.Locale;
 
 /**
- * A number to drag, type (sums too), step with the arrow keys, and reset with a double click. It
- * shows what it is given and tells what it is asked to become.
+ * A number to drag, step with the arrow keys, and type (sums too) after Enter or a double press; typed as nothing it
+ * goes to its default. It shows what it is given and tells what it is asked to become.
  */
 public final class NumberField extends StackPane {
     private static final double DRAG_PIXELS_PER_STEP = 4;
+    private static final Duration SAID = Duration.seconds(3);
 
     private final Spec spec;
     private final Label label = new Label();
@@ -73,16 +77,20 @@ public final class NumberField extends StackPane {
                 new Tooltip(
                         help
                                 + "\n"
-                                + "Drag, type (sums too), arrow keys; double-click for the default"
-                                + " ("
+                                + "Drag, arrow keys; Enter or a double press to type, sums too,"
+                                + " nothing for "
                                 + text(spec.rest())
-                                + ")"));
+                                + "; "
+                                + range()));
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
         addEventHandler(KeyEvent.KEY_PRESSED, this::keyPressed);
-        addEventHandler(KeyEvent.KEY_TYPED, this::typed);
-        editor.setOnAction(e -> commit());
+        editor.setOnAction(
+                e -> {
+                    commit();
+                    requestFocus();
+                });
         editor.focusedProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -152,7 +160,7 @@ public final class NumberField extends StackPane {
                 && e.getClickCount() % 2 == 0
                 && !dragging
                 && !editor.isVisible()) {
-            listener.set(spec.rest());
+            edit();
         }
     }
 
@@ -160,6 +168,7 @@ public final class NumberField extends StackPane {
         if (editor.isVisible()) {
             if (e.getCode() == KeyCode.ESCAPE) {
                 stopEditing();
+                requestFocus();
                 e.consume();
             }
             return;
@@ -170,42 +179,57 @@ public final class NumberField extends StackPane {
             listener.set(clamp(value + direction * size * spec.step()));
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER) {
-            edit(text(value).replace(spec.unit(), "").strip());
-            editor.selectAll();
+            edit();
             e.consume();
         }
     }
 
-    private void typed(KeyEvent e) {
-        String c = e.getCharacter();
-        if (!editor.isVisible()
-                && c.length() == 1
-                && "0123456789.-+(".contains(c)
-                && !e.isShortcutDown()) {
-            edit(c);
-            editor.end();
-            e.consume();
-        }
-    }
-
-    private void edit(String text) {
-        editor.setText(text);
+    private void edit() {
+        editor.setText(text(value).replace(spec.unit(), "").strip());
         editor.setVisible(true);
         editor.setManaged(true);
         label.setVisible(false);
         editor.requestFocus();
+        editor.selectAll();
     }
 
     private void commit() {
-        var typed = Arithmetic.of(editor.getText());
+        String text = editor.getText();
         stopEditing();
-        typed.ifPresent(v -> listener.set(clamp(v)));
+        if (text.isBlank()) {
+            listener.set(spec.rest());
+            return;
+        }
+        Arithmetic.of(text)
+                .ifPresentOrElse(
+                        v -> {
+                            listener.set(clamp(v));
+                            if (clamp(v) != v) {
+                                say(range());
+                            }
+                        },
+                        () -> say("no number: " + text.strip()));
+    }
+
+    private String range() {
+        return "from " + text(spec.min()) + " to " + text(spec.max());
+    }
+
+    /** Says something beside it for a while. */
+    private void say(String words) {
+        Tooltip said = new Tooltip(words);
+        Point2D at = localToScreen(0, getHeight() + 4);
+        if (at != null) {
+            said.show(this, at.getX(), at.getY());
+            PauseTransition shown = new PauseTransition(SAID);
+            shown.setOnFinished(e -> said.hide());
+            shown.play();
+        }
     }
 
     private void stopEditing() {
         editor.setVisible(false);
         editor.setManaged(false);
         label.setVisible(true);
-        requestFocus();
     }
 }

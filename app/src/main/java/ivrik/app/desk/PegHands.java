@@ -175,19 +175,56 @@ public final class PegHands {
                         put(layer, lane, value.with(new Peg(frame, value.at(frame), Ease.LINEAR))));
     }
 
-    /** A peg at the present frame of the lane being worked on: set if there is none, else removed. */
+    /**
+     * A peg at the present frame of the lane being worked on, and of those that move with it: set if there is none,
+     * else removed.
+     */
     public void toggleHere() {
         if (rows().count() == 0) {
             return;
         }
         int lane = row();
         long frame = view.frame.get();
-        if (value(lane).pegAt(frame).isEmpty()) {
-            add(lane, frame);
-        } else {
-            pickOnly(lane, frame);
+        boolean set = value(lane).pegAt(frame).isEmpty();
+        List<Integer> lanes = moving(lane);
+        picked.clear();
+        lanes.stream()
+                .filter(l -> set || value(l).pegAt(frame).isPresent())
+                .forEach(l -> pick(l, frame));
+        if (!set) {
             delete();
+            return;
         }
+        TraceRows before = rows();
+        session.editLayer(
+                "Peg " + title(lane) + " at " + frame,
+                layer -> {
+                    Layer pegged = layer;
+                    for (int each : lanes) {
+                        Value value = before.value(each);
+                        pegged =
+                                put(
+                                        pegged,
+                                        each,
+                                        value.pegAt(frame).isPresent()
+                                                ? value
+                                                : value.with(
+                                                        new Peg(
+                                                                frame,
+                                                                value.at(frame),
+                                                                Ease.LINEAR)));
+                    }
+                    return pegged;
+                });
+    }
+
+    /** The rows of the lanes that move when one is moved by hand. */
+    private List<Integer> moving(int lane) {
+        State state = session.state();
+        boolean moves = rows().count() > 1 && LaneEdits.hasShift(state);
+        return moves
+                ? view.follow.get().moving(state.look().orElseThrow(), state.stepId(), lane)
+                : List.of(lane);
     }
 
     /** Deletes the picked pegs; the last one leaves its value behind. */

@@ -5,6 +5,7 @@ import ivrik.core.look.Step;
 
 import javafx.geometry.Point2D;
 
+import java.util.List;
 import java.util.stream.IntStream;
 
 /** How the other lanes follow one that is shifted. A held lane stays where it is. */
@@ -31,31 +32,41 @@ public enum Follow {
         return title;
     }
 
+    /** The lanes that move when one does, itself first. */
+    public List<Integer> moving(Look look, String step, int lane) {
+        if (look.step(step).filter(Step::isWhole).isPresent()) {
+            return List.of(lane);
+        }
+        int opposite = opposite(look, lane);
+        return IntStream.concat(
+                        IntStream.of(lane),
+                        IntStream.range(0, look.lanes().size())
+                                .filter(i -> i != lane && !look.lanes().get(i).hold())
+                                .filter(
+                                        i ->
+                                                this == TOGETHER
+                                                        || this == AGAINST
+                                                        || this == OPPOSED && i == opposite))
+                .boxed()
+                .toList();
+    }
+
     /** One lane shifted to a place as seen at a frame, and the others after it. */
     public Look moved(Look look, String step, int lane, long frame, Point2D to) {
         Point2D by = to.subtract(LaneEdits.shift(look, step, lane, frame));
         Look moved = put(look, step, lane, frame, to);
-        if (look.step(step).filter(Step::isWhole).isPresent()) {
-            return moved;
-        }
-        int opposite = opposite(look, lane);
-        for (int i = 0; i < look.lanes().size(); i++) {
-            if (i == lane || look.lanes().get(i).hold()) {
-                continue;
-            }
-            if (this == TOGETHER) {
-                moved = put(moved, step, i, frame, LaneEdits.shift(look, step, i, frame).add(by));
-            } else if (this == AGAINST) {
-                moved =
-                        put(
-                                moved,
-                                step,
-                                i,
-                                frame,
-                                LaneEdits.shift(look, step, i, frame).subtract(by));
-            } else if (this == OPPOSED && i == opposite) {
-                Point2D middle = third(look, step, lane, i, frame);
-                moved = put(moved, step, i, frame, middle.multiply(2).subtract(to));
+        for (int i : moving(look, step, lane)) {
+            if (i != lane) {
+                Point2D now = LaneEdits.shift(look, step, i, frame);
+                Point2D then =
+                        switch (this) {
+                            case ALONE -> now;
+                            case TOGETHER -> now.add(by);
+                            case AGAINST -> now.subtract(by);
+                            case OPPOSED ->
+                                    third(look, step, lane, i, frame).multiply(2).subtract(to);
+                        };
+                moved = put(moved, step, i, frame, then);
             }
         }
         return moved;

@@ -1,6 +1,8 @@
 package ivrik.app.shell;
 
 import ivrik.app.session.Session;
+import ivrik.app.sheet.Sheets;
+import ivrik.app.sheet.Sheets.Choice;
 import ivrik.core.IvrikException;
 import ivrik.core.project.Arrange;
 import ivrik.core.project.Project;
@@ -13,51 +15,76 @@ import javafx.application.Platform;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
-import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 
 /** Files coming into the project; looked into off the interface thread. */
 final class Importer {
     private final Session session;
-    private final BiConsumer<String, String> tell;
+    private final Sheets sheets;
     private final Consumer<String> remark;
     private final Executor reader =
             Executors.newSingleThreadExecutor(
                     Thread.ofPlatform().name("ivrik-import").daemon().factory());
 
     /**
-     * @param tell a title and a text for what could not be brought in
+     * @param sheets tell what could not be brought in, and ask where a file may be read in two ways
      * @param remark what is not as one would expect of what was
      */
-    Importer(Session session, BiConsumer<String, String> tell, Consumer<String> remark) {
+    Importer(Session session, Sheets sheets, Consumer<String> remark) {
         this.session = session;
-        this.tell = tell;
+        this.sheets = sheets;
         this.remark = remark;
     }
 
     /**
-     * Brings files in, in their order.
+     * Brings files in, in their order. A single still beside which others are numbered may be meant as one of a
+     * sequence: that is asked.
      *
      * @param then run when all of them are in, or said not to be
      */
     void bringIn(List<Path> files, Runnable then) {
         reader.execute(
                 () -> {
-                    for (Path file : files) {
-                        look(
-                                NumberedSequence.isPattern(file)
-                                        ? file
-                                        : NumberedSequence.around(file).orElse(file),
-                                "",
-                                source ->
-                                        session.edit(
-                                                "Bring in " + source.name(),
-                                                p -> Arrange.putOn(p, named(p, source))));
+                    Optional<Path> sequence =
+                            files.size() == 1 && !NumberedSequence.isPattern(files.getFirst())
+                                    ? NumberedSequence.around(files.getFirst())
+                                    : Optional.empty();
+                    if (sequence.isPresent()) {
+                        long count = NumberedSequence.files(sequence.get()).size();
+                        Platform.runLater(() -> ask(files.getFirst(), sequence.get(), count, then));
+                    } else {
+                        readAll(files, then);
                     }
-                    Platform.runLater(then);
                 });
+    }
+
+    private void ask(Path still, Path sequence, long count, Runnable then) {
+        sheets.ask(
+                still.getFileName() + " is one of " + count + " numbered pictures",
+                "Are they the frames of a sequence?",
+                List.of(
+                        new Choice("A sequence of " + count, () -> bring(sequence, then)),
+                        new Choice("Only this still", () -> bring(still, then))));
+    }
+
+    private void bring(Path file, Runnable then) {
+        reader.execute(() -> readAll(List.of(file), then));
+    }
+
+    private void readAll(List<Path> files, Runnable then) {
+        for (Path file : files) {
+            look(
+                    file,
+                    "",
+                    source ->
+                            session.edit(
+                                    "Bring in " + source.name(),
+                                    p -> Arrange.putOn(p, named(p, source))));
+        }
+        Platform.runLater(then);
     }
 
     /** Another file for a source; everything built on it stays. */
@@ -118,7 +145,7 @@ final class Importer {
     }
 
     private void failed(Path file, IvrikException e) {
-        Platform.runLater(() -> tell.accept("Could not read " + file.getFileName(), e.oneLine()));
+        Platform.runLater(() -> sheets.tell("Could not read " + file.getFileName(), e.oneLine()));
     }
 
     private void look(Path file, String id, Consumer<Source> then) {
@@ -134,7 +161,7 @@ final class Importer {
                     });
         } catch (IvrikException e) {
             Platform.runLater(
-                    () -> tell.accept("Could not bring in " + file.getFileName(), e.oneLine()));
+                    () -> sheets.tell("Could not bring in " + file.getFileName(), e.oneLine()));
         }
     }
 

@@ -10,9 +10,6 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
-import java.util.EnumSet;
-import java.util.Set;
-
 /**
  * Keys that the menus cannot carry: arrows nudge and Space plays whatever has the focus except text,
  * Enter presses the focused button, and W and H act while they are down. Text being typed is kept from
@@ -21,16 +18,6 @@ import java.util.Set;
 final class Keys {
     private static final double LARGE = 10;
     private static final double FINE = 0.1;
-    private static final Set<KeyCode> NUMERIC =
-            EnumSet.of(
-                    KeyCode.PERIOD,
-                    KeyCode.DECIMAL,
-                    KeyCode.MINUS,
-                    KeyCode.SUBTRACT,
-                    KeyCode.PLUS,
-                    KeyCode.ADD,
-                    KeyCode.EQUALS);
-
     private final MainWindow window;
     private final Scene scene;
 
@@ -53,17 +40,11 @@ final class Keys {
             }
             return;
         }
-        boolean taken = isTyping() || beginsNumber(e);
+        boolean taken = isTyping();
         boolean ends = e.getCode() == KeyCode.ESCAPE || e.getCode() == KeyCode.ENTER;
         if (taken && !ends && !e.isShortcutDown() && !e.isMetaDown()) {
             e.consume();
         }
-    }
-
-    /** Whether a number has the focus and this key is the first of what is typed into it. */
-    private boolean beginsNumber(KeyEvent e) {
-        return scene.getFocusOwner() instanceof NumberField
-                && (e.getCode().isDigitKey() || NUMERIC.contains(e.getCode()));
     }
 
     private boolean isTyping() {

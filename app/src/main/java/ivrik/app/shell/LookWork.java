@@ -77,6 +77,7 @@ final class LookWork {
                                     .withTitle(look.title())
                                     .withNote(look.note())
                                     .withTags(look.tags()));
+            laying.safe();
         }
         view.notice.set(look.shownName() + " is among your looks now");
     }

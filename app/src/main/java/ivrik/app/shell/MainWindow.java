@@ -77,10 +77,10 @@ public final class MainWindow {
         chooser = new DialogChooser(stage);
         remembered = new Remembered(dataFolder);
         document = new Document(session, dataFolder, Platform::runLater, view.notice::set);
-        importer = new Importer(session, this::tell, view.notice::set);
         BorderPane content = new BorderPane();
         sheets = new Sheets(content);
         sheets.getStyleClass().add("window");
+        importer = new Importer(session, sheets, view.notice::set);
         time = new TimeView(session, view, palette);
         Handles handles = new Handles(session, view);
         paneA = new PicturePane(session, view, palette, handles);

@@ -102,7 +102,7 @@ final class TrayWork implements Tray.Actions {
 
     @Override
     public void use(Look look) {
-        laying.lay(look, Laying.How.INSTEAD);
+        laying.lay(look, laying.gently());
     }
 
     @Override

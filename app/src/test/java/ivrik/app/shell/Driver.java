@@ -152,6 +152,7 @@ final class Driver implements AutoCloseable {
                         switch (c) {
                             case '.' -> KeyCode.PERIOD;
                             case '-' -> KeyCode.MINUS;
+                            case ',' -> KeyCode.COMMA;
                             case ' ' -> KeyCode.SPACE;
                             default -> KeyCode.getKeyCode(String.valueOf(Character.toUpperCase(c)));
                         });
@@ -296,6 +297,7 @@ final class Driver implements AutoCloseable {
     /** Sets a number by its field. */
     void number(String field, String to) {
         run(() -> find(field).requestFocus());
+        key(KeyCode.ENTER);
         type(to);
         key(KeyCode.ENTER);
         settle();

@@ -123,6 +123,7 @@ class FoundationsTest extends InAWindow {
         bringIn(picture("grey.png", 0.5));
         add(new Grain());
         d.click("#seed");
+        d.key(KeyCode.ENTER);
         d.type("12345678901");
         d.key(KeyCode.ENTER);
         assertThat(look().steps().getLast().amounts(0).seed()).isEqualTo(12345678901L);
@@ -199,6 +200,7 @@ class FoundationsTest extends InAWindow {
         bringIn(picture("grey.png", 0.25));
         Driver.run(() -> d.window.sheetWork().memory());
         d.click("#memory-mb");
+        d.key(KeyCode.ENTER);
         d.type("64");
         d.key(KeyCode.ENTER);
         d.click("#memory-done");

@@ -141,17 +141,13 @@ class HandlesWindowTest extends OneFrame {
             set(1, lane, "k0", 0);
             set(1, lane, "k1", 0);
         }
-        d.click("#lens-apart");
-        d.type("0.8");
-        d.key(KeyCode.ENTER);
+        d.number("#lens-apart", "0.8");
         assertThat(amounts(1, 0).value("k1").rest()).isCloseTo(0.8, within(1e-9));
         assertThat(amounts(1, 1).value("k1").rest()).isZero();
         assertThat(amounts(1, 2).value("k1").rest()).isCloseTo(-0.8, within(1e-9));
         set(1, 0, "k0", 0.4);
         set(1, 2, "k0", -0.4);
-        Driver.run(() -> d.look("#lens-apart").requestFocus());
-        d.type("0.6");
-        d.key(KeyCode.ENTER);
+        d.number("#lens-apart", "0.6");
         assertThat(amounts(1, 0).value("k1").rest())
                 .as("the same lens")
                 .isCloseTo(0.4, within(1e-9));
@@ -161,9 +157,7 @@ class HandlesWindowTest extends OneFrame {
     @Test
     void aKernelIsTypedIntoItsGrid() {
         add(new KernelFilter());
-        d.click("#weight-c22");
-        d.type("3");
-        d.key(KeyCode.ENTER);
+        d.number("#weight-c22", "3");
         assertThat(amounts(1, 0).value("c22").rest()).isEqualTo(3);
         assertThat(amounts(1, 1).value("c22").rest()).isEqualTo(1);
     }

@@ -96,7 +96,11 @@ class HandlingTest {
         for (int n = 1; n <= 5; n++) {
             still("walk-000" + n + ".png", n / 10f);
         }
-        bringIn(folder.resolve("walk-0003.png"));
+        Driver.run(() -> d.window.take(List.of(folder.resolve("walk-0003.png"))));
+        Driver.until("it asks", () -> d.look("#choice-0") != null);
+        assertThat(d.words()).anyMatch(w -> w.contains("walk-0003.png is one of 5"));
+        d.click("#choice-0");
+        Driver.until("it is in", () -> !project().sources().isEmpty());
         Source source = Driver.on(() -> project().sources().getFirst());
         assertThat(source.kind()).isEqualTo(Source.Kind.SEQUENCE);
         assertThat(source.frames()).isEqualTo(5);
@@ -201,9 +205,7 @@ class HandlingTest {
     void jitterCanBeGivenToAllLanesAtOnceEachItsOwnWay() {
         bringIn(still("a.png", 0.3f));
         d.click("#jitter-all");
-        d.click("#jitter-amount");
-        d.type("5");
-        d.key(KeyCode.ENTER);
+        d.number("#jitter-amount", "5");
         var lanes = d.lanes();
         assertThat(lanes).allMatch(a -> a.jitter().amount().rest() == 5);
         assertThat(Driver.on(() -> d.window.session().undoName())).contains("Jitter amount");

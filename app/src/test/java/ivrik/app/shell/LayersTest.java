@@ -104,6 +104,7 @@ class LayersTest {
 
     private void type(String id, String number) {
         Driver.run(() -> d.look(id).requestFocus());
+        d.key(KeyCode.ENTER);
         d.type(number);
         d.key(KeyCode.ENTER);
         d.settle();

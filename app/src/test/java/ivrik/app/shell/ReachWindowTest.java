@@ -88,9 +88,7 @@ class ReachWindowTest extends OneFrame {
         assertThat(Driver.on(() -> d.window.view().face.get())).isEqualTo(Face.REACH);
         d.click("#reach-tones");
         assertThat(look().reach().tones().on()).isTrue();
-        d.click("#reach-low");
-        d.type("75");
-        d.key(KeyCode.ENTER);
+        d.number("#reach-low", "75");
         assertThat(look().reach().tones().low().rest()).isEqualTo(75);
         d.click("#see-reach_over");
         d.settle();

@@ -131,6 +131,7 @@ class SeparationTest {
         d.key(KeyCode.N);
         separate(Separations.named("cmyk"));
         Driver.run(() -> d.look("#black-generation").requestFocus());
+        d.key(KeyCode.ENTER);
         d.type("40");
         d.key(KeyCode.ENTER);
         assertThat(look().separation()).isEqualTo("cmyk:0.4");
@@ -182,6 +183,7 @@ class SeparationTest {
         fire("#rejoin-way", "Screen");
         fire("#green-blend", "Multiply");
         Driver.run(() -> d.look("#blue-strength").requestFocus());
+        d.key(KeyCode.ENTER);
         d.type("50");
         d.key(KeyCode.ENTER);
         Driver.run(() -> ((ButtonBase) d.look("#up-2")).fire());

@@ -98,9 +98,7 @@ class StoryTest {
         d.key(KeyCode.SHIFT, KeyCode.LEFT);
         assertThat(amounts(d, 0).value("x").at(6)).isEqualTo(0.9);
         assertThat(amounts(d, 0).value("x").at(3)).isEqualTo(5.9);
-        d.click("#jitter-amount");
-        d.type("2*3");
-        d.key(KeyCode.ENTER);
+        d.number("#jitter-amount", "2*3");
         assertThat(amounts(d, 0).jitter().amount().rest()).isEqualTo(6);
     }
 

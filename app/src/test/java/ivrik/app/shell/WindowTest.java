@@ -137,6 +137,7 @@ class WindowTest {
         d.settle();
         NumberField y = (NumberField) d.find("#green-y");
         d.click(y);
+        d.key(KeyCode.ENTER);
         d.type("4.5+3");
         d.key(KeyCode.ENTER);
         assertThat(Driver.on(y::value)).isEqualTo(7.5);
@@ -149,6 +150,8 @@ class WindowTest {
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(Driver.on(y::value)).isEqualTo(-1.5);
         d.click(y, 0.5, 0.5, 2, MouseButton.PRIMARY);
+        d.key(KeyCode.BACK_SPACE);
+        d.key(KeyCode.ENTER);
         assertThat(Driver.on(y::value)).isZero();
     }
 
@@ -217,6 +220,8 @@ class WindowTest {
                                 .fire());
         assertThat(look().rejoin().id()).isEqualTo("screen");
         d.key(KeyCode.Z);
+        Driver.run(
+                () -> d.window.session().editLook("Rest", l -> BuiltInLooks.named("in-register")));
         Driver.run(() -> d.look("#look-rgb-split").requestFocus());
         d.key(KeyCode.ENTER);
         assertThat(look().name()).isEqualTo("rgb-split");
@@ -228,6 +233,7 @@ class WindowTest {
         assertThat(d.text("#register"))
                 .isEqualTo("in register, off by 0"); // the title is not there yet
         Driver.run(dial::requestFocus);
+        d.key(KeyCode.ENTER);
         d.type("6");
         d.key(KeyCode.ENTER);
         assertThat(look().dial("red-x").value().rest()).isEqualTo(6);

@@ -1,0 +1,155 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.session.Follow;
+import ivrik.app.session.View;
+import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Window;
+
+import org.junit.jupiter.api.Test;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Files, looks, pegs and numbers do what the hand means, and take no work away. */
+class NoSurpriseTest extends InAWindow {
+    private Path still(String name, float value) {
+        return Driver.still(folder, name, value);
+    }
+
+    private Project project() {
+        return d.window.session().project();
+    }
+
+    private double x(int lane) {
+        return d.lanes().get(lane).value("x").at(d.window.view().frame.get());
+    }
+
+    @Test
+    void oneOfNumberedStillsMayBeMeantAlone() {
+        still("pic1.png", 0.1f);
+        Path second = still("pic2.png", 0.2f);
+        Driver.run(() -> d.window.take(List.of(second)));
+        Driver.until("it asks", () -> d.look("#choice-1") != null);
+        d.click("#choice-1");
+        Driver.until("it is in", () -> !project().sources().isEmpty());
+        Source source = Driver.on(() -> project().sources().getFirst());
+        assertThat(source.kind()).isEqualTo(Source.Kind.STILL);
+        assertThat(source.path()).isEqualTo(second.toString());
+    }
+
+    @Test
+    void stillsThatAreChosenTogetherAreThoseInTheOrderGiven() {
+        List<Path> chosen = new ArrayList<>();
+        for (int n : new int[] {4, 1, 3, 2, 5}) {
+            chosen.add(still("pic" + n + ".png", n / 10f));
+        }
+        Driver.run(() -> d.window.take(chosen));
+        Driver.until("they are in", () -> project().sources().size() == 5);
+        assertThat(d.look("#choice-0")).as("nothing is asked").isNull();
+        assertThat(project().sources())
+                .extracting(Source::path)
+                .containsExactlyElementsOf(chosen.stream().map(Path::toString).toList());
+        assertThat(project().layers().getFirst().clips())
+                .extracting(c -> c.source() + " at " + c.start())
+                .containsExactly(
+                        "pic4 at 0", "pic1 at 96", "pic3 at 192", "pic2 at 288", "pic5 at 384");
+    }
+
+    @Test
+    void aLookFromTheTrayTakesNoWorkAway() {
+        d.bringIn(still("a.png", 0.3f));
+        lay("tape");
+        lay("film");
+        assertThat(looks()).as("nothing was done to the first").containsExactly("film");
+        Driver.run(() -> d.window.session().undo());
+        Driver.run(() -> d.window.session().undo());
+        d.key(KeyCode.RIGHT);
+        lay("tape");
+        assertThat(looks()).containsExactly("in-register", "tape");
+        assertThat(d.window.view().notice.get()).contains("lies over");
+        assertThat(d.window.view().face.get()).isEqualTo(View.Face.LOOK);
+        Driver.run(() -> d.window.session().undo());
+        assertThat(looks()).containsExactly("in-register");
+        assertThat(x(0)).isEqualTo(1);
+    }
+
+    private void lay(String look) {
+        Driver.run(() -> d.find("#look-" + look).requestFocus());
+        d.key(KeyCode.ENTER);
+        d.settle();
+    }
+
+    private List<String> looks() {
+        return Driver.on(
+                () ->
+                        project().layers().getFirst().looks().stream()
+                                .map(l -> l.look().name())
+                                .toList());
+    }
+
+    @Test
+    void aPegStandsInAllLanesThatMoveTogether() {
+        d.bringIn(still("a.png", 0.3f));
+        Driver.run(() -> d.window.view().follow.set(Follow.OPPOSED));
+        d.key(KeyCode.P);
+        assertThat(pegs()).containsExactly(1, 0, 1);
+        Driver.run(() -> d.window.view().frame.set(40));
+        d.key(KeyCode.SHIFT, KeyCode.RIGHT);
+        assertThat(pegs()).containsExactly(2, 0, 2);
+        assertThat(List.of(x(0), x(2))).containsExactly(10.0, -10.0);
+        d.key(KeyCode.P);
+        assertThat(pegs()).containsExactly(1, 0, 1);
+        Driver.run(() -> d.window.session().undo());
+        assertThat(pegs()).as("one step").containsExactly(2, 0, 2);
+    }
+
+    private List<Integer> pegs() {
+        return d.lanes().stream().map(a -> a.value("x").pegs().size()).toList();
+    }
+
+    @Test
+    void aNumberTakesDigitsOnlyWhenItIsBeingEdited() {
+        d.bringIn(still("a.png", 0.3f));
+        Driver.run(() -> d.find("#red-x").requestFocus());
+        d.key(KeyCode.DIGIT3);
+        assertThat(d.window.session().state().lane()).isEqualTo(2);
+        assertThat(x(0)).isZero();
+        Driver.run(() -> d.find("#red-x").requestFocus());
+        d.key(KeyCode.ENTER);
+        d.type("12,5 px");
+        d.key(KeyCode.ENTER);
+        assertThat(x(0)).isEqualTo(12.5);
+        d.key(KeyCode.DIGIT2);
+        assertThat(d.window.session().state().lane()).isEqualTo(1);
+        d.number("#red-x", "99999");
+        assertThat(x(0)).isEqualTo(20000);
+        assertThat(said()).containsExactly("from -20000.0 to +20000.0");
+        d.click(d.find("#red-x"), 0.5, 0.5, 2, MouseButton.PRIMARY);
+        d.key(KeyCode.BACK_SPACE);
+        d.key(KeyCode.ENTER);
+        assertThat(x(0)).as("nothing is the default").isZero();
+        Driver.run(() -> d.find("#red-x").requestFocus());
+        d.key(KeyCode.ENTER);
+        d.type("7");
+        d.key(KeyCode.TAB);
+        assertThat(x(0)).isEqualTo(7);
+        assertThat(Driver.on(() -> d.find("#red-x").isFocused())).isFalse();
+    }
+
+    private static List<String> said() {
+        return Driver.on(
+                () ->
+                        Window.getWindows().stream()
+                                .filter(Tooltip.class::isInstance)
+                                .map(w -> ((Tooltip) w).getText())
+                                .toList());
+    }
+}

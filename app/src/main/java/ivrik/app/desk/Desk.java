@@ -41,6 +41,7 @@ public final class Desk extends SplitPane {
                         new PegStrip(session, view, time.pegs()),
                         new TraceChoice(session, view));
         getItems().addAll(matrix, right);
+        view.deskHeight.bind(heightProperty());
         SplitPane.setResizableWithParent(matrix, false);
         session.stateProperty().addListener((o, a, b) -> showClock());
         view.frame.addListener((o, a, b) -> showClock());

@@ -67,10 +67,11 @@ public final class Matrix extends BorderPane {
             List<LaneState> lanes,
             List<String> feeds,
             String rejoin,
-            double text) {
+            double text,
+            double high) {
         record Column(String id, Section section, boolean on) {}
 
-        static Made of(State state, Look look, double text) {
+        static Made of(State state, Look look, double text, double high) {
             return new Made(
                     look.model().title(),
                     look.model().lanes(),
@@ -83,7 +84,8 @@ public final class Matrix extends BorderPane {
                             .map(source -> source.map(Source::name).orElse(""))
                             .toList(),
                     look.rejoin().id(),
-                    text);
+                    text,
+                    high);
         }
     }
 
@@ -104,6 +106,7 @@ public final class Matrix extends BorderPane {
         setBottom(new LayerStrip(session, view));
         session.stateProperty().addListener((o, a, b) -> show());
         view.textScale.addListener((o, a, b) -> show());
+        view.deskHeight.addListener((o, a, b) -> show());
         view.face.addListener((o, a, b) -> mark());
         view.frame.addListener((o, a, b) -> showStrengths());
         show();
@@ -112,7 +115,10 @@ public final class Matrix extends BorderPane {
     /** Makes rows and columns anew where there are others now, and shows what is selected. */
     private void show() {
         State state = session.state();
-        Made needed = state.look().map(l -> Made.of(state, l, view.textScale.get())).orElse(null);
+        Made needed =
+                state.look()
+                        .map(l -> Made.of(state, l, view.textScale.get(), high(l)))
+                        .orElse(null);
         if (needed == null || !needed.equals(made)) {
             made = needed;
             make(state);
@@ -179,12 +185,9 @@ public final class Matrix extends BorderPane {
         if (over > 0 && number >= 0) {
             double left = number * wide(Metrics.COLUMN);
             double from = columns.getHvalue() * over;
-            double to =
-                    Math.clamp(
-                            from,
-                            Math.max(0, left + wide(Metrics.COLUMN) - seen),
-                            Math.max(0, left));
-            columns.setHvalue(to / over);
+            double least = Math.max(0, left + wide(Metrics.COLUMN) - seen);
+            // of a column that is wider than what is seen, its beginning
+            columns.setHvalue(Math.min(left, Math.max(from, least)) / over);
         }
     }
 
@@ -227,7 +230,7 @@ public final class Matrix extends BorderPane {
         rejoin.setId("head-rejoin");
         rejoin.setOnMouseClicked(e -> face(Face.REJOIN));
         end.add(rejoin, 1, 0);
-        double high = Metrics.lane(kinds.size());
+        double high = high(look);
         for (int lane = 0; lane < kinds.size(); lane++) {
             LaneHead head = new LaneHead(session, look, lane, kinds.get(lane));
             size(head, wide(Metrics.NAME_COLUMN), high);
@@ -249,6 +252,11 @@ public final class Matrix extends BorderPane {
         columns.setPrefHeight(Metrics.HEAD + kinds.size() * high + Metrics.SCROLL);
     }
 
+    /** How high a row is. */
+    private double high(Look look) {
+        return Metrics.lane(look.lanes().size(), view.deskHeight.get());
+    }
+
     /** The columns of what is done to the whole picture: one cell over all lanes in each. */
     private void wholes(Look look, Section section, GridPane into) {
         int column = 0;
@@ -256,7 +264,7 @@ public final class Matrix extends BorderPane {
             into.add(columnHead(look, step), column, 0);
             Cell cell = cell(look, step, 0, LaneEdits.PICTURE);
             int count = look.lanes().size();
-            size(cell, wide(Metrics.COLUMN), count * Metrics.lane(count));
+            size(cell, wide(Metrics.COLUMN), count * high(look));
             into.add(cell, column, 1);
             column++;
         }
@@ -370,7 +378,7 @@ public final class Matrix extends BorderPane {
                     session.selectLane(lane);
                     face(Face.REJOIN);
                 });
-        size(box, wide(Metrics.COLUMN), Metrics.lane(look.lanes().size()));
+        size(box, wide(Metrics.COLUMN), high(look));
         return box;
     }
 

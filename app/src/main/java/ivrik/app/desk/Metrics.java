@@ -7,8 +7,14 @@ final class Metrics {
     /** Rows lower than this have smaller drawings. */
     static final double LOW = 56;
 
-    private static final double LANE = 62;
-    private static final double LANE_OF_MANY = 46;
+    /** How high the row of a lane is at least, and at most. */
+    private static final double LEAST_LANE = 46;
+
+    private static final double MOST_LANE = 92;
+
+    /** Below the rows: layers in time, and the line of transport. */
+    private static final double BELOW = 75 + 28;
+
     static final double NAME_COLUMN = 136;
     static final double COLUMN = 92;
     static final double PLUS = 30;
@@ -18,8 +24,9 @@ final class Metrics {
 
     private Metrics() {}
 
-    /** How high the row of one of so many lanes is. */
-    static double lane(int lanes) {
-        return lanes > 3 ? LANE_OF_MANY : LANE;
+    /** How high the row of one of so many lanes is in a desk of a height: what time leaves free is theirs. */
+    static double lane(int lanes, double desk) {
+        double free = Math.floor((desk - HEAD - SCROLL - BELOW) / Math.max(1, lanes));
+        return Math.clamp(free, LEAST_LANE, MOST_LANE);
     }
 }

@@ -17,7 +17,7 @@ final class Ribbon {
     private enum Room {
         FEW(38, 18, 4, 8),
         SOME(30, 15, 2, 4),
-        MANY(28, 12, 1, 3);
+        MANY(25, 12, 1, 3);
 
         private final double lowest;
         private final double bar;

@@ -74,7 +74,7 @@ final class TraceRows {
     }
 
     double height() {
-        return Metrics.lane(lanes);
+        return Metrics.lane(lanes, view.deskHeight.get());
     }
 
     double top(int row) {

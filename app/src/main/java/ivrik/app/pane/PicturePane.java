@@ -160,7 +160,7 @@ public final class PicturePane extends Drawing {
             drawSplit(g, p, m, w, h);
         }
         if (image != null) {
-            drawMarks(g, p, m, w, h);
+            drawMarks(g, p, m, width, height);
         }
         if (hasHandles() && image != null) {
             handles.draw(g, p, m);
@@ -202,11 +202,22 @@ public final class PicturePane extends Drawing {
         g.setLineDashes();
     }
 
-    private void drawMarks(GraphicsContext g, Palette p, Mapping m, double w, double h) {
-        double out = MARK * 1.6 + 2;
-        for (double x : new double[] {m.left() - out, m.left() + w + out}) {
-            for (double y : new double[] {m.top() + MARK * 1.5, m.top() + h - MARK * 1.5}) {
-                Marks.register(g, p, Math.rint(x) + 0.5, Math.rint(y) + 0.5, MARK * 0.62, apart);
+    /** In the corners of the pane, where the picture leaves them free. */
+    private void drawMarks(GraphicsContext g, Palette p, Mapping m, double width, double height) {
+        double in = MARK * 2.5;
+        for (double x : new double[] {in, width - in}) {
+            for (double y : new double[] {in, height - in}) {
+                Point2D there = m.toPicture(x, y);
+                double room = in / m.zoom();
+                boolean free =
+                        there.getX() < -room
+                                || there.getY() < -room
+                                || there.getX() > sequence().width() + room
+                                || there.getY() > sequence().height() + room;
+                if (free) {
+                    Marks.register(
+                            g, p, Math.rint(x) + 0.5, Math.rint(y) + 0.5, MARK * 0.62, apart);
+                }
             }
         }
     }

@@ -32,7 +32,7 @@ public record Preferences(
         double timeShare,
         long memoryMb) {
     public static final Preferences FIRST =
-            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.582, 0.4, 0);
+            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.653, 0.4, 0);
     private static final Logger LOG = LoggerFactory.getLogger(Preferences.class);
     private static final int RECENT = 8;
     private static final JsonMapper MAPPER =

@@ -153,6 +153,9 @@ public final class View {
     /** How the other lanes follow one that is shifted by hand. */
     public final ObjectProperty<Follow> follow = new SimpleObjectProperty<>(Follow.ALONE);
 
+    /** How high the desk is, in pixels. */
+    public final DoubleProperty deskHeight = new SimpleDoubleProperty();
+
     /** Which numbers are traced and pegged in the rows. */
     public final ObjectProperty<Traced> traced =
             new SimpleObjectProperty<>(new Traced.OfTreatment("x"));

@@ -11,7 +11,7 @@ import javafx.geometry.Point2D;
  * @param zoom screen pixels to a pixel of the sequence
  */
 public record Mapping(Size sequence, double left, double top, double zoom) {
-    private static final double MARGIN = 26;
+    private static final double MARGIN = 6;
 
     /**
      * @param zoom 0 to fit

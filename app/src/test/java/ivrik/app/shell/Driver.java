@@ -294,6 +294,12 @@ final class Driver implements AutoCloseable {
                 .orElseThrow();
     }
 
+    /** Another size for the window; on the interface thread itself. */
+    void resize(double width, double height) {
+        stage.setWidth(width);
+        stage.setHeight(height);
+    }
+
     /** Sets a number by its field. */
     void number(String field, String to) {
         run(() -> find(field).requestFocus());

@@ -2,14 +2,23 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.app.desk.Desk;
+import ivrik.app.pane.PicturePane;
 import ivrik.app.session.Follow;
 import ivrik.app.session.View;
+import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
+import ivrik.core.separation.Separation;
+import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Gain;
 
+import javafx.scene.control.SplitPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.Region;
 import javafx.stage.Window;
 
 import org.junit.jupiter.api.Test;
@@ -17,6 +26,8 @@ import org.junit.jupiter.api.Test;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.stream.Stream;
 
 /** Files, looks, pegs and numbers do what the hand means, and take no work away. */
 class NoSurpriseTest extends InAWindow {
@@ -79,6 +90,76 @@ class NoSurpriseTest extends InAWindow {
         Driver.run(() -> d.window.session().undo());
         assertThat(looks()).containsExactly("in-register");
         assertThat(x(0)).isEqualTo(1);
+    }
+
+    /** From a small window with large text to a large one, with two to four lanes and up to twelve columns. */
+    @Test
+    void noSizeOfTheWindowIsAFault() {
+        List<Throwable> faults = new CopyOnWriteArrayList<>();
+        Driver.run(
+                () ->
+                        Thread.currentThread()
+                                .setUncaughtExceptionHandler(
+                                        (t, e) ->
+                                                Stream.of(e)
+                                                        .filter(NoSurpriseTest::isOurs)
+                                                        .forEach(faults::add)));
+        d.bringIn(still("a.png", 0.3f));
+        for (String model : List.of("rgb", "cmyk")) {
+            Driver.run(
+                    () ->
+                            d.window
+                                    .session()
+                                    .editLook("Columns", l -> columns(Separations.named(model))));
+            for (double text : new double[] {1, 1.5}) {
+                for (int[] size : new int[][] {{1000, 640}, {1280, 800}}) {
+                    Driver.run(() -> d.window.view().textScale.set(text));
+                    Driver.run(() -> d.resize(size[0], size[1]));
+                    for (double share : new double[] {0.005, 0.3}) {
+                        Driver.run(() -> desk().setDividerPositions(share));
+                        for (String step : List.of("gain-11", "gain-0", "gain-6")) {
+                            Driver.run(() -> d.window.session().selectCell(step, 1));
+                            Driver.pulses(1);
+                        }
+                    }
+                }
+            }
+        }
+        assertThat(faults).isEmpty();
+    }
+
+    /** Not the platform's, whose pictures without a display are of one size. */
+    private static boolean isOurs(Throwable fault) {
+        return Stream.of(fault.getStackTrace())
+                .anyMatch(e -> e.getClassName().startsWith("ivrik."));
+    }
+
+    private Desk desk() {
+        return (Desk) d.look("Desk");
+    }
+
+    private static Look columns(Separation model) {
+        Look look = Look.atRest("columns", model);
+        for (int i = 0; i < 12; i++) {
+            look = look.withStepAdded(Step.atRest("gain-" + i, new Gain(), model.lanes().size()));
+        }
+        return look;
+    }
+
+    @Test
+    void thePictureIsLargeAndTheRowsTakeWhatTimeLeaves() {
+        d.bringIn(Driver.still(folder, "wide.png", 0.5));
+        Driver.run(() -> d.resize(1280, 800));
+        d.settle();
+        PicturePane pane = (PicturePane) d.find("PicturePane");
+        double wide = Driver.on(() -> pane.zoom() * project().sequence().size().width());
+        double high = Driver.on(() -> pane.zoom() * project().sequence().size().height());
+        assertThat(Math.max(wide, high * 16 / 9)).isGreaterThanOrEqualTo(760);
+        double row = Driver.on(() -> ((Region) d.look(".lane-head")).getHeight());
+        assertThat(row).isEqualTo(46);
+        Driver.run(() -> ((SplitPane) desk().getParent().getParent()).setDividerPositions(0.4));
+        d.settle();
+        assertThat(Driver.on(() -> ((Region) d.look(".lane-head")).getHeight())).isGreaterThan(70);
     }
 
     private void lay(String look) {

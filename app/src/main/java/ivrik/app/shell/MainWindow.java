@@ -66,6 +66,7 @@ public final class MainWindow {
     private final Welcome welcome;
     private final ScopePanel scopes;
     private final Works works;
+    private final Exporting exporting;
     private final Arrivals arrivals;
     private final List<Command> commands;
     private final Watch watch;
@@ -116,6 +117,7 @@ public final class MainWindow {
                         () -> chooser,
                         this::open);
         steps.measureBy(works.casts()::takeOut);
+        exporting = new Exporting(session, document, sheets, () -> chooser);
         arrivals = new Arrivals(this::open, works.looks(), works.packages(), importer);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
@@ -424,7 +426,7 @@ public final class MainWindow {
             return;
         }
         view.playing.set(false);
-        new Exporting(session, document, sheets, () -> chooser).show();
+        exporting.show();
     }
 
     void quit() {

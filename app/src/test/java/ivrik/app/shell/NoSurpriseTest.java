@@ -13,8 +13,12 @@ import ivrik.core.project.Source;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Gain;
+import ivrik.media.encode.Form;
+import ivrik.media.encode.Forms;
 
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.SplitPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -160,6 +164,36 @@ class NoSurpriseTest extends InAWindow {
         Driver.run(() -> ((SplitPane) desk().getParent().getParent()).setDividerPositions(0.4));
         d.settle();
         assertThat(Driver.on(() -> ((Region) d.look(".lane-head")).getHeight())).isGreaterThan(70);
+    }
+
+    @Test
+    void formAndEndingAgreeAndChoicesAreKept() {
+        d.bringIn(still("a.png", 0.3f));
+        Driver.run(() -> d.window.export());
+        Driver.run(() -> target().setText(folder.resolve("job1.png").toString()));
+        assertThat(form()).isEqualTo(Forms.PNG);
+        Driver.run(() -> ((ChoiceBox<?>) d.find("#export-form")).getSelectionModel().select(3));
+        assertThat(form()).isEqualTo(Forms.FFV1);
+        assertThat(d.text("#export-target")).endsWith("job1.mkv");
+        Driver.run(() -> ((TextField) d.find("#export-to")).setText("2"));
+        d.click("#export-start");
+        Driver.until("it is done", () -> d.text("#export-word").startsWith("Done"));
+        d.key(KeyCode.ESCAPE);
+        Driver.run(() -> d.window.export());
+        assertThat(form()).isEqualTo(Forms.FFV1);
+        assertThat(d.text("#export-to")).isEqualTo("2");
+        assertThat(d.text("#export-target")).endsWith(".mkv");
+        d.click("#export-for-sticker");
+        assertThat(form()).isEqualTo(Forms.WEBP);
+        assertThat(d.text("#export-target")).endsWith(".webp");
+    }
+
+    private TextField target() {
+        return (TextField) d.find("#export-target");
+    }
+
+    private Form form() {
+        return (Form) Driver.on(() -> ((ChoiceBox<?>) d.look("#export-form")).getValue());
     }
 
     private void lay(String look) {

@@ -62,9 +62,13 @@ public final class OwnLooks {
         return all.get().stream().anyMatch(k -> k.look().name().equals(look.name()));
     }
 
-    /** Keeps one, in the place of that of its name. */
-    public void keep(Look look, Runnable then) {
-        change(() -> library.keep(look), then);
+    /**
+     * Keeps one, in the place of that of its name.
+     *
+     * @param picture makes the bytes of a small PNG of it, off the interface thread
+     */
+    public void keep(Look look, Supplier<byte[]> picture, Runnable then) {
+        change(() -> library.keep(look, picture.get()), then);
     }
 
     public void remove(Kept kept) {
@@ -89,10 +93,10 @@ public final class OwnLooks {
     }
 
     /** Writes a look to anywhere. */
-    public void write(Look look, Path file, Runnable then) {
+    public void write(Look look, Supplier<byte[]> picture, Path file, Runnable then) {
         work(
                 () -> {
-                    LookLibrary.write(look, file);
+                    LookLibrary.write(look, picture.get(), file);
                     return file;
                 },
                 written -> then.run());

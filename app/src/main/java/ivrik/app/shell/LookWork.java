@@ -1,7 +1,10 @@
 package ivrik.app.shell;
 
+import ivrik.app.picture.PictureService;
+import ivrik.app.picture.Shown;
 import ivrik.app.session.Laying;
 import ivrik.app.session.OwnLooks;
+import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.sheet.SaveLookSheet;
@@ -11,24 +14,36 @@ import ivrik.core.colour.ColourTable;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
+import ivrik.core.picture.Size;
+import ivrik.core.threads.Cancel;
 import ivrik.core.treatment.Trait;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.LookLibrary.Kept;
 import ivrik.media.grade.GradeFile;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 
+import javax.imageio.ImageIO;
+
 /** Looks kept, brought in, given away and thrown out by the user. */
 final class LookWork {
+    /** How wide the picture is that is kept with a look, in pixels. */
+    private static final int PICTURE_WIDTH = 192;
+
     private final Session session;
     private final View view;
     private final OwnLooks own;
     private final Laying laying;
     private final Sheets sheets;
     private final Supplier<Chooser> chooser;
+    private final PictureService service;
 
     LookWork(
             Session session,
@@ -36,13 +51,15 @@ final class LookWork {
             OwnLooks own,
             Laying laying,
             Sheets sheets,
-            Supplier<Chooser> chooser) {
+            Supplier<Chooser> chooser,
+            PictureService service) {
         this.session = session;
         this.view = view;
         this.own = own;
         this.laying = laying;
         this.sheets = sheets;
         this.chooser = chooser;
+        this.service = service;
     }
 
     /** Asks how the look on the desk is to be kept. */
@@ -55,16 +72,36 @@ final class LookWork {
                         new SaveLookSheet.Actions() {
                             @Override
                             public void keep(Look look) {
-                                own.keep(look, () -> kept(before, look));
+                                own.keep(look, now(), () -> kept(before, look));
                             }
 
                             @Override
                             public void write(Look look) {
-                                LookWork.this.write(look);
+                                LookWork.this.write(look, now());
                             }
                         },
                         sheets);
         sheets.show(sheet, sheet.first());
+    }
+
+    /** Makes a picture of the frame that is shown, as the bytes of a PNG. */
+    private Supplier<byte[]> now() {
+        Plans plans = session.plans();
+        long frame = view.frame.get();
+        return () -> {
+            Shown small = service.small(plans.of(frame, Cancel.NEVER), PICTURE_WIDTH);
+            Size size = small.size();
+            BufferedImage image =
+                    new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB_PRE);
+            image.setRGB(0, 0, size.width(), size.height(), small.pixels(), 0, size.width());
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            try {
+                ImageIO.write(image, "png", bytes);
+            } catch (IOException e) {
+                throw new UncheckedIOException("memory has no disk to fill", e);
+            }
+            return bytes.toByteArray();
+        };
     }
 
     /** The one on the desk, if it is still that, is called so too. */
@@ -83,7 +120,7 @@ final class LookWork {
     }
 
     /** Asks where to. */
-    void write(Look look) {
+    void write(Look look, Supplier<byte[]> picture) {
         Path chosen = chooser.get().lookToSave(look.name());
         if (chosen == null) {
             return;
@@ -99,7 +136,7 @@ final class LookWork {
                 chosen,
                 file,
                 sheets,
-                f -> own.write(look, f, () -> view.notice.set("Saved to " + f)));
+                f -> own.write(look, picture, f, () -> view.notice.set("Saved to " + f)));
     }
 
     /** Keeps what look files hold; what of one cannot be read is named. */
@@ -108,7 +145,13 @@ final class LookWork {
                 file ->
                         own.open(
                                 file,
-                                k -> bringIn(new Kept(k.file(), named(k.look()), k.problems()))));
+                                k ->
+                                        bringIn(
+                                                new Kept(
+                                                        k.file(),
+                                                        named(k.look()),
+                                                        k.problems(),
+                                                        k.picture()))));
     }
 
     /** Under a name of its own, where one that comes with Ivrik has that name. */
@@ -137,6 +180,7 @@ final class LookWork {
     private void keep(Kept opened) {
         own.keep(
                 opened.look(),
+                opened::picture,
                 () -> {
                     view.notice.set(
                             opened.look().shownName()

@@ -106,8 +106,8 @@ final class TrayWork implements Tray.Actions {
     }
 
     @Override
-    public void write(Look look) {
-        looks.write(look);
+    public void write(Kept kept) {
+        looks.write(kept.look(), kept::picture);
     }
 
     @Override

@@ -47,7 +47,7 @@ record Works(
                         fault -> sheets.tell("That did not work", fault.oneLine()));
         return new Works(
                 own,
-                new LookWork(session, view, own, laying, sheets, chooser),
+                new LookWork(session, view, own, laying, sheets, chooser, pictures.service()),
                 new PackWork(session, view, sheets, chooser, open),
                 new ClipsWork(session, view, sheets, chooser),
                 new Casts(

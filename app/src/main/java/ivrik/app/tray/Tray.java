@@ -20,6 +20,7 @@ import javafx.scene.image.Image;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
+import java.io.ByteArrayInputStream;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -69,7 +70,7 @@ public final class Tray extends ScrollPane {
         void use(Look look);
 
         /** Writes one of the user's own to a file. */
-        void write(Look look);
+        void write(Kept kept);
 
         /** Throws out one of the user's own. */
         void remove(Kept kept);
@@ -198,9 +199,9 @@ public final class Tray extends ScrollPane {
             for (Kept kept : own.get()) {
                 LookCard card = new LookCard(kept.look(), () -> actions.use(kept.look()));
                 card.offer(
-                        Controls.item("Save to a file...", () -> actions.write(kept.look())),
+                        Controls.item("Save to a file...", () -> actions.write(kept)),
                         Controls.item("Throw out...", () -> actions.remove(kept)));
-                card.show(lookPictures.get(kept.look().name()));
+                card.show(lookPictures.computeIfAbsent(kept.look().name(), name -> picture(kept)));
                 ownCards.put(kept.look().name(), card);
             }
             list.getChildren().add(heading("Your looks"));
@@ -211,6 +212,13 @@ public final class Tray extends ScrollPane {
         all.setOnAction(e -> actions.allLooks());
         list.getChildren().add(all);
         list.getChildren().addAll(looks.values());
+    }
+
+    /** The picture that it is kept with; null if it has none. */
+    private static Image picture(Kept kept) {
+        return kept.picture().length == 0
+                ? null
+                : new Image(new ByteArrayInputStream(kept.picture()));
     }
 
     private static Button wide(String id, String word) {

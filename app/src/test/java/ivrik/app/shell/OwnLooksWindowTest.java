@@ -12,6 +12,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 
 import org.junit.jupiter.api.Test;
@@ -36,6 +38,10 @@ class OwnLooksWindowTest extends OneFrame {
         openSheet(title);
         d.click("#save-keep");
         Driver.until("it is in the tray", () -> d.look("#look-" + title.toLowerCase()) != null);
+    }
+
+    private static Image picture(Node card) {
+        return ((ImageView) card.lookup(".image-view")).getImage();
     }
 
     private Node card(String name) {
@@ -81,8 +87,11 @@ class OwnLooksWindowTest extends OneFrame {
         keep("Amber");
         d.close();
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Driver.still(folder, "grey.png", 0.5));
         Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+        assertThat(Driver.on(() -> picture(card("amber")).getWidth()))
+                .as("as it was when it was kept, where there is no footage")
+                .isEqualTo(192);
+        d.bringIn(Driver.still(folder, "grey.png", 0.5));
         Driver.run(() -> card("amber").requestFocus());
         d.key(KeyCode.ENTER);
         d.settle();

@@ -21,6 +21,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
 
@@ -34,8 +35,15 @@ public final class LookJson {
 
     private LookJson() {}
 
-    /** What could be read of a look, and what could not. */
-    public record Reading(Look look, List<String> problems) {}
+    /**
+     * What could be read of a look, and what could not.
+     *
+     * @param picture what it made of some frame, as the bytes of a small PNG; none where it is kept without
+     */
+    public record Reading(Look look, List<String> problems, byte[] picture) {}
+
+    /** No picture. */
+    public static final byte[] NO_PICTURE = {};
 
     /** Whether a text says that it is a look, readable or not. */
     public static boolean isLook(String text) {
@@ -43,8 +51,18 @@ public final class LookJson {
     }
 
     public static String write(Look look) {
+        return write(look, NO_PICTURE);
+    }
+
+    /**
+     * @param picture the bytes of a small PNG, or none
+     */
+    public static String write(Look look, byte[] picture) {
         ObjectNode root = FileHeader.write(FORMAT);
         root.setAll(tree(look));
+        if (picture.length > 0) {
+            root.put("picture", Base64.getEncoder().encodeToString(picture));
+        }
         return Json.pretty(root);
     }
 
@@ -57,8 +75,18 @@ public final class LookJson {
         List<String> problems = new ArrayList<>();
         Fields fields = FileHeader.read(text, FORMAT, problems::add);
         Look look = read(fields);
+        byte[] picture = picture(fields);
         fields.finish();
-        return new Reading(look, List.copyOf(problems));
+        return new Reading(look, List.copyOf(problems), picture);
+    }
+
+    private static byte[] picture(Fields fields) {
+        try {
+            return Base64.getDecoder().decode(fields.text("picture", ""));
+        } catch (IllegalArgumentException e) {
+            fields.tell("its picture is no Base64, and was left out");
+            return NO_PICTURE;
+        }
     }
 
     /** A mark of all that a look says: others have others. */

@@ -40,8 +40,9 @@ public final class LookLibrary {
      * A look that is kept.
      *
      * @param problems what of its file could not be read, and is left out
+     * @param picture the bytes of a small PNG; none where it has none
      */
-    public record Kept(Path file, Look look, List<String> problems) {}
+    public record Kept(Path file, Look look, List<String> problems, byte[] picture) {}
 
     /**
      * All that is there, by their titles.
@@ -89,23 +90,23 @@ public final class LookLibrary {
      */
     public static Kept read(Path file) {
         LookJson.Reading reading = LookJson.read(ProjectFile.text(file));
-        return new Kept(file, reading.look(), reading.problems());
+        return new Kept(file, reading.look(), reading.problems(), reading.picture());
     }
 
     /** Writes a look anywhere, whole or not at all. */
-    public static void write(Look look, Path file) {
-        SafeFile.write(file, LookJson.write(look));
+    public static void write(Look look, byte[] picture, Path file) {
+        SafeFile.write(file, LookJson.write(look, picture));
     }
 
     /** Keeps a look under its name, in the place of what was kept under that. */
-    public Path keep(Look look) {
+    public Path keep(Look look, byte[] picture) {
         try {
             Files.createDirectories(folder);
         } catch (IOException e) {
             throw SafeFile.fault(folder, e);
         }
         Path file = place(look);
-        write(look, file);
+        write(look, picture, file);
         return file;
     }
 

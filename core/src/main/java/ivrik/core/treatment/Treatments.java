@@ -41,6 +41,7 @@ public final class Treatments {
                     new Highlights(),
                     new Threshold(),
                     new Posterise(),
+                    new Dither(),
                     new Grain(),
                     new AddedNoise(),
                     new Dropouts(),

@@ -18,6 +18,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Numbers worked out by hand. */
 class ToneTest {
@@ -106,6 +107,35 @@ class ToneTest {
         assertThat(of(new Posterise(), 0.4, "levels", 3)).isEqualTo(0.5);
         assertThat(of(new Posterise(), 0.2, "levels", 3)).isZero();
         assertThat(of(new Posterise(), 1.3, "levels", 3)).isEqualTo(1.5);
+    }
+
+    /** Of 8 by 8 dots the share that is raised is the share of the way to the next level. */
+    @ParameterizedTest
+    @CsvSource({"0.5, 2, 1, 32", "0.25, 2, 3, 16", "0.4, 6, 1, 0", "0.55, 5, 2, 13"})
+    void ditherMixesALevelOutOfDots(float value, double levels, double size, int raised) {
+        Map<String, Double> numbers = Map.of("amount", 100.0, "levels", levels, "size", size);
+        Settings settings = Treating.settings(new Dither(), numbers);
+        int side = (int) (8 * size);
+        Plane out = Treating.treated(new Dither(), Plane.flat(side, side, value), settings, 1);
+        double steps = levels - 1;
+        double below = Math.floor(value * steps + 1e-6) / steps;
+        int count = 0;
+        for (float v : out.data()) {
+            boolean up = Math.abs(v - below - 1 / steps) < 1e-6;
+            assertThat(up || Math.abs(v - below) < 1e-6).as("a level: %s", v).isTrue();
+            count += up ? 1 : 0;
+        }
+        assertThat(count).isEqualTo((int) (raised * size * size));
+    }
+
+    /** The matrix of 2 by 2, of which the others are made: 0 2, 3 1. */
+    @Test
+    void thePatternIsBayers() {
+        assertThat(Dither.threshold(0, 0)).isLessThan(Dither.threshold(1, 1));
+        assertThat(Dither.threshold(1, 1)).isLessThan(Dither.threshold(1, 0));
+        assertThat(Dither.threshold(1, 0)).isLessThan(Dither.threshold(0, 1));
+        assertThat(IntStream.range(0, 64).mapToObj(i -> Dither.threshold(i % 8, i / 8)).distinct())
+                .hasSize(64);
     }
 
     @Test

@@ -145,7 +145,8 @@ class TreatmentsTest {
         boolean tiled =
                 treatment instanceof Mask
                         || treatment instanceof Texture
-                        || treatment instanceof Halftone;
+                        || treatment instanceof Halftone
+                        || treatment instanceof Dither;
         if (!tiled) {
             assertThat(sum / all).isLessThan(hard ? 0.03 : 0.006);
             assertThat((double) far / all).isLessThan(hard ? 0.2 : 0.08);

@@ -298,6 +298,11 @@ final class TimePainter {
                 boolean on = layer.id().equals(selected);
                 g.setFill(p.colour(on ? "paper" : "line"));
                 outline(Math.rint(x), y, Math.rint(w), h);
+                if (view.pickedShots.get().contains(new View.Shot(layer.id(), clip.id()))) {
+                    g.setFill(p.colour("paper"));
+                    g.fillRect(Math.rint(x), y, Math.rint(w), 4);
+                    g.fillRect(Math.rint(x), y + h - 4, Math.rint(w), 4);
+                }
                 name(
                         clip.isSpan()
                                 ? layer.name()

@@ -24,8 +24,10 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Line;
 
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Time, beside the matrix and in its rows: a ruler to scrub, a trace per lane with pegs to add (double
@@ -97,6 +99,7 @@ public final class TimeView extends Drawing {
         }
         setOnScroll(this::scrolled);
         view.face.addListener((o, a, b) -> redraw());
+        view.pickedShots.addListener((o, a, b) -> redraw());
         view.traced.addListener(
                 (o, a, b) -> {
                     hands.pickNone();
@@ -179,7 +182,8 @@ public final class TimeView extends Drawing {
         return new TraceRows(session.state(), view, results);
     }
 
-    private double rowsBottom() {
+    /** How far down the rows of the lanes go, in pixels. */
+    public double rowsBottom() {
         return rows().bottom();
     }
 
@@ -267,6 +271,11 @@ public final class TimeView extends Drawing {
         if (body == null || e.getButton() != MouseButton.PRIMARY) {
             return;
         }
+        if (e.isShiftDown()) {
+            pick(new View.Shot(body.layer().id(), body.shot().id()));
+            return;
+        }
+        view.pickedShots.set(Set.of());
         boolean slips = e.isShortcutDown();
         Session.Gesture gesture = session.gesture(slips ? "Slip a shot" : "Move a shot");
         long playhead = view.frame.get();
@@ -285,6 +294,21 @@ public final class TimeView extends Drawing {
                                                 !move.isAltDown()));
                     }
                 };
+    }
+
+    /** Picks one shot more, or lets go of it. */
+    private void pick(View.Shot shot) {
+        Set<View.Shot> picked = new LinkedHashSet<>(view.pickedShots.get());
+        if (!picked.remove(shot)) {
+            picked.add(shot);
+        }
+        view.pickedShots.set(picked);
+        view.notice.set(
+                picked.isEmpty()
+                        ? ""
+                        : picked.size()
+                                + (picked.size() == 1 ? " shot" : " shots")
+                                + " picked: Layer, New span puts a look on just these");
     }
 
     /** What the pointer looks like where something can be held by its side. */

@@ -15,6 +15,7 @@ import javafx.beans.property.StringProperty;
 import javafx.geometry.Point2D;
 import javafx.geometry.Rectangle2D;
 
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
@@ -78,6 +79,9 @@ public final class View {
 
     /** A take by the ids of its layer and its own. */
     public record Kept(String layer, String take) {}
+
+    /** A shot by the ids of its layer and its own. */
+    public record Shot(String layer, String clip) {}
 
     /** What lies around the picture. */
     public enum Surround {
@@ -168,6 +172,9 @@ public final class View {
 
     /** How far above rest the value in the middle of a row lies. */
     public final DoubleProperty valueMiddle = new SimpleDoubleProperty();
+
+    /** Shots that are picked for what is done to several. */
+    public final ObjectProperty<Set<Shot>> pickedShots = new SimpleObjectProperty<>(Set.of());
 
     /** Something to tell in passing, such as why an edit shows nothing. */
     public final StringProperty notice = new SimpleStringProperty("");

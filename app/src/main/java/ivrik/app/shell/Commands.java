@@ -191,7 +191,7 @@ final class Commands extends CommandMenu {
         add("New title", key(KeyCode.T, CTRL), () -> work.newTitle(view.frame.get()));
         add("New solid", null, work::newSolid);
         add("New span over all", key(KeyCode.N, SHIFT), work::newSpan, this::any);
-        add("New span over this shot", null, work::newSpanOverShot, this::any);
+        add("New span over this shot, or those picked", null, work::newSpanOverShots, this::any);
         LookCopy look = window.works().copy();
         add("Copy the look", null, look::copy, this::any);
         add("Paste the look", null, look::paste, look::canPaste);

@@ -5,6 +5,7 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
 import ivrik.core.project.Arrange;
+import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
@@ -15,6 +16,9 @@ import ivrik.core.render.Planner;
 import ivrik.core.render.Trim;
 import ivrik.core.separation.Ink;
 import ivrik.core.treatment.ValidRegion;
+
+import java.util.List;
+import java.util.Set;
 
 /** New layers, and what concerns the sequence as a whole. */
 final class LayerWork {
@@ -59,19 +63,42 @@ final class LayerWork {
 
     /** A span over all, as long as what is played. */
     void newSpan() {
-        span(session.project().played());
+        span(List.of(session.project().played()));
     }
 
-    /** A span over all, as long as the shot that is shown. */
-    void newSpanOverShot() {
-        session.state()
-                .layer()
-                .flatMap(l -> l.clipAt(view.frame.get()))
-                .ifPresent(shot -> span(new FrameRange(shot.start(), shot.end() - 1)));
+    /** Spans over all, as long as the shots that are picked; of none, as the one that is shown. */
+    void newSpanOverShots() {
+        List<FrameRange> picked =
+                session.project().layers().stream()
+                        .flatMap(
+                                l ->
+                                        l.clips().stream()
+                                                .filter(
+                                                        c ->
+                                                                view.pickedShots
+                                                                        .get()
+                                                                        .contains(
+                                                                                new View.Shot(
+                                                                                        l.id(),
+                                                                                        c.id()))))
+                        .map(LayerWork::range)
+                        .toList();
+        List<FrameRange> shown =
+                session.state().layer().flatMap(l -> l.clipAt(view.frame.get())).stream()
+                        .map(LayerWork::range)
+                        .toList();
+        if (!picked.isEmpty() || !shown.isEmpty()) {
+            span(picked.isEmpty() ? shown : picked);
+            view.pickedShots.set(Set.of());
+        }
     }
 
-    private void span(FrameRange range) {
-        session.edit("New span", p -> Arrange.spanned(p, range));
+    private static FrameRange range(Clip shot) {
+        return new FrameRange(shot.start(), shot.end() - 1);
+    }
+
+    private void span(List<FrameRange> ranges) {
+        session.edit("New span", p -> Arrange.spanned(p, ranges));
         session.selectLayer(session.project().layers().getLast().id());
         view.face.set(Face.TREATMENT);
     }

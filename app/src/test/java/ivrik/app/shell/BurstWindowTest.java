@@ -134,7 +134,7 @@ class BurstWindowTest {
     }
 
     private void drag(double fromFrame, double toFrame) {
-        double high = (28 + 3 * 62 - 3) / d.window.time().getHeight();
+        double high = (d.window.time().rowsBottom() - 3) / d.window.time().getHeight();
         double from = at(fromFrame);
         double to = at(toFrame);
         double w = d.window.time().getWidth();

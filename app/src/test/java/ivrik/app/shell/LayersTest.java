@@ -116,7 +116,7 @@ class LayersTest {
         d.go(100);
         Driver.run(() -> d.window.session().editLook("x", l -> BuiltInLooks.named("film")));
         command("Copy the look");
-        command("New span over this shot");
+        command("New span over this shot, or those picked");
         Layer span = layer(1);
         assertThat(span.range()).isEqualTo(new FrameRange(96, 191));
         assertThat(span.clips().getFirst().isSpan()).isTrue();

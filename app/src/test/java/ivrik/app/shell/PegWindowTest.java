@@ -90,7 +90,8 @@ class PegWindowTest {
 
     /** A height in the row of a lane, from its middle. */
     private double high(int lane, double above) {
-        return (28 + lane * 62 + 31 - above) / d.window.time().getHeight();
+        double row = (d.window.time().rowsBottom() - 28) / 3;
+        return (28 + (lane + 0.5) * row - above) / d.window.time().getHeight();
     }
 
     /** A mouse with Shift held, which the robot of the Headless platform does not tell. */
@@ -105,12 +106,12 @@ class PegWindowTest {
 
     @Test
     void aBandPicksPegsOfSeveralLanesAndOneOfThemDragsAll() {
-        shifted(MouseEvent.MOUSE_PRESSED, across(15), high(0, 28));
-        shifted(MouseEvent.MOUSE_DRAGGED, across(45), high(2, -20));
-        shifted(MouseEvent.MOUSE_RELEASED, across(45), high(2, -20));
+        shifted(MouseEvent.MOUSE_PRESSED, across(15), high(0, 19));
+        shifted(MouseEvent.MOUSE_DRAGGED, across(45), high(2, -15));
+        shifted(MouseEvent.MOUSE_RELEASED, across(45), high(2, -15));
         double top = x(0).pegs().getLast().value();
         double range = top * 1.1;
-        d.drag(d.window.time(), across(40), high(0, top / range * 21), pixels(8), 0);
+        d.drag(d.window.time(), across(40), high(0, top / range * 13), pixels(8), 0);
         assertThat(frames(0)).containsExactly(10L, 28L, 48L);
         assertThat(frames(2)).containsExactly(10L, 28L, 48L);
         d.key(KeyCode.CONTROL, KeyCode.Z);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.session.View.Face;
 import ivrik.core.look.Slit;
+import ivrik.core.look.Step;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
@@ -13,6 +14,7 @@ import ivrik.core.project.Marker;
 import ivrik.core.project.Retiming;
 import ivrik.core.render.Plan;
 import ivrik.core.separation.Ink;
+import ivrik.core.treatment.GradientMap;
 
 import javafx.event.EventType;
 import javafx.scene.control.Button;
@@ -53,6 +55,47 @@ class ShotWindowTest {
 
     private List<Clip> shots() {
         return Driver.on(() -> d.window.session().project().layers().getFirst().clips());
+    }
+
+    @Test
+    void aLookIsPutOnTheShotsThatArePicked() {
+        d.go(20);
+        d.key(KeyCode.SLASH);
+        d.go(0);
+        pick(10);
+        pick(150);
+        pick(60);
+        pick(60);
+        assertThat(d.window.view().pickedShots.get()).hasSize(2);
+        Driver.run(() -> d.window.layerWork().newSpanOverShots());
+        d.settle();
+        List<Clip> spans =
+                Driver.on(() -> d.window.session().state().layer().orElseThrow().clips());
+        assertThat(spans)
+                .extracting(c -> c.isSpan() + " " + c.start() + " to " + (c.end() - 1))
+                .containsExactly("true 0 to 19", "true 96 to 191");
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "Tint",
+                                        l ->
+                                                l.withStepAdded(
+                                                        Step.shownOff(
+                                                                "tint", new GradientMap(), 3))));
+        d.go(10);
+        assertThat(d.text("#register")).startsWith("out of register");
+        d.go(60);
+        assertThat(d.text("#register")).startsWith("in register");
+    }
+
+    /** Shift and a press on the lowest ribbon at a frame. */
+    private void pick(long frame) {
+        double frames = (d.window.time().getWidth() - 24) / d.window.session().project().frames();
+        double x = 12 + (frame + 0.5) * frames;
+        double y = d.window.time().rowsBottom() + 8 + 20;
+        Mouse.fire(d.window.time(), MouseEvent.MOUSE_PRESSED, x, y, true, false);
     }
 
     @Test
@@ -105,7 +148,7 @@ class ShotWindowTest {
 
     private void dragCut(double from, double to) {
         double w = d.window.time().getWidth();
-        double high = (28 + 3 * 62 + 8 + 20) / d.window.time().getHeight();
+        double high = (d.window.time().rowsBottom() + 8 + 20) / d.window.time().getHeight();
         d.drag(d.window.time(), x(from), high, (x(to) - x(from)) * w, 0);
         d.settle();
     }
@@ -148,7 +191,7 @@ class ShotWindowTest {
     @Test
     void aShotIsDraggedPastAnotherAndASpanInTime() {
         double top = d.window.time().getHeight();
-        double ribbon = (28 + 3 * 62 + 8 + 20) / top;
+        double ribbon = (d.window.time().rowsBottom() + 8 + 20) / top;
         double frames = (d.window.time().getWidth() - 24) / 192;
         String first = shots().getFirst().id();
         d.drag(d.window.time(), across(48), ribbon, 96 * frames, 0);
@@ -260,7 +303,7 @@ class ShotWindowTest {
         long in = shots().getLast().in();
         assertThat(in).isEqualTo(8);
         double frames = (d.window.time().getWidth() - 24) / 288;
-        double ribbon = 28 + 3 * 62 + 8 + 20;
+        double ribbon = d.window.time().rowsBottom() + 8 + 20;
         double x = 12 + 240.5 * frames;
         held(MouseEvent.MOUSE_PRESSED, x, ribbon);
         held(MouseEvent.MOUSE_DRAGGED, x - 5 * frames, ribbon);

@@ -78,12 +78,19 @@ public final class Arrange {
 
     /** Lays a span over all: its looks apply to everything beneath it in a range of time. */
     public static Project spanned(Project project, FrameRange range) {
+        return spanned(project, List.of(range));
+    }
+
+    /** One layer of spans over all, each in a range of time. */
+    public static Project spanned(Project project, List<FrameRange> ranges) {
         Layer span =
                 Layer.of(
                         free("span", n -> project.layer(n).isPresent()),
                         "span",
                         fresh(),
-                        new Clip(Clip.BENEATH, range.first(), range.length(), 0));
+                        ranges.stream()
+                                .map(r -> new Clip(Clip.BENEATH, r.first(), r.length(), 0))
+                                .toArray(Clip[]::new));
         return project.withLayers(Lists.plus(project.layers(), span));
     }
 

@@ -35,6 +35,13 @@ public final class WorkSheet extends VBox {
         sheets.onAway(() -> stopped = true);
     }
 
+    /** Puts it away, if it is still there. */
+    public void end(Sheets sheets) {
+        if (sheets.holds(this)) {
+            sheets.away();
+        }
+    }
+
     /** Whether it is not wanted any more; asked by any thread. */
     public boolean isStopped() {
         return stopped;

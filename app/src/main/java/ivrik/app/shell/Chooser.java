@@ -24,5 +24,8 @@ interface Chooser {
     /** Where to write a package. */
     Path packageToSave(String name);
 
+    /** Where to write the sound by itself. */
+    Path soundToSave(String name);
+
     Path exportTarget(Form form, String name);
 }

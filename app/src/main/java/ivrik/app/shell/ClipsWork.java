@@ -99,9 +99,7 @@ final class ClipsWork {
     private void end(WorkSheet sheet, Runnable then) {
         Platform.runLater(
                 () -> {
-                    if (sheets.holds(sheet)) {
-                        sheets.away();
-                    }
+                    sheet.end(sheets);
                     then.run();
                 });
     }

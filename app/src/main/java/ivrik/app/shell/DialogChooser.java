@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import ivrik.media.encode.Form;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
+import ivrik.media.sound.WavFile;
 
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
@@ -78,6 +79,14 @@ final class DialogChooser implements Chooser {
         FileChooser chooser =
                 chooser("Pack with all footage", new ExtensionFilter("Packages", "*.zip"));
         chooser.setInitialFileName(name + ".zip");
+        return path(chooser.showSaveDialog(window));
+    }
+
+    @Override
+    public Path soundToSave(String name) {
+        FileChooser chooser =
+                chooser("Save the sound", new ExtensionFilter("WAV", "*" + WavFile.ENDING));
+        chooser.setInitialFileName(name + WavFile.ENDING);
         return path(chooser.showSaveDialog(window));
     }
 

@@ -24,7 +24,8 @@ record Works(
         ClipsWork clips,
         Casts casts,
         Balance balance,
-        LookCopy copy) {
+        LookCopy copy,
+        SoundWork sound) {
     /** How large a shot is measured for its cast, in pixels. */
     private static final int CAST_WIDTH = 320;
 
@@ -53,6 +54,7 @@ record Works(
                 new Casts(
                         session, view, plan -> pictures.service().small(plan, CAST_WIDTH).pixels()),
                 new Balance(session, view, pictures::sourceColour),
-                new LookCopy(session, view));
+                new LookCopy(session, view),
+                new SoundWork(session, sheets, chooser));
     }
 }

@@ -47,6 +47,11 @@ final class ChosenFiles implements Chooser {
     }
 
     @Override
+    public Path soundToSave(String name) {
+        return project;
+    }
+
+    @Override
     public Path exportTarget(Form form, String name) {
         return project;
     }

@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.picture.Frame;
+import ivrik.core.project.FrameRange;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Grain;
 import ivrik.media.decode.Footage;
@@ -15,6 +16,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 
 /** The look on the desk done to clips that are not in the project. */
 class ClipsWindowTest extends OneFrame {
@@ -71,5 +73,26 @@ class ClipsWindowTest extends OneFrame {
         Driver.until("it says so", () -> d.window.view().notice.get().startsWith("Stopped"));
         assertThat(d.window.sheets().isShowing()).isFalse();
         assertThat(folder.resolve("tram-grain.mkv")).doesNotExist();
+    }
+
+    /** Three frames of the tram's bell, 24 a second: 44 bytes of header and 6000 samples of 6 bytes. */
+    @Test
+    void theSoundIsSavedByItself() throws IOException {
+        d.bringIn(Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
+        Driver.until("it is in", () -> d.window.session().project().sources().size() == 2);
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .edit(
+                                        "Range",
+                                        p ->
+                                                p.withPlayRange(
+                                                        Optional.of(new FrameRange(100, 102)))));
+        d.files.project = folder.resolve("bell");
+        Driver.run(() -> d.window.works().sound().save());
+        Driver.until("it is told", () -> d.look("#choice-0") != null);
+        assertThat(d.words()).contains("The sound is saved");
+        assertThat(Files.size(folder.resolve("bell.wav"))).isEqualTo(44 + 6000 * 6);
     }
 }

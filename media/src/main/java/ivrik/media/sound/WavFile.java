@@ -46,7 +46,9 @@ public final class WavFile {
             Project project, FrameRange range, Path file, LongConsumer progress, Cancel cancel) {
         if (!SoundMix.hasSound(project)) {
             throw new UnwritableTargetException(
-                    project.name() + " has no sound", "choose a form with pictures", null);
+                    project.name() + " has no sound",
+                    "bring in a clip with sound, or choose a form with pictures",
+                    null);
         }
         double seconds = range.length() / project.sequence().rate().toDouble();
         if (seconds * SoundReader.RATE * CHANNELS * BYTES > MOST_BYTES) {

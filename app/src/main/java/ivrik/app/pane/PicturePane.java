@@ -19,9 +19,16 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.paint.Color;
 
+import java.util.List;
+import java.util.stream.DoubleStream;
+
 /** One view of the picture: zoomed and panned with the other, with handles, marks, split and loupe. */
 public final class PicturePane extends Drawing {
     private static final double MARK = 6;
+
+    /** Screen pixels to a pixel of the sequence at which zooming by keys stops. */
+    private static final List<Double> STOPS = List.of(0.25, 0.5, 1.0, 2.0, 4.0, 8.0, 16.0, 32.0);
+
     private static final double SPLIT_GRIP = 6;
     private static final double ZOOM_MIN = 0.05;
     private static final double ZOOM_MAX = 32;
@@ -238,6 +245,17 @@ public final class PicturePane extends Drawing {
         }
         zoomAt(e.getX(), e.getY(), e.getDeltaY() > 0 ? 1.25 : 0.8);
         e.consume();
+    }
+
+    /** Zooms to the next stop, closer or farther, about the middle of the pane. */
+    public void zoomToStop(boolean closer) {
+        double now = zoom();
+        DoubleStream beyond =
+                STOPS.stream()
+                        .mapToDouble(s -> s)
+                        .filter(s -> closer ? s > now * 1.001 : s < now * 0.999);
+        (closer ? beyond.min() : beyond.max())
+                .ifPresent(to -> zoomAt(getWidth() / 2, getHeight() / 2, to / now));
     }
 
     /** Zooms by a factor; what is under a place of the pane stays there. */

@@ -39,6 +39,17 @@ final class History {
         }
     }
 
+    /** Goes on with the last edit, if it has that name and led to this very state; else it is one more. */
+    void addTo(String name, State before, State after) {
+        Edit last = done.peekLast();
+        if (last == null || last.after != before || !last.name.equals(name)) {
+            add(name, before, after);
+            return;
+        }
+        drop(last.before);
+        add(name, last.before, after);
+    }
+
     /** Takes the last edit back for good, if it began with this very state. */
     void drop(State before) {
         if (!done.isEmpty() && done.getLast().before == before) {

@@ -9,6 +9,7 @@ import ivrik.core.render.Overscans;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
+import java.time.Duration;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -19,6 +20,9 @@ import java.util.function.UnaryOperator;
 public final class Session {
     private static final long MOST_HISTORY_BYTES = 64L << 20;
 
+    /** Small edits that follow each other no later are one. */
+    private static final Duration ONE_STEP = Duration.ofSeconds(1);
+
     private final ReadOnlyObjectWrapper<State> state =
             new ReadOnlyObjectWrapper<>(
                     new State(Project.empty(Document.UNTITLED), Selection.FIRST));
@@ -26,6 +30,9 @@ public final class Session {
     private final Overscans overscans = new Overscans();
     private Plans plans = plansOf(state.get().project());
     private Project saved = state.get().project();
+
+    /** When the last small edit was made, by the system's own clock. */
+    private long editedAgain = System.nanoTime() - ONE_STEP.toNanos();
 
     public ReadOnlyObjectProperty<State> stateProperty() {
         return state.getReadOnlyProperty();
@@ -68,6 +75,21 @@ public final class Session {
     /** An edit of the selected layer's look. */
     public void editLook(String name, UnaryOperator<Look> change) {
         edit(name, lookChange(change));
+    }
+
+    /** The same small edit of the look again and again: those that follow each other quickly are one step. */
+    public void editAgain(String name, UnaryOperator<Look> change) {
+        State next = new State(lookChange(change).apply(project()), state().selection());
+        long now = System.nanoTime();
+        if (!next.equals(state())) {
+            if (now - editedAgain < ONE_STEP.toNanos()) {
+                history.addTo(name, state(), next);
+            } else {
+                history.add(name, state(), next);
+            }
+            state.set(next);
+        }
+        editedAgain = now;
     }
 
     /** An edit of the selected layer's look as one of the project. */

@@ -190,7 +190,7 @@ final class Commands extends CommandMenu {
         LayerWork work = window.layerWork();
         menu = "Layer";
         add("New title", key(KeyCode.T, CTRL), () -> work.newTitle(view.frame.get()));
-        add("New solid", null, work::newSolid);
+        add("New plain colour", null, work::newPlainColour);
         add("New span over all", key(KeyCode.N, SHIFT), work::newSpan, this::any);
         add("New span over this shot, or those picked", null, work::newSpanOverShots, this::any);
         LookCopy look = window.works().copy();
@@ -251,8 +251,8 @@ final class Commands extends CommandMenu {
         flag("Handles on the picture", key(KeyCode.J), view.handles);
         add("Fit the picture", key(KeyCode.DIGIT0), () -> view.zoom.set(0));
         add("Pixel for pixel", key(KeyCode.DIGIT0, SHIFT), () -> view.zoom.set(1));
-        add("Closer", key(KeyCode.EQUALS), () -> window.zoom(1.25));
-        add("Farther", key(KeyCode.MINUS), () -> window.zoom(0.8));
+        add("Closer", key(KeyCode.EQUALS), () -> window.closer(true));
+        add("Farther", key(KeyCode.MINUS), () -> window.closer(false));
         flag("Tray", key(KeyCode.T), view.trayShown);
         flag("Close-up", key(KeyCode.C), view.closeUpShown);
         flag("Only the picture", key(KeyCode.F), view.pictureOnly);

@@ -10,6 +10,9 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /**
  * Keys that the menus cannot carry: arrows nudge and Space plays whatever has the focus except text,
  * Enter presses the focused button, and W and H act while they are down. Text being typed is kept from
@@ -18,6 +21,10 @@ import javafx.scene.input.KeyEvent;
 final class Keys {
     private static final double LARGE = 10;
     private static final double FINE = 0.1;
+
+    /** A plus, wherever it is on the keyboard; the key of the menu is the one that has it on most. */
+    private static final Set<KeyCode> CLOSER = EnumSet.of(KeyCode.PLUS, KeyCode.ADD);
+
     private final MainWindow window;
     private final Scene scene;
 
@@ -68,6 +75,12 @@ final class Keys {
             e.consume();
         } else if (e.getCode() == KeyCode.SPACE && !e.isShortcutDown()) {
             play(e.isShiftDown());
+            e.consume();
+        } else if (CLOSER.contains(e.getCode()) && !e.isShortcutDown()) {
+            window.closer(true);
+            e.consume();
+        } else if (e.getCode() == KeyCode.SUBTRACT && !e.isShortcutDown()) {
+            window.closer(false);
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER
                 && scene.getFocusOwner() instanceof ButtonBase button) {

@@ -37,7 +37,7 @@ final class LaneKeys {
         long frame = view.frame.get();
         Point2D from = LaneEdits.shifts(session.state(), frame).get(lane);
         Point2D to = new Point2D(tidy(from.getX() + dx), tidy(from.getY() + dy));
-        session.editLook(
+        session.editAgain(
                 "Nudge " + title(), look -> view.follow.get().moved(look, step, lane, frame, to));
     }
 
@@ -45,7 +45,7 @@ final class LaneKeys {
         int lane = LaneEdits.share(session.state());
         String step = session.state().stepId();
         long frame = view.frame.get();
-        session.editLook(
+        session.editAgain(
                 "Nudge " + title(),
                 look -> {
                     double now = LaneEdits.amounts(look, step, lane).value(main.name()).at(frame);

@@ -22,7 +22,7 @@ import java.util.Set;
 
 /** New layers, and what concerns the sequence as a whole. */
 final class LayerWork {
-    private static final Ink FIRST_SOLID = Ink.parse("20242c");
+    private static final Ink FIRST_COLOUR = Ink.parse("20242c");
 
     private final Session session;
     private final View view;
@@ -45,14 +45,14 @@ final class LayerWork {
     }
 
     /** One colour under all. */
-    void newSolid() {
+    void newPlainColour() {
         Project project = session.project();
         Source solid =
                 Source.solid(
-                        Arrange.freeSourceId(project, "solid"),
-                        FIRST_SOLID,
+                        Arrange.freeSourceId(project, "plain colour"),
+                        FIRST_COLOUR,
                         project.sequence().size());
-        session.edit("New solid", p -> Arrange.under(p, solid));
+        session.edit("New plain colour", p -> Arrange.under(p, solid));
         show(session.project().layers().getFirst());
     }
 

@@ -458,8 +458,9 @@ public final class MainWindow {
         return pictures.hasHeld();
     }
 
-    void zoom(double factor) {
-        paneA.zoomAt(paneA.getWidth() / 2, paneA.getHeight() / 2, factor);
+    /** To the next stop of magnification, about the middle of the pane. */
+    void closer(boolean closer) {
+        paneA.zoomToStop(closer);
     }
 
     void tell(String title, String text) {

@@ -136,7 +136,7 @@ final class FootageCard extends VBox {
         return switch (source.kind()) {
             case VECTOR -> "vector";
             case TITLE -> "title";
-            case SOLID -> "solid";
+            case SOLID -> "colour";
             case STILL -> "still";
             default ->
                     String.format(

@@ -179,10 +179,10 @@ class LayersTest {
 
     @Test
     void aSolidLiesUnderAllAndLayersChangeTheirOrder() {
-        command("New solid");
-        assertThat(layer(0).name()).isEqualTo("solid");
+        command("New plain colour");
+        assertThat(layer(0).name()).isEqualTo("plain colour");
         fire("#layer", "Lay it higher");
-        assertThat(layer(1).name()).isEqualTo("solid");
+        assertThat(layer(1).name()).isEqualTo("plain colour");
         fire("#layer", "Take the layer away");
         assertThat(Driver.on(() -> project().layers())).hasSize(1);
     }
@@ -203,7 +203,7 @@ class LayersTest {
 
     @Test
     void placeBlendOpacityAndTimeOfALayerAreNumbers() {
-        command("New solid");
+        command("New plain colour");
         fire("#layer-blend", "Multiply");
         fire("#layer-fit", "exact");
         type("#layer-x", "12");

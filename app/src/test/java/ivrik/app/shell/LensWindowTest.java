@@ -96,7 +96,7 @@ class LensWindowTest extends InAWindow {
         assertThat(corner(has.getFirst())).isCloseTo(-100 * RED_K0, within(0.04));
 
         String picture = layer(l -> true).id();
-        Driver.run(() -> d.window.layerWork().newSolid());
+        Driver.run(() -> d.window.layerWork().newPlainColour());
         d.settle();
         Driver.run(() -> d.window.session().selectLayer(picture));
         measure();

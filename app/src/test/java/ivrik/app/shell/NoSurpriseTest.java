@@ -167,6 +167,46 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
+    void nudgesThatFollowEachOtherQuicklyAreOneStep() {
+        d.bringIn(still("a.png", 0.3f));
+        for (int i = 0; i < 4; i++) {
+            d.key(KeyCode.RIGHT);
+        }
+        assertThat(x(0)).isEqualTo(4);
+        Driver.sleep(1100);
+        d.key(KeyCode.RIGHT);
+        d.key(KeyCode.DIGIT2);
+        d.key(KeyCode.RIGHT);
+        assertThat(x(1)).isEqualTo(1);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(List.of(x(0), x(1)))
+                .as("another lane is another step")
+                .containsExactly(5.0, 0.0);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(x(0)).isEqualTo(4);
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(x(0)).isZero();
+    }
+
+    @Test
+    void zoomingByKeysStopsAtWholeMagnifications() {
+        d.bringIn(still("a.png", 0.3f));
+        PicturePane pane = (PicturePane) d.find("PicturePane");
+        d.key(KeyCode.DIGIT0);
+        double fit = Driver.on(pane::zoom);
+        Driver.run(() -> d.window.view().zoom.set(0.9));
+        d.key(KeyCode.EQUALS);
+        assertThat(Driver.on(pane::zoom)).isEqualTo(1);
+        d.key(KeyCode.ADD);
+        assertThat(Driver.on(pane::zoom)).isEqualTo(2);
+        d.key(KeyCode.MINUS);
+        d.key(KeyCode.SUBTRACT);
+        assertThat(Driver.on(pane::zoom)).isEqualTo(0.5);
+        d.key(KeyCode.DIGIT0);
+        assertThat(Driver.on(pane::zoom)).isEqualTo(fit);
+    }
+
+    @Test
     void formAndEndingAgreeAndChoicesAreKept() {
         d.bringIn(still("a.png", 0.3f));
         Driver.run(() -> d.window.export());

@@ -152,7 +152,7 @@ class StoryTest {
             d.key(KeyCode.CONTROL, KeyCode.Z);
             steps++;
         }
-        assertThat(steps).isGreaterThanOrEqualTo(8);
+        assertThat(steps).isGreaterThanOrEqualTo(6);
         assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
         while (Driver.on(() -> d.window.session().redoName().isPresent())) {
             d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);

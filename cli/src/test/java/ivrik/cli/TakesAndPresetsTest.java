@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -54,48 +55,29 @@ class TakesAndPresetsTest extends Commanded {
         return Files.readAllBytes(folder.resolve(name));
     }
 
+    /** Of the first frame; some takes by their names, then options. */
+    private int render(Path file, String out, List<String> takes, String... options) {
+        List<Object> words = new ArrayList<>(List.of("render", file, "--frames", "0-0"));
+        takes.forEach(take -> words.addAll(List.of("--take", take)));
+        words.addAll(List.of(options));
+        words.addAll(List.of("-o", folder.resolve(out)));
+        return run(words.toArray());
+    }
+
+    private int apply(Path still, String out, String... options) {
+        List<Object> words = new ArrayList<>(List.of("apply", still, "--look", "rgb-split"));
+        words.addAll(List.of(options));
+        words.addAll(List.of("-o", folder.resolve(out)));
+        return run(words.toArray());
+    }
+
     @Test
     void takesByNameAndThosePickedBecomeWhatTheirLooksWouldBe() throws IOException {
         Path still = picture8("in.png", false);
         Path file = project(still);
-        assertThat(
-                        run(
-                                "render",
-                                file,
-                                "--take",
-                                "Red by 3",
-                                "--picked",
-                                "--frames",
-                                "0-0",
-                                "-o",
-                                folder.resolve("out-{take}.png")))
-                .isZero();
-        assertThat(
-                        run(
-                                "apply",
-                                still,
-                                "--look",
-                                "rgb-split",
-                                "--set",
-                                "red-x=3",
-                                "--frames",
-                                "0-0",
-                                "-o",
-                                folder.resolve("three.png")))
-                .isZero();
-        assertThat(
-                        run(
-                                "apply",
-                                still,
-                                "--look",
-                                "rgb-split",
-                                "--set",
-                                "red-x=8",
-                                "--frames",
-                                "0-0",
-                                "-o",
-                                folder.resolve("eight.png")))
-                .isZero();
+        assertThat(render(file, "out-{take}.png", List.of("Red by 3"), "--picked")).isZero();
+        assertThat(apply(still, "three.png", "--set", "red-x=3")).isZero();
+        assertThat(apply(still, "eight.png", "--set", "red-x=8")).isZero();
         assertThat(bytes("out-red-by-3.png")).isEqualTo(bytes("three.png"));
         assertThat(bytes("out-red-by-8.png")).isEqualTo(bytes("eight.png"));
         assertThat(bytes("three.png")).isNotEqualTo(bytes("eight.png"));
@@ -104,38 +86,13 @@ class TakesAndPresetsTest extends Commanded {
     @Test
     void whatIsNotThereOrWouldGoToOneFileIsToldAndNothingIsWritten() throws IOException {
         Path file = project(picture8("in.png", false));
-        Path one = folder.resolve("one.png");
-        assertThat(run("render", file, "--take", "Red by 5", "--frames", "0-0", "-o", one))
-                .isNotZero();
+        List<String> both = List.of("Red by 3", "Red by 8");
+        assertThat(render(file, "one.png", List.of("Red by 5"))).isNotZero();
         assertThat(err).contains("there is no take named 'Red by 5'").contains("Red by 3");
-        assertThat(
-                        run(
-                                "render",
-                                file,
-                                "--take",
-                                "Red by 3",
-                                "--take",
-                                "Red by 8",
-                                "--frames",
-                                "0-0",
-                                "-o",
-                                one))
-                .isNotZero();
+        assertThat(render(file, "one.png", both)).isNotZero();
         assertThat(err).contains("2 takes cannot go to one file").contains("{take}");
         Files.writeString(folder.resolve("t-red-by-8.png"), "mine");
-        assertThat(
-                        run(
-                                "render",
-                                file,
-                                "--take",
-                                "Red by 3",
-                                "--take",
-                                "Red by 8",
-                                "--frames",
-                                "0-0",
-                                "-o",
-                                folder.resolve("t-{take}.png")))
-                .isNotZero();
+        assertThat(render(file, "t-{take}.png", both)).isNotZero();
         try (Stream<Path> files = Files.list(folder)) {
             assertThat(
                             files.map(f -> f.getFileName().toString())
@@ -148,16 +105,11 @@ class TakesAndPresetsTest extends Commanded {
     @Test
     void aPresetDecidesTheFormAndTheEndingMustBeIts() throws IOException {
         Path still = picture8("in.png", true);
-        Path out = folder.resolve("s.webp");
-        assertThat(run("apply", still, "--look", "rgb-split", "--preset", "sticker", "-o", out))
-                .isZero();
-        assertThat(Files.size(out)).isPositive();
-        Path other = folder.resolve("s.mp4");
-        assertThat(run("apply", still, "--look", "rgb-split", "--preset", "sticker", "-o", other))
-                .isNotZero();
+        assertThat(apply(still, "s.webp", "--preset", "sticker")).isZero();
+        assertThat(bytes("s.webp")).isNotEmpty();
+        assertThat(apply(still, "s.mp4", "--preset", "sticker")).isNotZero();
         assertThat(err).contains("Moving WebP").contains("let OUT end with .webp");
-        assertThat(run("apply", still, "--look", "rgb-split", "--preset", "stick", "-o", out))
-                .isNotZero();
+        assertThat(apply(still, "s.webp", "--preset", "stick")).isNotZero();
         assertThat(err).contains("choose one of editing, web, alpha, preview, sticker, exact");
     }
 }

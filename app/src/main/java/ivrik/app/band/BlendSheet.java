@@ -19,7 +19,7 @@ import java.util.function.UnaryOperator;
 
 /** This frame in all blend modes at once: how lanes rejoin, or how the look meets the picture. */
 public final class BlendSheet extends TileBand {
-    private static final int TILE = 99;
+    private static final int TILE = 82;
 
     private boolean onto;
 

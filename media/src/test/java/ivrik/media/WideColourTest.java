@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.Frame;
-import ivrik.core.project.Source;
 import ivrik.core.project.Source.Reading;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
@@ -153,36 +152,6 @@ class WideColourTest {
             assertThat((double) pictures.frame(usual, source.size()).colour().get(0).at(3, 3))
                     .isNotCloseTo(code, within(1e-2));
         }
-    }
-
-    /** Code 500 of 10 bit taken as PQ is the same with a tag that says so as without one that was told so. */
-    @Test
-    void colourWithoutTagsIsTakenAsWhatOneSays() {
-        String flat =
-                "color=black:s=8x8:r=25:d=0.04,format=yuv444p10,geq=lum=500:cb=512:cr=512"
-                        + ",setparams=range=tv:colorspace=bt2020nc";
-        String tags = ":color_primaries=bt2020:color_trc=smpte2084";
-        Path plain =
-                TestMedia.make(folder.resolve("plain.mkv"), new TestMedia.Track(flat, "ffv1", ""));
-        Path tagged =
-                TestMedia.make(
-                        folder.resolve("tagged.mkv"), new TestMedia.Track(flat + tags, "ffv1", ""));
-        var source = ivrik.media.decode.Import.source(plain, "s");
-        try (var pictures = new ivrik.media.decode.MediaPictures(WORKERS)) {
-            var told =
-                    source.withReading(
-                            Reading.USUAL.ofSpace(java.util.Optional.of(ColourSpace.BT2100_PQ)));
-            var said = ivrik.media.decode.Import.source(tagged, "s");
-            float a = at(pictures, told);
-            assertThat(a).isEqualTo(at(pictures, said)).isNotEqualTo(at(pictures, source));
-        }
-    }
-
-    private static float at(ivrik.media.decode.MediaPictures pictures, Source source) {
-        return pictures.frame(new ivrik.core.render.Plan.Picture(source, 0), source.size())
-                .colour()
-                .get(0)
-                .at(3, 3);
     }
 
     private static byte[] chunk(String kind, byte[] data) throws IOException {

@@ -135,11 +135,19 @@ public final class TakeSheet extends TileBand {
                 .orElse(number < all.size() ? all.get(number) : null);
     }
 
+    /** The dial that goes up from row to row: another than the one across. */
+    private Dial second(Dial first) {
+        Dial chosen = dial(y, 1);
+        return chosen != first
+                ? chosen
+                : dials().stream().filter(d -> d != first).findFirst().orElse(null);
+    }
+
     @Override
     List<Tile> tiles() {
         made = session.state().layer();
         Dial first = dial(x, 0);
-        Dial second = dial(y, 1);
+        Dial second = second(first);
         boolean grid = which == Which.DIALS && second != null;
         for (MenuButton menu : List.of(across, down)) {
             menu.setVisible(grid);

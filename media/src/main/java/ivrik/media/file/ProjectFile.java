@@ -4,6 +4,8 @@ import ivrik.core.json.ProjectJson;
 import ivrik.core.project.Project;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnreadableMediaException;
+import ivrik.media.vector.FontFiles;
+import ivrik.media.vector.ShippedFonts;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -13,7 +15,8 @@ import java.util.function.UnaryOperator;
 
 /**
  * Projects on disk. In a file media paths are relative to its folder, where they can be; a project
- * that is open has whole paths, which hold wherever it is saved.
+ * that is open has whole paths, which hold wherever it is saved. Fonts that lie beside it are made known if its titles
+ * need them.
  */
 public final class ProjectFile {
     public static final String ENDING = ".ivrik";
@@ -35,7 +38,15 @@ public final class ProjectFile {
     /** The project in a file's text, its media paths whole. */
     public static ProjectJson.Reading parse(String text, Path file) {
         ProjectJson.Reading reading = ProjectJson.read(text);
-        Project whole = whole(reading.project(), file.toAbsolutePath().getParent());
+        Path folder = file.toAbsolutePath().getParent();
+        Project whole = whole(reading.project(), folder);
+        boolean unknown =
+                whole.sources().stream()
+                        .flatMap(s -> s.title().stream())
+                        .anyMatch(t -> !ShippedFonts.has(t.family()));
+        if (unknown) {
+            FontFiles.learn(folder.resolve(FontFiles.FOLDER));
+        }
         return new ProjectJson.Reading(whole, reading.problems());
     }
 

@@ -2,10 +2,12 @@ package ivrik.media.pack;
 
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
+import ivrik.core.project.Title;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.NumberedSequence;
+import ivrik.media.vector.FontFiles;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -19,7 +21,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Which files a project is made of, and by which names they lie in its package. */
+/** Which files a project is made of, fonts of its titles among them, and by which names they lie in its package. */
 final class PackedFiles {
     private static final String FOLDER = "media/";
 
@@ -36,6 +38,13 @@ final class PackedFiles {
      */
     PackedFiles(Project whole) {
         project = whole.withSources(whole.sources().stream().map(this::packed).toList());
+        whole.sources().stream()
+                .filter(s -> s.kind() == Source.Kind.TITLE)
+                .flatMap(s -> s.title().stream())
+                .map(Title::family)
+                .distinct()
+                .flatMap(family -> FontFiles.of(family).stream())
+                .forEach(font -> files.put(FontFiles.FOLDER + "/" + font.getFileName(), font));
     }
 
     /** The project, its media where they lie in the package. */

@@ -51,6 +51,11 @@ public final class ShippedFonts {
         return all;
     }
 
+    /** Whether a family comes with Ivrik. */
+    static boolean ships(String family) {
+        return SHIPPED.containsKey(family);
+    }
+
     /** Whether a family is there on this machine; in place of others the shipped one is used. */
     public static boolean has(String family) {
         return SHIPPED.containsKey(family) || families().contains(family);

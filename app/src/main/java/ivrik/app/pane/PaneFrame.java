@@ -8,10 +8,12 @@ import ivrik.app.session.View.Show;
 import ivrik.core.project.Takes;
 
 import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -67,7 +69,18 @@ public final class PaneFrame extends BorderPane {
         detail.getStyleClass().add("quiet");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox strip = new HBox(choice, detail, gap);
+        Label working = new Label("working");
+        working.setId(asTake == Show.TAKE ? "working-a" : "working-b");
+        working.getStyleClass().add("quiet");
+        ProgressBar moving = new ProgressBar();
+        moving.getStyleClass().add("working");
+        HBox behind = new HBox(6, working, moving);
+        behind.setAlignment(Pos.CENTER_LEFT);
+        behind.visibleProperty().bind(view.behind);
+        view.behind.addListener(
+                (o, was, is) -> moving.setProgress(is ? ProgressBar.INDETERMINATE_PROGRESS : 0));
+        moving.setProgress(0);
+        HBox strip = new HBox(choice, detail, behind, gap);
         strip.getStyleClass().addAll("strip", "pane-head");
         strip.getChildren().addAll(extras);
         setTop(strip);

@@ -176,6 +176,9 @@ public final class View {
     /** Shots that are picked for what is done to several. */
     public final ObjectProperty<Set<Shot>> pickedShots = new SimpleObjectProperty<>(Set.of());
 
+    /** Whether the panes still show something older than what is set, for longer than one notices. */
+    public final BooleanProperty behind = new SimpleBooleanProperty();
+
     /** Something to tell in passing, such as why an edit shows nothing. */
     public final StringProperty notice = new SimpleStringProperty("");
 

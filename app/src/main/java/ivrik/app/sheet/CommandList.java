@@ -19,10 +19,11 @@ import java.util.List;
 public final class CommandList extends VBox {
     private final TextField search = new TextField();
     private final ListView<Command> list = new ListView<>();
+    private final Label word = new Label();
+    private final FilteredList<Command> found;
 
     public CommandList(List<Command> commands, Sheets sheets) {
-        FilteredList<Command> found =
-                new FilteredList<>(FXCollections.observableArrayList(commands));
+        found = new FilteredList<>(FXCollections.observableArrayList(commands));
         Label head = new Label("Commands");
         head.getStyleClass().add("title");
         search.setPromptText("Type part of what you want to do");
@@ -36,6 +37,10 @@ public final class CommandList extends VBox {
                 .addListener(
                         (o, a, text) -> {
                             found.setPredicate(c -> matches(c, text));
+                            word.setText("");
+                            if (found.isEmpty()) {
+                                nearest(text, commands);
+                            }
                             list.getSelectionModel().select(0);
                         });
         Runnable run =
@@ -62,8 +67,23 @@ public final class CommandList extends VBox {
                         e.consume();
                     }
                 });
-        getChildren().addAll(head, search, list);
+        word.getStyleClass().add("quiet");
+        word.setId("command-word");
+        word.managedProperty().bind(word.textProperty().isNotEmpty());
+        getChildren().addAll(head, search, word, list);
         setMaxWidth(560);
+    }
+
+    /** Shows what there is of the word that is most like what was typed. */
+    private void nearest(String text, List<Command> commands) {
+        String near =
+                Finding.nearest(text, commands.stream().map(Command::title).toList()).orElse(null);
+        if (near == null) {
+            word.setText("Nothing is called so");
+            return;
+        }
+        word.setText("Nothing is called so; this is near:");
+        found.setPredicate(c -> matches(c, near));
     }
 
     public TextField search() {

@@ -46,6 +46,7 @@ final class Header extends StackPane {
         MenuBar bar = new MenuBar();
         bar.setMinWidth(Region.USE_PREF_SIZE);
         bar.getMenus().addAll(menus(commands));
+        view.behind.addListener((o, was, is) -> stale(is));
         register.setId("register");
         register.setMinWidth(Region.USE_PREF_SIZE);
         register.setTooltip(
@@ -123,6 +124,14 @@ final class Header extends StackPane {
     void showName(String project, String standing) {
         name.setText(project);
         saved.setText(standing);
+    }
+
+    /** The number is of a picture that is older than what is set. */
+    private void stale(boolean is) {
+        register.getStyleClass().remove("stale");
+        if (is) {
+            register.getStyleClass().add("stale");
+        }
     }
 
     /** How far out of register; null where there is no picture. */

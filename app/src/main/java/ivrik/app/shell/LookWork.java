@@ -14,23 +14,17 @@ import ivrik.core.colour.ColourTable;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
-import ivrik.core.picture.Size;
 import ivrik.core.threads.Cancel;
 import ivrik.core.treatment.Trait;
+import ivrik.media.encode.SmallPng;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.LookLibrary.Kept;
 import ivrik.media.grade.GradeFile;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-
-import javax.imageio.ImageIO;
 
 /** Looks kept, brought in, given away and thrown out by the user. */
 final class LookWork {
@@ -72,12 +66,12 @@ final class LookWork {
                         new SaveLookSheet.Actions() {
                             @Override
                             public void keep(Look look) {
-                                own.keep(look, now(), () -> kept(before, look));
+                                own.keep(look, picture(), () -> kept(before, look));
                             }
 
                             @Override
                             public void write(Look look) {
-                                LookWork.this.write(look, now());
+                                LookWork.this.write(look, picture());
                             }
                         },
                         sheets);
@@ -85,22 +79,12 @@ final class LookWork {
     }
 
     /** Makes a picture of the frame that is shown, as the bytes of a PNG. */
-    private Supplier<byte[]> now() {
+    private Supplier<byte[]> picture() {
         Plans plans = session.plans();
         long frame = view.frame.get();
         return () -> {
             Shown small = service.small(plans.of(frame, Cancel.NEVER), PICTURE_WIDTH);
-            Size size = small.size();
-            BufferedImage image =
-                    new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB_PRE);
-            image.setRGB(0, 0, size.width(), size.height(), small.pixels(), 0, size.width());
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            try {
-                ImageIO.write(image, "png", bytes);
-            } catch (IOException e) {
-                throw new UncheckedIOException("memory has no disk to fill", e);
-            }
-            return bytes.toByteArray();
+            return SmallPng.of(small.pixels(), small.size());
         };
     }
 

@@ -21,6 +21,7 @@ import ivrik.core.project.Project;
 import ivrik.core.project.Takes;
 import ivrik.core.separation.Ink;
 
+import javafx.animation.PauseTransition;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
 
@@ -57,6 +58,10 @@ final class PanePictures {
     private Plans plansBefore;
 
     private final Newest why = new Newest();
+
+    /** After which a picture that is not there yet is said to be made. */
+    private final PauseTransition late = new PauseTransition(javafx.util.Duration.millis(150));
+
     private boolean settled;
     private boolean answeredBefore;
     private Shown held;
@@ -78,6 +83,7 @@ final class PanePictures {
         this.onFaults = onFaults;
         this.service = new PictureService(this::answered);
         service.readAnew();
+        late.setOnFinished(e -> view.behind.set(!settled));
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -187,6 +193,7 @@ final class PanePictures {
         }
         asked = request;
         settled = false;
+        late.playFromStart();
         service.ask(request);
         detail(frame);
     }
@@ -215,6 +222,12 @@ final class PanePictures {
         return before != null && before.project().equals(with) ? before : session.plansOf(with);
     }
 
+    /** What is shown is what is set. */
+    private void caughtUp() {
+        late.stop();
+        view.behind.set(false);
+    }
+
     /** The project, with what is being tried out on it. */
     private Project shown() {
         return view.trial.get() == null
@@ -236,6 +249,7 @@ final class PanePictures {
     private void clear() {
         asked = null;
         settled = true;
+        caughtUp();
         latest.clear();
         painted.accept(null, null);
         service.forget();
@@ -269,6 +283,9 @@ final class PanePictures {
     private void answered(Answer answer) {
         latest.putAll(answer.shown());
         settled = answer.register() != null;
+        if (settled) {
+            caughtUp();
+        }
         if (settled && !answeredBefore) {
             answeredBefore = true;
             ProcessHandle.Info process = ProcessHandle.current().info();

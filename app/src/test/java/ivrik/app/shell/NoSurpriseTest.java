@@ -6,17 +6,24 @@ import ivrik.app.desk.Desk;
 import ivrik.app.pane.PicturePane;
 import ivrik.app.session.Follow;
 import ivrik.app.session.View;
+import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Gain;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
+import ivrik.media.encode.StillWriter;
 
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -204,6 +211,43 @@ class NoSurpriseTest extends InAWindow {
         assertThat(Driver.on(pane::zoom)).isEqualTo(0.5);
         d.key(KeyCode.DIGIT0);
         assertThat(Driver.on(pane::zoom)).isEqualTo(fit);
+    }
+
+    @Test
+    void aCommandIsFoundByOtherWordsAndNearlyRightOnes() {
+        d.bringIn(still("a.png", 0.3f));
+        d.key(KeyCode.CONTROL, KeyCode.SPACE);
+        Driver.run(() -> ((TextField) d.find("#command-search")).setText("keyframe"));
+        Driver.pulses(2);
+        assertThat(d.words()).contains("Add or remove a peg here");
+        Driver.run(() -> ((TextField) d.find("#command-search")).setText("progresives"));
+        Driver.pulses(2);
+        assertThat(d.words()).contains("Nothing is called so; this is near:", "Progressives...");
+        Driver.run(() -> ((TextField) d.find("#command-search")).setText("qqqqqqqqqqqq"));
+        Driver.pulses(2);
+        assertThat(d.words()).contains("Nothing is called so").doesNotContain("Progressives...");
+    }
+
+    /** A large picture under a slow look: the old one is said to be old until the new one is measured. */
+    @Test
+    void anOlderPictureSaysThatItIs() {
+        d.bringIn(large());
+        Label register = (Label) d.find("#register");
+        assertThat(d.window.view().behind.get()).isFalse();
+        Driver.run(() -> d.window.session().editLook("Slow", l -> BuiltInLooks.named("tube")));
+        Driver.until("it says so", () -> d.window.view().behind.get());
+        assertThat(d.words()).contains("working");
+        assertThat(register.getStyleClass()).contains("stale");
+        d.settle();
+        assertThat(d.words()).doesNotContain("working");
+        assertThat(register.getStyleClass()).doesNotContain("stale");
+    }
+
+    private Path large() {
+        Path file = folder.resolve("large.png");
+        Plane p = Plane.flat(3000, 2000, 0.4f);
+        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
+        return file;
     }
 
     @Test

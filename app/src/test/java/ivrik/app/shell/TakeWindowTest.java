@@ -220,7 +220,10 @@ class TakeWindowTest extends OneFrame {
         Driver.until("it is open", d.window::hasPicture);
         d.settle();
         assertThat(takes()).extracting(Take::name).containsExactly("Take 1", "Take 2", "Take 3");
-        assertThat(codes(d.rendered())).isEqualTo(codes(here));
+        Frame there = d.rendered();
+        for (int c = 0; c < 3; c++) {
+            assertThat(there.colour().get(c).sameSamples(here.colour().get(c))).isTrue();
+        }
     }
 
     @SuppressWarnings("unchecked")

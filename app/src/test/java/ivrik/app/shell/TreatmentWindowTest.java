@@ -86,9 +86,7 @@ class TreatmentWindowTest extends OneFrame {
         d.drag(d.find("#lane-ruler"), 0.06, 0.62, 90, 0);
         assertThat(amounts(1, 1).value("radius").rest()).isNotEqualTo(before + 11);
         assertThat(amounts(1, 0).value("radius").rest()).as("red is left").isEqualTo(16);
-        d.click("#green-radius");
-        d.type("7.5");
-        d.key(KeyCode.ENTER);
+        d.number("#green-radius", "7.5");
         assertThat(amounts(1, 1).value("radius").rest()).isEqualTo(7.5);
     }
 

@@ -1,0 +1,31 @@
+package ivrik.media.encode;
+
+import ivrik.core.picture.Size;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+
+import javax.imageio.ImageIO;
+
+/** Small pictures as the bytes of a PNG, to be kept within another file. */
+public final class SmallPng {
+    private SmallPng() {}
+
+    /**
+     * @param pixels a row after the other, alpha, red, green and blue of 8 bit each, premultiplied
+     */
+    public static byte[] of(int[] pixels, Size size) {
+        BufferedImage image =
+                new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB_PRE);
+        image.getRaster().setDataElements(0, 0, size.width(), size.height(), pixels);
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException("memory has no disk to fill", e);
+        }
+        return bytes.toByteArray();
+    }
+}

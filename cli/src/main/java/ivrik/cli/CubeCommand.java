@@ -1,15 +1,6 @@
 package ivrik.cli;
 
-import ivrik.core.colour.ColourSpace;
-import ivrik.core.colour.CubeText;
 import ivrik.core.look.Look;
-import ivrik.core.render.LookLattice;
-import ivrik.core.render.Plan.LookPlan;
-import ivrik.core.render.Plan.PictureStepPlan;
-import ivrik.core.threads.Workers;
-import ivrik.core.treatment.SlopeOffsetPower;
-import ivrik.media.file.SafeFile;
-import ivrik.media.grade.DecisionList;
 import ivrik.media.grade.GradeFile;
 
 import picocli.CommandLine.Command;
@@ -21,7 +12,6 @@ import picocli.CommandLine.Spec;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.stream.Stream;
 
 @Command(
         name = "cube",
@@ -31,8 +21,6 @@ import java.util.stream.Stream;
                         + " that see neighbours, places or times have none.")
 final class CubeCommand implements Runnable {
     private static final List<Integer> SIDES = List.of(17, 33, 65);
-
-    private static final String SLOPE_OFFSET_POWER = new SlopeOffsetPower().description().id();
 
     @Spec private CommandSpec spec;
 
@@ -79,29 +67,11 @@ final class CubeCommand implements Runnable {
         }
         overwriting.check(List.of(out), look.files());
         Look set = look.set(spec.commandLine());
-        if (GradeFile.isDecisions(out)) {
-            SafeFile.write(out, decisions(set).text(set.name()));
-            return;
-        }
-        LookLattice lattice =
-                LookLattice.of(set, points, frame, ColourSpace.SRGB, Workers.shared());
-        SafeFile.write(out, CubeText.write(lattice.table(set.shownName())));
-    }
-
-    /** Of a look that does slope, offset and power and nothing else. */
-    private DecisionList decisions(Look set) {
-        LookPlan plan = LookLattice.planned(set, frame);
-        List<PictureStepPlan> steps =
-                Stream.concat(plan.prepare().stream(), plan.finish().stream()).toList();
-        if (plan.treatsLanes()
-                || steps.size() != 1
-                || !steps.getFirst().treatment().equals(SLOPE_OFFSET_POWER)) {
+        if (GradeFile.isDecisions(out) && GradeFile.decisions(set, frame).isEmpty()) {
             throw new ParameterException(
                     spec.commandLine(),
-                    "a colour decision list holds one 'Slope, offset, power' and nothing else;"
-                            + " write a .cube of "
-                            + set.shownName());
+                    GradeFile.NO_DECISIONS + "; write a .cube of " + set.shownName());
         }
-        return DecisionList.of(steps.getFirst().settings());
+        GradeFile.write(set, out, points, frame);
     }
 }

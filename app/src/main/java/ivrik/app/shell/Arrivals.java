@@ -14,15 +14,15 @@ import java.util.function.Consumer;
  *
  * @param open opens a project
  */
-record Arrivals(Consumer<Path> open, LookWork looks, PackWork packages, Importer importer) {
+record Arrivals(Consumer<Path> open, Works works, Importer importer) {
     /**
      * @param then run when all footage is in, or said not to be
      */
     void take(List<Path> files, Runnable then) {
         files.stream().filter(Arrivals::isProject).findFirst().ifPresent(open);
-        looks.bringIn(files.stream().filter(LookLibrary::isLook).toList());
-        looks.grade(files.stream().filter(GradeFile::isGrade).toList());
-        files.stream().filter(PackWork::isPackage).forEach(packages::unpack);
+        works.looks().bringIn(files.stream().filter(LookLibrary::isLook).toList());
+        works.grades().use(files.stream().filter(GradeFile::isGrade).toList());
+        files.stream().filter(PackWork::isPackage).forEach(works.packages()::unpack);
         importer.bringIn(
                 files.stream().filter(Arrivals::isFootage).map(Path::toAbsolutePath).toList(),
                 then);

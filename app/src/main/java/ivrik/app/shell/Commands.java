@@ -96,7 +96,8 @@ final class Commands extends CommandMenu {
         add("Looks...", key(KeyCode.INSERT, SHIFT), () -> band(Band.LOOKS), this::any);
         add("Balance by a neutral...", null, () -> window.works().balance().ask(), this::any);
         add("Take out the cast", null, () -> window.works().casts().takeOut(), this::any);
-        add("Use a table or decision list...", null, window.works().looks()::grade, this::any);
+        add("Use a table or decision list...", null, window.works().grades()::use, this::any);
+        add("Save as a table...", null, window.works().grades()::save, this::any);
         add("Save the look...", null, window.works().looks()::save, this::any);
         add("Takes...", key(KeyCode.T, SHIFT), () -> band(Band.TAKES), this::any);
         add(

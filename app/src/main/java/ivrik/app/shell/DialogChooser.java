@@ -1,9 +1,7 @@
 package ivrik.app.shell;
 
 import ivrik.media.encode.Form;
-import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
-import ivrik.media.sound.WavFile;
 
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
@@ -42,13 +40,6 @@ final class DialogChooser implements Chooser {
     }
 
     @Override
-    public Path projectToSave(String name) {
-        FileChooser chooser = chooser("Save the project", PROJECTS);
-        chooser.setInitialFileName(name + ProjectFile.ENDING);
-        return path(chooser.showSaveDialog(window));
-    }
-
-    @Override
     public List<Path> footage() {
         List<File> files = chooser("Bring in footage", ALL).showOpenMultipleDialog(window);
         return files == null ? List.of() : files.stream().map(File::toPath).toList();
@@ -60,40 +51,17 @@ final class DialogChooser implements Chooser {
     }
 
     @Override
-    public Path picture(String name) {
-        FileChooser chooser = chooser("Save a picture", new ExtensionFilter("PNG", "*.png"));
-        chooser.setInitialFileName(name);
-        return path(chooser.showSaveDialog(window));
-    }
-
-    @Override
-    public Path lookToSave(String name) {
-        FileChooser chooser =
-                chooser("Save the look", new ExtensionFilter("Ivrik looks", "*.look.json"));
-        chooser.setInitialFileName(name + LookLibrary.ENDING);
-        return path(chooser.showSaveDialog(window));
-    }
-
-    @Override
-    public Path packageToSave(String name) {
-        FileChooser chooser =
-                chooser("Pack with all footage", new ExtensionFilter("Packages", "*.zip"));
-        chooser.setInitialFileName(name + ".zip");
-        return path(chooser.showSaveDialog(window));
-    }
-
-    @Override
-    public Path soundToSave(String name) {
-        FileChooser chooser =
-                chooser("Save the sound", new ExtensionFilter("WAV", "*" + WavFile.ENDING));
-        chooser.setInitialFileName(name + WavFile.ENDING);
-        return path(chooser.showSaveDialog(window));
+    public Path toSave(Saved what, String name) {
+        return save(what.title(), what.files(), what.ending(), name + what.ending());
     }
 
     @Override
     public Path exportTarget(Form form, String name) {
-        FileChooser chooser =
-                chooser("Export to", new ExtensionFilter(form.title(), "*" + form.ending()));
+        return save("Export to", form.title(), form.ending(), name);
+    }
+
+    private Path save(String title, String files, String ending, String name) {
+        FileChooser chooser = chooser(title, new ExtensionFilter(files, "*" + ending), ALL);
         chooser.setInitialFileName(name);
         return path(chooser.showSaveDialog(window));
     }

@@ -10,16 +10,13 @@ import ivrik.app.session.View;
 import ivrik.app.sheet.SaveLookSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.Sheets.Choice;
-import ivrik.core.colour.ColourTable;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
 import ivrik.core.threads.Cancel;
-import ivrik.core.treatment.Trait;
 import ivrik.media.encode.SmallPng;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.LookLibrary.Kept;
-import ivrik.media.grade.GradeFile;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -105,7 +102,7 @@ final class LookWork {
 
     /** Asks where to. */
     void write(Look look, Supplier<byte[]> picture) {
-        Path chosen = chooser.get().lookToSave(look.name());
+        Path chosen = chooser.get().toSave(Chooser.Saved.LOOK, look.name());
         if (chosen == null) {
             return;
         }
@@ -178,48 +175,6 @@ final class LookWork {
                                         + " it was.");
                     }
                 });
-    }
-
-    /**
-     * Tables and decision lists: a table goes into the lookup table on the desk, if there is one; else each is laid
-     * over what is there.
-     */
-    void grade(List<Path> files) {
-        for (Path file : files) {
-            if (session.state().layer().isEmpty()) {
-                sheets.tell(
-                        "There is nothing to grade yet",
-                        "Bring in footage first; then " + file.getFileName() + " is laid on it.");
-                return;
-            }
-            own.work(() -> GradeFile.look(file), this::grade);
-        }
-    }
-
-    private void grade(Look look) {
-        Optional<ColourTable> table = look.steps().getFirst().table();
-        if (table.isPresent() && isOnTable()) {
-            session.editLook(
-                    "Table " + look.shownName(),
-                    l -> l.withStep(session.state().stepId(), s -> s.withOwnTable(table.get())));
-        } else {
-            laying.lay(look, Laying.How.OVER);
-        }
-    }
-
-    private boolean isOnTable() {
-        return session.state()
-                .step()
-                .filter(s -> s.kind().description().is(Trait.TABLE))
-                .isPresent();
-    }
-
-    /** Asks for one. */
-    void grade() {
-        Path file = chooser.get().oneSource("a .cube table or a .cc decision list");
-        if (file != null) {
-            grade(List.of(file));
-        }
     }
 
     /** Throws one out, after asking. */

@@ -118,7 +118,7 @@ public final class MainWindow {
                         this::open);
         steps.measureBy(works.casts()::takeOut);
         exporting = new Exporting(session, document, sheets, () -> chooser);
-        arrivals = new Arrivals(this::open, works.looks(), works.packages(), importer);
+        arrivals = new Arrivals(this::open, works, importer);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
         tray =
@@ -347,7 +347,7 @@ public final class MainWindow {
     }
 
     private void saveAsPicture(List<Project> each) {
-        Path file = chooser.picture("progressives.png");
+        Path file = chooser.toSave(Chooser.Saved.PICTURE, "progressives");
         if (file != null) {
             new TiledPicture(pictures.service(), view.frame.get(), this::tell).write(each, file);
         }

@@ -47,7 +47,7 @@ final class PackWork {
     /** Asks where to, and packs the project as it is now. */
     void pack() {
         Project project = session.project();
-        Path chosen = chooser.get().packageToSave(project.name());
+        Path chosen = chooser.get().toSave(Chooser.Saved.PACKAGE, project.name());
         if (chosen == null) {
             return;
         }

@@ -237,7 +237,7 @@ final class Projects {
     }
 
     private void saveAs(Runnable then) {
-        Path chosen = chooser.get().projectToSave(session.project().name());
+        Path chosen = chooser.get().toSave(Chooser.Saved.PROJECT, session.project().name());
         if (chosen == null) {
             return;
         }

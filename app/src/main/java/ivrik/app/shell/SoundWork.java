@@ -28,7 +28,7 @@ final class SoundWork {
 
     /** Asks where to. */
     void save() {
-        Path chosen = chooser.get().soundToSave(session.project().name());
+        Path chosen = chooser.get().toSave(Chooser.Saved.SOUND, session.project().name());
         if (chosen != null) {
             Endings.unlessTaken(chosen, Endings.with(chosen, WavFile.ENDING), sheets, this::write);
         }

@@ -20,6 +20,7 @@ import java.util.function.Supplier;
 record Works(
         OwnLooks own,
         LookWork looks,
+        GradeWork grades,
         PackWork packages,
         ClipsWork clips,
         Casts casts,
@@ -49,6 +50,7 @@ record Works(
         return new Works(
                 own,
                 new LookWork(session, view, own, laying, sheets, chooser, pictures.service()),
+                new GradeWork(session, view, own, laying, sheets, chooser),
                 new PackWork(session, view, sheets, chooser, open),
                 new ClipsWork(session, view, sheets, chooser),
                 new Casts(

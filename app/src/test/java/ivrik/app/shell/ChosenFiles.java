@@ -17,11 +17,6 @@ final class ChosenFiles implements Chooser {
     }
 
     @Override
-    public Path projectToSave(String name) {
-        return project;
-    }
-
-    @Override
     public List<Path> footage() {
         return footage;
     }
@@ -32,22 +27,7 @@ final class ChosenFiles implements Chooser {
     }
 
     @Override
-    public Path picture(String name) {
-        return project;
-    }
-
-    @Override
-    public Path lookToSave(String name) {
-        return project;
-    }
-
-    @Override
-    public Path packageToSave(String name) {
-        return project;
-    }
-
-    @Override
-    public Path soundToSave(String name) {
+    public Path toSave(Saved what, String name) {
         return project;
     }
 

@@ -34,8 +34,8 @@ class ClipsWindowTest extends OneFrame {
     @Test
     void eachIsMadeAndBadOnesAreNamed() throws IOException {
         set(0, 0, "x", 6);
-        Path light = Driver.still(folder, "light.png", 0.8);
-        Path dark = Driver.still(folder, "dark.png", 0.3);
+        Path light = Material.still(folder, "light.png", 0.8);
+        Path dark = Material.still(folder, "dark.png", 0.3);
         Path bad = Files.writeString(folder.resolve("bad.png"), "no picture");
         d.files.footage = List.of(light, bad, dark);
         d.files.project = folder.resolve("out/{name}-parted.png");
@@ -53,7 +53,7 @@ class ClipsWindowTest extends OneFrame {
 
     @Test
     void namesThatWouldMeetAreRefused() {
-        d.files.footage = List.of(Driver.still(folder, "light.png", 0.8));
+        d.files.footage = List.of(Material.still(folder, "light.png", 0.8));
         d.files.project = folder.resolve("same.png");
         make();
         assertThat(d.words()).contains("Each clip needs a name of its own");

@@ -30,7 +30,7 @@ class DialWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Driver.still(folder, "one.png", 0.4));
+        d.bringIn(Material.still(folder, "one.png", 0.4));
         d.number("#red-x", "12");
         d.number("#blue-x", "-6");
     }

@@ -4,16 +4,13 @@ import ivrik.app.InterfaceThread;
 import ivrik.core.cache.Store;
 import ivrik.core.look.Amounts;
 import ivrik.core.look.Look;
-import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
 import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.MediaPictures;
-import ivrik.media.encode.StillWriter;
 
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
@@ -213,14 +210,6 @@ final class Driver implements AutoCloseable {
         run(() -> window.take(List.of(files)));
         until("it is there", () -> on(window::hasPicture));
         settle();
-    }
-
-    /** A grey still of 96x64 pixels. */
-    static Path still(Path folder, String name, double value) {
-        Plane p = Plane.flat(96, 64, (float) value);
-        Path file = folder.resolve(name);
-        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
-        return file;
     }
 
     /** Goes to a frame. */

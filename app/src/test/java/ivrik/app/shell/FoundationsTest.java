@@ -35,7 +35,7 @@ import java.util.Optional;
 /** What the window does with treatments of whole pictures, steps that keep their identity, and faults. */
 class FoundationsTest extends InAWindow {
     private Path picture(String name, double value) {
-        return Driver.still(folder, name, value);
+        return Material.still(folder, name, value);
     }
 
     private void bringIn(Path file) {

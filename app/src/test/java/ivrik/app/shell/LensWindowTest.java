@@ -109,7 +109,7 @@ class LensWindowTest extends InAWindow {
 
     @Test
     void aPictureWithoutStructureIsRefusedWithAWord() {
-        d.bringIn(Driver.still(folder, "flat.png", 0.4));
+        d.bringIn(Material.still(folder, "flat.png", 0.4));
         measure();
         assertThat(d.text("#lens-word")).contains("too little structure");
         assertThat(d.find("#lens-off").isDisabled()).isTrue();

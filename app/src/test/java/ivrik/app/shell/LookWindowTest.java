@@ -33,7 +33,7 @@ class LookWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Driver.still(folder, "one.png", 0.4));
+        d.bringIn(Material.still(folder, "one.png", 0.4));
         Driver.run(
                 () -> d.window.session().editLook("Begin", l -> BuiltInLooks.named("rgb-split")));
     }

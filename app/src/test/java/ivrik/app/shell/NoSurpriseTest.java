@@ -9,18 +9,13 @@ import ivrik.app.session.View;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
-import ivrik.core.picture.Depth;
-import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
-import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Gain;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
-import ivrik.media.encode.StillWriter;
 
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -43,7 +38,7 @@ import java.util.stream.Stream;
 /** Files, looks, pegs and numbers do what the hand means, and take no work away. */
 class NoSurpriseTest extends InAWindow {
     private Path still(String name, float value) {
-        return Driver.still(folder, name, value);
+        return Material.still(folder, name, value);
     }
 
     private Project project() {
@@ -159,7 +154,7 @@ class NoSurpriseTest extends InAWindow {
 
     @Test
     void thePictureIsLargeAndTheRowsTakeWhatTimeLeaves() {
-        d.bringIn(Driver.still(folder, "wide.png", 0.5));
+        d.bringIn(Material.still(folder, "wide.png", 0.5));
         Driver.run(() -> d.resize(1280, 800));
         d.settle();
         PicturePane pane = (PicturePane) d.find("PicturePane");
@@ -231,7 +226,7 @@ class NoSurpriseTest extends InAWindow {
     /** A large picture under a slow look: the old one is said to be old until the new one is measured. */
     @Test
     void anOlderPictureSaysThatItIs() {
-        d.bringIn(large());
+        d.bringIn(Material.still(folder, "large.png", 3000, 2000, 0.4));
         Label register = (Label) d.find("#register");
         assertThat(d.window.view().behind.get()).isFalse();
         Driver.run(() -> d.window.session().editLook("Slow", l -> BuiltInLooks.named("tube")));
@@ -241,13 +236,6 @@ class NoSurpriseTest extends InAWindow {
         d.settle();
         assertThat(d.words()).doesNotContain("working");
         assertThat(register.getStyleClass()).doesNotContain("stale");
-    }
-
-    private Path large() {
-        Path file = folder.resolve("large.png");
-        Plane p = Plane.flat(3000, 2000, 0.4f);
-        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
-        return file;
     }
 
     @Test

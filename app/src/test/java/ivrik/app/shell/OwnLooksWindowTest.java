@@ -4,9 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.json.LookJson;
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Burst;
 import ivrik.core.look.Look;
+import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Value;
 import ivrik.core.project.LayerLook;
+import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Grain;
+import ivrik.core.treatment.SlopeOffsetPower;
 
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -91,7 +96,7 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(Driver.on(() -> picture(card("amber")).getWidth()))
                 .as("as it was when it was kept, where there is no footage")
                 .isEqualTo(192);
-        d.bringIn(Driver.still(folder, "grey.png", 0.5));
+        d.bringIn(Material.still(folder, "grey.png", 0.5));
         Driver.run(() -> card("amber").requestFocus());
         d.key(KeyCode.ENTER);
         d.settle();
@@ -157,8 +162,13 @@ class OwnLooksWindowTest extends OneFrame {
                                                                         s.feed()
                                                                                 .withSource(
                                                                                         "tram")))));
+        Burst parting = Burst.of("parting", new Anchor.AtCut("clip-7"), 3);
+        Driver.run(() -> d.window.session().editLook("burst", l -> l.withBurst(parting)));
         keep("Amber");
         assertThat(read(kept("amber")).lanes().get(1).feed().source()).isEmpty();
+        assertThat(read(kept("amber")).bursts().getFirst().anchor())
+                .isEqualTo(new Anchor.AtFrame(0));
+        assertThat(look().bursts().getFirst().anchor()).isEqualTo(parting.anchor());
         assertThat(look().lanes().get(1).feed().source()).isEqualTo("tram");
     }
 
@@ -187,6 +197,45 @@ class OwnLooksWindowTest extends OneFrame {
                 .extracting(LayerLook::look)
                 .extracting(Look::name)
                 .containsExactly("tube-2");
+    }
+
+    /** By its ending a decision list, else a table; what is more than colours is told. */
+    @Test
+    void whatALookDoesToColoursIsSavedAsATable() throws IOException {
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "Grade",
+                                        l ->
+                                                Look.atRest(
+                                                                "grade",
+                                                                new Rgb(),
+                                                                new SlopeOffsetPower())
+                                                        .withAmounts(
+                                                                0,
+                                                                0,
+                                                                a ->
+                                                                        a.with(
+                                                                                "offset-red",
+                                                                                Value.of(0.25)))));
+        d.files.project = folder.resolve("grade");
+        Driver.run(() -> d.window.works().grades().save());
+        Path table = folder.resolve("grade.cube");
+        Driver.until("it is written", () -> Files.exists(table));
+        assertThat(Files.readString(table)).contains("LUT_3D_SIZE 33");
+        d.files.project = folder.resolve("grade.cc");
+        Driver.run(() -> d.window.works().grades().save());
+        Driver.until("it is written", () -> Files.exists(folder.resolve("grade.cc")));
+        assertThat(Files.readString(folder.resolve("grade.cc")))
+                .contains("<Offset>0.250000 0.000000 0.000000</Offset>");
+
+        add(new Grain());
+        d.files.project = folder.resolve("grain.cube");
+        Driver.run(() -> d.window.works().grades().save());
+        Driver.until("it says so", () -> d.words().contains("That did not work"));
+        assertThat(folder.resolve("grain.cube")).doesNotExist();
     }
 
     /** Laid over what is there; with a lookup table on the desk, into that; damaged ones change nothing. */

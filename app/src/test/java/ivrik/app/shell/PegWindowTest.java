@@ -30,7 +30,7 @@ class PegWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Driver.still(folder, "one.png", 0.4));
+        d.bringIn(Material.still(folder, "one.png", 0.4));
         for (KeyCode lane : List.of(KeyCode.DIGIT1, KeyCode.DIGIT3)) {
             d.key(lane);
             for (long frame : new long[] {10, 20, 40}) {

@@ -41,7 +41,7 @@ class ShotWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Driver.still(folder, "one.png", 0.4), Driver.still(folder, "two.png", 0.4));
+        d.bringIn(Material.still(folder, "one.png", 0.4), Material.still(folder, "two.png", 0.4));
     }
 
     @AfterEach

@@ -19,6 +19,8 @@ import ivrik.media.encode.Forms;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 
 import org.junit.jupiter.api.Test;
@@ -136,30 +138,40 @@ class TakeWindowTest extends OneFrame {
 
     @Test
     void allPlayTogetherAtTheSameFrame() {
-        Path clip = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
         d.close();
         d = new Driver(folder.resolve("data-2"));
-        d.bringIn(clip);
+        d.bringIn(Material.DEMO.resolve("media/tram.webm"));
         use("rgb-split");
         keep();
         dial("red-x", 20);
         keep();
         sheet();
-        int[] still = d.pixels(d.find("#tile-take-1"));
+        Driver.until("both are there", () -> picture(1) != null && picture(2) != null);
+        Image first = picture(1);
+        Image second = picture(2);
         d.click("#play-takes");
-        Driver.until(
-                "both move",
-                () -> !java.util.Arrays.equals(still, d.pixels(d.find("#tile-take-1"))));
+        Driver.until("both move", () -> picture(1) != first && picture(2) != second);
         d.click("#play-takes");
         d.settle();
-        assertThat(d.pixels(d.find("#tile-take-1"))).isEqualTo(still);
+        assertThat(picture(1)).isSameAs(first);
+        assertThat(picture(2)).isSameAs(second);
     }
 
-    /** A look kept from one clip, on another: three takes, two of them compared, picked, exported; packed. */
+    private Image picture(int take) {
+        return Driver.on(
+                () -> ((ImageView) d.find("#tile-take-" + take).lookup(".image-view")).getImage());
+    }
+
+    /** A look kept from the demo, on another clip: three takes, two of them compared, picked, exported; packed. */
     @Test
     void theStoryOfALookThatIsVaried() throws IOException {
-        use("rgb-split");
-        dial("blue-x", -5);
+        d.close();
+        d = new Driver(folder.resolve("data"));
+        Path demo = Material.demo(Files.createDirectory(folder.resolve("demo")));
+        Driver.run(() -> d.window.open(demo));
+        Driver.until("the demo is open", d.window::hasPicture);
+        d.settle();
+        assertThat(look().shownName()).isEqualTo("Night drift");
         Driver.run(() -> d.window.works().looks().save());
         Driver.run(() -> ((TextField) d.find("#save-title")).setText("Amber"));
         d.click("#save-keep");
@@ -167,13 +179,13 @@ class TakeWindowTest extends OneFrame {
         d.close();
 
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Driver.still(folder, "grey.png", 0.5));
+        d.bringIn(Material.DEMO.resolve("media/lanterns.webm"));
         Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
         Driver.run(() -> d.find("#look-amber").requestFocus());
         d.key(KeyCode.ENTER);
         d.settle();
-        for (double red : List.of(2.0, 7.0, 15.0)) {
-            dial("red-x", red);
+        for (double split : List.of(20.0, 60.0, 100.0)) {
+            dial(look().dials().getFirst().name(), split);
             keep();
         }
         sheet();
@@ -206,6 +218,9 @@ class TakeWindowTest extends OneFrame {
                 .isEqualTo(codes(d.rendered(picked.getFirst().in(project))));
         assertThat(frame("out-take-3-0000.png"))
                 .isEqualTo(codes(d.rendered(picked.getLast().in(project))));
+        assertThat(frame("out-take-1-0000.png"))
+                .as("the burst came along, onto the first frame")
+                .isNotEqualTo(frame("out-take-3-0000.png"));
         assertThat(folder.resolve("out-take-2-0000.png")).doesNotExist();
 
         d.files.project = folder.resolve("night");
@@ -243,7 +258,12 @@ class TakeWindowTest extends OneFrame {
                 .flatMap(
                         p ->
                                 java.util.stream.IntStream.range(0, p.width())
-                                        .mapToObj(x -> Math.round(p.at(x, p.height() / 2) * 255)))
+                                        .mapToObj(x -> code(p.at(x, p.height() / 2))))
                 .toList();
+    }
+
+    /** As it leaves to a file of 8 bit. */
+    private static int code(float value) {
+        return Math.clamp(Math.round(value * 255), 0, 255);
     }
 }

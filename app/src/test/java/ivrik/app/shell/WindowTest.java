@@ -28,8 +28,6 @@ import java.util.List;
 
 /** Parts of the window, each by keyboard and mouse, on a copy of the demo. */
 class WindowTest {
-    private static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
-
     @TempDir Path folder;
 
     private Path project;
@@ -37,15 +35,7 @@ class WindowTest {
 
     @BeforeEach
     void aCopyOfTheDemo() throws IOException {
-        Files.createDirectories(folder.resolve("media"));
-        try (var files = Files.list(DEMO.resolve("media"))) {
-            for (Path file : files.toList()) {
-                Files.copy(file, folder.resolve("media").resolve(file.getFileName()));
-            }
-        }
-        project =
-                Files.copy(
-                        DEMO.resolve("lantern-week.ivrik"), folder.resolve("lantern-week.ivrik"));
+        project = Material.demo(folder);
         d = new Driver(Files.createDirectories(folder.resolve("data")));
     }
 

@@ -1,5 +1,7 @@
 package ivrik.core.look;
 
+import ivrik.core.motion.Anchor;
+
 import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
@@ -12,7 +14,7 @@ public final class KeptLook {
 
     /**
      * The look under another title. Pictures that its steps and lanes take, and the layer that holds it in, are
-     * chosen again wherever it is used.
+     * chosen again wherever it is used; its bursts stand on the first frame, and go to what is near where it is laid.
      *
      * @param title as people read it; its name in commands and files follows from that
      */
@@ -23,7 +25,11 @@ public final class KeptLook {
                 .withTags(tags)
                 .withSteps(look.steps().stream().map(s -> s.withPicture("")).toList())
                 .withLanes(look.lanes().stream().map(KeptLook::of).toList())
-                .withReach(look.reach().withMatte(Reach.Matte.OFF));
+                .withReach(look.reach().withMatte(Reach.Matte.OFF))
+                .withBursts(
+                        look.bursts().stream()
+                                .map(b -> b.withAnchor(new Anchor.AtFrame(0)))
+                                .toList());
     }
 
     private static LaneState of(LaneState lane) {

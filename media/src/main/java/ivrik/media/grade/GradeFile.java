@@ -1,25 +1,40 @@
 package ivrik.media.grade;
 
+import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.ColourTable;
 import ivrik.core.colour.CubeText;
 import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Value;
+import ivrik.core.render.LookLattice;
+import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.render.Plan.PictureStepPlan;
 import ivrik.core.separation.Rgb;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.LookupTable;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.SlopeOffsetPower;
 import ivrik.core.treatment.Treatment;
+import ivrik.media.UnwritableTargetException;
 import ivrik.media.decode.Import;
 import ivrik.media.file.ProjectFile;
+import ivrik.media.file.SafeFile;
 
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Files that hold a grade: {@code .cube} tables, and {@code .cc}, {@code .ccc}, {@code .cdl} decision lists. */
 public final class GradeFile {
     private static final String TABLE = ".cube";
+    private static final String SLOPE_OFFSET_POWER = new SlopeOffsetPower().description().id();
+
+    /** Why a look is no decision list. */
+    public static final String NO_DECISIONS =
+            "a colour decision list holds one 'Slope, offset, power' and nothing else";
+
     private static final List<String> DECISIONS = List.of(".cc", ".ccc", ".cdl");
 
     private GradeFile() {}
@@ -60,6 +75,42 @@ public final class GradeFile {
 
     private static Treatment treatment(Path file) {
         return isTable(file) ? new LookupTable() : new SlopeOffsetPower();
+    }
+
+    /** The decision list that a look is at a frame; empty if it is more than one slope, offset and power. */
+    public static Optional<DecisionList> decisions(Look look, long frame) {
+        LookPlan plan = LookLattice.planned(look, frame);
+        List<PictureStepPlan> steps =
+                Stream.concat(plan.prepare().stream(), plan.finish().stream()).toList();
+        return plan.treatsLanes()
+                        || steps.size() != 1
+                        || !steps.getFirst().treatment().equals(SLOPE_OFFSET_POWER)
+                ? Optional.empty()
+                : Optional.of(DecisionList.of(steps.getFirst().settings()));
+    }
+
+    /**
+     * Writes what a look makes of each colour at a frame: a table, or where the file is named so a decision list.
+     *
+     * @param points of a table along each side
+     * @throws ivrik.core.IvrikException if that depends on more than the colour, or a decision list cannot hold it
+     */
+    public static void write(Look look, Path file, int points, long frame) {
+        if (!isDecisions(file)) {
+            LookLattice lattice =
+                    LookLattice.of(look, points, frame, ColourSpace.SRGB, Workers.shared());
+            SafeFile.write(file, CubeText.write(lattice.table(look.shownName())));
+            return;
+        }
+        DecisionList list =
+                decisions(look, frame)
+                        .orElseThrow(
+                                () ->
+                                        new UnwritableTargetException(
+                                                NO_DECISIONS,
+                                                "write a .cube of " + look.shownName(),
+                                                null));
+        SafeFile.write(file, list.text(look.name()));
     }
 
     /**

@@ -1,0 +1,43 @@
+package ivrik.app.shell;
+
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.threads.Workers;
+import ivrik.media.encode.StillWriter;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** Files that windows are tried with. */
+final class Material {
+    /** Where the demo and its media lie; to be read only. */
+    static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
+
+    private Material() {}
+
+    /** A grey still of 96x64 pixels. */
+    static Path still(Path folder, String name, double value) {
+        return still(folder, name, 96, 64, value);
+    }
+
+    static Path still(Path folder, String name, int width, int height, double value) {
+        Plane p = Plane.flat(width, height, (float) value);
+        Path file = folder.resolve(name);
+        StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
+        return file;
+    }
+
+    /** The project of a copy of the demo in a folder. */
+    static Path demo(Path folder) throws IOException {
+        Files.createDirectories(folder.resolve("media"));
+        try (var files = Files.list(DEMO.resolve("media"))) {
+            for (Path file : files.toList()) {
+                Files.copy(file, folder.resolve("media").resolve(file.getFileName()));
+            }
+        }
+        String name = "lantern-week.ivrik";
+        return Files.copy(DEMO.resolve(name), folder.resolve(name));
+    }
+}

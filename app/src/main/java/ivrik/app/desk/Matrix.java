@@ -13,12 +13,10 @@ import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Source;
-import ivrik.core.rejoin.Blend;
 import ivrik.core.separation.LaneKind;
 
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -28,13 +26,9 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
-import javafx.scene.shape.Rectangle;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * The matrix: a row for each lane, a column for separation, each treatment of lanes, and rejoin; on either
@@ -51,7 +45,7 @@ public final class Matrix extends BorderPane {
     private final GridPane end = new GridPane();
     private final GridPane after = new GridPane();
     private final ScrollPane columns = new ScrollPane(grid);
-    private final Map<Integer, Label> strengths = new HashMap<>();
+    private final List<RejoinCell> rejoined = new ArrayList<>();
     private final List<ColumnHead> heads = new ArrayList<>();
     private final List<Cell> cells = new ArrayList<>();
     private final List<LaneHead> lanes = new ArrayList<>();
@@ -136,7 +130,7 @@ public final class Matrix extends BorderPane {
         for (GridPane each : List.of(before, names, grid, end, after)) {
             each.getChildren().clear();
         }
-        strengths.clear();
+        rejoined.clear();
         heads.clear();
         cells.clear();
         lanes.clear();
@@ -353,50 +347,22 @@ public final class Matrix extends BorderPane {
         }
     }
 
-    /** The ink a lane paints with, and how: its own way, the way of all, or not at all. */
+    /** The ink a lane paints with, and how. */
     private Node rejoinCell(Look look, int lane, LaneKind kind) {
-        LaneState state = look.lanes().get(lane);
-        Rectangle swatch = new Rectangle(18, 12, Palette.colourOf(state.ink().orElse(kind.ink())));
-        swatch.getStyleClass().add("swatch");
-        Label strength = new Label();
-        strength.getStyleClass().add("number");
-        strengths.put(lane, strength);
-        HBox inked = new HBox(6, swatch, strength);
-        inked.setAlignment(Pos.CENTER);
-        String way =
-                !look.isShown(lane)
-                        ? "left out"
-                        : look.rejoin().isExact()
-                                ? look.rejoin().id()
-                                : state.blend().map(Blend::id).orElse(look.rejoin().id());
-        VBox box = new VBox(3, inked, quiet(way));
-        box.setAlignment(Pos.CENTER);
-        box.getStyleClass().add("cell");
-        box.setId("rejoin-" + kind.id());
-        box.setOnMouseClicked(
+        RejoinCell cell = new RejoinCell(look, lane, kind);
+        cell.setOnMouseClicked(
                 e -> {
                     session.selectLane(lane);
                     face(Face.REJOIN);
                 });
-        size(box, wide(Metrics.COLUMN), high(look));
-        return box;
+        size(cell, wide(Metrics.COLUMN), high(look));
+        rejoined.add(cell);
+        return cell;
     }
 
     private void showStrengths() {
-        Look look = session.state().look().orElse(null);
-        if (look == null) {
-            return;
-        }
-        strengths.forEach(
-                (lane, label) -> {
-                    double share = look.lanes().get(lane).strength().at(view.frame.get());
-                    label.setText(Math.round(100 * share) + " %");
-                });
-    }
-
-    private static Label quiet(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("quiet");
-        return label;
+        session.state()
+                .look()
+                .ifPresent(look -> rejoined.forEach(c -> c.show(look, view.frame.get())));
     }
 }

@@ -14,21 +14,18 @@ import ivrik.core.project.Layer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.function.BiFunction;
-import java.util.function.LongUnaryOperator;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** The pegs of the traced value that are picked, in any lanes, and what is done to them together. */
 public final class PegHands {
     private final Session session;
     private final View view;
-    private final List<Runnable> shown = new ArrayList<>();
-    private final Map<Integer, TreeSet<Long>> picked = new TreeMap<>();
+    private final PickedPegs picked = new PickedPegs();
     private Map<Integer, List<Peg>> copied = Map.of();
 
     /**
@@ -37,29 +34,21 @@ public final class PegHands {
     PegHands(Session session, View view, Runnable shown) {
         this.session = session;
         this.view = view;
-        this.shown.add(shown);
+        picked.onChange(shown);
     }
 
     /** Tells one more of what is picked. */
     void onPicked(Runnable told) {
-        shown.add(told);
-    }
-
-    private void tell() {
-        shown.forEach(Runnable::run);
+        picked.onChange(told);
     }
 
     boolean isPicked(int lane, long frame) {
-        return picked.getOrDefault(lane, new TreeSet<>()).contains(frame);
+        return picked.has(lane, frame);
     }
 
     /** The one that is picked; none where several are. */
     Optional<Picked> only() {
-        List<Picked> all =
-                picked.entrySet().stream()
-                        .flatMap(e -> e.getValue().stream().map(f -> new Picked(e.getKey(), f)))
-                        .toList();
-        return all.size() == 1 ? Optional.of(all.getFirst()) : Optional.empty();
+        return picked.only();
     }
 
     /** The peg that is picked; none where several are, or it is gone. */
@@ -84,7 +73,7 @@ public final class PegHands {
     }
 
     public boolean any() {
-        return picked.values().stream().anyMatch(f -> !f.isEmpty());
+        return picked.any();
     }
 
     public boolean canPaste() {
@@ -93,43 +82,31 @@ public final class PegHands {
 
     void pickNone() {
         picked.clear();
-        tell();
     }
 
     void pickOnly(int lane, long frame) {
-        picked.clear();
-        pick(lane, frame);
-    }
-
-    private void pick(int lane, long frame) {
-        picked.computeIfAbsent(lane, l -> new TreeSet<>()).add(frame);
-        tell();
+        picked.setOnly(lane, frame);
     }
 
     /** Picks one more, or lets go of it. */
     void toggle(int lane, long frame) {
-        if (isPicked(lane, frame)) {
-            picked.get(lane).remove(frame);
-            tell();
-        } else {
-            pick(lane, frame);
-        }
+        picked.toggle(lane, frame);
     }
 
     /** Picks all pegs of some lanes in a range of frames. */
     void pickAll(int firstLane, int lastLane, double from, double to) {
-        picked.clear();
+        List<Picked> all = new ArrayList<>();
         for (int lane = Math.min(firstLane, lastLane);
                 lane <= Math.max(firstLane, lastLane);
                 lane++) {
             for (Peg peg : value(lane).pegs()) {
                 double middle = peg.frame() + 0.5;
                 if (middle >= Math.min(from, to) && middle <= Math.max(from, to)) {
-                    picked.computeIfAbsent(lane, l -> new TreeSet<>()).add(peg.frame());
+                    all.add(new Picked(lane, peg.frame()));
                 }
             }
         }
-        tell();
+        picked.set(all);
     }
 
     /** Picks all pegs of the traced value in every lane. */
@@ -167,12 +144,27 @@ public final class PegHands {
 
     /** Puts a peg with the present value at a frame of a lane's traced value. */
     void add(int lane, long frame) {
-        Value value = value(lane);
-        pickOnly(lane, frame);
+        add(List.of(lane), frame);
+    }
+
+    /** The same in several lanes; the first gives the edit its name. */
+    private void add(List<Integer> lanes, long frame) {
+        Map<Integer, Value> pegged = new TreeMap<>();
+        for (int lane : lanes) {
+            Value value = value(lane);
+            pegged.put(
+                    lane,
+                    value.pegAt(frame).isPresent()
+                            ? value
+                            : value.with(new Peg(frame, value.at(frame), Ease.LINEAR)));
+        }
+        picked.set(at(lanes, frame));
         session.editLayer(
-                "Peg " + title(lane) + " at " + frame,
-                layer ->
-                        put(layer, lane, value.with(new Peg(frame, value.at(frame), Ease.LINEAR))));
+                "Peg " + title(lanes.getFirst()) + " at " + frame, layer -> put(layer, pegged));
+    }
+
+    private static List<Picked> at(List<Integer> lanes, long frame) {
+        return lanes.stream().map(lane -> new Picked(lane, frame)).toList();
     }
 
     /**
@@ -185,37 +177,14 @@ public final class PegHands {
         }
         int lane = row();
         long frame = view.frame.get();
-        boolean set = value(lane).pegAt(frame).isEmpty();
         List<Integer> lanes = moving(lane);
-        picked.clear();
-        lanes.stream()
-                .filter(l -> set || value(l).pegAt(frame).isPresent())
-                .forEach(l -> pick(l, frame));
-        if (!set) {
-            delete();
+        if (value(lane).pegAt(frame).isEmpty()) {
+            add(lanes, frame);
             return;
         }
-        TraceRows before = rows();
-        session.editLayer(
-                "Peg " + title(lane) + " at " + frame,
-                layer -> {
-                    Layer pegged = layer;
-                    for (int each : lanes) {
-                        Value value = before.value(each);
-                        pegged =
-                                put(
-                                        pegged,
-                                        each,
-                                        value.pegAt(frame).isPresent()
-                                                ? value
-                                                : value.with(
-                                                        new Peg(
-                                                                frame,
-                                                                value.at(frame),
-                                                                Ease.LINEAR)));
-                    }
-                    return pegged;
-                });
+        picked.set(
+                at(lanes.stream().filter(l -> value(l).pegAt(frame).isPresent()).toList(), frame));
+        delete();
     }
 
     /** The rows of the lanes that move when one is moved by hand. */
@@ -239,25 +208,15 @@ public final class PegHands {
 
     public void reverse() {
         edit("Reverse", PegEdits::reversed);
-        mirrorPicks();
-    }
-
-    private void mirrorPicks() {
-        picked.replaceAll(
-                (lane, frames) -> {
-                    TreeSet<Long> mirrored = new TreeSet<>();
-                    frames.forEach(f -> mirrored.add(frames.first() + frames.last() - f));
-                    return mirrored;
-                });
-        tell();
+        picked.mirror();
     }
 
     /** Stretches the picked pegs in time about the first of them. */
     public void stretch(double times) {
-        long about = first();
+        long about = picked.first();
         boolean done = edit("Stretch", (value, f) -> PegEdits.stretched(value, f, times, about));
         if (done) {
-            movePicks(f -> about + Math.round((f - about) * times));
+            picked.move(f -> about + Math.round((f - about) * times));
         }
     }
 
@@ -267,28 +226,11 @@ public final class PegHands {
         edit("Scale", (value, f) -> Optional.of(PegEdits.scaled(value, f, times, rest)));
     }
 
-    private void movePicks(LongUnaryOperator place) {
-        picked.replaceAll(
-                (lane, frames) -> {
-                    TreeSet<Long> moved = new TreeSet<>();
-                    frames.forEach(f -> moved.add(place.applyAsLong(f)));
-                    return moved;
-                });
-        tell();
-    }
-
-    private long first() {
-        return picked.values().stream()
-                .filter(f -> !f.isEmpty())
-                .mapToLong(NavigableSet::first)
-                .min()
-                .orElse(0);
-    }
-
     public void copy() {
         Map<Integer, List<Peg>> taken = new TreeMap<>();
-        picked.forEach(
-                (lane, frames) -> taken.put(lane, PegEdits.copied(value(lane), frames, first())));
+        for (int lane : picked.lanes()) {
+            taken.put(lane, PegEdits.copied(value(lane), picked.in(lane), picked.first()));
+        }
         copied = taken;
     }
 
@@ -307,21 +249,15 @@ public final class PegHands {
                         }
                     });
         }
-        session.editLayer(
-                "Paste pegs",
-                layer -> {
-                    Layer changed = layer;
-                    for (var each : into.entrySet()) {
-                        changed =
-                                put(
-                                        changed,
-                                        each.getKey(),
-                                        PegEdits.pasted(value(each.getKey()), each.getValue(), at));
-                    }
-                    return changed;
+        Map<Integer, Value> pasted = new TreeMap<>();
+        List<Picked> there = new ArrayList<>();
+        into.forEach(
+                (lane, pegs) -> {
+                    pasted.put(lane, PegEdits.pasted(value(lane), pegs, at));
+                    pegs.forEach(peg -> there.add(new Picked(lane, peg.frame() + at)));
                 });
-        picked.clear();
-        into.forEach((lane, pegs) -> pegs.forEach(p -> pick(lane, p.frame() + at)));
+        session.editLayer("Paste pegs", layer -> put(layer, pasted));
+        picked.set(there);
     }
 
     /** Pegs at rest where the play range begins and ends, in the lane being worked on. */
@@ -353,7 +289,7 @@ public final class PegHands {
 
     private Map<Integer, Value> values() {
         Map<Integer, Value> values = new TreeMap<>();
-        picked.keySet().forEach(lane -> values.put(lane, value(lane)));
+        picked.lanes().forEach(lane -> values.put(lane, value(lane)));
         return values;
     }
 
@@ -361,7 +297,7 @@ public final class PegHands {
             Map<Integer, Value> values, BiFunction<Value, Set<Long>, Optional<Value>> change) {
         Map<Integer, Value> all = new TreeMap<>();
         for (var each : values.entrySet()) {
-            Optional<Value> one = change.apply(each.getValue(), picked.get(each.getKey()));
+            Optional<Value> one = change.apply(each.getValue(), picked.in(each.getKey()));
             if (one.isEmpty()) {
                 return Optional.empty();
             }
@@ -382,28 +318,25 @@ public final class PegHands {
     final class Move {
         private final Session.Gesture gesture = session.gesture("Move pegs");
         private final Map<Integer, Value> before = values();
-        private final Map<Integer, TreeSet<Long>> from = new TreeMap<>(picked);
+        private final List<Picked> from = picked.all();
 
         /** So many frames later and so much higher than they were; nowhere where one would be lost. */
         void to(long later, double up) {
             Map<Integer, Value> moved = new TreeMap<>();
             for (var each : before.entrySet()) {
-                Optional<Value> one =
-                        PegEdits.moved(each.getValue(), from.get(each.getKey()), later, up);
+                Set<Long> frames =
+                        from.stream()
+                                .filter(p -> p.lane() == each.getKey())
+                                .map(Picked::frame)
+                                .collect(Collectors.toSet());
+                Optional<Value> one = PegEdits.moved(each.getValue(), frames, later, up);
                 if (one.isEmpty()) {
                     return;
                 }
                 moved.put(each.getKey(), one.get());
             }
-            picked.clear();
-            from.forEach(
-                    (lane, frames) -> {
-                        TreeSet<Long> there = new TreeSet<>();
-                        frames.forEach(f -> there.add(f + later));
-                        picked.put(lane, there);
-                    });
+            picked.set(from.stream().map(p -> new Picked(p.lane(), p.frame() + later)).toList());
             gesture.editLayer(layer -> put(layer, moved));
-            tell();
         }
     }
 }

@@ -11,14 +11,12 @@ import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.session.View.Kept;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.WhyNothing;
 import ivrik.core.measure.Register;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
-import ivrik.core.project.Takes;
 import ivrik.core.separation.Ink;
 
 import javafx.animation.PauseTransition;
@@ -52,7 +50,7 @@ final class PanePictures {
     private final Consumer<Map<String, Fault>> onFaults;
     private Request asked;
     private Plans tried;
-    private Map<Show, Plans> taken = Map.of();
+    private final TakePlans takes;
 
     /** Of the project before the last edit. */
     private Plans plansBefore;
@@ -81,6 +79,7 @@ final class PanePictures {
         this.panes = panes;
         this.onRegister = onRegister;
         this.onFaults = onFaults;
+        this.takes = new TakePlans(session, view);
         this.service = new PictureService(this::answered);
         service.readAnew();
         late.setOnFinished(e -> view.behind.set(!settled));
@@ -184,7 +183,7 @@ final class PanePictures {
                         plans(project),
                         frame,
                         shows,
-                        takes(shows),
+                        takes.of(shows),
                         session.state().layer().map(Layer::id).orElse(""),
                         session.state().lookNumber(),
                         session.state().lane());
@@ -196,30 +195,6 @@ final class PanePictures {
         late.playFromStart();
         service.ask(request);
         detail(frame);
-    }
-
-    /** Those that panes show, each in place of what is done on its layer. */
-    private Map<Show, Plans> takes(Set<Show> shows) {
-        Map<Show, Plans> now = new EnumMap<>(Show.class);
-        for (Show show : shows) {
-            if (show.isTake()) {
-                now.put(show, plans(show, show == Show.TAKE ? view.takeA.get() : view.takeB.get()));
-            }
-        }
-        taken = now;
-        return now;
-    }
-
-    private Plans plans(Show show, Kept kept) {
-        Project project = session.project();
-        Project with =
-                kept == null
-                        ? project
-                        : Takes.find(project, kept.layer(), kept.take())
-                                .map(t -> t.in(project))
-                                .orElse(project);
-        Plans before = taken.get(show);
-        return before != null && before.project().equals(with) ? before : session.plansOf(with);
     }
 
     /** What is shown is what is set. */

@@ -8,12 +8,8 @@ import ivrik.app.session.View.Kept;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.core.look.BuiltInLooks;
-import ivrik.core.look.FeedParts;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
-import ivrik.core.look.Step;
-import ivrik.core.look.Target.OfFeed;
-import ivrik.core.look.Targets;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
@@ -22,11 +18,6 @@ import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Curve;
-import ivrik.core.treatment.GaussianBlur;
-import ivrik.core.treatment.Grain;
-import ivrik.core.treatment.Lens;
-import ivrik.core.treatment.Treatment;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Forms;
@@ -50,7 +41,6 @@ import java.util.ArrayDeque;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 
@@ -120,7 +110,7 @@ final class Shots {
                     w.view().zoom.set(0);
                     w.view().handles.set(true);
                     w.view().frame.set(112);
-                    keepTakes(new TakeEdits(w.session(), w.view()));
+                    ShotLooks.keepTakes(new TakeEdits(w.session(), w.view()));
                     w.view().takeA.set(new Kept("shots", "take-2"));
                     w.view().paneA.set(Show.TAKE);
                     w.view().takeB.set(new Kept("shots", "take-4"));
@@ -142,7 +132,7 @@ final class Shots {
                 "lane-times",
                 w -> {
                     w.session().selectLayer("shots");
-                    w.session().editLook("Times", Shots::withTimes);
+                    w.session().editLook("Times", ShotLooks::withTimes);
                     w.view().frame.set(101);
                     w.view().face.set(Face.SEPARATE);
                     scroll(w, 1);
@@ -163,7 +153,7 @@ final class Shots {
                     w.view().band.set(Band.NONE);
                     w.view().face.set(Face.TREATMENT);
                     w.view().frame.set(40);
-                    w.session().editLook("Curve", Shots::withTreatments);
+                    w.session().editLook("Curve", ShotLooks::withTreatments);
                     w.session().selectCell("lens-1", 0);
                 });
         shot("treatment-sheet", w -> w.view().band.set(Band.TREATMENTS));
@@ -246,52 +236,10 @@ final class Shots {
         run(end);
     }
 
-    private static void keepTakes(TakeEdits takes) {
-        takes.keep();
-        for (String name : List.of("tape", "stereo-glasses", "channel-blur")) {
-            Look look = BuiltInLooks.named(name);
-            takes.keep(look.shownName(), l -> look);
-        }
-        takes.pick("take-1", true);
-        takes.pick("take-3", true);
-    }
-
-    /** A lens, a blur, a curve and some grain. */
-    private static Look withTreatments(Look look) {
-        Look more = look;
-        for (Treatment each : List.of(new Lens(), new GaussianBlur(), new Curve(), new Grain())) {
-            more = more.withStepAdded(Step.shownOff(more.freeId(each), each, 3));
-        }
-        for (int lane = 0; lane < 3; lane++) {
-            double out = 42 - 6 * lane;
-            int number = lane;
-            more =
-                    more.withAmounts(
-                                    3,
-                                    lane,
-                                    a -> a.withThing(Curve.SERIES, Map.of("in", 40.0, "out", out)))
-                            .withAmounts(
-                                    2, lane, a -> a.with("radius", Value.of(number == 0 ? 7 : 0)))
-                            .withAmounts(4, lane, a -> a.with("strength", Value.of(6)));
-        }
-        return more;
-    }
-
     /** Scrolls the close-up, 0 to its beginning, 1 to its end. */
     private static void scroll(MainWindow window, double to) {
         ScrollPane closeUp = (ScrollPane) window.time().getScene().getRoot().lookup(".close-up");
         closeUp.setVvalue(to);
-    }
-
-    /** Red wipes to the next shot, blue cuts later and lags. */
-    private static Look withTimes(Look look) {
-        return Targets.with(
-                Targets.with(
-                        Targets.with(look, new OfFeed(0, FeedParts.WIPE), Value.of(10)),
-                        new OfFeed(2, FeedParts.CUT),
-                        Value.of(8)),
-                new OfFeed(2, FeedParts.SLIT),
-                Value.of(4));
     }
 
     /** Whether each small picture of a sheet has been made. */

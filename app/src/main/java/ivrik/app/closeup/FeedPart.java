@@ -131,12 +131,8 @@ final class FeedPart extends VBox {
     }
 
     private MenuItem source(String title, int lane, LaneKind kind, String source) {
-        MenuItem item =
-                Controls.item(
-                        title,
-                        () -> edit(lane, "Picture of " + kind.title(), f -> f.withSource(source)));
-        item.setMnemonicParsing(false);
-        return item;
+        return Controls.item(
+                title, () -> edit(lane, "Picture of " + kind.title(), f -> f.withSource(source)));
     }
 
     private String name(String source) {

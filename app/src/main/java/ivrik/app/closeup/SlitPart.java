@@ -131,12 +131,8 @@ final class SlitPart extends VBox {
 
     /** Chosen for all lanes: what differs between them is how much. */
     private MenuItem item(String title, UnaryOperator<Slit> change) {
-        MenuItem item =
-                Controls.item(
-                        title,
-                        () -> session.editLook("Across by " + title, l -> changed(l, change)));
-        item.setMnemonicParsing(false);
-        return item;
+        return Controls.item(
+                title, () -> session.editLook("Across by " + title, l -> changed(l, change)));
     }
 
     private static Look changed(Look look, UnaryOperator<Slit> change) {

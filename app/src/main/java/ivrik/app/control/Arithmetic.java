@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
  * Sums as they are typed into a number: {@code 412+3}, {@code -2*(1.5+3)/4}, {@code 1/3}, {@code 2,5}. A unit behind
  * them is passed over.
  */
-final class Arithmetic {
+public final class Arithmetic {
     private final String text;
     private int at;
 
@@ -15,7 +15,7 @@ final class Arithmetic {
     }
 
     /** The value, or nothing if it is no sum. */
-    static OptionalDouble of(String text) {
+    public static OptionalDouble of(String text) {
         Arithmetic sum = new Arithmetic(text);
         try {
             double value = sum.sum();

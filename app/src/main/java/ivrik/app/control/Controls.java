@@ -19,6 +19,9 @@ import java.util.function.Supplier;
 
 /** Small parts that the close-ups are put together from. */
 public final class Controls {
+    private static final String CHOSEN = "chosen";
+    private static final String TICKED = "ticked";
+
     private Controls() {}
 
     /** A number with no more digits than it has. */
@@ -70,8 +73,34 @@ public final class Controls {
 
     public static MenuItem item(String title, Runnable action) {
         MenuItem item = new MenuItem(title);
+        item.setMnemonicParsing(false);
         item.setOnAction(e -> action.run());
         return item;
+    }
+
+    /** An item that says whether it is what is chosen at present; one that reads as its menu does need not. */
+    public static MenuItem item(String title, boolean isChosen, Runnable action) {
+        MenuItem item = item(title, action);
+        item.getProperties().put(CHOSEN, isChosen);
+        return item;
+    }
+
+    public static boolean isChosen(MenuItem item) {
+        return Boolean.TRUE.equals(item.getProperties().get(CHOSEN));
+    }
+
+    /** Shows a tick before an item, or none. */
+    public static void tick(MenuItem item, boolean is) {
+        item.getStyleClass().remove(TICKED);
+        if (is) {
+            item.getStyleClass().add(TICKED);
+            Region tick = new Region();
+            tick.getStyleClass().add("tick");
+            item.setGraphic(tick);
+        } else if (item.getGraphic() != null
+                && item.getGraphic().getStyleClass().contains("tick")) {
+            item.setGraphic(null);
+        }
     }
 
     /** A kind as it is written in files. */
@@ -85,9 +114,7 @@ public final class Controls {
         button.getStyleClass().add("plain");
         button.setTooltip(new Tooltip(help));
         for (T each : all) {
-            MenuItem item = new MenuItem(word(each));
-            item.setOnAction(e -> set.accept(each));
-            button.getItems().add(item);
+            button.getItems().add(item(word(each), () -> set.accept(each)));
         }
         return button;
     }

@@ -56,7 +56,7 @@ final class LaneHead extends HBox {
         feed.setTooltip(new Tooltip(feed.getText()));
         getChildren().addAll(new Badge(kind), new VBox(4, new HBox(6, name, feed), switches));
         getStyleClass().add("lane-head");
-        setOnMouseClicked(e -> session.selectLane(lane));
+        setOnMousePressed(e -> session.selectLane(lane));
     }
 
     /** What a lane is taken from, in as few words as can be; nothing for its own picture. */

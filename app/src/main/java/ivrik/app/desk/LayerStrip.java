@@ -1,5 +1,6 @@
 package ivrik.app.desk;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
@@ -12,6 +13,7 @@ import ivrik.core.look.Onto;
 import ivrik.core.look.Reach;
 import ivrik.core.look.Target;
 import ivrik.core.project.Arrange;
+import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.rejoin.Blend;
@@ -29,7 +31,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Under the matrix: which layer is on the desk, which of its looks, and how that meets the picture. */
-final class LayerStrip extends HBox {
+public final class LayerStrip extends HBox {
     private final Session session;
     private final View view;
     private NumberField amount;
@@ -64,7 +66,7 @@ final class LayerStrip extends HBox {
                             .toList(),
                     state.layer().stream()
                             .flatMap(l -> l.looks().stream())
-                            .map(l -> new Name(l.id(), l.look().shownName(), l.on()))
+                            .map(l -> new Name(l.id(), l.look().shownName() + l.shots(), l.on()))
                             .toList(),
                     state.look().map(Look::reach),
                     state.lookNumber()
@@ -89,7 +91,12 @@ final class LayerStrip extends HBox {
         menu.setId("layer");
         List<Layer> layers = session.project().layers();
         for (Layer each : layers.reversed()) {
-            item(menu, each.name(), () -> session.selectLayer(each.id()));
+            menu.getItems()
+                    .add(
+                            Controls.item(
+                                    each.name(),
+                                    each.id().equals(layer.id()),
+                                    () -> session.selectLayer(each.id())));
         }
         int at = layers.indexOf(layer);
         menu.getItems().add(new SeparatorMenuItem());
@@ -136,22 +143,22 @@ final class LayerStrip extends HBox {
         int count = layer.looks().size();
         MenuButton menu =
                 menu(
-                        (count > 1 ? at + 1 + " of " + count + " " : "")
-                                + now.look().shownName()
-                                + (now.on() ? "" : ", off"),
+                        (count > 1 ? at + 1 + " of " + count + " " : "") + titled(now),
                         "The looks of this layer, done one after the other");
         menu.setId("look");
         for (int i = 0; i < count; i++) {
             LayerLook each = layer.looks().get(i);
-            item(
-                    menu,
-                    i + 1 + "  " + each.look().shownName() + (each.on() ? "" : ", off"),
-                    () -> {
-                        session.selectLook(each.id());
-                        if (!each.look().dials().isEmpty()) {
-                            show(Face.LOOK);
-                        }
-                    });
+            menu.getItems()
+                    .add(
+                            Controls.item(
+                                    i + 1 + "  " + titled(each),
+                                    i == at,
+                                    () -> {
+                                        session.selectLook(each.id());
+                                        if (!each.look().dials().isEmpty()) {
+                                            show(Face.LOOK);
+                                        }
+                                    }));
         }
         menu.getItems().add(new SeparatorMenuItem());
         item(menu, "Its name, dials and motion blur", () -> show(Face.LOOK));
@@ -164,6 +171,11 @@ final class LayerStrip extends HBox {
                                 l ->
                                         l.withLooks(
                                                 Lists.with(l.looks(), at, now.withOn(!now.on())))));
+        if (layer.clips().size() > 1 && now.shots().isEmpty()) {
+            item(menu, "Only on this shot", () -> onShots(at, shotHere(layer)));
+        } else if (!now.shots().isEmpty()) {
+            item(menu, "On all shots", () -> onShots(at, List.of()));
+        }
         item(
                 menu,
                 "Add a look after it",
@@ -182,6 +194,25 @@ final class LayerStrip extends HBox {
                                         "Take away a look", l -> Arrange.withoutLook(l, at)))
                 .setDisable(count < 2);
         return menu;
+    }
+
+    private static String titled(LayerLook look) {
+        int shots = look.shots().size();
+        return look.look().shownName()
+                + (look.on() ? "" : ", off")
+                + (shots == 0 ? "" : shots == 1 ? ", on 1 shot" : ", on " + shots + " shots");
+    }
+
+    private List<String> shotHere(Layer layer) {
+        return layer.clipAt(view.frame.get()).map(Clip::id).stream().toList();
+    }
+
+    private void onShots(int look, List<String> shots) {
+        session.editLayer(
+                "Shots of the look",
+                l ->
+                        l.withLooks(
+                                Lists.with(l.looks(), look, l.looks().get(look).withShots(shots))));
     }
 
     private void moveLook(int from, int to) {
@@ -252,9 +283,7 @@ final class LayerStrip extends HBox {
     }
 
     private static MenuItem item(MenuButton menu, String text, Runnable action) {
-        MenuItem item = new MenuItem(text);
-        item.setMnemonicParsing(false);
-        item.setOnAction(e -> action.run());
+        MenuItem item = Controls.item(text, action);
         menu.getItems().add(item);
         return item;
     }

@@ -14,6 +14,7 @@ import ivrik.core.project.Marker;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.value.ObservableValue;
+import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
@@ -185,6 +186,11 @@ public final class TimeView extends Drawing {
     /** How far down the rows of the lanes go, in pixels. */
     public double rowsBottom() {
         return rows().bottom();
+    }
+
+    /** What lies at a place of it. */
+    public Area areaAt(Point2D at) {
+        return Area.at(session, scale(), rowsBottom(), at.getX(), at.getY());
     }
 
     private void pressed(MouseEvent e) {

@@ -27,7 +27,7 @@ public final class PicturePane extends Drawing {
     private static final double MARK = 6;
 
     /** Screen pixels to a pixel of the sequence at which zooming by keys stops. */
-    private static final List<Double> STOPS = List.of(0.25, 0.5, 1.0, 2.0, 4.0, 8.0, 16.0, 32.0);
+    static final List<Double> STOPS = List.of(0.25, 0.5, 1.0, 2.0, 4.0, 8.0, 16.0, 32.0);
 
     private static final double SPLIT_GRIP = 6;
     private static final double ZOOM_MIN = 0.05;

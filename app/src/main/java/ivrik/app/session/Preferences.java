@@ -5,6 +5,8 @@ import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 import ivrik.core.IvrikException;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.SafeFile;
@@ -16,12 +18,16 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * What is remembered of the window between starts.
  *
  * @param memoryMb how much of memory pictures may take, in MB; 0 for half of what Java may have
+ * @param exports how projects were exported the last time, by their files
  */
+@RecordBuilder
 public record Preferences(
         List<String> recent,
         boolean darkroom,
@@ -30,9 +36,11 @@ public record Preferences(
         double closeUpShare,
         double deskShare,
         double timeShare,
-        long memoryMb) {
+        long memoryMb,
+        Map<String, KeptExport> exports)
+        implements PreferencesBuilder.With {
     public static final Preferences FIRST =
-            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.653, 0.4, 0);
+            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.653, 0.4, 0, Map.of());
     private static final Logger LOG = LoggerFactory.getLogger(Preferences.class);
     private static final int RECENT = 8;
     private static final JsonMapper MAPPER =
@@ -43,6 +51,7 @@ public record Preferences(
 
     public Preferences {
         recent = List.copyOf(recent);
+        exports = Map.copyOf(exports);
     }
 
     private static Path file(Path dataFolder) {
@@ -82,27 +91,19 @@ public record Preferences(
         List<String> next = new ArrayList<>(recent);
         next.remove(project.toString());
         next.addFirst(project.toString());
-        return with(next.subList(0, Math.min(RECENT, next.size())), darkroom, textScale, memoryMb);
+        return withRecent(next.subList(0, Math.min(RECENT, next.size())));
     }
 
-    public Preferences withDarkroom(boolean d) {
-        return with(recent, d, textScale, memoryMb);
-    }
-
-    public Preferences withTextScale(double t) {
-        return with(recent, darkroom, t, memoryMb);
-    }
-
-    public Preferences withMemoryMb(long m) {
-        return with(recent, darkroom, textScale, m);
-    }
-
-    private Preferences with(List<String> r, boolean d, double t, long m) {
-        return new Preferences(r, d, t, trayShare, closeUpShare, deskShare, timeShare, m);
+    /** With how a project was exported; those of projects that are no longer recent are let go. */
+    public Preferences withExport(Path project, KeptExport export) {
+        Map<String, KeptExport> next = new TreeMap<>(exports);
+        next.keySet().retainAll(recent);
+        next.put(project.toString(), export);
+        return withExports(next);
     }
 
     public Preferences withShares(double tray, double closeUp, double desk, double time) {
-        return new Preferences(recent, darkroom, textScale, tray, closeUp, desk, time, memoryMb);
+        return with(p -> p.trayShare(tray).closeUpShare(closeUp).deskShare(desk).timeShare(time));
     }
 
     /** How much of memory pictures may take, in bytes; no more than this start can give. */

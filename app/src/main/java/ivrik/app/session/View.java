@@ -157,6 +157,12 @@ public final class View {
     /** How the other lanes follow one that is shifted by hand. */
     public final ObjectProperty<Follow> follow = new SimpleObjectProperty<>(Follow.ALONE);
 
+    /** How many pixels, or steps of the number, an arrow key goes. */
+    public final DoubleProperty nudge = new SimpleDoubleProperty(1);
+
+    /** Whether the picture is also in a window of its own. */
+    public final BooleanProperty ownWindow = new SimpleBooleanProperty();
+
     /** How high the desk is, in pixels. */
     public final DoubleProperty deskHeight = new SimpleDoubleProperty();
 

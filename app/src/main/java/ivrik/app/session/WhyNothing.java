@@ -70,6 +70,10 @@ public final class WhyNothing {
         if (!layer.looks().get(after.lookNumber()).on()) {
             return Optional.of("Nothing changes: the look " + look.shownName() + " is off");
         }
+        if (!layer.looks().get(after.lookNumber()).isOn(layer.clipAt(frame))) {
+            return Optional.of(
+                    "Nothing changes here: the look " + look.shownName() + " is for another shot");
+        }
         String lane = look.model().lanes().get(after.lane()).title();
         boolean whole = after.step().filter(Step::isWhole).isPresent();
         if (!whole && !look.isShown(after.lane())) {

@@ -1,7 +1,9 @@
 package ivrik.app.shape;
 
 import ivrik.app.control.Controls;
+import ivrik.app.control.WhileShown;
 import ivrik.app.session.Follow;
+import ivrik.app.session.Nudge;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.treatment.Settings;
@@ -41,12 +43,38 @@ final class PadShape extends Shape {
         ShiftPad pad = new ShiftPad(around.session(), around.view(), around.palette());
         pad.setPrefHeight(166);
         pad.setId("shift-pad");
-        return List.of(pad, follow(around));
+        return List.of(pad, follow(around), step(around));
     }
 
     @Override
     public Optional<Handle> handle(Session session, View view) {
         return Optional.of(new ShiftHandles(session, view));
+    }
+
+    /** How far an arrow key moves the lane. */
+    private static Node step(Around around) {
+        View view = around.view();
+        FlowPane box = new FlowPane(2, 2);
+        box.getChildren().add(Controls.quiet("arrow keys move by"));
+        for (double step : Nudge.STEPS) {
+            String word = Controls.plain(step);
+            ToggleButton button =
+                    Controls.toggle(
+                            "nudge-" + Math.round(10 * step),
+                            word,
+                            word
+                                    + " pixels with each press of an arrow key, ten times that with"
+                                    + " Shift, a tenth with Alt. Key: '");
+            button.setOnAction(
+                    e -> {
+                        button.setSelected(true);
+                        view.nudge.set(step);
+                    });
+            WhileShown.listen(
+                    button, () -> button.setSelected(view.nudge.get() == step), view.nudge);
+            box.getChildren().add(button);
+        }
+        return box;
     }
 
     /** How the other lanes follow the one that is dragged. */

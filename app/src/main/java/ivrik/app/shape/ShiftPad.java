@@ -3,6 +3,7 @@ package ivrik.app.shape;
 import ivrik.app.session.Follow;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
+import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
@@ -15,6 +16,8 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
 import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** One pad with an inked point per lane: where each lane is moved to. Zero is in the middle. */
 public final class ShiftPad extends LaneDrawing {
@@ -47,9 +50,10 @@ public final class ShiftPad extends LaneDrawing {
                 LaneEdits.hasShift(session.state())
                         ? LaneEdits.shifts(session.state(), view.frame.get())
                         : List.of();
+        List<Point2D> totals = totals(points);
         if (gesture == null) {
             double far =
-                    points.stream()
+                    Stream.concat(points.stream(), totals.stream())
                             .mapToDouble(s -> Math.max(Math.abs(s.getX()), Math.abs(s.getY())))
                             .max()
                             .orElse(0);
@@ -73,11 +77,36 @@ public final class ShiftPad extends LaneDrawing {
             g.strokeLine(o.getX(), o.getY(), a.getX(), a.getY());
         }
         g.setLineDashes();
+        for (int i = 0; i < totals.size(); i++) {
+            total(g, place(points.get(i)), place(totals.get(i)), p.ink(kinds.get(i)));
+        }
         g.setFont(p.words(11));
         for (int k = 1; k <= points.size(); k++) {
             int i = (working + k) % points.size();
             boolean held = kinds.size() > 1 && look.lanes().get(i).hold();
             point(g, p, place(points.get(i)), kinds.get(i), i == working, held);
+        }
+    }
+
+    /** Where the lanes come to be with dials, bursts and jitter. */
+    private List<Point2D> totals(List<Point2D> points) {
+        return IntStream.range(0, points.size())
+                .mapToObj(
+                        lane ->
+                                Values.settings(session, lane, view.frame.get())
+                                        .map(s -> new Point2D(s.number("x"), s.number("y")))
+                                        .orElse(points.get(lane)))
+                .toList();
+    }
+
+    /** A dot where the lane is drawn, if that is elsewhere than its point. */
+    private static void total(GraphicsContext g, Point2D set, Point2D at, Color ink) {
+        if (set.distance(at) > 0.5) {
+            g.setStroke(ink);
+            g.setLineWidth(1);
+            g.strokeLine(set.getX(), set.getY(), at.getX(), at.getY());
+            g.setFill(ink);
+            g.fillOval(at.getX() - 4, at.getY() - 4, 8, 8);
         }
     }
 

@@ -1,5 +1,8 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
+
+import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCombination;
 
 import java.util.function.BooleanSupplier;
@@ -25,6 +28,14 @@ public record Command(
 
     public String keyText() {
         return key == null ? "" : key.getDisplayText();
+    }
+
+    /** As a line of a menu, as it is now. */
+    public MenuItem item() {
+        MenuItem item = Controls.item(title(), this::run);
+        item.setAccelerator(key);
+        item.setDisable(!enabled.getAsBoolean());
+        return item;
     }
 
     public void run() {

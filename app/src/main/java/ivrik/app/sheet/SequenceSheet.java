@@ -5,7 +5,6 @@ import ivrik.app.session.Session;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
-import ivrik.core.project.Ground;
 import ivrik.core.project.Retiming;
 import ivrik.core.project.Sequence;
 
@@ -55,16 +54,9 @@ public final class SequenceSheet extends VBox {
                             show();
                         });
         length.setId("sequence-length");
-        ChoiceBox<Ground> ground = new ChoiceBox<>();
-        ground.setId("sequence-ground");
-        ground.getItems().setAll(Ground.values());
-        ground.setConverter(new GroundWords());
-        ground.setValue(session.project().sequence().ground());
-        ground.setOnAction(
-                e -> edit("Ground: " + ground.getValue(), s -> s.withGround(ground.getValue())));
         GridPane grid = new GridPane(12, 10);
         grid.addRow(0, quiet("Size"), new HBox(8, width, quiet("by"), height));
-        grid.addRow(1, quiet("Beneath all layers"), ground);
+        grid.addRow(1, quiet("Beneath all layers"), new GroundChoice(session));
         ChoiceBox<ColourSpace> colour = new ChoiceBox<>();
         colour.setId("sequence-colour");
         colour.getItems().setAll(ColourSpace.values());
@@ -181,23 +173,5 @@ public final class SequenceSheet extends VBox {
         Label label = new Label(text);
         label.getStyleClass().add("quiet");
         return label;
-    }
-
-    private static final class GroundWords extends javafx.util.StringConverter<Ground> {
-        @Override
-        public String toString(Ground g) {
-            return g == null
-                    ? ""
-                    : switch (g) {
-                        case NOTHING -> "nothing, with alpha";
-                        case BLACK -> "black";
-                        case PAPER -> "paper white";
-                    };
-        }
-
-        @Override
-        public Ground fromString(String text) {
-            throw new UnsupportedOperationException();
-        }
     }
 }

@@ -19,6 +19,7 @@ import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -87,6 +88,21 @@ final class Commands extends CommandMenu {
                 key(KeyCode.X),
                 window.laneWork()::toggleStep,
                 this::any);
+        clipboard();
+    }
+
+    private void clipboard() {
+        ClipboardWork clipboard = window.works().clipboard();
+        add(
+                "Copy the frame",
+                key(KeyCode.C, CTRL, KeyCombination.ALT_DOWN),
+                clipboard::copyFrame,
+                this::any);
+        add(
+                "Bring in from the clipboard",
+                key(KeyCode.V, CTRL, KeyCombination.ALT_DOWN),
+                clipboard::paste,
+                clipboard::canPaste);
     }
 
     private void treat() {
@@ -159,6 +175,11 @@ final class Commands extends CommandMenu {
             add("Move " + follow, null, () -> view.follow.set(follow), this::any);
         }
         add(
+                "Next step of nudging: 0.1, 0.5, 1, 10",
+                key(KeyCode.QUOTE),
+                window.laneWork()::nextStep,
+                this::any);
+        add(
                 "Next way of moving: alone, together, opposed",
                 key(KeyCode.V),
                 () ->
@@ -194,6 +215,7 @@ final class Commands extends CommandMenu {
         add("New plain colour", null, work::newPlainColour);
         add("New span over all", key(KeyCode.N, SHIFT), work::newSpan, this::any);
         add("New span over this shot, or those picked", null, work::newSpanOverShots, this::any);
+        add("New look for this shot, or those picked", null, work::newLookForShots, this::any);
         LookCopy look = window.works().copy();
         add("Copy the look", null, look::copy, this::any);
         add("Paste the look", null, look::paste, look::canPaste);
@@ -257,6 +279,7 @@ final class Commands extends CommandMenu {
         flag("Tray", key(KeyCode.T), view.trayShown);
         flag("Close-up", key(KeyCode.C), view.closeUpShown);
         flag("Only the picture", key(KeyCode.F), view.pictureOnly);
+        flag("Picture in a window of its own", key(KeyCode.F, SHIFT), view.ownWindow);
         add(
                 "Next surround: black, grey, white",
                 key(KeyCode.U),

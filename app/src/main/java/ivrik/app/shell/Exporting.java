@@ -1,16 +1,17 @@
 package ivrik.app.shell;
 
 import ivrik.app.session.Document;
+import ivrik.app.session.KeptExport;
 import ivrik.app.session.Session;
 import ivrik.app.sheet.ExportSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
 
@@ -18,25 +19,31 @@ import java.util.function.Supplier;
 final class Exporting implements ExportSheet.Around {
     private final Session session;
     private final Document document;
+    private final Remembered remembered;
     private final Sheets sheets;
     private final Supplier<Chooser> chooser;
 
-    /** What was written the last time, and of which project. */
-    private Export.Order before;
+    /** What was written the last time of a project that has no file yet. */
+    private KeptExport before;
 
-    private Path of;
-
-    Exporting(Session session, Document document, Sheets sheets, Supplier<Chooser> chooser) {
+    Exporting(
+            Session session,
+            Document document,
+            Remembered remembered,
+            Sheets sheets,
+            Supplier<Chooser> chooser) {
         this.session = session;
         this.document = document;
+        this.remembered = remembered;
         this.sheets = sheets;
         this.chooser = chooser;
     }
 
     void show() {
         Path project = document.file();
-        Path folder =
+        Path first =
                 project == null ? Path.of(System.getProperty("user.home")) : project.getParent();
+        Path folder = kept().map(k -> Path.of(k.folder())).filter(Files::isDirectory).orElse(first);
         ExportSheet sheet =
                 new ExportSheet(
                         session.project(),
@@ -62,13 +69,23 @@ final class Exporting implements ExportSheet.Around {
 
     @Override
     public Optional<Export.Order> before() {
-        return Optional.ofNullable(before).filter(b -> Objects.equals(of, document.file()));
+        return kept().flatMap(k -> k.of(session.project(), name()));
+    }
+
+    private Optional<KeptExport> kept() {
+        Path project = document.file();
+        return Optional.ofNullable(
+                project == null ? before : remembered.get().exports().get(project.toString()));
     }
 
     @Override
     public void remember(Export.Order order) {
-        before = order;
-        of = document.file();
+        Path project = document.file();
+        if (project == null) {
+            before = KeptExport.of(order);
+        } else {
+            remembered.change(p -> p.withExport(project, KeptExport.of(order)));
+        }
     }
 
     @Override

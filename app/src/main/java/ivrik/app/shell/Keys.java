@@ -59,6 +59,9 @@ final class Keys {
     }
 
     private void pressed(KeyEvent e) {
+        if (Menus.areOpen()) {
+            return;
+        }
         if (window.sheets().isShowing()) {
             onSheet(e);
             return;

@@ -1,6 +1,8 @@
 package ivrik.app.shell;
 
+import ivrik.app.control.Controls;
 import ivrik.app.session.LaneEdits;
+import ivrik.app.session.Nudge;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.look.Amounts;
@@ -21,9 +23,12 @@ final class LaneKeys {
 
     /**
      * Moves the lane, and others after it, by so many pixels; a treatment that does not move it to
-     * places has its first number changed by so many steps, up and right for more.
+     * places has its first number changed by so many steps, up and right for more. Both are times the step of
+     * nudging that is chosen.
      */
-    void nudge(double dx, double dy) {
+    void nudge(double right, double down) {
+        double dx = right * view.nudge.get();
+        double dy = down * view.nudge.get();
         Treatment treatment = LaneEdits.treatment(session.state()).orElse(null);
         if (treatment == null) {
             return;
@@ -61,6 +66,12 @@ final class LaneKeys {
 
     private String title() {
         return LaneEdits.shares(session.state()).get(LaneEdits.share(session.state())).title();
+    }
+
+    /** The next step of nudging. */
+    void nextStep() {
+        view.nudge.set(Nudge.next(view.nudge.get()));
+        view.notice.set("Arrow keys go by " + Controls.plain(view.nudge.get()));
     }
 
     void rest() {

@@ -4,6 +4,7 @@ import ivrik.app.session.Newest;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
+import ivrik.core.look.Lists;
 import ivrik.core.project.Arrange;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
@@ -91,6 +92,37 @@ final class LayerWork {
             span(picked.isEmpty() ? shown : picked);
             view.pickedShots.set(Set.of());
         }
+    }
+
+    /** A look more, for the shot that is shown, or for those of its layer that are picked. */
+    void newLookForShots() {
+        Layer layer = session.state().layer().orElseThrow();
+        List<String> picked =
+                view.pickedShots.get().stream()
+                        .filter(s -> s.layer().equals(layer.id()))
+                        .map(View.Shot::clip)
+                        .toList();
+        List<String> shown = layer.clipAt(view.frame.get()).map(Clip::id).stream().toList();
+        List<String> shots = picked.isEmpty() ? shown : picked;
+        if (shots.isEmpty()) {
+            view.notice.set(layer.name() + " shows no shot at this frame");
+            return;
+        }
+        String id = layer.freeLookId();
+        int last = layer.looks().size() - 1;
+        session.editLayer(
+                "Look for a shot",
+                l -> {
+                    Layer more = Arrange.withNewLook(l, id, last);
+                    LayerLook own = more.looks().getLast().withShots(shots);
+                    return more.withLooks(Lists.with(more.looks(), last + 1, own));
+                });
+        session.selectLook(id);
+        view.pickedShots.set(Set.of());
+        view.notice.set(
+                shots.size() == 1
+                        ? "This look is for one shot"
+                        : "This look is for " + shots.size() + " shots");
     }
 
     private static FrameRange range(Clip shot) {

@@ -9,6 +9,7 @@ import ivrik.app.pane.Footer;
 import ivrik.app.pane.Handles;
 import ivrik.app.pane.PaneFrame;
 import ivrik.app.pane.PicturePane;
+import ivrik.app.pane.ZoomMenu;
 import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
@@ -28,7 +29,6 @@ import ivrik.core.project.Project;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Scene;
-import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 
@@ -57,6 +57,7 @@ public final class MainWindow {
     private final PicturePane paneA;
     private final PanePictures pictures;
     private final TrayPictures small;
+    private final PictureWindow ownWindow;
     private final Player player;
     private final Tray tray;
     private final Arrangement arrangement;
@@ -85,10 +86,17 @@ public final class MainWindow {
         time = new TimeView(session, view, palette);
         Handles handles = new Handles(session, view);
         paneA = new PicturePane(session, view, palette, handles);
+        paneA.setId("picture-a");
         PicturePane paneB = new PicturePane(session, view, palette, handles);
         PaneFrame frameA =
                 new PaneFrame(
-                        session, view, view.paneA, view.takeA, View.Show.TAKE, paneA, zoomLabel());
+                        session,
+                        view,
+                        view.paneA,
+                        view.takeA,
+                        View.Show.TAKE,
+                        paneA,
+                        new ZoomMenu(view, paneA));
         PaneFrame frameB =
                 new PaneFrame(session, view, view.paneB, view.takeB, View.Show.OTHER_TAKE, paneB);
         pictures =
@@ -96,10 +104,16 @@ public final class MainWindow {
                         session,
                         view,
                         List.of(
-                                new PanePictures.Pane(frameA, paneA, view.paneA),
-                                new PanePictures.Pane(frameB, paneB, view.paneB)),
+                                new PanePictures.Pane(frameA::detail, paneA, view.paneA),
+                                new PanePictures.Pane(frameB::detail, paneB, view.paneB)),
                         this::showRegister,
                         this::showFaults);
+        ownWindow =
+                new PictureWindow(
+                        stage,
+                        view,
+                        pictures,
+                        () -> new PicturePane(session, view, palette, handles));
         scopes = new ScopePanel(view, palette);
         pictures.onPainted(scopes::show);
         player = new Player(session, view, pictures.service(), pictures::play);
@@ -115,9 +129,10 @@ public final class MainWindow {
                         pictures,
                         dataFolder,
                         () -> chooser,
-                        this::open);
+                        this::open,
+                        this::take);
         steps.measureBy(works.casts()::takeOut);
-        exporting = new Exporting(session, document, sheets, () -> chooser);
+        exporting = new Exporting(session, document, remembered, sheets, () -> chooser);
         arrivals = new Arrivals(this::open, works, importer);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
@@ -197,6 +212,8 @@ public final class MainWindow {
                     quit();
                 });
         new Keys(this, scene).install();
+        Menus.install(scene);
+        new RightMenus(commands).install(scene);
         new Drop(this::take).install(scene);
     }
 
@@ -230,15 +247,6 @@ public final class MainWindow {
         showRecent();
         showName();
         showWelcome();
-    }
-
-    private Label zoomLabel() {
-        Label zoom = new Label();
-        zoom.getStyleClass().addAll("number", "quiet");
-        Runnable show = () -> zoom.setText(Math.round(100 * paneA.zoom()) + " %");
-        view.zoom.addListener((o, a, b) -> show.run());
-        paneA.layoutBoundsProperty().addListener((o, a, b) -> Platform.runLater(show));
-        return zoom;
     }
 
     /** The present picture is there in full: now there is time for small ones. */
@@ -442,6 +450,7 @@ public final class MainWindow {
         arrangement.remember();
         remembered.save();
         watch.stop();
+        ownWindow.close();
         player.close();
         pictures.service().close();
         document.close();

@@ -1,6 +1,5 @@
 package ivrik.app.shell;
 
-import ivrik.app.pane.PaneFrame;
 import ivrik.app.pane.PicturePane;
 import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
@@ -28,6 +27,7 @@ import org.slf4j.LoggerFactory;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -66,7 +66,7 @@ final class PanePictures {
     private BiConsumer<Shown, Shown> painted = (result, source) -> {};
 
     /** A pane and what it shows. */
-    record Pane(PaneFrame frame, PicturePane picture, ObjectProperty<Show> show) {}
+    record Pane(Consumer<String> detail, PicturePane picture, ObjectProperty<Show> show) {}
 
     PanePictures(
             Session session,
@@ -76,7 +76,7 @@ final class PanePictures {
             Consumer<Map<String, Fault>> onFaults) {
         this.session = session;
         this.view = view;
-        this.panes = panes;
+        this.panes = new ArrayList<>(panes);
         this.onRegister = onRegister;
         this.onFaults = onFaults;
         this.takes = new TakePlans(session, view);
@@ -166,6 +166,16 @@ final class PanePictures {
         return settled && !why.isBusy();
     }
 
+    /** One pane more. */
+    void add(Pane pane) {
+        panes.add(pane);
+        askAnew();
+    }
+
+    void remove(Pane pane) {
+        panes.remove(pane);
+    }
+
     /** Asks for the present frame again. */
     void ask() {
         Project project = shown();
@@ -232,7 +242,7 @@ final class PanePictures {
         panes.forEach(
                 p -> {
                     p.picture().clear();
-                    p.frame().detail("");
+                    p.detail().accept("");
                 });
     }
 
@@ -252,7 +262,7 @@ final class PanePictures {
                         .flatMap(c -> session.project().source(c.source()))
                         .map(s -> s.name() + ", frame " + frame)
                         .orElse("frame " + frame);
-        panes.forEach(p -> p.frame().detail(shot));
+        panes.forEach(p -> p.detail().accept(shot));
     }
 
     private void answered(Answer answer) {

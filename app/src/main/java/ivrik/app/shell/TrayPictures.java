@@ -30,7 +30,7 @@ final class TrayPictures {
                         () -> own.all().get().stream().map(Kept::look).toList(),
                         tray::showLook);
         own.all().addListener((o, a, b) -> makeLooks());
-        tray.vvalueProperty().addListener((o, a, b) -> makeLooks());
+        tray.looksScrolled().addListener(o -> makeLooks());
     }
 
     /** All are to be made anew. */

@@ -13,6 +13,7 @@ import ivrik.media.file.LookLibrary;
 import javafx.application.Platform;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 
@@ -26,12 +27,14 @@ record Works(
         Casts casts,
         Balance balance,
         LookCopy copy,
-        SoundWork sound) {
+        SoundWork sound,
+        ClipboardWork clipboard) {
     /** How large a shot is measured for its cast, in pixels. */
     private static final int CAST_WIDTH = 320;
 
     /**
      * @param open opens a project
+     * @param take brings files in
      */
     static Works of(
             Session session,
@@ -41,7 +44,8 @@ record Works(
             PanePictures pictures,
             Path dataFolder,
             Supplier<Chooser> chooser,
-            Consumer<Path> open) {
+            Consumer<Path> open,
+            Consumer<List<Path>> take) {
         OwnLooks own =
                 new OwnLooks(
                         new LookLibrary(LookLibrary.in(dataFolder)),
@@ -57,6 +61,13 @@ record Works(
                         session, view, plan -> pictures.service().small(plan, CAST_WIDTH).pixels()),
                 new Balance(session, view, pictures::sourceColour),
                 new LookCopy(session, view),
-                new SoundWork(session, sheets, chooser));
+                new SoundWork(session, sheets, chooser),
+                new ClipboardWork(
+                        session,
+                        view,
+                        pictures.service(),
+                        dataFolder.resolve("pasted"),
+                        take,
+                        sheets::tell));
     }
 }

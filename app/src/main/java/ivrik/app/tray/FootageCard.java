@@ -23,6 +23,9 @@ import java.util.Locale;
  * while its picture or its fault changes, so that no press on it is lost.
  */
 final class FootageCard extends VBox {
+    private static final double LOW = 27;
+    private static final double WIDE = 44;
+
     private final Source source;
     private final Tray.Actions actions;
     private final ImageView picture = new ImageView();
@@ -30,19 +33,33 @@ final class FootageCard extends VBox {
     private final Label damaged = new Label("damaged here");
     private final Tooltip tip = new Tooltip();
 
-    FootageCard(Source source, Tray.Actions actions) {
+    /**
+     * @param low in a low row, its picture beside its name
+     */
+    FootageCard(Source source, boolean low, Tray.Actions actions) {
         this.source = source;
         this.actions = actions;
         picture.setPreserveRatio(true);
-        picture.setFitHeight(Tray.PICTURE_HEIGHT);
+        double high = low ? LOW : Tray.PICTURE_HEIGHT;
+        picture.setFitHeight(high);
         missing.setWrapText(true);
         damaged.getStyleClass().add("fault");
         StackPane.setAlignment(damaged, Pos.BOTTOM_LEFT);
         StackPane frame = new StackPane(picture, missing, damaged);
         frame.getStyleClass().add("picture");
-        frame.setMinSize(60, Tray.PICTURE_HEIGHT);
-        frame.setPrefHeight(Tray.PICTURE_HEIGHT);
-        getChildren().addAll(frame, words());
+        frame.setMinSize(low ? WIDE : 60, high);
+        frame.setPrefHeight(high);
+        HBox words = words();
+        if (low) {
+            frame.setMaxWidth(WIDE);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            words.setAlignment(Pos.CENTER_LEFT);
+            missing.setText("?");
+            damaged.setText("!");
+            getChildren().add(new HBox(6, frame, words));
+        } else {
+            getChildren().addAll(frame, words);
+        }
         getStyleClass().add("card");
         setId("source-" + source.id());
         setFocusTraversable(true);

@@ -13,6 +13,8 @@ import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
+import ivrik.media.encode.Odd;
+import ivrik.media.encode.Quality;
 
 import javafx.geometry.Point2D;
 
@@ -162,7 +164,20 @@ class SessionTest {
         settings =
                 settings.withRecent(Path.of("/p9"))
                         .withDarkroom(false)
-                        .withShares(0.2, 0.8, 0.6, 0.4);
+                        .withShares(0.2, 0.8, 0.6, 0.4)
+                        .withExport(
+                                Path.of("/p9"),
+                                new KeptExport(
+                                        "png-16",
+                                        Quality.SMALL,
+                                        "444",
+                                        0.5,
+                                        Odd.PAD,
+                                        true,
+                                        false,
+                                        3,
+                                        9,
+                                        "/out"));
         settings.save(folder);
         Preferences again = Preferences.load(folder);
         assertThat(again).isEqualTo(settings);

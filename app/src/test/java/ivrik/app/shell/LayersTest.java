@@ -1,6 +1,7 @@
 package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import ivrik.app.session.View.Face;
 import ivrik.core.look.BuiltInLooks;
@@ -22,7 +23,6 @@ import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 
 import javafx.scene.control.ButtonBase;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -277,18 +277,17 @@ class LayersTest {
         command("Sequence...");
         type("#sequence-width", "200");
         type("#sequence-height", "100");
-        Driver.run(() -> ground().setValue(Ground.PAPER));
+        fire("#sequence-ground", "a colour");
+        fire("#sequence-ground", "paper white");
         Driver.run(() -> ((ButtonBase) d.look("#sequence-done")).fire());
         d.settle();
         assertThat(Driver.on(() -> project().sequence().size())).isEqualTo(new Size(200, 100));
         assertThat(Driver.on(() -> project().sequence().ground())).isEqualTo(Ground.PAPER);
         d.key(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(Driver.on(() -> project().sequence().ground().id())).isEqualTo("808080");
+        assertThat(d.rendered().colour().get(1).at(0, 0)).isEqualTo(128 / 255f, within(1e-6f));
+        d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(Driver.on(() -> project().sequence().ground())).isEqualTo(Ground.NOTHING);
-    }
-
-    @SuppressWarnings("unchecked")
-    private ChoiceBox<Ground> ground() {
-        return (ChoiceBox<Ground>) d.look("#sequence-ground");
     }
 
     @Test

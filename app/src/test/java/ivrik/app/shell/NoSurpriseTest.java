@@ -241,6 +241,9 @@ class NoSurpriseTest extends InAWindow {
     @Test
     void formAndEndingAgreeAndChoicesAreKept() {
         d.bringIn(still("a.png", 0.3f));
+        d.files.project = folder.resolve("kept.ivrik");
+        d.key(KeyCode.CONTROL, KeyCode.S);
+        Driver.until("it is saved", () -> d.window.session().isSaved());
         Driver.run(() -> d.window.export());
         Driver.run(() -> target().setText(folder.resolve("job1.png").toString()));
         assertThat(form()).isEqualTo(Forms.PNG);
@@ -258,6 +261,14 @@ class NoSurpriseTest extends InAWindow {
         d.click("#export-for-sticker");
         assertThat(form()).isEqualTo(Forms.WEBP);
         assertThat(d.text("#export-target")).endsWith(".webp");
+        d.close();
+        d = new Driver(folder.resolve("data"));
+        Driver.run(() -> d.window.open(folder.resolve("kept.ivrik")));
+        Driver.until("it is open", () -> !project().layers().isEmpty());
+        d.settle();
+        Driver.run(() -> d.window.export());
+        assertThat(form()).as("at the next start").isEqualTo(Forms.FFV1);
+        assertThat(d.text("#export-to")).isEqualTo("2");
     }
 
     private TextField target() {

@@ -70,7 +70,7 @@ public final class ProjectJson {
         ObjectNode node = Json.MAPPER.createObjectNode();
         node.putArray("size").add(sequence.size().width()).add(sequence.size().height());
         return node.put("rate", sequence.rate().toString())
-                .put("ground", Fields.word(sequence.ground()))
+                .put("ground", sequence.ground().id())
                 .put("colour", sequence.colour().id());
     }
 
@@ -114,10 +114,11 @@ public final class ProjectJson {
     private static void write(List<LayerLook> all, ObjectNode node) {
         ArrayNode looks = node.putArray("looks");
         for (LayerLook look : all) {
-            looks.addObject()
-                    .put("id", look.id())
-                    .put("on", look.on())
-                    .set("look", LookJson.tree(look.look()));
+            ObjectNode written = looks.addObject().put("id", look.id()).put("on", look.on());
+            if (!look.shots().isEmpty()) {
+                look.shots().forEach(written.putArray("shots")::add);
+            }
+            written.set("look", LookJson.tree(look.look()));
         }
     }
 
@@ -169,7 +170,7 @@ public final class ProjectJson {
         return new Sequence(
                 SourceJson.size(fields),
                 fields.rate("rate", SourceJson.SLOWEST, SourceJson.FASTEST),
-                fields.word("ground", Ground.NOTHING),
+                fields.named("ground", Ground.NOTHING, Ground::named),
                 fields.named("colour", ColourSpace.SRGB, ColourSpace::named));
     }
 
@@ -204,7 +205,10 @@ public final class ProjectJson {
 
     private static LayerLook look(Fields fields) {
         return new LayerLook(
-                fields.text("id"), fields.read("look", LookJson::read), fields.flag("on", true));
+                fields.text("id"),
+                fields.read("look", LookJson::read),
+                fields.flag("on", true),
+                fields.texts("shots"));
     }
 
     private static Clip clip(Fields fields) {

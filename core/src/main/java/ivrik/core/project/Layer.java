@@ -38,7 +38,8 @@ public record Layer(
         implements LayerBuilder.With {
     public Layer {
         clips = Named.each(clips, "clip", Clip::id, Clip::withId);
-        looks = List.copyOf(looks);
+        Set<String> shots = clips.stream().map(Clip::id).collect(Collectors.toSet());
+        looks = looks.stream().map(l -> l.among(shots)).toList();
         if (looks.isEmpty()) {
             throw new IllegalArgumentException("a layer has at least one look");
         }

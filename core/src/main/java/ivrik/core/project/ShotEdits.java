@@ -79,7 +79,9 @@ public final class ShotEdits {
         clips.add(
                 at + 1,
                 new Clip(shot.source(), frame, shot.end() - frame, sourceFrame(shot, frame)));
-        return layer.withClips(clips);
+        Layer cut = layer.withClips(clips);
+        String second = cut.clips().get(at + 1).id();
+        return cut.withLooks(cut.looks().stream().map(l -> l.alsoOn(second, shot.id())).toList());
     }
 
     /**

@@ -40,7 +40,7 @@ public final class UpToLook {
             Project project, Layer layer, int number, UnaryOperator<Look> change) {
         List<LayerLook> looks = new ArrayList<>(layer.looks().subList(0, number));
         LayerLook last = layer.looks().get(number);
-        looks.add(new LayerLook(last.id(), change.apply(last.look()), true));
+        looks.add(last.withLook(change.apply(last.look())).withOn(true));
         List<Layer> layers = new ArrayList<>();
         for (Layer each : project.layers()) {
             boolean here = each.id().equals(layer.id());

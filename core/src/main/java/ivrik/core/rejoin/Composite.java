@@ -93,15 +93,6 @@ public final class Composite {
                 : new Frame(frame.premultiplied(workers).colour(), Alpha.OPAQUE, List.of());
     }
 
-    /** Over white paper. */
-    public static Frame overWhite(Frame frame, Workers workers) {
-        if (frame.isOpaque()) {
-            return frame;
-        }
-        Plane white = Plane.flat(frame.width(), frame.height(), 1);
-        return of(Frame.opaque(white, white, white), frame, Blend.NORMAL, 1, workers);
-    }
-
     /** Both premultiplied, at least one of them with coverage. */
     private static Frame covered(
             Frame under, Frame over, Blend blend, float amount, Workers workers) {

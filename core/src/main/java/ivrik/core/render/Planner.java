@@ -149,19 +149,20 @@ public final class Planner {
             return Optional.empty();
         }
         Instant instant = instant(layer, frame);
+        Optional<Clip> shot = layer.clipAt(frame.floor());
         List<LookPlan> looks = new ArrayList<>();
         List<LookPlanner> planners = new ArrayList<>();
         for (LayerLook look : layer.looks()) {
             LookPlanner planner = planner(layer, look, instant);
             LookPlan plan = look(layer, look, planner, frame, scaled);
             looks.add(plan);
-            if (look.on()) {
+            if (look.isOn(shot)) {
                 planners.add(planner);
             }
         }
         PlacePlan place = place(layer, frame, planners);
         if (!planners.isEmpty() && !span) {
-            int first = firstInUse(layer);
+            int first = firstInUse(layer, shot);
             looks.set(first, moving(looks.get(first), layer, planners.getFirst(), place));
         }
         return Optional.of(
@@ -189,15 +190,16 @@ public final class Planner {
         return sum;
     }
 
-    private static int firstInUse(Layer layer) {
-        return layer.looks().stream().map(LayerLook::on).toList().indexOf(true);
+    private static int firstInUse(Layer layer, Optional<Clip> shot) {
+        return layer.looks().stream().map(l -> l.isOn(shot)).toList().indexOf(true);
     }
 
     /** The values at a moment of all looks of a layer that are in use. */
     private List<LookPlanner> planners(Layer layer, Rational frame) {
         Instant instant = instant(layer, frame);
+        Optional<Clip> shot = layer.clipAt(frame.floor());
         return layer.looks().stream()
-                .filter(LayerLook::on)
+                .filter(look -> look.isOn(shot))
                 .map(look -> planner(layer, look, instant))
                 .toList();
     }
@@ -227,12 +229,13 @@ public final class Planner {
 
     private LookPlan look(
             Layer layer, LayerLook look, LookPlanner planner, Rational frame, Scaled scaled) {
+        boolean on = look.isOn(layer.clipAt(frame.floor()));
         LookPlan plan =
                 planner.exposed(
                         sequence.colour(),
                         new Others(layer, frame, scaled),
-                        look.on() ? scaled.by(layer, look) : 1);
-        return look.on() ? plan : plan.untouched();
+                        on ? scaled.by(layer, look) : 1);
+        return on ? plan : plan.untouched();
     }
 
     /** The overscan in force: none, what the user says, or what the moves demand. */

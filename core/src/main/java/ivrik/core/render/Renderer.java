@@ -7,6 +7,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
+import ivrik.core.project.Ground;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
@@ -17,6 +18,7 @@ import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.separation.Ink;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Pattern;
@@ -98,11 +100,13 @@ public final class Renderer {
         if (all.isOpaque()) {
             return all;
         }
-        return switch (plan.ground()) {
-            case NOTHING -> all;
-            case BLACK -> new Passage(Composite.overBlack(all.frame(), workers), all.key(), site);
-            case PAPER -> new Passage(onPaper(all), all.key(), site);
-        };
+        if (plan.ground().equals(Ground.BLACK)) {
+            return new Passage(Composite.overBlack(all.frame(), workers), all.key(), site);
+        }
+        return plan.ground()
+                .colour()
+                .map(colour -> new Passage(upon(colour, all), all.key(), site))
+                .orElse(all);
     }
 
     private Passage composed(Size sequence, List<LayerPlan> layers, Site site) {
@@ -142,12 +146,16 @@ public final class Renderer {
         return new Passage(mixed, over.key().then(span.blend()).then(span.opacity()), below.site());
     }
 
-    private Frame onPaper(Passage over) {
-        Plane white = Plane.flat(over.frame().width(), over.frame().height(), 1);
-        Frame paper = Frame.opaque(white, white, white);
+    private Frame upon(Ink colour, Passage over) {
+        Size size = over.frame().size();
+        Frame ground =
+                Frame.opaque(
+                        Plane.flat(size.width(), size.height(), colour.red()),
+                        Plane.flat(size.width(), size.height(), colour.green()),
+                        Plane.flat(size.width(), size.height(), colour.blue()));
         return over.parting()
-                .map(p -> p.upon(paper, over.frame(), 1, workers))
-                .orElseGet(() -> Composite.overWhite(over.frame(), workers));
+                .map(p -> p.upon(ground, over.frame(), 1, workers))
+                .orElseGet(() -> Composite.of(ground, over.frame(), Blend.NORMAL, 1, workers));
     }
 
     private Frame laid(Frame under, Passage over, LayerPlan layer) {

@@ -192,7 +192,8 @@ class WholeProjectTest {
                                                 "look-7",
                                                 BuiltInLooks.named("stereo-glasses")
                                                         .withDial("pair", 2),
-                                                true)));
+                                                true,
+                                                List.of("clip-2"))));
         return new Project(
                 "Whole",
                 new Sequence(

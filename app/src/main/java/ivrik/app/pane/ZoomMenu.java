@@ -1,0 +1,59 @@
+package ivrik.app.pane;
+
+import ivrik.app.control.Arithmetic;
+import ivrik.app.control.Controls;
+import ivrik.app.session.View;
+
+import javafx.application.Platform;
+import javafx.scene.control.CustomMenuItem;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+
+/** How large the picture is shown: a menu of the usual magnifications, and a field for any other. */
+public final class ZoomMenu extends MenuButton {
+    private final View view;
+    private final PicturePane pane;
+    private final TextField field = new TextField();
+
+    public ZoomMenu(View view, PicturePane pane) {
+        this.view = view;
+        this.pane = pane;
+        setId("zoom");
+        getStyleClass().addAll("plain", "bare", "number", "quiet");
+        setTooltip(
+                new Tooltip(
+                        "How large the picture is shown; 100 % is pixel for pixel. Keys: 0 fits,"
+                                + " Shift+0 is 100 %, + and - go to the next"));
+        getItems().add(Controls.item("Fit", view.zoom.get() == 0, () -> view.zoom.set(0)));
+        for (double stop : PicturePane.STOPS) {
+            getItems().add(Controls.item(percent(stop), () -> to(stop)));
+        }
+        field.setId("zoom-field");
+        field.setPromptText("other, in %");
+        field.setPrefColumnCount(7);
+        field.setOnAction(e -> typed());
+        getItems().add(new CustomMenuItem(field, false));
+        Runnable show = () -> setText(percent(pane.zoom()));
+        view.zoom.addListener((o, a, b) -> show.run());
+        pane.layoutBoundsProperty().addListener((o, a, b) -> Platform.runLater(show));
+        setOnShowing(e -> field.clear());
+    }
+
+    private void typed() {
+        Arithmetic.of(field.getText().replace("%", ""))
+                .ifPresent(
+                        percent -> {
+                            to(percent / 100);
+                            hide();
+                        });
+    }
+
+    private void to(double zoom) {
+        pane.zoomAt(pane.getWidth() / 2, pane.getHeight() / 2, zoom / pane.zoom());
+    }
+
+    private static String percent(double zoom) {
+        return Math.round(100 * zoom) + " %";
+    }
+}

@@ -1,0 +1,126 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.app.pane.PicturePane;
+import ivrik.core.project.Source;
+
+import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.paint.Color;
+import javafx.stage.Stage;
+import javafx.stage.Window;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** What lies about the picture: its size on the screen, a window of its own, the clipboard, the tray. */
+class AroundThePictureTest extends InAWindow {
+    @BeforeEach
+    void bringIn() {
+        d.bringIn(Material.still(folder, "a.png", 0.3f));
+    }
+
+    private double x() {
+        return d.lanes().getFirst().value("x").at(0);
+    }
+
+    @Test
+    void theMagnificationIsAMenuAndAField() {
+        d.choose("#zoom", "400 %");
+        assertThat(d.window.view().zoom.get()).isEqualTo(4);
+        assertThat(d.text("#zoom")).isEqualTo("400 %");
+        Driver.run(() -> ((javafx.scene.control.MenuButton) d.find("#zoom")).show());
+        TextField field = (TextField) Driver.on(() -> d.inMenu("#zoom-field"));
+        Driver.run(() -> field.setText("130 %"));
+        Driver.run(() -> field.fireEvent(new javafx.event.ActionEvent()));
+        assertThat(d.window.view().zoom.get()).isEqualTo(1.3, within(1e-9));
+        d.choose("#zoom", "Fit");
+        assertThat(d.window.view().zoom.get()).isZero();
+    }
+
+    @Test
+    void arrowKeysGoByTheStepThatIsChosen() {
+        d.click("#nudge-5");
+        d.key(KeyCode.RIGHT);
+        d.key(KeyCode.SHIFT, KeyCode.RIGHT);
+        assertThat(x()).isEqualTo(5.5);
+        d.key(KeyCode.QUOTE);
+        assertThat(d.window.view().nudge.get()).isEqualTo(1);
+        d.key(KeyCode.LEFT);
+        assertThat(x()).isEqualTo(4.5);
+    }
+
+    @Test
+    void thePictureIsAlsoInAWindowOfItsOwn() {
+        d.key(KeyCode.SHIFT, KeyCode.F);
+        d.settle();
+        Stage own =
+                Driver.on(
+                        () ->
+                                Window.getWindows().stream()
+                                        .filter(w -> w.getScene().getRoot() instanceof PicturePane)
+                                        .map(Stage.class::cast)
+                                        .findFirst()
+                                        .orElseThrow());
+        PicturePane pane = (PicturePane) Driver.on(() -> own.getScene().getRoot());
+        Driver.until("it has the picture", () -> pane.shown() != null);
+        assertThat(own.getTitle()).contains("frame 0");
+        Driver.run(own::requestFocus);
+        d.key(KeyCode.RIGHT);
+        assertThat(x()).as("keys act there as well").isEqualTo(1);
+        Driver.run(own::close);
+        assertThat(d.window.view().ownWindow.get()).isFalse();
+    }
+
+    @Test
+    void aFrameGoesToTheClipboardAndAPictureComesFromIt() {
+        d.key(KeyCode.CONTROL, KeyCode.ALT, KeyCode.C);
+        Driver.until("it is copied", () -> Clipboard.getSystemClipboard().hasImage());
+        assertThat(Driver.on(() -> Clipboard.getSystemClipboard().getImage().getWidth()))
+                .isEqualTo(96);
+        WritableImage image = new WritableImage(20, 10);
+        image.getPixelWriter().setColor(3, 4, Color.rgb(200, 100, 50));
+        ClipboardContent content = new ClipboardContent();
+        content.putImage(image);
+        Driver.run(() -> Clipboard.getSystemClipboard().setContent(content));
+        d.key(KeyCode.CONTROL, KeyCode.ALT, KeyCode.V);
+        Driver.until("it is in", () -> d.window.session().project().sources().size() == 2);
+        Source pasted = Driver.on(() -> d.window.session().project().sources().getLast());
+        assertThat(pasted.kind()).isEqualTo(Source.Kind.STILL);
+        assertThat(pasted.size()).hasToString("20x10");
+        assertThat(Path.of(pasted.path())).exists();
+    }
+
+    @Test
+    void fortyClipsStandInLowRowsAndAreFound() {
+        List<Path> many =
+                IntStream.range(0, 40)
+                        .mapToObj(n -> Material.still(folder, "shot" + n + "-x.png", n / 50.0))
+                        .toList();
+        Driver.run(() -> d.window.take(many));
+        Driver.until("they are in", () -> d.window.session().project().sources().size() == 41);
+        d.settle();
+        assertThat(Driver.on(() -> d.find("#source-a").getLayoutBounds().getHeight()))
+                .isLessThan(40);
+        assertThat(Driver.on(() -> d.window.hasPicture())).isTrue();
+        javafx.geometry.Bounds looks =
+                Driver.on(
+                        () -> {
+                            var look = d.find("#all-looks");
+                            return look.localToScene(look.getLayoutBounds());
+                        });
+        assertThat(looks.getMinY()).as("looks are in reach").isLessThan(500);
+        Driver.run(() -> ((TextField) d.find("#footage-search")).setText("shot3"));
+        assertThat(Driver.on(() -> d.look("#source-shot7-x"))).isNull();
+        assertThat(Driver.on(() -> d.look("#source-shot33-x"))).isNotNull();
+    }
+}

@@ -1,0 +1,96 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.core.rejoin.Blend;
+
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Window;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+
+/** Menus that are open have the keys, begin where one is, and are there under the right button. */
+class MenusTest extends InAWindow {
+    @BeforeEach
+    void bringIn() {
+        d.bringIn(Material.still(folder, "a.png", 0.3f));
+    }
+
+    private static List<String> offered() {
+        return Driver.on(
+                () ->
+                        Window.getWindows().stream()
+                                .filter(w -> w instanceof ContextMenu && w.isShowing())
+                                .flatMap(w -> ((ContextMenu) w).getItems().stream())
+                                .map(MenuItem::getText)
+                                .filter(java.util.Objects::nonNull)
+                                .toList());
+    }
+
+    @Test
+    void aMenuOpensOnTheCurrentChoiceAndHasTheArrowKeys() {
+        d.key(KeyCode.Q);
+        d.choose("#layer-blend", "Screen");
+        MenuButton menu = (MenuButton) d.find("#layer-blend");
+        Driver.run(menu::show);
+        Driver.pulses(2);
+        MenuItem screen =
+                Driver.on(
+                        () ->
+                                menu.getItems().stream()
+                                        .filter(i -> i.getText().equals(Blend.SCREEN.title()))
+                                        .findFirst()
+                                        .orElseThrow());
+        assertThat(screen.getStyleClass()).contains("ticked");
+        assertThat(menu.getItems().stream().filter(i -> i.getStyleClass().contains("ticked")))
+                .hasSize(1);
+        Node line = Driver.on(screen::getStyleableNode);
+        Bounds there = Driver.on(() -> line.localToScreen(line.getLayoutBounds()));
+        Bounds word = Driver.on(() -> menu.localToScreen(menu.getLayoutBounds()));
+        assertThat(word.getCenterY())
+                .as("under the pointer")
+                .isBetween(there.getMinY(), there.getMaxY());
+        assertThat(Driver.on(line::isFocused)).isTrue();
+        d.key(KeyCode.DOWN);
+        d.key(KeyCode.ENTER);
+        assertThat(d.window.session().project().layers().getFirst().blend())
+                .isEqualTo(Blend.values()[Blend.SCREEN.ordinal() + 1]);
+        assertThat(d.lanes().getFirst().value("y").at(0)).as("nothing was nudged").isZero();
+    }
+
+    @Test
+    void theRightButtonOffersWhatIsAboutTheThing() {
+        Node picture = d.find("#picture-a");
+        d.click(picture, 0.5, 0.2, 1, MouseButton.SECONDARY);
+        assertThat(offered()).contains("Copy the frame", "Pixel for pixel", "Loupe");
+        d.key(KeyCode.ESCAPE);
+        assertThat(offered()).isEmpty();
+        d.click(d.find("#cell-0-green"), 0.5, 0.5, 1, MouseButton.SECONDARY);
+        assertThat(offered()).contains("Mute", "Add or remove a peg here", "Same in all lanes");
+        d.key(KeyCode.ESCAPE);
+        Node time = (Node) d.window.time();
+        double shots = Driver.on(() -> d.window.time().rowsBottom());
+        double high = Driver.on(() -> time.getLayoutBounds().getHeight());
+        d.click(time, 0.3, (shots + 30) / high, 1, MouseButton.SECONDARY);
+        assertThat(offered()).contains("Cut the shot here", "Remove the shot and close up");
+        Driver.run(
+                () ->
+                        Window.getWindows().stream()
+                                .filter(ContextMenu.class::isInstance)
+                                .flatMap(w -> ((ContextMenu) w).getItems().stream())
+                                .filter(i -> "Cut the shot here".equals(i.getText()))
+                                .findFirst()
+                                .orElseThrow()
+                                .fire());
+        assertThat(d.window.session().project().layers().getFirst().clips()).hasSize(2);
+    }
+}

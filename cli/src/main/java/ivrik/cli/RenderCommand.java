@@ -8,6 +8,8 @@ import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.encode.Export;
+import ivrik.media.encode.LaneExport;
+import ivrik.media.encode.LaneForm;
 import ivrik.media.encode.TakeExport;
 
 import picocli.CommandLine.Command;
@@ -40,8 +42,18 @@ final class RenderCommand implements Runnable {
             names = "--lanes",
             description =
                     "Write the treated lanes of every look, before they are rejoined, into the"
-                            + " folder OUT: LAYER/LOOK/LANE-0000.exr, 32-bit float.")
+                            + " folder OUT: LAYER/LOOK/LANE-0000.exr, or as --lane-form says.")
     private boolean lanes;
+
+    @Option(
+            names = "--lane-form",
+            paramLabel = "FORM",
+            defaultValue = "float",
+            description =
+                    "float: an EXR for each lane, its values as they are; layers: one EXR with a"
+                            + " part for each lane; greys or inked: 16-bit PNG. ${DEFAULT-VALUE} by"
+                            + " default.")
+    private String laneForm;
 
     @Option(
             names = "--take",
@@ -99,15 +111,14 @@ final class RenderCommand implements Runnable {
 
     private void writeLanes(Project project) {
         FrameRange range = output.range(project);
-        TreatedLanes treated = new TreatedLanes(project, range, output.out);
-        List<Path> read =
-                Stream.concat(
-                                Stream.of(file),
-                                project.sources().stream()
-                                        .filter(s -> s.kind().isFile())
-                                        .map(s -> Path.of(s.path())))
-                        .toList();
-        output.overwriting.check(treated.files(), read);
-        treated.write(scale, Workers.shared(), output.saying(range, spec.commandLine().getErr()));
+        LaneExport treated = new LaneExport(project, range, LaneForm.named(laneForm), output.out);
+        output.overwriting.check(
+                treated.files(),
+                Stream.concat(Stream.of(file), treated.inputs().stream()).toList());
+        treated.write(
+                scale,
+                Workers.shared(),
+                output.saying(range, spec.commandLine().getErr()),
+                Cancel.NEVER);
     }
 }

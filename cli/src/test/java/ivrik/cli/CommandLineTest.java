@@ -173,7 +173,7 @@ class CommandLineTest extends Commanded {
                                 "--set",
                                 "depth=8",
                                 "--set",
-                                "pair=1",
+                                "pair=green-magenta",
                                 "--dither",
                                 "--overwrite",
                                 "-o",

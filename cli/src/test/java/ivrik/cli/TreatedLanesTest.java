@@ -7,6 +7,7 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Clip;
@@ -17,6 +18,7 @@ import ivrik.core.project.Source;
 import ivrik.core.separation.Separations;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Shift;
+import ivrik.media.decode.Footage;
 import ivrik.media.decode.MovieReader;
 
 import org.junit.jupiter.api.Test;
@@ -118,5 +120,54 @@ class TreatedLanesTest extends Commanded {
         assertThat(ivrik("render", project.toString(), "--lanes", "--frames", "0-9", "-o", out))
                 .isEqualTo(1);
         assertThat(err).contains("there is no frame 9");
+    }
+
+    /** A tint for red: what is moved is seen in each form; the parts are decoded one by one. */
+    @Test
+    void theyLeaveAsGreysInTheirInksAndAsPartsOfOneFile() throws IOException {
+        Path picture = picture8("in.png", false);
+        Path project = project(picture, BuiltInLooks.named("rgb-split").withDial("red-x", 3));
+        BufferedImage image = ImageIO.read(picture.toFile());
+        for (String form : List.of("greys", "inked", "layers")) {
+            String out = folder.resolve(form).toString();
+            assertThat(
+                            ivrik(
+                                    "render",
+                                    project.toString(),
+                                    "--lanes",
+                                    "--lane-form",
+                                    form,
+                                    "--frames",
+                                    "1-1",
+                                    "-o",
+                                    out))
+                    .isZero();
+        }
+        BufferedImage grey =
+                ImageIO.read(folder.resolve("greys/shots/look-1/red-0001.png").toFile());
+        BufferedImage ink =
+                ImageIO.read(folder.resolve("inked/shots/look-1/red-0001.png").toFile());
+        Path parts = folder.resolve("layers/shots/look-1/lanes-0001.exr");
+        for (int x = 5; x < 40; x += 3) {
+            int red = image.getRGB(x - 3, 7) >> 16 & 255;
+            for (int band = 0; band < 3; band++) {
+                assertThat(grey.getRaster().getSample(x, 7, band)).isEqualTo(red * 257);
+                assertThat(ink.getRaster().getSample(x, 7, band))
+                        .isEqualTo(band == 0 ? red * 257 : 0);
+            }
+        }
+        for (String lane : List.of("red", "green", "blue")) {
+            int shift = lane.equals("red") ? 16 : lane.equals("green") ? 8 : 0;
+            int move = lane.equals("red") ? 3 : 0;
+            Frame read;
+            try (Footage file =
+                    Footage.open(parts, Source.Reading.USUAL.withLayer(lane), Workers.shared())) {
+                read = file.delivered(0, file.size());
+            }
+            for (int x = 5; x < 40; x += 3) {
+                assertThat(read.colour().getFirst().at(x, 7))
+                        .isEqualTo((image.getRGB(x - move, 7) >> shift & 255) / 255f);
+            }
+        }
     }
 }

@@ -11,7 +11,7 @@ import ivrik.core.project.Project;
 
 import javafx.scene.Node;
 
-import java.util.List;
+import java.util.SequencedMap;
 import java.util.function.Consumer;
 import java.util.function.Function;
 
@@ -28,7 +28,7 @@ public record Bands(
         Laying laying,
         PictureService service,
         OwnLooks own,
-        Consumer<List<Project>> saveAsPicture)
+        Consumer<SequencedMap<String, Project>> saveAsPicture)
         implements Function<Band, Node> {
     @Override
     public Node apply(Band band) {

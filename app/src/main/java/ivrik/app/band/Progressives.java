@@ -13,7 +13,9 @@ import javafx.scene.control.Tooltip;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.SequencedMap;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 
@@ -23,10 +25,13 @@ public final class Progressives extends TileBand {
     private static final int OF_FOUR_LANES = 144;
 
     /**
-     * @param export writes these small pictures as one picture
+     * @param export writes these small pictures, by what they are called, as one picture
      */
     public Progressives(
-            Session session, View view, PictureService service, Consumer<List<Project>> export) {
+            Session session,
+            View view,
+            PictureService service,
+            Consumer<SequencedMap<String, Project>> export) {
         super(
                 session,
                 view,
@@ -38,11 +43,11 @@ public final class Progressives extends TileBand {
         save.setId("save-progressives");
         save.setTooltip(new Tooltip("All of these beside each other, as a PNG"));
         save.setOnAction(
-                e ->
-                        export.accept(
-                                tiles().stream()
-                                        .map(t -> t.trial().apply(session.project()))
-                                        .toList()));
+                e -> {
+                    SequencedMap<String, Project> all = new LinkedHashMap<>();
+                    tiles().forEach(t -> all.put(t.title(), t.trial().apply(session.project())));
+                    export.accept(all);
+                });
         Button back = new Button("Back to the desk");
         back.setOnAction(e -> view.band.set(View.Band.NONE));
         addToHead(save, back);

@@ -13,6 +13,7 @@ import ivrik.core.look.Target.OfDial;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 
 import java.util.List;
@@ -59,29 +60,34 @@ final class DialsPart extends GridPane {
                 showers);
     }
 
-    /** Which of a dial's words is chosen. */
-    private static MenuButton choice(
+    /** Which of a dial's words is chosen; of two colours each, in wells too. */
+    private static Region choice(
             Session session, View view, Dial dial, String id, List<Consumer<State>> showers) {
+        Consumer<String> choose =
+                word -> {
+                    double value = dial.valueOf(word).orElseThrow();
+                    session.editLook(
+                            "Dial " + dial.title(), l -> set(l, dial, view.frame.get(), value));
+                };
         MenuButton menu = Controls.menu(id, dial.title() + ", on the command line " + dial.name());
         for (String word : dial.words()) {
-            double value = dial.valueOf(word).orElseThrow();
-            menu.getItems()
-                    .add(
-                            Controls.item(
-                                    word,
-                                    () ->
-                                            session.editLook(
-                                                    "Dial " + dial.title(),
-                                                    l -> set(l, dial, view.frame.get(), value))));
+            menu.getItems().add(Controls.item(word, () -> choose.accept(word)));
         }
+        PairWells wells = PairWells.fits(dial) ? new PairWells(dial, choose) : null;
         showers.add(
                 s ->
                         s.look().stream()
                                 .flatMap(l -> l.dials().stream())
                                 .filter(d -> d.name().equals(dial.name()))
+                                .map(d -> d.word(d.value().at(view.frame.get())))
                                 .forEach(
-                                        d -> menu.setText(d.word(d.value().at(view.frame.get())))));
-        return menu;
+                                        word -> {
+                                            menu.setText(word);
+                                            if (wells != null) {
+                                                wells.show(word);
+                                            }
+                                        }));
+        return wells == null ? menu : new HBox(6, wells, menu);
     }
 
     private static Look set(Look look, Dial dial, long frame, double value) {

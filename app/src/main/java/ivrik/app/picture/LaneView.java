@@ -5,7 +5,7 @@ import ivrik.app.session.View.Show;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
-import ivrik.core.rejoin.Joiner;
+import ivrik.core.render.LanePicture;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Reaching;
 import ivrik.core.render.Renderer;
@@ -40,17 +40,10 @@ final class LaneView {
                         .get(wanted.lane());
         LaneKind kind = layer.looks().get(wanted.look()).model().lanes().get(wanted.lane());
         if (show == Show.LANE_GREY) {
-            Plane grey = grey(lane, kind, workers);
-            return Frame.opaque(grey, grey, grey);
+            return LanePicture.grey(lane, kind, workers);
         }
-        Ink ink =
-                layer.looks().get(wanted.look()).plates().stream()
-                        .filter(p -> p.lane() == wanted.lane())
-                        .findFirst()
-                        .orElseThrow()
-                        .ink();
-        List<Plane> colour = Joiner.picture(lane, kind, ink, workers);
-        return Frame.opaque(colour.get(0), colour.get(1), colour.get(2));
+        Ink ink = layer.looks().get(wanted.look()).ink(wanted.lane());
+        return LanePicture.inked(lane, kind, ink, workers);
     }
 
     /** What the look reaches: alone on grey, or in colour over the whole picture, dim and grey. */
@@ -80,15 +73,6 @@ final class LaneView {
         Plane luma = Reaching.luma(picture.colour(), workers);
         Plane black = Plane.flat(luma.width(), luma.height(), 0);
         return Kernels.mix(black, luma, DIMMED, workers);
-    }
-
-    /** Light as it is, ink as black on white, differences around middle grey, angles as they count. */
-    private static Plane grey(Plane lane, LaneKind kind, Workers workers) {
-        return switch (kind.paint()) {
-            case LIGHT, ANGLE -> lane;
-            case INK -> Joiner.picture(lane, kind, Ink.BLACK, workers).getFirst();
-            case SIGNED -> Joiner.picture(lane, kind, Ink.WHITE, workers).getFirst();
-        };
     }
 
     /** How far two frames are apart, made easy to see. */

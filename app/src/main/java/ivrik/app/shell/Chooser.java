@@ -57,5 +57,8 @@ interface Chooser {
      */
     Path toSave(Saved what, String name);
 
+    /** A folder to write into. */
+    Path folder(String title);
+
     Path exportTarget(Form form, String name);
 }

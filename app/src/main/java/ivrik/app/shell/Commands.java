@@ -60,6 +60,7 @@ final class Commands extends CommandMenu {
         add("Bring in footage...", key(KeyCode.I, CTRL), window::bringIn);
         add("Do this look to other clips...", null, window.works().clips()::ask, this::any);
         add("Save the sound...", null, window.works().sound()::save, this::any);
+        add("Save the lanes...", null, window.works().lanes()::ask, this::any);
         add("Export...", key(KeyCode.E, CTRL), window::export, this::any);
         add("Quit", key(KeyCode.Q, CTRL), window::quit);
     }

@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import ivrik.media.encode.Form;
 import ivrik.media.file.ProjectFile;
 
+import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
@@ -53,6 +54,13 @@ final class DialogChooser implements Chooser {
     @Override
     public Path toSave(Saved what, String name) {
         return save(what.title(), what.files(), what.ending(), name + what.ending());
+    }
+
+    @Override
+    public Path folder(String title) {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle(title);
+        return path(chooser.showDialog(window));
     }
 
     @Override

@@ -36,6 +36,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.SequencedMap;
 
 /** The window: its parts, and what the commands do. */
 public final class MainWindow {
@@ -354,7 +355,7 @@ public final class MainWindow {
         chooser = c;
     }
 
-    private void saveAsPicture(List<Project> each) {
+    private void saveAsPicture(SequencedMap<String, Project> each) {
         Path file = chooser.toSave(Chooser.Saved.PICTURE, "progressives");
         if (file != null) {
             new TiledPicture(pictures.service(), view.frame.get(), this::tell).write(each, file);

@@ -28,6 +28,7 @@ record Works(
         Balance balance,
         LookCopy copy,
         SoundWork sound,
+        LanesWork lanes,
         ClipboardWork clipboard) {
     /** How large a shot is measured for its cast, in pixels. */
     private static final int CAST_WIDTH = 320;
@@ -62,6 +63,7 @@ record Works(
                 new Balance(session, view, pictures::sourceColour),
                 new LookCopy(session, view),
                 new SoundWork(session, sheets, chooser),
+                new LanesWork(session, sheets, chooser),
                 new ClipboardWork(
                         session,
                         view,

@@ -32,6 +32,11 @@ final class ChosenFiles implements Chooser {
     }
 
     @Override
+    public Path folder(String title) {
+        return project;
+    }
+
+    @Override
     public Path exportTarget(Form form, String name) {
         return project;
     }

@@ -13,6 +13,7 @@ import ivrik.core.separation.Ink;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.threads.Workers;
+import ivrik.media.decode.MovieReader;
 import ivrik.media.encode.StillWriter;
 
 import javafx.scene.control.ButtonBase;
@@ -268,7 +269,16 @@ class SeparationTest {
         d.files.project = folder.resolve("progressives.png");
         Driver.run(() -> ((ButtonBase) d.look("#save-progressives")).fire());
         Driver.until("it is saved", () -> d.words().contains("Saved"));
-        assertThat(folder.resolve("progressives.png")).isNotEmptyFile();
+        try (MovieReader saved =
+                new MovieReader(folder.resolve("progressives.png"), Workers.shared())) {
+            Plane picture = saved.frame(0).colour().getFirst();
+            float brightest = 0;
+            int below = picture.height() - 12 - 34;
+            for (int i = picture.row(below); i < picture.row(below + 34); i++) {
+                brightest = Math.max(brightest, picture.data()[i]);
+            }
+            assertThat(brightest).as("words under the pictures").isGreaterThan(0.9f);
+        }
         d.click("#choice-0");
         Driver.until("it is read", () -> !d.window.sheets().isShowing());
         d.key(KeyCode.I);

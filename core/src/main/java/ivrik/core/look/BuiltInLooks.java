@@ -121,15 +121,16 @@ public final class BuiltInLooks {
         dials.add(halves("depth", "Depth", "x"));
         dials.add(halves("height", "Height", "y"));
         dials.add(
-                new Dial(
+                Dial.choice(
                         PAIR,
-                        "Pair: red and cyan 0, green and magenta 1, blue and yellow 2",
-                        "",
-                        0,
-                        2,
-                        0,
-                        Value.ZERO,
-                        List.of()));
+                        "Glasses: left eye, right eye",
+                        List.of(),
+                        "red-cyan",
+                        "green-magenta",
+                        "blue-yellow",
+                        "cyan-red",
+                        "magenta-green",
+                        "yellow-blue"));
         return Look.atRest("stereo-glasses", new Rgb(), new Shift())
                 .withNote("Moves one lane and the two others apart, half the way each.")
                 .withDials(dials);
@@ -137,9 +138,10 @@ public final class BuiltInLooks {
 
     private static Dial halves(String name, String title, String axis) {
         List<Link> links = new ArrayList<>();
-        for (int pair = 0; pair < 3; pair++) {
+        for (int pair = 0; pair < 6; pair++) {
+            double way = pair < 3 ? 0.5 : -0.5;
             for (int lane = 0; lane < 3; lane++) {
-                double half = lane == pair ? 0.5 : -0.5;
+                double half = lane == pair % 3 ? way : -way;
                 links.add(new Link(shift(lane, axis), half, new Dial.Only(PAIR, pair)));
             }
         }

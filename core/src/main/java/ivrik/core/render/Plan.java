@@ -12,6 +12,7 @@ import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Plate;
 import ivrik.core.rejoin.Rejoin;
+import ivrik.core.separation.Ink;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
@@ -205,6 +206,11 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
                                             p.shown()
                                                     && p.strength() == 1
                                                     && p.ink().equals(kinds.get(p.lane()).ink()));
+        }
+
+        /** What a lane is printed in. */
+        public Ink ink(int lane) {
+            return plates.stream().filter(p -> p.lane() == lane).findFirst().orElseThrow().ink();
         }
 
         public Separation model() {

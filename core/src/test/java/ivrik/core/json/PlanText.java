@@ -30,7 +30,12 @@ final class PlanText {
         PlanText all = new PlanText();
         Plan plan = Planner.plan(project, frame);
         Size size = plan.size();
-        all.line(0, "frame", frame, size.width() + "x" + size.height(), plan.ground());
+        all.line(
+                0,
+                "frame",
+                frame,
+                size.width() + "x" + size.height(),
+                plan.ground().id().toUpperCase(java.util.Locale.ROOT));
         plan.layers().forEach(all::layer);
         return all.text.toString();
     }

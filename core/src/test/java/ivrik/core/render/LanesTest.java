@@ -298,7 +298,7 @@ class LanesTest {
         Frame picture = Pictured.frame(W, H);
         Scene scene = new Scene(picture);
         assertThat(scene.render(scene.project(glasses), 0)).isSameAs(picture);
-        for (int pair = 0; pair < 3; pair++) {
+        for (int pair = 0; pair < 6; pair++) {
             Frame out =
                     scene.render(
                             scene.project(
@@ -307,7 +307,7 @@ class LanesTest {
                                             .withDial("pair", pair)),
                             0);
             for (int c = 0; c < 3; c++) {
-                int side = c == pair ? 1 : -1;
+                int side = (c == pair % 3) == (pair < 3) ? 1 : -1; // the last three turned round
                 assertThat(out.colour().get(c).at(10, 5))
                         .isEqualTo(picture.colour().get(c).at(10 - 2 * side, 5 + side));
             }

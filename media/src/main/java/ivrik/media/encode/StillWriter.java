@@ -21,6 +21,7 @@ import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.function.Consumer;
 
 /** Single pictures: PNG of 8 or 16 bit, TIFF of 16 bit, OpenEXR of 32-bit float. */
@@ -61,17 +62,25 @@ public final class StillWriter {
 
     /** Writes one plane as a grey OpenEXR of 32-bit float: its values as they are. */
     public static void writePlane(Plane plane, Path out, Workers workers) {
+        SafeFile.write(out, exr(plane, workers));
+    }
+
+    /** Writes planes as one OpenEXR of several named parts, 32-bit float: their values as they are. */
+    static void writePlanes(List<String> names, List<Plane> planes, Path out, Workers workers) {
         SafeFile.write(
-                out,
-                encode(
-                        "exr",
-                        AV_PIX_FMT_GRAYF32,
-                        "OpenEXR",
-                        plane.size(),
-                        ColourSpace.SRGB,
-                        picture -> {
-                            PixelWriter.write(plane, picture, workers);
-                        }));
+                out, ExrParts.join(names, planes.stream().map(p -> exr(p, workers)).toList()));
+    }
+
+    private static byte[] exr(Plane plane, Workers workers) {
+        return encode(
+                "exr",
+                AV_PIX_FMT_GRAYF32,
+                "OpenEXR",
+                plane.size(),
+                ColourSpace.SRGB,
+                picture -> {
+                    PixelWriter.write(plane, picture, workers);
+                });
     }
 
     /** As OpenEXR has it: linear light, multiplied by alpha. Marked straight so that it is left so. */

@@ -8,7 +8,6 @@ import ivrik.core.look.Onto;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
 
-import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
@@ -35,9 +34,7 @@ public final class BlendSheet extends TileBand {
         ToggleButton picture =
                 target("onto the picture", "The look upon the untouched picture", group, true);
         lanes.setSelected(true);
-        Button back = new Button("Back to the desk");
-        back.setOnAction(e -> view.band.set(View.Band.NONE));
-        addToHead(lanes, picture, back);
+        addToHead(lanes, picture, back());
     }
 
     private ToggleButton target(String title, String help, ToggleGroup group, boolean isOnto) {

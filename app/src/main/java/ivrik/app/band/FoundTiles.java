@@ -1,10 +1,10 @@
 package ivrik.app.band;
 
+import ivrik.app.control.Controls;
 import ivrik.app.picture.PictureService;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 
-import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -29,6 +29,7 @@ abstract class FoundTiles extends TileBand {
             String prompt) {
         super(session, view, service, title, hint);
         words.setId(id);
+        Controls.explain(words, "Shows only what has these letters in its name or its words");
         words.setPromptText(prompt);
         words.setPrefColumnCount(14);
         words.textProperty().addListener((o, a, b) -> make());
@@ -45,9 +46,7 @@ abstract class FoundTiles extends TileBand {
 
     /** After whatever else stands in the head. */
     final void finishHead() {
-        Button back = new Button("Back to the desk");
-        back.setOnAction(e -> view.band.set(View.Band.NONE));
-        addToHead(back);
+        addToHead(back());
     }
 
     /** What is typed next goes into the field again. */

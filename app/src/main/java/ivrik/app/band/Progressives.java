@@ -48,9 +48,7 @@ public final class Progressives extends TileBand {
                     tiles().forEach(t -> all.put(t.title(), t.trial().apply(session.project())));
                     export.accept(all);
                 });
-        Button back = new Button("Back to the desk");
-        back.setOnAction(e -> view.band.set(View.Band.NONE));
-        addToHead(save, back);
+        addToHead(save, back());
     }
 
     @Override

@@ -47,8 +47,8 @@ public final class TakeSheet extends TileBand {
     /** What lies side by side. */
     private enum Which {
         KEPT("kept", "What is kept of this layer"),
-        SEEDS("by seed", "What is on the desk with other random numbers"),
-        DIALS("by two dials", "What is on the desk with two of its dials elsewhere");
+        SEEDS("by seed", "The present look with other random numbers"),
+        DIALS("by two dials", "The present look with two of its dials elsewhere");
 
         private final String word;
         private final String help;
@@ -97,12 +97,11 @@ public final class TakeSheet extends TileBand {
             addToHead(button);
         }
         play.selectedProperty().addListener((o, a, b) -> playAll(b));
-        Button keep = new Button("Keep what is on the desk");
+        Button keep = new Button("Keep what is there now");
         keep.setId("keep-take");
+        Controls.explain(keep, "Keeps the looks of this layer, as they are, beside those in use");
         keep.setOnAction(e -> takes.keep());
-        Button back = new Button("Back to the desk");
-        back.setOnAction(e -> view.band.set(View.Band.NONE));
-        addToHead(across, down, play, keep, back);
+        addToHead(across, down, play, keep, back());
     }
 
     private MenuButton dialMenu(String id, String help, Consumer<String> chosen) {
@@ -173,7 +172,7 @@ public final class TakeSheet extends TileBand {
         variants.clear();
         List<Tile> tiles = new ArrayList<>();
         if (Takes.now(layer).isEmpty()) {
-            tiles.add(new Tile("now", "On the desk now", p -> p));
+            tiles.add(new Tile("now", "As it is now", p -> p));
         }
         for (Take take : layer.takes()) {
             tiles.add(new Tile(take.id(), take.name(), p -> Takes.laid(p, layer.id(), take)));
@@ -205,7 +204,7 @@ public final class TakeSheet extends TileBand {
 
     @Override
     String emptyWord() {
-        return "The look on the desk has no two dials to go along. Looks in the tray have some.";
+        return "The present look has no two dials to go along. Looks in the tray have some.";
     }
 
     /** The name of a take can be written over; what could become one has a word for that beside its name. */

@@ -16,6 +16,7 @@ import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.Image;
@@ -141,6 +142,15 @@ abstract class TileBand extends BorderPane {
 
     /** Which one stands for what is there now; -1 for none. */
     abstract int present(List<Tile> tiles);
+
+    /** Puts the lanes in its place again. */
+    final Button back() {
+        return Controls.button(
+                "back-to-lanes",
+                "Back to the lanes",
+                "Puts these small pictures away; nothing is changed by that",
+                () -> view.band.set(View.Band.NONE));
+    }
 
     final void addToHead(Node... nodes) {
         head.getChildren().addAll(nodes);

@@ -204,9 +204,9 @@ final class DialCard extends VBox {
         double middle = (rest + far) / 2;
         return List.of(
                 bend("Evenly, all of the way", target, null),
-                bend("Gently, from rest to the end", target, part(rest, far, Ease.SMOOTH)),
+                bend("Gently, from its default to the end", target, part(rest, far, Ease.SMOOTH)),
                 bend(
-                        "Slowly first, from rest to the end",
+                        "Slowly first, from its default to the end",
                         target,
                         part(rest, far, new Ease.Eased(0.5, 0, 1, 1))),
                 bend("On the first half", target, part(rest, middle, Ease.LINEAR)),

@@ -164,7 +164,7 @@ final class FeedPart extends VBox {
 
     /** In time a repeated edge is a frame that is held. */
     private static String inTime(EdgeFill fill) {
-        return fill == EdgeFill.REPEAT ? "hold" : word(fill);
+        return fill == EdgeFill.REPEAT ? "freeze" : word(fill);
     }
 
     private void edit(int lane, String name, UnaryOperator<Feed> change) {

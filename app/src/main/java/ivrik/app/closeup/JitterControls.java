@@ -52,7 +52,8 @@ final class JitterControls extends VBox {
             Controls.toggle(
                     "jitter-all",
                     "all lanes",
-                    "Changes the jitter of every lane that is not held, each moving its own way");
+                    "Changes the jitter of every lane that is not kept still, each moving its own"
+                            + " way");
 
     /** The value whose own jitter is shown; empty for that of the lane. */
     private String own = "";

@@ -3,6 +3,7 @@ package ivrik.app.closeup;
 import static ivrik.app.control.Controls.quiet;
 import static ivrik.app.control.Controls.row;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
@@ -44,6 +45,7 @@ final class LayerPart extends VBox implements Part {
         showers.add(l -> title.setText(l.name()));
         CheckBox visible = new CheckBox("visible");
         visible.setId("layer-visible");
+        Controls.explain(visible, "Whether the layer is in the picture");
         visible.setOnAction(
                 e -> edit("Layer visible or not", l -> l.withVisible(visible.isSelected())));
         showers.add(l -> visible.setSelected(l.visible()));

@@ -49,6 +49,7 @@ final class LookPart extends VBox implements Part {
     private Node name(Session session) {
         TextField name = new TextField();
         name.setId("look-name");
+        Controls.explain(name, "What the look is called here and when it is saved");
         name.getStyleClass().add("title");
         Runnable rename =
                 () -> {

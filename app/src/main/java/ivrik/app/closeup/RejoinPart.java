@@ -40,7 +40,7 @@ import java.util.function.UnaryOperator;
 
 /** How lanes become a picture: the way of all, and each lane's ink, strength, own way and place. */
 final class RejoinPart extends VBox implements Part {
-    private static final String AS_ALL = "as all";
+    private static final String AS_ALL = "as the others";
 
     private final Session session;
     private final View view;
@@ -58,7 +58,10 @@ final class RejoinPart extends VBox implements Part {
         getStyleClass().add("close-up-body");
         Label title = new Label("Rejoin");
         title.getStyleClass().add("title");
-        MenuButton way = menu("How the lanes become a picture again");
+        MenuButton way =
+                menu(
+                        "How the lanes become a picture again. Exact undoes the separation to the"
+                                + " last bit; the others lay the lanes on each other");
         way.setId("rejoin-way");
         for (Rejoin each : Rejoin.all()) {
             item(way, each.title(), () -> edit("Rejoin: " + each.id(), l -> l.withRejoin(each)));
@@ -75,8 +78,8 @@ final class RejoinPart extends VBox implements Part {
         HBox sheets = new HBox(8, sheet, progressives);
         Label note =
                 quiet(
-                        "Lanes are laid down from the top of this list to its end; exact does not"
-                                + " mind.");
+                        "Lanes are laid down from the top of this list to its end. With Exact the"
+                                + " order makes no difference.");
         note.setWrapText(true);
         note.setMinWidth(0);
         OverscanPart overscan = new OverscanPart(session);

@@ -18,7 +18,7 @@ final class SeedControls extends VBox {
     static final double MOST = 1e12;
 
     private final NumberField seed;
-    private final ToggleButton alike = new ToggleButton("alike wherever the seed is the same");
+    private final ToggleButton alike = new ToggleButton("the same wherever this seed is used");
 
     SeedControls(Session session) {
         super(2);
@@ -44,7 +44,7 @@ final class SeedControls extends VBox {
         alike.setOnAction(
                 e ->
                         session.editLook(
-                                alike.isSelected() ? "Alike by seed" : "Its own random numbers",
+                                alike.isSelected() ? "The same by seed" : "Its own random numbers",
                                 l ->
                                         l.withStep(
                                                 session.state().stepId(),

@@ -4,6 +4,7 @@ import static ivrik.app.control.Controls.quiet;
 import static ivrik.app.control.Controls.row;
 
 import ivrik.app.control.Badge;
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Models;
 import ivrik.app.session.Session;
@@ -33,6 +34,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /** How the picture is taken apart: the colour model, and what can be set of it. */
 final class SeparatePart extends VBox implements Part {
@@ -71,6 +73,9 @@ final class SeparatePart extends VBox implements Part {
                             choice(
                                     each.title(),
                                     each.id(),
+                                    each.lanes().stream()
+                                            .map(LaneKind::title)
+                                            .collect(Collectors.joining(", ")),
                                     l -> l.model().title().equals(each.title()),
                                     () -> Models.change(session, view, each)));
         }
@@ -79,14 +84,17 @@ final class SeparatePart extends VBox implements Part {
                         choice(
                                 "Own trio",
                                 "trio",
+                                "any three colours that you choose",
                                 l -> l.model() instanceof Trio,
                                 () -> Models.change(session, view, TrioPart.FIRST)));
         return models;
     }
 
-    private ToggleButton choice(String title, String id, Predicate<Look> is, Runnable action) {
+    private ToggleButton choice(
+            String title, String id, String into, Predicate<Look> is, Runnable action) {
         ToggleButton button = new ToggleButton(title);
         button.setId("model-" + id);
+        Controls.explain(button, "Takes the picture apart into " + into);
         button.setOnAction(
                 e -> {
                     session.state().look().ifPresent(l -> button.setSelected(is.test(l)));

@@ -217,26 +217,40 @@ final class TreatmentPart extends VBox implements Part {
         FlowPane box = new FlowPane(2, 2);
         box.getChildren()
                 .addAll(
-                        quiet("lanes"),
+                        quiet("these amounts"),
                         small(
+                                "mirror",
                                 "mirror",
                                 "The lane's amounts on the other side of their defaults",
                                 steps::mirror),
                         small(
                                 "oppose",
+                                "opposite in the other",
                                 "The opposite in the other lane, the one between at its default",
                                 steps::oppose),
-                        small("spread", "Evenly from the first lane to the last", steps::spread),
-                        small("same", "The lane's amounts in all lanes", steps::toAll),
-                        small("copy", "Remembers the lane's amounts", steps::copy),
-                        small("paste", "Puts what was copied into the lane", steps::paste));
+                        small(
+                                "spread",
+                                "spread evenly",
+                                "Evenly from the first lane to the last",
+                                steps::spread),
+                        small(
+                                "same",
+                                "same in all",
+                                "The lane's amounts in all lanes",
+                                steps::toAll),
+                        small("copy", "copy", "Remembers the lane's amounts", steps::copy),
+                        small(
+                                "paste",
+                                "paste",
+                                "Puts what was copied into the lane",
+                                steps::paste));
         return box;
     }
 
-    private static Button small(String word, String help, Runnable action) {
+    private static Button small(String id, String word, String help, Runnable action) {
         Button button = new Button(word);
         button.getStyleClass().add("plain");
-        button.setId("amounts-" + word);
+        button.setId("amounts-" + id);
         button.setMinWidth(USE_PREF_SIZE);
         button.setTooltip(new Tooltip(help));
         button.setOnAction(e -> action.run());

@@ -2,6 +2,8 @@ package ivrik.app.control;
 
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -42,6 +44,20 @@ public final class Controls {
         hint.getStyleClass().add("quiet");
         hint.setWrapText(true);
         return hint;
+    }
+
+    /** Does something once. */
+    public static Button button(String id, String word, String help, Runnable action) {
+        Button button = new Button(word);
+        button.setId(id);
+        button.setTooltip(new Tooltip(help));
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    /** Says what a control is for. */
+    public static void explain(Control control, String help) {
+        control.setTooltip(new Tooltip(help));
     }
 
     /** A word that can be chosen among others. */

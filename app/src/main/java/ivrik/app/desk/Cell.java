@@ -84,7 +84,7 @@ final class Cell extends Drawing {
         g.setFont(p.numbers(12));
         boolean neutral = held || told.kind().isNeutral(now);
         g.setFill(p.colour(neutral ? "quiet" : "type"));
-        String text = held ? "held" : shape.text(told.kind(), now);
+        String text = held ? "still" : shape.text(told.kind(), now);
         g.fillText(text, w / 2, foot, w - 6);
         g.setTextAlign(TextAlignment.LEFT);
     }

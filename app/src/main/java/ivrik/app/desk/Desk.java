@@ -1,45 +1,57 @@
 package ivrik.app.desk;
 
+import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 
 /** The band across the lower part of the window: matrix and time, and the line of transport below. */
 public final class Desk extends SplitPane {
-    private static final int MOST_BESIDE = 5;
+    private static final double FAR = 1e8;
 
     private final Session session;
     private final View view;
-    private final HBox strip = new HBox(6);
+    private final NumberField frame;
     private final Label clock = new Label();
 
     public Desk(Session session, View view, Matrix matrix, TimeView time) {
         this.session = session;
         this.view = view;
         getStyleClass().add("desk");
-        strip.getStyleClass().add("strip");
-        BorderPane right = new BorderPane(time);
-        right.setBottom(strip);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
+        frame =
+                new NumberField(
+                        new NumberField.Spec("", 0, FAR, 0, 1, 0, false),
+                        "The frame that is shown; type one to go there",
+                        to ->
+                                view.frame.set(
+                                        Math.min(Math.round(to), session.project().frames() - 1)));
+        frame.setId("go-to-frame");
         clock.getStyleClass().addAll("number", "quiet");
         clock.setMinWidth(Region.USE_PREF_SIZE);
-        strip.getChildren()
-                .addAll(
-                        play(),
-                        loop(),
-                        clock,
-                        gap,
+        HBox transport = new HBox(6, play(), loop(), frame, clock);
+        transport.setAlignment(Pos.CENTER_LEFT);
+        FlowPane traced =
+                new FlowPane(
+                        6,
+                        2,
                         new PegStrip(session, view, time.pegs()),
                         new TraceChoice(session, view));
+        traced.setAlignment(Pos.CENTER_RIGHT);
+        HBox strip = new HBox(6, transport, traced);
+        HBox.setHgrow(traced, Priority.ALWAYS);
+        strip.getStyleClass().addAll("strip", "wraps");
+        BorderPane right = new BorderPane(time);
+        right.setBottom(strip);
         getItems().addAll(matrix, right);
         view.deskHeight.bind(heightProperty());
         SplitPane.setResizableWithParent(matrix, false);
@@ -51,6 +63,7 @@ public final class Desk extends SplitPane {
     private ToggleButton play() {
         ToggleButton play = new ToggleButton("Play");
         play.setId("play");
+        play.setMinWidth(Region.USE_PREF_SIZE);
         play.selectedProperty().bindBidirectional(view.playing);
         play.setTooltip(new Tooltip("Play or stop (Space)"));
         view.playing.addListener((o, a, b) -> play.setText(b ? "Stop" : "Play"));
@@ -60,18 +73,19 @@ public final class Desk extends SplitPane {
     private ToggleButton loop() {
         ToggleButton loop = new ToggleButton("loop");
         loop.getStyleClass().add("plain");
+        loop.setMinWidth(Region.USE_PREF_SIZE);
         loop.selectedProperty().bindBidirectional(view.loop);
         loop.setTooltip(new Tooltip("Begin again at the end of the play range"));
         return loop;
     }
 
     private void showClock() {
+        frame.show(view.frame.get());
         double rate = session.project().sequence().rate().toDouble();
         clock.setText(
                 String.format(
                         java.util.Locale.ROOT,
-                        "%d of %d  %.2f s  %s a second",
-                        view.frame.get(),
+                        "of %d  %.2f s  %s a second",
                         session.project().frames(),
                         view.frame.get() / rate,
                         rate == Math.rint(rate)

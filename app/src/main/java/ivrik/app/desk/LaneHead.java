@@ -35,17 +35,20 @@ final class LaneHead extends HBox {
                 new HBox(
                         toggle(
                                 "solo",
-                                "Only this lane, and others soloed, are in the picture",
+                                "solo",
+                                "Only this lane, and others soloed, are in the picture. Key: O",
                                 LaneState::solo,
                                 LaneState::withSolo),
                         toggle(
                                 "mute",
-                                "This lane is left out of the picture",
+                                "mute",
+                                "This lane is left out of the picture. Key: M",
                                 LaneState::mute,
                                 LaneState::withMute),
                         toggle(
                                 "hold",
-                                "This lane takes no part in movement",
+                                "still",
+                                "This lane takes no part in movement. Key: G",
                                 LaneState::hold,
                                 LaneState::withHold));
         switches.setTranslateX(-5);
@@ -72,13 +75,14 @@ final class LaneHead extends HBox {
     }
 
     private ToggleButton toggle(
+            String id,
             String word,
             String help,
             Predicate<LaneState> is,
             BiFunction<LaneState, Boolean, LaneState> with) {
         ToggleButton button = new ToggleButton(word);
         button.getStyleClass().setAll("switch");
-        button.setId(kind.id() + "-" + word);
+        button.setId(kind.id() + "-" + id);
         button.setSelected(is.test(state));
         button.setTooltip(new Tooltip(help));
         button.setMinWidth(USE_PREF_SIZE);

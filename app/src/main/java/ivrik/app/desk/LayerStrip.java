@@ -24,24 +24,25 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** Under the matrix: which layer is on the desk, which of its looks, and how that meets the picture. */
-public final class LayerStrip extends HBox {
+public final class LayerStrip extends FlowPane {
     private final Session session;
     private final View view;
     private NumberField amount;
 
     LayerStrip(Session session, View view) {
-        super(4);
+        super(4, 2);
         this.session = session;
         this.view = view;
         setAlignment(Pos.CENTER_LEFT);
-        getStyleClass().add("strip");
+        getStyleClass().addAll("strip", "wraps");
+        setMinWidth(0);
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -87,7 +88,7 @@ public final class LayerStrip extends HBox {
     }
 
     private MenuButton layers(Layer layer) {
-        MenuButton menu = menu(layer.name(), "The layer whose looks are on the desk");
+        MenuButton menu = menu("Layer: " + layer.name(), "The layer that is being worked on");
         menu.setId("layer");
         List<Layer> layers = session.project().layers();
         for (Layer each : layers.reversed()) {
@@ -120,8 +121,8 @@ public final class LayerStrip extends HBox {
         if (r.matte().isOn()) {
             words.add("matte");
         }
-        String what = words.isEmpty() ? "all of it" : String.join(", ", words);
-        Button button = new Button(r.inverted() ? "not " + what : what);
+        String what = words.isEmpty() ? "everything" : String.join(", ", words);
+        Button button = new Button("Reaches " + (r.inverted() ? "all but " + what : what));
         button.getStyleClass().add("plain");
         button.setId("reach");
         button.setTooltip(new Tooltip("The look's reach: which part of the picture it touches"));
@@ -143,7 +144,7 @@ public final class LayerStrip extends HBox {
         int count = layer.looks().size();
         MenuButton menu =
                 menu(
-                        (count > 1 ? at + 1 + " of " + count + " " : "") + titled(now),
+                        "Look: " + (count > 1 ? at + 1 + " of " + count + " " : "") + titled(now),
                         "The looks of this layer, done one after the other");
         menu.setId("look");
         for (int i = 0; i < count; i++) {
@@ -184,8 +185,9 @@ public final class LayerStrip extends HBox {
                     session.editLayer("Add a look", l -> Arrange.withNewLook(l, id, at));
                     session.selectLook(id);
                 });
-        item(menu, "Do it earlier", () -> moveLook(at, at - 1)).setDisable(at == 0);
-        item(menu, "Do it later", () -> moveLook(at, at + 1)).setDisable(at == count - 1);
+        item(menu, "Move this look one earlier", () -> moveLook(at, at - 1)).setDisable(at == 0);
+        item(menu, "Move this look one later", () -> moveLook(at, at + 1))
+                .setDisable(at == count - 1);
         item(
                         menu,
                         "Take the look away",
@@ -221,22 +223,31 @@ public final class LayerStrip extends HBox {
 
     private MenuButton onto(Look look) {
         MenuButton onto =
-                menu(word(look.onto().blend()), "How the look meets the untouched picture");
+                menu(
+                        "Laid on " + word(look.onto().blend()),
+                        "How the treated picture is laid on the untouched one: instead of it, or by"
+                                + " a blend mode");
         onto.setId("onto");
         for (Blend each : Blend.values()) {
-            item(
-                    onto,
-                    word(each),
-                    () ->
-                            session.editLook(
-                                    "Onto: " + each.id(),
-                                    l -> l.withOnto(new Onto(each, l.onto().amount()))));
+            onto.getItems()
+                    .add(
+                            Controls.item(
+                                    word(each),
+                                    each == look.onto().blend(),
+                                    () ->
+                                            session.editLook(
+                                                    "Onto: " + each.id(),
+                                                    l ->
+                                                            l.withOnto(
+                                                                    new Onto(
+                                                                            each,
+                                                                            l.onto().amount())))));
         }
         return onto;
     }
 
     private static String word(Blend blend) {
-        return blend == Blend.NORMAL ? "in its place" : blend.title();
+        return blend == Blend.NORMAL ? "in place of it" : "by " + blend.title();
     }
 
     private NumberField amount() {

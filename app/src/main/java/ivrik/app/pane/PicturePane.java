@@ -328,6 +328,8 @@ public final class PicturePane extends Drawing {
 
     /** What a pane is called. */
     static String title(Show show, boolean without, boolean held) {
-        return held ? "Held frame" : without && show == Show.RESULT ? "Without" : show.toString();
+        return held
+                ? Show.HELD.toString()
+                : without && show == Show.RESULT ? "Without" : show.toString();
     }
 }

@@ -11,9 +11,11 @@ import java.util.stream.IntStream;
 /** How the other lanes follow one that is shifted. A held lane stays where it is. */
 public enum Follow {
     ALONE("alone", "Only the lane that is moved moves"),
-    TOGETHER("together", "All lanes that are not held move by the same way"),
-    OPPOSED("opposed", "Two lanes move as mirror images about the third"),
-    AGAINST("against", "One lane moves one way, all others that are not held the other way");
+    TOGETHER("together", "All lanes that are not kept still move the same way"),
+    OPPOSED("opposed", "Two lanes move as mirror images; the third, between them, stays"),
+    AGAINST(
+            "others opposite",
+            "This lane moves one way, all others that are not kept still the opposite way");
 
     private final String title;
     private final String help;

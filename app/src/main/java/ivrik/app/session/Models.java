@@ -17,14 +17,16 @@ public final class Models {
         ModelChange change = ModelChange.of(look, model);
         session.editLook("Separate " + model.title(), l -> change.look());
         if (!change.dropped().isEmpty()) {
+            boolean one = change.dropped().size() == 1;
             view.notice.set(
                     String.join(", ", change.dropped())
-                            + (change.dropped().size() == 1 ? " has" : " have")
-                            + " no counterpart in "
+                            + ": "
                             + model.title()
-                            + " and "
-                            + (change.dropped().size() == 1 ? "was" : "were")
-                            + " let go; undo brings it back");
+                            + " has nothing like "
+                            + (one ? "it, and it is" : "them, and they are")
+                            + " let go; undo brings "
+                            + (one ? "it" : "them")
+                            + " back");
         }
     }
 }

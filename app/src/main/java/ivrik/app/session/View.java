@@ -30,7 +30,7 @@ public final class View {
         DIFFERENCE("Difference, 4 times"),
         REACH("Reach"),
         REACH_OVER("Reach over the picture"),
-        HELD("Held frame"),
+        HELD("Frame put aside"),
         TAKE("Take"),
         OTHER_TAKE("Other take");
 

@@ -111,7 +111,9 @@ public final class WhyNothing {
                     && look.lanes().get(after.lane()).hold()
                     && step.kind() instanceof Move) {
                 return Optional.of(
-                        "Nothing changes: " + lane + " is held and takes no part in movement");
+                        "Nothing changes: "
+                                + lane
+                                + " is kept still and takes no part in movement");
             }
         }
         return Optional.empty();

@@ -82,7 +82,8 @@ final class PadShape extends Shape {
         ToggleGroup group = new ToggleGroup();
         FlowPane box = new FlowPane(2, 2);
         for (Follow how : Follow.values()) {
-            ToggleButton button = Controls.toggle("follow-" + how, how.toString(), how.help());
+            ToggleButton button =
+                    Controls.toggle("follow-" + Controls.word(how), how.toString(), how.help());
             button.setToggleGroup(group);
             button.setOnAction(
                     e -> {

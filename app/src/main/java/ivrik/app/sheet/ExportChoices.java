@@ -1,5 +1,6 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
 import ivrik.core.UnknownNameException;
 import ivrik.core.picture.Size;
 import ivrik.core.project.FrameRange;
@@ -76,7 +77,7 @@ final class ExportChoices extends GridPane {
         sound.setSelected(true);
         this.target.setText(target.toString());
         this.target.textProperty().addListener((o, a, b) -> endingTyped(b));
-        name(form, "form", null);
+        name(form, "form", "The kind of file; the ending of the name follows it");
         name(
                 sampling,
                 "sampling",
@@ -87,30 +88,37 @@ final class ExportChoices extends GridPane {
                 dither,
                 "dither",
                 "Keeps smooth changes from leaving in bands; what is not changed is never touched");
-        name(each, "takes", null);
-        name(from, "from", null);
-        name(to, "to", null);
-        name(this.target, "target", null);
+        name(each, "takes", "The name of each take comes where {take} stands in the file's name");
+        name(from, "from", "The first frame, counted from 0");
+        name(to, "to", "The last frame, which is written too");
+        name(
+                this.target,
+                "target",
+                "The file that is written; %04d stands for the number of each picture");
+        name(quality, "quality", "How much the file may lose to be smaller");
+        name(scale, "size", "Of the pictures, in pixels");
+        name(sound, "sound", "The sound of the shots goes along");
         formChosen();
         lay(around);
     }
 
     private static void name(javafx.scene.control.Control control, String id, String help) {
         control.setId("export-" + id);
-        if (help != null) {
-            control.setTooltip(new Tooltip(help));
-        }
+        Controls.explain(control, help);
     }
 
     private void lay(ExportSheet.Around around) {
-        Button choose = new Button("Choose...");
-        choose.setOnAction(
-                e -> {
-                    Path chosen = around.choose(form.getValue());
-                    if (chosen != null) {
-                        target.setText(chosen.toString());
-                    }
-                });
+        Button choose =
+                Controls.button(
+                        "export-choose",
+                        "Choose...",
+                        "Asks for a place and a name",
+                        () -> {
+                            Path chosen = around.choose(form.getValue());
+                            if (chosen != null) {
+                                target.setText(chosen.toString());
+                            }
+                        });
         HBox.setHgrow(target, Priority.ALWAYS);
         from.setPrefColumnCount(6);
         to.setPrefColumnCount(6);

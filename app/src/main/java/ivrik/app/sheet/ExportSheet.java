@@ -1,5 +1,6 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
 import ivrik.core.IvrikException;
 import ivrik.core.project.Project;
 import ivrik.core.threads.CancelledException;
@@ -72,7 +73,9 @@ public final class ExportSheet extends VBox {
         around.before().ifPresent(choices::choose);
         choices.targetProperty().addListener((o, a, b) -> askBeforeReplacing());
         start.setId("export-start");
+        Controls.explain(start, "Writes the files; you can go on working afterwards");
         cancel.setId("export-cancel");
+        Controls.explain(cancel, "Stops if it is writing; what is done is kept. Key: Escape");
         word.setId("export-word");
         throwAway.setId("export-throw-away");
         shown(reveal, false);

@@ -56,7 +56,7 @@ public final class LensSheet extends VBox {
     private final Label word = hint("Measuring...");
     private final Label red = result("lens-red");
     private final Label blue = result("lens-blue");
-    private final Button on = new Button("Put it on");
+    private final Button on = new Button("Add it to the layer");
     private final Button off = new Button("Take it out");
     private final Button done = new Button("Close");
     private Layer target;

@@ -2,6 +2,7 @@ package ivrik.app.sheet;
 
 import com.sun.management.OperatingSystemMXBean;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 
 import javafx.geometry.Pos;
@@ -53,6 +54,7 @@ public final class MemorySheet extends VBox {
         note.setWrapText(true);
         Button done = new Button("Done");
         done.setId("memory-done");
+        Controls.explain(done, "What was set is in force already");
         done.getStyleClass().add("primary");
         done.setOnAction(e -> sheets.away());
         HBox buttons = new HBox(done);

@@ -53,12 +53,15 @@ public final class SaveLookSheet extends VBox {
         Label head = new Label("Save the look");
         head.getStyleClass().add("title");
         title.setId("save-title");
+        Controls.explain(title, "What the look is called");
         title.setText(look.shownName());
         title.textProperty().addListener((o, a, b) -> check());
         tags.setId("save-tags");
+        Controls.explain(tags, "Other words by which it is found, with commas between");
         tags.setPromptText("night, neon, soft ...");
         tags.setText(String.join(", ", look.tags()));
         note.setId("save-note");
+        Controls.explain(note, "Shown wherever the look is offered");
         note.setPromptText("What it is for, in a sentence or two");
         note.setText(look.note());
         note.setWrapText(true);
@@ -71,12 +74,13 @@ public final class SaveLookSheet extends VBox {
         for (Node field : List.of(title, tags, note)) {
             GridPane.setHgrow(field, Priority.ALWAYS);
         }
-        Button back = new Button("Back");
-        back.setOnAction(e -> sheets.away());
+        Button back =
+                Controls.button("save-back", "Back", "Nothing is saved. Key: Escape", sheets::away);
         toFile.setId("save-to-file");
         toFile.setTooltip(new Tooltip("A file that others can drop on their window"));
         toFile.setOnAction(e -> leave(sheets, () -> actions.write(made())));
         keep.setId("save-keep");
+        Controls.explain(keep, "It is there in any project, until you throw it out");
         keep.getStyleClass().add("primary");
         keep.setDefaultButton(true);
         keep.setOnAction(e -> leave(sheets, () -> actions.keep(made())));

@@ -1,5 +1,6 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.core.colour.ColourSpace;
@@ -92,6 +93,7 @@ public final class SequenceSheet extends VBox {
         note.setWrapText(true);
         Button done = new Button("Done");
         done.setId("sequence-done");
+        Controls.explain(done, "What was set is in force already; undo takes it back");
         done.getStyleClass().add("primary");
         done.setOnAction(e -> sheets.away());
         HBox buttons = new HBox(done);

@@ -30,6 +30,8 @@ final class Commands extends CommandMenu {
     /** Sizes of type from one times to one and a half times. */
     private static final double TEXT_STEPS = 8;
 
+    static final String SCHEME = "Dark or light window (Darkroom, Proof)";
+
     private Commands(MainWindow window) {
         super(window, new ArrayList<>());
     }
@@ -171,7 +173,11 @@ final class Commands extends CommandMenu {
         }
         add("Solo", key(KeyCode.O), () -> toggle("Solo", s -> s.withSolo(!s.solo())), this::any);
         add("Mute", key(KeyCode.M), () -> toggle("Mute", s -> s.withMute(!s.mute())), this::any);
-        add("Hold", key(KeyCode.G), () -> toggle("Hold", s -> s.withHold(!s.hold())), this::any);
+        add(
+                "Keep still",
+                key(KeyCode.G),
+                () -> toggle("Keep still", s -> s.withHold(!s.hold())),
+                this::any);
         for (Follow follow : Follow.values()) {
             add("Move " + follow, null, () -> view.follow.set(follow), this::any);
         }
@@ -258,7 +264,7 @@ final class Commands extends CommandMenu {
                 this::any);
         add("Put this frame aside", key(KeyCode.H, SHIFT), window::holdFrame, this::any);
         add(
-                "Show the held frame (also while H is down)",
+                "Show the frame put aside (also while H is down)",
                 null,
                 () -> view.showHeld.set(!view.showHeld.get()),
                 window::hasHeld);
@@ -289,7 +295,7 @@ final class Commands extends CommandMenu {
                                 Surround.values()[
                                         (view.surround.get().ordinal() + 1)
                                                 % Surround.values().length]));
-        flag("Darkroom or Proof", null, view.darkroom);
+        flag(SCHEME, null, view.darkroom);
         add("Memory for pictures...", null, () -> window.sheetWork().memory());
         add("Larger text", key(KeyCode.EQUALS, CTRL), () -> text(1));
         add("Smaller text", key(KeyCode.MINUS, CTRL), () -> text(-1));

@@ -7,7 +7,9 @@ import ivrik.app.theme.Marks;
 import ivrik.app.theme.Palette;
 import ivrik.core.measure.Register;
 
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
@@ -22,6 +24,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -31,11 +34,18 @@ import java.util.Map;
 
 /** The top of the window: menus, the project's name, how far the picture is out of register, export. */
 final class Header extends StackPane {
+    /** By so much the project's name may be cut before there are two lines. */
+    private static final double ROOM = 40;
+
     private final Label name = new Label();
     private final Label saved = new Label();
     private final Label register = new Label();
+    private final Tooltip measured = new Tooltip();
     private final Menu recent = new Menu("Open recent");
     private final Mark mark;
+    private final HBox menus;
+    private final HBox about;
+    private boolean isOnTwo;
     private double apart;
 
     Header(List<Command> commands, View view, ObjectProperty<Palette> palette, Runnable export) {
@@ -45,19 +55,17 @@ final class Header extends StackPane {
         brand.getStyleClass().add("brand");
         MenuBar bar = new MenuBar();
         bar.setMinWidth(Region.USE_PREF_SIZE);
-        bar.getMenus().addAll(menus(commands));
+        bar.getMenus().addAll(menusOf(commands));
         view.behind.addListener((o, was, is) -> stale(is));
         register.setId("register");
         register.setMinWidth(Region.USE_PREF_SIZE);
-        register.setTooltip(
-                new Tooltip(
-                        "The largest difference between this picture and its source; 1 is black to"
-                                + " white"));
+        register.setTooltip(measured);
         ToggleButton without = new ToggleButton("Without");
         without.selectedProperty().bindBidirectional(view.without);
         without.setTooltip(new Tooltip("The picture without the look; also while W is held down"));
         Button out = new Button("Export");
         out.setId("export");
+        out.setTooltip(new Tooltip("Writes pictures or a movie. Key: Ctrl+E"));
         out.getStyleClass().add("primary");
         out.setOnAction(e -> export.run());
         name.getStyleClass().add("project-name");
@@ -67,12 +75,35 @@ final class Header extends StackPane {
         title.setAlignment(Pos.CENTER);
         title.setMinWidth(0);
         HBox.setHgrow(title, Priority.ALWAYS);
-        HBox line = new HBox(brand, bar, title, mark, register, without, out);
-        line.getStyleClass().add("header");
-        getChildren().add(line);
+        for (Region whole : List.of(brand, without, out)) {
+            whole.setMinWidth(USE_PREF_SIZE);
+        }
+        menus = new HBox(brand, bar);
+        about = new HBox(title, mark, register, without, out);
+        about.setMinWidth(0);
+        HBox.setHgrow(about, Priority.ALWAYS);
+        for (HBox part : List.of(menus, about)) {
+            part.getStyleClass().add("header");
+        }
+        for (ObservableValue<?> room :
+                List.of(widthProperty(), register.textProperty(), name.textProperty(), palette)) {
+            room.subscribe(() -> Platform.runLater(this::arrange));
+        }
+        arrange();
     }
 
-    private List<Menu> menus(List<Command> commands) {
+    /** On one line, or on two where there is no room for all of it on one. */
+    private void arrange() {
+        double wanted =
+                menus.prefWidth(-1) + about.prefWidth(-1) - (name.getText().isEmpty() ? 0 : ROOM);
+        boolean two = getWidth() > 0 && getWidth() < wanted;
+        if (getChildren().isEmpty() || two != isOnTwo) {
+            isOnTwo = two;
+            getChildren().setAll(two ? new VBox(menus, about) : new HBox(menus, about));
+        }
+    }
+
+    private List<Menu> menusOf(List<Command> commands) {
         Map<String, Menu> menus = new LinkedHashMap<>();
         for (Command command : commands) {
             Menu menu = menus.computeIfAbsent(command.menu(), Menu::new);
@@ -90,7 +121,7 @@ final class Header extends StackPane {
             if (command.title().equals("Open the demo")) {
                 menu.getItems().add(recent);
             }
-            if (List.of("Kept work...", "Save as...", "Export...", "Darkroom or Proof")
+            if (List.of("Kept work...", "Save as...", "Export...", Commands.SCHEME)
                     .contains(command.title())) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
@@ -145,17 +176,25 @@ final class Header extends StackPane {
                 r.largest() == 0
                         ? "in register, off by 0"
                         : r.isExact()
-                                ? String.format(
-                                        Locale.ROOT,
-                                        "in register at 16 bit, off by %.1e",
-                                        r.largest())
-                                : String.format(
-                                        Locale.ROOT,
-                                        "out of register by %.3f, mean %.4f",
-                                        r.largest(),
-                                        r.mean()));
+                                ? "in register, off by less than 1 of 65535"
+                                : "out of register by " + codes(r.largest()));
+        measured.setText(
+                String.format(
+                        Locale.ROOT,
+                        "The largest difference between this picture and its source: %.3g of"
+                                + " white; on average %.3g. Of 255 steps from black to white, as"
+                                + " files of 8 bit have, it is %s.",
+                        r.largest(),
+                        r.mean(),
+                        codes(r.largest())));
         apart = apart(r);
         mark.redraw();
+    }
+
+    /** A difference in steps of 8 bit. */
+    private static String codes(double difference) {
+        long codes = Math.round(difference * 255);
+        return codes == 0 ? "less than 1 of 255" : codes + " of 255";
     }
 
     /** How far apart the marks are drawn for a register, in pixels. */

@@ -50,7 +50,7 @@ final class RightMenus {
             List.of(
                     "Solo",
                     "Mute",
-                    "Hold",
+                    "Keep still",
                     LINE,
                     "Add a treatment...",
                     "Add or remove a peg here",

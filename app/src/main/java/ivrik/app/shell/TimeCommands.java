@@ -112,16 +112,16 @@ final class TimeCommands extends CommandMenu {
                 () -> pegs.stretch(0.5),
                 pegs::any);
         add(
-                "Picked pegs twice as far from rest",
+                "Picked pegs twice as far from their default",
                 key(KeyCode.PERIOD, CTRL, SHIFT),
                 () -> pegs.scale(2),
                 pegs::any);
         add(
-                "Picked pegs half as far from rest",
+                "Picked pegs half as far from their default",
                 key(KeyCode.COMMA, CTRL, SHIFT),
                 () -> pegs.scale(0.5),
                 pegs::any);
-        add("Pegs at rest around the play range", null, pegs::enclose, this::any);
+        add("Pegs at the default around the play range", null, pegs::enclose, this::any);
         BurstWork bursts = new BurstWork(session, view);
         add("New burst here", key(KeyCode.K, SHIFT), bursts::add, this::any);
         add("Next burst", key(KeyCode.K, CTRL), bursts::next, bursts::any);

@@ -96,7 +96,7 @@ final class FootageCard extends VBox {
     private ContextMenu menu() {
         ContextMenu menu =
                 new ContextMenu(
-                        Controls.item("Put it on", () -> actions.place(source)),
+                        Controls.item("Add it to the picture", () -> actions.place(source)),
                         Controls.item(
                                 "Lay it over all, on a layer of its own",
                                 () -> actions.layOver(source)),
@@ -141,7 +141,7 @@ final class FootageCard extends VBox {
                         + (fault == null || gone ? "" : "\n" + fault.words())
                         + (gone
                                 ? "\nThe file is missing: click to point to where it is now"
-                                : "\nDouble-click to put it on"));
+                                : "\nDouble-click to add it to the picture"));
     }
 
     private static void put(Label word, boolean shown) {

@@ -62,6 +62,7 @@ final class LookShelf extends ScrollPane {
         List<Node> all = new ArrayList<>();
         if (takes > 0) {
             Button see = Tray.wide("all-takes", "See the takes (" + takes + ")");
+            Controls.explain(see, "The takes of this layer beside each other. Key: Shift+T");
             see.setOnAction(e -> actions.allTakes());
             all.add(Tray.heading("Takes"));
             all.add(see);
@@ -73,6 +74,7 @@ final class LookShelf extends ScrollPane {
             all.addAll(ownCards.values());
         }
         Button see = Tray.wide("all-looks", "See all looks");
+        Controls.explain(see, "Each look on this frame, with a place to type. Key: Shift+Insert");
         see.setOnAction(e -> actions.allLooks());
         all.add(Tray.heading("Looks"));
         all.add(see);

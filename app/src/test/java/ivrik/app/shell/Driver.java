@@ -28,6 +28,9 @@ import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,6 +50,7 @@ final class Driver implements AutoCloseable {
 
     Driver(Path dataFolder) {
         InterfaceThread.start();
+        made(dataFolder);
         List<Object> made =
                 on(
                         () -> {
@@ -64,6 +68,14 @@ final class Driver implements AutoCloseable {
         window = (MainWindow) made.get(1);
         robot = (Robot) made.get(2);
         pulses(3);
+    }
+
+    private static void made(Path folder) {
+        try {
+            Files.createDirectories(folder);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Runs on the interface thread. */
@@ -155,6 +167,11 @@ final class Driver implements AutoCloseable {
                         });
             }
         }
+    }
+
+    /** All that is in the window; on the interface thread itself. */
+    Node root() {
+        return stage.getScene().getRoot();
     }
 
     /** Found on the interface thread itself. */

@@ -248,7 +248,7 @@ class LayersTest {
         assertThat(d.text("#register")).startsWith("in register");
         d.key(KeyCode.RIGHT);
         assertThat(d.words()).anyMatch(w -> w.startsWith("Nothing changes: the look"));
-        fire("#look", "Do it earlier");
+        fire("#look", "Move this look one earlier");
         assertThat(layer(0).looks().getFirst().on()).isFalse();
         fire("#look", "Take the look away");
         assertThat(layer(0).looks()).hasSize(1);

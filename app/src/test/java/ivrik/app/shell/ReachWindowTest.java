@@ -94,7 +94,7 @@ class ReachWindowTest extends OneFrame {
         d.settle();
         assertThat(Driver.on(() -> d.window.view().paneA.get())).isEqualTo(Show.REACH_OVER);
         d.click("#see-result");
-        assertThat(d.text("#reach")).isEqualTo("tones");
+        assertThat(d.text("#reach")).isEqualTo("Reaches tones");
         d.click("#reach-inverted");
         assertThat(look().reach().inverted()).isTrue();
         d.click("#reach-pick");

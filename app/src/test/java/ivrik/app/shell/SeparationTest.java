@@ -121,7 +121,7 @@ class SeparationTest {
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.N);
         separate(Separations.named("oklab"));
-        assertThat(d.words()).anyMatch(w -> w.startsWith("Red has no counterpart in OKLab"));
+        assertThat(d.words()).anyMatch(w -> w.startsWith("Red: OKLab has nothing like it"));
         assertThat(d.lanes().getFirst().value("x").rest()).isZero();
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(d.lanes().getFirst().value("x").rest()).isEqualTo(1);

@@ -77,7 +77,7 @@ class StoryTest {
         d.key(KeyCode.RIGHT);
         d.settle();
         assertThat(amounts(d, 0).value("x").rest()).isEqualTo(1);
-        assertThat(d.text("#register")).startsWith("out of register by 0.");
+        assertThat(d.text("#register")).startsWith("out of register by ");
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
         d.key(KeyCode.ALT, KeyCode.LEFT);
         assertThat(amounts(d, 0).value("x").rest()).isEqualTo(10.9);
@@ -120,7 +120,7 @@ class StoryTest {
         assertThat(d.words()).contains("Result");
         d.key(KeyCode.SHIFT, KeyCode.H);
         d.press(KeyCode.H);
-        assertThat(d.words()).contains("Held frame");
+        assertThat(d.words()).contains("Frame put aside");
         d.release(KeyCode.H);
         d.key(KeyCode.B);
         Driver.run(() -> d.window.view().paneB.set(Show.DIFFERENCE));

@@ -77,7 +77,7 @@ class TakeWindowTest extends OneFrame {
         assertThat(d.window.view().notice.get()).contains("kept already, as Take 2");
         dial("red-x", 30);
         sheet();
-        assertThat(d.words()).contains("On the desk now");
+        assertThat(d.words()).contains("As it is now");
         d.click("#tile-take-1");
         d.settle();
         assertThat(look().dial("red-x").value().at(0)).isEqualTo(4);

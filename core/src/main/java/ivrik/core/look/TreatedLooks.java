@@ -108,7 +108,7 @@ final class TreatedLooks {
                                         alike("displace-1", "size", 1)),
                                 dial(
                                         "hold",
-                                        "Hold",
+                                        "Each lasts",
                                         "frames",
                                         1,
                                         240,

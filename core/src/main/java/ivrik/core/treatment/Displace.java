@@ -40,7 +40,7 @@ public final class Displace implements Move {
                             Parameter.of("size", "size", "px", 1, FAR_PX, 48, 1).setting(),
                             Parameter.percent("share", "share", 0, 100, 35).setting(),
                             Live.hold(3),
-                            Parameter.of("alike", "alike", "", 0, 1, 0, 1).setting())
+                            Parameter.of("alike", "same in all lanes", "", 0, 1, 0, 1).setting())
                     .choosing(BY, Pattern.FIT)
                     .with(Trait.SPREADS, Trait.LIVE, Trait.PICTURE);
 

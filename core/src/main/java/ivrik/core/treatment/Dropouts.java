@@ -22,7 +22,7 @@ public final class Dropouts implements LaneTreatment {
                             Parameter.of("rate", "in a frame", "", 0, 2000, 0, 1).shown(20, 20),
                             Parameter.of("length", "length", "px", 1, 4000, 160, 1).setting(),
                             Parameter.of("line", "line", "px", 0.5, 400, 2.25, 0.25).setting(),
-                            Parameter.of("alike", "alike in all lanes", "", 0, 1, 1, 1).setting(),
+                            Parameter.of("alike", "same in all lanes", "", 0, 1, 1, 1).setting(),
                             Live.hold(1))
                     .with(Trait.POINTWISE, Trait.LIVE)
                     .called("tape", "dirt", "white streaks");

@@ -38,7 +38,7 @@ public final class Dust implements LaneTreatment {
                             Parameter.of("life", "scratches stay", "frames", 1, 1000, 30, 1)
                                     .setting(),
                             Parameter.percent("strength", "strength", 0, 100, 80).setting(),
-                            Parameter.of("alike", "alike in all lanes", "", 0, 1, 1, 1).setting(),
+                            Parameter.of("alike", "same in all lanes", "", 0, 1, 1, 1).setting(),
                             Live.hold(1))
                     .choosing(TONE)
                     .with(Trait.POINTWISE, Trait.LIVE)

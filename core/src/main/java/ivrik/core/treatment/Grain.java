@@ -22,7 +22,7 @@ public final class Grain implements LaneTreatment {
                             Parameter.percent("strength", "strength", 0, 200, 0).shown(14, 6),
                             Parameter.of("size", "size", "px", 0.5, 400, 1.5, 0.1).setting(),
                             Parameter.percent("response", "film response", 0, 100, 100).setting(),
-                            Parameter.percent("alike", "alike in all lanes", 0, 100, 0).setting(),
+                            Parameter.percent("alike", "same in all lanes", 0, 100, 0).setting(),
                             Live.hold(1))
                     .with(Trait.POINTWISE, Trait.LIVE);
 

@@ -18,11 +18,13 @@ public final class Lens implements Move {
                                     + " towards the corners.",
                             Group.MOVES,
                             Control.LENS,
-                            Parameter.percent("k0", "k0", -50, 50, 0)
+                            Parameter.percent("k0", "all over k0", -50, 50, 0)
                                     .stepping(0.1)
                                     .shown(0.6, -0.6),
-                            Parameter.percent("k1", "k1", -100, 100, 0).stepping(0.1).shown(1, -1),
-                            Parameter.percent("k2", "k2", -100, 100, 0).stepping(0.1),
+                            Parameter.percent("k1", "outward k1", -100, 100, 0)
+                                    .stepping(0.1)
+                                    .shown(1, -1),
+                            Parameter.percent("k2", "corner k2", -100, 100, 0).stepping(0.1),
                             Centre.X,
                             Centre.Y)
                     .with(Trait.SPREADS);

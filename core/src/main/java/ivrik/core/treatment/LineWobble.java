@@ -40,7 +40,7 @@ public final class LineWobble implements Move {
                                     .setting(),
                             Parameter.of("line", "line", "px", 0.5, FAR_PX, 2.25, 0.25).setting(),
                             Parameter.of("fields", "drawn in fields", "", 0, 1, 1, 1).setting(),
-                            Parameter.of("alike", "alike in all lanes", "", 0, 1, 1, 1).setting(),
+                            Parameter.of("alike", "same in all lanes", "", 0, 1, 1, 1).setting(),
                             Live.hold(1))
                     .with(Trait.SPREADS, Trait.LIVE)
                     .called("tape", "time base", "jitter", "head switching", "tracking");

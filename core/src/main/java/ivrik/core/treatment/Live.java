@@ -9,7 +9,7 @@ final class Live {
 
     /** For how many frames what is drawn stays. */
     static Parameter hold(double rest) {
-        return Parameter.of("hold", "hold", "frames", 1, 1000, rest, 1).setting();
+        return Parameter.of("hold", "each lasts", "frames", 1, 1000, rest, 1).setting();
     }
 
     private Live() {}

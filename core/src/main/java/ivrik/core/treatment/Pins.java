@@ -43,9 +43,9 @@ public final class Pins implements Move {
                             "Bends a lane by pins that are set on the picture and dragged.",
                             Group.MOVES,
                             Control.PINS,
-                            Parameter.of("border", "border every", "px", 0, 2000, 120, 10)
+                            Parameter.of("border", "border pins every", "px", 0, 2000, 120, 10)
                                     .setting(),
-                            Parameter.of("times", "times", "", 1, 20, 1, 1).setting())
+                            Parameter.of("times", "done so often", "", 1, 20, 1, 1).setting())
                     .choosing(KIND)
                     .listing(SERIES)
                     .with(Trait.SPREADS);

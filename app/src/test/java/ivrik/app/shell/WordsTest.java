@@ -1,0 +1,159 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.session.View.Band;
+import ivrik.app.session.View.Face;
+import ivrik.core.look.BuiltInLooks;
+
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.text.Text;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Consumer;
+
+/** What is written in the window: every control says what it is for, and no word is cut to nothing. */
+class WordsTest extends InAWindow {
+    @BeforeEach
+    void bringIn() throws Exception {
+        Driver.run(() -> d.window.open(open()));
+        Driver.until("it is open", () -> !d.window.session().project().layers().isEmpty());
+        d.settle();
+    }
+
+    private java.nio.file.Path open() {
+        try {
+            return Material.demo(folder.resolve("demo"));
+        } catch (java.io.IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static void each(Node node, Consumer<Node> what) {
+        if (!node.isVisible()) {
+            return;
+        }
+        what.accept(node);
+        if (node instanceof Parent p) {
+            p.getChildrenUnmodifiable().forEach(n -> each(n, what));
+        }
+    }
+
+    private static boolean isControl(Node node) {
+        return node instanceof ButtonBase
+                || node instanceof TextInputControl
+                || node instanceof ChoiceBox<?>;
+    }
+
+    @Test
+    void everyControlSaysWhatItIsFor() {
+        Set<String> silent = new TreeSet<>();
+        for (String look : List.of("tape", "stereo-glasses", "film")) {
+            Driver.run(() -> d.window.session().editLook("Look", l -> BuiltInLooks.named(look)));
+            for (Face face : Face.values()) {
+                Driver.run(() -> d.window.view().face.set(face));
+                Driver.pulses(2);
+                silent.addAll(silent(face.toString()));
+            }
+        }
+        for (Band band : Band.values()) {
+            Driver.run(() -> d.window.view().band.set(band));
+            Driver.pulses(2);
+            silent.addAll(silent(band.toString()));
+        }
+        Driver.run(() -> d.window.view().band.set(Band.NONE));
+        for (Runnable sheet :
+                List.<Runnable>of(
+                        () -> d.window.export(),
+                        () -> d.window.sheetWork().sequence(),
+                        () -> d.window.sheetWork().memory(),
+                        () -> d.window.works().looks().save())) {
+            Driver.run(sheet);
+            Driver.pulses(2);
+            silent.addAll(silent("a sheet"));
+            Driver.run(() -> d.window.sheets().away());
+        }
+        assertThat(silent).isEmpty();
+    }
+
+    private Set<String> silent(String where) {
+        return Driver.on(
+                () -> {
+                    Set<String> silent = new TreeSet<>();
+                    each(
+                            d.root(),
+                            node -> {
+                                boolean own =
+                                        !node.getClass().getName().startsWith("com.sun.")
+                                                && !(node.getParent() instanceof Control);
+                                if (isControl(node)
+                                        && own
+                                        && ((Control) node).getTooltip() == null) {
+                                    String text =
+                                            node instanceof Labeled l ? l.getText() : "a field";
+                                    silent.add(where + ": " + node.getId() + " " + text);
+                                }
+                            });
+                    return silent;
+                });
+    }
+
+    @Test
+    void noWordIsCutToNothing() {
+        Set<String> cut = new TreeSet<>();
+        for (double text : new double[] {1, 1.5}) {
+            for (int[] size : new int[][] {{1000, 700}, {1280, 800}}) {
+                Driver.run(() -> d.window.view().textScale.set(text));
+                Driver.run(() -> d.resize(size[0], size[1]));
+                Driver.pulses(3);
+                for (Face face : Face.values()) {
+                    Driver.run(() -> d.window.view().face.set(face));
+                    Driver.pulses(3);
+                    cut.addAll(cut(size[0] + " x " + text + " " + face));
+                }
+            }
+        }
+        assertThat(cut).isEmpty();
+    }
+
+    /** Words of which hardly anything is left. */
+    private List<String> cut(String where) {
+        return Driver.on(
+                () -> {
+                    List<String> cut = new ArrayList<>();
+                    each(
+                            d.root(),
+                            node -> {
+                                if (node instanceof Labeled l && l.getText() != null) {
+                                    String shown = shown(l);
+                                    if (shown != null
+                                            && !shown.equals(l.getText())
+                                            && shown.length() < Math.min(l.getText().length(), 9)) {
+                                        cut.add(where + ": " + l.getText() + " -> " + shown);
+                                    }
+                                }
+                            });
+                    return cut;
+                });
+    }
+
+    private static String shown(Labeled label) {
+        return label.getChildrenUnmodifiable().stream()
+                .filter(Text.class::isInstance)
+                .map(n -> ((Text) n).getText())
+                .findFirst()
+                .orElse(null);
+    }
+}

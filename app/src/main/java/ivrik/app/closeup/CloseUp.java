@@ -1,5 +1,6 @@
 package ivrik.app.closeup;
 
+import ivrik.app.control.Revealing;
 import ivrik.app.session.Casts;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
@@ -52,6 +53,7 @@ public final class CloseUp extends ScrollPane {
         getStyleClass().add("close-up");
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
+        Revealing.install(this);
         session.stateProperty().addListener((o, a, b) -> refresh());
         view.face.addListener((o, a, b) -> refresh());
         view.frame.addListener((o, a, b) -> show());

@@ -12,7 +12,6 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 
 /** The band across the lower part of the window: matrix and time, and the line of transport below. */
@@ -40,16 +39,12 @@ public final class Desk extends SplitPane {
         clock.setMinWidth(Region.USE_PREF_SIZE);
         HBox transport = new HBox(6, play(), loop(), frame, clock);
         transport.setAlignment(Pos.CENTER_LEFT);
-        FlowPane traced =
+        FlowPane strip =
                 new FlowPane(
-                        6,
-                        2,
+                        transport,
                         new PegStrip(session, view, time.pegs()),
                         new TraceChoice(session, view));
-        traced.setAlignment(Pos.CENTER_RIGHT);
-        HBox strip = new HBox(6, transport, traced);
-        HBox.setHgrow(traced, Priority.ALWAYS);
-        strip.getStyleClass().addAll("strip", "wraps");
+        strip.getStyleClass().addAll("strip", "wraps", "transport");
         BorderPane right = new BorderPane(time);
         right.setBottom(strip);
         getItems().addAll(matrix, right);

@@ -121,7 +121,7 @@ public final class LayerStrip extends FlowPane {
         if (r.matte().isOn()) {
             words.add("matte");
         }
-        String what = words.isEmpty() ? "everything" : String.join(", ", words);
+        String what = words.isEmpty() ? "all" : String.join(", ", words);
         Button button = new Button("Reaches " + (r.inverted() ? "all but " + what : what));
         button.getStyleClass().add("plain");
         button.setId("reach");
@@ -224,7 +224,7 @@ public final class LayerStrip extends FlowPane {
     private MenuButton onto(Look look) {
         MenuButton onto =
                 menu(
-                        "Laid on " + word(look.onto().blend()),
+                        word(look.onto().blend()),
                         "How the treated picture is laid on the untouched one: instead of it, or by"
                                 + " a blend mode");
         onto.setId("onto");
@@ -247,7 +247,7 @@ public final class LayerStrip extends FlowPane {
     }
 
     private static String word(Blend blend) {
-        return blend == Blend.NORMAL ? "in place of it" : "by " + blend.title();
+        return blend == Blend.NORMAL ? "Replaces it" : "Laid on by " + blend.title();
     }
 
     private NumberField amount() {

@@ -248,7 +248,7 @@ public final class Matrix extends BorderPane {
 
     /** How high a row is. */
     private double high(Look look) {
-        return Metrics.lane(look.lanes().size(), view.deskHeight.get());
+        return Metrics.lane(look.lanes().size(), view.deskHeight.get(), view.textScale.get());
     }
 
     /** The columns of what is done to the whole picture: one cell over all lanes in each. */

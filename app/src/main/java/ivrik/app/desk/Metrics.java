@@ -24,9 +24,13 @@ final class Metrics {
 
     private Metrics() {}
 
-    /** How high the row of one of so many lanes is in a desk of a height: what time leaves free is theirs. */
-    static double lane(int lanes, double desk) {
+    /**
+     * How high the row of one of so many lanes is in a desk of a height: what time leaves free is theirs,
+     * and no less than words of a size need.
+     */
+    static double lane(int lanes, double desk, double text) {
         double free = Math.floor((desk - HEAD - SCROLL - BELOW) / Math.max(1, lanes));
-        return Math.clamp(free, LEAST_LANE, MOST_LANE);
+        double least = Math.rint(LEAST_LANE * (1 + text) / 2);
+        return Math.clamp(free, least, Math.max(least, MOST_LANE));
     }
 }

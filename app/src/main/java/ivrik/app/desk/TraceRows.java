@@ -74,7 +74,7 @@ final class TraceRows {
     }
 
     double height() {
-        return Metrics.lane(lanes, view.deskHeight.get());
+        return Metrics.lane(lanes, view.deskHeight.get(), view.textScale.get());
     }
 
     double top(int row) {

@@ -41,6 +41,7 @@ public final class PaneFrame extends BorderPane {
             PicturePane pane,
             Node... extras) {
         choice.getStyleClass().add("plain");
+        choice.setMinWidth(USE_PREF_SIZE);
         choice.setId(asTake == Show.TAKE ? "pane-a" : "pane-b");
         choice.setTooltip(new Tooltip("What this pane shows"));
         List<MenuItem> plain =

@@ -20,6 +20,7 @@ public final class ZoomMenu extends MenuButton {
         this.view = view;
         this.pane = pane;
         setId("zoom");
+        setMinWidth(USE_PREF_SIZE);
         getStyleClass().addAll("plain", "bare", "number", "quiet");
         setTooltip(
                 new Tooltip(

@@ -168,13 +168,18 @@ final class ExportChoices extends GridPane {
         button.getStyleClass().add("plain");
         button.setId("export-for-" + preset.id());
         button.setTooltip(new Tooltip(preset.form().title()));
-        button.setOnAction(
-                e -> {
-                    form.setValue(preset.form());
-                    quality.setValue(preset.quality());
-                    scale.setValue(preset.scale());
-                });
+        button.setOnAction(e -> choose(preset));
         return button;
+    }
+
+    void choose(Preset preset) {
+        form.setValue(preset.form());
+        quality.setValue(preset.quality());
+        scale.setValue(preset.scale());
+    }
+
+    void choose(Form other) {
+        form.setValue(other);
     }
 
     private String sizeWord(double s) {

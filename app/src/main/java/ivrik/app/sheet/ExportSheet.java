@@ -8,6 +8,7 @@ import ivrik.core.threads.Workers;
 import ivrik.media.TargetExistsException;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
+import ivrik.media.encode.Preset;
 import ivrik.media.encode.TakeExport;
 
 import javafx.application.Platform;
@@ -100,6 +101,16 @@ public final class ExportSheet extends VBox {
         buttons.setAlignment(Pos.CENTER_RIGHT);
         getChildren().addAll(head, choices, bar, word, buttons);
         setMaxWidth(680);
+    }
+
+    /** Another form. */
+    public void choose(Form form) {
+        choices.choose(form);
+    }
+
+    /** All that goes with what the pictures leave for. */
+    public void choose(Preset preset) {
+        choices.choose(preset);
     }
 
     public Button startButton() {

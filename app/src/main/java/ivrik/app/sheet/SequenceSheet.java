@@ -56,7 +56,9 @@ public final class SequenceSheet extends VBox {
                         });
         length.setId("sequence-length");
         GridPane grid = new GridPane(12, 10);
-        grid.addRow(0, quiet("Size"), new HBox(8, width, quiet("by"), height));
+        HBox size = new HBox(8, width, quiet("by"), height);
+        size.setAlignment(Pos.CENTER_LEFT);
+        grid.addRow(0, quiet("Size"), size);
         grid.addRow(1, quiet("Beneath all layers"), new GroundChoice(session));
         ChoiceBox<ColourSpace> colour = new ChoiceBox<>();
         colour.setId("sequence-colour");

@@ -70,6 +70,7 @@ final class Arrangement extends SplitPane {
             fold.addListener((o, a, b) -> lay());
         }
         view.band.addListener((o, a, b) -> lay());
+        view.textScale.addListener((o, a, b) -> Platform.runLater(this::setShares));
         lay();
         Platform.runLater(() -> desk.setDividerPositions(remembered.get().timeShare()));
     }

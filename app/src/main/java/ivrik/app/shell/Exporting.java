@@ -7,6 +7,7 @@ import ivrik.app.sheet.ExportSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
+import ivrik.media.encode.Preset;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -40,6 +41,20 @@ final class Exporting implements ExportSheet.Around {
     }
 
     void show() {
+        open();
+    }
+
+    /** With a form chosen already. */
+    void show(Form form) {
+        open().choose(form);
+    }
+
+    /** With all choices of what the pictures leave for. */
+    void show(Preset preset) {
+        open().choose(preset);
+    }
+
+    private ExportSheet open() {
         Path project = document.file();
         Path first =
                 project == null ? Path.of(System.getProperty("user.home")) : project.getParent();
@@ -52,6 +67,7 @@ final class Exporting implements ExportSheet.Around {
                         sheets,
                         this);
         sheets.show(sheet, sheet.startButton());
+        return sheet;
     }
 
     /** The project's name as a file is called. */

@@ -309,7 +309,8 @@ public final class MainWindow {
     }
 
     void commandList() {
-        sheetWork.commands(commands, new Offers(steps, laying, view, works.own()));
+        sheetWork.commands(
+                commands, new Offers(session, steps, laying, view, works.own(), sheets, exporting));
     }
 
     Steps steps() {

@@ -229,6 +229,7 @@ final class Shots {
                 "welcome",
                 w -> {
                     w.sheets().away();
+                    w.session().markSaved(w.session().project());
                     w.projects().startNew();
                 });
         shots.add(new Shot(NO_FILE, w -> w.take(List.of(fringed()))));

@@ -1,6 +1,7 @@
 package ivrik.app.tray;
 
 import ivrik.app.control.Finding;
+import ivrik.app.control.Revealing;
 import ivrik.app.picture.Fault;
 import ivrik.core.project.Source;
 
@@ -39,6 +40,7 @@ final class FootageShelf extends VBox {
         getStyleClass().add("tray-list");
         list.getStyleClass().add("cards");
         scroll.setFitToWidth(true);
+        Revealing.install(scroll);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         search.setId("footage-search");
         search.setPromptText("Find footage");

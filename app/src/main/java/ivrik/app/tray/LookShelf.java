@@ -1,6 +1,7 @@
 package ivrik.app.tray;
 
 import ivrik.app.control.Controls;
+import ivrik.app.control.Revealing;
 import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.media.file.LookLibrary.Kept;
@@ -41,6 +42,7 @@ final class LookShelf extends ScrollPane {
         setContent(list);
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
+        Revealing.install(this);
         for (BuiltInLook each : BuiltInLooks.shelf()) {
             looks.put(
                     each.look().name(),

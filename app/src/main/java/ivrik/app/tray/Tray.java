@@ -73,6 +73,7 @@ public final class Tray extends VBox {
         getStyleClass().add("tray");
         setVgrow(looks, Priority.ALWAYS);
         looks.setMinHeight(0);
+        looks.setPrefHeight(0); // footage has what it needs, looks have the rest
         footage.setMinHeight(0);
         footage.maxHeightProperty().bind(heightProperty().multiply(FOOTAGE));
         getChildren().addAll(footage, looks);

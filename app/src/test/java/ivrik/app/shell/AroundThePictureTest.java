@@ -112,6 +112,10 @@ class AroundThePictureTest extends InAWindow {
         assertThat(Driver.on(() -> d.find("#source-a").getLayoutBounds().getHeight()))
                 .isLessThan(40);
         assertThat(Driver.on(() -> d.window.hasPicture())).isTrue();
+        assertThat(Driver.on(() -> d.find("#bring-in").getLayoutBounds().getHeight()))
+                .as("footage is there too")
+                .isGreaterThan(20);
+        assertThat(Driver.on(() -> shelf().getHeight())).isGreaterThan(100);
         javafx.geometry.Bounds looks =
                 Driver.on(
                         () -> {
@@ -122,5 +126,11 @@ class AroundThePictureTest extends InAWindow {
         Driver.run(() -> ((TextField) d.find("#footage-search")).setText("shot3"));
         assertThat(Driver.on(() -> d.look("#source-shot7-x"))).isNull();
         assertThat(Driver.on(() -> d.look("#source-shot33-x"))).isNotNull();
+    }
+
+    /** What scrolls the footage. */
+    private javafx.scene.layout.Region shelf() {
+        return (javafx.scene.layout.Region)
+                d.look("#source-a").getParent().getParent().getParent().getParent();
     }
 }

@@ -215,6 +215,12 @@ class NoSurpriseTest extends InAWindow {
         Driver.run(() -> ((TextField) d.find("#command-search")).setText("keyframe"));
         Driver.pulses(2);
         assertThat(d.words()).contains("Add or remove a peg here");
+        Driver.run(() -> ((TextField) d.find("#command-search")).setText("webp"));
+        Driver.pulses(2);
+        assertThat(d.words()).anyMatch(w -> w.startsWith("Export as ") && w.contains("WebP"));
+        Driver.run(() -> ((TextField) d.find("#command-search")).setText("meaning burst"));
+        Driver.pulses(2);
+        assertThat(d.words()).contains("What is: burst");
         Driver.run(() -> ((TextField) d.find("#command-search")).setText("progresives"));
         Driver.pulses(2);
         assertThat(d.words()).contains("Nothing is called so; this is near:", "Progressives...");

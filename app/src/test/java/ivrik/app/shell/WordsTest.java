@@ -118,6 +118,9 @@ class WordsTest extends InAWindow {
                 Driver.run(() -> d.window.view().textScale.set(text));
                 Driver.run(() -> d.resize(size[0], size[1]));
                 Driver.pulses(3);
+                assertThat(Driver.on(() -> d.root().minWidth(-1)))
+                        .as("nothing lies outside the window")
+                        .isLessThanOrEqualTo(size[0]);
                 for (Face face : Face.values()) {
                     Driver.run(() -> d.window.view().face.set(face));
                     Driver.pulses(3);

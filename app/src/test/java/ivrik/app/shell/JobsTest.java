@@ -1,0 +1,345 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.look.Dial;
+import ivrik.core.look.Look;
+import ivrik.core.picture.Frame;
+import ivrik.core.project.Project;
+import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.render.Planner;
+import ivrik.core.separation.Ink;
+import ivrik.core.treatment.Settings;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
+
+/**
+ * Whole jobs from an empty window to an exported file, each in so many actions at most: a key with what is held with
+ * it, a press of the mouse, a drag, a drop of files, or a word that is typed.
+ */
+class JobsTest extends InAWindow {
+    private final String home = System.getProperty("user.home");
+    private int actions;
+
+    @BeforeEach
+    void exportsGoHere() {
+        System.setProperty("user.home", folder.toString());
+    }
+
+    @AfterEach
+    void homeAgain() {
+        System.setProperty("user.home", home);
+    }
+
+    private void drop(Path... files) {
+        actions++;
+        int before = Driver.on(() -> project().sources().size());
+        Driver.run(() -> d.window.take(List.of(files)));
+        Driver.until("they are in", () -> project().sources().size() == before + files.length);
+        d.settle();
+    }
+
+    private void key(KeyCode... keys) {
+        actions++;
+        d.key(keys);
+    }
+
+    private void type(String words) {
+        actions++;
+        d.type(words);
+    }
+
+    private void click(String what) {
+        actions++;
+        d.click(what);
+    }
+
+    private void twice(Node what, double x, double y) {
+        actions++;
+        d.click(what, x, y, 2, MouseButton.PRIMARY);
+    }
+
+    /** A look from the tray; one that is out of sight there from the sheet of all looks. */
+    private void look(String name) {
+        Node card = d.find("#look-" + name);
+        double desk = Driver.on(() -> top(d.find("#head-separate")));
+        if (Driver.on(() -> top(card)) < desk - 40) {
+            twice(card, 0.5, 0.5);
+        } else {
+            key(KeyCode.SHIFT, KeyCode.INSERT);
+            d.settle();
+            type(name.replace('-', ' '));
+            d.settle();
+            key(KeyCode.ENTER);
+        }
+        d.settle();
+    }
+
+    private static double top(Node node) {
+        return node.localToScene(0, 0).getY();
+    }
+
+    /** A number by a double press and the keyboard. */
+    private void number(String field, String to) {
+        twice(d.find(field), 0.5, 0.5);
+        type(to);
+        d.key(KeyCode.ENTER); // ends the word
+        d.settle();
+    }
+
+    /** A menu opened and an item of it pressed. */
+    private void choose(String menu, String item) {
+        actions += 2;
+        Driver.run(
+                () -> {
+                    MenuButton button = (MenuButton) d.look(menu);
+                    button.show();
+                    MenuItem found =
+                            button.getItems().stream()
+                                    .filter(i -> item.equals(i.getText()))
+                                    .findFirst()
+                                    .orElseThrow();
+                    button.hide();
+                    found.fire();
+                });
+        d.settle();
+    }
+
+    /** A colour in a well. */
+    private void ink(String well, Ink ink) {
+        actions += 2; // the well, the colour
+        Driver.run(() -> ((Button) d.find(well)).fire());
+        Driver.run(
+                () -> {
+                    Node plain =
+                            ((javafx.scene.Parent) d.inMenu(".ink-menu"))
+                                    .lookupAll(".button").stream()
+                                            .filter(b -> ink.hex().equals(b.getAccessibleText()))
+                                            .findFirst()
+                                            .orElseThrow();
+                    ((Button) plain).fire();
+                });
+        d.settle();
+    }
+
+    private void export() {
+        key(KeyCode.CONTROL, KeyCode.E);
+        key(KeyCode.ENTER);
+        Driver.until("it is exported", () -> d.text("#export-word").startsWith("Done"));
+        try (var files = Files.list(folder)) {
+            assertThat(files.map(Path::toString).filter(f -> f.contains("untitled"))).isNotEmpty();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private void done(String job, int most) {
+        System.out.println(job + ": " + actions + " actions, no more than " + most);
+        assertThat(actions).as(job).isLessThanOrEqualTo(most);
+    }
+
+    private Project project() {
+        return d.window.session().project();
+    }
+
+    private Path still(String name) {
+        return Material.still(folder, name + ".png", 0.4);
+    }
+
+    private Look first() {
+        return Driver.on(() -> project().layers().getFirst().looks().getFirst().look());
+    }
+
+    /** A number of a lane in the first treatment at a frame; 0 where nothing is done. */
+    private double number(long frame, int lane, String name) {
+        List<StepPlan> steps =
+                Planner.plan(Driver.on(this::project), frame)
+                        .layers()
+                        .getFirst()
+                        .looks()
+                        .getFirst()
+                        .steps();
+        Settings settings = steps.isEmpty() ? null : steps.getFirst().lanes().get(lane);
+        return settings == null ? 0 : settings.number(name);
+    }
+
+    private double x(long frame, int lane) {
+        return number(frame, lane, "x");
+    }
+
+    @Test
+    void aTitleSplitBothWays() {
+        drop(still("title"));
+        click("#follow-opposed");
+        key(KeyCode.SHIFT, KeyCode.RIGHT);
+        export();
+        assertThat(IntStream.range(0, 3).mapToObj(l -> x(0, l))).containsExactly(10.0, 0.0, -10.0);
+        done("title split", 5);
+    }
+
+    @Test
+    void stereoForGlassesOfTwoColours() {
+        drop(still("view"));
+        look("stereo-glasses");
+        ink("#dial-pair-left", Ink.GREEN);
+        number("#dial-depth", "8");
+        export();
+        assertThat(IntStream.range(0, 3).mapToObj(l -> x(0, l))).containsExactly(-4.0, 4.0, -4.0);
+        done("stereo", 10);
+    }
+
+    @Test
+    void fourPicturesInOne() {
+        drop(still("a"), still("b"), still("c"), still("d"));
+        key(KeyCode.N);
+        click("#model-cmyk");
+        choose("#magenta-picture", "b");
+        choose("#yellow-picture", "c");
+        choose("#key-picture", "d");
+        export();
+        assertThat(first().lanes().stream().map(l -> l.feed().source()))
+                .containsExactly("", "b", "c", "d");
+        done("four pictures in one", 12);
+    }
+
+    @Test
+    void theFringeOfALens() {
+        drop(still("street"));
+        look("lens-fringe");
+        number("#dial-amount", "0.8");
+        export();
+        assertThat(number(0, 0, "k0")).isGreaterThan(0);
+        done("lens fringe", 12);
+    }
+
+    @Test
+    void inksOutOfRegister() {
+        drop(still("poster"));
+        key(KeyCode.N);
+        click("#model-cmyk");
+        key(KeyCode.DIGIT2);
+        key(KeyCode.SHIFT, KeyCode.RIGHT);
+        key(KeyCode.Y);
+        ink("#cyan-ink", Ink.BLUE);
+        export();
+        assertThat(first().lanes().getFirst().ink()).contains(Ink.BLUE);
+        assertThat(x(0, 1)).isEqualTo(10);
+        done("inks", 10);
+    }
+
+    @Test
+    void aGlow() {
+        drop(still("lamp"));
+        look("glow-one-colour");
+        export();
+        assertThat(d.window.session().project().layers().getFirst().look().name())
+                .isEqualTo("glow-one-colour");
+        done("glow", 10);
+    }
+
+    @Test
+    void lanesBentApartByPins() {
+        drop(still("face"));
+        look("ghost-pins");
+        export();
+        assertThat(first().name()).isEqualTo("ghost-pins");
+        assertThat(first().steps().getFirst().treatment()).isEqualTo("pins");
+        done("pins", 6);
+    }
+
+    @Test
+    void oneLookOverFiveClips() {
+        drop(still("a"), still("b"), still("c"), still("d"), still("e"));
+        look("rgb-split");
+        export();
+        assertThat(Driver.on(() -> project().layers().getFirst().clips())).hasSize(5);
+        assertThat(first().name()).isEqualTo("rgb-split");
+        done("one look over five clips", 4);
+    }
+
+    @Test
+    void aGlitchOverACut() {
+        drop(still("a"), still("b"));
+        key(KeyCode.CONTROL, KeyCode.DOWN);
+        key(KeyCode.SHIFT, KeyCode.K);
+        key(KeyCode.PERIOD);
+        export();
+        assertThat(x(95, 0)).isNotZero();
+        assertThat(x(96, 0)).isEqualTo(x(95, 0));
+        assertThat(Planner.plan(Driver.on(this::project), 40).layers().getFirst().isNeutral())
+                .isTrue();
+        done("glitch over a cut", 12);
+    }
+
+    /** Where a frame of 96 lies across the time view. */
+    private double at(long frame) {
+        double w = d.window.time().getWidth();
+        return (12 + (frame + 0.5) / 96 * (w - 24)) / w;
+    }
+
+    /** Red and blue shake between two frames, first more and then at rest; kept, and laid on another clip. */
+    @Test
+    void aShakeThatGrowsAndRests() {
+        drop(still("one"));
+        look("rgb-split");
+        key(KeyCode.DIGIT2);
+        key(KeyCode.G);
+        actions++;
+        Driver.run(() -> d.find("#dial-shake").requestFocus());
+        d.settle();
+        Node time = d.window.time();
+        double row = 50 / d.window.time().getHeight();
+        for (long frame : new long[] {10, 30, 50}) {
+            twice(time, at(frame), row);
+        }
+        click("#go-to-frame");
+        d.go(30);
+        number("#dial-shake", "12");
+        key(KeyCode.CONTROL, KeyCode.SPACE);
+        type("save the look");
+        key(KeyCode.ENTER);
+        type("shake it");
+        key(KeyCode.ENTER);
+        Driver.until("it is kept", () -> d.look("#look-shake-it") != null);
+        drop(still("two"));
+        export();
+        Project project = Driver.on(this::project);
+        assertThat(project.layers().getFirst().clips()).hasSize(2);
+        Dial shake =
+                first().dials().stream().filter(l -> l.name().equals("shake")).findFirst().get();
+        assertThat(shake.value().at(20)).isEqualTo(6, within(1e-9));
+        assertThat(x(55, 0)).as("at rest again").isEqualTo(x(5, 0));
+        assertThat(x(55, 2)).isEqualTo(x(5, 2));
+        assertThat(most(0)).isBetween(3.0, 13.0);
+        assertThat(most(2)).isBetween(3.0, 13.0).isNotEqualTo(most(0));
+        assertThat(most(1)).as("green is still").isZero();
+        Frame shaken = d.rendered(project);
+        assertThat(shaken.isOpaque()).as("no edge shows").isTrue();
+        done("shake", 20);
+    }
+
+    /** How far a lane is shaken from where it rests, at most. */
+    private double most(int lane) {
+        return LongStream.range(10, 51)
+                .mapToDouble(f -> Math.abs(x(f, lane) - x(5, lane)))
+                .max()
+                .orElse(0);
+    }
+}

@@ -14,6 +14,7 @@ import ivrik.app.session.State;
 import ivrik.app.session.Steps;
 import ivrik.app.session.Values;
 import ivrik.app.session.View;
+import ivrik.app.shape.OntoDials;
 import ivrik.app.shape.Shape;
 import ivrik.app.shape.Shapes;
 import ivrik.app.theme.Palette;
@@ -73,17 +74,13 @@ final class TreatmentPart extends VBox implements Part {
         Step step = state.step().orElseThrow();
         Description d = step.kind().description();
         getChildren().addAll(row(title(d), unit(d)));
-        getChildren()
-                .addAll(
-                        Shapes.of(d.control())
-                                .closeUp(
-                                        new Shape.Around(
-                                                session,
-                                                view,
-                                                palette,
-                                                d,
-                                                step.isWhole(),
-                                                showers)));
+        List<Node> controls =
+                Shapes.of(d.control())
+                        .closeUp(
+                                new Shape.Around(
+                                        session, view, palette, d, step.isWhole(), showers));
+        controls.forEach(control -> OntoDials.offer(control, session));
+        getChildren().addAll(controls);
         if (!d.note().isEmpty()) {
             getChildren().add(hint(d.note()));
         }

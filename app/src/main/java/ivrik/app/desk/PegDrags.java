@@ -8,6 +8,7 @@ import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
 
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -15,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 
@@ -29,6 +31,9 @@ final class PegDrags {
 
     /** Drawn while pegs are picked in it. */
     private final Rectangle band = new Rectangle();
+
+    /** Says where a peg is while it is dragged. */
+    private final Told told = new Told();
 
     /** What a drag does with each new place of the pointer. */
     interface Drag {
@@ -58,13 +63,15 @@ final class PegDrags {
         band.getStyleClass().add("peg-band");
     }
 
-    Rectangle band() {
-        return band;
+    /** What is drawn while something is dragged. */
+    List<Node> drawn() {
+        return List.of(band, told);
     }
 
     /** Lets go. */
     void released() {
         band.setVisible(false);
+        told.setVisible(false);
     }
 
     void hideMenu() {
@@ -188,6 +195,15 @@ final class PegDrags {
             double unit = to.isAltDown() ? 10 : 1;
             double up = trace.valueAt(to.getY(), middle(lane)) - high;
             long later = before.frame(to.getX()) - before.frame(e.getX());
+            told.show(
+                    String.format(
+                            Locale.ROOT,
+                            "%d  %+d frames  %+.1f",
+                            peg.frame() + later,
+                            later,
+                            Math.rint(up * unit) / unit),
+                    to.getX(),
+                    to.getY());
             move.to(later, Math.rint(up * unit) / unit);
         };
     }
@@ -196,8 +212,21 @@ final class PegDrags {
         Trace trace = rows().trace(lane);
         Value others = trace.value().without(peg.frame());
         Session.Gesture gesture = session.gesture("Move peg");
+        long playhead = view.frame.get();
         return e -> {
-            long frame = scale().frame(e.getX());
+            Optional<Long> caught =
+                    e.isAltDown()
+                            ? Optional.empty()
+                            : Catching.at(
+                                    session.project(),
+                                    playhead,
+                                    scale(),
+                                    e.getX(),
+                                    0.5,
+                                    peg.frame());
+            long frame =
+                    caught.filter(f -> f < session.project().frames())
+                            .orElse(scale().frame(e.getX()));
             double unit = e.isAltDown() ? 10 : 1;
             double value = Math.rint(trace.valueAt(e.getY(), middle(lane)) * unit) / unit;
             if (trace.isJitter()) {
@@ -207,6 +236,7 @@ final class PegDrags {
                 return; // another peg stands there; passing it by would lose it
             }
             Peg moved = new Peg(frame, value, peg.ease());
+            told.show(frame + "  " + Controls.plain(value), e.getX(), e.getY());
             hands.pickOnly(lane, frame);
             gesture.editLayer(layer -> trace.with(layer, others.with(moved)));
         };

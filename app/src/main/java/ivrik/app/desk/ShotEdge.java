@@ -6,9 +6,7 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.ShotEdits;
 
-import java.util.Comparator;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * The beginning or the end of a shot, to be dragged: a cut between two shots, or where one begins or ends by
@@ -42,10 +40,7 @@ record ShotEdge(Layer layer, Clip shot, boolean begins) {
     Project dragged(Project project, TimeScale scale, double x, long playhead, boolean catching) {
         long frame = Math.round(scale.moment(x));
         long own = begins ? shot.start() : shot.end();
-        Optional<Long> caught =
-                Stream.concat(ShotEdits.catches(project).stream(), Stream.of(playhead))
-                        .filter(f -> f != own && Math.abs(scale.x(f) - x) < NEAR)
-                        .min(Comparator.comparingDouble(f -> Math.abs(scale.x(f) - x)));
+        Optional<Long> caught = Catching.at(project, playhead, scale, x, 0, own);
         long to = Math.max(0, catching ? caught.orElse(frame) : frame);
         ShotEdits edits = new ShotEdits(project, layer);
         Layer changed = begins ? edits.beginning(shot.id(), to) : edits.ending(shot.id(), to - 1);

@@ -74,7 +74,8 @@ public final class TimeView extends Drawing {
         playhead.setManaged(false);
         number.setManaged(false);
         number.getStyleClass().add("playhead");
-        getChildren().addAll(playhead, number, drags.band());
+        getChildren().addAll(playhead, number);
+        getChildren().addAll(drags.drawn());
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {

@@ -14,6 +14,7 @@ import javafx.scene.image.Image;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * A round glass under the pointer: the picture's own pixels, eight times as large. Below it the red,
@@ -80,12 +81,14 @@ final class Loupe {
         int px = (int) Math.floor(at.getX());
         int py = (int) Math.floor(at.getY());
         EdgeProfile profile = EdgeProfile.at(shown.frame(), px, py, REACH);
+        boolean cut = IntStream.range(0, 3).anyMatch(profile::isCutOff);
+        double high = PROFILE + (cut ? 36 : 20);
         g.setGlobalAlpha(0.9);
         g.setFill(p.colour("ground"));
-        g.fillRect(left, top, 2 * RADIUS, PROFILE + 20);
+        g.fillRect(left, top, 2 * RADIUS, high);
         g.setGlobalAlpha(1);
         g.setStroke(p.colour("line"));
-        g.strokeRect(left, top, 2 * RADIUS, PROFILE + 20);
+        g.strokeRect(left, top, 2 * RADIUS, high);
         g.strokeLine(left + RADIUS, top, left + RADIUS, top + PROFILE);
         List<LaneKind> rgb = new Rgb().lanes();
         for (int c = 0; c < 3; c++) {
@@ -112,6 +115,10 @@ final class Loupe {
         }
         g.setFill(p.colour("quiet"));
         g.fillText(way, x, top + PROFILE + 14);
+        if (cut) {
+            g.setFont(p.words(11));
+            g.fillText("the edge is wider than this", left + 8, top + PROFILE + 30);
+        }
     }
 
     private static void curve(GraphicsContext g, float[] values, double left, double top) {

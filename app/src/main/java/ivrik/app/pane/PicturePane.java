@@ -184,15 +184,24 @@ public final class PicturePane extends Drawing {
     }
 
     private void drawSplit(GraphicsContext g, Palette p, Mapping m, double w, double h) {
-        double split = view.split.get();
-        if (split < 0 || splitImage == null) {
+        if (view.split.get() < 0 || splitImage == null) {
             return;
         }
+        double split = split(m);
         double x = m.left() + split * w;
         Fitting.leftPart(g, splitImage, split, m.left(), m.top(), w, h);
         g.setStroke(p.colour("paper"));
         g.setLineWidth(1);
         g.strokeLine(Math.rint(x) + 0.5, m.top(), Math.rint(x) + 0.5, m.top() + h);
+    }
+
+    /** Where the split line is, as a share of the picture's width: where it was put, or as near as is in sight. */
+    private double split(Mapping m) {
+        double w = sequence().width() * m.zoom();
+        double least = (2 * SPLIT_GRIP - m.left()) / w;
+        double most = (getWidth() - 2 * SPLIT_GRIP - m.left()) / w;
+        double seen = Math.clamp(view.split.get(), least, Math.max(least, most));
+        return Math.clamp(seen, 0, 1);
     }
 
     /** What the instruments measure. */
@@ -280,7 +289,7 @@ public final class PicturePane extends Drawing {
             asked.accept(m.toPicture(e.getX(), e.getY()));
             return;
         }
-        double splitX = m.left() + view.split.get() * sequence().width() * m.zoom();
+        double splitX = m.left() + split(m) * sequence().width() * m.zoom();
         if (view.split.get() >= 0 && Math.abs(e.getX() - splitX) < SPLIT_GRIP) {
             draggingSplit = true;
         } else if (hasHandles() && handles.pressed(e, m)) {

@@ -2,6 +2,7 @@ package ivrik.app.shape;
 
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
+import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
@@ -15,6 +16,8 @@ import javafx.scene.paint.Color;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** One ruler with a marker per lane, for a number of each. It is as long as the numbers need. */
 final class LaneRuler extends LaneDrawing {
@@ -65,8 +68,9 @@ final class LaneRuler extends LaneDrawing {
             return;
         }
         List<Double> values = values();
+        List<Double> totals = totals(values);
         if (gesture == null) {
-            room = roomFor(values);
+            room = roomFor(Stream.concat(values.stream(), totals.stream()).toList());
         }
         g.setFill(p.colour("ground"));
         g.fillRect(0, 0, w, h);
@@ -94,6 +98,31 @@ final class LaneRuler extends LaneDrawing {
         for (int k = 1; k <= values.size(); k++) {
             int i = (working + k) % values.size();
             marker(g, p, x(values.get(i)), base, kinds.get(i), i == working, i);
+            total(g, p.ink(kinds.get(i)), x(values.get(i)), x(totals.get(i)), 12 + i * 9);
+        }
+    }
+
+    /** What the values come to with dials, bursts and jitter. */
+    private List<Double> totals(List<Double> values) {
+        return IntStream.range(0, values.size())
+                .mapToObj(
+                        lane ->
+                                Values.settings(session, lane, view.frame.get())
+                                        .map(s -> s.number(parameter.name()))
+                                        .orElse(values.get(lane)))
+                .toList();
+    }
+
+    /** A line from what is set to a stroke at what it comes to, where that is elsewhere. */
+    private static void total(GraphicsContext g, Color ink, double set, double comes, double y) {
+        if (Math.abs(set - comes) > 0.5) {
+            g.setStroke(ink);
+            g.setLineWidth(1);
+            g.setLineDashes(2, 2);
+            g.strokeLine(set, y, comes, y);
+            g.setLineDashes();
+            g.setLineWidth(2);
+            g.strokeLine(comes, y - 4, comes, y + 4);
         }
     }
 

@@ -6,11 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.app.pane.PicturePane;
 import ivrik.core.project.Source;
 
+import javafx.geometry.Point2D;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import javafx.stage.Window;
@@ -45,6 +47,17 @@ class AroundThePictureTest extends InAWindow {
         assertThat(d.window.view().zoom.get()).isEqualTo(1.3, within(1e-9));
         d.choose("#zoom", "Fit");
         assertThat(d.window.view().zoom.get()).isZero();
+    }
+
+    @Test
+    void theSplitLineStaysInSight() {
+        Driver.run(() -> d.window.view().split.set(0.5));
+        Driver.run(() -> d.window.view().zoom.set(30));
+        Driver.run(() -> d.window.view().centre.set(new Point2D(0.1, 0.5)));
+        Region pane = (Region) d.find("#picture-a");
+        double at = 1 - 12 / Driver.on(pane::getWidth);
+        d.drag(pane, at, 0.5, -200, 0);
+        assertThat(d.window.view().split.get()).isLessThan(0.2);
     }
 
     @Test

@@ -58,6 +58,14 @@ class DialWindowTest {
     }
 
     @Test
+    void aWholeControlIsPutOnADial() {
+        d.fromMenu("shift-pad", "Put x of all lanes on a new dial");
+        Dial dial = d.selectedLook().dials().getFirst();
+        assertThat(dial.links()).hasSize(3);
+        assertThat(dial.links().stream().map(l -> l.target().lane())).containsExactly(0, 1, 2);
+    }
+
+    @Test
     void aRowOfNumbersIsPutOnADialThatHoldsThem() {
         String before = d.text("#register");
         put();

@@ -83,6 +83,20 @@ class PegWindowTest {
         assertThat(x(0).isMoving()).isFalse();
     }
 
+    /** The marker lies a little to the right of where the pointer lets go. */
+    @Test
+    void aPegThatIsDraggedSaysItsFrameAndCatchesOnAMarker() {
+        d.go(50);
+        d.key(KeyCode.K);
+        d.go(80);
+        double w = d.window.time().getWidth();
+        double by = (50 - 40) * (w - 24) / FRAMES - 4;
+        double above = 13 / 1.1; // the last peg is the highest
+        d.drag(d.window.time(), across(40), high(0, above), by, 0);
+        assertThat(frames(0)).containsExactly(10L, 20L, 50L);
+        assertThat(d.text("#dragged-to")).startsWith("50 ");
+    }
+
     private double across(double frame) {
         double w = d.window.time().getWidth();
         return (12 + (frame + 0.5) / FRAMES * (w - 24)) / w;

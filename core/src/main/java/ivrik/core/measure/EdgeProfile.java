@@ -18,6 +18,9 @@ public record EdgeProfile(boolean across, List<float[]> values) {
     /** Contrast below this is no edge. */
     private static final float FLAT = 0.12f;
 
+    /** A change from pixel to pixel that is more than noise. */
+    private static final float STILL = 0.02f;
+
     /**
      * The profile at a pixel; beyond the border the border goes on.
      *
@@ -75,6 +78,13 @@ public record EdgeProfile(boolean across, List<float[]> values) {
             }
         }
         return Double.isFinite(best) ? OptionalDouble.of(best) : OptionalDouble.empty();
+    }
+
+    /** Whether a channel still changes at either end: its edge is wider than what is looked at. */
+    public boolean isCutOff(int channel) {
+        float[] v = values.get(channel);
+        int last = v.length - 1;
+        return Math.abs(v[1] - v[0]) > STILL || Math.abs(v[last] - v[last - 1]) > STILL;
     }
 
     /** How far one channel's edge lies beyond another's, in pixels; none where either is flat. */

@@ -49,6 +49,13 @@ class EdgeProfileTest {
     }
 
     @Test
+    void anEdgeThatIsWiderThanWhatIsLookedAtIsTold() {
+        Frame frame = Frame.opaque(edge(20, true), edge(20, true), edge(20, true));
+        assertThat(EdgeProfile.at(frame, 20, 20, 12).isCutOff(0)).isFalse();
+        assertThat(EdgeProfile.at(frame, 20, 20, 2).isCutOff(0)).isTrue();
+    }
+
+    @Test
     void atTheBorderThePictureGoesOn() {
         EdgeProfile profile = EdgeProfile.at(Pictured.frame(8, 6), 0, 0, 12);
         assertThat(profile.values().getFirst()).hasSize(25);

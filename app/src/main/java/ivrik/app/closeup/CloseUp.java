@@ -14,6 +14,7 @@ import ivrik.core.look.Look;
 import ivrik.core.project.Layer;
 import ivrik.core.separation.Ink;
 
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Label;
@@ -25,6 +26,11 @@ import java.util.function.Function;
 
 /** The large controls of what is selected on the desk: separation, a treatment, or rejoin. */
 public final class CloseUp extends ScrollPane {
+    private static final double LEAST = 260;
+
+    /** Room for the bar that scrolls it. */
+    private static final double BAR = 10;
+
     private final Session session;
     private final View view;
     private final Steps steps;
@@ -61,6 +67,13 @@ public final class CloseUp extends ScrollPane {
         refresh();
     }
 
+    /** As wide as its controls need, and no less than words of a size need. */
+    @Override
+    protected double computeMinWidth(double height) {
+        double needed = getContent() == null ? 0 : getContent().minWidth(-1) + BAR;
+        return Math.max(Math.rint(LEAST * view.textScale.get()), needed);
+    }
+
     /** Makes the controls anew where others are needed, and shows the values. */
     private void refresh() {
         State state = session.state();
@@ -69,6 +82,7 @@ public final class CloseUp extends ScrollPane {
             madeFor = needed;
             part = state.look().map(this::make).orElse(null);
             setContent(part == null ? hint() : part.node());
+            Platform.runLater(this::requestParentLayout);
         }
         show();
     }

@@ -13,6 +13,7 @@ import ivrik.core.project.Loudness;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Retiming;
 import ivrik.core.render.Plan;
+import ivrik.core.render.Planner;
 import ivrik.core.separation.Ink;
 import ivrik.core.treatment.GradientMap;
 
@@ -55,6 +56,37 @@ class ShotWindowTest {
 
     private List<Clip> shots() {
         return Driver.on(() -> d.window.session().project().layers().getFirst().clips());
+    }
+
+    /** What red is moved by at a frame, over all looks. */
+    private double x(long frame) {
+        return Planner.plan(Driver.on(() -> d.window.session().project()), frame)
+                .layers()
+                .getFirst()
+                .looks()
+                .stream()
+                .flatMap(l -> l.steps().stream())
+                .mapToDouble(s -> s.lanes().getFirst().number("x"))
+                .sum();
+    }
+
+    @Test
+    void aShotHasALookOfItsOwnBesidesThatOfItsLayer() {
+        d.key(KeyCode.RIGHT);
+        d.go(100);
+        Driver.run(() -> d.window.layerWork().newLookForShots());
+        d.key(KeyCode.SHIFT, KeyCode.RIGHT);
+        assertThat(List.of(x(50), x(100))).containsExactly(1.0, 11.0);
+        assertThat(d.text("#look")).endsWith("on 1 shot");
+        d.choose("#look", "On all shots");
+        assertThat(x(50)).isEqualTo(11);
+        d.go(20);
+        d.choose("#look", "Only on this shot");
+        assertThat(List.of(x(50), x(100))).containsExactly(11.0, 1.0);
+        d.go(100);
+        d.key(KeyCode.RIGHT);
+        d.settle();
+        assertThat(d.window.view().notice.get()).contains("is for another shot");
     }
 
     @Test

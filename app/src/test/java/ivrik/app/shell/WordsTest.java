@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Shift;
 
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -12,7 +15,9 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.layout.Region;
 import javafx.scene.text.Text;
 
 import org.junit.jupiter.api.BeforeEach;
@@ -129,6 +134,34 @@ class WordsTest extends InAWindow {
             }
         }
         assertThat(cut).isEmpty();
+    }
+
+    /** The controls of four lanes beside each other have room in the close-up. */
+    @Test
+    void fourLanesStayInTheCloseUp() {
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "Inks",
+                                        l ->
+                                                Look.atRest(
+                                                        "inks",
+                                                        Separations.named("cmyk"),
+                                                        new Shift())));
+        for (double text : new double[] {1, 1.5}) {
+            Driver.run(() -> d.window.view().textScale.set(text));
+            for (Face face : List.of(Face.TREATMENT, Face.SEPARATE, Face.REJOIN, Face.REACH)) {
+                Driver.run(() -> d.window.view().face.set(face));
+                Driver.pulses(3);
+                ScrollPane closeUp = (ScrollPane) d.find(".close-up");
+                assertThat(Driver.on(() -> ((Region) closeUp.getContent()).minWidth(-1)))
+                        .as("%s at %s", face, text)
+                        .isLessThanOrEqualTo(
+                                Driver.on(() -> closeUp.getViewportBounds().getWidth()));
+            }
+        }
     }
 
     /** Words of which hardly anything is left. */

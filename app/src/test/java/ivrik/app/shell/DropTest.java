@@ -1,15 +1,23 @@
 package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.event.EventHandler;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.Dragboard;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.TransferMode;
+import javafx.scene.layout.StackPane;
+import javafx.scene.robot.Robot;
+import javafx.stage.Stage;
 
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -96,5 +104,45 @@ class DropTest {
                 "it is explained",
                 () -> d.words().stream().anyMatch(w -> w.contains("Could not bring in note.png")));
         assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
+    }
+
+    /** Another window of the platform, from which a file is dragged by the mouse; only where there is a display. */
+    @Test
+    void aFileIsDraggedFromAnotherWindowOfTheDisplay() {
+        assumeTrue("gtk".equals(System.getProperty("glass.platform")));
+        Path file = Material.still(folder, "dragged.png", 0.4);
+        Stage other =
+                Driver.on(
+                        () -> {
+                            Label label = new Label("drag me");
+                            label.setOnDragDetected(
+                                    e -> {
+                                        ClipboardContent content = new ClipboardContent();
+                                        content.putFiles(List.of(file.toFile()));
+                                        label.startDragAndDrop(TransferMode.COPY)
+                                                .setContent(content);
+                                        e.consume();
+                                    });
+                            Stage stage = new Stage();
+                            stage.setScene(new Scene(new StackPane(label), 160, 120));
+                            stage.setX(1350);
+                            stage.setY(100);
+                            stage.show();
+                            return stage;
+                        });
+        Driver.pulses(5);
+        Robot robot = Driver.on(Robot::new);
+        Driver.run(() -> robot.mouseMove(1430, 160));
+        Driver.run(() -> robot.mousePress(MouseButton.PRIMARY));
+        for (int x = 1430; x >= 600; x -= 20) {
+            int to = x;
+            Platform.runLater(() -> robot.mouseMove(to, 300));
+            Driver.sleep(20);
+        }
+        Platform.runLater(() -> robot.mouseRelease(MouseButton.PRIMARY));
+        Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
+        Driver.run(other::close);
+        assertThat(d.window.session().project().sources().getFirst().path())
+                .isEqualTo(file.toString());
     }
 }

@@ -20,9 +20,10 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Text;
 
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -31,20 +32,6 @@ import java.util.function.Consumer;
 
 /** What is written in the window: every control says what it is for, and no word is cut to nothing. */
 class WordsTest extends InAWindow {
-    @BeforeEach
-    void bringIn() throws Exception {
-        Driver.run(() -> d.window.open(open()));
-        Driver.until("it is open", () -> !d.window.session().project().layers().isEmpty());
-        d.settle();
-    }
-
-    private java.nio.file.Path open() {
-        try {
-            return Material.demo(folder.resolve("demo"));
-        } catch (java.io.IOException e) {
-            throw new IllegalStateException(e);
-        }
-    }
 
     private static void each(Node node, Consumer<Node> what) {
         if (!node.isVisible()) {
@@ -64,6 +51,7 @@ class WordsTest extends InAWindow {
 
     @Test
     void everyControlSaysWhatItIsFor() {
+        d.bringIn(Material.still(folder, "a.png", 0.3));
         Set<String> silent = new TreeSet<>();
         for (String look : List.of("tape", "stereo-glasses", "film")) {
             Driver.run(() -> d.window.session().editLook("Look", l -> BuiltInLooks.named(look)));
@@ -116,7 +104,11 @@ class WordsTest extends InAWindow {
     }
 
     @Test
-    void noWordIsCutToNothing() {
+    void noWordIsCutToNothing() throws IOException {
+        Path demo = Material.demo(folder.resolve("demo"));
+        Driver.run(() -> d.window.open(demo));
+        Driver.until("it is open", () -> !d.window.session().project().layers().isEmpty());
+        d.settle();
         Set<String> cut = new TreeSet<>();
         for (double text : new double[] {1, 1.5}) {
             for (int[] size : new int[][] {{1000, 700}, {1280, 800}}) {
@@ -139,6 +131,7 @@ class WordsTest extends InAWindow {
     /** The controls of four lanes beside each other have room in the close-up. */
     @Test
     void fourLanesStayInTheCloseUp() {
+        d.bringIn(Material.still(folder, "a.png", 0.3));
         Driver.run(
                 () ->
                         d.window

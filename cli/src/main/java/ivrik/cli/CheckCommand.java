@@ -6,6 +6,7 @@ import ivrik.core.json.ProjectJson;
 import ivrik.core.project.Source;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
+import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
 
 import picocli.CommandLine.Command;
@@ -33,7 +34,7 @@ final class CheckCommand implements Callable<Integer> {
         List<String> problems = new ArrayList<>();
         String text = ProjectFile.text(file);
         if (LookJson.isLook(text)) {
-            problems.addAll(LookJson.read(text).problems());
+            problems.addAll(LookLibrary.read(file).problems());
         } else {
             ProjectJson.Reading reading = ProjectFile.parse(text, file);
             problems.addAll(reading.problems());

@@ -1,6 +1,5 @@
 package ivrik.cli;
 
-import ivrik.core.json.LookJson;
 import ivrik.core.json.ProjectJson;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
@@ -33,7 +32,7 @@ final class Inputs {
         if (GradeFile.isGrade(file.get())) {
             return GradeFile.look(file.get());
         }
-        LookJson.Reading reading = LookJson.read(ProjectFile.text(file.get()));
+        LookLibrary.Kept reading = LookLibrary.read(file.get());
         if (!reading.problems().isEmpty()) {
             throw new UnreadableMediaException(
                     nameOrFile + " is damaged: " + String.join("; ", reading.problems()),

@@ -14,7 +14,14 @@ import java.util.Map;
  * counts at the end, and every failure with the seed that repeats it and the folder that keeps its files.
  */
 public final class Proof {
-    private static final List<Trial> ALL = List.of(new WindowKills(), new NativeMemory());
+    private static final List<Trial> ALL =
+            List.of(
+                    new FileMutants(),
+                    new UndoOracle(),
+                    new Determinism(),
+                    new ExportKills(),
+                    new WindowKills(),
+                    new NativeMemory());
 
     private final Map<String, Integer> tried = new LinkedHashMap<>();
     private final List<String> failures = new ArrayList<>();

@@ -129,7 +129,7 @@ class FoundationsTest extends InAWindow {
         assertThat(look().steps().getLast().amounts(0).seed()).isEqualTo(12345678901L);
         Driver.run(() -> ((ButtonBase) d.look("#by-seed")).fire());
         assertThat(look().steps().getLast().bySeed()).isTrue();
-        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Alike by seed");
+        assertThat(Driver.on(() -> d.window.session().undoName())).contains("The same by seed");
     }
 
     @Test

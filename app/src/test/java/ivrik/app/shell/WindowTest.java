@@ -175,7 +175,7 @@ class WindowTest {
         d.key(KeyCode.DIGIT2);
         d.key(KeyCode.RIGHT);
         d.settle();
-        assertThat(d.words()).anyMatch(w -> w.contains("Green is held and takes no part"));
+        assertThat(d.words()).anyMatch(w -> w.contains("Green is kept still and takes no part"));
         d.click("#green-hold");
         d.key(KeyCode.RIGHT);
         d.settle();

@@ -7,4 +7,9 @@ public final class ForeignFileException extends IvrikException {
     ForeignFileException(String what, String advice) {
         super(what, advice, null);
     }
+
+    /** The same, of a file that is named. */
+    public ForeignFileException of(String file) {
+        return new ForeignFileException(file + ": " + getMessage(), advice());
+    }
 }

@@ -107,6 +107,10 @@ public sealed interface Footage extends AutoCloseable {
             return new Numbered(NumberedSequence.of(path), reading, workers);
         }
         if (!Files.isRegularFile(path)) {
+            if (Files.exists(path)) {
+                throw new UnreadableMediaException(
+                        path + " is no ordinary file", "choose a picture or a movie");
+            }
             throw new MissingFileException(path.toString());
         }
         try {

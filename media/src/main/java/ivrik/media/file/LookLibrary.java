@@ -1,6 +1,7 @@
 package ivrik.media.file;
 
 import ivrik.core.IvrikException;
+import ivrik.core.json.ForeignFileException;
 import ivrik.core.json.LookJson;
 import ivrik.core.look.Look;
 
@@ -89,8 +90,16 @@ public final class LookLibrary {
      * @throws IvrikException if it is missing, no look, or of a newer version
      */
     public static Kept read(Path file) {
-        LookJson.Reading reading = LookJson.read(ProjectFile.text(file));
+        LookJson.Reading reading = reading(file);
         return new Kept(file, reading.look(), reading.problems(), reading.picture());
+    }
+
+    private static LookJson.Reading reading(Path file) {
+        try {
+            return LookJson.read(ProjectFile.text(file));
+        } catch (ForeignFileException e) {
+            throw e.of(file.toString());
+        }
     }
 
     /** Writes a look anywhere, whole or not at all. */

@@ -1,5 +1,6 @@
 package ivrik.media.file;
 
+import ivrik.core.json.ForeignFileException;
 import ivrik.core.json.ProjectJson;
 import ivrik.core.project.Project;
 import ivrik.media.MissingFileException;
@@ -37,7 +38,12 @@ public final class ProjectFile {
 
     /** The project in a file's text, its media paths whole. */
     public static ProjectJson.Reading parse(String text, Path file) {
-        ProjectJson.Reading reading = ProjectJson.read(text);
+        ProjectJson.Reading reading;
+        try {
+            reading = ProjectJson.read(text);
+        } catch (ForeignFileException e) {
+            throw e.of(file.toString());
+        }
         Path folder = file.toAbsolutePath().getParent();
         Project whole = whole(reading.project(), folder);
         boolean unknown =

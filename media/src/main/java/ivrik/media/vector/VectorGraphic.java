@@ -1,6 +1,7 @@
 package ivrik.media.vector;
 
 import com.github.weisj.jsvg.SVGDocument;
+import com.github.weisj.jsvg.parser.DocumentLimits;
 import com.github.weisj.jsvg.parser.LoaderContext;
 import com.github.weisj.jsvg.parser.SVGLoader;
 import com.github.weisj.jsvg.view.FloatSize;
@@ -35,6 +36,13 @@ public final class VectorGraphic {
     /** A graphic in units of its own may say any size; it is drawn no larger than this. */
     private static final double LARGEST = 4096;
 
+    /** Beyond what is refused anyway; of elements that use others, as many levels as the library has. */
+    private static final DocumentLimits LIMITS =
+            new DocumentLimits(
+                    SvgWeight.DEEPEST + 1,
+                    DocumentLimits.DEFAULT_MAX_USE_NESTING_DEPTH,
+                    2 * SvgWeight.MOST_ELEMENTS);
+
     private final SVGDocument document;
     private final Size size;
     private final boolean reduced;
@@ -56,6 +64,7 @@ public final class VectorGraphic {
      */
     public static VectorGraphic open(Path path) {
         JSVG.setLevel(java.util.logging.Level.OFF);
+        SvgWeight.check(path);
         SVGDocument document = null;
         Exception cause = null;
         try (InputStream in = Files.newInputStream(path)) {
@@ -63,6 +72,7 @@ public final class VectorGraphic {
                     LoaderContext.builder()
                             .cssParser(new ScreenCss())
                             .externalResourcePolicy(new FolderOnly(path))
+                            .documentLimits(LIMITS)
                             .build();
             document = new SVGLoader().load(in, path.toUri(), context);
         } catch (IOException | RuntimeException | StackOverflowError e) {

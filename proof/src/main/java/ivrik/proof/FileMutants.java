@@ -1,0 +1,196 @@
+package ivrik.proof;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+
+import ivrik.core.IvrikException;
+import ivrik.core.json.LookJson;
+import ivrik.core.json.ProjectJson;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.picture.Frame;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Workers;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+
+/**
+ * Projects and looks with one or two fields that are wrong: each is read or refused with a word, what is read is planned,
+ * rendered and written in bounded time, comes to numbers only, and comes back as it was written.
+ */
+final class FileMutants implements Trial {
+    private static final int TIMES = 60;
+    private static final int SECONDS = 25;
+    private static final List<String> WRONG =
+            List.of(
+                    "null",
+                    "true",
+                    "\"\"",
+                    "\"NaN\"",
+                    "\"x\"",
+                    "-1",
+                    "0",
+                    "0.5",
+                    "1e5",
+                    "1e9",
+                    "1e308",
+                    "-1e308",
+                    "1e-300",
+                    "999999999999",
+                    "9223372036854775807",
+                    "[]",
+                    "{}",
+                    "[[]]",
+                    "[1,2,3,4,5,6,7,8]",
+                    "\"0/1\"",
+                    "\"1/0\"",
+                    "\"9223372036854775807/1\"",
+                    "\"\\u0000\\n\\\"\"");
+
+    private final ObjectMapper json = new ObjectMapper();
+
+    @Override
+    public String name() {
+        return "file-mutants";
+    }
+
+    @Override
+    public int run(long seed, Path folder) throws Exception {
+        Random random = new Random(seed);
+        String home = System.getProperty("ivrik.home");
+        String demo = Files.readString(Path.of(home, "demo/lantern-week/lantern-week.ivrik"));
+        var shelf = BuiltInLooks.shelf();
+        for (int i = 0; i < TIMES; i++) {
+            boolean isProject = random.nextInt(3) > 0;
+            String whole =
+                    isProject
+                            ? demo
+                            : LookJson.write(shelf.get(random.nextInt(shelf.size())).shownOff());
+            String mutant = mutant(whole, random);
+            Path file = folder.resolve(i + (isProject ? ".ivrik" : ".look.json"));
+            Files.writeString(file, mutant);
+            check(mutant, isProject, random.nextInt(240));
+            Files.delete(file);
+        }
+        return TIMES;
+    }
+
+    private String mutant(String whole, Random random) throws Exception {
+        JsonNode tree = json.readTree(whole);
+        for (int n = random.nextInt(2); n >= 0; n--) {
+            spoil(tree, random);
+        }
+        return json.writeValueAsString(tree);
+    }
+
+    private void spoil(JsonNode tree, Random random) throws Exception {
+        List<JsonNode> inner = new ArrayList<>();
+        collect(tree, inner);
+        JsonNode node = inner.get(random.nextInt(inner.size()));
+        JsonNode wrong = json.readTree(WRONG.get(random.nextInt(WRONG.size())));
+        if (node instanceof ObjectNode object && object.size() > 0) {
+            List<String> names = new ArrayList<>();
+            object.fieldNames().forEachRemaining(names::add);
+            String name = names.get(random.nextInt(names.size()));
+            switch (random.nextInt(4)) {
+                case 0 -> object.remove(name);
+                case 1 -> object.set(name + "s", object.remove(name));
+                default -> object.set(name, wrong);
+            }
+        } else if (node instanceof ArrayNode array && array.size() > 0) {
+            int at = random.nextInt(array.size());
+            switch (random.nextInt(3)) {
+                case 0 -> array.remove(at);
+                case 1 -> array.insert(at, array.get(at).deepCopy());
+                default -> array.set(at, wrong);
+            }
+        }
+    }
+
+    private static void collect(JsonNode node, List<JsonNode> into) {
+        if (node.isContainerNode()) {
+            into.add(node);
+            node.forEach(child -> collect(child, into));
+        }
+    }
+
+    private static void check(String mutant, boolean isProject, long frame) throws Exception {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
+        FutureTask<String> work = new FutureTask<>(() -> fault(mutant, isProject, frame, end));
+        Thread thread = Thread.ofPlatform().daemon().start(work);
+        try {
+            String fault = work.get(SECONDS + 10, TimeUnit.SECONDS);
+            if (!fault.isEmpty()) {
+                throw new Failure(fault);
+            }
+        } catch (TimeoutException e) {
+            StringBuilder where = new StringBuilder();
+            for (StackTraceElement each : thread.getStackTrace()) {
+                where.append("\n    ").append(each);
+            }
+            throw new Failure("no end after " + SECONDS + " s" + where);
+        } catch (ExecutionException e) {
+            throw new Failure(trace(e.getCause()));
+        }
+    }
+
+    private static String trace(Throwable fault) {
+        StringBuilder text = new StringBuilder(fault.toString());
+        for (int i = 0; i < Math.min(8, fault.getStackTrace().length); i++) {
+            text.append("\n    ").append(fault.getStackTrace()[i]);
+        }
+        return text.toString();
+    }
+
+    /** What does not hold; empty if all does. */
+    private static String fault(String mutant, boolean isProject, long frame, long end) {
+        Project project;
+        try {
+            project =
+                    isProject
+                            ? ProjectJson.read(mutant).project()
+                            : withLook(LookJson.read(mutant));
+        } catch (IvrikException e) {
+            return e.oneLine().isBlank() ? "refused without a word" : "";
+        }
+        if (!ProjectJson.read(ProjectJson.write(project)).project().equals(project)) {
+            return "it does not come back as it was written";
+        }
+        try {
+            Frame made =
+                    Made.render(
+                            project, frame, 48, Workers.shared(), () -> System.nanoTime() > end);
+            return Made.isSound(made) ? "" : "it comes to no numbers";
+        } catch (IvrikException e) {
+            return e.oneLine().isBlank() ? "refused without a word" : "";
+        } catch (CancelledException e) {
+            return "not done after " + SECONDS + " s, though it could be stopped";
+        }
+    }
+
+    private static Project withLook(LookJson.Reading reading) {
+        String home = System.getProperty("ivrik.home");
+        try {
+            Project demo =
+                    ProjectJson.read(
+                                    Files.readString(
+                                            Path.of(home, "demo/lantern-week/lantern-week.ivrik")))
+                            .project();
+            Layer layer = demo.layers().getFirst();
+            return demo.withLayers(List.of(layer.withLook(0, old -> reading.look())));
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,176 @@
+package ivrik.proof;
+
+import ivrik.app.session.Follow;
+import ivrik.app.session.LaneEdits;
+import ivrik.app.session.Models;
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
+import ivrik.app.session.Steps;
+import ivrik.app.session.TakeEdits;
+import ivrik.app.session.View;
+import ivrik.core.json.ProjectJson;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.look.Step;
+import ivrik.core.project.Arrange;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.ShotEdits;
+import ivrik.core.separation.Separations;
+import ivrik.core.treatment.Treatments;
+
+import javafx.geometry.Point2D;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+
+/** Random edits of the demo: all undone it is the start, all done again it is the end, and each state comes back from a file. */
+final class UndoOracle implements Trial {
+    private static final int EDITS = 300;
+
+    @Override
+    public String name() {
+        return "undo-oracle";
+    }
+
+    @Override
+    public int run(long seed, Path folder) throws Exception {
+        Random random = new Random(seed);
+        String home = System.getProperty("ivrik.home");
+        Project demo =
+                ProjectJson.read(
+                                Files.readString(
+                                        Path.of(home, "demo/lantern-week/lantern-week.ivrik")))
+                        .project();
+        Session session = new Session();
+        session.open(demo);
+        View view = new View();
+        List<Project> states = new ArrayList<>();
+        states.add(session.project());
+        for (int i = 0; i < EDITS; i++) {
+            edit(session, view, random);
+            if (!session.project().equals(states.getLast())) {
+                states.add(session.project());
+            }
+        }
+        Project end = session.project();
+        if (!ProjectJson.read(ProjectJson.write(end)).project().equals(end)) {
+            throw new Failure("the end does not come back from its file");
+        }
+        int undone = 0;
+        while (session.undoName().isPresent()) {
+            session.undo();
+            undone++;
+        }
+        if (!session.project().equals(demo)) {
+            throw new Failure("not the start after " + undone + " steps back");
+        }
+        while (session.redoName().isPresent()) {
+            session.redo();
+        }
+        if (!session.project().equals(end)) {
+            throw new Failure("not the end again");
+        }
+        return EDITS;
+    }
+
+    private static void edit(Session session, View view, Random random) {
+        State state = session.state();
+        Layer layer = state.layer().orElse(null);
+        Look look = state.look().orElse(null);
+        if (layer == null || look == null) {
+            session.selectLayer(session.project().layers().getFirst().id());
+            return;
+        }
+        Steps steps = new Steps(session);
+        List<Step> all = look.steps();
+        switch (random.nextInt(16)) {
+            case 0 -> steps.add(Treatments.all().get(random.nextInt(Treatments.all().size())));
+            case 1 -> steps.remove(state.stepId());
+            case 2 -> steps.move(state.stepId(), random.nextInt(3) - 1);
+            case 3 ->
+                    Models.change(
+                            session,
+                            view,
+                            Separations.all().get(random.nextInt(Separations.all().size())));
+            case 4 -> session.selectLayer(any(session.project().layers(), random).id());
+            case 5 -> session.selectLane(random.nextInt(look.lanes().size()));
+            case 6 -> nudge(session, random);
+            case 7 ->
+                    session.editLayer(
+                            "Cut",
+                            l -> new ShotEdits(session.project(), l).split(random.nextInt(240)));
+            case 8 ->
+                    session.editLayer(
+                            "Move",
+                            l ->
+                                    new ShotEdits(session.project(), l)
+                                            .moved(
+                                                    any(l.clips(), random).id(),
+                                                    random.nextInt(240)));
+            case 9 ->
+                    session.editLayer(
+                            "Remove",
+                            l ->
+                                    new ShotEdits(session.project(), l)
+                                            .without(
+                                                    any(l.clips(), random).id(),
+                                                    random.nextBoolean()));
+            case 10 ->
+                    session.editLook(
+                            "Look",
+                            old ->
+                                    BuiltInLooks.shelf()
+                                            .get(random.nextInt(BuiltInLooks.shelf().size()))
+                                            .shownOff());
+            case 11 ->
+                    session.editLayer(
+                            "One more",
+                            l -> Arrange.withNewLook(l, l.freeLookId(), l.looks().size() - 1));
+            case 12 -> new TakeEdits(session, view).keep();
+            case 13 -> onShot(session, layer, random);
+            case 14 -> {
+                if (!all.isEmpty()) {
+                    session.selectCell(any(all, random).id(), state.lane());
+                }
+            }
+            default -> {
+                session.undo();
+                session.redo();
+            }
+        }
+    }
+
+    private static void onShot(Session session, Layer layer, Random random) {
+        Clip shot = any(layer.clips(), random);
+        session.editLayer(
+                "Only here",
+                l ->
+                        l.withLooks(
+                                l.looks().stream()
+                                        .map(
+                                                k ->
+                                                        random.nextBoolean()
+                                                                ? k.withShots(List.of(shot.id()))
+                                                                : k)
+                                        .toList()));
+    }
+
+    private static void nudge(Session session, Random random) {
+        if (LaneEdits.hasShift(session.state())) {
+            int lane = LaneEdits.share(session.state());
+            String step = session.state().stepId();
+            Follow follow = Follow.values()[random.nextInt(Follow.values().length)];
+            Point2D to = new Point2D(random.nextInt(40) - 20, random.nextInt(40) - 20);
+            session.editLook("Nudge", l -> follow.moved(l, step, lane, random.nextInt(240), to));
+        }
+    }
+
+    private static <T> T any(List<T> all, Random random) {
+        return all.get(random.nextInt(all.size()));
+    }
+}

@@ -141,7 +141,7 @@ public final class View {
     public final BooleanProperty loop = new SimpleBooleanProperty(true);
     public final BooleanProperty darkroom = new SimpleBooleanProperty(true);
 
-    /** How much larger than its own size type is set: 1 to 1.5. */
+    /** How much larger than its own size type is set: 1 to 2. */
     public final DoubleProperty textScale = new SimpleDoubleProperty(1);
 
     /** Whether the instruments are beside the picture. */

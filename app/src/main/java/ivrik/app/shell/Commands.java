@@ -27,7 +27,7 @@ import java.util.function.UnaryOperator;
 
 /** The list of all commands, in the order of the menus. */
 final class Commands extends CommandMenu {
-    /** Sizes of type from one times to one and a half times. */
+    /** Sizes of type from one times to two times. */
     private static final double TEXT_STEPS = 8;
 
     static final String SCHEME = "Dark or light window (Darkroom, Proof)";
@@ -304,7 +304,7 @@ final class Commands extends CommandMenu {
     /** The next larger or smaller size of type. */
     private void text(int by) {
         double steps = Math.rint((view.textScale.get() - 1) * TEXT_STEPS) + by;
-        view.textScale.set(1 + Math.clamp(steps, 0, 4) / TEXT_STEPS);
+        view.textScale.set(1 + Math.clamp(steps, 0, TEXT_STEPS) / TEXT_STEPS);
     }
 
     /** Shows something in the result pane, or the result again. */

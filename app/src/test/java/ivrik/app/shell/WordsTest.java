@@ -9,6 +9,7 @@ import ivrik.core.look.Look;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Shift;
 
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
@@ -17,6 +18,10 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Text;
 
@@ -103,29 +108,82 @@ class WordsTest extends InAWindow {
                 });
     }
 
+    /** A size of the window, and of its type in per cent. */
+    private record Room(int width, int height, int text) {}
+
+    /** From a small window to a large one with type of twice the size. */
     @Test
-    void noWordIsCutToNothing() throws IOException {
+    void noWordIsCutToNothingOrLiesOverAnother() throws IOException {
         Path demo = Material.demo(folder.resolve("demo"));
         Driver.run(() -> d.window.open(demo));
         Driver.until("it is open", () -> !d.window.session().project().layers().isEmpty());
         d.settle();
         Set<String> cut = new TreeSet<>();
-        for (double text : new double[] {1, 1.5}) {
-            for (int[] size : new int[][] {{1000, 700}, {1280, 800}}) {
-                Driver.run(() -> d.window.view().textScale.set(text));
-                Driver.run(() -> d.resize(size[0], size[1]));
+        for (Room room :
+                List.of(
+                        new Room(1000, 640, 100),
+                        new Room(1000, 700, 150),
+                        new Room(1280, 800, 150),
+                        new Room(1600, 1000, 200),
+                        new Room(3840, 2160, 100))) {
+            Driver.run(() -> d.window.view().textScale.set(room.text / 100.0));
+            Driver.run(() -> d.resize(room.width, room.height));
+            Driver.pulses(3);
+            assertThat(Driver.on(() -> d.root().minWidth(-1)))
+                    .as("nothing lies outside the window")
+                    .isLessThanOrEqualTo(room.width);
+            for (Face face : Face.values()) {
+                Driver.run(() -> d.window.view().face.set(face));
                 Driver.pulses(3);
-                assertThat(Driver.on(() -> d.root().minWidth(-1)))
-                        .as("nothing lies outside the window")
-                        .isLessThanOrEqualTo(size[0]);
-                for (Face face : Face.values()) {
-                    Driver.run(() -> d.window.view().face.set(face));
-                    Driver.pulses(3);
-                    cut.addAll(cut(size[0] + " x " + text + " " + face));
-                }
+                cut.addAll(cut(room + " " + face));
+                cut.addAll(overlapping(room + " " + face));
             }
         }
         assertThat(cut).isEmpty();
+    }
+
+    /** Words beside each other of which one lies over the other. */
+    private List<String> overlapping(String where) {
+        return Driver.on(
+                () -> {
+                    List<String> found = new ArrayList<>();
+                    each(
+                            d.root(),
+                            node -> {
+                                if (node instanceof HBox
+                                        || node instanceof FlowPane
+                                        || node instanceof GridPane) {
+                                    found.addAll(overlapping(where, (Pane) node));
+                                }
+                            });
+                    return found;
+                });
+    }
+
+    private static List<String> overlapping(String where, Pane pane) {
+        List<Labeled> words =
+                pane.getChildren().stream()
+                        .filter(n -> n instanceof Labeled && n.isVisible() && n.isManaged())
+                        .map(Labeled.class::cast)
+                        .toList();
+        List<String> found = new ArrayList<>();
+        for (int i = 0; i < words.size(); i++) {
+            for (int k = i + 1; k < words.size(); k++) {
+                Bounds a = words.get(i).getBoundsInParent();
+                Bounds b = words.get(k).getBoundsInParent();
+                boolean across = a.getMaxX() - 1 > b.getMinX() && b.getMaxX() - 1 > a.getMinX();
+                boolean down = a.getMaxY() - 1 > b.getMinY() && b.getMaxY() - 1 > a.getMinY();
+                if (across && down) {
+                    found.add(
+                            where
+                                    + ": "
+                                    + words.get(i).getText()
+                                    + " over "
+                                    + words.get(k).getText());
+                }
+            }
+        }
+        return found;
     }
 
     /** The controls of four lanes beside each other have room in the close-up. */

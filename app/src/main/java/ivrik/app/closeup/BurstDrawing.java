@@ -17,6 +17,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.text.TextAlignment;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -157,7 +158,9 @@ final class BurstDrawing extends Drawing {
         g.setFont(p.numbers(11));
         g.fillText("-" + Controls.plain(burst.course().before()), 4, h - 5);
         String after = "+" + Controls.plain(burst.course().after()) + " frames";
-        g.fillText(after, w - 7 * after.length() - 2, h - 5);
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.fillText(after, w - 4, h - 5);
+        g.setTextAlign(TextAlignment.LEFT);
     }
 
     private void pressed(MouseEvent e) {

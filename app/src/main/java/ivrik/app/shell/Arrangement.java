@@ -72,12 +72,10 @@ final class Arrangement extends SplitPane {
         view.band.addListener((o, a, b) -> lay());
         view.textScale.addListener((o, a, b) -> Platform.runLater(this::setShares));
         lay();
+        Platform.runLater(() -> desk.setDividerPositions(remembered.get().timeShare()));
     }
 
     private void lay() {
-        if (getItems().contains(desk) && desk.getWidth() > 0) {
-            remember(); // what is folded away and comes back is as wide as it was
-        }
         boolean only = view.pictureOnly.get();
         middle.setRight(view.scopes.get() ? scopes : null);
         panes.getItems().setAll(view.twoPanes.get() ? frames : frames.subList(0, 1));
@@ -108,7 +106,6 @@ final class Arrangement extends SplitPane {
     private void setShares() {
         Preferences settings = remembered.get();
         setDividerPositions(settings.deskShare());
-        desk.setDividerPositions(settings.timeShare());
         if (upper.getItems().size() == 3) {
             upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
         } else if (upper.getItems().size() == 2) {
@@ -117,7 +114,7 @@ final class Arrangement extends SplitPane {
         }
     }
 
-    /** Keeps the widths, for the next start too, if all parts are there. */
+    /** Keeps the widths for the next start, if all parts are there. */
     void remember() {
         double[] across = upper.getDividerPositions();
         double[] down = getDividerPositions();

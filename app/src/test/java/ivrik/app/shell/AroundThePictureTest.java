@@ -3,12 +3,10 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ivrik.app.desk.Desk;
 import ivrik.app.pane.PicturePane;
 import ivrik.core.project.Source;
 
 import javafx.geometry.Point2D;
-import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.Clipboard;
@@ -49,19 +47,6 @@ class AroundThePictureTest extends InAWindow {
         assertThat(d.window.view().zoom.get()).isEqualTo(1.3, within(1e-9));
         d.choose("#zoom", "Fit");
         assertThat(d.window.view().zoom.get()).isZero();
-    }
-
-    @Test
-    void widthsAreTheUsersWhateverIsFoldedAway() {
-        SplitPane desk = (Desk) d.find("Desk");
-        Driver.run(() -> desk.setDividerPositions(0.55));
-        Driver.pulses(2);
-        d.key(KeyCode.E);
-        d.settle();
-        d.key(KeyCode.E);
-        d.key(KeyCode.B);
-        d.settle();
-        assertThat(Driver.on(() -> desk.getDividerPositions()[0])).isEqualTo(0.55, within(0.01));
     }
 
     @Test

@@ -18,6 +18,7 @@ import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -71,6 +72,8 @@ abstract class TileBand extends BorderPane {
         how.getStyleClass().add("quiet");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
+        name.setMinWidth(USE_PREF_SIZE);
+        how.setMinWidth(0);
         head.getChildren().addAll(name, how, gap);
         head.getStyleClass().addAll("strip", "desk-head");
         flow.getStyleClass().add("tiles");
@@ -91,6 +94,11 @@ abstract class TileBand extends BorderPane {
     /** How wide each small picture is, in pixels. */
     abstract int tileWidth(int count);
 
+    /** As wide as that, and wider with larger type, for names stand under them. */
+    private int wide() {
+        return (int) Math.round(tileWidth(tiles.size()) * view.textScale.get());
+    }
+
     /** How much of the picture's width a small picture shows, about its middle. */
     double part() {
         return 1;
@@ -109,7 +117,7 @@ abstract class TileBand extends BorderPane {
     /** What a tile is called, under its picture. */
     Node title(Tile tile) {
         Label title = new Label(tile.title());
-        title.setMaxWidth(tileWidth(tiles.size()));
+        title.setMaxWidth(wide());
         return title;
     }
 
@@ -153,6 +161,11 @@ abstract class TileBand extends BorderPane {
     }
 
     final void addToHead(Node... nodes) {
+        for (Node node : nodes) {
+            if (node instanceof Labeled words) {
+                words.setMinWidth(USE_PREF_SIZE); // where room is short, the hint is cut first
+            }
+        }
         head.getChildren().addAll(nodes);
     }
 
@@ -214,7 +227,7 @@ abstract class TileBand extends BorderPane {
 
     private VBox card(int number) {
         Tile tile = tiles.get(number);
-        int width = tileWidth(tiles.size());
+        int width = wide();
         ImageView picture = new ImageView();
         picture.setFitWidth(width);
         picture.setFitHeight(height(width));
@@ -343,7 +356,7 @@ abstract class TileBand extends BorderPane {
 
     /** How wide a small picture is made. */
     final int renderedWidth() {
-        return (int) (2 * tileWidth(tiles.size()) / part());
+        return (int) (2 * wide() / part());
     }
 
     final Image shown(int number) {

@@ -138,6 +138,12 @@ class WordsTest extends InAWindow {
                 cut.addAll(cut(room + " " + face));
                 cut.addAll(overlapping(room + " " + face));
             }
+            for (Band band : List.of(Band.BLENDS, Band.TAKES, Band.NONE)) {
+                Driver.run(() -> d.window.view().band.set(band));
+                Driver.pulses(2);
+                cut.addAll(cut(room + " " + band));
+                cut.addAll(overlapping(room + " " + band));
+            }
         }
         assertThat(cut).isEmpty();
     }

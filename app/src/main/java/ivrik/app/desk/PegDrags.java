@@ -191,10 +191,12 @@ final class PegDrags {
         TimeScale before = scale();
         PegHands.Move move = hands.new Move();
         double high = trace.valueAt(e.getY(), middle(lane));
+        long playhead = view.frame.get();
         return to -> {
             double unit = to.isAltDown() ? 10 : 1;
             double up = trace.valueAt(to.getY(), middle(lane)) - high;
-            long later = before.frame(to.getX()) - before.frame(e.getX());
+            double at = before.x(peg.frame() + 0.5) + to.getX() - e.getX();
+            long later = caught(to, at, playhead, peg).orElse(before.frame(at)) - peg.frame();
             told.show(
                     String.format(
                             Locale.ROOT,
@@ -208,25 +210,21 @@ final class PegDrags {
         };
     }
 
+    /** The frame that a peg catches on when it is dragged to a place; none with Alt. */
+    private Optional<Long> caught(MouseEvent e, double x, long playhead, Peg peg) {
+        return e.isAltDown()
+                ? Optional.empty()
+                : Catching.at(session.project(), playhead, scale(), x, 0.5, peg.frame())
+                        .filter(f -> f < session.project().frames());
+    }
+
     private Drag one(int lane, Peg peg) {
         Trace trace = rows().trace(lane);
         Value others = trace.value().without(peg.frame());
         Session.Gesture gesture = session.gesture("Move peg");
         long playhead = view.frame.get();
         return e -> {
-            Optional<Long> caught =
-                    e.isAltDown()
-                            ? Optional.empty()
-                            : Catching.at(
-                                    session.project(),
-                                    playhead,
-                                    scale(),
-                                    e.getX(),
-                                    0.5,
-                                    peg.frame());
-            long frame =
-                    caught.filter(f -> f < session.project().frames())
-                            .orElse(scale().frame(e.getX()));
+            long frame = caught(e, e.getX(), playhead, peg).orElse(scale().frame(e.getX()));
             double unit = e.isAltDown() ? 10 : 1;
             double value = Math.rint(trace.valueAt(e.getY(), middle(lane)) * unit) / unit;
             if (trace.isJitter()) {

@@ -1,5 +1,6 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.Finding;
 
 import javafx.collections.FXCollections;
@@ -28,6 +29,7 @@ public final class CommandList extends VBox {
         head.getStyleClass().add("title");
         search.setPromptText("Type part of what you want to do");
         search.setId("command-search");
+        Controls.explain(search, "Arrow keys choose, Enter does it, Escape goes back");
         list.setItems(found);
         list.setPrefHeight(420);
         list.setFocusTraversable(false);

@@ -78,6 +78,8 @@ public final class ExportSheet extends VBox {
         cancel.setId("export-cancel");
         Controls.explain(cancel, "Stops if it is writing; what is done is kept. Key: Escape");
         word.setId("export-word");
+        Controls.explain(reveal, "Opens the folder of what was written");
+        Controls.explain(throwAway, "The next export begins anew");
         throwAway.setId("export-throw-away");
         shown(reveal, false);
         shown(throwAway, false);

@@ -1,5 +1,6 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
 import ivrik.app.session.Document.Offer;
 import ivrik.media.file.LostWork;
 import ivrik.media.file.When;
@@ -50,6 +51,7 @@ public final class KeptWork extends VBox {
                                       + " back or throw it away. Taking it back leaves the file on"
                                       + " the disk as it is until you save.");
         later.setId("kept-later");
+        Controls.explain(later, "All of it stays where it is");
         later.setText(all.isEmpty() ? "Understood" : "Keep for later");
         later.setOnAction(e -> sheets.away());
         for (int i = 0; i < all.size(); i++) {
@@ -67,6 +69,7 @@ public final class KeptWork extends VBox {
         LostWork lost = offer.work();
         Button take = new Button("Take it back");
         take.setId("take-" + number);
+        Controls.explain(take, "Opens it; the file on the disk stays until you save");
         take.setMinWidth(Region.USE_PREF_SIZE);
         take.setOnAction(
                 e -> {
@@ -77,6 +80,7 @@ public final class KeptWork extends VBox {
             first = take;
         }
         Button away = new Button("Throw away");
+        Controls.explain(away, "Deletes what was written aside, for good");
         away.setId("throw-" + number);
         away.setMinWidth(Region.USE_PREF_SIZE);
         String what = offer.name();

@@ -5,6 +5,7 @@ import static ivrik.app.control.Controls.item;
 import static ivrik.app.control.Controls.menu;
 import static ivrik.app.control.Controls.quiet;
 
+import ivrik.app.control.Controls;
 import ivrik.app.session.Laying;
 import ivrik.app.session.Newest;
 import ivrik.app.theme.Palette;
@@ -141,6 +142,7 @@ public final class LensSheet extends VBox {
         off.setTooltip(new Tooltip("Brings red and blue of the layer back onto green"));
         off.getStyleClass().add("primary");
         done.setId("lens-close");
+        Controls.explain(done, "Nothing is changed. Key: Escape");
         done.setOnAction(e -> sheets.away());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);

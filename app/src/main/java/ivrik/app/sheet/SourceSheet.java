@@ -1,5 +1,6 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Source;
@@ -70,6 +71,7 @@ public final class SourceSheet extends VBox {
             choice(
                     "Colours",
                     "source-colours",
+                    "What the numbers of its colours mean",
                     meanings,
                     Meaning::words,
                     meanings.stream()
@@ -82,6 +84,7 @@ public final class SourceSheet extends VBox {
             choice(
                     "Layer",
                     "source-layer",
+                    "Which of its pictures is shown",
                     facts.layers(),
                     l -> l,
                     source.reading().layer().orElse(facts.layers().getFirst()),
@@ -91,6 +94,7 @@ public final class SourceSheet extends VBox {
             choice(
                     "Sound",
                     "source-track",
+                    "Which of its sound tracks is heard",
                     facts.tracks(),
                     t -> t.words(),
                     facts.tracks().stream()
@@ -103,6 +107,7 @@ public final class SourceSheet extends VBox {
             choice(
                     "Rate",
                     "source-rate",
+                    "How many of its pictures make a second",
                     RATES,
                     r -> String.format(java.util.Locale.ROOT, "%.5g a second", r.toDouble()),
                     source.rate(),
@@ -113,6 +118,7 @@ public final class SourceSheet extends VBox {
         }
         facts.remarks().forEach(r -> fact("Note", r));
         done.setId("source-done");
+        Controls.explain(done, "What was chosen is in force already");
         done.getStyleClass().add("primary");
         done.setDefaultButton(true);
         done.setOnAction(e -> sheets.away());
@@ -148,12 +154,14 @@ public final class SourceSheet extends VBox {
     private <T> void choice(
             String name,
             String id,
+            String help,
             List<T> all,
             Function<T, String> words,
             T now,
             Consumer<T> chosen) {
         ChoiceBox<T> box = new ChoiceBox<>();
         box.setId(id);
+        Controls.explain(box, help);
         box.getItems().setAll(all);
         box.setConverter(
                 new StringConverter<>() {

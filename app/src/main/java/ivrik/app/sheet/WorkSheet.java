@@ -1,5 +1,7 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
+
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -22,6 +24,7 @@ public final class WorkSheet extends VBox {
         word.setWrapText(true);
         word.setId("work-word");
         stop.setId("work-stop");
+        Controls.explain(stop, "Ends it here; what is finished stays. Key: Escape");
         stop.setOnAction(e -> sheets.away());
         HBox buttons = new HBox(stop);
         buttons.setAlignment(Pos.CENTER_RIGHT);

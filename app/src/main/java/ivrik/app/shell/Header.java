@@ -194,7 +194,9 @@ final class Header extends StackPane {
     /** A difference in steps of 8 bit. */
     private static String codes(double difference) {
         long codes = Math.round(difference * 255);
-        return codes == 0 ? "less than 1 of 255" : codes + " of 255";
+        return codes == 0
+                ? "less than 1 of 255"
+                : codes > 255 ? "more than 255 of 255" : codes + " of 255";
     }
 
     /** How far apart the marks are drawn for a register, in pixels. */

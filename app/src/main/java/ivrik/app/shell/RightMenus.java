@@ -123,7 +123,10 @@ final class RightMenus {
                 return LANE;
             }
             if (at instanceof TimeView time) {
-                return about(time.areaAt(time.screenToLocal(e.getScreenX(), e.getScreenY())));
+                return about(
+                        e.isKeyboardTrigger()
+                                ? Area.SHOT // lanes have theirs on their cells
+                                : time.areaAt(time.screenToLocal(e.getScreenX(), e.getScreenY())));
             }
         }
         return List.of();

@@ -1,5 +1,7 @@
 package ivrik.app.shell;
 
+import ivrik.app.control.Controls;
+
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -26,11 +28,19 @@ final class Welcome extends VBox {
                                 + "Then an arrow key moves the lane you work on.");
         text.getStyleClass().add("quiet");
         text.setTextAlignment(javafx.scene.text.TextAlignment.CENTER);
-        Button first = new Button("Bring in a clip...");
+        Button first =
+                Controls.button(
+                        "welcome-bring-in",
+                        "Bring in a clip...",
+                        "Movies, stills, vector graphics, numbered sequences. Key: Ctrl+I",
+                        bringIn);
         first.getStyleClass().add("primary");
-        first.setOnAction(e -> bringIn.run());
-        Button second = new Button("Open the demo");
-        second.setOnAction(e -> demo.run());
+        Button second =
+                Controls.button(
+                        "welcome-demo",
+                        "Open the demo",
+                        "A short film with looks, bursts and titles to try things on",
+                        demo);
         HBox buttons = new HBox(8, first, second);
         buttons.setAlignment(Pos.CENTER);
         recent.setAlignment(Pos.CENTER);
@@ -44,6 +54,7 @@ final class Welcome extends VBox {
             Button button = new Button(path.getFileName() + "   " + path.getParent());
             button.getStyleClass().add("plain");
             button.setMnemonicParsing(false);
+            Controls.explain(button, "Opens this project again");
             button.setOnAction(e -> open.accept(path));
             recent.getChildren().add(button);
         }

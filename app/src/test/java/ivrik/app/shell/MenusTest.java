@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Window;
@@ -77,6 +78,9 @@ class MenusTest extends InAWindow {
         d.click(d.find("#cell-0-green"), 0.5, 0.5, 1, MouseButton.SECONDARY);
         assertThat(offered()).contains("Mute", "Add or remove a peg here", "Same in all lanes");
         d.key(KeyCode.ESCAPE);
+        d.click(d.find("#reach").getParent(), 0.99, 0.5, 1, MouseButton.SECONDARY);
+        assertThat(offered()).contains("Show the layer", "Copy the look", "Keep as a take");
+        d.key(KeyCode.ESCAPE);
         Node time = (Node) d.window.time();
         double shots = Driver.on(() -> d.window.time().rowsBottom());
         double high = Driver.on(() -> time.getLayoutBounds().getHeight());
@@ -92,5 +96,32 @@ class MenusTest extends InAWindow {
                                 .orElseThrow()
                                 .fire());
         assertThat(d.window.session().project().layers().getFirst().clips()).hasSize(2);
+    }
+
+    /** As the menu key asks for it: about what has the keys. */
+    @Test
+    void theMenuKeyOffersItToo() {
+        asked(d.find("#picture-a"));
+        assertThat(offered()).contains("Copy the frame");
+        d.key(KeyCode.ESCAPE);
+        asked(d.find("#cell-0-red"));
+        assertThat(offered()).contains("Solo", "Keep still");
+        d.key(KeyCode.ESCAPE);
+        asked(d.window.time());
+        assertThat(offered()).contains("Cut the shot here", "Show the layer");
+    }
+
+    private static void asked(Node node) {
+        Driver.run(
+                () ->
+                        node.fireEvent(
+                                new ContextMenuEvent(
+                                        ContextMenuEvent.CONTEXT_MENU_REQUESTED,
+                                        9,
+                                        9,
+                                        9,
+                                        9,
+                                        true,
+                                        null)));
     }
 }

@@ -95,6 +95,11 @@ class PegWindowTest {
         d.drag(d.window.time(), across(40), high(0, above), by, 0);
         assertThat(frames(0)).containsExactly(10L, 20L, 50L);
         assertThat(d.text("#dragged-to")).startsWith("50 ");
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        d.key(KeyCode.CONTROL, KeyCode.A);
+        d.drag(d.window.time(), across(40), high(0, above), by, 0);
+        assertThat(frames(0)).as("several").containsExactly(20L, 30L, 50L);
+        assertThat(frames(2)).containsExactly(20L, 30L, 50L);
     }
 
     private double across(double frame) {

@@ -56,8 +56,9 @@ class WordsTest extends InAWindow {
 
     @Test
     void everyControlSaysWhatItIsFor() {
+        Driver.pulses(2);
+        Set<String> silent = new TreeSet<>(silent("the empty window"));
         d.bringIn(Material.still(folder, "a.png", 0.3));
-        Set<String> silent = new TreeSet<>();
         for (String look : List.of("tape", "stereo-glasses", "film")) {
             Driver.run(() -> d.window.session().editLook("Look", l -> BuiltInLooks.named(look)));
             for (Face face : Face.values()) {
@@ -77,12 +78,17 @@ class WordsTest extends InAWindow {
                         () -> d.window.export(),
                         () -> d.window.sheetWork().sequence(),
                         () -> d.window.sheetWork().memory(),
+                        () -> d.window.sheetWork().lens(),
+                        () -> d.window.commandList(),
                         () -> d.window.works().looks().save())) {
             Driver.run(sheet);
             Driver.pulses(2);
             silent.addAll(silent("a sheet"));
             Driver.run(() -> d.window.sheets().away());
         }
+        d.fromMenu("source-a", "How it is read...");
+        Driver.until("the sheet is there", () -> d.look("#source-done") != null);
+        silent.addAll(silent("how it is read"));
         assertThat(silent).isEmpty();
     }
 

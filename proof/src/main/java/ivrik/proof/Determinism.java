@@ -27,13 +27,7 @@ final class Determinism implements Trial {
     @Override
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
-        Project demo =
-                ProjectJson.read(
-                                Files.readString(
-                                        Path.of(
-                                                System.getProperty("ivrik.home"),
-                                                "demo/lantern-week/lantern-week.ivrik")))
-                        .project();
+        Project demo = Made.project();
         try (Workers one = new Workers(1);
                 Workers two = new Workers(2);
                 Workers five = new Workers(5)) {

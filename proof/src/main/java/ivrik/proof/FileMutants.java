@@ -68,8 +68,7 @@ final class FileMutants implements Trial {
     @Override
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
-        String home = System.getProperty("ivrik.home");
-        String demo = Files.readString(Path.of(home, "demo/lantern-week/lantern-week.ivrik"));
+        String demo = Made.demo();
         var shelf = BuiltInLooks.shelf();
         for (int i = 0; i < TIMES; i++) {
             boolean isProject = random.nextInt(3) > 0;
@@ -180,13 +179,8 @@ final class FileMutants implements Trial {
     }
 
     private static Project withLook(LookJson.Reading reading) {
-        String home = System.getProperty("ivrik.home");
         try {
-            Project demo =
-                    ProjectJson.read(
-                                    Files.readString(
-                                            Path.of(home, "demo/lantern-week/lantern-week.ivrik")))
-                            .project();
+            Project demo = Made.project();
             Layer layer = demo.layers().getFirst();
             return demo.withLayers(List.of(layer.withLook(0, old -> reading.look())));
         } catch (java.io.IOException e) {

@@ -1,6 +1,7 @@
 package ivrik.proof;
 
 import ivrik.core.cache.Store;
+import ivrik.core.json.ProjectJson;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
@@ -10,6 +11,9 @@ import ivrik.core.render.Renderer;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.zip.CRC32;
 
 /** Projects whose pictures are made up, so that nothing is read from the disk. */
@@ -17,6 +21,17 @@ final class Made {
     private static final int LARGEST = 256;
 
     private Made() {}
+
+    /** The text of the demo's project. */
+    static String demo() throws IOException {
+        return Files.readString(
+                Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/lantern-week.ivrik"));
+    }
+
+    /** The demo, its pictures left aside. */
+    static Project project() throws IOException {
+        return ProjectJson.read(demo()).project();
+    }
 
     /** Something with edges and ramps, another for each frame. */
     private static Frame picture(long frame, Size size) {

@@ -22,7 +22,6 @@ import ivrik.core.treatment.Treatments;
 
 import javafx.geometry.Point2D;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,12 +39,7 @@ final class UndoOracle implements Trial {
     @Override
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
-        String home = System.getProperty("ivrik.home");
-        Project demo =
-                ProjectJson.read(
-                                Files.readString(
-                                        Path.of(home, "demo/lantern-week/lantern-week.ivrik")))
-                        .project();
+        Project demo = Made.project();
         Session session = new Session();
         session.open(demo);
         View view = new View();

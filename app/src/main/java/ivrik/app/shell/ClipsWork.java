@@ -4,12 +4,11 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.WorkSheet;
-import ivrik.core.IvrikException;
+import ivrik.app.sheet.WorkSheet.Said;
 import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
-import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Batch;
@@ -19,8 +18,6 @@ import ivrik.media.encode.Batch.Report;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Forms;
 import ivrik.media.encode.OutputName;
-
-import javafx.application.Platform;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -70,38 +67,19 @@ final class ClipsWork {
     }
 
     private void make(List<Path> clips, Path out, Look look) {
-        WorkSheet sheet = new WorkSheet(look.shownName() + ", done to clips", sheets);
-        sheet.show(sheets);
-        Thread.ofVirtual()
-                .start(
-                        () -> {
-                            try {
-                                List<Report> reports =
-                                        Batch.run(
-                                                Batch.items(clips, out.toString()),
-                                                List.of(),
-                                                false,
-                                                new Making(look, sheet),
-                                                sheet::isStopped);
-                                end(sheet, () -> tell(reports));
-                            } catch (CancelledException e) {
-                                Platform.runLater(
-                                        () ->
-                                                view.notice.set(
-                                                        "Stopped: clips that are made stay; asked"
-                                                                + " again, it goes on"));
-                            } catch (IvrikException e) {
-                                end(sheet, () -> sheets.tell("Nothing was made", e.oneLine()));
-                            }
-                        });
-    }
-
-    private void end(WorkSheet sheet, Runnable then) {
-        Platform.runLater(
-                () -> {
-                    sheet.end(sheets);
-                    then.run();
-                });
+        WorkSheet.run(
+                look.shownName() + ", done to clips",
+                "Nothing was made",
+                sheets,
+                () -> view.notice.set("Stopped: clips that are made stay; asked again, it goes on"),
+                sheet ->
+                        said(
+                                Batch.run(
+                                        Batch.items(clips, out.toString()),
+                                        List.of(),
+                                        false,
+                                        new Making(look, sheet),
+                                        sheet::isStopped)));
     }
 
     private final class Making implements Batch.Maker {
@@ -137,7 +115,7 @@ final class ClipsWork {
         }
     }
 
-    private void tell(List<Report> reports) {
+    private static Said said(List<Report> reports) {
         long made = Batch.count(reports, Outcome.DONE);
         long left = Batch.count(reports, Outcome.LEFT);
         StringBuilder text = new StringBuilder();
@@ -151,7 +129,7 @@ final class ClipsWork {
             }
         }
         long failed = reports.size() - made - left;
-        sheets.tell(
+        return new Said(
                 failed == 0 ? "All clips are made" : failed + " of the clips could not be made",
                 text.toString());
     }

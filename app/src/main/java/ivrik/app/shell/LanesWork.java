@@ -4,15 +4,12 @@ import ivrik.app.session.Session;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.Sheets.Choice;
 import ivrik.app.sheet.WorkSheet;
-import ivrik.core.IvrikException;
+import ivrik.app.sheet.WorkSheet.Said;
 import ivrik.core.project.FrameRange;
-import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
 import ivrik.media.encode.LaneExport;
 import ivrik.media.encode.LaneForm;
 import ivrik.media.encode.OutputFiles;
-
-import javafx.application.Platform;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -70,36 +67,19 @@ final class LanesWork {
     }
 
     private void write(LaneExport lanes, FrameRange range, Path folder) {
-        WorkSheet sheet = new WorkSheet("The lanes of " + session.project().name(), sheets);
-        sheet.show(sheets);
-        Thread.ofVirtual()
-                .start(
-                        () -> {
-                            try {
-                                OutputFiles.protect(
-                                        OutputFiles.existing(lanes.files()), lanes.inputs());
-                                lanes.write(
-                                        1,
-                                        Workers.shared(),
-                                        n ->
-                                                sheet.progress(
-                                                        (double) n / range.length(),
-                                                        "Frame " + n + " of " + range.length()),
-                                        sheet::isStopped);
-                                end(sheet, "The lanes are saved", "They are in " + folder);
-                            } catch (CancelledException e) {
-                                return; // put away by the user: what is written stays
-                            } catch (IvrikException e) {
-                                end(sheet, "The lanes could not be saved", e.oneLine());
-                            }
-                        });
-    }
-
-    private void end(WorkSheet sheet, String title, String text) {
-        Platform.runLater(
-                () -> {
-                    sheet.end(sheets);
-                    sheets.tell(title, text);
+        WorkSheet.run(
+                "The lanes of " + session.project().name(),
+                "The lanes could not be saved",
+                sheets,
+                () -> {}, // what is written stays
+                sheet -> {
+                    OutputFiles.protect(OutputFiles.existing(lanes.files()), lanes.inputs());
+                    lanes.write(
+                            1,
+                            Workers.shared(),
+                            n -> sheet.frames(n, range.length()),
+                            sheet::isStopped);
+                    return new Said("The lanes are saved", "They are in " + folder);
                 });
     }
 }

@@ -65,6 +65,7 @@ public final class MainWindow {
     private final Sheets sheets;
     private final SheetWork sheetWork;
     private final Header header;
+    private final WindowName name;
     private final Welcome welcome;
     private final ScopePanel scopes;
     private final Works works;
@@ -137,6 +138,7 @@ public final class MainWindow {
         arrivals = new Arrivals(this::open, works, importer);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
+        name = new WindowName(stage, session, document, header);
         tray =
                 new Tray(
                         session,
@@ -232,7 +234,7 @@ public final class MainWindow {
                                 view.notice.set("");
                             }
                             view.frame.set(Math.min(view.frame.get(), is.project().frames() - 1));
-                            showName();
+                            name.show();
                             showWelcome();
                         });
         works.own()
@@ -241,12 +243,12 @@ public final class MainWindow {
                                 tell(
                                         "Some of your looks could not be read",
                                         String.join("\n", faults)));
-        document.fileProperty().addListener((o, a, b) -> showName());
-        document.safetyProperty().addListener((o, a, b) -> showName());
+        document.fileProperty().addListener((o, a, b) -> name.show());
+        document.safetyProperty().addListener((o, a, b) -> name.show());
         remembered.onChange(this::showRecent);
         scheme();
         showRecent();
-        showName();
+        name.show();
         showWelcome();
     }
 
@@ -370,34 +372,6 @@ public final class MainWindow {
         sheets.setStyle("-fx-font-size: " + TEXT_PX * text + "px");
         palette.set(next);
         remembered.change(s -> s.withDarkroom(view.darkroom.get()).withTextScale(text));
-    }
-
-    private void showName() {
-        Path file = document.file();
-        String name =
-                file == null
-                        ? session.project().name()
-                        : file.getFileName().toString().replaceFirst("\\.ivrik$", "");
-        boolean saved = session.isSaved();
-        String shown =
-                session.project().name().equals(Document.UNTITLED) || file != null && !saved
-                        ? name
-                        : session.project().name();
-        header.showName(shown, standing(file));
-        stage.setTitle(shown + (saved ? "" : " *") + " - Ivrik");
-    }
-
-    private String standing(Path file) {
-        if (session.project().isEmpty() && file == null) {
-            return "";
-        }
-        String safe =
-                switch (document.safetyProperty().get()) {
-                    case SAVED -> "saved";
-                    case KEPT_ASIDE -> "not saved, kept aside";
-                    case NOT_YET -> "not saved";
-                };
-        return document.isToLook() ? "opened to look, " + safe : safe;
     }
 
     /** Files from a drop, a dialog or the command line: each kind goes where it belongs. */

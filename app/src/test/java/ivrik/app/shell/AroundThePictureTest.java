@@ -20,6 +20,8 @@ import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -111,6 +113,27 @@ class AroundThePictureTest extends InAWindow {
         assertThat(pasted.kind()).isEqualTo(Source.Kind.STILL);
         assertThat(pasted.size()).hasToString("20x10");
         assertThat(Path.of(pasted.path())).exists();
+    }
+
+    @Test
+    void theLanesAreSavedFromTheWindow() throws IOException {
+        Path lanes = Files.createDirectory(folder.resolve("lanes"));
+        d.files.project = lanes;
+        Driver.run(() -> d.window.view().frame.set(1));
+        d.key(KeyCode.CLOSE_BRACKET); // two frames are played
+        Driver.run(() -> d.window.works().lanes().ask());
+        d.click("#choice-2"); // greys
+        Driver.until("they are saved", () -> d.words().contains("The lanes are saved"));
+        try (var files = Files.walk(lanes)) {
+            assertThat(files.filter(Files::isRegularFile).map(f -> f.getFileName().toString()))
+                    .containsExactlyInAnyOrder(
+                            "red-0000.png",
+                            "red-0001.png",
+                            "green-0000.png",
+                            "green-0001.png",
+                            "blue-0000.png",
+                            "blue-0001.png");
+        }
     }
 
     @Test

@@ -12,7 +12,6 @@ import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.MediaPictures;
 
-import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -28,21 +27,12 @@ import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.Callable;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 
 /** A real window with a robot's hands on its keyboard and mouse. */
-final class Driver implements AutoCloseable {
-    private static final long PATIENCE_S = 90;
-
+final class Driver extends OnInterface implements AutoCloseable {
     final MainWindow window;
     final ChosenFiles files = new ChosenFiles();
     private final Stage stage;
@@ -50,7 +40,7 @@ final class Driver implements AutoCloseable {
 
     Driver(Path dataFolder) {
         InterfaceThread.start();
-        made(dataFolder);
+        Material.folder(dataFolder);
         List<Object> made =
                 on(
                         () -> {
@@ -68,57 +58,6 @@ final class Driver implements AutoCloseable {
         window = (MainWindow) made.get(1);
         robot = (Robot) made.get(2);
         pulses(3);
-    }
-
-    private static void made(Path folder) {
-        try {
-            Files.createDirectories(folder);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    /** Runs on the interface thread. */
-    static <T> T on(Callable<T> work) {
-        return InterfaceThread.on(work);
-    }
-
-    static void run(Runnable work) {
-        InterfaceThread.run(work);
-    }
-
-    /** Waits until something is true on the interface thread. */
-    static void until(String what, BooleanSupplier condition) {
-        InterfaceThread.until(what, condition);
-    }
-
-    static void sleep(long ms) {
-        try {
-            Thread.sleep(ms);
-        } catch (InterruptedException e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
-    /** Lets the window lay itself out and draw a few times. */
-    static void pulses(int n) {
-        for (int i = 0; i < n; i++) {
-            CountDownLatch drawn = new CountDownLatch(1);
-            Platform.runLater(
-                    () ->
-                            new javafx.animation.AnimationTimer() {
-                                @Override
-                                public void handle(long now) {
-                                    stop();
-                                    drawn.countDown();
-                                }
-                            }.start());
-            try {
-                drawn.await(2, TimeUnit.SECONDS);
-            } catch (InterruptedException e) {
-                throw new IllegalStateException(e);
-            }
-        }
     }
 
     void settle() {

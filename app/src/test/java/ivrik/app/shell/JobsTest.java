@@ -19,8 +19,6 @@ import ivrik.media.encode.StillWriter;
 
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 
@@ -112,19 +110,7 @@ class JobsTest extends InAWindow {
     /** A menu opened and an item of it pressed. */
     private void choose(String menu, String item) {
         actions += 2;
-        Driver.run(
-                () -> {
-                    MenuButton button = (MenuButton) d.look(menu);
-                    button.show();
-                    MenuItem found =
-                            button.getItems().stream()
-                                    .filter(i -> item.equals(i.getText()))
-                                    .findFirst()
-                                    .orElseThrow();
-                    button.hide();
-                    found.fire();
-                });
-        d.settle();
+        d.choose(menu, item);
     }
 
     /** A colour in a well. */

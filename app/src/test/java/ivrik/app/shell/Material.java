@@ -7,6 +7,7 @@ import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
@@ -16,6 +17,15 @@ final class Material {
     static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
 
     private Material() {}
+
+    /** A folder that is there. */
+    static void folder(Path folder) {
+        try {
+            Files.createDirectories(folder);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     /** A grey still of 96x64 pixels. */
     static Path still(Path folder, String name, double value) {

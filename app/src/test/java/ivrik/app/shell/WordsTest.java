@@ -33,6 +33,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 
 /** What is written in the window: every control says what it is for, and no word is cut to nothing. */
@@ -93,24 +94,25 @@ class WordsTest extends InAWindow {
     }
 
     private Set<String> silent(String where) {
+        return found(
+                (node, silent) -> {
+                    boolean own =
+                            !node.getClass().getName().startsWith("com.sun.")
+                                    && !(node.getParent() instanceof Control);
+                    if (isControl(node) && own && ((Control) node).getTooltip() == null) {
+                        String text = node instanceof Labeled l ? l.getText() : "a field";
+                        silent.add(where + ": " + node.getId() + " " + text);
+                    }
+                });
+    }
+
+    /** What is found by looking at each thing in the window. */
+    private Set<String> found(BiConsumer<Node, Set<String>> look) {
         return Driver.on(
                 () -> {
-                    Set<String> silent = new TreeSet<>();
-                    each(
-                            d.root(),
-                            node -> {
-                                boolean own =
-                                        !node.getClass().getName().startsWith("com.sun.")
-                                                && !(node.getParent() instanceof Control);
-                                if (isControl(node)
-                                        && own
-                                        && ((Control) node).getTooltip() == null) {
-                                    String text =
-                                            node instanceof Labeled l ? l.getText() : "a field";
-                                    silent.add(where + ": " + node.getId() + " " + text);
-                                }
-                            });
-                    return silent;
+                    Set<String> found = new TreeSet<>();
+                    each(d.root(), node -> look.accept(node, found));
+                    return found;
                 });
     }
 
@@ -155,20 +157,14 @@ class WordsTest extends InAWindow {
     }
 
     /** Words beside each other of which one lies over the other. */
-    private List<String> overlapping(String where) {
-        return Driver.on(
-                () -> {
-                    List<String> found = new ArrayList<>();
-                    each(
-                            d.root(),
-                            node -> {
-                                if (node instanceof HBox
-                                        || node instanceof FlowPane
-                                        || node instanceof GridPane) {
-                                    found.addAll(overlapping(where, (Pane) node));
-                                }
-                            });
-                    return found;
+    private Set<String> overlapping(String where) {
+        return found(
+                (node, found) -> {
+                    if (node instanceof HBox
+                            || node instanceof FlowPane
+                            || node instanceof GridPane) {
+                        found.addAll(overlapping(where, (Pane) node));
+                    }
                 });
     }
 
@@ -228,23 +224,17 @@ class WordsTest extends InAWindow {
     }
 
     /** Words of which hardly anything is left. */
-    private List<String> cut(String where) {
-        return Driver.on(
-                () -> {
-                    List<String> cut = new ArrayList<>();
-                    each(
-                            d.root(),
-                            node -> {
-                                if (node instanceof Labeled l && l.getText() != null) {
-                                    String shown = shown(l);
-                                    if (shown != null
-                                            && !shown.equals(l.getText())
-                                            && shown.length() < Math.min(l.getText().length(), 9)) {
-                                        cut.add(where + ": " + l.getText() + " -> " + shown);
-                                    }
-                                }
-                            });
-                    return cut;
+    private Set<String> cut(String where) {
+        return found(
+                (node, cut) -> {
+                    if (node instanceof Labeled l && l.getText() != null) {
+                        String shown = shown(l);
+                        if (shown != null
+                                && !shown.equals(l.getText())
+                                && shown.length() < Math.min(l.getText().length(), 9)) {
+                            cut.add(where + ": " + l.getText() + " -> " + shown);
+                        }
+                    }
                 });
     }
 

@@ -7,7 +7,6 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
-import ivrik.core.project.Ground;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Composite;
@@ -99,9 +98,6 @@ public final class Renderer {
         Passage all = composed(plan.size(), plan.layers(), site);
         if (all.isOpaque()) {
             return all;
-        }
-        if (plan.ground().equals(Ground.BLACK)) {
-            return new Passage(Composite.overBlack(all.frame(), workers), all.key(), site);
         }
         return plan.ground()
                 .colour()

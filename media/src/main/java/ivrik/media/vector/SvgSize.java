@@ -8,7 +8,6 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
@@ -20,11 +19,8 @@ final class SvgSize {
 
     /** Width and height; null if the document says its own size, or has no view box. */
     static double[] of(Path path) {
-        XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         try (InputStream in = Files.newInputStream(path)) {
-            XMLStreamReader reader = factory.createXMLStreamReader(in);
+            XMLStreamReader reader = SvgReader.of(in);
             while (reader.hasNext()) {
                 if (reader.next() == XMLStreamReader.START_ELEMENT) {
                     return ofRoot(reader);

@@ -13,7 +13,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
@@ -21,12 +20,6 @@ import javax.xml.stream.XMLStreamReader;
 final class SvgWeight {
     /** Elements that are drawn in a few seconds; what is used several times counts as often. */
     static final int MOST_ELEMENTS = 50_000;
-
-    /** Elements within each other that leave the stack room. */
-    static final int DEEPEST = 400;
-
-    /** How deep the XML readers of Java go; a hundred if they are not told. */
-    private static final String DEPTH = "jdk.xml.maxElementDepth";
 
     private static final String XLINK = "http://www.w3.org/1999/xlink";
 
@@ -49,14 +42,8 @@ final class SvgWeight {
      * @throws UnreadableMediaException if there is more than can be drawn
      */
     static void check(Path path) {
-        if (System.getProperty(DEPTH) == null) {
-            System.setProperty(DEPTH, Integer.toString(2 * DEEPEST)); // read when a reader is made
-        }
-        XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         try (InputStream in = Files.newInputStream(path)) {
-            new SvgWeight().check(path, factory.createXMLStreamReader(in));
+            new SvgWeight().check(path, SvgReader.of(in));
         } catch (IOException | XMLStreamException e) {
             return; // the reader of the document says what it makes of it
         }
@@ -74,8 +61,8 @@ final class SvgWeight {
             } else if (event == XMLStreamReader.END_ELEMENT) {
                 open.pop();
             }
-            if (open.size() - 1 > DEEPEST) {
-                throw tooMuch(path, DEEPEST + " elements within each other");
+            if (open.size() - 1 > SvgReader.DEEPEST) {
+                throw tooMuch(path, SvgReader.DEEPEST + " elements within each other");
             }
             if (elements > MOST_ELEMENTS) {
                 throw tooMuch(path, MOST_ELEMENTS + " elements");

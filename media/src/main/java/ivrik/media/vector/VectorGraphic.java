@@ -39,7 +39,7 @@ public final class VectorGraphic {
     /** Beyond what is refused anyway; of elements that use others, as many levels as the library has. */
     private static final DocumentLimits LIMITS =
             new DocumentLimits(
-                    SvgWeight.DEEPEST + 1,
+                    SvgReader.DEEPEST + 1,
                     DocumentLimits.DEFAULT_MAX_USE_NESTING_DEPTH,
                     2 * SvgWeight.MOST_ELEMENTS);
 

@@ -200,6 +200,7 @@ public final class Matrix extends BorderPane {
                                 + " with its own row.");
         hint.getStyleClass().add("quiet");
         hint.setWrapText(true);
+        hint.setPrefWidth(wide(2 * Metrics.NAME_COLUMN));
         hint.setPadding(new javafx.geometry.Insets(16));
         names.add(hint, 0, 0);
     }

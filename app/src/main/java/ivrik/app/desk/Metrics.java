@@ -24,13 +24,18 @@ final class Metrics {
 
     private Metrics() {}
 
+    /** How high a row is at least, for words of a size. */
+    static double leastLane(double text) {
+        return Math.rint(LEAST_LANE * (1 + text) / 2);
+    }
+
     /**
      * How high the row of one of so many lanes is in a desk of a height: what time leaves free is theirs,
      * and no less than words of a size need.
      */
     static double lane(int lanes, double desk, double text) {
         double free = Math.floor((desk - HEAD - SCROLL - BELOW) / Math.max(1, lanes));
-        double least = Math.rint(LEAST_LANE * (1 + text) / 2);
+        double least = leastLane(text);
         return Math.clamp(free, least, Math.max(least, MOST_LANE));
     }
 }

@@ -45,6 +45,11 @@ final class Ribbon {
         return layer == 0 ? room.lowest : room.bar;
     }
 
+    /** How much all layers need below the rows of the lanes. */
+    static double room(List<Layer> layers) {
+        return layers.isEmpty() ? 0 : top(layers, 0, 0) + height(layers, 0);
+    }
+
     /** The row of each layer, counted from the lowest. */
     private static int[] rowsOf(List<Layer> layers) {
         int[] rows = new int[layers.size()];

@@ -56,7 +56,7 @@ public final class TimeView extends Drawing {
         this.hands = new PegHands(session, view, this::redraw);
         this.drags = new PegDrags(session, view, hands, this, this::rows);
         getStyleClass().add("desk");
-        setMinSize(200, 120);
+        setMinWidth(200);
         setAccessibleText("Time: frames across, a lane's trace in each row");
         setOnMousePressed(this::pressed);
         setOnMouseMoved(this::moved);
@@ -150,6 +150,15 @@ public final class TimeView extends Drawing {
                     redraw();
                 });
         redraw();
+    }
+
+    /** Rows as low as they can be, and the layers below them. */
+    @Override
+    protected double computeMinHeight(double width) {
+        int lanes = session.state().look().map(l -> l.lanes().size()).orElse(0);
+        return Metrics.HEAD
+                + lanes * Metrics.leastLane(view.textScale.get())
+                + Ribbon.room(session.project().layers());
     }
 
     @Override
@@ -355,7 +364,7 @@ public final class TimeView extends Drawing {
     /** Along time; with the shortcut key closer or farther about the pointer, with Alt in value. */
     private void scrolled(ScrollEvent e) {
         if (e.isAltDown()) {
-            zoomValue(Math.pow(1.01, e.getDeltaY()));
+            view.zoomValue(Math.pow(1.01, e.getDeltaY()));
         } else if (e.isShortcutDown()) {
             scale().zoom(view, Math.pow(1.01, -e.getDeltaY()), e.getX());
         } else {
@@ -367,19 +376,6 @@ public final class TimeView extends Drawing {
     /** Closer or farther about the present frame. */
     public void zoom(double times) {
         scale().zoom(view, times, scale().x(view.frame.get() + 0.5));
-    }
-
-    /** Traces drawn higher, or lower. */
-    public void zoomValue(double times) {
-        view.valueZoom.set(Math.clamp(view.valueZoom.get() * times, 0.25, 64));
-    }
-
-    /** All of time, and all of each trace. */
-    public void fit() {
-        view.timeFrom.set(0);
-        view.timeShown.set(0);
-        view.valueZoom.set(1);
-        view.valueMiddle.set(0);
     }
 
     private void scrub(MouseEvent e) {

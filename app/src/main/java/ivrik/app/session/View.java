@@ -190,4 +190,17 @@ public final class View {
 
     /** The place under the pointer in pixels of the sequence, or null. */
     public final ObjectProperty<Point2D> pointer = new SimpleObjectProperty<>();
+
+    /** Traces drawn higher, or lower. */
+    public void zoomValue(double times) {
+        valueZoom.set(Math.clamp(valueZoom.get() * times, 0.25, 64));
+    }
+
+    /** All of time, and all of each trace. */
+    public void fitTime() {
+        timeFrom.set(0);
+        timeShown.set(0);
+        valueZoom.set(1);
+        valueMiddle.set(0);
+    }
 }

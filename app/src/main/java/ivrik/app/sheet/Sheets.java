@@ -4,7 +4,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -86,11 +86,12 @@ public final class Sheets extends StackPane {
         head.getStyleClass().add("title");
         Label body = new Label(text);
         body.setWrapText(true);
-        HBox buttons = new HBox(8);
+        FlowPane buttons = new FlowPane(8, 8); // beneath each other where they are long
         buttons.setAlignment(Pos.CENTER_RIGHT);
         for (Choice choice : choices.reversed()) {
             Button button = new Button(choice.title());
             button.setId("choice-" + choices.indexOf(choice));
+            button.setMinWidth(Region.USE_PREF_SIZE);
             button.setOnAction(
                     e -> {
                         away();

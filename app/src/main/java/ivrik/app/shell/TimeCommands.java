@@ -85,9 +85,9 @@ final class TimeCommands extends CommandMenu {
                 this::any);
         add("Closer in time", key(KeyCode.EQUALS, SHIFT), () -> window.time().zoom(0.5));
         add("Farther in time", key(KeyCode.MINUS, SHIFT), () -> window.time().zoom(2));
-        add("All of time and of each trace", key(KeyCode.BACK_SLASH, SHIFT), window.time()::fit);
-        add("Traces higher", key(KeyCode.UP, CTRL, SHIFT), () -> window.time().zoomValue(1.5));
-        add("Traces lower", key(KeyCode.DOWN, CTRL, SHIFT), () -> window.time().zoomValue(1 / 1.5));
+        add("All of time and of each trace", key(KeyCode.BACK_SLASH, SHIFT), view::fitTime);
+        add("Traces higher", key(KeyCode.UP, CTRL, SHIFT), () -> view.zoomValue(1.5));
+        add("Traces lower", key(KeyCode.DOWN, CTRL, SHIFT), () -> view.zoomValue(1 / 1.5));
         flag("Traces in one plot", key(KeyCode.G, SHIFT), view.tall);
         add("Set or clear a marker", key(KeyCode.K), work::marker, this::any);
     }

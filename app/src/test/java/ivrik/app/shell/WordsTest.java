@@ -122,6 +122,10 @@ class WordsTest extends InAWindow {
     /** From a small window to a large one with type of twice the size. */
     @Test
     void noWordIsCutToNothingOrLiesOverAnother() throws IOException {
+        Driver.run(() -> d.resize(1000, 700));
+        Driver.run(() -> d.window.view().textScale.set(1.5));
+        Driver.pulses(3);
+        assertThat(Driver.on(() -> d.root().minWidth(-1))).as("empty").isLessThanOrEqualTo(1000);
         Path demo = Material.demo(folder.resolve("demo"));
         Driver.run(() -> d.window.open(demo));
         Driver.until("it is open", () -> !d.window.session().project().layers().isEmpty());
@@ -152,6 +156,10 @@ class WordsTest extends InAWindow {
                 cut.addAll(cut(room + " " + band));
                 cut.addAll(overlapping(room + " " + band));
             }
+            Driver.run(() -> d.window.works().lanes().ask());
+            Driver.pulses(2);
+            cut.addAll(cut(room + " a question"));
+            Driver.run(() -> d.window.sheets().away());
         }
         assertThat(cut).isEmpty();
     }

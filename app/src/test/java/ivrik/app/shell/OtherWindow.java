@@ -14,7 +14,7 @@ import java.util.List;
 
 /**
  * A window in a process of its own, whose hand nudges the red lane to the right as often as it is told
- * to and says so after each, until it is killed.
+ * to and says so after each, until it is killed. What goes wrong in it ends it, and is in the failure here.
  */
 final class OtherWindow implements AutoCloseable {
     private static final String READY = "ready";
@@ -35,6 +35,7 @@ final class OtherWindow implements AutoCloseable {
                                 "--enable-native-access=ALL-UNNAMED",
                                 "-Dglass.platform=Headless",
                                 "-Dprism.order=sw",
+                                "-Divrik.home=" + System.getProperty("ivrik.home"),
                                 "-cp",
                                 System.getProperty(
                                         "surefire.test.class.path",
@@ -44,19 +45,22 @@ final class OtherWindow implements AutoCloseable {
                                 file.toString(),
                                 Integer.toString(nudges),
                                 Integer.toString(pauseMs))
-                        .redirectError(ProcessBuilder.Redirect.DISCARD)
+                        .redirectErrorStream(true)
                         .start();
         said = process.inputReader();
         waitFor(READY);
     }
 
     private String waitFor(String beginning) throws IOException {
+        StringBuilder before = new StringBuilder();
         for (String line = said.readLine(); line != null; line = said.readLine()) {
             if (line.startsWith(beginning)) {
                 return line;
             }
+            before.append(line).append('\n');
         }
-        throw new AssertionError("the other window ended before it said " + beginning);
+        throw new AssertionError(
+                "the other window ended before it said " + beginning + "; it said:\n" + before);
     }
 
     /** Waits until it has nudged so often. */
@@ -99,7 +103,16 @@ final class OtherWindow implements AutoCloseable {
         }
     }
 
-    public static void main(String[] args) throws InterruptedException {
+    public static void main(String[] args) {
+        try {
+            nudge(args);
+        } catch (Throwable e) {
+            e.printStackTrace();
+            Runtime.getRuntime().halt(1);
+        }
+    }
+
+    private static void nudge(String[] args) throws InterruptedException {
         Driver d = new Driver(Path.of(args[0]));
         Driver.run(() -> d.window.take(List.of(Path.of(args[1]))));
         Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());

@@ -1,6 +1,7 @@
 package ivrik.cli;
 
 import ivrik.core.IvrikException;
+import ivrik.core.cache.NoRoomException;
 import ivrik.media.file.UserFolder;
 
 import org.slf4j.LoggerFactory;
@@ -12,6 +13,8 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.spi.ToolProvider;
 
 /** The command {@code ivrik}: the window, or one of the subcommands. */
@@ -71,26 +74,41 @@ public final class Ivrik implements Runnable {
     }
 
     public static void main(String[] args) {
+        unpackIntoOurFolder();
         System.exit(
                 run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), args));
+    }
+
+    /** Where libraries put the parts of them that are not Java: with what else is ours, unless they are told. */
+    private static void unpackIntoOurFolder() {
+        for (String library : List.of("org.bytedeco.javacpp.cachedir", "javafx.cachedir")) {
+            if (System.getProperty(library) == null) {
+                Path natives = Path.of(logFile()).resolveSibling("natives");
+                System.setProperty(library, natives.toString());
+            }
+        }
     }
 
     /** Runs a command line; returns its exit code. */
     public static int run(PrintWriter out, PrintWriter err, String... args) {
         System.setProperty("ivrik.log", logFile());
-        return new CommandLine(new Ivrik())
-                .setOut(out)
-                .setErr(err)
-                .setCaseInsensitiveEnumValuesAllowed(true)
-                .setExecutionExceptionHandler(
-                        (fault, command, parsed) -> {
-                            LoggerFactory.getLogger(Ivrik.class)
-                                    .error("ivrik " + String.join(" ", args), fault);
-                            err.println("ivrik: " + word(fault));
-                            err.flush();
-                            return 1;
-                        })
-                .execute(args);
+        try {
+            return new CommandLine(new Ivrik())
+                    .setOut(out)
+                    .setErr(err)
+                    .setCaseInsensitiveEnumValuesAllowed(true)
+                    .setExecutionExceptionHandler((fault, c, parsed) -> failed(fault, err, args))
+                    .execute(args);
+        } catch (OutOfMemoryError e) {
+            return failed(new NoRoomException(e), err, args);
+        }
+    }
+
+    private static int failed(Exception fault, PrintWriter err, String... args) {
+        LoggerFactory.getLogger(Ivrik.class).error("ivrik " + String.join(" ", args), fault);
+        err.println("ivrik: " + word(fault));
+        err.flush();
+        return 1;
     }
 
     private static String word(Exception fault) {

@@ -19,6 +19,7 @@ final class Separately {
                                 "--enable-native-access=ALL-UNNAMED",
                                 "-XX:-UsePerfData",
                                 "-Divrik.log=off",
+                                "-Dorg.bytedeco.javacpp.cachedir=" + unpacked(),
                                 "-cp",
                                 System.getProperty(
                                         "surefire.test.class.path",
@@ -26,6 +27,11 @@ final class Separately {
                                 "ivrik.cli.Ivrik"));
         command.addAll(List.of(words));
         return command;
+    }
+
+    /** Where this process has unpacked its libraries, so that others need not do it again. */
+    private static Path unpacked() {
+        return Path.of(System.getProperty("user.home"), ".javacpp/cache");
     }
 
     /**

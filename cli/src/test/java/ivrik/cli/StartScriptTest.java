@@ -105,18 +105,27 @@ class StartScriptTest {
     }
 
     @Test
-    void javaMayHaveAQuarterMoreThanPicturesMay() throws Exception {
+    void javaMayHaveAQuarterMoreThanPicturesMayOrAThirdOfTheMachineUpTo4Gb() throws Exception {
         Path jdk = copied();
         write("target/ivrik.aot.for", home.toString());
         Path settings = Files.createDirectory(folder.resolve("data")).resolve("window.json");
-        assertThat(run(jdk)).doesNotContain("-Xmx");
+        String third = "-Xmx" + Math.min(4096, machineMb() / 3) + "m ";
+        assertThat(run(jdk)).contains(third);
         Files.writeString(settings, "{\"darkroom\" : true, \"memoryMb\" : 1536}");
         assertThat(run(jdk)).contains("-Xmx1920m");
         Files.writeString(settings, "{\"memoryMb\":300}");
         assertThat(run(jdk)).contains("-Xmx1024m");
         for (String none : new String[] {"{\"memoryMb\":0}", "{}", "damaged \"memoryMb\""}) {
             Files.writeString(settings, none);
-            assertThat(run(jdk)).doesNotContain("-Xmx").endsWith("looks\n");
+            assertThat(run(jdk)).contains(third).endsWith("looks\n");
         }
+    }
+
+    /** What this process may have of the machine, as Java sees it. */
+    private static long machineMb() {
+        var system =
+                (com.sun.management.OperatingSystemMXBean)
+                        java.lang.management.ManagementFactory.getOperatingSystemMXBean();
+        return system.getTotalMemorySize() >> 20;
     }
 }

@@ -5,7 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Project;
 import ivrik.core.treatment.Treatments;
+import ivrik.media.decode.Import;
+import ivrik.media.file.ProjectFile;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -149,5 +154,24 @@ class StrictFilesTest extends Commanded {
                 }
             }
         }
+    }
+
+    @Test
+    void aPictureThatDoesNotFitIsAWordBeforeAnyMemoryIsTaken() throws IOException {
+        Path picture = picture8("a.png", false);
+        assertThat(ivrik("render", large(picture).toString(), "-o", folder + "/out.png"))
+                .isEqualTo(1);
+        assertThat(err).contains("16384x16384").contains("MB").contains("IVRIK_MEMORY");
+        assertThat(err.lines()).hasSize(1);
+        assertThat(folder.resolve("out.png")).doesNotExist();
+    }
+
+    private Path large(Path picture) throws IOException {
+        Project project =
+                Import.project(Import.source(picture, "a"), BuiltInLooks.named("rgb-split"));
+        Path file = folder.resolve("large.ivrik");
+        ProjectFile.save(
+                file, project.withSequence(project.sequence().withSize(new Size(16384, 16384))));
+        return file;
     }
 }

@@ -4,11 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.IvrikException;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
+import ivrik.core.project.Project;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.StillWriter;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
+import ivrik.media.grade.GradeFile;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledOnOs;
@@ -18,8 +26,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.zip.CRC32;
 
 /** Files made to do harm, and files that are only large: each is read, or refused with a word that says which and why. */
 class HostileFilesTest {
@@ -63,6 +74,108 @@ class HostileFilesTest {
         assertRefused(
                 file("deep.svg", SVG + "<g>".repeat(5000) + "</g>".repeat(5000) + "</svg>"),
                 "within each other");
+    }
+
+    @Test
+    void aGraphicTakesNothingFromOtherFilesAndDoesNotGrowByItsEntities() throws IOException {
+        file("secret.txt", "very secret");
+        String head = "<!DOCTYPE svg [<!ENTITY a SYSTEM 'secret.txt'>]>";
+        String text = "<text y='12' font-size='12'>&a;</text></svg>";
+        assertOpensOrIsRefused(file("outside.svg", head + SVG + text));
+        StringBuilder laughs = new StringBuilder("<!DOCTYPE svg [<!ENTITY e0 'ha'>");
+        for (int n = 1; n < 12; n++) {
+            laughs.append("<!ENTITY e" + n + " '" + ("&e" + (n - 1) + ";").repeat(10) + "'>");
+        }
+        assertRefused(file("laughs.svg", laughs + "]>" + SVG + text.replace("&a;", "&e11;")));
+        assertOpensOrIsRefused(
+                file("image.svg", SVG + "<image href='http://127.0.0.1:9/x.png'/></svg>"));
+        assertOpensOrIsRefused(
+                file("far.svg", SVG.replace(">", " viewBox='0 0 1e30 1e-30'>") + RECT + "</svg>"));
+    }
+
+    private static void assertOpensOrIsRefused(Path file) {
+        try {
+            open(file);
+        } catch (IvrikException e) {
+            assertThat(e.oneLine()).contains(file.getFileName().toString());
+        }
+    }
+
+    @Test
+    void aPictureThatClaimsToBeHugeIsRefusedBeforeMemoryIsTaken() throws IOException {
+        ByteBuffer header = ByteBuffer.allocate(17).putInt(0x49484452); // IHDR
+        header.putInt(32_000).putInt(32_000).put(new byte[] {8, 2, 0, 0, 0});
+        CRC32 sum = new CRC32();
+        sum.update(header.array());
+        ByteBuffer png = ByteBuffer.allocate(33).putLong(0x89504e470d0a1a0aL).putInt(13);
+        png.put(header.array()).putInt((int) sum.getValue());
+        Path file = Files.write(folder.resolve("huge.png"), png.array());
+        assertRefused(file, "32000x32000", "MB of memory");
+    }
+
+    @Test
+    void whatIsFarTooLargeForAProjectOrATableIsNotReadAtAll() throws IOException {
+        for (String name : new String[] {"large.ivrik", "large.look.json", "large.cube"}) {
+            Path file = folder.resolve(name);
+            try (RandomAccessFile sparse = new RandomAccessFile(file.toFile(), "rw")) {
+                sparse.setLength(200L << 20);
+            }
+            assertThatThrownBy(
+                            () -> {
+                                if (name.endsWith("cube")) {
+                                    GradeFile.look(file);
+                                } else {
+                                    ProjectFile.open(file);
+                                }
+                            })
+                    .isInstanceOf(IvrikException.class)
+                    .hasMessageContainingAll(name, "too large");
+        }
+    }
+
+    @Test
+    void aPictureFileThatIsLargerThanAnArrayIsRefused() throws IOException {
+        for (String name : new String[] {"large.exr", "large.webp"}) {
+            Path file = folder.resolve(name);
+            try (RandomAccessFile sparse = new RandomAccessFile(file.toFile(), "rw")) {
+                sparse.write(
+                        name.endsWith("exr")
+                                ? new byte[] {0x76, 0x2f, 0x31, 0x01, 2, 0, 0, 0}
+                                : "RIFF____WEBPVP8X____\2___________ANIM".getBytes());
+                sparse.setLength(5L << 30);
+            }
+            assertRefused(file, "5120 MB");
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "-o",
+                "a\"b'c",
+                "a\nb",
+                "$(touch x)",
+                "%n%s",
+                "\u00fcml\u00e4ut \ud83c\udfee",
+                ""
+            })
+    void anyNameIsOneName(String stem) throws IOException {
+        String name = stem.isEmpty() ? "l".repeat(240) : stem;
+        Path picture = folder.resolve(name + ".png");
+        StillWriter.write(
+                Frame.opaque(Plane.of(4, 3), Plane.of(4, 3), Plane.of(4, 3)),
+                picture,
+                Depth.INT8,
+                Workers.shared());
+        Project project =
+                Import.project(Import.source(picture, "a"), BuiltInLooks.named("rgb-split"));
+        Path file = folder.resolve(name + ".ivrik");
+        ProjectFile.save(file, project);
+        assertThat(ProjectFile.open(file).project()).isEqualTo(project);
+        open(picture);
+        try (var there = Files.list(folder)) {
+            assertThat(there).hasSize(2);
+        }
     }
 
     /** Each level uses the one before eight times: eight to the eleventh rectangles. */

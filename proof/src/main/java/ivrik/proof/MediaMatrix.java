@@ -42,7 +42,10 @@ public final class MediaMatrix {
                 Path still = folder.resolve("in-" + alpha + depth + ".png");
                 StillWriter.write(noise(width, height, alpha, random), still, depth, WORKERS);
                 for (Form form : Forms.all()) {
-                    written(still, form, folder.resolve(alpha + "" + depth + form));
+                    Path out = written(still, form, 1, folder.resolve(alpha + "" + depth + form));
+                    try (Footage footage = Footage.open(out, WORKERS)) {
+                        System.out.println(out + " " + footage.frame(0, footage.size()).size());
+                    }
                 }
             }
         }
@@ -50,7 +53,7 @@ public final class MediaMatrix {
         System.exit(0);
     }
 
-    private static Frame noise(int width, int height, boolean alpha, Random random) {
+    static Frame noise(int width, int height, boolean alpha, Random random) {
         Plane[] planes = new Plane[4];
         for (int i = 0; i < 4; i++) {
             planes[i] = Plane.of(width, height);
@@ -63,20 +66,19 @@ public final class MediaMatrix {
                 : Frame.opaque(planes[0], planes[1], planes[2]);
     }
 
-    private static void written(Path still, Form form, Path stem) {
+    /** A still split and written in a form; the file, or the pattern of the stills. */
+    static Path written(Path still, Form form, int frames, Path stem) {
         Source source = Import.source(still, "in");
         Project project = Import.project(source, BuiltInLooks.named("rgb-split"));
         Path out =
                 stem.resolveSibling(
                         stem.getFileName() + (form.isMovie() ? "" : "-%02d") + form.ending());
         Export.run(
-                Export.Order.of(project, out, form).withRange(new FrameRange(0, 0)),
+                Export.Order.of(project, out, form).withRange(new FrameRange(0, frames - 1)),
                 WORKERS,
                 n -> {},
                 Cancel.NEVER);
-        try (Footage footage = Footage.open(out, WORKERS)) {
-            System.out.println(out + " " + footage.frame(0, footage.size()).size());
-        }
+        return out;
     }
 
     private static void lanesOfSeveralSizes(Path folder) throws Exception {
@@ -92,7 +94,7 @@ public final class MediaMatrix {
         run(1, "rejoin", lanes, "-o", folder.resolve("mixed.png"));
     }
 
-    private static void run(int exit, Object... words) {
+    static void run(int exit, Object... words) {
         String[] line = new String[words.length];
         for (int i = 0; i < line.length; i++) {
             line[i] = words[i].toString();

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,10 +16,14 @@ public final class Proof {
     private static final List<Trial> ALL =
             List.of(
                     new FileMutants(),
+                    new MediaMutants(),
                     new UndoOracle(),
                     new Determinism(),
+                    new GivenUp(),
                     new ExportKills(),
                     new WindowKills(),
+                    new Traced(),
+                    new Soak(),
                     new NativeMemory());
 
     private final Map<String, Integer> tried = new LinkedHashMap<>();
@@ -75,7 +78,7 @@ public final class Proof {
         Path folder = Files.createDirectories(kept.resolve(trial.name() + "-" + seed));
         try {
             tried.merge(trial.name(), trial.run(seed, folder), Integer::sum);
-            removeAll(folder);
+            Trees.remove(folder);
         } catch (Exception | AssertionError e) {
             String failure =
                     trial.name() + " with --seed " + seed + ": " + e + "\n  kept in " + folder;
@@ -89,13 +92,5 @@ public final class Proof {
         System.out.println(
                 failures.isEmpty() ? "no failure" : failures.size() + " failures, told above");
         return failures.isEmpty() ? 0 : 1;
-    }
-
-    private static void removeAll(Path folder) throws IOException {
-        try (var all = Files.walk(folder)) {
-            for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
-                Files.deleteIfExists(path);
-            }
-        }
     }
 }

@@ -241,10 +241,15 @@ public final class PicturePane extends Drawing {
     private void explain(GraphicsContext g, Palette p, double width, double height) {
         g.setFont(p.words(14));
         g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.85));
-        g.fillRect(0, height / 2 - 34, width, 68);
+        String[] lines = gap.split("(?<=[:;]) ");
+        double high = 24 * lines.length + 44;
+        g.fillRect(0, height / 2 - high / 2, width, high);
         g.setFill(p.colour("type"));
         g.setTextAlign(javafx.scene.text.TextAlignment.CENTER);
-        g.fillText(gap, width / 2, height / 2 + 5, width - 40);
+        for (int i = 0; i < lines.length; i++) {
+            double y = height / 2 + 24 * (i - (lines.length - 1) / 2.0) + 5;
+            g.fillText(lines[i], width / 2, y, width - 40);
+        }
         g.setTextAlign(javafx.scene.text.TextAlignment.LEFT);
     }
 

@@ -3,6 +3,7 @@ package ivrik.app.picture;
 import ivrik.app.session.Plans;
 import ivrik.app.session.View.Show;
 import ivrik.core.IvrikException;
+import ivrik.core.cache.NoRoomException;
 import ivrik.core.cache.Store;
 import ivrik.core.measure.Register;
 import ivrik.core.picture.Frame;
@@ -85,6 +86,7 @@ public final class PictureService {
      * @param register null after the quick pass
      * @param missed whether the look on the desk reaches nothing of this frame
      * @param faults by source id, what keeps a source from being shown in this frame
+     * @param failure why there is no picture at all, and no plan; empty if there is one
      */
     public record Answer(
             Request request,
@@ -92,7 +94,26 @@ public final class PictureService {
             Map<Show, Shown> shown,
             Register register,
             boolean missed,
-            Map<String, Fault> faults) {}
+            Map<String, Fault> faults,
+            String failure) {
+        Answer(
+                Request request,
+                Plan plan,
+                Map<Show, Shown> shown,
+                Register register,
+                boolean missed,
+                Map<String, Fault> faults) {
+            this(request, plan, shown, register, missed, faults, "");
+        }
+
+        static Answer failed(Request request, String why) {
+            return new Answer(request, null, Map.of(), null, false, Map.of(), why);
+        }
+
+        public boolean isFailed() {
+            return !failure.isEmpty();
+        }
+    }
 
     /**
      * What is wanted of a frame.
@@ -260,8 +281,13 @@ public final class PictureService {
             // a newer request is already waiting
         } catch (IvrikException e) {
             LOG.warn("{}", e.oneLine(), e);
-        } catch (RuntimeException | OutOfMemoryError e) {
+            answer(Answer.failed(request, e.oneLine()));
+        } catch (OutOfMemoryError e) {
+            LOG.warn("a frame does not fit", e);
+            answer(Answer.failed(request, new NoRoomException(e).oneLine()));
+        } catch (RuntimeException e) {
             LOG.error("a frame could not be rendered", e);
+            answer(Answer.failed(request, "Something went wrong inside Ivrik; the log says more."));
         }
     }
 

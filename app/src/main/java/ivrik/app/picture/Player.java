@@ -4,6 +4,7 @@ import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.core.IvrikException;
+import ivrik.core.cache.NoRoomException;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
@@ -260,9 +261,7 @@ public final class Player {
         String why =
                 switch (fault) {
                     case IvrikException known -> known.oneLine();
-                    case OutOfMemoryError full ->
-                            "there is not enough memory; close other projects or use fewer"
-                                    + " treatments";
+                    case OutOfMemoryError full -> new NoRoomException(full).oneLine();
                     default -> "something went wrong that the log tells more of";
                 };
         Platform.runLater(() -> fault("Frames are missing: " + why));

@@ -2,6 +2,7 @@ package ivrik.app.sheet;
 
 import ivrik.app.control.Controls;
 import ivrik.core.IvrikException;
+import ivrik.core.cache.NoRoomException;
 import ivrik.core.project.Project;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
@@ -190,7 +191,10 @@ public final class ExportSheet extends VBox {
         } catch (IvrikException e) {
             LOG.warn("export", e);
             end = "Could not: " + e.oneLine();
-        } catch (RuntimeException | OutOfMemoryError e) {
+        } catch (OutOfMemoryError e) {
+            LOG.error("export", e);
+            end = "Could not: " + new NoRoomException(e).oneLine();
+        } catch (RuntimeException e) {
             LOG.error("export", e);
             end = "Something went wrong inside Ivrik (" + e.getMessage() + "); the log says more.";
         }

@@ -62,6 +62,7 @@ final class PanePictures {
 
     private boolean settled;
     private boolean answeredBefore;
+    private Request pictured;
     private Shown held;
     private BiConsumer<Shown, Shown> painted = (result, source) -> {};
 
@@ -204,7 +205,6 @@ final class PanePictures {
         settled = false;
         late.playFromStart();
         service.ask(request);
-        detail(frame);
     }
 
     /** What is shown is what is set. */
@@ -253,19 +253,25 @@ final class PanePictures {
         ask();
     }
 
-    private void detail(long frame) {
+    /** What is shown in the panes, said from the same that made the picture. */
+    private void detail(Project project, long frame) {
         String shot =
-                session.project()
-                        .layers()
+                project.layers()
                         .getFirst()
                         .clipAt(frame)
-                        .flatMap(c -> session.project().source(c.source()))
+                        .flatMap(c -> project.source(c.source()))
                         .map(s -> s.name() + ", frame " + frame)
                         .orElse("frame " + frame);
         panes.forEach(p -> p.detail().accept(shot));
     }
 
     private void answered(Answer answer) {
+        detail(answer.request().plans().project(), answer.request().frame());
+        if (answer.isFailed()) {
+            failed(answer);
+            return;
+        }
+        pictured = answer.request();
         latest.putAll(answer.shown());
         settled = answer.register() != null;
         if (settled) {
@@ -291,6 +297,18 @@ final class PanePictures {
             sayIfMissed(answer.missed());
         }
         explain(answer);
+    }
+
+    /** What the quick pass has shown of the same stays; pictures of anything else do not. */
+    private void failed(Answer answer) {
+        settled = true;
+        caughtUp();
+        onRegister.accept(null);
+        if (pictured != answer.request()) {
+            latest.clear();
+            panes.forEach(p -> p.picture().clear());
+        }
+        panes.forEach(p -> p.picture().explain(answer.failure()));
     }
 
     /**
@@ -373,7 +391,7 @@ final class PanePictures {
             }
         }
         painted.accept(shown, null);
-        detail(view.frame.get());
+        detail(session.project(), view.frame.get());
     }
 
     private Optional<String> why(long frame) {

@@ -10,6 +10,7 @@ import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
+import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
 import ivrik.core.treatment.Exposure;
 import ivrik.core.treatment.Grain;
@@ -184,6 +185,27 @@ class FoundationsTest extends InAWindow {
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(d.window.session().project().sources().getFirst().rate())
                 .isNotEqualTo(Rational.of(30));
+    }
+
+    @Test
+    void aPictureThatDoesNotFitSaysSoAndTheWindowGoesOn() {
+        bringIn(picture("lantern.png", 0.5));
+        Size small = Driver.on(() -> d.window.session().project().sequence().size());
+        resize(new Size(16384, 16384));
+        Driver.until("it is said", () -> explanation().contains("need "));
+        assertThat(explanation()).contains("16384x16384").contains("IVRIK_MEMORY");
+        resize(small);
+        d.settle();
+        assertThat(explanation()).isEmpty();
+        assertThat(Driver.on(d.window::hasPicture)).isTrue();
+    }
+
+    private void resize(Size to) {
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .edit("Size", p -> p.withSequence(p.sequence().withSize(to))));
     }
 
     private String explanation() {

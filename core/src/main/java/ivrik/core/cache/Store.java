@@ -98,7 +98,11 @@ public final class Store {
         return kept.policy().getIfPresentQuietly(key) != null;
     }
 
-    /** What is kept for a key, made if it is not; never null. */
+    /**
+     * What is kept for a key, made if it is not; never null.
+     *
+     * @throws NoRoomException if memory is too small even when nothing is kept
+     */
     public <T> T get(Key key, Supplier<T> make) {
         return get(key, make, () -> false);
     }
@@ -145,7 +149,11 @@ public final class Store {
             return make.get();
         } catch (OutOfMemoryError e) {
             kept.invalidateAll();
+        }
+        try {
             return make.get();
+        } catch (OutOfMemoryError e) {
+            throw new NoRoomException(e); // no error any more, so that nobody around it tries again
         }
     }
 

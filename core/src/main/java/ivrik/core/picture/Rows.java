@@ -1,5 +1,6 @@
 package ivrik.core.picture;
 
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 /**
@@ -33,10 +34,11 @@ public interface Rows {
         workers.rows(height(), (from, to) -> write(from, to, out));
     }
 
-    /** Some rows in order, by one thread, into a plane of their size. */
+    /** Some rows in order, by one thread, into a plane of their size; given up when no longer wanted. */
     default void write(int from, int to, Plane out) {
         Reader reader = reader();
         for (int y = from; y < to; y++) {
+            Cancel.poll();
             reader.row(y, out.data(), out.row(y));
         }
     }

@@ -1,6 +1,7 @@
 package ivrik.core.render;
 
 import ivrik.core.cache.Key;
+import ivrik.core.cache.NoRoomException;
 import ivrik.core.cache.Store;
 import ivrik.core.measure.Register;
 import ivrik.core.picture.Frame;
@@ -25,6 +26,7 @@ import ivrik.core.treatment.Pattern;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * Makes frames: each layer's picture goes along the roads of its looks, and the layers are laid upon each
@@ -54,12 +56,13 @@ public final class Renderer {
      * A whole frame at {@code scale} times the size of the sequence.
      *
      * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
+     * @throws NoRoomException if there is not enough memory
      */
     public Frame render(Plan plan, double scale, Cancel cancel) {
         record Whole(Plan plan, double scale) {}
         return store.get(
                 Key.of(new Whole(plan, scale)),
-                () -> composed(plan, scale, cancel).frame(),
+                () -> wanted(plan, scale, cancel, () -> composed(plan, scale, cancel).frame()),
                 cancel::isCancelled);
     }
 
@@ -83,13 +86,25 @@ public final class Renderer {
     public Screen screen(Plan plan, double scale, Cancel cancel) {
         return store.get(
                 screenKey(plan, scale),
-                () -> {
-                    Passage passage = composed(plan, scale, cancel);
-                    return passage.isOpaque()
-                            ? Screen.of(passage.rows(), workers)
-                            : Screen.of(passage.frame(), workers);
-                },
+                () -> wanted(plan, scale, cancel, () -> shown(composed(plan, scale, cancel))),
                 cancel::isCancelled);
+    }
+
+    /** Work on a plan's pictures, given up when it is no longer wanted, with a word where they do not fit. */
+    private static <T> T wanted(Plan plan, double scale, Cancel cancel, Supplier<T> work) {
+        Size size = plan.size().scaled(scale);
+        NoRoomException.check(size);
+        try {
+            return cancel.during(work);
+        } catch (OutOfMemoryError e) {
+            throw NoRoomException.of(size, e);
+        }
+    }
+
+    private Screen shown(Passage passage) {
+        return passage.isOpaque()
+                ? Screen.of(passage.rows(), workers)
+                : Screen.of(passage.frame(), workers);
     }
 
     /** All layers laid upon each other; what is one opaque layer is left to its rows. */
@@ -197,8 +212,15 @@ public final class Renderer {
      * @param plan that the layer is in
      */
     public List<Plane> lanes(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        Passage passage = prepared(plan, layer, look, scale, cancel);
-        return road(plan, layer, look, scale, cancel).separate(passage).planes(passage.site());
+        return wanted(
+                plan,
+                scale,
+                cancel,
+                () -> {
+                    Passage passage = prepared(plan, layer, look, scale, cancel);
+                    Road road = road(plan, layer, look, scale, cancel);
+                    return road.separate(passage).planes(passage.site());
+                });
     }
 
     /**
@@ -206,16 +228,26 @@ public final class Renderer {
      * were separated from: the proof that untouched lanes are in register.
      */
     public Register proof(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        return Register.between(
-                rejoined(plan, layer, look, scale, cancel),
-                prepared(plan, layer, look, scale, cancel).frame(),
-                workers);
+        return wanted(
+                plan,
+                scale,
+                cancel,
+                () ->
+                        Register.between(
+                                rejoined(plan, layer, look, scale, cancel),
+                                prepared(plan, layer, look, scale, cancel).frame(),
+                                workers));
     }
 
     /** How far one of a layer's looks reaches each pixel of what it is done to, 0..1. */
     public Plane reached(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         LookPlan chosen = layer.looks().get(look);
-        Frame picture = prepared(plan, layer, look, scale, cancel).frame();
+        Frame picture =
+                wanted(
+                        plan,
+                        scale,
+                        cancel,
+                        () -> prepared(plan, layer, look, scale, cancel).frame());
         return chosen.reach()
                 .map(
                         r ->
@@ -230,9 +262,15 @@ public final class Renderer {
 
     /** One of a layer's looks with its lanes really taken apart and rejoined, whatever it does. */
     public Frame rejoined(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        Passage passage = prepared(plan, layer, look, scale, cancel);
-        road(plan, layer, look, scale, cancel).rejoin(passage);
-        return passage.frame();
+        return wanted(
+                plan,
+                scale,
+                cancel,
+                () -> {
+                    Passage passage = prepared(plan, layer, look, scale, cancel);
+                    road(plan, layer, look, scale, cancel).rejoin(passage);
+                    return passage.frame();
+                });
     }
 
     private Road road(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
@@ -315,8 +353,11 @@ public final class Renderer {
                         source,
                         Key.of(new Object()),
                         new Site(scale, workers, cancel, new Store(0)));
-        new Road(look, Supplies.NONE).take(passage);
-        return passage.frame();
+        return cancel.during(
+                () -> {
+                    new Road(look, Supplies.NONE).take(passage);
+                    return passage.frame();
+                });
     }
 
     private static Key key(Picture picture, PlacePlan place, Size sequence, double scale) {

@@ -13,7 +13,7 @@ import java.util.function.IntConsumer;
  * The fixed pool that picture work is spread over. Work comes as rows, cut into bands; which thread
  * takes which band never changes a result. The caller works too, so that one worker needs no thread.
  * Work that is asked for from within a band is done inside that band, so that no nesting can wait for
- * threads that wait for it.
+ * threads that wait for it. No band is begun of what {@link Cancel#during} says is no longer wanted.
  */
 public final class Workers implements AutoCloseable {
     private static final int BAND_ROWS = 32;
@@ -55,7 +55,7 @@ public final class Workers implements AutoCloseable {
      */
     public void rows(int count, Rows rows) {
         int bands = (count + BAND_ROWS - 1) / BAND_ROWS;
-        if (pool == null || bands < 2 || WITHIN.get()) {
+        if (isAlone(bands) && !Cancel.CURRENT.isBound()) {
             rows.run(0, count);
             return;
         }
@@ -64,8 +64,10 @@ public final class Workers implements AutoCloseable {
 
     /** Runs {@code part} for each of 0..count and returns when all are done; failures as above. */
     public void parts(int count, IntConsumer part) {
-        if (pool == null || count < 2 || WITHIN.get()) {
+        Cancel cancel = Cancel.CURRENT.orElse(Cancel.NEVER);
+        if (isAlone(count)) {
             for (int i = 0; i < count; i++) {
+                cancel.check();
                 part.accept(i);
             }
             return;
@@ -77,6 +79,7 @@ public final class Workers implements AutoCloseable {
                     WITHIN.set(true);
                     for (int i = next.getAndIncrement(); i < count; i = next.getAndIncrement()) {
                         try {
+                            cancel.check();
                             part.accept(i);
                         } catch (Throwable t) {
                             failure.compareAndSet(null, t);
@@ -90,7 +93,7 @@ public final class Workers implements AutoCloseable {
         for (int i = 0; i < helpers; i++) {
             pool.execute(
                     () -> {
-                        take.run();
+                        ScopedValue.where(Cancel.CURRENT, cancel).run(take);
                         done.countDown();
                     });
         }
@@ -102,6 +105,10 @@ public final class Workers implements AutoCloseable {
             case Error e -> throw e;
             case Throwable t -> throw new IllegalStateException(t);
         }
+    }
+
+    private boolean isAlone(int parts) {
+        return pool == null || parts < 2 || WITHIN.get();
     }
 
     private static void await(CountDownLatch done, AtomicInteger next, int count) {

@@ -15,6 +15,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 
 class StoreTest {
     private static final long PLANE_BYTES = 4L * 64 * 64;
@@ -167,6 +168,29 @@ class StoreTest {
                         });
         assertThat(made.at(0, 0)).isEqualTo(0.5f);
         assertThat(store.holds(Key.of("kept"))).isFalse();
+    }
+
+    @Test
+    void whatDoesNotFitIsTriedTwiceHoweverDeepItLiesAndSaysSo() {
+        Store store = new Store(1 << 20);
+        AtomicInteger tries = new AtomicInteger();
+        Supplier<Plane> full =
+                () -> {
+                    tries.incrementAndGet();
+                    throw new OutOfMemoryError("full");
+                };
+        assertThatThrownBy(
+                        () ->
+                                store.get(
+                                        Key.of("a"),
+                                        () ->
+                                                store.get(
+                                                        Key.of("b"),
+                                                        () -> store.get(Key.of("c"), full))))
+                .isInstanceOf(NoRoomException.class)
+                .hasMessageContaining("there is not enough memory");
+        assertThat(tries.get()).isEqualTo(2);
+        assertThat(store.get(Key.of("c"), StoreTest::plane).at(0, 0)).isEqualTo(0.5f);
     }
 
     @Test

@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicIntegerArray;
 
 class WorkersTest {
@@ -55,6 +58,29 @@ class WorkersTest {
             for (int i = 0; i < 6; i++) {
                 assertThat(done.get(i)).isEqualTo(1);
             }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 3})
+    @Timeout(20)
+    void noBandIsBegunOfWhatIsNoLongerWanted(int threads) {
+        AtomicInteger rows = new AtomicInteger();
+        try (Workers workers = new Workers(threads)) {
+            Cancel enough = () -> rows.get() >= 64;
+            assertThatThrownBy(
+                            () ->
+                                    enough.during(
+                                            () -> {
+                                                workers.rows(
+                                                        3200,
+                                                        (from, to) -> rows.addAndGet(to - from));
+                                                return rows;
+                                            }))
+                    .isInstanceOf(CancelledException.class);
+            assertThat(rows.get()).isBetween(64, 64 + 32 * (threads - 1));
+            workers.rows(3200, (from, to) -> rows.addAndGet(to - from));
+            assertThat(rows.get()).isGreaterThanOrEqualTo(3264);
         }
     }
 }

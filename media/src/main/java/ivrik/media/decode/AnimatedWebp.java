@@ -13,7 +13,6 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,7 +57,7 @@ final class AnimatedWebp {
         this.workers = workers;
         ByteBuffer file;
         try {
-            file = ByteBuffer.wrap(Files.readAllBytes(path)).order(ByteOrder.LITTLE_ENDIAN);
+            file = ByteBuffer.wrap(Memory.bytes(path)).order(ByteOrder.LITTLE_ENDIAN);
         } catch (IOException e) {
             throw new UnreadableMediaException(
                     "cannot read " + path, "check that you may read it", e);

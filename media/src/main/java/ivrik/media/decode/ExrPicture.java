@@ -11,7 +11,6 @@ import ivrik.media.UnreadableMediaException;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,7 +39,7 @@ final class ExrPicture {
 
     private ExrPicture(Path path) throws IOException {
         this.path = path;
-        this.file = ByteBuffer.wrap(Files.readAllBytes(path)).order(ByteOrder.LITTLE_ENDIAN);
+        this.file = ByteBuffer.wrap(Memory.bytes(path)).order(ByteOrder.LITTLE_ENDIAN);
         inParts = (file.getInt(VERSION) & IN_PARTS) != 0;
         file.position(HEADERS);
         do {

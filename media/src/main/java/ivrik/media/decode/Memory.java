@@ -1,12 +1,16 @@
 package ivrik.media.decode;
 
+import ivrik.core.cache.NoRoomException;
 import ivrik.core.picture.Size;
 import ivrik.media.UnreadableMediaException;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
 /** Whether there is room for a picture, asked before any is taken. */
 final class Memory {
-    /** Three colours as floats, as they come, as they go, and once in between. */
-    private static final long BYTES_A_PIXEL = 4L * 3 * 3;
+    private static final long LONGEST_ARRAY = Integer.MAX_VALUE - 64L;
 
     private Memory() {}
 
@@ -14,17 +18,31 @@ final class Memory {
      * @throws UnreadableMediaException if a picture of this size needs more than there is
      */
     static void check(Size size) {
-        long needed = size.pixels() * BYTES_A_PIXEL;
-        long most = Runtime.getRuntime().maxMemory();
-        if (needed > most) {
-            throw new UnreadableMediaException(
-                    "a picture of "
-                            + size
-                            + " needs "
-                            + (needed >> 20)
-                            + " MB of memory, Ivrik may use "
-                            + (most >> 20),
-                    "make it smaller, or give Ivrik more memory with IVRIK_MEMORY=12g");
+        try {
+            NoRoomException.check(size);
+        } catch (NoRoomException e) {
+            throw new UnreadableMediaException(e.getMessage(), e.advice());
         }
+    }
+
+    /**
+     * All of a file that is read in one go.
+     *
+     * @throws UnreadableMediaException if it is larger than an array or a quarter of the memory
+     */
+    static byte[] bytes(Path file) throws IOException {
+        long most = Math.min(LONGEST_ARRAY, Runtime.getRuntime().maxMemory() / 4);
+        long size = Files.size(file);
+        if (size > most) {
+            throw new UnreadableMediaException(
+                    file
+                            + " has "
+                            + (size >> 20)
+                            + " MB, of which "
+                            + (most >> 20)
+                            + " can be read",
+                    "write it smaller, or give Ivrik more memory with IVRIK_MEMORY=12g");
+        }
+        return Files.readAllBytes(file);
     }
 }

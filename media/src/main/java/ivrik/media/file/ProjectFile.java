@@ -21,7 +21,7 @@ import java.util.function.UnaryOperator;
  */
 public final class ProjectFile {
     public static final String ENDING = ".ivrik";
-    private static final long LARGEST_BYTES = 256L << 20;
+    private static final long LARGEST_BYTES = 64L << 20;
 
     private ProjectFile() {}
 
@@ -64,8 +64,8 @@ public final class ProjectFile {
         try {
             if (Files.size(file) > LARGEST_BYTES) {
                 throw new UnreadableMediaException(
-                        file + " is far too large for a project or a look",
-                        "choose a file that Ivrik has written");
+                        file + " is far too large for a project, a look or a table",
+                        "choose a file of less than " + (LARGEST_BYTES >> 20) + " MB");
             }
             return new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
         } catch (IOException e) {

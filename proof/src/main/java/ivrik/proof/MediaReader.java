@@ -1,0 +1,64 @@
+package ivrik.proof;
+
+import ivrik.cli.Ivrik;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/**
+ * Reads the files whose names come in, one a line, as the command line does: {@code MediaReader FOLDER}.
+ * Answers each with an empty line, or with what was wrong about the way it was refused.
+ */
+public final class MediaReader {
+    private MediaReader() {}
+
+    public static void main(String[] args) throws Exception {
+        Path folder = Path.of(args[0]);
+        Path still =
+                Samples.files().stream()
+                        .filter(f -> f.endsWith("still.png"))
+                        .findFirst()
+                        .orElseThrow();
+        BufferedReader asked = new BufferedReader(new InputStreamReader(System.in));
+        for (String line = asked.readLine(); line != null; line = asked.readLine()) {
+            System.out.println(fault(Path.of(line), still, folder.resolve("out.png")));
+        }
+    }
+
+    private static String fault(Path file, Path still, Path out) throws Exception {
+        String name = file.getFileName().toString();
+        List<Object> words;
+        if (Files.isDirectory(file)) {
+            words = List.of("rejoin", file, "-o", out, "--overwrite");
+        } else if (name.endsWith(".cube")) {
+            words = List.of("apply", still, "--look", file, "-o", out, "--overwrite");
+        } else {
+            words =
+                    List.of(
+                            "apply",
+                            file,
+                            "--look",
+                            "rgb-split",
+                            "--frames",
+                            "0",
+                            "-o",
+                            out,
+                            "--overwrite");
+        }
+        StringWriter said = new StringWriter();
+        PrintWriter to = new PrintWriter(said, true);
+        int exit = Ivrik.run(to, to, words.stream().map(Object::toString).toArray(String[]::new));
+        String text = said.toString().strip().replace('\n', ' ');
+        if (exit == 0) {
+            return Files.exists(out) ? "" : "nothing was written, though it ended well: " + text;
+        }
+        return text.contains("inside Ivrik") || !text.contains(name)
+                ? "exit " + exit + ", " + text
+                : "";
+    }
+}

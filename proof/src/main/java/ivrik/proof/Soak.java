@@ -1,0 +1,88 @@
+package ivrik.proof;
+
+import ivrik.app.session.Preferences;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/**
+ * The demo is worked on and played for a while, with a budget for pictures of 1 GB or in a process of 1 GB:
+ * it takes at most 600 MB more than that, and no frame fails.
+ */
+final class Soak implements Trial {
+    private static final int BUDGET_MB = 1024;
+    private static final int MORE_MB = 600;
+    private static final int SECONDS = Integer.getInteger("proof.soak.s", 60);
+    private static final Pattern FAILED =
+            Pattern.compile("OutOfMemory|NoRoom|could not be|\\bERROR\\b");
+
+    @Override
+    public String name() {
+        return "soak";
+    }
+
+    @Override
+    public int run(long seed, Path folder) throws Exception {
+        boolean told = seed % 2 == 0;
+        Path data = Files.createDirectories(folder.resolve("data"));
+        Path home = Path.of(System.getProperty("ivrik.home"));
+        Path demo = Trees.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
+        Path log = folder.resolve("ivrik.log");
+        if (told) {
+            Preferences.load(data).withMemoryMb(BUDGET_MB).save(data);
+        }
+        Process process =
+                new ProcessBuilder(
+                                Java.command(
+                                        List.of(
+                                                told ? "-Xmx1280m" : "-Xmx1g",
+                                                "-XX:+UseG1GC",
+                                                "-XX:G1HeapRegionSize=1m",
+                                                "-Divrik.log=" + log),
+                                        SoakHand.class,
+                                        data,
+                                        demo.resolve("lantern-week.ivrik"),
+                                        SECONDS))
+                        .redirectErrorStream(true)
+                        .redirectOutput(folder.resolve("said.txt").toFile())
+                        .start();
+        long most = 0;
+        try {
+            while (process.isAlive()) {
+                most = Math.max(most, resident(process));
+                Thread.sleep(500);
+            }
+        } finally {
+            process.destroyForcibly();
+        }
+        System.out.printf("soak: %d MB at most, %s%n", most, told ? "1 GB for pictures" : "1 GB");
+        if (process.exitValue() != 0) {
+            throw new Failure("it ended with " + process.exitValue());
+        }
+        if (most > BUDGET_MB + MORE_MB) {
+            throw new Failure(most + " MB");
+        }
+        List<String> failed =
+                Files.readAllLines(log).stream().filter(l -> FAILED.matcher(l).find()).toList();
+        if (!failed.isEmpty()) {
+            throw new Failure(failed.size() + " faults, the first: " + failed.getFirst());
+        }
+        return 1;
+    }
+
+    /** Megabytes of memory that a process has. */
+    private static long resident(Process process) throws IOException {
+        try {
+            return Files.readAllLines(Path.of("/proc/" + process.pid() + "/status")).stream()
+                    .filter(line -> line.startsWith("VmRSS:"))
+                    .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")) >> 10)
+                    .findFirst()
+                    .orElse(0);
+        } catch (java.nio.file.NoSuchFileException e) {
+            return 0; // it has just ended
+        }
+    }
+}

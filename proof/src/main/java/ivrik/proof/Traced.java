@@ -1,0 +1,145 @@
+package ivrik.proof;
+
+import ivrik.cli.Ivrik;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.Source;
+import ivrik.core.project.Title;
+import ivrik.media.file.ProjectFile;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * The command line and the window under the eyes of strace: no socket of any network is opened; nothing is
+ * written outside the data folder, the target's folder and the temporary folder, and nothing that everyone
+ * could write to; what is in the pictures' words is not in the log.
+ */
+final class Traced implements Trial {
+    private static final int SECONDS = 240;
+    private static final String CALLS =
+            "socket,open,openat,creat,mkdir,mkdirat,rename,renameat,renameat2,link,linkat,symlink,"
+                    + "symlinkat,unlink,unlinkat,rmdir";
+
+    /** What devices and the kernel are told is no file. */
+    private static final List<String> NO_FILES = List.of("/dev/", "/proc/");
+
+    private static final Pattern NETWORK = Pattern.compile("socket\\(AF_(?!UNIX)\\w+");
+    private static final Pattern PATH = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"");
+    private static final String SECRET = "words of the title";
+
+    @Override
+    public String name() {
+        return "traced";
+    }
+
+    @Override
+    public int run(long seed, Path folder) throws Exception {
+        if (!has("strace")) {
+            System.out.println("traced: strace is not installed, nothing was watched");
+            return 0;
+        }
+        Path home = Path.of(System.getProperty("ivrik.home"));
+        Path demo = Trees.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
+        Path project = demo.resolve("lantern-week.ivrik");
+        ProjectFile.save(project, withTitle(ProjectFile.open(project).project()));
+        Path target = Files.createDirectories(folder.resolve("target"));
+        traced(folder, "render", project, "--frames", "0-1", "-o", target.resolve("out.mp4"));
+        traced(folder, "demo");
+        for (Path made : List.of(target, folder.resolve("data"))) {
+            assertOnlyOursToWrite(made);
+        }
+        Path log = folder.resolve("data/ivrik.log");
+        if (Files.exists(log) && Files.readString(log).contains(SECRET)) {
+            throw new Failure("the log has words of a picture");
+        }
+        return 2;
+    }
+
+    private static Project withTitle(Project project) {
+        Source title = Source.of("secret", Title.EMPTY.withText(SECRET), project.sequence().size());
+        List<Source> sources = new ArrayList<>(project.sources());
+        sources.add(title);
+        List<Layer> layers = new ArrayList<>(project.layers());
+        Look look = BuiltInLooks.named("rgb-split");
+        layers.add(Layer.of("secret", "secret", look, new Clip("secret", 0, 240, 0)));
+        return project.withSources(sources).withLayers(layers);
+    }
+
+    private static boolean has(String program) throws Exception {
+        return new ProcessBuilder("sh", "-c", "command -v " + program)
+                        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                        .start()
+                        .waitFor()
+                == 0;
+    }
+
+    private static void traced(Path folder, String name, Object... more) throws Exception {
+        Path calls = folder.resolve(name + ".calls");
+        Path temporary = Files.createDirectories(folder.resolve("temporary"));
+        List<String> command =
+                new ArrayList<>(List.of("strace", "-f", "--seccomp-bpf", "-qq", "-s", "4096"));
+        command.addAll(List.of("-e", "trace=" + CALLS, "-e", "signal=none", "-o", "" + calls));
+        List<String> flags = List.of("-XX:-UsePerfData", "-Djava.io.tmpdir=" + temporary);
+        Object[] words = Stream.concat(Stream.of(name), Stream.of(more)).toArray();
+        command.addAll(Java.command(flags, Ivrik.class, words));
+        ProcessBuilder builder = new ProcessBuilder(command).directory(folder.toFile());
+        builder.environment().put("IVRIK_DATA", folder.resolve("data").toString());
+        builder.environment().put("TMPDIR", temporary.toString());
+        builder.environment().remove("DISPLAY");
+        Process process =
+                builder.redirectErrorStream(true)
+                        .redirectOutput(folder.resolve(name + ".said").toFile())
+                        .start();
+        if (!process.waitFor(SECONDS, TimeUnit.SECONDS)) {
+            process.descendants().forEach(ProcessHandle::destroyForcibly);
+            throw new Failure(name + " has not ended");
+        }
+        if (process.exitValue() != 0) {
+            throw new Failure(name + " ended with " + process.exitValue());
+        }
+        for (String call : Files.readAllLines(calls)) {
+            check(call, folder);
+        }
+    }
+
+    private static void check(String call, Path folder) throws Failure {
+        if (NETWORK.matcher(call).find()) {
+            throw new Failure("a network: " + call);
+        }
+        boolean reads = call.contains("O_RDONLY") && !call.contains("O_CREAT");
+        if (reads || call.contains("socket(") || call.contains("= -1 ")) {
+            return;
+        }
+        Matcher paths = PATH.matcher(call);
+        while (paths.find()) {
+            String path = paths.group(1);
+            boolean ours = path.startsWith(folder.toString()) || !path.startsWith("/");
+            if (!ours && NO_FILES.stream().noneMatch(path::startsWith)) {
+                throw new Failure("written outside: " + call);
+            }
+        }
+    }
+
+    private static void assertOnlyOursToWrite(Path folder) throws IOException, Failure {
+        try (var all = Files.walk(folder)) {
+            for (Path each : all.toList()) {
+                if (Files.getPosixFilePermissions(each)
+                        .contains(PosixFilePermission.OTHERS_WRITE)) {
+                    throw new Failure(each + " can be written by everyone");
+                }
+            }
+        }
+    }
+}

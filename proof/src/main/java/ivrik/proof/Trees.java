@@ -1,0 +1,29 @@
+package ivrik.proof;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+
+/** Folders with all that is in them. */
+final class Trees {
+    private Trees() {}
+
+    static void remove(Path path) throws IOException {
+        try (var all = Files.walk(path)) {
+            for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
+                Files.deleteIfExists(each);
+            }
+        }
+    }
+
+    /** Copies a folder; the copy. */
+    static Path copy(Path from, Path to) throws IOException {
+        try (var all = Files.walk(from)) {
+            for (Path each : all.toList()) {
+                Files.copy(each, to.resolve(from.relativize(each)));
+            }
+        }
+        return to;
+    }
+}

@@ -33,6 +33,7 @@ final class OtherWindow implements AutoCloseable {
                                 Path.of(System.getProperty("java.home"), "bin/java").toString(),
                                 "--add-modules=jdk.incubator.vector",
                                 "--enable-native-access=ALL-UNNAMED",
+                                "-XX:TieredStopAtLevel=1", // it starts quicker and does little
                                 "-Dglass.platform=Headless",
                                 "-Dprism.order=sw",
                                 "-Divrik.home=" + System.getProperty("ivrik.home"),

@@ -33,7 +33,7 @@ import java.util.concurrent.ConcurrentHashMap;
 class BuiltInLookTest {
     private static final int W = 64;
     private static final int H = 36;
-    private static final int RANDOM_SETTINGS = 20;
+    private static final int RANDOM_SETTINGS = 10;
 
     /** Values far outside the picture's are none that a look comes to. */
     private static final float FAR = 40;

@@ -13,7 +13,7 @@ import java.util.concurrent.TimeUnit;
 
 /** An export is killed in the middle: no half file under its name, and the next one goes on to the same frames. */
 final class ExportKills implements Trial {
-    private static final int FRAMES = 40;
+    private static final int FRAMES = 96;
 
     @Override
     public String name() {
@@ -23,18 +23,24 @@ final class ExportKills implements Trial {
     @Override
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
-        Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
         String ending = List.of(".mkv", ".webm", ".mp4", "-%04d.png").get(random.nextInt(4));
         Path out = folder.resolve("out" + ending);
         Object[] words = {
-            "apply", tram, "--look", "rgb-split", "--frames", "0-" + (FRAMES - 1), "-o", out
+            "apply",
+            Samples.clip(),
+            "--look",
+            "rgb-split",
+            "--frames",
+            "0-" + (FRAMES - 1),
+            "-o",
+            out
         };
         Process process =
                 new ProcessBuilder(Java.command(List.of(), Ivrik.class, words))
                         .redirectErrorStream(true)
                         .redirectOutput(folder.resolve("said-1.txt").toFile())
                         .start();
-        boolean done = process.waitFor(1500 + random.nextInt(5000), TimeUnit.MILLISECONDS);
+        boolean done = process.waitFor(800 + random.nextInt(4000), TimeUnit.MILLISECONDS);
         process.destroyForcibly().waitFor();
         check(folder, ending, done);
         int exit =

@@ -29,7 +29,12 @@ final class MediaMutants implements Trial {
         Random random = new Random(seed);
         List<Path> whole = Samples.files();
         Process process =
-                new ProcessBuilder(Java.command(List.of("-Xmx1g"), MediaReader.class, folder))
+                new ProcessBuilder(
+                                Java.command(
+                                        List.of("-Xmx1g", "-Divrik.data=" + folder.resolve("data")),
+                                        MediaReader.class,
+                                        folder,
+                                        Samples.still()))
                         .redirectError(folder.resolve("errors.txt").toFile())
                         .start();
         try (var asked = process.outputWriter();

@@ -3,6 +3,7 @@ package ivrik.proof;
 import ivrik.cli.Ivrik;
 
 import java.io.BufferedReader;
+import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -11,7 +12,7 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * Reads the files whose names come in, one a line, as the command line does: {@code MediaReader FOLDER}.
+ * Reads the files whose names come in, one a line, as the command line does: {@code MediaReader FOLDER STILL}.
  * Answers each with an empty line, or with what was wrong about the way it was refused.
  */
 public final class MediaReader {
@@ -19,11 +20,7 @@ public final class MediaReader {
 
     public static void main(String[] args) throws Exception {
         Path folder = Path.of(args[0]);
-        Path still =
-                Samples.files().stream()
-                        .filter(f -> f.endsWith("still.png"))
-                        .findFirst()
-                        .orElseThrow();
+        Path still = Path.of(args[1]);
         BufferedReader asked = new BufferedReader(new InputStreamReader(System.in));
         for (String line = asked.readLine(); line != null; line = asked.readLine()) {
             System.out.println(fault(Path.of(line), still, folder.resolve("out.png")));
@@ -57,8 +54,15 @@ public final class MediaReader {
         if (exit == 0) {
             return Files.exists(out) ? "" : "nothing was written, though it ended well: " + text;
         }
-        return text.contains("inside Ivrik") || !text.contains(name)
+        return text.contains("inside Ivrik") || !names(text, file)
                 ? "exit " + exit + ", " + text
                 : "";
+    }
+
+    /** Whether a text names a file, or one in a folder. */
+    private static boolean names(String text, Path file) throws IOException {
+        try (var all = Files.walk(file)) {
+            return all.anyMatch(each -> text.contains(each.getFileName().toString()));
+        }
     }
 }

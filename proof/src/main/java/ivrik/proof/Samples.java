@@ -1,7 +1,13 @@
 package ivrik.proof;
 
+import ivrik.core.look.BuiltInLooks;
 import ivrik.core.picture.Depth;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Project;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
+import ivrik.media.decode.Import;
+import ivrik.media.encode.Export;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
 import ivrik.media.encode.StillWriter;
@@ -16,9 +22,17 @@ import java.util.stream.Stream;
 /** A small whole file of every kind that is read, made once in this process. */
 final class Samples {
     private static final int MOVIE_FRAMES = 4;
+    private static final Size CLIP = new Size(320, 180);
+    private static final String HOME = System.getProperty("ivrik.home");
     private static List<Path> made;
+    private static Path clip;
 
     private Samples() {}
+
+    /** The still that the others are made of. */
+    static Path still() throws IOException {
+        return files().stream().filter(f -> f.endsWith("still.png")).findFirst().orElseThrow();
+    }
 
     /** Files, and one folder of lanes. */
     static synchronized List<Path> files() throws IOException {
@@ -26,6 +40,26 @@ final class Samples {
             made = make(Files.createTempDirectory("ivrik-samples"));
         }
         return made;
+    }
+
+    /** The tram, 96 frames of it, small and without loss. */
+    static synchronized Path clip() throws IOException {
+        if (clip == null) {
+            Path out = Files.createTempDirectory("ivrik-clip").resolve("tram.mkv");
+            Path tram = Path.of(HOME, "demo/lantern-week/media/tram.webm");
+            Project project =
+                    Import.project(Import.source(tram, "tram"), BuiltInLooks.named("in-register"));
+            Export.run(
+                    Export.Order.of(
+                            project.withSequence(project.sequence().withSize(CLIP)),
+                            out,
+                            Forms.FFV1),
+                    Workers.shared(),
+                    n -> {},
+                    Cancel.NEVER);
+            clip = out;
+        }
+        return clip;
     }
 
     private static List<Path> make(Path folder) throws IOException {
@@ -36,13 +70,13 @@ final class Samples {
                 Depth.INT16,
                 Workers.shared());
         for (Form form : Forms.all()) {
-            MediaMatrix.written(
-                    still, form, form.isMovie() ? MOVIE_FRAMES : 1, folder.resolve("a"));
+            int frames = form.isMovie() ? MOVIE_FRAMES : 1;
+            MediaMatrix.written(still, form, frames, folder.resolve("" + form));
         }
         MediaMatrix.run(0, "separate", still, "--model", "cmyk", "-o", folder.resolve("lanes"));
         Path cube = folder.resolve("look.cube");
         MediaMatrix.run(0, "cube", "--look", "duotone", "--points", "17", "-o", cube);
-        Path media = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media");
+        Path media = Path.of(HOME, "demo/lantern-week/media");
         try (Stream<Path> drawings = Files.list(media)) {
             for (Path drawing : drawings.filter(f -> f.toString().endsWith(".svg")).toList()) {
                 Files.copy(drawing, folder.resolve(drawing.getFileName()));

@@ -15,9 +15,14 @@ import java.util.regex.Pattern;
 final class Soak implements Trial {
     private static final int BUDGET_MB = 1024;
     private static final int MORE_MB = 600;
-    private static final int SECONDS = Integer.getInteger("proof.soak.s", 60);
     private static final Pattern FAILED =
             Pattern.compile("OutOfMemory|NoRoom|could not be|\\bERROR\\b");
+
+    private final long seconds;
+
+    Soak(long seconds) {
+        this.seconds = seconds;
+    }
 
     @Override
     public String name() {
@@ -45,7 +50,7 @@ final class Soak implements Trial {
                                         SoakHand.class,
                                         data,
                                         demo.resolve("lantern-week.ivrik"),
-                                        SECONDS))
+                                        seconds))
                         .redirectErrorStream(true)
                         .redirectOutput(folder.resolve("said.txt").toFile())
                         .start();

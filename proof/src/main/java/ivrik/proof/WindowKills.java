@@ -23,7 +23,15 @@ import java.util.Random;
 final class WindowKills implements Trial {
     private static final int PAUSE_MS = 500;
     private static final long LOST_AT_MOST_MS = 2000;
-    private static final int LONGEST_MS = Integer.getInteger("proof.hand.ms", 60_000);
+
+    private final int longestMs;
+
+    /**
+     * @param longestMs of work before the window is killed; at least half of it
+     */
+    WindowKills(int longestMs) {
+        this.longestMs = longestMs;
+    }
 
     @Override
     public String name() {
@@ -59,7 +67,7 @@ final class WindowKills implements Trial {
         long killed;
         try (BufferedReader said = process.inputReader()) {
             nudges.add(nudge(said));
-            long end = nudges.getFirst() + LONGEST_MS / 2 + random.nextInt(LONGEST_MS / 2 + 1);
+            long end = nudges.getFirst() + longestMs / 2 + random.nextInt(longestMs / 2 + 1);
             while (nudges.getLast() < end) {
                 nudges.add(nudge(said));
             }

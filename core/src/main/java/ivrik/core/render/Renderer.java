@@ -39,10 +39,11 @@ public final class Renderer {
     private final Store store;
 
     /**
+     * @param pictures of the sources; each is read to its end, wanted or not, so that no reader stops in the middle
      * @param store what is kept of frames and of the way to them
      */
     public Renderer(Pictures pictures, Workers workers, Store store) {
-        this.pictures = pictures;
+        this.pictures = (p, shown) -> Cancel.NEVER.during(() -> pictures.frame(p, shown));
         this.workers = workers;
         this.store = store;
     }

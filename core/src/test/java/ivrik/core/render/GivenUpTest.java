@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.Pictured;
+import ivrik.core.cache.Store;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.separation.Rgb;
@@ -13,10 +14,12 @@ import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /** What is no longer wanted is given up within a treatment, not only after it. */
@@ -54,5 +57,24 @@ class GivenUpTest {
         for (int k : List.of(1, times / 3, times / 2, times - 1)) {
             assertThat(asked(treatment, k)).as("of " + times).isEqualTo(k);
         }
+    }
+
+    @Test
+    void aSourceIsReadToItsEndThoughItIsNoLongerWanted() {
+        AtomicBoolean given = new AtomicBoolean();
+        AtomicInteger read = new AtomicInteger();
+        Scene scene = new Scene(Pictured.frame(24, HEIGHT));
+        Pictures slow =
+                (p, shown) -> {
+                    given.set(true);
+                    Cancel.poll();
+                    read.incrementAndGet();
+                    return Pictured.frame(24, HEIGHT);
+                };
+        Renderer renderer = new Renderer(slow, Workers.shared(), new Store(1 << 20));
+        Plan plan = Planner.plan(scene.project(Look.atRest("l", new Rgb())), 5);
+        assertThatThrownBy(() -> renderer.screen(plan, 1, given::get))
+                .isInstanceOf(CancelledException.class);
+        assertThat(read.get()).isEqualTo(1);
     }
 }

@@ -82,7 +82,7 @@ final class AnimatedWebp {
             throw damaged();
         }
         size = canvasSize;
-        Memory.check(size);
+        Memory.check(size, path);
         times = times();
     }
 

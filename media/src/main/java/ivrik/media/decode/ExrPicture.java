@@ -107,7 +107,7 @@ final class ExrPicture {
                         .filter(c -> wanted.isEmpty() || c.name().equals(wanted.get()))
                         .findFirst()
                         .orElseThrow(() -> noLayer(wanted.get(), names));
-        Memory.check(size(shown.part()));
+        Memory.check(size(shown.part()), path);
         ByteBuffer alone = inParts ? alone(shown.part()) : file;
         toOrigin(alone);
         var decoded =

@@ -32,6 +32,7 @@ import java.util.Optional;
 
 /** A HEIF picture (HEIC, AVIF) that is stored in tiles, or larger than it is shown: put together and cut. */
 final class GridPicture {
+    private final Path path;
     private final Workers workers;
     private final AVFormatContext format = new AVFormatContext(null);
     private final Map<Integer, Frame> tiles = new HashMap<>();
@@ -39,14 +40,15 @@ final class GridPicture {
     private Colours colours = Colours.USUAL;
     private String form = "heif";
 
-    private GridPicture(Workers workers) {
+    private GridPicture(Path path, Workers workers) {
+        this.path = path;
         this.workers = workers;
     }
 
     /** The picture; empty if it is stored as it is shown. */
     static Optional<RasterPicture> read(Path path, Workers workers) {
         Ffmpeg.load();
-        GridPicture grid = new GridPicture(workers);
+        GridPicture grid = new GridPicture(path, workers);
         AVDictionary options = new AVDictionary(null);
         av_dict_set(options, "protocol_whitelist", "file", 0);
         int opened = avformat_open_input(grid.format, "file:" + path, null, options);
@@ -74,7 +76,7 @@ final class GridPicture {
 
     private Optional<RasterPicture> assembled(AVStreamGroup group) {
         AVStreamGroupTileGrid grid = group.params_tile_grid();
-        Memory.check(new Size(grid.coded_width(), grid.coded_height()));
+        Memory.check(new Size(grid.coded_width(), grid.coded_height()), path);
         Map<Integer, AVStream> wanted = new HashMap<>();
         for (int i = 0; i < group.nb_streams(); i++) {
             wanted.put(group.streams(i).index(), group.streams(i));

@@ -17,11 +17,11 @@ final class Memory {
     /**
      * @throws UnreadableMediaException if a picture of this size needs more than there is
      */
-    static void check(Size size) {
+    static void check(Size size, Path file) {
         try {
             NoRoomException.check(size);
         } catch (NoRoomException e) {
-            throw new UnreadableMediaException(e.getMessage(), e.advice());
+            throw new UnreadableMediaException(file + ": " + e.getMessage(), e.advice());
         }
     }
 

@@ -84,7 +84,7 @@ public final class MovieReader implements AutoCloseable {
             opened = new Decoder(demuxer);
             this.decoder = opened;
             if (sized) {
-                Memory.check(new Size(stream.codecpar().width(), stream.codecpar().height()));
+                Memory.check(new Size(stream.codecpar().width(), stream.codecpar().height()), path);
             }
             this.index = listed(reading.counted());
             if (index.size() == 0) {
@@ -106,13 +106,13 @@ public final class MovieReader implements AutoCloseable {
         }
     }
 
-    /** The first picture, which says more than the file; of a movie that is damaged there, nothing. */
+    /** The first picture, which says more than the file; of a movie that is damaged there, what the file says. */
     private AVFrame firstPicture() {
         try {
             decode(0);
             return av_frame_clone(decoded);
         } catch (UnreadableMediaException e) {
-            if (demuxer.isStill()) {
+            if (demuxer.isStill() || decoder.format() == AV_PIX_FMT_NONE) {
                 throw e;
             }
             AVFrame none = av_frame_alloc();

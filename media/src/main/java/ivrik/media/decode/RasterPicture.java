@@ -85,7 +85,7 @@ final class RasterPicture {
                 if (provider.canDecodeInput(in)) {
                     ImageReader reader = provider.createReaderInstance();
                     reader.setInput(in);
-                    Memory.check(new Size(reader.getWidth(0), reader.getHeight(0)));
+                    Memory.check(new Size(reader.getWidth(0), reader.getHeight(0)), path);
                     try {
                         return read(reader, form);
                     } finally {

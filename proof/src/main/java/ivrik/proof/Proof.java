@@ -13,8 +13,8 @@ import java.util.stream.Stream;
 
 /**
  * Runs the trials: {@code proof/run [--minutes N | --times K] [--only NAME] [--seed S]}. For so many minutes
- * three go on beside each other: reading and rendering, killing, and one long soak; so many times each goes
- * in turn. Prints counts at the end, and every failure with the seed that repeats it and the folder that
+ * three go on beside each other: reading and rendering, killing, and one long soak, after one look at the calls
+ * of the system; so many times each goes in turn. Prints counts at the end, and every failure with the seed that repeats it and the folder that
  * keeps its files.
  */
 public final class Proof {
@@ -24,12 +24,13 @@ public final class Proof {
     private final Map<String, Integer> tried = new ConcurrentSkipListMap<>();
     private final List<String> failures = new CopyOnWriteArrayList<>();
     private final Path kept;
-    private final long end;
+    private final double minutes;
+    private volatile long end;
     private final long firstSeed;
 
     private Proof(Path kept, double minutes, long firstSeed) {
         this.kept = kept;
-        this.end = System.nanoTime() + (long) (minutes * 60e9);
+        this.minutes = minutes;
         this.firstSeed = firstSeed;
     }
 
@@ -54,22 +55,28 @@ public final class Proof {
                         new MediaMutants(),
                         new UndoOracle(),
                         new Determinism(),
-                        new GivenUp(),
-                        new Traced());
+                        new GivenUp());
         List<Trial> killed =
                 new ArrayList<>(Collections.nCopies(EXPORTS_A_WINDOW, new ExportKills()));
         killed.add(new WindowKills(Math.clamp(seconds * 50, 3000, 20_000)));
         List<Trial> soaked = List.of(new Soak(times > 0 ? 60 : seconds));
-        List<Trial> watched = List.of(new NativeMemory());
+        List<Trial> watched = List.of(new Traced(), new NativeMemory());
 
         Proof proof = new Proof(Files.createTempDirectory("ivrik-proof"), minutes, seed);
         if (times > 0 || !only.isEmpty()) {
+            proof.begin();
             proof.inTurn(
                     Stream.of(read, killed, soaked, watched).flatMap(List::stream), only, times);
         } else {
+            proof.once(watched.getFirst(), seed);
+            proof.begin();
             proof.beside(read, killed, soaked);
         }
         System.exit(proof.report());
+    }
+
+    private void begin() {
+        end = System.nanoTime() + (long) (minutes * 60e9);
     }
 
     private void inTurn(Stream<Trial> all, String only, int times) throws IOException {

@@ -31,7 +31,9 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.zip.CRC32;
+import java.util.zip.Deflater;
 
 /** Files made to do harm, and files that are only large: each is read, or refused with a word that says which and why. */
 class HostileFilesTest {
@@ -75,6 +77,38 @@ class HostileFilesTest {
         assertRefused(
                 file("deep.svg", SVG + "<g>".repeat(5000) + "</g>".repeat(5000) + "</svg>"),
                 "within each other");
+    }
+
+    @Test
+    void aPathThatWouldBeClosedWithoutEndIsRefused() throws IOException {
+        String path = SVG + "<path d='M1 1L9 1L9 9%s'/></svg>";
+        open(file("good.svg", path.formatted("Z M2 2L3 3 z m1 1l2 2z ")));
+        assertRefused(file("damaged.svg", path.formatted("Z.59 646.08L4 4Z")), "after a Z");
+    }
+
+    /** Files that were found by changing bytes of whole ones at random. */
+    @Test
+    void damagedBeginningsAndShapesOfPixelsDoNoHarm() throws IOException {
+        Path cut = folder.resolve("cut.mp4");
+        Files.write(cut, "\0\0\0\u0020ftypiso".getBytes(StandardCharsets.ISO_8859_1));
+        assertRefused(cut, "cannot be read");
+        Path flat = folder.resolve("flat.png");
+        ByteBuffer header = ByteBuffer.allocate(13).putInt(8).putInt(4);
+        header.put(new byte[] {8, 0, 0, 0, 0});
+        ByteBuffer pixels = ByteBuffer.allocate(9).putInt(2_000_000_000).putInt(1);
+        ByteBuffer png = ByteBuffer.allocate(200).putLong(0x89504e470d0a1a0aL);
+        chunk(png, "IHDR", header.array());
+        chunk(png, "pHYs", pixels.array());
+        Deflater deflater = new Deflater();
+        deflater.setInput(new byte[4 * 9]);
+        deflater.finish();
+        byte[] data = new byte[64];
+        chunk(png, "IDAT", Arrays.copyOf(data, deflater.deflate(data)));
+        chunk(png, "IEND", new byte[0]);
+        Files.write(flat, Arrays.copyOf(png.array(), png.position()));
+        try (Footage footage = Footage.open(flat, Workers.shared())) {
+            assertThat(footage.size()).as("pixels of such a shape").isEqualTo(new Size(8, 4));
+        }
     }
 
     @Test

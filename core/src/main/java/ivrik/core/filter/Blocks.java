@@ -1,5 +1,7 @@
 package ivrik.core.filter;
 
+import ivrik.core.threads.Cancel;
+
 import java.util.ArrayList;
 import java.util.List;
 
@@ -49,6 +51,7 @@ abstract class Blocks<A> {
             begin(y - k);
         }
         while (reached < k) {
+            Cancel.poll();
             reached++;
             if (reached == 1) {
                 read(block + length, before);
@@ -69,6 +72,7 @@ abstract class Blocks<A> {
         reached = 0;
         read(block + length - 1, after.getLast());
         for (int k = length - 2; k >= 0; k--) {
+            Cancel.poll();
             read(block + k, after.get(k));
             merge(after.get(k), after.get(k + 1), after.get(k));
         }

@@ -3,6 +3,7 @@ package ivrik.core.filter;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Cancel;
 
 import java.util.Arrays;
 
@@ -57,6 +58,7 @@ final class DiscMorphology implements Filtered {
         public void row(int y, float[] out, int o) {
             Arrays.fill(sofar, Integer.MAX_VALUE);
             for (int k = 0; k < half.length; k++) {
+                Cancel.poll();
                 int[][] row = doubled[fetch(y + k - radius)];
                 int length = 2 * half[k] + 1;
                 int level = 31 - Integer.numberOfLeadingZeros(length);

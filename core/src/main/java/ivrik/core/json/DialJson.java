@@ -83,8 +83,8 @@ final class DialJson {
         return new Dial.Link(
                 target,
                 fields.number("perUnit", 1, -FAR, FAR),
-                fields.object("only").map(DialJson::only).orElse(null),
-                fields.object("bend").map(DialJson::bend).orElse(null));
+                fields.optional("only", DialJson::only).orElse(null),
+                fields.optional("bend", DialJson::bend).orElse(null));
     }
 
     private static Dial.Only only(Fields fields) {

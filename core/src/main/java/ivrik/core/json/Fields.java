@@ -224,11 +224,18 @@ public final class Fields {
         return pair;
     }
 
+    /** A list, empty if it is left out; what is none is told. */
+    private JsonNode list(String name) {
+        if (has(name) && !node.get(name).isArray()) {
+            tell(name, quoted(node.get(name)) + " is not a list in brackets");
+        }
+        return node.path(name);
+    }
+
     /** Texts; what is none is told and left out. */
     List<String> texts(String name) {
-        asked.add(name);
         List<String> all = new ArrayList<>();
-        for (JsonNode each : node.path(name)) {
+        for (JsonNode each : list(name)) {
             if (each.isTextual()) {
                 all.add(each.textValue());
             } else {
@@ -240,9 +247,8 @@ public final class Fields {
 
     /** Whole numbers; those that are none are told and left out. */
     List<Integer> wholes(String name, int min, int max) {
-        asked.add(name);
         List<Integer> all = new ArrayList<>();
-        for (JsonNode each : node.path(name)) {
+        for (JsonNode each : list(name)) {
             if (each.canConvertToInt() && each.intValue() >= min && each.intValue() <= max) {
                 all.add(each.intValue());
             } else {
@@ -323,7 +329,7 @@ public final class Fields {
     }
 
     /** An object within; empty if it is left out or is none. */
-    public Optional<Fields> object(String name) {
+    private Optional<Fields> object(String name) {
         if (!has(name)) {
             return Optional.empty();
         }
@@ -332,6 +338,11 @@ public final class Fields {
             return Optional.empty();
         }
         return Optional.of(new Fields(node.get(name), inside(name), problems));
+    }
+
+    /** What an object within is read as; empty if it is left out. */
+    public <T> Optional<T> optional(String name, Function<Fields, T> reader) {
+        return object(name).map(f -> done(f, reader));
     }
 
     /** What an object within is read as; what stands for it if it is left out or cannot be read. */
@@ -350,14 +361,9 @@ public final class Fields {
      * @param one what one of them is called, such as {@code layer}
      */
     public <T> List<T> each(String name, String one, Function<Fields, T> reader) {
-        asked.add(name);
-        JsonNode list = node.path(name);
-        if (!list.isMissingNode() && !list.isNull() && !list.isArray()) {
-            tell(name, quoted(list) + " is not a list in brackets");
-        }
         List<T> all = new ArrayList<>();
         int number = 0;
-        for (JsonNode each : list) {
+        for (JsonNode each : list(name)) {
             number++;
             String label = inside(one + " " + label(each, number));
             attempt(label, () -> done(new Fields(each, label, problems), reader))

@@ -72,7 +72,7 @@ final class SourceJson {
                 fields.rate("rate", SLOWEST, FASTEST),
                 fields.whole("frames", 1, 1, ValueJson.MOST_FRAMES),
                 fields.flag("sound", false),
-                fields.object("title").map(SourceJson::title),
+                fields.optional("title", SourceJson::title),
                 fields.read("reading", Source.Reading.USUAL, SourceJson::reading));
     }
 

@@ -198,7 +198,7 @@ final class StepJson {
                 fields.read("jitter", Jitter.NONE, StepJson::jitter),
                 fields.read("jitters", Map.of(), f -> jitters(f, description)),
                 fields.whole("seed", Amounts.FIRST_SEED, Long.MIN_VALUE, Long.MAX_VALUE),
-                fields.object("unbaked").map(f -> unbaked(f, description)));
+                fields.optional("unbaked", f -> unbaked(f, description)));
     }
 
     private static Map<String, Jitter> jitters(Fields fields, Description description) {

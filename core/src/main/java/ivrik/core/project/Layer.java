@@ -72,9 +72,9 @@ public record Layer(
         return clips.stream().mapToLong(Clip::end).max().orElse(0);
     }
 
-    /** From the first frame of its first clip to the last of its last. */
+    /** From the first frame of its first clip, if not before frame 0, to the last of its last. */
     public FrameRange range() {
-        long first = clips.stream().mapToLong(Clip::start).min().orElse(0);
+        long first = Math.max(0, clips.stream().mapToLong(Clip::start).min().orElse(0));
         return new FrameRange(first, Math.max(first, end() - 1));
     }
 

@@ -2,6 +2,8 @@ package ivrik.core.project;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Look;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Source.Kind;
@@ -114,5 +116,14 @@ class ArrangeTest {
         assertThat(Arrange.played(played, 70, true)).isEqualTo(new FrameRange(70, 70));
         assertThat(Arrange.played(played, 50, false)).isEqualTo(new FrameRange(20, 50));
         assertThat(Arrange.played(played, 10, false)).isEqualTo(new FrameRange(10, 10));
+    }
+
+    @Test
+    void aShotThatBeginsBeforeTheFirstFrameIsSeenFromThereOn() {
+        Look look = BuiltInLooks.named("in-register");
+        assertThat(Layer.of("l", "l", look, new Clip("a", -5, 20, 0)).range())
+                .isEqualTo(new FrameRange(0, 14));
+        assertThat(Layer.of("l", "l", look, new Clip("a", -50, 20, 0)).range())
+                .isEqualTo(new FrameRange(0, 0));
     }
 }

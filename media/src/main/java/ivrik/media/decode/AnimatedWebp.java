@@ -149,6 +149,12 @@ final class AnimatedWebp {
         return canvas;
     }
 
+    /** A piece of a damaged file may not be as large as is said of it. */
+    private static Size smaller(Size said, Size found) {
+        return new Size(
+                Math.min(said.width(), found.width()), Math.min(said.height(), found.height()));
+    }
+
     /** The canvas with a picture in a place of it, or with that place empty. */
     private Frame with(Piece piece, Frame picture) {
         Plane[] planes = new Plane[4];
@@ -156,8 +162,9 @@ final class AnimatedWebp {
             Plane was = c < 3 ? canvas.colour().get(c) : canvas.coverage().getFirst();
             planes[c] = Plane.of(size.width(), size.height(), was.data().clone());
         }
-        int width = Math.min(piece.size().width(), size.width() - piece.x());
-        int height = Math.min(piece.size().height(), size.height() - piece.y());
+        Size there = picture == null ? piece.size() : smaller(piece.size(), picture.size());
+        int width = Math.min(there.width(), size.width() - piece.x());
+        int height = Math.min(there.height(), size.height() - piece.y());
         for (int y = 0; y < height; y++) {
             for (int x = 0; x < width; x++) {
                 int i = (piece.y() + y) * size.width() + piece.x() + x;

@@ -45,6 +45,7 @@ enum FileKind {
             return EXR;
         }
         if (at(start, 4, "ftyp")
+                && start.length >= 12
                 && HEIF_BRANDS.contains(new String(start, 8, 4, StandardCharsets.US_ASCII))) {
             return HEIF;
         }

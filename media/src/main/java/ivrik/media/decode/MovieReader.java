@@ -35,6 +35,8 @@ import java.util.Map;
  */
 public final class MovieReader implements AutoCloseable {
     /** So many frames show whether they come out in the order that their times say. */
+    private static final double LONGEST_PIXEL = 16;
+
     private static final int LOOK = 12;
 
     /** Of a long movie only so many frames are decoded to see whether seeking finds them. */
@@ -290,14 +292,14 @@ public final class MovieReader implements AutoCloseable {
         return Ffmpeg.text(avcodec_get_name(stream().codecpar().codec_id()));
     }
 
+    /** As wide as it is with square pixels; a shape that nothing has is not believed. */
     private Size squared(Size stored) {
         Rational aspect =
                 Ffmpeg.rational(av_guess_sample_aspect_ratio(demuxer.format(), stream(), null));
-        return aspect.num() <= 0 || aspect.num() == aspect.den()
+        double wide = aspect.toDouble();
+        return wide < 1 / LONGEST_PIXEL || wide > LONGEST_PIXEL
                 ? stored
-                : new Size(
-                        (int) Math.max(1, Math.round(stored.width() * aspect.toDouble())),
-                        stored.height());
+                : new Size((int) Math.max(1, Math.round(stored.width() * wide)), stored.height());
     }
 
     /**

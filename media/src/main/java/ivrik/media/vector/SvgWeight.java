@@ -12,14 +12,18 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
-/** How much there is to draw in an SVG, counted before memory is taken for it. */
+/** How much there is to draw in an SVG, counted before memory is taken for it; what would never end is refused. */
 final class SvgWeight {
     /** Elements that are drawn in a few seconds; what is used several times counts as often. */
     static final int MOST_ELEMENTS = 50_000;
+
+    /** A path that is closed and goes on with numbers, of which the renderer would close it without end. */
+    private static final Pattern NEVER_ENDS = Pattern.compile("[Zz][\\s,]*[^\\s,A-Za-z]");
 
     private static final String XLINK = "http://www.w3.org/1999/xlink";
 
@@ -57,6 +61,7 @@ final class SvgWeight {
             int event = reader.next();
             if (event == XMLStreamReader.START_ELEMENT) {
                 elements++;
+                checkEnds(path, reader.getAttributeValue(null, "d"));
                 open.push(begun(reader));
             } else if (event == XMLStreamReader.END_ELEMENT) {
                 open.pop();
@@ -71,6 +76,14 @@ final class SvgWeight {
         if (weight(document) > MOST_ELEMENTS) {
             throw tooMuch(
                     path, MOST_ELEMENTS + " elements, those that are used several times counted");
+        }
+    }
+
+    private static void checkEnds(Path path, String data) {
+        if (data != null && NEVER_ENDS.matcher(data).find()) {
+            throw new UnreadableMediaException(
+                    path + " has a path that is damaged after a Z: no command follows",
+                    "save it anew from the program that drew it");
         }
     }
 

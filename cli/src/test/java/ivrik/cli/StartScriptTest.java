@@ -43,6 +43,7 @@ class StartScriptTest {
                 new ProcessBuilder("bash", home.resolve("ivrik").toString(), "looks");
         builder.environment().put("IVRIK_JDK", jdk.toString());
         builder.environment().put("IVRIK_DATA", folder.resolve("data").toString());
+        builder.environment().remove("DBUS_SESSION_BUS_ADDRESS");
         builder.redirectErrorStream(true);
         Process process = builder.start();
         String said = new String(process.getInputStream().readAllBytes());
@@ -102,6 +103,13 @@ class StartScriptTest {
         String second = run(jdk);
         assertThat(second.lines()).hasSize(1);
         assertThat(second).contains("-XX:AOTCache=" + home.resolve("target/ivrik.aot"));
+    }
+
+    @Test
+    void whereNobodyKeepsSettingsTheToolkitKeepsThemInMemory() throws Exception {
+        Path jdk = copied();
+        program(jdk.resolve("bin/java"), "#!/bin/sh\necho \"settings: $GSETTINGS_BACKEND\"\n");
+        assertThat(run(jdk)).contains("settings: memory");
     }
 
     @Test

@@ -18,10 +18,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.LockSupport;
 
 /**
  * Treatments with their numbers anywhere in their ranges, given up after a while: the work has ended within
- * 50 ms, at least once in three times, because this process may have to wait for others.
+ * 50 ms of its own time, at least once in three times.
  */
 final class GivenUp implements Trial {
     private static final int TIMES = 12;
@@ -79,14 +81,33 @@ final class GivenUp implements Trial {
         return step;
     }
 
-    /** How many milliseconds after it was no longer wanted the work ended; 0 or less if it was done before. */
+    /**
+     * How many milliseconds after it was no longer wanted the work ended, less the longest time that another
+     * thread of this process had to wait for the processor meanwhile; 0 or less if it was done before.
+     */
     private static double ended(Project project, long frame, int afterMs) {
         long end = System.nanoTime() + afterMs * 1_000_000L;
+        AtomicLong waited = new AtomicLong();
+        Thread other = Thread.ofPlatform().daemon().start(() -> wait(end, waited));
         try {
             Made.render(project, frame, WIDTH, Workers.shared(), () -> System.nanoTime() > end);
         } catch (CancelledException e) {
-            return (System.nanoTime() - end) / 1e6;
+            // as it should be
         }
-        return (System.nanoTime() - end) / 1e6;
+        double took = (System.nanoTime() - end) / 1e6;
+        other.interrupt();
+        return took - waited.get() / 1e6;
+    }
+
+    private static void wait(long from, AtomicLong most) {
+        long before = System.nanoTime();
+        while (!Thread.interrupted()) {
+            LockSupport.parkNanos(1_000_000);
+            long now = System.nanoTime();
+            if (now > from) {
+                most.accumulateAndGet(now - before, Math::max);
+            }
+            before = now;
+        }
     }
 }

@@ -1,6 +1,5 @@
 package ivrik.proof;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -12,14 +11,21 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.Stream;
 
 /**
- * Runs the trials: {@code proof/run [--minutes N | --times K] [--only NAME] [--seed S]}. For so many minutes
- * three go on beside each other: reading and rendering, killing, and one long soak, after one look at the calls
- * of the system; so many times each goes in turn. Prints counts at the end, and every failure with the seed that repeats it and the folder that
- * keeps its files.
+ * Runs the trials: {@code proof/run [--minutes N | --times K] [--only NAME] [--seed S]}. For a few minutes,
+ * or so many times, they go in turn; for longer three go on beside each other: reading and rendering,
+ * killing, and one soak. Prints counts at the end, and every failure with the seed that repeats it and the
+ * folder that keeps its files.
  */
 public final class Proof {
     /** Killed exports take a few seconds, killed windows many. */
     private static final int EXPORTS_A_WINDOW = 4;
+
+    /** So many minutes are enough to go on beside each other. */
+    private static final double LONG = 10;
+
+    private static final int LONG_HAND_MS = 16_000;
+    private static final int SHORT_HAND_MS = 5000;
+    private static final int SHORT_SOAK_S = 20;
 
     private final Map<String, Integer> tried = new ConcurrentSkipListMap<>();
     private final List<String> failures = new CopyOnWriteArrayList<>();
@@ -48,7 +54,9 @@ public final class Proof {
                 default -> throw new IllegalArgumentException("unknown: " + args[i]);
             }
         }
-        long seconds = Math.max(15, Math.round(minutes * 60) - 20);
+        boolean beside = times == 0 && only.isEmpty() && minutes >= LONG;
+        long seconds = beside ? Math.round(minutes * 60) : SHORT_SOAK_S;
+        Traced traced = new Traced();
         List<Trial> read =
                 List.of(
                         new FileMutants(),
@@ -58,19 +66,20 @@ public final class Proof {
                         new GivenUp());
         List<Trial> killed =
                 new ArrayList<>(Collections.nCopies(EXPORTS_A_WINDOW, new ExportKills()));
-        killed.add(new WindowKills(Math.clamp(seconds * 50, 3000, 20_000)));
-        List<Trial> soaked = List.of(new Soak(times > 0 ? 60 : seconds));
-        List<Trial> watched = List.of(new Traced(), new NativeMemory());
+        killed.add(new WindowKills(beside ? LONG_HAND_MS : SHORT_HAND_MS));
+        Soak soak = new Soak(seconds);
 
         Proof proof = new Proof(Files.createTempDirectory("ivrik-proof"), minutes, seed);
-        if (times > 0 || !only.isEmpty()) {
+        proof.begin();
+        if (beside) {
+            proof.once(traced, seed);
             proof.begin();
-            proof.inTurn(
-                    Stream.of(read, killed, soaked, watched).flatMap(List::stream), only, times);
+            proof.beside(read, killed, List.of(soak));
         } else {
-            proof.once(watched.getFirst(), seed);
-            proof.begin();
-            proof.beside(read, killed, soaked);
+            Stream<Trial> all =
+                    Stream.of(List.of(traced), read, killed, List.of(soak, new NativeMemory()))
+                            .flatMap(List::stream);
+            proof.inTurn(all.distinct().toList(), only, times);
         }
         System.exit(proof.report());
     }
@@ -79,14 +88,18 @@ public final class Proof {
         end = System.nanoTime() + (long) (minutes * 60e9);
     }
 
-    private void inTurn(Stream<Trial> all, String only, int times) throws IOException {
+    private void inTurn(List<Trial> all, String only, int times) {
         List<Trial> chosen =
-                all.distinct().filter(t -> only.isEmpty() || t.name().equals(only)).toList();
+                all.stream().filter(t -> only.isEmpty() || t.name().equals(only)).toList();
         if (chosen.isEmpty()) {
-            throw new IllegalArgumentException("there is no trial " + only);
+            throw new IllegalArgumentException(
+                    "one of " + all.stream().map(Trial::name).toList() + ", not " + only);
         }
-        for (int round = 0; times > 0 ? round < times : System.nanoTime() < end; round++) {
+        for (int round = 0; times == 0 || round < times; round++) {
             for (Trial trial : chosen) {
+                if (times == 0 && System.nanoTime() > end) {
+                    return;
+                }
                 once(trial, firstSeed + round);
             }
         }

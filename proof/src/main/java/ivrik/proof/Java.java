@@ -18,8 +18,7 @@ final class Java {
                         "--enable-native-access=ALL-UNNAMED",
                         "-Dglass.platform=Headless",
                         "-Dprism.order=sw",
-                        "-Divrik.home=" + System.getProperty("ivrik.home"),
-                        "-Divrik.log=off"));
+                        "-Divrik.home=" + System.getProperty("ivrik.home")));
         command.addAll(flags);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), main.getName()));
         for (Object word : words) {

@@ -34,6 +34,7 @@ import java.util.spi.ToolProvider;
             SeparateCommand.class,
             RejoinCommand.class,
             RenderCommand.class,
+            JoinCommand.class,
             PackCommand.class,
             UnpackCommand.class,
             CheckCommand.class

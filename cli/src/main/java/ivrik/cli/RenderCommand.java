@@ -10,15 +10,19 @@ import ivrik.media.UnreadableMediaException;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.LaneExport;
 import ivrik.media.encode.LaneForm;
+import ivrik.media.encode.Share;
+import ivrik.media.encode.SharedExport;
 import ivrik.media.encode.TakeExport;
 
 import picocli.CommandLine.Command;
+import picocli.CommandLine.ITypeConverter;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import picocli.CommandLine.TypeConversionException;
 
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -66,6 +70,16 @@ final class RenderCommand implements Runnable {
     @Option(names = "--picked", description = "Every take that is picked in the project.")
     private boolean picked;
 
+    @Option(
+            names = "--part",
+            paramLabel = "K/N",
+            converter = Part.class,
+            description =
+                    "Only the K-th of N parts, as several machines do it. Stills go to their names;"
+                            + " a movie's gather in OUT.parts until 'ivrik join' puts them"
+                            + " together.")
+    private Share part;
+
     @Mixin private OutputOptions output;
 
     @Override
@@ -73,7 +87,15 @@ final class RenderCommand implements Runnable {
         if (!(scale > 0 && scale <= 8)) {
             throw new ParameterException(spec.commandLine(), "a scale lies over 0 and up to 8");
         }
+        if (part != null && (lanes || picked || !takes.isEmpty())) {
+            throw new ParameterException(
+                    spec.commandLine(), "--part goes with none of --lanes, --take and --picked");
+        }
         Project project = Inputs.project(file);
+        if (part != null) {
+            writePart(project);
+            return;
+        }
         if (lanes) {
             writeLanes(project);
             return;
@@ -83,6 +105,29 @@ final class RenderCommand implements Runnable {
             return;
         }
         output.export(project, List.of(file), scale, spec.commandLine().getErr());
+    }
+
+    private void writePart(Project project) {
+        PrintWriter err = spec.commandLine().getErr();
+        SharedExport.run(
+                        output.order(project, output.out, List.of(file), scale),
+                        part,
+                        Workers.shared(),
+                        output.saying(output.range(project), err),
+                        Cancel.NEVER)
+                .forEach(word -> err.println("ivrik: note: " + word));
+    }
+
+    /** {@code K/N}. */
+    static final class Part implements ITypeConverter<Share> {
+        @Override
+        public Share convert(String text) {
+            try {
+                return Share.parse(text);
+            } catch (IllegalArgumentException e) {
+                throw new TypeConversionException(e.getMessage());
+            }
+        }
     }
 
     private void writeTakes(Project project) {

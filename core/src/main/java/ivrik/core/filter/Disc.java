@@ -3,6 +3,7 @@ package ivrik.core.filter;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Cancel;
 
 import java.util.Arrays;
 
@@ -36,6 +37,7 @@ public final class Disc implements Filtered {
         this.rim = new float[2 * reach + 1][];
         this.area = Math.PI * radius * radius;
         for (int k = 0; k <= reach; k++) {
+            Cancel.poll();
             double[] covered = new double[reach + 1];
             int last = -1;
             int full = -1;
@@ -104,6 +106,7 @@ public final class Disc implements Filtered {
         public void row(int y, float[] out, int o) {
             Arrays.fill(sum, 0f);
             for (int k = 0; k < whole.length; k++) {
+                Cancel.poll();
                 int slot = fetch(y + k - reach);
                 int m = whole[k];
                 if (m >= 0) {

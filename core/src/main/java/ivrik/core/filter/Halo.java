@@ -3,6 +3,7 @@ package ivrik.core.filter;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.ArrayList;
@@ -92,6 +93,7 @@ public final class Halo {
                     Rows.Reader reader = rows.reader();
                     float[] row = new float[sum.width()];
                     for (int y = from; y < to; y++) {
+                        Cancel.poll();
                         reader.row(y, row, 0);
                         add(row, by, sum.data(), sum.row(y));
                     }

@@ -1,5 +1,6 @@
 package ivrik.core.picture;
 
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.Arrays;
@@ -151,6 +152,7 @@ public interface ColourRows {
                     Reader reader = reader();
                     float[][] rgb = new float[3][width()];
                     for (int y = from; y < to; y++) {
+                        Cancel.poll();
                         reader.row(y, rgb);
                         for (int c = 0; c < 3; c++) {
                             System.arraycopy(rgb[c], 0, out[c].data(), y * width(), width());

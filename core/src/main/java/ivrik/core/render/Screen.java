@@ -4,6 +4,7 @@ import ivrik.core.cache.Keepable;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.Collection;
@@ -34,6 +35,7 @@ public record Screen(int[] pixels, Size size) implements Keepable {
                 (from, to) -> {
                     Packer packer = new Packer(rgb, width);
                     for (int y = from; y < to; y++) {
+                        Cancel.poll();
                         packer.row(y, pixels, y * width);
                     }
                 });

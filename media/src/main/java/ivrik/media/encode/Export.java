@@ -3,7 +3,6 @@ package ivrik.media.encode;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.cache.Store;
-import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
@@ -13,7 +12,6 @@ import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnwritableTargetException;
-import ivrik.media.decode.Footage;
 import ivrik.media.decode.MediaPictures;
 import ivrik.media.decode.NumberedSequence;
 import ivrik.media.file.SafeFile;
@@ -107,25 +105,29 @@ public final class Export {
      */
     public static List<String> run(
             Order order, Workers workers, LongConsumer progress, Cancel cancel) {
+        return run(order, Unfinished.of(order), workers, progress, cancel);
+    }
+
+    /**
+     * @param unfinished where what is done is kept
+     */
+    static List<String> run(
+            Order order,
+            Unfinished unfinished,
+            Workers workers,
+            LongConsumer progress,
+            Cancel cancel) {
         check(order);
-        Unfinished unfinished = Unfinished.of(order);
         protect(order, unfinished);
         probe(order);
         List<String> words = new ArrayList<>();
-        if (!order.form().carries(order.project().sequence().colour())) {
-            words.add(
-                    order.form().title()
-                            + " does not carry "
-                            + order.project().sequence().colour().title()
-                            + ": its colours are brought to BT.709 and sRGB");
-        }
         Store store = new Store(CACHE_BYTES);
         try (unfinished;
                 MediaPictures pictures = new MediaPictures(workers, store)) {
             unfinished.begin().ifPresent(words::add);
             Renderer renderer = new Renderer(pictures, workers, store);
-            ExportFrames frames =
-                    new ExportFrames(order, renderer, depth(order, workers), workers, cancel);
+            ExportFrames frames = ExportFrames.of(order, renderer, workers, cancel);
+            frames.sayColours(words);
             if (order.form().isMovie()) {
                 movie(frames, unfinished, progress, words);
             } else {
@@ -164,12 +166,12 @@ public final class Export {
     }
 
     /** Fails now, not after the first part, if the place cannot be written to. */
-    private static void probe(Order order) {
+    static void probe(Order order) {
         new SafeFile(NumberedSequence.numbered(order.out(), order.range().first())).close();
     }
 
     /** Sees to it that all is there and that the form can do it, before anything is written. */
-    private static void check(Order order) {
+    static void check(Order order) {
         for (Source source : files(order.project())) {
             boolean used =
                     order.project().layers().stream()
@@ -203,7 +205,7 @@ public final class Export {
         }
     }
 
-    private static List<Source> files(Project project) {
+    static List<Source> files(Project project) {
         return project.sources().stream().filter(s -> s.kind().isFile()).toList();
     }
 
@@ -234,42 +236,69 @@ public final class Export {
             ExportFrames frames, Unfinished unfinished, LongConsumer progress, List<String> words) {
         Order order = frames.order();
         FrameRange range = order.range();
-        MovieWriter.Options options =
-                movieOptions(frames, frames.frame(range.first()).isOpaque(), words);
+        MovieWriter.Options options = frames.movieOptions(words);
         if (!order.form().isInParts()) {
-            part(new MovieWriter(order.out(), options, frames.workers()), range, frames, progress);
+            pictures(
+                    new MovieWriter(order.out(), options, frames.workers()),
+                    range,
+                    frames,
+                    progress);
             return;
         }
+        List<FrameRange> cut = parts(range);
         List<Path> parts = new ArrayList<>();
-        for (long first = range.first(); first <= range.last(); first += PART) {
-            FrameRange some = new FrameRange(first, Math.min(first + PART - 1, range.last()));
-            Path part = unfinished.part(parts.size());
-            if (!Files.exists(part)) {
-                part(
-                        MovieWriter.part(
-                                part, options, some.first() - range.first(), frames.workers()),
-                        some,
-                        frames,
-                        progress);
-            }
-            progress.accept(some.last() - range.first() + 1);
-            parts.add(part);
+        for (int k = 0; k < cut.size(); k++) {
+            parts.add(unfinished.part(k));
+            part(parts.getLast(), cut.get(k), options, frames, progress);
         }
+        join(parts, options, frames);
+    }
+
+    /** The frames of each part of a movie: cut at places that depend on its range alone. */
+    static List<FrameRange> parts(FrameRange range) {
+        List<FrameRange> parts = new ArrayList<>();
+        for (long first = range.first(); first <= range.last(); first += PART) {
+            parts.add(new FrameRange(first, Math.min(first + PART - 1, range.last())));
+        }
+        return parts;
+    }
+
+    /** Makes a part of a movie, unless it is there. */
+    static void part(
+            Path file,
+            FrameRange some,
+            MovieWriter.Options options,
+            ExportFrames frames,
+            LongConsumer progress) {
+        long before = some.first() - frames.order().range().first();
+        if (!Files.exists(file)) {
+            pictures(
+                    MovieWriter.part(file, options, before, frames.workers()),
+                    some,
+                    frames,
+                    progress);
+        }
+        progress.accept(before + some.length());
+    }
+
+    /** Puts the parts of a movie together, with its sound. */
+    static void join(List<Path> parts, MovieWriter.Options options, ExportFrames frames) {
+        Order order = frames.order();
         try (SoundMix mix = new SoundMix(order.project())) {
             MovieWriter.join(
                     order.out(),
                     options,
                     parts,
-                    range.length(),
+                    order.range().length(),
                     n -> {
                         frames.cancel().check();
-                        return mix.frame(range.first() + n);
+                        return mix.frame(order.range().first() + n);
                     },
                     frames.workers());
         }
     }
 
-    private static void part(
+    private static void pictures(
             MovieWriter part, FrameRange some, ExportFrames frames, LongConsumer progress) {
         FrameRange range = frames.order().range();
         try (MovieWriter writer = part;
@@ -286,61 +315,5 @@ public final class Export {
             together.await();
             writer.finish();
         }
-    }
-
-    private static MovieWriter.Options movieOptions(
-            ExportFrames frames, boolean opaque, List<String> words) {
-        Order order = frames.order();
-        Form form = order.form();
-        boolean sound = order.sound() && SoundMix.hasSound(order.project());
-        if (sound && !form.keepsSound()) {
-            words.add(form.title() + " has no sound");
-        }
-        var options =
-                new MovieWriter.Options(
-                        form,
-                        order.quality(),
-                        order.sampling(),
-                        frames.depth(),
-                        !opaque,
-                        order.project().sequence().size().scaled(order.scale()),
-                        order.odd(),
-                        order.project().sequence().rate(),
-                        frames.colour(),
-                        sound && form.keepsSound());
-        if (!opaque && !form.keepsAlpha(order.sampling())) {
-            words.add(
-                    form.title()
-                            + " has no alpha"
-                            + (order.sampling() == Sampling.FULL && form.hasQuality()
-                                    ? " with whole colour"
-                                    : "")
-                            + ": the picture is laid on black");
-        }
-        if (!options.written().equals(options.size())) {
-            words.add(
-                    form.title()
-                            + " has no odd sizes: of "
-                            + options.size()
-                            + " "
-                            + order.odd().word());
-        }
-        return options;
-    }
-
-    /** The deepest of the sources (more for what holds more than white), so that untouched pictures leave as they came; floats as 16 bit. */
-    private static Depth depth(Order order, Workers workers) {
-        Depth deepest = ExportFrames.colour(order).isHighRange() ? Depth.INT16 : Depth.INT8;
-        for (Source source : files(order.project())) {
-            try (Footage footage =
-                    Footage.open(Path.of(source.path()), source.reading(), workers)) {
-                if (footage.depth().bits() > deepest.bits()) {
-                    deepest = footage.depth();
-                }
-            } catch (MissingFileException e) {
-                continue; // not used: what is used was checked before
-            }
-        }
-        return deepest.isInteger() ? deepest : Depth.INT16;
     }
 }

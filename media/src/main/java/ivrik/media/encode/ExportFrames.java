@@ -4,12 +4,19 @@ import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.Conversion;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
+import ivrik.core.project.Source;
 import ivrik.core.render.Dither;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
+import ivrik.media.MissingFileException;
+import ivrik.media.decode.Footage;
+import ivrik.media.sound.SoundMix;
+
+import java.nio.file.Path;
+import java.util.List;
 
 /**
  * The frames of an order as they leave: in colours that its form can write down, dithered if it says so.
@@ -23,9 +30,14 @@ record ExportFrames(
         Depth depth,
         Workers workers,
         Cancel cancel) {
-    ExportFrames(
-            Export.Order order, Renderer renderer, Depth depth, Workers workers, Cancel cancel) {
-        this(order, new Planner(order.project()), renderer, depth, workers, cancel);
+    static ExportFrames of(Export.Order order, Renderer renderer, Workers workers, Cancel cancel) {
+        return new ExportFrames(
+                order,
+                new Planner(order.project()),
+                renderer,
+                depth(order, workers),
+                workers,
+                cancel);
     }
 
     /**
@@ -49,6 +61,18 @@ record ExportFrames(
                         .apply(frame, workers);
     }
 
+    /** Says if the form has no such colours. */
+    void sayColours(List<String> words) {
+        ColourSpace space = order.project().sequence().colour();
+        if (!order.form().carries(space)) {
+            words.add(
+                    order.form().title()
+                            + " does not carry "
+                            + space.title()
+                            + ": its colours are brought to BT.709 and sRGB");
+        }
+    }
+
     /** What the numbers mean that are written. */
     ColourSpace colour() {
         return colour(order);
@@ -57,5 +81,65 @@ record ExportFrames(
     static ColourSpace colour(Export.Order order) {
         ColourSpace space = order.project().sequence().colour();
         return order.form().carries(space) ? space : ColourSpace.SRGB;
+    }
+
+    /**
+     * How these are written as a movie.
+     *
+     * @param words told what is not as one would expect
+     */
+    MovieWriter.Options movieOptions(List<String> words) {
+        boolean opaque = frame(order.range().first()).isOpaque();
+        Form form = order.form();
+        boolean sound = order.sound() && SoundMix.hasSound(order.project());
+        if (sound && !form.keepsSound()) {
+            words.add(form.title() + " has no sound");
+        }
+        var options =
+                new MovieWriter.Options(
+                        form,
+                        order.quality(),
+                        order.sampling(),
+                        depth,
+                        !opaque,
+                        order.project().sequence().size().scaled(order.scale()),
+                        order.odd(),
+                        order.project().sequence().rate(),
+                        colour(),
+                        sound && form.keepsSound());
+        if (!opaque && !form.keepsAlpha(order.sampling())) {
+            words.add(
+                    form.title()
+                            + " has no alpha"
+                            + (order.sampling() == Sampling.FULL && form.hasQuality()
+                                    ? " with whole colour"
+                                    : "")
+                            + ": the picture is laid on black");
+        }
+        if (!options.written().equals(options.size())) {
+            words.add(
+                    form.title()
+                            + " has no odd sizes: of "
+                            + options.size()
+                            + " "
+                            + order.odd().word());
+        }
+        return options;
+    }
+
+    /** The deepest of the sources (more for what holds more than white), so that untouched pictures leave as they came; floats as 16 bit. */
+    private static Depth depth(Export.Order order, Workers workers) {
+        Depth deepest = colour(order).isHighRange() ? Depth.INT16 : Depth.INT8;
+        for (Source source : Export.files(order.project())) {
+            try (Footage footage =
+                    Footage.open(Path.of(source.path()), source.reading(), workers)) {
+                if (footage.depth().bits() > deepest.bits()) {
+                    deepest = footage.depth();
+                }
+            } catch (MissingFileException e) {
+                continue; // not used: what is used was checked before
+            }
+        }
+        return deepest.isInteger() ? deepest : Depth.INT16;
     }
 }

@@ -55,11 +55,21 @@ final class Unfinished implements AutoCloseable {
         return of(order, program());
     }
 
+    /** The same of one share of an order, apart from what others do of it meanwhile. */
+    static Unfinished of(Export.Order order, Share share) {
+        Path name = order.out().getFileName();
+        String own = name + "." + share.number() + "-of-" + share.of();
+        return of(order, program(), folder(order.out().resolveSibling(own)));
+    }
+
     /**
      * @param program tells one Ivrik from another, whose pixels may not be the same
      */
     static Unfinished of(Export.Order order, String program) {
-        Path folder = folder(order.out());
+        return of(order, program, folder(order.out()));
+    }
+
+    private static Unfinished of(Export.Order order, String program, Path folder) {
         String mark = mark(order, program);
         return new Unfinished(
                 folder,

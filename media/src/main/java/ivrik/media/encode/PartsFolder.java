@@ -1,0 +1,165 @@
+package ivrik.media.encode;
+
+import ivrik.core.project.FrameRange;
+import ivrik.media.MissingFileException;
+import ivrik.media.UnreadableMediaException;
+import ivrik.media.UnwritableTargetException;
+import ivrik.media.file.ProjectFile;
+import ivrik.media.file.SafeFile;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Properties;
+import java.util.stream.Collectors;
+
+/**
+ * A folder in which several processes gather the parts of one movie. With them lie the project and the order,
+ * so that whoever finds it can put the movie together, and parts of different orders never meet.
+ */
+final class PartsFolder {
+    private static final String ENDING = ".parts";
+    private static final String PROJECT = "project.ivrik";
+    private static final String ORDER = "order.properties";
+
+    private final Path folder;
+    private final Export.Order order;
+
+    private PartsFolder(Path folder, Export.Order order) {
+        this.folder = folder;
+        this.order = order;
+    }
+
+    /**
+     * The folder beside an order's target, made if it is not there.
+     *
+     * @throws UnwritableTargetException if it holds parts of another order, or cannot be written to
+     */
+    static PartsFolder begin(Export.Order order) {
+        Path out = order.out().toAbsolutePath();
+        Path folder = out.resolveSibling(out.getFileName() + ENDING);
+        PartsFolder parts = new PartsFolder(folder, order);
+        try {
+            Files.createDirectories(folder);
+        } catch (IOException e) {
+            throw SafeFile.fault(folder, e);
+        }
+        if (!Files.exists(folder.resolve(ORDER))) {
+            ProjectFile.save(folder.resolve(PROJECT), order.project());
+            SafeFile.write(folder.resolve(ORDER), text(order));
+        } else if (!parts.isOf(open(folder).order)) {
+            throw new UnwritableTargetException(
+                    folder + " has parts of another project, or made otherwise",
+                    "throw that folder away, or choose another name",
+                    null);
+        }
+        return parts;
+    }
+
+    /**
+     * One that is there.
+     *
+     * @throws ivrik.core.IvrikException if it is none, or damaged
+     */
+    static PartsFolder open(Path folder) {
+        if (!Files.isDirectory(folder)) {
+            throw new MissingFileException(folder.toString());
+        }
+        Properties said = new Properties();
+        try {
+            said.load(new StringReader(ProjectFile.text(folder.resolve(ORDER))));
+            String[] frames = said.getProperty("frames").split("-");
+            return new PartsFolder(
+                    folder,
+                    Export.Order.of(
+                                    ProjectFile.open(folder.resolve(PROJECT)).project(),
+                                    folder,
+                                    Forms.named(said.getProperty("form")))
+                            .with(
+                                    o ->
+                                            o.range(
+                                                            new FrameRange(
+                                                                    Long.parseLong(frames[0]),
+                                                                    Long.parseLong(frames[1])))
+                                                    .quality(
+                                                            Quality.valueOf(
+                                                                    said.getProperty("quality")))
+                                                    .sampling(
+                                                            Sampling.named(
+                                                                    said.getProperty("sample")))
+                                                    .scale(
+                                                            Double.parseDouble(
+                                                                    said.getProperty("scale")))
+                                                    .odd(Odd.valueOf(said.getProperty("odd")))
+                                                    .dither(
+                                                            Boolean.parseBoolean(
+                                                                    said.getProperty("dither")))
+                                                    .sound(
+                                                            Boolean.parseBoolean(
+                                                                    said.getProperty("sound")))));
+        } catch (IOException
+                | IllegalArgumentException
+                | NullPointerException
+                | IndexOutOfBoundsException e) {
+            throw new UnreadableMediaException(
+                    folder.resolve(ORDER) + " is damaged",
+                    "throw the folder away and render the parts again",
+                    e);
+        }
+    }
+
+    private static String text(Export.Order o) {
+        Map<String, Object> said = new LinkedHashMap<>();
+        said.put("form", o.form().id());
+        said.put("frames", o.range().first() + "-" + o.range().last());
+        said.put("quality", o.quality().name());
+        said.put("sample", o.sampling().id());
+        said.put("scale", o.scale());
+        said.put("odd", o.odd().name());
+        said.put("dither", o.dither());
+        said.put("sound", o.sound());
+        return said.entrySet().stream()
+                .map(e -> e.getKey() + "=" + e.getValue() + "\n")
+                .collect(Collectors.joining());
+    }
+
+    private boolean isOf(Export.Order other) {
+        return text(order).equals(text(other)) && order.project().equals(other.project());
+    }
+
+    Export.Order order() {
+        return order;
+    }
+
+    /** Where a part is, or is to be written; they are numbered from 0. */
+    Path part(int number) {
+        return folder.resolve(String.format("%04d.movie", number));
+    }
+
+    /** Takes away what is there of it, and nothing else. */
+    void remove() {
+        List<Path> ours;
+        try (var files = Files.list(folder)) {
+            ours =
+                    files.filter(
+                                    f ->
+                                            f.getFileName()
+                                                    .toString()
+                                                    .matches(
+                                                            "\\d{4,}\\.movie|"
+                                                                    + "project\\.ivrik|"
+                                                                    + "order\\.properties"))
+                            .toList();
+            for (Path file : ours) {
+                Files.delete(file);
+            }
+            Files.delete(folder);
+        } catch (IOException e) {
+            throw SafeFile.fault(folder, e);
+        }
+    }
+}

@@ -1,5 +1,6 @@
 package ivrik.app.desk;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
@@ -44,7 +45,8 @@ public final class Desk extends SplitPane {
                         transport,
                         new PegStrip(session, view, time.pegs()),
                         new TraceChoice(session, view));
-        strip.getStyleClass().addAll("strip", "wraps", "transport");
+        Controls.wraps(strip);
+        strip.getStyleClass().add("transport");
         BorderPane right = new BorderPane(time);
         right.setBottom(strip);
         getItems().addAll(matrix, right);

@@ -41,7 +41,7 @@ public final class LayerStrip extends FlowPane {
         this.session = session;
         this.view = view;
         setAlignment(Pos.CENTER_LEFT);
-        getStyleClass().addAll("strip", "wraps");
+        Controls.wraps(this);
         setMinWidth(0);
         session.stateProperty()
                 .addListener(

@@ -161,6 +161,12 @@ public final class TimeView extends Drawing {
                 + Ribbon.room(session.project().layers());
     }
 
+    /** What stands on it asks for no room of its own. */
+    @Override
+    protected double computePrefHeight(double width) {
+        return computeMinHeight(width);
+    }
+
     @Override
     protected void layoutChildren() {
         super.layoutChildren();

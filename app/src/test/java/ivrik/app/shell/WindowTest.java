@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.control.NumberField;
+import ivrik.app.pane.PicturePane;
 import ivrik.app.session.Follow;
 import ivrik.app.sheet.Command;
 import ivrik.core.look.BuiltInLooks;
@@ -14,6 +15,7 @@ import ivrik.core.sampling.EdgeFill;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.Region;
 
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -167,6 +169,16 @@ class WindowTest {
         assertThat(look().steps().getFirst().lanes().get(0).value("x").pegAt(104)).isEmpty();
         assertThat(look().steps().getFirst().lanes().get(0).value("x").pegs().getFirst().ease())
                 .isEqualTo(Ease.SMOOTH);
+    }
+
+    @Test
+    void thePictureIsLargeThoughManyLayersLieUnderTheLanes() {
+        Driver.run(() -> d.resize(1280, 800));
+        open();
+        PicturePane pane = (PicturePane) d.find("PicturePane");
+        assertThat(Driver.on(() -> pane.zoom() * 1280)).isGreaterThanOrEqualTo(760.0);
+        Region time = (Region) d.find("TimeView");
+        assertThat(Driver.on(() -> time.getHeight() >= time.minHeight(-1))).isTrue();
     }
 
     @Test

@@ -54,8 +54,8 @@ final class Traced implements Trial {
 
     @Override
     public int run(long seed, Path folder) throws Exception {
-        if (!has("strace")) {
-            System.out.println("traced: strace is not installed, nothing was watched");
+        if (!canWatch(folder)) {
+            System.out.println("traced: there is no strace that may watch, nothing was seen");
             return 0;
         }
         Path home = Path.of(System.getProperty("ivrik.home"));
@@ -85,8 +85,11 @@ final class Traced implements Trial {
         return project.withSources(sources).withLayers(layers);
     }
 
-    private static boolean has(String program) throws Exception {
-        return new ProcessBuilder("sh", "-c", "command -v " + program)
+    /** Whether strace is installed, and allowed to watch others. */
+    private static boolean canWatch(Path folder) throws Exception {
+        String command = "strace -f --seccomp-bpf -qq -o '" + folder.resolve("try") + "' true";
+        return new ProcessBuilder("sh", "-c", command)
+                        .redirectErrorStream(true)
                         .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                         .start()
                         .waitFor()

@@ -76,9 +76,11 @@ public final class Proof {
             proof.begin();
             proof.beside(read, killed, List.of(soak));
         } else {
+            // valgrind takes minutes: only if it is asked for
+            boolean watched = times > 0 || !only.isEmpty();
+            List<Trial> last = watched ? List.of(soak, new NativeMemory()) : List.of(soak);
             Stream<Trial> all =
-                    Stream.of(List.of(traced), read, killed, List.of(soak, new NativeMemory()))
-                            .flatMap(List::stream);
+                    Stream.of(List.of(traced), read, killed, last).flatMap(List::stream);
             proof.inTurn(all.distinct().toList(), only, times);
         }
         System.exit(proof.report());

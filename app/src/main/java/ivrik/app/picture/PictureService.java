@@ -3,7 +3,6 @@ package ivrik.app.picture;
 import ivrik.app.session.Plans;
 import ivrik.app.session.View.Show;
 import ivrik.core.IvrikException;
-import ivrik.core.cache.NoRoomException;
 import ivrik.core.cache.Store;
 import ivrik.core.measure.Register;
 import ivrik.core.picture.Frame;
@@ -63,57 +62,6 @@ public final class PictureService {
     /** Files that are open, and what was made of them. Work that began with one goes on with it. */
     private record Reading(
             MediaPictures media, Renderer renderer, Store store, Map<Picture, Fault> faults) {}
-
-    /**
-     * What to render.
-     *
-     * @param takes plans of those that may be shown
-     * @param layer the id of the layer whose lanes are shown
-     * @param look which of its looks they belong to
-     */
-    public record Request(
-            Plans plans,
-            long frame,
-            Set<Show> shows,
-            Map<Show, Plans> takes,
-            String layer,
-            int look,
-            int lane) {}
-
-    /**
-     * What was rendered.
-     *
-     * @param register null after the quick pass
-     * @param missed whether the look on the desk reaches nothing of this frame
-     * @param faults by source id, what keeps a source from being shown in this frame
-     * @param failure why there is no picture at all, and no plan; empty if there is one
-     */
-    public record Answer(
-            Request request,
-            Plan plan,
-            Map<Show, Shown> shown,
-            Register register,
-            boolean missed,
-            Map<String, Fault> faults,
-            String failure) {
-        Answer(
-                Request request,
-                Plan plan,
-                Map<Show, Shown> shown,
-                Register register,
-                boolean missed,
-                Map<String, Fault> faults) {
-            this(request, plan, shown, register, missed, faults, "");
-        }
-
-        static Answer failed(Request request, String why) {
-            return new Answer(request, null, Map.of(), null, false, Map.of(), why);
-        }
-
-        public boolean isFailed() {
-            return !failure.isEmpty();
-        }
-    }
 
     /**
      * What is wanted of a frame.
@@ -279,15 +227,9 @@ public final class PictureService {
             answer(new Answer(request, plan, fine, register, missed, faults(reading, plan)));
         } catch (CancelledException e) {
             // a newer request is already waiting
-        } catch (IvrikException e) {
-            LOG.warn("{}", e.oneLine(), e);
-            answer(Answer.failed(request, e.oneLine()));
-        } catch (OutOfMemoryError e) {
-            LOG.warn("a frame does not fit", e);
-            answer(Answer.failed(request, new NoRoomException(e).oneLine()));
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | OutOfMemoryError e) {
             LOG.error("a frame could not be rendered", e);
-            answer(Answer.failed(request, "Something went wrong inside Ivrik; the log says more."));
+            answer(Answer.failed(request, Fault.why(e)));
         }
     }
 

@@ -3,8 +3,6 @@ package ivrik.app.picture;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.core.IvrikException;
-import ivrik.core.cache.NoRoomException;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
@@ -258,13 +256,7 @@ public final class Player {
     /** What keeps frames from being made is said; the clock goes on. */
     private void tell(Throwable fault) {
         LOG.warn("a frame could not be made for playing", fault);
-        String why =
-                switch (fault) {
-                    case IvrikException known -> known.oneLine();
-                    case OutOfMemoryError full -> new NoRoomException(full).oneLine();
-                    default -> "something went wrong that the log tells more of";
-                };
-        Platform.runLater(() -> fault("Frames are missing: " + why));
+        Platform.runLater(() -> fault("Frames are missing: " + Fault.why(fault)));
     }
 
     private void fault(String words) {

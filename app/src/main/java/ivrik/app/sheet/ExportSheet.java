@@ -1,8 +1,8 @@
 package ivrik.app.sheet;
 
 import ivrik.app.control.Controls;
+import ivrik.app.picture.Fault;
 import ivrik.core.IvrikException;
-import ivrik.core.cache.NoRoomException;
 import ivrik.core.project.Project;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
@@ -188,15 +188,9 @@ public final class ExportSheet extends VBox {
         } catch (TargetExistsException e) {
             end = e.getMessage() + ". Replace it, or choose another name.";
             exists = true;
-        } catch (IvrikException e) {
-            LOG.warn("export", e);
-            end = "Could not: " + e.oneLine();
-        } catch (OutOfMemoryError e) {
+        } catch (RuntimeException | OutOfMemoryError e) {
             LOG.error("export", e);
-            end = "Could not: " + new NoRoomException(e).oneLine();
-        } catch (RuntimeException e) {
-            LOG.error("export", e);
-            end = "Something went wrong inside Ivrik (" + e.getMessage() + "); the log says more.";
+            end = "Could not: " + Fault.why(e);
         }
         String said = end;
         boolean finished = done;

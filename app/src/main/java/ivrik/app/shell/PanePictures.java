@@ -1,10 +1,10 @@
 package ivrik.app.shell;
 
 import ivrik.app.pane.PicturePane;
+import ivrik.app.picture.Answer;
 import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
-import ivrik.app.picture.PictureService.Answer;
-import ivrik.app.picture.PictureService.Request;
+import ivrik.app.picture.Request;
 import ivrik.app.picture.Shown;
 import ivrik.app.session.Newest;
 import ivrik.app.session.Plans;
@@ -25,8 +25,6 @@ import javafx.geometry.Point2D;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -235,15 +233,16 @@ final class PanePictures {
         asked = null;
         settled = true;
         caughtUp();
-        latest.clear();
-        painted.accept(null, null);
         service.forget();
         onRegister.accept(null);
-        panes.forEach(
-                p -> {
-                    p.picture().clear();
-                    p.detail().accept("");
-                });
+        empty();
+        panes.forEach(p -> p.detail().accept(""));
+    }
+
+    private void empty() {
+        latest.clear();
+        painted.accept(null, null);
+        panes.forEach(p -> p.picture().clear());
     }
 
     /** All that is known is let go: sources have changed. */
@@ -279,15 +278,7 @@ final class PanePictures {
         }
         if (settled && !answeredBefore) {
             answeredBefore = true;
-            ProcessHandle.Info process = ProcessHandle.current().info();
-            Instant started = process.startInstant().orElse(Instant.now());
-            Runtime memory = Runtime.getRuntime();
-            LOG.info(
-                    "first picture in full {} ms after the start, {} ms of processor time, {} MB of"
-                            + " memory in use",
-                    Duration.between(started, Instant.now()).toMillis(),
-                    process.totalCpuDuration().orElse(Duration.ZERO).toMillis(),
-                    (memory.totalMemory() - memory.freeMemory()) >> 20);
+            StartTime.log();
         }
         onFaults.accept(answer.faults());
         paint();
@@ -305,8 +296,7 @@ final class PanePictures {
         caughtUp();
         onRegister.accept(null);
         if (pictured != answer.request()) {
-            latest.clear();
-            panes.forEach(p -> p.picture().clear());
+            empty();
         }
         panes.forEach(p -> p.picture().explain(answer.failure()));
     }

@@ -1,7 +1,7 @@
 package ivrik.core.colour;
 
+import java.math.BigDecimal;
 import java.util.Arrays;
-import java.util.Locale;
 
 /**
  * Tables as texts of the {@code .cube} form: a size, a domain, and a colour in each line. Lines that begin with a
@@ -151,15 +151,17 @@ public final class CubeText {
         }
         text.append('\n');
         for (int i = 0; i < table.size(); i++) {
-            text.append(
-                    String.format(
-                            Locale.ROOT,
-                            "%.7f %.7f %.7f\n",
-                            table.value(i, 0),
-                            table.value(i, 1),
-                            table.value(i, 2)));
+            for (int c = 0; c < 3; c++) {
+                text.append(exact(table.value(i, c))).append(c < 2 ? ' ' : '\n');
+            }
         }
         return text.toString();
+    }
+
+    /** As few digits as tell a value from its neighbours, without an exponent, which not every reader knows. */
+    private static String exact(float value) {
+        String shortest = Float.toString(value);
+        return shortest.indexOf('E') < 0 ? shortest : new BigDecimal(shortest).toPlainString();
     }
 
     private static String plain(float value) {

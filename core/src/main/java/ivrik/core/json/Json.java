@@ -8,8 +8,8 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 
 /** JSON text and trees. */
 final class Json {
-    /** Longer files are none of ours. */
-    private static final long LONGEST = 256L << 20;
+    /** Longer files are none of ours; a table within one is a single text, of 60 MB at most. */
+    private static final int LONGEST = 256 << 20;
 
     private static final int DEEPEST = 200;
 
@@ -19,6 +19,7 @@ final class Json {
                                     .streamReadConstraints(
                                             StreamReadConstraints.builder()
                                                     .maxDocumentLength(LONGEST)
+                                                    .maxStringLength(LONGEST)
                                                     .maxNestingDepth(DEEPEST)
                                                     .build())
                                     .build())

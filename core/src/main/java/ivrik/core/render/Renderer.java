@@ -26,6 +26,7 @@ import ivrik.core.treatment.Pattern;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Supplier;
 
 /**
@@ -213,15 +214,13 @@ public final class Renderer {
      * @param plan that the layer is in
      */
     public List<Plane> lanes(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        return wanted(
+        return onRoad(
                 plan,
+                layer,
+                look,
                 scale,
                 cancel,
-                () -> {
-                    Passage passage = prepared(plan, layer, look, scale, cancel);
-                    Road road = road(plan, layer, look, scale, cancel);
-                    return road.separate(passage).planes(passage.site());
-                });
+                (road, passage) -> road.separate(passage).planes(passage.site()));
     }
 
     /**
@@ -244,11 +243,7 @@ public final class Renderer {
     public Plane reached(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
         LookPlan chosen = layer.looks().get(look);
         Frame picture =
-                wanted(
-                        plan,
-                        scale,
-                        cancel,
-                        () -> prepared(plan, layer, look, scale, cancel).frame());
+                onRoad(plan, layer, look, scale, cancel, (road, passage) -> passage.frame());
         return chosen.reach()
                 .map(
                         r ->
@@ -263,14 +258,33 @@ public final class Renderer {
 
     /** One of a layer's looks with its lanes really taken apart and rejoined, whatever it does. */
     public Frame rejoined(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+        return onRoad(
+                plan,
+                layer,
+                look,
+                scale,
+                cancel,
+                (road, passage) -> {
+                    road.rejoin(passage);
+                    return passage.frame();
+                });
+    }
+
+    /** What becomes of the picture that one of a layer's looks separates. */
+    private <T> T onRoad(
+            Plan plan,
+            LayerPlan layer,
+            int look,
+            double scale,
+            Cancel cancel,
+            BiFunction<Road, Passage, T> work) {
         return wanted(
                 plan,
                 scale,
                 cancel,
                 () -> {
                     Passage passage = prepared(plan, layer, look, scale, cancel);
-                    road(plan, layer, look, scale, cancel).rejoin(passage);
-                    return passage.frame();
+                    return work.apply(road(plan, layer, look, scale, cancel), passage);
                 });
     }
 

@@ -3,6 +3,7 @@ package ivrik.core.json;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ivrik.core.colour.ColourTable;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
@@ -17,6 +18,8 @@ import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
+import ivrik.core.separation.Rgb;
+import ivrik.core.treatment.LookupTable;
 
 import org.junit.jupiter.api.Test;
 
@@ -116,5 +119,18 @@ class JsonTest {
                                         ProjectJson.write(project)
                                                 .replace("\"version\" : 2", "\"version\" : 7")))
                 .hasMessageContaining("version 7");
+    }
+
+    @Test
+    void aLargeTableComesBackToTheBitWithItsLook() {
+        ColourTable table =
+                ColourTable.of(
+                        "large", 100, rgb -> rgb[0] = Math.sqrt(rgb[0] * rgb[1] + 0.1 * rgb[2]));
+        Look rest = Look.atRest("l", new Rgb(), new LookupTable());
+        String step = rest.steps().getFirst().id();
+        Look with = rest.withStep(step, s -> s.withOwnTable(table));
+        LookJson.Reading read = LookJson.read(LookJson.write(with));
+        assertThat(read.problems()).isEmpty();
+        assertThat(read.look()).isEqualTo(with);
     }
 }

@@ -8,6 +8,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
+import ivrik.media.file.WholeFile;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -57,7 +58,7 @@ final class AnimatedWebp {
         this.workers = workers;
         ByteBuffer file;
         try {
-            file = ByteBuffer.wrap(Memory.bytes(path)).order(ByteOrder.LITTLE_ENDIAN);
+            file = ByteBuffer.wrap(WholeFile.bytes(path)).order(ByteOrder.LITTLE_ENDIAN);
         } catch (IOException e) {
             throw new UnreadableMediaException(
                     "cannot read " + path, "check that you may read it", e);

@@ -7,6 +7,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
+import ivrik.media.file.WholeFile;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -39,7 +40,7 @@ final class ExrPicture {
 
     private ExrPicture(Path path) throws IOException {
         this.path = path;
-        this.file = ByteBuffer.wrap(Memory.bytes(path)).order(ByteOrder.LITTLE_ENDIAN);
+        this.file = ByteBuffer.wrap(WholeFile.bytes(path)).order(ByteOrder.LITTLE_ENDIAN);
         inParts = (file.getInt(VERSION) & IN_PARTS) != 0;
         file.position(HEADERS);
         do {

@@ -2,17 +2,14 @@ package ivrik.media.encode;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
-import ivrik.core.cache.Store;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.core.render.Renderer;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnwritableTargetException;
-import ivrik.media.decode.MediaPictures;
 import ivrik.media.decode.NumberedSequence;
 import ivrik.media.file.SafeFile;
 import ivrik.media.sound.SoundMix;
@@ -32,8 +29,6 @@ import java.util.stream.Stream;
  * there, and comes to the same bytes.
  */
 public final class Export {
-    private static final long CACHE_BYTES = 256L << 20;
-
     /** Frames of a part of a movie: some seconds. */
     private static final int PART = 96;
 
@@ -120,22 +115,24 @@ public final class Export {
         check(order);
         protect(order, unfinished);
         probe(order);
-        List<String> words = new ArrayList<>();
-        Store store = new Store(CACHE_BYTES);
-        try (unfinished;
-                MediaPictures pictures = new MediaPictures(workers, store)) {
+        try (unfinished) {
+            List<String> words = new ArrayList<>();
             unfinished.begin().ifPresent(words::add);
-            Renderer renderer = new Renderer(pictures, workers, store);
-            ExportFrames frames = ExportFrames.of(order, renderer, workers, cancel);
-            frames.sayColours(words);
-            if (order.form().isMovie()) {
-                movie(frames, unfinished, progress, words);
-            } else {
-                stills(frames, unfinished, progress);
-            }
+            words.addAll(
+                    ExportFrames.with(
+                            order,
+                            workers,
+                            cancel,
+                            (frames, said) -> {
+                                if (order.form().isMovie()) {
+                                    movie(frames, unfinished, progress, said);
+                                } else {
+                                    stills(frames, unfinished, progress);
+                                }
+                            }));
             unfinished.remove();
+            return List.copyOf(words);
         }
-        return List.copyOf(words);
     }
 
     /** Whether anything is kept of an export to a target that was broken off. */

@@ -1,5 +1,6 @@
 package ivrik.media.encode;
 
+import ivrik.core.cache.Store;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.Conversion;
 import ivrik.core.picture.Depth;
@@ -13,10 +14,13 @@ import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.decode.Footage;
+import ivrik.media.decode.MediaPictures;
 import ivrik.media.sound.SoundMix;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiConsumer;
 
 /**
  * The frames of an order as they leave: in colours that its form can write down, dithered if it says so.
@@ -30,14 +34,34 @@ record ExportFrames(
         Depth depth,
         Workers workers,
         Cancel cancel) {
-    static ExportFrames of(Export.Order order, Renderer renderer, Workers workers, Cancel cancel) {
-        return new ExportFrames(
-                order,
-                new Planner(order.project()),
-                renderer,
-                depth(order, workers),
-                workers,
-                cancel);
+    private static final long CACHE_BYTES = 256L << 20;
+
+    /**
+     * Makes something of the frames of an order.
+     *
+     * @param work told the frames, and whom to tell what is not as one would expect
+     * @return what it told, in words for the user
+     */
+    static List<String> with(
+            Export.Order order,
+            Workers workers,
+            Cancel cancel,
+            BiConsumer<ExportFrames, List<String>> work) {
+        List<String> words = new ArrayList<>();
+        Store store = new Store(CACHE_BYTES);
+        try (MediaPictures pictures = new MediaPictures(workers, store)) {
+            ExportFrames frames =
+                    new ExportFrames(
+                            order,
+                            new Planner(order.project()),
+                            new Renderer(pictures, workers, store),
+                            depth(order, workers),
+                            workers,
+                            cancel);
+            frames.sayColours(words);
+            work.accept(frames, words);
+        }
+        return List.copyOf(words);
     }
 
     /**
@@ -62,7 +86,7 @@ record ExportFrames(
     }
 
     /** Says if the form has no such colours. */
-    void sayColours(List<String> words) {
+    private void sayColours(List<String> words) {
         ColourSpace space = order.project().sequence().colour();
         if (!order.form().carries(space)) {
             words.add(

@@ -1,27 +1,34 @@
 package ivrik.media.encode;
 
 import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.UnwritableTargetException;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.SafeFile;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * A folder in which several processes gather the parts of one movie. With them lie the project and the order,
  * so that whoever finds it can put the movie together, and parts of different orders never meet.
  */
 final class PartsFolder {
+    private static final Logger LOG = LoggerFactory.getLogger(PartsFolder.class);
     private static final String ENDING = ".parts";
     private static final String PROJECT = "project.ivrik";
     private static final String ORDER = "order.properties";
@@ -51,7 +58,8 @@ final class PartsFolder {
         if (!Files.exists(folder.resolve(ORDER))) {
             ProjectFile.save(folder.resolve(PROJECT), order.project());
             SafeFile.write(folder.resolve(ORDER), text(order));
-        } else if (!parts.isOf(open(folder).order)) {
+        }
+        if (!parts.isOf(open(folder).order)) {
             throw new UnwritableTargetException(
                     folder + " has parts of another project, or made otherwise",
                     "throw that folder away, or choose another name",
@@ -69,47 +77,46 @@ final class PartsFolder {
         if (!Files.isDirectory(folder)) {
             throw new MissingFileException(folder.toString());
         }
+        Project project = ProjectFile.open(folder.resolve(PROJECT)).project();
         Properties said = new Properties();
         try {
             said.load(new StringReader(ProjectFile.text(folder.resolve(ORDER))));
-            String[] frames = said.getProperty("frames").split("-");
-            return new PartsFolder(
-                    folder,
-                    Export.Order.of(
-                                    ProjectFile.open(folder.resolve(PROJECT)).project(),
-                                    folder,
-                                    Forms.named(said.getProperty("form")))
-                            .with(
-                                    o ->
-                                            o.range(
-                                                            new FrameRange(
-                                                                    Long.parseLong(frames[0]),
-                                                                    Long.parseLong(frames[1])))
-                                                    .quality(
-                                                            Quality.valueOf(
-                                                                    said.getProperty("quality")))
-                                                    .sampling(
-                                                            Sampling.named(
-                                                                    said.getProperty("sample")))
-                                                    .scale(
-                                                            Double.parseDouble(
-                                                                    said.getProperty("scale")))
-                                                    .odd(Odd.valueOf(said.getProperty("odd")))
-                                                    .dither(
-                                                            Boolean.parseBoolean(
-                                                                    said.getProperty("dither")))
-                                                    .sound(
-                                                            Boolean.parseBoolean(
-                                                                    said.getProperty("sound")))));
-        } catch (IOException
-                | IllegalArgumentException
-                | NullPointerException
-                | IndexOutOfBoundsException e) {
+            return new PartsFolder(folder, order(project, folder, said));
+        } catch (IOException | IllegalArgumentException e) {
             throw new UnreadableMediaException(
                     folder.resolve(ORDER) + " is damaged",
                     "throw the folder away and render the parts again",
                     e);
         }
+    }
+
+    private static Export.Order order(Project project, Path folder, Properties said) {
+        Form form = Forms.named(value(said, "form"));
+        FrameRange range = FrameRange.parse(value(said, "frames"));
+        Quality quality = Quality.valueOf(value(said, "quality"));
+        Sampling sampling = Sampling.named(value(said, "sample"));
+        double scale = Double.parseDouble(value(said, "scale"));
+        Odd odd = Odd.valueOf(value(said, "odd"));
+        boolean dither = Boolean.parseBoolean(value(said, "dither"));
+        boolean sound = Boolean.parseBoolean(value(said, "sound"));
+        return Export.Order.of(project, folder, form)
+                .with(
+                        o ->
+                                o.range(range)
+                                        .quality(quality)
+                                        .sampling(sampling)
+                                        .scale(scale)
+                                        .odd(odd)
+                                        .dither(dither)
+                                        .sound(sound));
+    }
+
+    private static String value(Properties said, String name) {
+        String value = said.getProperty(name);
+        if (value == null) {
+            throw new IllegalArgumentException("there is no " + name);
+        }
+        return value;
     }
 
     private static String text(Export.Order o) {
@@ -140,26 +147,19 @@ final class PartsFolder {
         return folder.resolve(String.format("%04d.movie", number));
     }
 
-    /** Takes away what is there of it, and nothing else. */
-    void remove() {
-        List<Path> ours;
-        try (var files = Files.list(folder)) {
-            ours =
-                    files.filter(
-                                    f ->
-                                            f.getFileName()
-                                                    .toString()
-                                                    .matches(
-                                                            "\\d{4,}\\.movie|"
-                                                                    + "project\\.ivrik|"
-                                                                    + "order\\.properties"))
-                            .toList();
+    /** Takes away what is there of it, and the folder if nothing else lies in it. */
+    void remove(int parts) {
+        List<Path> ours = new ArrayList<>();
+        IntStream.range(0, parts).mapToObj(this::part).forEach(ours::add);
+        ours.add(folder.resolve(ORDER));
+        ours.add(folder.resolve(PROJECT));
+        try {
             for (Path file : ours) {
-                Files.delete(file);
+                Files.deleteIfExists(file);
             }
             Files.delete(folder);
         } catch (IOException e) {
-            throw SafeFile.fault(folder, e);
+            LOG.warn("{} is left", folder, e); // the movie is whole: it only takes room
         }
     }
 }

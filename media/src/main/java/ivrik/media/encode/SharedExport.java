@@ -1,20 +1,14 @@
 package ivrik.media.encode;
 
-import ivrik.core.cache.Store;
 import ivrik.core.project.FrameRange;
-import ivrik.core.render.Renderer;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnwritableTargetException;
-import ivrik.media.decode.MediaPictures;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import java.util.function.LongConsumer;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -23,8 +17,6 @@ import java.util.stream.IntStream;
  * beside the target until {@link #join} puts them together: to the same bytes.
  */
 public final class SharedExport {
-    private static final long CACHE_BYTES = 256L << 20;
-
     private SharedExport() {}
 
     /**
@@ -60,18 +52,16 @@ public final class SharedExport {
         }
         Export.check(order);
         PartsFolder folder = PartsFolder.begin(order);
-        return with(
+        return ExportFrames.with(
                 order,
                 workers,
                 cancel,
-                frames -> {
-                    List<String> words = new ArrayList<>();
+                (frames, words) -> {
                     MovieWriter.Options options = frames.movieOptions(words);
                     List<FrameRange> parts = Export.parts(order.range());
                     for (int k = (int) share.first(count); k < share.end(count); k++) {
                         Export.part(folder.part(k), parts.get(k), options, frames, progress);
                     }
-                    return words;
                 });
     }
 
@@ -95,7 +85,7 @@ public final class SharedExport {
                 IntStream.range(0, count)
                         .filter(k -> !Files.exists(files.get(k)))
                         .mapToObj(k -> Integer.toString(k + 1))
-                        .collect(Collectors.toList());
+                        .toList();
         if (!missing.isEmpty()) {
             throw new UnwritableTargetException(
                     folder
@@ -109,28 +99,12 @@ public final class SharedExport {
                     null);
         }
         List<String> words =
-                with(
+                ExportFrames.with(
                         order,
                         workers,
                         cancel,
-                        frames -> {
-                            List<String> said = new ArrayList<>();
-                            Export.join(files, frames.movieOptions(said), frames);
-                            return said;
-                        });
-        parts.remove();
+                        (frames, said) -> Export.join(files, frames.movieOptions(said), frames));
+        parts.remove(count);
         return words;
-    }
-
-    private static List<String> with(
-            Export.Order order,
-            Workers workers,
-            Cancel cancel,
-            Function<ExportFrames, List<String>> work) {
-        Store store = new Store(CACHE_BYTES);
-        try (MediaPictures pictures = new MediaPictures(workers, store)) {
-            Renderer renderer = new Renderer(pictures, workers, store);
-            return List.copyOf(work.apply(ExportFrames.of(order, renderer, workers, cancel)));
-        }
     }
 }

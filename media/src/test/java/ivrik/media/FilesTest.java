@@ -128,6 +128,26 @@ class FilesTest {
     }
 
     @Test
+    void aFileThatAnotherClosesIsOpenedAgainWhileItIsWanted() throws Exception {
+        Source source = project().sources().getFirst();
+        try (MediaPictures pictures = new MediaPictures(Workers.shared());
+                var thread = java.util.concurrent.Executors.newSingleThreadExecutor()) {
+            var asked =
+                    thread.submit(
+                            () -> {
+                                for (int i = 0; i < 300; i++) {
+                                    pictures.frame(new Plan.Picture(source, 0), source.size());
+                                }
+                                return true;
+                            });
+            while (!asked.isDone()) {
+                pictures.closeOthers(List.of());
+            }
+            assertThat(asked.get()).isTrue();
+        }
+    }
+
+    @Test
     void aSourceThatVanishesOrChangesIsNoticed() throws IOException {
         Source source = project().sources().getFirst();
         Path file = Path.of(source.path());

@@ -111,16 +111,15 @@ final class Traced implements Trial {
         builder.environment().put("IVRIK_DATA", folder.resolve("data").toString());
         builder.environment().put("TMPDIR", temporary.toString());
         builder.environment().remove("DISPLAY");
-        Process process =
-                builder.redirectErrorStream(true)
-                        .redirectOutput(folder.resolve(name + ".said").toFile())
-                        .start();
+        Path said = folder.resolve(name + ".said");
+        Process process = builder.redirectErrorStream(true).redirectOutput(said.toFile()).start();
         if (!process.waitFor(SECONDS, TimeUnit.SECONDS)) {
             process.descendants().forEach(ProcessHandle::destroyForcibly);
-            throw new Failure(name + " has not ended");
+            throw new Failure(name + " has not ended; it said: " + Files.readString(said));
         }
         if (process.exitValue() != 0) {
-            throw new Failure(name + " ended with " + process.exitValue());
+            String told = Files.readString(said);
+            throw new Failure(name + " ended with " + process.exitValue() + "; it said: " + told);
         }
         List<String> all = Files.readAllLines(calls);
         long asked = all.stream().filter(c -> ASKED.matcher(c).find()).count();

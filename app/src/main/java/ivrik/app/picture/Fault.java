@@ -1,7 +1,6 @@
 package ivrik.app.picture;
 
-import ivrik.core.IvrikException;
-import ivrik.core.cache.NoRoomException;
+import ivrik.app.session.UnforeseenException;
 
 /**
  * What keeps a source from being shown in a frame.
@@ -12,10 +11,6 @@ import ivrik.core.cache.NoRoomException;
 public record Fault(String words, boolean missing) {
     /** Why something could not be made, in words for the user. */
     public static String why(Throwable fault) {
-        return switch (fault) {
-            case IvrikException known -> known.oneLine();
-            case OutOfMemoryError full -> new NoRoomException(full).oneLine();
-            default -> "something went wrong inside Ivrik that the log tells more of";
-        };
+        return UnforeseenException.told(fault).oneLine();
     }
 }

@@ -227,7 +227,7 @@ public final class PictureService {
             answer(new Answer(request, plan, fine, register, missed, faults(reading, plan)));
         } catch (CancelledException e) {
             // a newer request is already waiting
-        } catch (RuntimeException | OutOfMemoryError e) {
+        } catch (RuntimeException | Error e) {
             LOG.error("a frame could not be rendered", e);
             answer(Answer.failed(request, Fault.why(e)));
         }

@@ -429,8 +429,9 @@ public final class Document implements AutoCloseable {
                     Runnable then;
                     try {
                         then = work.run();
-                    } catch (IvrikException e) {
-                        then = () -> fault.accept(e);
+                    } catch (RuntimeException | Error e) {
+                        LOG.warn("work on a file failed", e);
+                        then = () -> fault.accept(UnforeseenException.told(e));
                     }
                     Runnable last = then;
                     interfaceThread.execute(

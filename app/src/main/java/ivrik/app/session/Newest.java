@@ -48,8 +48,9 @@ public final class Newest {
                                     }
                                 });
                     } catch (CancelledException e) {
-                        // something newer is being worked out
-                    } catch (RuntimeException | OutOfMemoryError e) {
+                        // something newer is being worked out, or what it reads has been closed
+                        Platform.runLater(() -> failed(stale));
+                    } catch (RuntimeException | Error e) {
                         LOG.error("work off the interface thread failed", e);
                         Platform.runLater(() -> failed(stale));
                     }

@@ -34,6 +34,7 @@ import javafx.stage.Stage;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SequencedMap;
@@ -346,11 +347,18 @@ public final class MainWindow {
 
     /** Whether the panes show in full what was last asked for. */
     public boolean isSettled() {
-        return !document.isBusy()
-                && !time.isBusy()
-                && scopes.isSettled()
-                && !works.casts().isBusy()
-                && (session.project().layers().isEmpty() || pictures.isSettled());
+        return unsettled().isEmpty();
+    }
+
+    /** What is still at work on what was last asked for, in words. */
+    List<String> unsettled() {
+        Map<String, Boolean> busy = new LinkedHashMap<>();
+        busy.put("the project's file", document.isBusy());
+        busy.put("the traces", time.isBusy());
+        busy.put("the scopes", !scopes.isSettled());
+        busy.put("the casts", works.casts().isBusy());
+        busy.put("the pictures", hasPicture() && !pictures.isSettled());
+        return busy.keySet().stream().filter(busy::get).toList();
     }
 
     /** In place of the platform's dialogs. */

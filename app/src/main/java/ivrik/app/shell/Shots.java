@@ -32,11 +32,14 @@ import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 
+import org.slf4j.LoggerFactory;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Comparator;
 import java.util.Deque;
@@ -47,6 +50,9 @@ import java.util.stream.Stream;
 /** Pictures of the window with the demo in it. */
 final class Shots {
     private static final int SETTLED_PULSES = 45;
+
+    /** No picture takes longer, on the slowest machine. */
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
 
     /** Edits made for the pictures of treatments. */
     private static final int TREATMENT_EDITS = 4;
@@ -283,37 +289,76 @@ final class Shots {
         MainWindow window = new MainWindow(stage, data);
         stage.show();
         window.open(copyOfDemo());
-        new AnimationTimer() {
-            private Shot now;
-            private int waited;
+        new Taking(window, stage, end).start();
+    }
 
-            @Override
-            public void handle(long nanos) {
-                if (now == null && !window.isSettled()) {
-                    return; // the demo is still being opened
-                }
+    /** Takes one picture after the other, each when nothing moves any more; whatever goes wrong ends it. */
+    private final class Taking extends AnimationTimer {
+        private final MainWindow window;
+        private final Stage stage;
+        private final Runnable end;
+        private Shot now;
+        private int waited;
+        private long since = System.nanoTime();
+
+        Taking(MainWindow window, Stage stage, Runnable end) {
+            this.window = window;
+            this.stage = stage;
+            this.end = end;
+        }
+
+        @Override
+        public void handle(long nanos) {
+            try {
                 if (now == null) {
-                    now = shots.poll();
-                    waited = 0;
-                    if (now == null) {
-                        stop();
-                        window.close();
-                        remove(COPY);
-                        end.run();
-                        return;
-                    }
-                    now.prepare.accept(window);
+                    next();
+                } else {
+                    takeIfSettled();
                 }
-                boolean there = window.isSettled() && tilesAreThere(stage) && !isMeasuring(stage);
-                waited = there ? waited + 1 : 0;
-                if (waited > SETTLED_PULSES) {
-                    if (!now.file.equals(NO_FILE)) {
-                        take(stage, now.file);
-                    }
-                    now = null;
+                if (System.nanoTime() - since > PATIENCE.toNanos()) {
+                    throw new IllegalStateException(
+                            "there is no end to " + String.join(", ", window.unsettled()));
                 }
+            } catch (RuntimeException e) {
+                LoggerFactory.getLogger(Shots.class).error("a picture could not be taken", e);
+                System.err.println("ivrik: a picture could not be taken: " + e.getMessage());
+                IvrikApp.exit = 1;
+                over();
             }
-        }.start();
+        }
+
+        private void next() {
+            if (!window.unsettled().isEmpty()) {
+                return; // the demo is still being opened
+            }
+            now = shots.poll();
+            waited = 0;
+            since = System.nanoTime();
+            if (now == null) {
+                window.close();
+                remove(COPY);
+                over();
+            } else {
+                now.prepare.accept(window);
+            }
+        }
+
+        private void takeIfSettled() {
+            boolean there =
+                    window.unsettled().isEmpty() && tilesAreThere(stage) && !isMeasuring(stage);
+            waited = there ? waited + 1 : 0;
+            if (waited > SETTLED_PULSES) {
+                if (!now.file.equals(NO_FILE)) {
+                    take(stage, now.file);
+                }
+                now = null;
+            }
+        }
+
+        private void over() {
+            stop();
+            end.run();
+        }
     }
 
     /** The demo in a folder whose name is the same on every machine. */

@@ -138,6 +138,10 @@ final class AheadReader implements AutoCloseable {
                 .removeIf(f -> !f.isDone() && f.getNumberOfDependents() == 0 && f.cancel(false));
     }
 
+    synchronized boolean isClosed() {
+        return closed;
+    }
+
     /** What was asked for before is still read; asking again is given up. */
     @Override
     public synchronized void close() {

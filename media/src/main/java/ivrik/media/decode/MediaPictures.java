@@ -90,7 +90,16 @@ public final class MediaPictures implements Pictures, AutoCloseable {
                             Plane.flat(shown.width(), shown.height(), colour.blue())),
                     space);
         }
-        return reader(Key.of(source)).frame(picture.frame(), shown, space);
+        while (true) {
+            AheadReader reader = reader(Key.of(source));
+            try {
+                return reader.frame(picture.frame(), shown, space);
+            } catch (CancelledException e) {
+                if (!reader.isClosed()) {
+                    throw e;
+                } // another has closed the file, which is wanted here and opened again
+            }
+        }
     }
 
     /** What is drawn here is drawn in the colours of sRGB. */

@@ -1,0 +1,37 @@
+package ivrik.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.mock;
+
+import ivrik.core.IvrikException;
+import ivrik.media.file.LostWork;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.nio.file.Path;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+
+/** The project's file, without a window. */
+class DocumentTest {
+    @Test
+    void aFaultNobodyForesawIsToldAndNotWaitedForWithoutEnd(@TempDir Path data) throws Exception {
+        BlockingQueue<Runnable> onInterface = new LinkedBlockingQueue<>();
+        BlockingQueue<IvrikException> told = new LinkedBlockingQueue<>();
+        LostWork lost = mock(LostWork.class);
+        doThrow(new IllegalStateException("unforeseen")).when(lost).throwAway();
+        try (Document document = new Document(new Session(), data, onInterface::add, words -> {})) {
+            document.throwAway(lost, told::add);
+            assertThat(document.isBusy()).isTrue();
+            Runnable last = onInterface.poll(10, TimeUnit.SECONDS);
+            assertThat(last).isNotNull();
+            last.run();
+            assertThat(document.isBusy()).isFalse();
+            assertThat(told.remove().oneLine())
+                    .isEqualTo("something went wrong inside Ivrik: the log tells more of it");
+        }
+    }
+}

@@ -226,7 +226,7 @@ public final class TakeSheet extends TileBand {
         }
         TextField name = new TextField(tile.title());
         name.setId(NAME + tile.id());
-        name.setMaxWidth(TILE);
+        name.setMaxWidth(Double.MAX_VALUE);
         name.setTooltip(new Tooltip("What this take is called, and its file when it is exported"));
         name.setOnMouseClicked(MouseEvent::consume);
         name.setOnAction(e -> requestFocus());

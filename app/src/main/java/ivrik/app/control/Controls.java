@@ -9,7 +9,6 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -149,13 +148,5 @@ public final class Controls {
             row.getChildren().add(nodes[i]);
         }
         return row;
-    }
-
-    /** A strip that wraps: who asks how high it is without a width is told for the one it has. */
-    public static void wraps(FlowPane strip) {
-        strip.getStyleClass().addAll("strip", "wraps");
-        strip.setPrefWrapLength(Double.MAX_VALUE);
-        strip.widthProperty()
-                .addListener((o, was, is) -> strip.setPrefWrapLength(is.doubleValue()));
     }
 }

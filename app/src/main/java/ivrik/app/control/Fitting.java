@@ -5,12 +5,18 @@ import javafx.scene.image.Image;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Pictures and words cut to the room they have. A canvas's own clip would do it too, but JavaFX lays a second
  * canvas of the same size over the first for each, which costs more than all else that is drawn.
  */
 public final class Fitting {
     private static final String MORE = "...";
+
+    /** Fewer letters of a longer word say nothing. */
+    private static final int LEAST = 3;
 
     private Fitting() {}
 
@@ -31,12 +37,26 @@ public final class Fitting {
         return text.getLayoutBounds().getWidth();
     }
 
-    /** The words if they fit, else their beginning with three dots; nothing where not even that fits. */
+    /** Words in as many lines as they need, none wider than the room unless it is one word. */
+    public static List<String> lines(String words, Font font, double room) {
+        List<String> lines = new ArrayList<>();
+        for (String word : words.split(" ")) {
+            String longer = lines.isEmpty() ? word : lines.getLast() + " " + word;
+            if (!lines.isEmpty() && width(longer, font) <= room) {
+                lines.set(lines.size() - 1, longer);
+            } else {
+                lines.add(word);
+            }
+        }
+        return lines;
+    }
+
+    /** The words if they fit, else their beginning with three dots; nothing where that would say nothing. */
     public static String words(String words, Font font, double room) {
         if (width(words, font) <= room) {
             return words;
         }
-        for (int n = words.length() - 1; n > 0; n--) {
+        for (int n = words.length() - 1; n >= LEAST; n--) {
             String some = words.substring(0, n).stripTrailing() + MORE;
             if (width(some, font) <= room) {
                 return some;

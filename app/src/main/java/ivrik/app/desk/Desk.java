@@ -1,10 +1,11 @@
 package ivrik.app.desk;
 
-import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
@@ -23,6 +24,7 @@ public final class Desk extends SplitPane {
     private final View view;
     private final NumberField frame;
     private final Label clock = new Label();
+    private final ReadOnlyDoubleWrapper least = new ReadOnlyDoubleWrapper();
 
     public Desk(Session session, View view, Matrix matrix, TimeView time) {
         this.session = session;
@@ -45,16 +47,33 @@ public final class Desk extends SplitPane {
                         transport,
                         new PegStrip(session, view, time.pegs()),
                         new TraceChoice(session, view));
-        Controls.wraps(strip);
-        strip.getStyleClass().add("transport");
+        strip.getStyleClass().addAll("strip", "wraps", "transport");
         BorderPane right = new BorderPane(time);
         right.setBottom(strip);
         getItems().addAll(matrix, right);
         view.deskHeight.bind(heightProperty());
         SplitPane.setResizableWithParent(matrix, false);
+        Runnable fit = () -> least.set(least(strip.getHeight(), matrix));
+        strip.heightProperty().addListener((o, a, b) -> fit.run());
+        ((Region) matrix.getBottom()).heightProperty().addListener((o, a, b) -> fit.run());
+        view.textScale.addListener((o, a, b) -> fit.run());
+        session.stateProperty().addListener((o, a, b) -> fit.run());
         session.stateProperty().addListener((o, a, b) -> showClock());
         view.frame.addListener((o, a, b) -> showClock());
         showClock();
+    }
+
+    /** How high it must be for all lanes and layers to be seen, the rows as low as they can be. */
+    public ReadOnlyDoubleProperty leastHeight() {
+        return least.getReadOnlyProperty();
+    }
+
+    private double least(double transport, Matrix matrix) {
+        int lanes = session.state().look().map(l -> l.lanes().size()).orElse(0);
+        double rows = Metrics.HEAD + lanes * Metrics.leastLane(view.textScale.get());
+        double time = rows + Ribbon.room(session.project().layers()) + transport;
+        double columns = rows + Metrics.SCROLL + ((Region) matrix.getBottom()).getHeight();
+        return Math.max(time, columns);
     }
 
     private ToggleButton play() {

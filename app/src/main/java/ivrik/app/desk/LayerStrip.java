@@ -41,7 +41,7 @@ public final class LayerStrip extends FlowPane {
         this.session = session;
         this.view = view;
         setAlignment(Pos.CENTER_LEFT);
-        Controls.wraps(this);
+        getStyleClass().addAll("strip", "wraps");
         setMinWidth(0);
         session.stateProperty()
                 .addListener(

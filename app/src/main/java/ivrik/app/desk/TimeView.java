@@ -56,7 +56,7 @@ public final class TimeView extends Drawing {
         this.hands = new PegHands(session, view, this::redraw);
         this.drags = new PegDrags(session, view, hands, this, this::rows);
         getStyleClass().add("desk");
-        setMinWidth(200);
+        setMinSize(200, 120);
         setAccessibleText("Time: frames across, a lane's trace in each row");
         setOnMousePressed(this::pressed);
         setOnMouseMoved(this::moved);
@@ -150,21 +150,6 @@ public final class TimeView extends Drawing {
                     redraw();
                 });
         redraw();
-    }
-
-    /** Rows as low as they can be, and the layers below them. */
-    @Override
-    protected double computeMinHeight(double width) {
-        int lanes = session.state().look().map(l -> l.lanes().size()).orElse(0);
-        return Metrics.HEAD
-                + lanes * Metrics.leastLane(view.textScale.get())
-                + Ribbon.room(session.project().layers());
-    }
-
-    /** What stands on it asks for no room of its own. */
-    @Override
-    protected double computePrefHeight(double width) {
-        return computeMinHeight(width);
     }
 
     @Override

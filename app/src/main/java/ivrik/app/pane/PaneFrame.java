@@ -7,6 +7,7 @@ import ivrik.app.session.View.Kept;
 import ivrik.app.session.View.Show;
 import ivrik.core.project.Takes;
 
+import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -25,6 +26,9 @@ import java.util.stream.Stream;
 
 /** A pane with the strip above it that says and chooses what it shows. */
 public final class PaneFrame extends BorderPane {
+    /** Which shot it is, cut to less than this, says nothing. */
+    private static final double LEAST = 70;
+
     private final Label detail = new Label();
     private final MenuButton choice = new MenuButton();
 
@@ -68,6 +72,12 @@ public final class PaneFrame extends BorderPane {
                     }
                 });
         detail.getStyleClass().add("quiet");
+        detail.visibleProperty()
+                .bind(
+                        Bindings.createBooleanBinding(
+                                () -> detail.getWidth() >= Math.min(LEAST, detail.prefWidth(-1)),
+                                detail.widthProperty(),
+                                detail.textProperty()));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label working = new Label("working");

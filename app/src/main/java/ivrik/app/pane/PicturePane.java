@@ -241,14 +241,16 @@ public final class PicturePane extends Drawing {
     private void explain(GraphicsContext g, Palette p, double width, double height) {
         g.setFont(p.words(14));
         g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.85));
-        String[] lines = gap.split("(?<=[:;]) ");
-        double high = 24 * lines.length + 44;
+        String said = Character.toUpperCase(gap.charAt(0)) + gap.substring(1);
+        List<String> lines = Fitting.lines(said, g.getFont(), width - 60);
+        double line = 1.6 * g.getFont().getSize();
+        double high = line * (lines.size() + 1.5);
         g.fillRect(0, height / 2 - high / 2, width, high);
         g.setFill(p.colour("type"));
         g.setTextAlign(javafx.scene.text.TextAlignment.CENTER);
-        for (int i = 0; i < lines.length; i++) {
-            double y = height / 2 + 24 * (i - (lines.length - 1) / 2.0) + 5;
-            g.fillText(lines[i], width / 2, y, width - 40);
+        for (int i = 0; i < lines.size(); i++) {
+            double y = height / 2 + line * (i - (lines.size() - 1) / 2.0) + 5;
+            g.fillText(lines.get(i), width / 2, y, width - 40);
         }
         g.setTextAlign(javafx.scene.text.TextAlignment.LEFT);
     }

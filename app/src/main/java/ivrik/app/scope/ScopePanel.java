@@ -57,6 +57,7 @@ public final class ScopePanel extends VBox {
         head.getStyleClass().addAll("strip", "pane-head");
         VBox.setVgrow(drawing, Priority.ALWAYS);
         hint.getStyleClass().add("scope-hint");
+        hint.setMinHeight(USE_PREF_SIZE);
         getChildren().addAll(head, drawing, hint);
         getStyleClass().add("scopes");
         setPrefWidth(WIDE);

@@ -8,6 +8,7 @@ import javafx.application.Platform;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.SplitPane;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 
@@ -17,6 +18,8 @@ import java.util.function.Function;
 
 /** How the parts of the window lie: tray, panes and close-up over the desk; what is folded away. */
 final class Arrangement extends SplitPane {
+    private static final double DIVIDER = 2;
+
     private final View view;
     private final Remembered remembered;
     private final Node tray;
@@ -28,6 +31,9 @@ final class Arrangement extends SplitPane {
     private final BorderPane middle;
     private final SplitPane panes = new SplitPane();
     private final SplitPane upper = new SplitPane();
+
+    /** How high the desk is wanted, where its lanes and layers need no more; below 0 as it was remembered. */
+    private double wanted = -1;
 
     /**
      * @param frames the first pane and the second
@@ -71,6 +77,9 @@ final class Arrangement extends SplitPane {
         }
         view.band.addListener((o, a, b) -> lay());
         view.textScale.addListener((o, a, b) -> Platform.runLater(this::setShares));
+        addEventFilter(MouseEvent.MOUSE_RELEASED, this::dragged);
+        heightProperty().addListener((o, a, b) -> Platform.runLater(this::makeRoom));
+        desk.leastHeight().addListener((o, a, b) -> Platform.runLater(this::makeRoom));
         lay();
         Platform.runLater(() -> desk.setDividerPositions(remembered.get().timeShare()));
     }
@@ -105,7 +114,7 @@ final class Arrangement extends SplitPane {
 
     private void setShares() {
         Preferences settings = remembered.get();
-        setDividerPositions(settings.deskShare());
+        makeRoom();
         if (upper.getItems().size() == 3) {
             upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
         } else if (upper.getItems().size() == 2) {
@@ -114,15 +123,39 @@ final class Arrangement extends SplitPane {
         }
     }
 
+    /** The desk is as high as it is wanted, and higher while its lanes and layers would not be seen. */
+    private void makeRoom() {
+        if (getHeight() == 0 || getItems().size() < 2) {
+            return;
+        }
+        if (wanted < 0) {
+            wanted = (1 - remembered.get().deskShare()) * getHeight();
+        }
+        boolean isDesk = getItems().getLast() == desk;
+        double least = isDesk ? desk.leastHeight().get() + DIVIDER / 2 : 0;
+        setDividerPositions(1 - Math.max(wanted, least) / getHeight());
+    }
+
+    /** What the desk's edge is dragged to is what is wanted from then on. */
+    private void dragged(MouseEvent e) {
+        for (Node at = (Node) e.getTarget(); at != null && at != this; at = at.getParent()) {
+            if (at.getParent() == this && at.getStyleClass().contains("split-pane-divider")) {
+                wanted = (1 - getDividerPositions()[0]) * getHeight();
+            }
+        }
+    }
+
     /** Keeps the widths for the next start, if all parts are there. */
     void remember() {
         double[] across = upper.getDividerPositions();
-        double[] down = getDividerPositions();
-        if (across.length == 2 && down.length == 1) {
+        if (across.length == 2 && wanted >= 0) {
             remembered.change(
                     s ->
                             s.withShares(
-                                    across[0], across[1], down[0], desk.getDividerPositions()[0]));
+                                    across[0],
+                                    across[1],
+                                    1 - wanted / getHeight(),
+                                    desk.getDividerPositions()[0]));
         }
     }
 }

@@ -1,8 +1,10 @@
 package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import ivrik.app.control.NumberField;
+import ivrik.app.desk.Desk;
 import ivrik.app.pane.PicturePane;
 import ivrik.app.session.Follow;
 import ivrik.app.sheet.Command;
@@ -15,7 +17,6 @@ import ivrik.core.sampling.EdgeFill;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import javafx.scene.layout.Region;
 
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -172,13 +173,38 @@ class WindowTest {
     }
 
     @Test
-    void thePictureIsLargeThoughManyLayersLieUnderTheLanes() {
-        Driver.run(() -> d.resize(1280, 800));
+    void theDeskGivesWayForLanesAndLayersOnlyAndComesBack() {
         open();
-        PicturePane pane = (PicturePane) d.find("PicturePane");
-        assertThat(Driver.on(() -> pane.zoom() * 1280)).isGreaterThanOrEqualTo(760.0);
-        Region time = (Region) d.find("TimeView");
-        assertThat(Driver.on(() -> time.getHeight() >= time.minHeight(-1))).isTrue();
+        resize(1280, 800, 1);
+        double wide = Driver.on(() -> pane().zoom() * 1280);
+        assertThat(wide).isGreaterThanOrEqualTo(760.0);
+        assertDeskHasRoom();
+        resize(1000, 700, 1.25);
+        assertDeskHasRoom();
+        assertThat(Driver.on(() -> pane().zoom() * 1280)).isGreaterThan(340);
+        Driver.run(() -> d.window.view().scopes.set(true));
+        d.settle();
+        assertDeskHasRoom();
+        Driver.run(() -> d.window.view().scopes.set(false));
+        resize(1280, 800, 1);
+        assertThat(Driver.on(() -> pane().zoom() * 1280)).isEqualTo(wide, within(4.0));
+    }
+
+    private PicturePane pane() {
+        return (PicturePane) d.look("PicturePane");
+    }
+
+    private void resize(double width, double height, double text) {
+        Driver.run(() -> d.resize(width, height));
+        Driver.run(() -> d.window.view().textScale.set(text));
+        d.settle();
+        Driver.pulses(4);
+    }
+
+    private void assertDeskHasRoom() {
+        Desk desk = (Desk) d.find("Desk");
+        assertThat(Driver.on(desk::getHeight))
+                .isGreaterThanOrEqualTo(Driver.on(() -> desk.leastHeight().get()));
     }
 
     @Test

@@ -115,6 +115,7 @@ final class Arrangement extends SplitPane {
     private void setShares() {
         Preferences settings = remembered.get();
         makeRoom();
+        panes.setDividerPositions(0.5);
         if (upper.getItems().size() == 3) {
             upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
         } else if (upper.getItems().size() == 2) {

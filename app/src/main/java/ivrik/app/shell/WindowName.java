@@ -11,14 +11,10 @@ import java.nio.file.Path;
 record WindowName(Stage stage, Session session, Document document, Header header) {
     void show() {
         Path file = document.file();
-        String name =
-                file == null
-                        ? session.project().name()
-                        : file.getFileName().toString().replaceFirst("\\.ivrik$", "");
         boolean saved = session.isSaved();
         String shown =
-                session.project().name().equals(Document.UNTITLED) || file != null && !saved
-                        ? name
+                file != null && session.project().name().equals(Document.UNTITLED)
+                        ? file.getFileName().toString().replaceFirst("\\.ivrik$", "")
                         : session.project().name();
         header.showName(shown, standing(file));
         stage.setTitle(shown + (saved ? "" : " *") + " - Ivrik");

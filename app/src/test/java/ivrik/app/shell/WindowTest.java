@@ -15,6 +15,7 @@ import ivrik.core.project.Project;
 import ivrik.core.sampling.EdgeFill;
 
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 
@@ -188,6 +189,36 @@ class WindowTest {
         Driver.run(() -> d.window.view().scopes.set(false));
         resize(1280, 800, 1);
         assertThat(Driver.on(() -> pane().zoom() * 1280)).isEqualTo(wide, within(4.0));
+    }
+
+    @Test
+    void twoPanesShareTheRoomWhateverWasBesideThem() {
+        open();
+        resize(1000, 700, 1.25);
+        Driver.run(() -> d.window.view().scopes.set(true));
+        d.settle();
+        Driver.run(() -> d.window.view().scopes.set(false));
+        Driver.run(() -> d.window.view().twoPanes.set(true));
+        d.settle();
+        Driver.pulses(4);
+        List<Double> widths =
+                Driver.on(
+                        () ->
+                                d.root().lookupAll("PicturePane").stream()
+                                        .map(n -> ((PicturePane) n).getWidth())
+                                        .toList());
+        assertThat(widths).hasSize(2);
+        assertThat(widths.get(0)).isEqualTo(widths.get(1), within(4.0));
+    }
+
+    @Test
+    void theProjectHasOneNameSavedOrNot() {
+        open();
+        Label name = (Label) d.find(".project-name");
+        assertThat(Driver.on(name::getText)).isEqualTo("Lantern Week");
+        d.key(KeyCode.RIGHT);
+        d.settle();
+        assertThat(Driver.on(name::getText)).isEqualTo("Lantern Week");
     }
 
     private PicturePane pane() {

@@ -2,6 +2,7 @@ package ivrik.proof;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -23,7 +24,8 @@ public final class Proof {
     /** So many minutes are enough to go on beside each other. */
     private static final double LONG = 10;
 
-    private static final int LONG_HAND_MS = 16_000;
+    private static final Duration SO_FAR = Duration.ofMinutes(5);
+    private static final int LONG_HAND_MS = 10_000;
     private static final int SHORT_HAND_MS = 5000;
     private static final int SHORT_SOAK_S = 20;
 
@@ -114,7 +116,9 @@ public final class Proof {
             threads.add(Thread.ofPlatform().start(() -> untilTheEnd(trials)));
         }
         for (Thread thread : threads) {
-            thread.join();
+            while (!thread.join(SO_FAR)) {
+                System.out.println("so far: " + tried);
+            }
         }
     }
 

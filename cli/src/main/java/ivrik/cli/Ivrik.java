@@ -1,6 +1,7 @@
 package ivrik.cli;
 
 import ivrik.core.IvrikException;
+import ivrik.core.Version;
 import ivrik.core.cache.NoRoomException;
 import ivrik.media.file.UserFolder;
 
@@ -8,6 +9,7 @@ import org.slf4j.LoggerFactory;
 
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.IVersionProvider;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
@@ -20,7 +22,7 @@ import java.util.spi.ToolProvider;
 /** The command {@code ivrik}: the window, or one of the subcommands. */
 @Command(
         name = "ivrik",
-        version = "Ivrik 0.1.0",
+        versionProvider = Ivrik.VersionLine.class,
         mixinStandardHelpOptions = true,
         description = "Colour channels taken apart, moved, and put back together.",
         synopsisSubcommandLabel = "[COMMAND]",
@@ -44,6 +46,14 @@ import java.util.spi.ToolProvider;
             "Without a command the window opens. Exit: 0 done, 1 could not, 2 wrong usage."
         })
 public final class Ivrik implements Runnable {
+    /** What {@code --version} says. */
+    static final class VersionLine implements IVersionProvider {
+        @Override
+        public String[] getVersion() {
+            return new String[] {Version.NAME};
+        }
+    }
+
     @Spec private CommandSpec spec;
 
     @Parameters(arity = "0..*", hidden = true)

@@ -54,8 +54,13 @@ class StartScriptTest {
     /** Makes the folder; returns its Java. */
     private Path copied() throws IOException {
         home = Files.createDirectory(folder.resolve("copied")).toRealPath();
-        Path script = Path.of(System.getProperty("ivrik.home"), "ivrik");
-        Files.copy(script, home.resolve("ivrik"), StandardCopyOption.REPLACE_EXISTING);
+        Files.createDirectory(home.resolve("build"));
+        for (String script : new String[] {"ivrik", "build/launch.sh"}) {
+            Files.copy(
+                    Path.of(System.getProperty("ivrik.home"), script),
+                    home.resolve(script),
+                    StandardCopyOption.REPLACE_EXISTING);
+        }
         for (String module : new String[] {"core", "media", "cli", "app"}) {
             write(module + "/pom.xml", "");
             write(module + "/src/main/a", "");
@@ -63,8 +68,8 @@ class StartScriptTest {
                     home.resolve(module + "/src/main"), FileTime.fromMillis(1000));
         }
         write("pom.xml", "");
-        write("cli/target/ivrik-cli-0.1.0.jar", "");
-        write("app/target/ivrik-app-0.1.0.jar", "");
+        write("cli/target/ivrik-cli.jar", "");
+        write("app/target/ivrik-app.jar", "");
         write("target/ivrik.aot", "made elsewhere");
         write("target/ivrik.aot.for", "/where/it/was/built");
         Files.createDirectories(home.resolve("demo/lantern-week"));

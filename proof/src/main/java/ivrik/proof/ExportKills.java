@@ -13,7 +13,7 @@ import java.util.concurrent.TimeUnit;
 
 /** An export is killed in the middle: no half file under its name, and the next one goes on to the same frames. */
 final class ExportKills implements Trial {
-    private static final int FRAMES = 96;
+    private static final int FRAMES = 48;
 
     @Override
     public String name() {
@@ -40,7 +40,7 @@ final class ExportKills implements Trial {
                         .redirectErrorStream(true)
                         .redirectOutput(folder.resolve("said-1.txt").toFile())
                         .start();
-        boolean done = process.waitFor(800 + random.nextInt(4000), TimeUnit.MILLISECONDS);
+        boolean done = process.waitFor(800 + random.nextInt(3000), TimeUnit.MILLISECONDS);
         process.destroyForcibly().waitFor();
         check(folder, ending, done);
         int exit =

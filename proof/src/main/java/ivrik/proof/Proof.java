@@ -4,7 +4,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentSkipListMap;
@@ -13,14 +12,11 @@ import java.util.stream.Stream;
 
 /**
  * Runs the trials: {@code proof/run [--minutes N | --times K] [--only NAME] [--seed S]}. For a few minutes,
- * or so many times, they go in turn; for longer three go on beside each other: reading and rendering,
- * killing, and one soak. Prints counts at the end, and every failure with the seed that repeats it and the
+ * or so many times, they go in turn; for longer four go on beside each other: reading and rendering,
+ * killing exports, killing windows, and one soak. Prints counts at the end, and every failure with the seed that repeats it and the
  * folder that keeps its files.
  */
 public final class Proof {
-    /** Killed exports take a few seconds, killed windows many. */
-    private static final int EXPORTS_A_WINDOW = 4;
-
     /** So many minutes are enough to go on beside each other. */
     private static final double LONG = 10;
 
@@ -66,9 +62,8 @@ public final class Proof {
                         new UndoOracle(),
                         new Determinism(),
                         new GivenUp());
-        List<Trial> killed =
-                new ArrayList<>(Collections.nCopies(EXPORTS_A_WINDOW, new ExportKills()));
-        killed.add(new WindowKills(beside ? LONG_HAND_MS : SHORT_HAND_MS));
+        List<Trial> exports = List.of(new ExportKills());
+        List<Trial> windows = List.of(new WindowKills(beside ? LONG_HAND_MS : SHORT_HAND_MS));
         Soak soak = new Soak(seconds);
 
         Proof proof = new Proof(Files.createTempDirectory("ivrik-proof"), minutes, seed);
@@ -76,14 +71,14 @@ public final class Proof {
         if (beside) {
             proof.once(traced, seed);
             proof.begin();
-            proof.beside(read, killed, List.of(soak));
+            proof.beside(read, exports, windows, List.of(soak));
         } else {
             // valgrind takes minutes: only if it is asked for
             boolean watched = times > 0 || !only.isEmpty();
             List<Trial> last = watched ? List.of(soak, new NativeMemory()) : List.of(soak);
             Stream<Trial> all =
-                    Stream.of(List.of(traced), read, killed, last).flatMap(List::stream);
-            proof.inTurn(all.distinct().toList(), only, times);
+                    Stream.of(List.of(traced), read, exports, windows, last).flatMap(List::stream);
+            proof.inTurn(all.toList(), only, times);
         }
         System.exit(proof.report());
     }

@@ -12,6 +12,7 @@ import ivrik.app.sheet.MemorySheet;
 import ivrik.app.sheet.SequenceSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.theme.Palette;
+import ivrik.core.Version;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Source;
 
@@ -114,7 +115,7 @@ final class SheetWork {
 
     void about() {
         sheets.tell(
-                "Ivrik 0.1.0",
+                Version.NAME,
                 "Colour channels taken apart, moved, and put back together.\n\n"
                     + "Apache License 2.0. It comes with FFmpeg (LGPL) and the IBM Plex fonts (SIL"
                     + " Open Font License); NOTICE.md has the whole list.");

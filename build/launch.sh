@@ -1,0 +1,62 @@
+# How Java is started, from the tree and installed alike. To be read in by a script that has set `java` to the
+# program, `jars` to the class path and `home` to the folder that holds the demo.
+
+flags=(--add-modules=jdk.incubator.vector --enable-native-access=ALL-UNNAMED -XX:+UseG1GC -XX:G1HeapRegionSize=1m
+  -XX:G1PeriodicGCInterval=30000)
+
+# Java announces its vector module on a line of its own before anything else. Nobody asked: that line is
+# left out, all others pass as they come.
+quietly() {
+  trap '' INT TERM
+  local first
+  IFS= read -r first && [[ $first == "WARNING: Using incubator modules"* ]] || printf '%s' "${first:+$first$'\n'}"
+  exec cat
+}
+
+# Kilobytes of memory that this machine has, or what this process is allowed of it.
+machine_kb() {
+  local kb limit
+  kb=$(sed -n 's/^MemTotal: *\([0-9]*\) kB$/\1/p' /proc/meminfo 2>/dev/null)
+  [ -n "$kb" ] || kb=$(($(sysctl -n hw.memsize 2>/dev/null || echo 0) / 1024))
+  limit=$(cat /sys/fs/cgroup/memory.max 2>/dev/null)
+  case "$limit" in '' | *[!0-9]*) ;; *) [ $((limit / 1024)) -lt "$kb" ] && kb=$((limit / 1024)) ;; esac
+  echo "$kb"
+}
+
+# Where the window keeps its settings, as UserFolder has it.
+data=${IVRIK_DATA:-${XDG_DATA_HOME:-$HOME/.local/share}/ivrik}
+[ -z "${IVRIK_DATA:-}" ] && [ -d "$HOME/Library" ] && data="$HOME/Library/Application Support/Ivrik"
+
+# Memory for Java: what it is told; else what pictures may take by those settings and a quarter more; else a
+# third of the machine's, at most 4 GB. A heap that has no more room than it needs is also collected in
+# shorter pauses.
+memory() {
+  [ -n "${IVRIK_MEMORY:-}" ] && { printf -- '-Xmx%s' "$IVRIK_MEMORY"; return; }
+  local mb
+  mb=$(grep -oE '"memoryMb" *: *[0-9]{1,6}' "$data/window.json" 2>/dev/null | grep -oE '[0-9]+$')
+  if [ "${mb:-0}" -gt 0 ]; then
+    mb=$((mb * 5 / 4 > 1024 ? mb * 5 / 4 : 1024))
+  else
+    mb=$(($(machine_kb) / 3 / 1024))
+    [ "$mb" -gt 0 ] || return 0
+    mb=$((mb > 4096 ? 4096 : mb))
+  fi
+  printf -- '-Xmx%sm' "$mb"
+}
+
+# launch CACHE WORDS...: becomes Ivrik, with the classes that a file keeps, or none. With IVRIK_KEEP_CLASSES=FILE
+# it keeps in that file what it loads, so that it starts quicker from then on (JEP 514).
+launch() {
+  local kept=()
+  if [ -n "${IVRIK_KEEP_CLASSES:-}" ]; then
+    unset DISPLAY WAYLAND_DISPLAY
+    kept=("-XX:AOTCacheOutput=$IVRIK_KEEP_CLASSES")
+  elif [ -n "$1" ]; then
+    kept=("-XX:AOTCache=$1" -Xlog:disable -Xlog:all=error:stderr '-Xlog:aot*=off')
+  fi
+  shift
+  # where nobody keeps settings, the toolkit's file chooser would complain that it cannot
+  [ -n "${DBUS_SESSION_BUS_ADDRESS:-}" ] || export GSETTINGS_BACKEND=${GSETTINGS_BACKEND:-memory}
+  exec "$java" "${flags[@]}" "-Divrik.home=$home" -cp "$jars" ${kept[@]+"${kept[@]}"} $(memory) \
+    ivrik.cli.Ivrik "$@" 2> >(quietly >&2)
+}

@@ -1,0 +1,169 @@
+package ivrik.installer;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * An application image: the jars, a Java trimmed to what they need, the demo, licences, an icon, and on Linux
+ * the start script and a class cache.
+ *
+ * @param home the tree that was built
+ * @param folder the image
+ * @param version as its build says
+ */
+record Image(Path home, Path folder, String version) {
+    /** What the jars use of Java, as jdeps lists it, less what is only for databases. */
+    private static final String MODULES =
+            "java.base,java.desktop,java.naming,jdk.incubator.vector,jdk.management,jdk.unsupported";
+
+    private static final List<String> FLAGS =
+            List.of(
+                    "--add-modules=jdk.incubator.vector",
+                    "--enable-native-access=ALL-UNNAMED",
+                    "-XX:+UseG1GC",
+                    "-XX:G1HeapRegionSize=1m",
+                    "-XX:G1PeriodicGCInterval=30000",
+                    "-XX:MaxRAMPercentage=33",
+                    "-Divrik.home=$APPDIR");
+
+    static Image make(Path home, Package.System system) throws IOException, InterruptedException {
+        Path work = home.resolve("target/package");
+        Trees.remove(work);
+        Path input = Files.createDirectories(work.resolve("input"));
+        collect(home, input);
+        String version = version(input);
+        Path runtime = work.resolve("runtime");
+        Tool.run(
+                "jlink",
+                List.of(
+                        "--add-modules",
+                        MODULES,
+                        "--strip-debug",
+                        "--no-header-files",
+                        "--no-man-pages",
+                        "--compress",
+                        "zip-9",
+                        "--output",
+                        runtime.toString()));
+        if (system == Package.System.LINUX) {
+            strip(runtime);
+        }
+        List<String> words =
+                new ArrayList<>(
+                        List.of(
+                                "--type",
+                                "app-image",
+                                "--name",
+                                "ivrik",
+                                "--app-version",
+                                version,
+                                "--vendor",
+                                "Ivrik",
+                                "--description",
+                                "Colour channels taken apart, moved, and put back together",
+                                "--input",
+                                input.toString(),
+                                "--main-jar",
+                                "ivrik-cli.jar",
+                                "--main-class",
+                                "ivrik.cli.Ivrik",
+                                "--runtime-image",
+                                runtime.toString(),
+                                "--icon",
+                                icon(work, system).toString(),
+                                "--dest",
+                                work.toString()));
+        FLAGS.forEach(flag -> words.addAll(List.of("--java-options", flag)));
+        if (system == Package.System.WINDOWS) {
+            words.add("--win-console"); // it is a command too
+        }
+        Tool.run("jpackage", words);
+        Path folder = work.resolve(system == Package.System.MACOS ? "ivrik.app" : "ivrik");
+        Image image = new Image(home, folder, version);
+        if (system == Package.System.LINUX) {
+            image.startByScript();
+        }
+        return image;
+    }
+
+    /** Takes names out of the natives that only a debugger reads, where there is a program that can. */
+    private static void strip(Path runtime) throws IOException, InterruptedException {
+        Path program = Path.of("/usr/bin/strip");
+        if (!Files.isExecutable(program)) {
+            return;
+        }
+        List<String> words = new ArrayList<>(List.of(program.toString(), "--strip-unneeded"));
+        for (Path file : Trees.all(runtime)) {
+            if (file.toString().endsWith(".so")) {
+                file.toFile().setWritable(true);
+                words.add(file.toString());
+            }
+        }
+        int exit = new ProcessBuilder(words).inheritIO().start().waitFor();
+        if (exit != 0) {
+            throw new IllegalStateException("strip ended with " + exit);
+        }
+    }
+
+    private static void collect(Path home, Path input) throws IOException {
+        Files.copy(home.resolve("cli/target/ivrik-cli.jar"), input.resolve("ivrik-cli.jar"));
+        Files.copy(home.resolve("app/target/ivrik-app.jar"), input.resolve("ivrik-app.jar"));
+        for (Path jar : Trees.all(home.resolve("target/lib"))) {
+            if (jar.toString().endsWith(".jar")) {
+                Files.copy(jar, input.resolve(jar.getFileName()));
+            }
+        }
+        Trees.copy(home.resolve("demo/lantern-week"), input.resolve("demo/lantern-week"));
+        for (String paper : List.of("LICENSE", "NOTICE.md")) {
+            Files.copy(home.resolve(paper), input.resolve(paper));
+        }
+    }
+
+    private static String version(Path input) throws IOException {
+        try (var jars = Files.newDirectoryStream(input, "ivrik-core-*.jar")) {
+            String name = jars.iterator().next().getFileName().toString();
+            return name.substring("ivrik-core-".length(), name.length() - ".jar".length());
+        }
+    }
+
+    private static Path icon(Path work, Package.System system) throws IOException {
+        return switch (system) {
+            case LINUX -> Files.write(work.resolve("ivrik.png"), Icon.png(Icon.SIZE));
+            case WINDOWS -> Files.write(work.resolve("ivrik.ico"), Icon.ico());
+            case MACOS -> Files.write(work.resolve("ivrik.icns"), Icon.icns());
+        };
+    }
+
+    /**
+     * The same script's words start it as in the tree, so that memory and class cache are the same; the cache
+     * is made last, when all files have the date that they keep.
+     */
+    private void startByScript() throws IOException, InterruptedException {
+        Path start = folder.resolve("bin/ivrik");
+        Files.copy(
+                home.resolve("installer/src/main/linux/ivrik"),
+                start,
+                StandardCopyOption.REPLACE_EXISTING);
+        Files.setPosixFilePermissions(start, PosixFilePermissions.fromString("rwxr-xr-x"));
+        Files.copy(home.resolve("build/launch.sh"), folder.resolve("lib/app/launch.sh"));
+        Files.delete(folder.resolve("lib/libapplauncher.so"));
+        Trees.date(folder);
+        Path work = folder.getParent();
+        ProcessBuilder builder =
+                new ProcessBuilder(start.toString(), "demo").directory(work.toFile());
+        builder.environment().put("IVRIK_KEEP_CLASSES", folder.resolve("lib/ivrik.aot").toString());
+        builder.environment().put("IVRIK_DATA", work.resolve("data").toString());
+        builder.redirectErrorStream(true).redirectOutput(work.resolve("cache.log").toFile());
+        int exit = builder.start().waitFor();
+        if (exit != 0) {
+            throw new IllegalStateException(
+                    "the class cache could not be made: " + work.resolve("cache.log"));
+        }
+        Trees.date(folder);
+    }
+}

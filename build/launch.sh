@@ -1,5 +1,5 @@
 # How Java is started, from the tree and installed alike. To be read in by a script that has set `java` to the
-# program, `jars` to the class path and `home` to the folder that holds the demo.
+# program, `jars` to the class path, `home` to the folder that holds the demo, and `program` to the command itself.
 
 flags=(--add-modules=jdk.incubator.vector --enable-native-access=ALL-UNNAMED -XX:+UseG1GC -XX:G1HeapRegionSize=1m
   -XX:G1PeriodicGCInterval=30000)
@@ -57,6 +57,6 @@ launch() {
   shift
   # where nobody keeps settings, the toolkit's file chooser would complain that it cannot
   [ -n "${DBUS_SESSION_BUS_ADDRESS:-}" ] || export GSETTINGS_BACKEND=${GSETTINGS_BACKEND:-memory}
-  exec "$java" "${flags[@]}" "-Divrik.home=$home" -cp "$jars" ${kept[@]+"${kept[@]}"} $(memory) \
+  exec "$java" "${flags[@]}" "-Divrik.home=$home" "-Divrik.program=$program" -cp "$jars" ${kept[@]+"${kept[@]}"} $(memory) \
     ivrik.cli.Ivrik "$@" 2> >(quietly >&2)
 }

@@ -37,6 +37,8 @@ import java.util.spi.ToolProvider;
             RejoinCommand.class,
             RenderCommand.class,
             JoinCommand.class,
+            FarmCommand.class,
+            FarmPartCommand.class,
             PackCommand.class,
             UnpackCommand.class,
             CheckCommand.class

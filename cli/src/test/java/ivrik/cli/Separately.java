@@ -1,9 +1,12 @@
 package ivrik.cli;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** The command in a process of its own. */
 final class Separately {
@@ -27,6 +30,17 @@ final class Separately {
                                 "ivrik.cli.Ivrik"));
         command.addAll(List.of(words));
         return command;
+    }
+
+    /** A program that is the command, as others start it. */
+    static Path program(Path file) throws IOException {
+        String words =
+                command().stream()
+                        .map(w -> "'" + w.replace("'", "'\\''") + "'")
+                        .collect(Collectors.joining(" "));
+        Files.writeString(file, "#!/bin/sh\nexec " + words + " \"$@\"\n");
+        Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rwxr-xr-x"));
+        return file;
     }
 
     /** Where this process has unpacked its libraries, so that others need not do it again. */

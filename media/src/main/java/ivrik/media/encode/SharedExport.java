@@ -19,6 +19,31 @@ import java.util.stream.IntStream;
 public final class SharedExport {
     private SharedExport() {}
 
+    /** How many pieces an order has at most: stretches of a movie, or stills. */
+    public static long count(Export.Order order) {
+        return order.form().isMovie() ? Export.parts(order.range()).size() : order.range().length();
+    }
+
+    /**
+     * Sees to it, before anything is made, that an order can be shared and all is there for it.
+     *
+     * @throws ivrik.core.IvrikException what is missing, in the way, or made in one go
+     */
+    public static void check(Export.Order order) {
+        inParts(order);
+        Export.check(order);
+        Export.protect(order);
+    }
+
+    private static void inParts(Export.Order order) {
+        if (order.form().isMovie() && !order.form().isInParts()) {
+            throw new UnwritableTargetException(
+                    order.form().title() + " is made in one go, not in parts",
+                    "choose another form",
+                    null);
+        }
+    }
+
     /**
      * Makes one share of an order; what is there of it already is left as it is.
      *
@@ -32,10 +57,7 @@ public final class SharedExport {
             Workers workers,
             LongConsumer progress,
             Cancel cancel) {
-        long count =
-                order.form().isMovie()
-                        ? Export.parts(order.range()).size()
-                        : order.range().length();
+        long count = count(order);
         if (share.isEmpty(count)) {
             return List.of(
                     "nothing is left for part " + share + ": there are only " + count + " of them");
@@ -44,12 +66,7 @@ public final class SharedExport {
             Export.Order own = order.withRange(share.of(order.range()));
             return Export.run(own, Unfinished.of(own, share), workers, progress, cancel);
         }
-        if (!order.form().isInParts()) {
-            throw new UnwritableTargetException(
-                    order.form().title() + " is made in one go, not in parts",
-                    "leave --part out, or choose another form",
-                    null);
-        }
+        inParts(order);
         Export.check(order);
         PartsFolder folder = PartsFolder.begin(order);
         return ExportFrames.with(

@@ -10,7 +10,6 @@ import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
@@ -80,13 +79,9 @@ public final class FarmFolder {
             throw FarmException.ofSomethingElse(folder);
         }
         prepare(folder);
-        try {
-            SafeFile.write(folder.resolve("part"), script(program, retries));
-            Files.setPosixFilePermissions(
-                    folder.resolve("part"), PosixFilePermissions.fromString("rwxr-xr-x"));
-        } catch (IOException e) {
-            throw SafeFile.fault(folder, e);
-        }
+        Path part = folder.resolve("part");
+        SafeFile.write(part, script(program, retries));
+        part.toFile().setExecutable(true, false);
         SafeFile.write(folder.resolve(PLAN), plan.text());
         return new FarmFolder(folder, plan);
     }

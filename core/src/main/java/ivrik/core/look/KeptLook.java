@@ -10,6 +10,9 @@ import java.util.Locale;
 public final class KeptLook {
     private static final String NAMELESS = "look";
 
+    /** Names that Windows keeps for devices, with any ending. */
+    private static final String DEVICES = "con|prn|aux|nul|com[0-9]|lpt[0-9]";
+
     private KeptLook() {}
 
     /**
@@ -45,6 +48,9 @@ public final class KeptLook {
                         .toLowerCase(Locale.ROOT)
                         .replaceAll("[^\\p{L}\\p{N}]+", "-")
                         .replaceAll("^-|-$", "");
-        return plain.isEmpty() ? NAMELESS : plain;
+        if (plain.isEmpty()) {
+            return NAMELESS;
+        }
+        return plain.matches(DEVICES) ? plain + "-1" : plain;
     }
 }

@@ -39,7 +39,7 @@ public final class Journal {
 
     /** What the names of all journals of a project begin with. */
     static String prefix(Path project) {
-        return "." + project.getFileName() + ".";
+        return "." + SafeFile.shortened(project.getFileName().toString()) + ".";
     }
 
     public Path file() {

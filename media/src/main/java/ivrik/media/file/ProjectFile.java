@@ -98,13 +98,14 @@ public final class ProjectFile {
                         .toList());
     }
 
-    /** A source's path as seen from the project's folder, with forward slashes. */
-    private static String relative(Path folder, Path media) {
+    /** A path as seen from a folder, with forward slashes on any system; whole where it lies on another disk. */
+    public static String relative(Path folder, Path media) {
         Path absolute = media.toAbsolutePath().normalize();
         Path base = folder.toAbsolutePath().normalize();
         if (!absolute.getRoot().equals(base.getRoot())) {
             return absolute.toString();
         }
-        return base.relativize(absolute).toString().replace('\\', '/');
+        Path seen = base.relativize(absolute);
+        return seen.toString().replace(seen.getFileSystem().getSeparator(), "/");
     }
 }

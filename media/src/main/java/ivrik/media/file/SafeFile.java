@@ -23,7 +23,10 @@ import java.util.concurrent.atomic.AtomicLong;
  */
 public final class SafeFile implements AutoCloseable {
     private static final String ENDING = ".part";
+
+    /** Of UTF-8: systems keep names of 255, and more comes before and after. */
     private static final int LONGEST_NAME = 120;
+
     private static final Set<PosixFilePermission> PRIVATE =
             PosixFilePermissions.fromString("rw-------");
     private static final AtomicLong NUMBER = new AtomicLong();
@@ -99,17 +102,28 @@ public final class SafeFile implements AutoCloseable {
 
     /** What the names of all parts of this target begin with. */
     private String prefix() {
-        String name = target.getFileName().toString();
-        return "."
-                + (name.length() > LONGEST_NAME
-                        ? name.substring(0, LONGEST_NAME) + Integer.toHexString(name.hashCode())
-                        : name)
-                + ".";
+        return "." + shortened(target.getFileName().toString()) + ".";
+    }
+
+    /** A name with room before and after it; what is cut off is still told apart. */
+    static String shortened(String name) {
+        if (bytes(name) <= LONGEST_NAME) {
+            return name;
+        }
+        int end = 0;
+        while (bytes(name.substring(0, name.offsetByCodePoints(end, 1))) <= LONGEST_NAME) {
+            end = name.offsetByCodePoints(end, 1);
+        }
+        return name.substring(0, end) + Integer.toHexString(name.hashCode());
+    }
+
+    private static int bytes(String name) {
+        return name.getBytes(StandardCharsets.UTF_8).length;
     }
 
     /** Those asked for, else those of the file that it will replace; null for the usual ones. */
     private Set<PosixFilePermission> kept(Set<PosixFilePermission> asked) throws IOException {
-        boolean posix = target.getFileSystem().supportedFileAttributeViews().contains("posix");
+        boolean posix = isPosix(target);
         return !posix || asked != null || !Files.exists(target)
                 ? posix ? asked : null
                 : Files.getPosixFilePermissions(target);
@@ -170,9 +184,13 @@ public final class SafeFile implements AutoCloseable {
         }
     }
 
-    /** So that the new name survives a loss of power. Not every system opens a folder for that. */
+    private static boolean isPosix(Path file) {
+        return file.getFileSystem().supportedFileAttributeViews().contains("posix");
+    }
+
+    /** So that the new name survives a loss of power. Others open no folder for that. */
     private static void forceFolder(Path folder) throws IOException {
-        if (System.getProperty("os.name").toLowerCase(Locale.ROOT).contains("win")) {
+        if (!isPosix(folder)) {
             return;
         }
         try (FileChannel channel = FileChannel.open(folder, StandardOpenOption.READ)) {

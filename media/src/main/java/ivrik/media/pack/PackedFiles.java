@@ -7,6 +7,7 @@ import ivrik.media.MissingFileException;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.NumberedSequence;
+import ivrik.media.file.ProjectFile;
 import ivrik.media.vector.FontFiles;
 
 import java.io.IOException;
@@ -103,13 +104,7 @@ final class PackedFiles {
             while (link.find()) {
                 inside(home, link.group(1) == null ? link.group(2) : link.group(1))
                         .ifPresent(
-                                file ->
-                                        files.put(
-                                                folder
-                                                        + home.relativize(file)
-                                                                .toString()
-                                                                .replace('\\', '/'),
-                                                file));
+                                file -> files.put(folder + ProjectFile.relative(home, file), file));
             }
         } catch (IOException e) {
             throw new UnreadableMediaException(

@@ -47,7 +47,13 @@ import java.util.stream.Stream;
         })
 final class FarmCommand implements Callable<Integer> {
     private static final int FRAMES_A_PART = 96;
+
+    /** Each part costs its start; at the end those that are done wait for the slowest: docs/scale.md. */
+    private static final int PARTS_A_PLACE = 8;
+
+    /** Schedulers take no longer arrays unless they are told to. */
     private static final int MOST_PARTS = 1000;
+
     private static final int LOOK_AGAIN_MS = 500;
 
     @Spec private CommandSpec spec;
@@ -72,7 +78,9 @@ final class FarmCommand implements Callable<Integer> {
     @Option(
             names = "--parts",
             paramLabel = "N",
-            description = "How many parts a project is cut into; one for 96 frames if left out.")
+            description =
+                    "How many parts a project is cut into; if left out one for 96 frames, and no"
+                            + " more than eight times as many as are done at once.")
     private Integer parts;
 
     @Option(
@@ -179,7 +187,10 @@ final class FarmCommand implements Callable<Integer> {
         }
         Path kept = dryRun ? file.toAbsolutePath() : keep(project, folder);
         long most = Math.min(MOST_PARTS, SharedExport.count(order));
-        long usual = Math.ceilDiv(order.range().length(), FRAMES_A_PART);
+        long usual =
+                Math.min(
+                        Math.ceilDiv(order.range().length(), FRAMES_A_PART),
+                        (long) PARTS_A_PLACE * atOnce);
         int count = (int) Math.max(1, Math.min(most, parts == null ? usual : parts));
         Path out = output.out.toAbsolutePath().normalize();
         List<List<String>> each =

@@ -31,6 +31,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -67,7 +68,8 @@ final class FarmCommand implements Callable<Integer> {
     @ArgGroup(exclusive = false)
     private LookOptions look;
 
-    @Mixin private OutputOptions output;
+    @Mixin(name = "output")
+    private OutputOptions output;
 
     @Option(
             names = "--scale",
@@ -138,9 +140,13 @@ final class FarmCommand implements Callable<Integer> {
             err.println("ivrik: cancelled; what is done stays, and begun again it goes on");
             return 0;
         }
+        if (atOnce < 1 || retries < 0 || parts != null && parts < 1) {
+            throw new ParameterException(
+                    spec.commandLine(), "--parts and --at-once are 1 or more, --retries 0 or more");
+        }
         Scheduler chosen = Scheduler.of(scheduler);
         if (again && !dryRun) {
-            FarmFolder.remove(folder);
+            forget(folder);
         }
         Plan plan = look == null ? planned(folder) : applied();
         if (dryRun) {
@@ -160,6 +166,14 @@ final class FarmCommand implements Callable<Integer> {
             }
         }
         return noWait || farm.jobs().isEmpty() ? 0 : await(farm);
+    }
+
+    private void forget(Path folder) {
+        if (FarmFolder.isThere(folder) && Scheduler.isAlive(FarmFolder.open(folder))) {
+            throw FarmException.atWork(folder);
+        }
+        FarmFolder.remove(folder);
+        SharedExport.forget(output.out);
     }
 
     private Path program() {
@@ -207,7 +221,7 @@ final class FarmCommand implements Callable<Integer> {
     private List<String> part(Path project, Path out, String share) {
         List<String> words = new ArrayList<>(List.of("render", project.toString()));
         words.addAll(List.of("--part", share, "-o", out.toString(), "--overwrite"));
-        words.addAll(passedOn(Set.of("--out", "--overwrite")));
+        words.addAll(passedOn());
         return words;
     }
 
@@ -243,29 +257,37 @@ final class FarmCommand implements Callable<Integer> {
             List<String> words = new ArrayList<>(List.of("apply"));
             words.add(item.input().toAbsolutePath().toString());
             words.addAll(List.of("-o", item.out().toAbsolutePath().toString(), "--overwrite"));
-            words.addAll(passedOn(Set.of("--out", "--overwrite")));
+            words.addAll(passedOn());
             each.add(words);
         }
         return new Plan(each, List.of());
     }
 
-    /** Options of {@code render} and {@code apply} that were given, as they were given. */
-    private List<String> passedOn(Set<String> not) {
+    /** Options of {@code render} and {@code apply} that were given, as they were given, but for the target's. */
+    private List<String> passedOn() {
+        Stream<OptionSpec> theirs =
+                Stream.of(
+                                spec.mixins().get("output").options(),
+                                spec.argGroups().getFirst().options(),
+                                List.of(spec.findOption("--scale")))
+                        .flatMap(List::stream);
+        Set<String> names =
+                theirs.map(OptionSpec::longestName)
+                        .filter(name -> !name.equals("--out") && !name.equals("--overwrite"))
+                        .collect(Collectors.toSet());
         List<String> words = new ArrayList<>();
         for (OptionSpec option : spec.commandLine().getParseResult().matchedOptions()) {
-            boolean ours = option.userObject().toString().contains("FarmCommand.");
-            boolean isScale = option.longestName().equals("--scale");
-            if (ours && !isScale || not.contains(option.longestName())) {
+            String name = option.longestName();
+            if (!names.contains(name)) {
                 continue;
             }
             if (option.arity().max() == 0) {
-                words.add(option.longestName());
+                words.add(name);
+                continue;
             }
             for (String value : option.originalStringValues()) {
-                if (option.arity().max() > 0) {
-                    words.add(option.longestName());
-                    words.add(option.longestName().equals("--look") ? wholeLook(value) : value);
-                }
+                words.add(name);
+                words.add(name.equals("--look") ? wholeLook(value) : value);
             }
         }
         return words;

@@ -105,6 +105,9 @@ class FarmTest extends Commanded {
         assertThat(Path.of(beside("out.mkv"))).exists();
         assertThat(movie("out.mkv", "--parts", "1")).isEqualTo(1);
         assertThat(err).contains("is of something else").contains("--again");
+        assertThat(movie("out.mkv", "--parts", "1", "--again", "--overwrite")).as(err).isZero();
+        assertThat(err).contains("1 of 1 parts are done");
+        assertThat(movie("out.mkv", "--at-once", "0")).isEqualTo(2);
     }
 
     @Test
@@ -145,6 +148,8 @@ class FarmTest extends Commanded {
         String job = Files.readString(Path.of(beside("out.mkv.farm/jobs"))).strip();
         ProcessHandle leader = ProcessHandle.of(Long.parseLong(job)).orElseThrow();
         assertThat(leader.isAlive()).isTrue();
+        assertThat(movie("out.mkv", "--again")).isEqualTo(1);
+        assertThat(err).contains("are not done yet").contains("--cancel");
         assertThat(farm("" + project, "-o", beside("out.mkv"), "--cancel")).as(err).isZero();
         leader.onExit().get(20, java.util.concurrent.TimeUnit.SECONDS);
     }

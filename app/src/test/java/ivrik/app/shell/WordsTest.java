@@ -110,6 +110,8 @@ class WordsTest extends InAWindow {
     private Set<String> found(BiConsumer<Node, Set<String>> look) {
         return Driver.on(
                 () -> {
+                    d.root().applyCss();
+                    ((Parent) d.root()).layout(); // what has just been worked out too
                     Set<String> found = new TreeSet<>();
                     each(d.root(), node -> look.accept(node, found));
                     return found;

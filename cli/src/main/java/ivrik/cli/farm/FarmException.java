@@ -14,6 +14,12 @@ public final class FarmException extends IvrikException {
                 null);
     }
 
+    /** Jobs are waiting or at work there. */
+    public static FarmException atWork(Path folder) {
+        return new FarmException(
+                "jobs of " + folder + " are not done yet", "take them back with --cancel", null);
+    }
+
     FarmException(String what, String advice, Throwable cause) {
         super(what, advice, cause);
     }

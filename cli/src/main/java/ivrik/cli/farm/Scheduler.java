@@ -94,9 +94,9 @@ public final class Scheduler {
         farm.jobs("");
     }
 
-    /** Whether jobs of a farm are waiting or at work. */
+    /** Whether jobs of a farm are waiting or at work; the last one's process may end after all is done. */
     public static boolean isAlive(FarmFolder farm) {
-        return !farm.jobs().isEmpty() && run(farm, "alive", Map.of()).exit == 0;
+        return !farm.isJoined() && !farm.jobs().isEmpty() && run(farm, "alive", Map.of()).exit == 0;
     }
 
     private record Said(int exit, String out, String err) {

@@ -41,14 +41,19 @@ final class PartsFolder {
         this.order = order;
     }
 
+    /** Where the parts of a movie gather. */
+    static Path of(Path out) {
+        Path whole = out.toAbsolutePath();
+        return whole.resolveSibling(whole.getFileName() + ENDING);
+    }
+
     /**
      * The folder beside an order's target, made if it is not there.
      *
      * @throws UnwritableTargetException if it holds parts of another order, or cannot be written to
      */
     static PartsFolder begin(Export.Order order) {
-        Path out = order.out().toAbsolutePath();
-        Path folder = out.resolveSibling(out.getFileName() + ENDING);
+        Path folder = of(order.out());
         PartsFolder parts = new PartsFolder(folder, order);
         try {
             Files.createDirectories(folder);

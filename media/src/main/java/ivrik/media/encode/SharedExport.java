@@ -35,6 +35,15 @@ public final class SharedExport {
         Export.protect(order);
     }
 
+    /** Throws the parts away that wait to be joined to a movie, if there are any. */
+    public static void forget(Path out) {
+        Path folder = PartsFolder.of(out);
+        if (Files.isDirectory(folder)) {
+            PartsFolder parts = PartsFolder.open(folder);
+            parts.remove(Export.parts(parts.order().range()).size());
+        }
+    }
+
     private static void inParts(Export.Order order) {
         if (order.form().isMovie() && !order.form().isInParts()) {
             throw new UnwritableTargetException(

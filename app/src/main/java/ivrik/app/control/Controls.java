@@ -7,8 +7,10 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -148,5 +150,15 @@ public final class Controls {
             row.getChildren().add(nodes[i]);
         }
         return row;
+    }
+
+    /** Whether an event is of a divider of these very parts. */
+    public static boolean isDivider(MouseEvent e, SplitPane parts) {
+        for (Node at = (Node) e.getTarget(); at != null && at != parts; at = at.getParent()) {
+            if (at.getParent() == parts && at.getStyleClass().contains("split-pane-divider")) {
+                return true;
+            }
+        }
+        return false;
     }
 }

@@ -1,9 +1,12 @@
 package ivrik.app.desk;
 
+import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
+import ivrik.app.session.State;
 import ivrik.app.session.View;
 
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.geometry.Pos;
@@ -11,6 +14,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -25,6 +29,9 @@ public final class Desk extends SplitPane {
     private final NumberField frame;
     private final Label clock = new Label();
     private final ReadOnlyDoubleWrapper least = new ReadOnlyDoubleWrapper();
+
+    /** Of the width that the columns are wanted to have, where they need no more. */
+    private double share = 0.5;
 
     public Desk(Session session, View view, Matrix matrix, TimeView time) {
         this.session = session;
@@ -58,9 +65,37 @@ public final class Desk extends SplitPane {
         ((Region) matrix.getBottom()).heightProperty().addListener((o, a, b) -> fit.run());
         view.textScale.addListener((o, a, b) -> fit.run());
         session.stateProperty().addListener((o, a, b) -> fit.run());
+        session.stateProperty()
+                .addListener(
+                        (o, a, b) -> {
+                            if (columns(a) != columns(b)) {
+                                Platform.runLater(() -> setDividerPositions(share));
+                            }
+                        });
+        addEventFilter(
+                MouseEvent.MOUSE_RELEASED,
+                e -> {
+                    if (Controls.isDivider(e, this)) {
+                        share = getDividerPositions()[0];
+                    }
+                });
         session.stateProperty().addListener((o, a, b) -> showClock());
         view.frame.addListener((o, a, b) -> showClock());
         showClock();
+    }
+
+    private static int columns(State state) {
+        return state.look().map(l -> l.steps().size()).orElse(0);
+    }
+
+    /** How much of the width the columns are wanted to have; more while they need it. */
+    public void setShare(double wanted) {
+        share = wanted;
+        setDividerPositions(wanted);
+    }
+
+    public double share() {
+        return share;
     }
 
     /** How high it must be for all lanes and layers to be seen, the rows as low as they can be. */

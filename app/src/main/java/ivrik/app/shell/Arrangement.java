@@ -1,5 +1,6 @@
 package ivrik.app.shell;
 
+import ivrik.app.control.Controls;
 import ivrik.app.desk.Desk;
 import ivrik.app.session.Preferences;
 import ivrik.app.session.View;
@@ -81,7 +82,7 @@ final class Arrangement extends SplitPane {
         heightProperty().addListener((o, a, b) -> Platform.runLater(this::makeRoom));
         desk.leastHeight().addListener((o, a, b) -> Platform.runLater(this::makeRoom));
         lay();
-        Platform.runLater(() -> desk.setDividerPositions(remembered.get().timeShare()));
+        Platform.runLater(() -> desk.setShare(remembered.get().timeShare()));
     }
 
     private void lay() {
@@ -139,10 +140,8 @@ final class Arrangement extends SplitPane {
 
     /** What the desk's edge is dragged to is what is wanted from then on. */
     private void dragged(MouseEvent e) {
-        for (Node at = (Node) e.getTarget(); at != null && at != this; at = at.getParent()) {
-            if (at.getParent() == this && at.getStyleClass().contains("split-pane-divider")) {
-                wanted = (1 - getDividerPositions()[0]) * getHeight();
-            }
+        if (Controls.isDivider(e, this)) {
+            wanted = (1 - getDividerPositions()[0]) * getHeight();
         }
     }
 
@@ -153,10 +152,7 @@ final class Arrangement extends SplitPane {
             remembered.change(
                     s ->
                             s.withShares(
-                                    across[0],
-                                    across[1],
-                                    1 - wanted / getHeight(),
-                                    desk.getDividerPositions()[0]));
+                                    across[0], across[1], 1 - wanted / getHeight(), desk.share()));
         }
     }
 }

@@ -1,7 +1,6 @@
 package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import ivrik.app.control.NumberField;
 import ivrik.app.desk.Desk;
@@ -177,18 +176,20 @@ class WindowTest {
     void theDeskGivesWayForLanesAndLayersOnlyAndComesBack() {
         open();
         resize(1280, 800, 1);
+        Driver.until("the picture is large", () -> pane().zoom() * 1280 >= 760);
         double wide = Driver.on(() -> pane().zoom() * 1280);
-        assertThat(wide).isGreaterThanOrEqualTo(760.0);
         assertDeskHasRoom();
         resize(1000, 700, 1.25);
         assertDeskHasRoom();
-        assertThat(Driver.on(() -> pane().zoom() * 1280)).isGreaterThan(340);
+        Driver.until("there is a picture still", () -> pane().zoom() * 1280 > 340);
         Driver.run(() -> d.window.view().scopes.set(true));
         d.settle();
         assertDeskHasRoom();
         Driver.run(() -> d.window.view().scopes.set(false));
         resize(1280, 800, 1);
-        assertThat(Driver.on(() -> pane().zoom() * 1280)).isEqualTo(wide, within(4.0));
+        Driver.until(
+                "the picture is as large as before",
+                () -> Math.abs(pane().zoom() * 1280 - wide) < 4);
     }
 
     @Test
@@ -201,14 +202,15 @@ class WindowTest {
         Driver.run(() -> d.window.view().twoPanes.set(true));
         d.settle();
         Driver.pulses(4);
-        List<Double> widths =
-                Driver.on(
-                        () ->
-                                d.root().lookupAll("PicturePane").stream()
-                                        .map(n -> ((PicturePane) n).getWidth())
-                                        .toList());
-        assertThat(widths).hasSize(2);
-        assertThat(widths.get(0)).isEqualTo(widths.get(1), within(4.0));
+        Driver.until(
+                "both are as wide",
+                () -> {
+                    double[] widths =
+                            d.root().lookupAll("PicturePane").stream()
+                                    .mapToDouble(n -> ((PicturePane) n).getWidth())
+                                    .toArray();
+                    return widths.length == 2 && Math.abs(widths[0] - widths[1]) < 4;
+                });
     }
 
     @Test
@@ -219,6 +221,23 @@ class WindowTest {
         d.key(KeyCode.RIGHT);
         d.settle();
         assertThat(Driver.on(name::getText)).isEqualTo("Lantern Week");
+    }
+
+    @Test
+    void timeHasItsRoomBackWhenColumnsAreGone() {
+        open();
+        resize(1280, 800, 1);
+        Desk desk = (Desk) d.find("Desk");
+        double before = Driver.on(() -> desk.getDividerPositions()[0]);
+        Driver.run(() -> d.window.session().editLook("Tube", l -> BuiltInLooks.named("tube")));
+        d.settle();
+        Driver.pulses(4);
+        Driver.until("columns take room", () -> desk.getDividerPositions()[0] > before + 0.02);
+        Driver.run(() -> d.window.session().undo());
+        d.settle();
+        Driver.pulses(4);
+        Driver.until(
+                "they give it back", () -> Math.abs(desk.getDividerPositions()[0] - before) < 0.01);
     }
 
     private PicturePane pane() {
@@ -234,8 +253,8 @@ class WindowTest {
 
     private void assertDeskHasRoom() {
         Desk desk = (Desk) d.find("Desk");
-        assertThat(Driver.on(desk::getHeight))
-                .isGreaterThanOrEqualTo(Driver.on(() -> desk.leastHeight().get()));
+        Driver.until(
+                "lanes and layers are seen", () -> desk.getHeight() >= desk.leastHeight().get());
     }
 
     @Test

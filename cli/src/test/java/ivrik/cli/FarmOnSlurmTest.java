@@ -190,4 +190,28 @@ class FarmOnSlurmTest {
         assertThat(end(farm("--retries", "0"))).as(Files.readString(said())).isZero();
         assertSameAsInOneGo();
     }
+
+    @Test
+    void jobsAreTakenBack() throws Exception {
+        command("touch \"begun-$3\"; sleep 600");
+        assertThat(end(farm("--no-wait"))).as(Files.readString(said())).isZero();
+        while (!Files.exists(folder.resolve("begun-1"))) {
+            Thread.sleep(100);
+        }
+        assertThat(end(farm("--cancel"))).as(Files.readString(said())).isZero();
+        assertThat(Files.readString(said())).contains("what is done stays");
+        for (String left = jobs(); !left.isEmpty(); left = jobs()) {
+            Thread.sleep(200); // until Slurm has ended them
+        }
+        assertThat(Path.of(stills("farmed") + ".farm/done")).isEmptyDirectory();
+    }
+
+    private String jobs() throws Exception {
+        ProcessBuilder builder = new ProcessBuilder("squeue", "--noheader");
+        builder.environment().put("SLURM_CONF", slurm.resolve("slurm.conf").toString());
+        Process process = builder.start();
+        String said = new String(process.getInputStream().readAllBytes());
+        assertThat(process.waitFor()).isZero();
+        return said.strip();
+    }
 }

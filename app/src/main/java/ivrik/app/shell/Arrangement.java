@@ -2,7 +2,6 @@ package ivrik.app.shell;
 
 import ivrik.app.control.Controls;
 import ivrik.app.desk.Desk;
-import ivrik.app.session.Preferences;
 import ivrik.app.session.View;
 
 import javafx.application.Platform;
@@ -35,6 +34,9 @@ final class Arrangement extends SplitPane {
 
     /** How high the desk is wanted, where its lanes and layers need no more; below 0 as it was remembered. */
     private double wanted = -1;
+
+    /** Where tray and close-up are wanted to end and begin, as shares of the width; null as it was remembered. */
+    private double[] across;
 
     /**
      * @param frames the first pane and the second
@@ -79,6 +81,7 @@ final class Arrangement extends SplitPane {
         view.band.addListener((o, a, b) -> lay());
         view.textScale.addListener((o, a, b) -> Platform.runLater(this::setShares));
         addEventFilter(MouseEvent.MOUSE_RELEASED, this::dragged);
+        upper.widthProperty().addListener((o, a, b) -> Platform.runLater(this::makeWidths));
         heightProperty().addListener((o, a, b) -> Platform.runLater(this::makeRoom));
         desk.leastHeight().addListener((o, a, b) -> Platform.runLater(this::makeRoom));
         lay();
@@ -114,14 +117,21 @@ final class Arrangement extends SplitPane {
     }
 
     private void setShares() {
-        Preferences settings = remembered.get();
         makeRoom();
         panes.setDividerPositions(0.5);
+        makeWidths();
+    }
+
+    /** Tray and close-up are as wide as they are wanted; whatever they needed meanwhile they give back. */
+    private void makeWidths() {
+        if (across == null) {
+            across = new double[] {remembered.get().trayShare(), remembered.get().closeUpShare()};
+        }
         if (upper.getItems().size() == 3) {
-            upper.setDividerPositions(settings.trayShare(), settings.closeUpShare());
+            upper.setDividerPositions(across);
         } else if (upper.getItems().size() == 2) {
             boolean left = upper.getItems().getFirst() == tray;
-            upper.setDividerPositions(left ? settings.trayShare() : settings.closeUpShare());
+            upper.setDividerPositions(across[left ? 0 : 1]);
         }
     }
 
@@ -138,17 +148,19 @@ final class Arrangement extends SplitPane {
         setDividerPositions(1 - Math.max(wanted, least) / getHeight());
     }
 
-    /** What the desk's edge is dragged to is what is wanted from then on. */
+    /** What an edge is dragged to is what is wanted from then on. */
     private void dragged(MouseEvent e) {
         if (Controls.isDivider(e, this)) {
             wanted = (1 - getDividerPositions()[0]) * getHeight();
+        }
+        if (Controls.isDivider(e, upper) && upper.getItems().size() == 3) {
+            across = upper.getDividerPositions();
         }
     }
 
     /** Keeps the widths for the next start, if all parts are there. */
     void remember() {
-        double[] across = upper.getDividerPositions();
-        if (across.length == 2 && wanted >= 0) {
+        if (across != null && wanted >= 0) {
             remembered.change(
                     s ->
                             s.withShares(

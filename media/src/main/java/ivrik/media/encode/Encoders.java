@@ -53,13 +53,24 @@ final class Encoders {
     }
 
     static void open(AVCodecContext encoder, AVDictionary options, String title, Size size) {
-        int opened = avcodec_open2(encoder, encoder.codec(), options);
+        int opened = openAside(encoder, options);
         if (opened < 0) {
             throw new UnwritableTargetException(
                     title + " cannot hold pictures of " + size + " (" + Ffmpeg.word(opened) + ")",
                     "choose another form or another size",
                     null);
         }
+    }
+
+    /**
+     * On a thread that ends at once: for root, SVT-AV1 makes the one that opens it a real-time thread, and so would
+     * be all threads and processes that it starts later.
+     */
+    private static int openAside(AVCodecContext encoder, AVDictionary options) {
+        return java.util.concurrent.CompletableFuture.supplyAsync(
+                        () -> avcodec_open2(encoder, encoder.codec(), options),
+                        work -> Thread.ofPlatform().daemon().start(work))
+                .join();
     }
 
     static void check(int result, Path target) {

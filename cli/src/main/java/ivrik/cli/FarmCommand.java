@@ -71,11 +71,8 @@ final class FarmCommand implements Callable<Integer> {
     @Mixin(name = "output")
     private OutputOptions output;
 
-    @Option(
-            names = "--scale",
-            defaultValue = "1",
-            description = "Of the sequence's size; ${DEFAULT-VALUE} by default.")
-    private double scale;
+    @Mixin(name = "scale")
+    private ScaleOption scale;
 
     @Option(
             names = "--parts",
@@ -193,7 +190,7 @@ final class FarmCommand implements Callable<Integer> {
         }
         Path file = Path.of(inputs.getFirst());
         Project project = Inputs.project(file);
-        Export.Order order = output.order(project, output.out, List.of(file), scale);
+        Export.Order order = output.order(project, output.out, List.of(file), scale.value);
         if (FarmFolder.isThere(folder)) {
             SharedExport.check(order.withOverwrite(true)); // what is there is its own
         } else {
@@ -269,7 +266,7 @@ final class FarmCommand implements Callable<Integer> {
                 Stream.of(
                                 spec.mixins().get("output").options(),
                                 spec.argGroups().getFirst().options(),
-                                List.of(spec.findOption("--scale")))
+                                spec.mixins().get("scale").options())
                         .flatMap(List::stream);
         Set<String> names =
                 theirs.map(OptionSpec::longestName)

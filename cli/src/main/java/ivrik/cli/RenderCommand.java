@@ -36,11 +36,8 @@ final class RenderCommand implements Runnable {
     @Parameters(paramLabel = "PROJECT")
     private Path file;
 
-    @Option(
-            names = "--scale",
-            defaultValue = "1",
-            description = "Of the sequence's size; ${DEFAULT-VALUE} by default.")
-    private double scale;
+    @Mixin(name = "scale")
+    private ScaleOption scale;
 
     @Option(
             names = "--lanes",
@@ -84,9 +81,6 @@ final class RenderCommand implements Runnable {
 
     @Override
     public void run() {
-        if (!(scale > 0 && scale <= 8)) {
-            throw new ParameterException(spec.commandLine(), "a scale lies over 0 and up to 8");
-        }
         if (part != null && (lanes || picked || !takes.isEmpty())) {
             throw new ParameterException(
                     spec.commandLine(), "--part goes with none of --lanes, --take and --picked");
@@ -104,13 +98,13 @@ final class RenderCommand implements Runnable {
             writeTakes(project);
             return;
         }
-        output.export(project, List.of(file), scale, spec.commandLine().getErr());
+        output.export(project, List.of(file), scale.value, spec.commandLine().getErr());
     }
 
     private void writePart(Project project) {
         PrintWriter err = spec.commandLine().getErr();
         SharedExport.run(
-                        output.order(project, output.out, List.of(file), scale),
+                        output.order(project, output.out, List.of(file), scale.value),
                         part,
                         Workers.shared(),
                         output.saying(output.range(project), err),
@@ -144,7 +138,8 @@ final class RenderCommand implements Runnable {
                     "pick some in the window, or name them with --take");
         }
         List<Export.Order> orders =
-                TakeExport.orders(output.order(project, output.out, List.of(file), scale), wanted);
+                TakeExport.orders(
+                        output.order(project, output.out, List.of(file), scale.value), wanted);
         long frames = orders.stream().mapToLong(o -> o.range().length()).sum();
         TakeExport.run(
                         orders,
@@ -161,7 +156,7 @@ final class RenderCommand implements Runnable {
                 treated.files(),
                 Stream.concat(Stream.of(file), treated.inputs().stream()).toList());
         treated.write(
-                scale,
+                scale.value,
                 Workers.shared(),
                 output.saying(range, spec.commandLine().getErr()),
                 Cancel.NEVER);

@@ -1,6 +1,7 @@
 package ivrik.installer;
 
 import java.io.IOException;
+import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -124,10 +125,10 @@ record Image(Path home, Path folder, String version) {
         }
     }
 
+    /** As the jar of the core has it. */
     private static String version(Path input) throws IOException {
-        try (var jars = Files.newDirectoryStream(input, "ivrik-core-*.jar")) {
-            String name = jars.iterator().next().getFileName().toString();
-            return name.substring("ivrik-core-".length(), name.length() - ".jar".length());
+        try (var jar = FileSystems.newFileSystem(input.resolve("ivrik-core.jar"))) {
+            return Files.readString(jar.getPath("ivrik/core/version.txt")).strip();
         }
     }
 

@@ -13,6 +13,7 @@ import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 import java.nio.file.Path;
+import java.util.concurrent.CompletableFuture;
 
 /** What still and movie encoders share. */
 final class Encoders {
@@ -67,7 +68,7 @@ final class Encoders {
      * be all threads and processes that it starts later.
      */
     private static int openAside(AVCodecContext encoder, AVDictionary options) {
-        return java.util.concurrent.CompletableFuture.supplyAsync(
+        return CompletableFuture.supplyAsync(
                         () -> avcodec_open2(encoder, encoder.codec(), options),
                         work -> Thread.ofPlatform().daemon().start(work))
                 .join();

@@ -6,9 +6,12 @@ import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import ivrik.core.IvrikException;
 import ivrik.core.motion.Rational;
+import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
+import ivrik.core.project.Source.Reading;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
+import ivrik.media.decode.MovieReader;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
 import ivrik.media.encode.MovieWriter;
@@ -24,7 +27,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 
-/** What could not be opened leaves no file open and no part of a file behind. */
+/** What could not be opened, at once or again, leaves no file open and no part of a file behind. */
 class FailedOpeningsTest {
     private static final int TIMES = 40;
     private static final Path OPEN = Path.of("/proc/self/fd");
@@ -72,6 +75,30 @@ class FailedOpeningsTest {
         Path text = Files.writeString(folder.resolve("text.mkv"), "no movie at all");
         failing(() -> Footage.open(text, Workers.shared()).close());
         failing(() -> new SoundReader(whole).close());
+    }
+
+    @Test
+    void aMovieTakenAwayWhileItIsRead() throws IOException {
+        Path file = TestMedia.counting(folder.resolve("counting.mkv"), 12, "ffv1", "");
+        Path away = folder.resolve("away.mkv");
+        Reading counted = Reading.USUAL.withCounted(true); // goes back only by opening it again
+        try (MovieReader reader = new MovieReader(file, counted, Workers.shared())) {
+            Frame second = reader.frame(1);
+            reader.frame(6);
+            Files.move(file, away);
+            long before = open();
+            assertThatThrownBy(() -> reader.frame(1))
+                    .isInstanceOf(UnreadableMediaException.class)
+                    .hasMessageContaining("counting.mkv");
+            assertThat(reader.size()).isEqualTo(second.size());
+            assertThat(reader.isStill()).isFalse();
+            assertThat(reader.frame(7)).as("what is open is read on").isNotNull();
+            assertThat(open()).isEqualTo(before);
+            Files.move(away, file);
+            assertThat(reader.frame(1).colour().getFirst().data())
+                    .isEqualTo(second.colour().getFirst().data());
+        }
+        assertThat(open()).isZero();
     }
 
     @Test

@@ -30,7 +30,6 @@ import java.util.concurrent.TimeoutException;
  * rendered and written in bounded time, comes to numbers only, and comes back as it was written.
  */
 final class FileMutants implements Trial {
-    private static final int TIMES = 60;
     private static final int SECONDS = 25;
     private static final List<String> WRONG =
             List.of(
@@ -59,6 +58,14 @@ final class FileMutants implements Trial {
                     "\"\\u0000\\n\\\"\"");
 
     private final ObjectMapper json = new ObjectMapper();
+    private final int times;
+
+    /**
+     * @param times how many are made in one trial
+     */
+    FileMutants(int times) {
+        this.times = times;
+    }
 
     @Override
     public String name() {
@@ -70,7 +77,7 @@ final class FileMutants implements Trial {
         Random random = new Random(seed);
         String demo = Made.demo();
         var shelf = BuiltInLooks.shelf();
-        for (int i = 0; i < TIMES; i++) {
+        for (int i = 0; i < times; i++) {
             boolean isProject = random.nextInt(3) > 0;
             String whole =
                     isProject
@@ -82,7 +89,7 @@ final class FileMutants implements Trial {
             check(mutant, isProject, random.nextInt(240));
             Files.delete(file);
         }
-        return TIMES;
+        return times;
     }
 
     private String mutant(String whole, Random random) throws Exception {

@@ -20,9 +20,8 @@ public final class Hand {
                 window -> {
                     while (true) {
                         Thread.sleep(Long.parseLong(args[2]));
-                        long now = System.currentTimeMillis();
                         window.key(KeyCode.RIGHT);
-                        System.out.println(NUDGED + now);
+                        System.out.println(NUDGED + System.currentTimeMillis());
                     }
                 });
     }

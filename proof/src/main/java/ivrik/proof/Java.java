@@ -1,10 +1,11 @@
 package ivrik.proof;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Java processes of the same Java and classes as this one. */
+/** Java processes of the same Java and classes as this one, and of the classes that Ivrik keeps for a quick start. */
 final class Java {
     private Java() {}
 
@@ -19,6 +20,10 @@ final class Java {
                         "-Dglass.platform=Headless",
                         "-Dprism.order=sw",
                         "-Divrik.home=" + System.getProperty("ivrik.home")));
+        Path kept = Path.of(System.getProperty("ivrik.home"), "target/ivrik.aot");
+        if (Files.exists(kept)) { // of other jars than these, it is left aside
+            command.addAll(List.of("-XX:AOTCache=" + kept, "-Xlog:disable"));
+        }
         command.addAll(flags);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), main.getName()));
         for (Object word : words) {

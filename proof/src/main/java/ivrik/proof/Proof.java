@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentSkipListMap;
@@ -12,8 +13,8 @@ import java.util.stream.Stream;
 
 /**
  * Runs the trials: {@code proof/run [--minutes N | --times K] [--only NAME] [--seed S]}. For a few minutes,
- * or so many times, they go in turn; for longer four go on beside each other: reading and rendering,
- * killing exports, killing windows, and one soak. Prints counts at the end, and every failure with the seed that repeats it and the
+ * or so many times, they go in turn; for longer four go on beside each other: mutants, killing exports with
+ * the laws of rendering in between, killing windows, and one soak. Prints counts at the end, and every failure with the seed that repeats it and the
  * folder that keeps its files.
  */
 public final class Proof {
@@ -24,6 +25,11 @@ public final class Proof {
     private static final int LONG_HAND_MS = 10_000;
     private static final int SHORT_HAND_MS = 5000;
     private static final int SHORT_SOAK_S = 20;
+    private static final int LONG_MUTANTS = 500;
+    private static final int SHORT_MUTANTS = 100;
+
+    /** Of these there are to be more than of what stands between them. */
+    private static final int EXPORTS_IN_A_ROW = 8;
 
     private final Map<String, Integer> tried = new ConcurrentSkipListMap<>();
     private final List<String> failures = new CopyOnWriteArrayList<>();
@@ -55,13 +61,11 @@ public final class Proof {
         boolean beside = times == 0 && only.isEmpty() && minutes >= LONG;
         long seconds = beside ? Math.round(minutes * 60) : SHORT_SOAK_S;
         Traced traced = new Traced();
-        List<Trial> read =
+        List<Trial> mutants =
                 List.of(
-                        new FileMutants(),
-                        new MediaMutants(),
-                        new UndoOracle(),
-                        new Determinism(),
-                        new GivenUp());
+                        new FileMutants(beside ? LONG_MUTANTS : SHORT_MUTANTS),
+                        new MediaMutants(beside ? LONG_MUTANTS : SHORT_MUTANTS));
+        List<Trial> laws = List.of(new UndoOracle(), new Determinism(), new GivenUp());
         List<Trial> exports = List.of(new ExportKills());
         List<Trial> windows = List.of(new WindowKills(beside ? LONG_HAND_MS : SHORT_HAND_MS));
         Soak soak = new Soak(seconds);
@@ -71,13 +75,16 @@ public final class Proof {
         if (beside) {
             proof.once(traced, seed);
             proof.begin();
-            proof.beside(read, exports, windows, List.of(soak));
+            List<Trial> exportsAndLaws = new ArrayList<>(laws);
+            exportsAndLaws.addAll(Collections.nCopies(EXPORTS_IN_A_ROW, exports.getFirst()));
+            proof.beside(mutants, exportsAndLaws, windows, List.of(soak));
         } else {
             // valgrind takes minutes: only if it is asked for
             boolean watched = times > 0 || !only.isEmpty();
             List<Trial> last = watched ? List.of(soak, new NativeMemory()) : List.of(soak);
             Stream<Trial> all =
-                    Stream.of(List.of(traced), read, exports, windows, last).flatMap(List::stream);
+                    Stream.of(List.of(traced), mutants, laws, exports, windows, last)
+                            .flatMap(List::stream);
             proof.inTurn(all.toList(), only, times);
         }
         System.exit(proof.report());

@@ -14,12 +14,12 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 
 /**
- * Writes the work into a journal in a thread of its own: a second after the first change that is not
- * in it yet, whatever else is changed meanwhile, so that a crash costs at most two seconds.
+ * Writes the work into a journal in a thread of its own: half a second after the first change that is not
+ * in it yet, whatever else is changed meanwhile, so that a crash costs at most two seconds on a busy machine too.
  */
 final class Keeper implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Keeper.class);
-    private static final long DELAY_MS = 1000;
+    private static final long DELAY_MS = 500;
     private static final long AGAIN_MS = 5000;
     private static final long LAST_WAIT_S = 3;
 

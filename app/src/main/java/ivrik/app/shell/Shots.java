@@ -11,9 +11,6 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Reach;
 import ivrik.core.motion.Value;
-import ivrik.core.picture.Depth;
-import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.threads.Cancel;
@@ -21,48 +18,25 @@ import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.Forms;
-import ivrik.media.encode.StillWriter;
 
-import javafx.animation.AnimationTimer;
 import javafx.geometry.Point2D;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.image.ImageView;
-import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
-
-import org.slf4j.LoggerFactory;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.time.Duration;
 import java.util.ArrayDeque;
-import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 
-/** Pictures of the window with the demo in it. */
+/** What the pictures show of the window with the demo in it. */
 final class Shots {
-    private static final int SETTLED_PULSES = 45;
-
-    /** No picture takes longer, on the slowest machine. */
-    private static final Duration PATIENCE = Duration.ofMinutes(2);
-
     /** Edits made for the pictures of treatments. */
     private static final int TREATMENT_EDITS = 4;
-
-    private static final Path COPY = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
-
-    /** Of what is only prepared for the next. */
-    private static final Path NO_FILE = Path.of("");
-
-    private record Shot(Path file, Consumer<MainWindow> prepare) {}
 
     private final Deque<Shot> shots = new ArrayDeque<>();
     private Path folder;
@@ -238,7 +212,7 @@ final class Shots {
                     w.session().markSaved(w.session().project());
                     w.projects().startNew();
                 });
-        shots.add(new Shot(NO_FILE, w -> w.take(List.of(fringed()))));
+        shots.add(Shot.onlyPreparing(w -> w.take(List.of(fringed()))));
         shot("lens", w -> w.sheetWork().lens());
         run(end);
     }
@@ -249,21 +223,10 @@ final class Shots {
         closeUp.setVvalue(to);
     }
 
-    /** Whether each small picture of a sheet has been made. */
-    private static boolean tilesAreThere(Stage stage) {
-        return stage.getScene().getRoot().lookupAll(".tiles .image-view").stream()
-                .allMatch(n -> ((ImageView) n).getImage() != null);
-    }
-
-    private static boolean isMeasuring(Stage stage) {
-        return stage.getScene().getRoot().lookup("#lens-word") instanceof Label word
-                && word.getText().startsWith("Measuring");
-    }
-
     /** A frame of the tram as a poor lens shows it. */
     private static Path fringed() {
-        Path tram = COPY.resolve("media/tram.webm");
-        Path fringed = COPY.resolve("poor-lens.png");
+        Path tram = DemoCopy.FOLDER.resolve("media/tram.webm");
+        Path fringed = DemoCopy.FOLDER.resolve("poor-lens.png");
         Look look = BuiltInLooks.named("lens-fringe").withDial("amount", 0.6).withDial("smear", 0);
         Project project = Import.project(Import.source(tram, "tram"), look);
         Export.run(
@@ -288,124 +251,7 @@ final class Shots {
         }
         MainWindow window = new MainWindow(stage, data);
         stage.show();
-        window.open(copyOfDemo());
-        new Taking(window, stage, end).start();
-    }
-
-    /** Takes one picture after the other, each when nothing moves any more; whatever goes wrong ends it. */
-    private final class Taking extends AnimationTimer {
-        private final MainWindow window;
-        private final Stage stage;
-        private final Runnable end;
-        private Shot now;
-        private int waited;
-        private long since = System.nanoTime();
-
-        Taking(MainWindow window, Stage stage, Runnable end) {
-            this.window = window;
-            this.stage = stage;
-            this.end = end;
-        }
-
-        @Override
-        public void handle(long nanos) {
-            try {
-                if (now == null) {
-                    next();
-                } else {
-                    takeIfSettled();
-                }
-                if (System.nanoTime() - since > PATIENCE.toNanos()) {
-                    throw new IllegalStateException(
-                            "there is no end to " + String.join(", ", window.unsettled()));
-                }
-            } catch (RuntimeException e) {
-                LoggerFactory.getLogger(Shots.class).error("a picture could not be taken", e);
-                System.err.println("ivrik: a picture could not be taken: " + e.getMessage());
-                IvrikApp.exit = 1;
-                over();
-            }
-        }
-
-        private void next() {
-            if (!window.unsettled().isEmpty()) {
-                return; // the demo is still being opened
-            }
-            now = shots.poll();
-            waited = 0;
-            since = System.nanoTime();
-            if (now == null) {
-                window.close();
-                remove(COPY);
-                over();
-            } else {
-                now.prepare.accept(window);
-            }
-        }
-
-        private void takeIfSettled() {
-            boolean there =
-                    window.unsettled().isEmpty() && tilesAreThere(stage) && !isMeasuring(stage);
-            waited = there ? waited + 1 : 0;
-            if (waited > SETTLED_PULSES) {
-                if (!now.file.equals(NO_FILE)) {
-                    take(stage, now.file);
-                }
-                now = null;
-            }
-        }
-
-        private void over() {
-            stop();
-            end.run();
-        }
-    }
-
-    /** The demo in a folder whose name is the same on every machine. */
-    private static Path copyOfDemo() {
-        Path from = Demo.project().getParent();
-        Path to = COPY;
-        remove(to);
-        try (var files = Files.walk(from)) {
-            for (Path file : files.toList()) {
-                Path target = to.resolve(from.relativize(file).toString());
-                if (Files.isDirectory(file)) {
-                    Files.createDirectories(target);
-                } else {
-                    Files.copy(file, target, StandardCopyOption.REPLACE_EXISTING);
-                }
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return to.resolve(Demo.project().getFileName());
-    }
-
-    /** With what earlier pictures, or work on them, left behind. */
-    private static void remove(Path folder) {
-        try (var files = Files.exists(folder) ? Files.walk(folder) : Stream.<Path>empty()) {
-            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(file);
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private static void take(Stage stage, Path file) {
-        WritableImage image = stage.getScene().snapshot(null);
-        int w = (int) image.getWidth();
-        int h = (int) image.getHeight();
-        Plane[] planes = {Plane.of(w, h), Plane.of(w, h), Plane.of(w, h)};
-        for (int y = 0; y < h; y++) {
-            for (int x = 0; x < w; x++) {
-                int argb = image.getPixelReader().getArgb(x, y);
-                for (int c = 0; c < 3; c++) {
-                    planes[c].data()[y * w + x] = Depth.INT8.toFloat(argb >> (16 - 8 * c) & 0xff);
-                }
-            }
-        }
-        StillWriter.write(
-                Frame.opaque(planes[0], planes[1], planes[2]), file, Depth.INT8, Workers.shared());
+        window.open(DemoCopy.make());
+        new ShotTaking(shots, window, stage, end).start();
     }
 }

@@ -3,8 +3,6 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.control.NumberField;
-import ivrik.app.desk.Desk;
-import ivrik.app.pane.PicturePane;
 import ivrik.app.session.Follow;
 import ivrik.app.sheet.Command;
 import ivrik.core.look.BuiltInLooks;
@@ -173,47 +171,6 @@ class WindowTest {
     }
 
     @Test
-    void theDeskGivesWayForLanesAndLayersOnlyAndComesBack() {
-        open();
-        resize(1280, 800, 1);
-        Driver.until("the picture is large", () -> pane().zoom() * 1280 >= 760);
-        double wide = Driver.on(() -> pane().zoom() * 1280);
-        assertDeskHasRoom();
-        resize(1000, 700, 1.25);
-        assertDeskHasRoom();
-        Driver.until("there is a picture still", () -> pane().zoom() * 1280 > 340);
-        Driver.run(() -> d.window.view().scopes.set(true));
-        d.settle();
-        assertDeskHasRoom();
-        Driver.run(() -> d.window.view().scopes.set(false));
-        resize(1280, 800, 1);
-        Driver.until(
-                "the picture is as large as before",
-                () -> Math.abs(pane().zoom() * 1280 - wide) < 4);
-    }
-
-    @Test
-    void twoPanesShareTheRoomWhateverWasBesideThem() {
-        open();
-        resize(1000, 700, 1.25);
-        Driver.run(() -> d.window.view().scopes.set(true));
-        d.settle();
-        Driver.run(() -> d.window.view().scopes.set(false));
-        Driver.run(() -> d.window.view().twoPanes.set(true));
-        d.settle();
-        Driver.pulses(4);
-        Driver.until(
-                "both are as wide",
-                () -> {
-                    double[] widths =
-                            d.root().lookupAll("PicturePane").stream()
-                                    .mapToDouble(n -> ((PicturePane) n).getWidth())
-                                    .toArray();
-                    return widths.length == 2 && Math.abs(widths[0] - widths[1]) < 4;
-                });
-    }
-
-    @Test
     void theProjectHasOneNameSavedOrNot() {
         open();
         Label name = (Label) d.find(".project-name");
@@ -221,40 +178,6 @@ class WindowTest {
         d.key(KeyCode.RIGHT);
         d.settle();
         assertThat(Driver.on(name::getText)).isEqualTo("Lantern Week");
-    }
-
-    @Test
-    void timeHasItsRoomBackWhenColumnsAreGone() {
-        open();
-        resize(1280, 800, 1);
-        Desk desk = (Desk) d.find("Desk");
-        double before = Driver.on(() -> desk.getDividerPositions()[0]);
-        Driver.run(() -> d.window.session().editLook("Tube", l -> BuiltInLooks.named("tube")));
-        d.settle();
-        Driver.pulses(4);
-        Driver.until("columns take room", () -> desk.getDividerPositions()[0] > before + 0.02);
-        Driver.run(() -> d.window.session().undo());
-        d.settle();
-        Driver.pulses(4);
-        Driver.until(
-                "they give it back", () -> Math.abs(desk.getDividerPositions()[0] - before) < 0.01);
-    }
-
-    private PicturePane pane() {
-        return (PicturePane) d.look("PicturePane");
-    }
-
-    private void resize(double width, double height, double text) {
-        Driver.run(() -> d.resize(width, height));
-        Driver.run(() -> d.window.view().textScale.set(text));
-        d.settle();
-        Driver.pulses(4);
-    }
-
-    private void assertDeskHasRoom() {
-        Desk desk = (Desk) d.find("Desk");
-        Driver.until(
-                "lanes and layers are seen", () -> desk.getHeight() >= desk.leastHeight().get());
     }
 
     @Test

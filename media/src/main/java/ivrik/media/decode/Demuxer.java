@@ -52,8 +52,15 @@ public final class Demuxer implements AutoCloseable {
     private final Path path;
     private final int kind;
     private final int wanted;
-    private AVFormatContext format;
-    private AVStream stream;
+    private final String name;
+    private Opened opened;
+
+    private record Opened(AVFormatContext format, AVStream stream) implements AutoCloseable {
+        @Override
+        public void close() {
+            avformat_close_input(format);
+        }
+    }
 
     /**
      * @param kind such as {@code AVMEDIA_TYPE_VIDEO}
@@ -65,24 +72,22 @@ public final class Demuxer implements AutoCloseable {
         this.path = path;
         this.kind = kind;
         this.wanted = wanted;
-        open();
+        this.opened = open();
+        this.name = name(opened.format);
     }
 
-    private void open() {
+    private Opened open() {
         if (REFUSED.contains(probed())) {
             throw unreadable("it is no picture and no movie");
         }
-        format = new AVFormatContext(null);
+        AVFormatContext format = new AVFormatContext(null);
         AVDictionary options = new AVDictionary(null);
         av_dict_set(options, "protocol_whitelist", "file", 0);
-        int opened = avformat_open_input(format, "file:" + path, null, options);
+        int result = avformat_open_input(format, "file:" + path, null, options);
         av_dict_free(options);
-        if (opened < 0) {
-            format = null;
-            throw unreadable(Ffmpeg.word(opened));
-        }
+        check(result);
         try {
-            if (REFUSED.contains(name())) {
+            if (REFUSED.contains(name(format))) {
                 throw unreadable("it is no picture and no movie");
             }
             check(avformat_find_stream_info(format, (PointerPointer<?>) null));
@@ -93,16 +98,20 @@ public final class Demuxer implements AutoCloseable {
                                 ? "there is no picture in it"
                                 : "there is no such sound in it");
             }
-            stream = format.streams(number);
             for (int i = 0; i < format.nb_streams(); i++) {
                 if (i != number) {
                     format.streams(i).discard(org.bytedeco.ffmpeg.global.avcodec.AVDISCARD_ALL);
                 }
             }
+            return new Opened(format, format.streams(number));
         } catch (RuntimeException e) {
-            close();
+            avformat_close_input(format);
             throw e;
         }
+    }
+
+    private static String name(AVFormatContext format) {
+        return Ffmpeg.text(format.iformat().name());
     }
 
     /** FFmpeg's name of what the first bytes look like, found out before anything else is read. */
@@ -127,37 +136,37 @@ public final class Demuxer implements AutoCloseable {
     }
 
     public AVFormatContext format() {
-        return format;
+        return opened.format;
     }
 
     public AVStream stream() {
-        return stream;
+        return opened.stream;
     }
 
     /** FFmpeg's name of the container. */
     public String name() {
-        return Ffmpeg.text(format.iformat().name());
+        return name;
     }
 
     /** Whether its times can be believed without looking at what is decoded. */
     boolean isTrusted() {
-        return TRUSTED.contains(name()) || isStill();
+        return TRUSTED.contains(name) || isStill();
     }
 
     /** Whether it is a file of one picture. */
     boolean isStill() {
-        return name().endsWith("_pipe") || name().equals("image2");
+        return name.endsWith("_pipe") || name.equals("image2");
     }
 
     /** Whether places in it are sought by their bytes. */
     private boolean isSoughtByBytes() {
-        return (format.iformat().flags() & AVFMT_TS_DISCONT) != 0;
+        return (format().iformat().flags() & AVFMT_TS_DISCONT) != 0;
     }
 
     /** Whether there was one more packet of the stream. */
     public boolean next(AVPacket packet) {
-        while (av_read_frame(format, packet) >= 0) {
-            if (packet.stream_index() == stream.index()) {
+        while (av_read_frame(format(), packet) >= 0) {
+            if (packet.stream_index() == stream().index()) {
                 return true;
             }
             org.bytedeco.ffmpeg.global.avcodec.av_packet_unref(packet);
@@ -165,20 +174,31 @@ public final class Demuxer implements AutoCloseable {
         return false;
     }
 
-    /** To the first packet, which is certain only by opening the file again. */
+    /**
+     * To the first packet, which is certain only by opening the file again.
+     *
+     * @throws UnreadableMediaException if it is gone or another by now; what was open stays open
+     */
     public void rewind() {
-        close();
-        open();
+        Opened again = open();
+        opened.close();
+        opened = again;
     }
 
     /** To where decoding can begin, at or before a time; whether it could be found. */
     boolean seek(FrameIndex.Key key) {
         if (isSoughtByBytes() && key.position() >= 0) {
-            return av_seek_frame(format, stream.index(), key.position(), AVSEEK_FLAG_BYTE) >= 0;
+            return av_seek_frame(format(), stream().index(), key.position(), AVSEEK_FLAG_BYTE) >= 0;
         }
-        return avformat_seek_file(format, stream.index(), Long.MIN_VALUE, key.time(), key.time(), 0)
+        return avformat_seek_file(
+                                format(),
+                                stream().index(),
+                                Long.MIN_VALUE,
+                                key.time(),
+                                key.time(),
+                                0)
                         >= 0
-                || av_seek_frame(format, stream.index(), key.time(), AVSEEK_FLAG_BACKWARD) >= 0;
+                || av_seek_frame(format(), stream().index(), key.time(), AVSEEK_FLAG_BACKWARD) >= 0;
     }
 
     private void check(int result) {
@@ -195,9 +215,6 @@ public final class Demuxer implements AutoCloseable {
 
     @Override
     public void close() {
-        if (format != null) {
-            avformat_close_input(format);
-            format = null;
-        }
+        opened.close();
     }
 }

@@ -18,7 +18,6 @@ import ivrik.media.UnreadableMediaException;
 import ivrik.media.ffmpeg.Ffmpeg;
 import ivrik.media.pixel.PixelReader;
 
-import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
@@ -31,12 +30,10 @@ import java.util.Map;
 
 /**
  * The pictures of one movie or still, by number. Frames that come unevenly are seen at a constant rate.
- * Not safe for several threads at once.
+ * Frames are asked for by one thread at a time, everything else by any.
  */
 public final class MovieReader implements AutoCloseable {
     /** So many frames show whether they come out in the order that their times say. */
-    private static final double LONGEST_PIXEL = 16;
-
     private static final int LOOK = 12;
 
     /** Of a long movie only so many frames are decoded to see whether seeking finds them. */
@@ -53,6 +50,7 @@ public final class MovieReader implements AutoCloseable {
     private final AVFrame first;
     private final Orientation orientation;
     private final Colours colours;
+    private final MovieFacts facts;
 
     /** The number of the frame that comes next, in the order of showing; -1 if that is not known. */
     private long next = -1;
@@ -80,7 +78,7 @@ public final class MovieReader implements AutoCloseable {
             if (!sized && !demuxer.isStill()) {
                 throw demuxer.unreadable(
                         "its compression, "
-                                + compression()
+                                + MovieFacts.compression(stream)
                                 + ", is not supported, or it is cut off before its first picture");
             }
             opened = new Decoder(demuxer);
@@ -95,6 +93,7 @@ public final class MovieReader implements AutoCloseable {
             this.times =
                     FrameTimes.of(index, Ffmpeg.rational(stream().time_base()), saidRate(stream()));
             this.first = firstPicture();
+            this.facts = MovieFacts.of(demuxer, first);
             this.orientation = Orientation.of(first, stream());
             this.colours = colours(first);
         } catch (RuntimeException e) {
@@ -181,8 +180,7 @@ public final class MovieReader implements AutoCloseable {
 
     /** Whether there is a sound track. */
     public boolean hasSound() {
-        return av_find_best_stream(demuxer.format(), AVMEDIA_TYPE_AUDIO, -1, -1, (AVCodec) null, 0)
-                >= 0;
+        return facts.sound();
     }
 
     /** Frames a second. */
@@ -242,27 +240,17 @@ public final class MovieReader implements AutoCloseable {
 
     /** Whether it is a file of one picture, not a movie that happens to have one. */
     public boolean isStill() {
-        return demuxer.isStill() || index.size() == 1 && !hasSound() && isAnimatedPicture();
-    }
-
-    private boolean isAnimatedPicture() {
-        return demuxer.name().equals("gif") || demuxer.name().equals("apng");
+        return demuxer.isStill() || index.size() == 1 && !hasSound() && facts.isAnimatedPicture();
     }
 
     /** The size as shown: turned upright, with square pixels. */
     public Size size() {
-        return orientation.shown(squared(storedSize()));
-    }
-
-    private Size storedSize() {
-        return first.width() > 0
-                ? new Size(first.width(), first.height())
-                : new Size(stream().codecpar().width(), stream().codecpar().height());
+        return orientation.shown(facts.squared());
     }
 
     /** FFmpeg's name of the container. */
     public String container() {
-        return demuxer.name();
+        return facts.container();
     }
 
     /** What its numbers mean, by its tags. */
@@ -272,34 +260,12 @@ public final class MovieReader implements AutoCloseable {
 
     /** The depth of one stored sample. */
     public Depth depth() {
-        return depth(first);
-    }
-
-    /** The depth of one sample of a decoded picture. */
-    static Depth depth(AVFrame picture) {
-        var layout = av_pix_fmt_desc_get(picture.format());
-        if (layout == null || layout.isNull()) {
-            return Depth.INT8;
-        }
-        int bits = layout.comp(0).depth();
-        return (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) == 0
-                ? Depth.ofBits(bits)
-                : bits == 16 ? Depth.HALF : Depth.FLOAT;
+        return facts.depth();
     }
 
     /** The name of the compression, such as {@code vp9}. */
     public String compression() {
-        return Ffmpeg.text(avcodec_get_name(stream().codecpar().codec_id()));
-    }
-
-    /** As wide as it is with square pixels; a shape that nothing has is not believed. */
-    private Size squared(Size stored) {
-        Rational aspect =
-                Ffmpeg.rational(av_guess_sample_aspect_ratio(demuxer.format(), stream(), null));
-        double wide = aspect.toDouble();
-        return wide < 1 / LONGEST_PIXEL || wide > LONGEST_PIXEL
-                ? stored
-                : new Size((int) Math.max(1, Math.round(stored.width() * wide)), stored.height());
+        return facts.compression();
     }
 
     /**
@@ -315,7 +281,7 @@ public final class MovieReader implements AutoCloseable {
         }
         Frame stored = stored(times.stored(n));
         // A picture may change its size in the middle of a stream; the movie keeps its own.
-        return orientation.upright(Resample.to(stored, squared(storedSize()), workers));
+        return orientation.upright(Resample.to(stored, facts.squared(), workers));
     }
 
     /** Stored frame {@code n} as it is: not turned, not squared, its values as they stand. */

@@ -51,7 +51,7 @@ final class PacketDecoder {
                 return Optional.empty();
             }
             return Optional.of(
-                    new Decoded(PixelReader.read(picture, workers), MovieReader.depth(picture)));
+                    new Decoded(PixelReader.read(picture, workers), MovieFacts.depth(picture)));
         } finally {
             av_dict_free(settings);
             av_frame_free(picture);

@@ -10,10 +10,15 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.DisabledOnOs;
 import org.junit.jupiter.api.condition.OS;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -37,12 +42,12 @@ class FarmTest extends Commanded {
     }
 
     private int farm(String... more) {
-        return ivrik(
-                Stream.concat(
-                                Stream.of(
-                                        "farm", "--scheduler", "local", "--program", "" + program),
-                                Stream.of(more))
-                        .toArray(String[]::new));
+        List<String> words = new ArrayList<>(List.of("farm", "--program", "" + program));
+        words.addAll(List.of(more));
+        if (!words.contains("--scheduler")) {
+            words.addAll(List.of("--scheduler", "local"));
+        }
+        return ivrik(words.toArray(String[]::new));
     }
 
     private String beside(String name) {
@@ -80,6 +85,25 @@ class FarmTest extends Commanded {
         assertThat(Path.of(beside("out.mp4.farm/logs/2.txt"))).content().contains("ended with 0");
         assertThat(movie("out.mp4", "--copy")).as(err).isZero();
         assertThat(err).contains("done already");
+    }
+
+    /** The script for machines without a scheduler, as a site may change it. */
+    @ParameterizedTest
+    @CsvSource({
+        "command -v parallel, command -v no-such-parallel",
+        "set -euo pipefail, FARM_HOSTS=:" // this machine, by GNU parallel's name for it, where it
+        // is
+    })
+    void aSiteMayChangeTheScript(String what, String with) throws IOException {
+        String script;
+        try (InputStream in = Ivrik.class.getResourceAsStream("farm/local.sh")) {
+            script = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+        assertThat(script).contains(what);
+        Path own = Files.writeString(folder.resolve("own.sh"), script.replace(what, with));
+        assertThat(movie("out.mkv", "--scheduler", "" + own)).as(err).isZero();
+        assertThat(err).contains("2 of 2 parts are done");
+        assertThat(Path.of(beside("out.mkv"))).exists();
     }
 
     @Test
@@ -184,16 +208,7 @@ class FarmTest extends Commanded {
     @Test
     void aSchedulerThatIsNotThereSaysSo() throws IOException {
         Path own = Files.writeString(folder.resolve("own.sh"), "no-such-scheduler \"$1\"\n");
-        assertThat(
-                        ivrik(
-                                "farm",
-                                "" + project,
-                                "--scheduler",
-                                "" + own,
-                                "--program",
-                                "" + program,
-                                "-o",
-                                beside("out.mkv")))
+        assertThat(farm("" + project, "--scheduler", "" + own, "-o", beside("out.mkv")))
                 .isEqualTo(1);
         assertThat(err).contains("no-such-scheduler").contains("--scheduler");
     }

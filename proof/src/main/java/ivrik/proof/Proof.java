@@ -29,7 +29,7 @@ public final class Proof {
     private static final int SHORT_MUTANTS = 100;
 
     /** Of these there are to be more than of what stands between them. */
-    private static final int EXPORTS_IN_A_ROW = 8;
+    private static final int EXPORTS_IN_A_ROW = 24;
 
     private final Map<String, Integer> tried = new ConcurrentSkipListMap<>();
     private final List<String> failures = new CopyOnWriteArrayList<>();

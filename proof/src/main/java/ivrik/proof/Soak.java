@@ -5,6 +5,7 @@ import ivrik.app.session.Preferences;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 
@@ -39,18 +40,21 @@ final class Soak implements Trial {
         if (told) {
             Preferences.load(data).withMemoryMb(BUDGET_MB).save(data);
         }
+        // it never rests, and leaves what is tried beside it its share
+        List<String> command = new ArrayList<>(List.of("nice", "-n", "10"));
+        command.addAll(
+                Java.command(
+                        List.of(
+                                told ? "-Xmx1280m" : "-Xmx1g",
+                                "-XX:+UseG1GC",
+                                "-XX:G1HeapRegionSize=1m",
+                                "-Divrik.log=" + log),
+                        SoakHand.class,
+                        data,
+                        demo.resolve("lantern-week.ivrik"),
+                        seconds));
         Process process =
-                new ProcessBuilder(
-                                Java.command(
-                                        List.of(
-                                                told ? "-Xmx1280m" : "-Xmx1g",
-                                                "-XX:+UseG1GC",
-                                                "-XX:G1HeapRegionSize=1m",
-                                                "-Divrik.log=" + log),
-                                        SoakHand.class,
-                                        data,
-                                        demo.resolve("lantern-week.ivrik"),
-                                        seconds))
+                new ProcessBuilder(command)
                         .redirectErrorStream(true)
                         .redirectOutput(folder.resolve("said.txt").toFile())
                         .start();

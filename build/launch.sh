@@ -2,7 +2,7 @@
 # program, `jars` to the class path, `home` to the folder that holds the demo, and `program` to the command itself.
 
 flags=(--add-modules=jdk.incubator.vector --enable-native-access=ALL-UNNAMED -XX:+UseG1GC -XX:G1HeapRegionSize=1m
-  -XX:G1PeriodicGCInterval=30000)
+  -XX:G1PeriodicGCInterval=30000 -XX:MinHeapFreeRatio=10 -XX:MaxHeapFreeRatio=30)
 
 # Java announces its vector module on a line of its own before anything else. Nobody asked: that line is
 # left out, all others pass as they come.

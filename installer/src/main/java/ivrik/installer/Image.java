@@ -29,6 +29,8 @@ record Image(Path home, Path folder, String version) {
                     "-XX:+UseG1GC",
                     "-XX:G1HeapRegionSize=1m",
                     "-XX:G1PeriodicGCInterval=30000",
+                    "-XX:MinHeapFreeRatio=10",
+                    "-XX:MaxHeapFreeRatio=30",
                     "-XX:MaxRAMPercentage=33",
                     "-Divrik.home=$APPDIR");
 

@@ -157,6 +157,11 @@ public final class PictureService {
         }
     }
 
+    /** Pictures that are kept only to be there quickly are let go; those that are shown stay. */
+    public void letGo() {
+        reading.store.letGo();
+    }
+
     /** How many bytes of pictures are kept now. */
     public long held() {
         return reading.store.held();

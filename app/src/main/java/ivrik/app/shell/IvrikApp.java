@@ -21,6 +21,13 @@ public final class IvrikApp extends Application {
     public static volatile int exit;
 
     @Override
+    public void init() {
+        if (!headless) {
+            ToolkitWords.intoTheLog();
+        }
+    }
+
+    @Override
     public void start(Stage stage) {
         Thread.currentThread()
                 .setUncaughtExceptionHandler(

@@ -20,10 +20,12 @@ import java.util.function.BooleanSupplier;
 
 /**
  * Looks now and then: have sources changed on the disk, and which frames are ready to be played. While
- * nothing is wanted, frames that come next are made.
+ * nothing is wanted, frames that come next are made; when that has gone on for minutes, all that is kept to be quick is let
+ * go, so that other programs have the memory.
  */
 final class Watch {
     private static final Duration EVERY = Duration.millis(400);
+    private static final java.time.Duration REST = java.time.Duration.ofMinutes(3);
     private static final long MOST_FRAMES = 3000;
     private static final double SMALLEST_SCALE = 0.25;
 
@@ -37,6 +39,7 @@ final class Watch {
     private final Runnable changed;
     private final BooleanSupplier settled;
     private final Filling filling;
+    private final Idle idle = new Idle(REST, System::nanoTime);
     private boolean filled;
     private final Newest work = new Newest();
     private Plans seen;
@@ -83,6 +86,12 @@ final class Watch {
     private void wanted() {
         filling.stop();
         filled = false;
+        idle.wanted();
+    }
+
+    private void rest() {
+        filling.stop();
+        service.letGo();
     }
 
     private void fill(Plans plans) {
@@ -100,6 +109,9 @@ final class Watch {
         seen = plans;
         if (calm) {
             fill(plans);
+        }
+        if (!view.playing.get() && idle.begins()) {
+            rest();
         }
         boolean underWay = work.isBusy() && plans == looking;
         if (!calm || underWay || view.playing.get() && turn % SELDOM != 0) {

@@ -148,7 +148,7 @@ public final class Store {
         try {
             return make.get();
         } catch (OutOfMemoryError e) {
-            kept.invalidateAll();
+            letGo();
         }
         try {
             return make.get();
@@ -188,6 +188,11 @@ public final class Store {
         }
         seen.put(key, true);
         return false;
+    }
+
+    /** Nothing is kept any more; what is reserved stays. */
+    public void letGo() {
+        kept.invalidateAll();
     }
 
     /** Sets how much is kept at most, in bytes. */

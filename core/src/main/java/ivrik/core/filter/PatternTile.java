@@ -33,6 +33,7 @@ public final class PatternTile {
     /**
      * A drawn pattern, blurred as it is seen.
      *
+     * @param rows 1 for a pattern that is the same all the way down
      * @param texels of each channel, row by row
      * @param widthPx of the tile, in pixels of the picture
      */
@@ -196,6 +197,12 @@ public final class PatternTile {
         public void at(float[] px, float[] py, int n, float[][] out) {
             float[] from = sideBySide();
             split(px, n, (float) perPixelAcross, columns, STEP, column, shareAcross);
+            if (rows == 1) {
+                for (int c = 0; c < out.length; c++) {
+                    across(from, c, n, out[c]);
+                }
+                return;
+            }
             split(py, n, (float) perPixelDown, rows, STEP * (columns + 1), line, shareDown);
             float[] red = out[0];
             float[] green = out[1];
@@ -223,6 +230,14 @@ public final class PatternTile {
                                 from[m + 2 + STEP],
                                 a,
                                 b);
+            }
+        }
+
+        /** Where all rows are alike, one channel. */
+        private void across(float[] from, int channel, int n, float[] out) {
+            for (int i = 0; i < n; i++) {
+                float v = from[column[i] + channel];
+                out[i] = v + shareAcross[i] * (from[column[i] + channel + STEP] - v);
             }
         }
 

@@ -11,6 +11,9 @@ import jdk.incubator.vector.VectorMask;
 import jdk.incubator.vector.VectorOperators;
 import jdk.incubator.vector.VectorSpecies;
 
+import java.util.List;
+import java.util.stream.Stream;
+
 /**
  * Values of a plane at any places. Where a vector of places lies along one row of the plane, as almost
  * all do when a picture is bent a little, the samples about them are read in a row and put in order,
@@ -21,6 +24,11 @@ final class ScatteredSamples {
     private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
     private static final int LANES = FLOATS.length();
     private static final int NONE = -1;
+
+    /** Samples taken one by one before vectors are tried: of a few pictures. */
+    private static final long WORTH_A_RACE = 20_000_000;
+
+    private static final Quicker QUICKER = race();
 
     private final float[] data;
     private final int width;
@@ -33,6 +41,10 @@ final class ScatteredSamples {
     private final float[] across;
     private final float[] down;
     private final int[] first;
+
+    /** Whether all places of a vector lie between the same two rows. */
+    private final boolean[] level;
+
     private final float[][] weightsX;
     private final float[][] weightsY;
     private final int[] ix;
@@ -40,8 +52,18 @@ final class ScatteredSamples {
     private final float[] fx;
     private final float[] fy;
 
+    private final Quicker quicker;
+
     /** For up to {@code most} places at once. */
     ScatteredSamples(Plane in, int most, EdgeFill fill, Sampler sampler) {
+        this(in, most, fill, sampler, QUICKER);
+    }
+
+    /**
+     * @param quicker whether samples are read by vectors
+     */
+    ScatteredSamples(Plane in, int most, EdgeFill fill, Sampler sampler, Quicker quicker) {
+        this.quicker = quicker;
         this.data = in.data();
         this.width = in.width();
         this.height = in.height();
@@ -58,6 +80,7 @@ final class ScatteredSamples {
         this.fx = new float[room];
         this.fy = new float[room];
         this.first = new int[room / LANES];
+        this.level = new boolean[room / LANES];
         this.weightsX = new float[sampler == Sampler.CUBIC ? taps : 0][room];
         this.weightsY = new float[sampler == Sampler.CUBIC ? taps : 0][room];
     }
@@ -68,12 +91,16 @@ final class ScatteredSamples {
         split(y, iy, fy, n);
         int whole = n / LANES;
         int rows = sampler == Sampler.LINEAR ? 3 : taps;
+        if (sampler == Sampler.LANCZOS || !quicker.takesVectors(n)) {
+            oneByOne(0, n, out, o);
+            return;
+        }
         for (int v = 0; v < whole; v++) {
-            first[v] = sampler == Sampler.LANCZOS ? NONE : first(v * LANES, rows);
+            first[v] = first(v, rows);
         }
         if (sampler == Sampler.LINEAR) {
             linear(whole, out, o);
-        } else if (sampler == Sampler.CUBIC) {
+        } else {
             weights(fx, weightsX[0], weightsX[1], weightsX[2], weightsX[3]);
             weights(fy, weightsY[0], weightsY[1], weightsY[2], weightsY[3]);
             cubic(whole, out, o);
@@ -84,6 +111,42 @@ final class ScatteredSamples {
             }
         }
         oneByOne(whole * LANES, n, out, o);
+    }
+
+    /** A row of places a little closer than pixels, by either way and with both samplers. */
+    private static Quicker race() {
+        int width = 512;
+        Plane plane = Plane.of(width, 8);
+        double[] x = new double[width];
+        double[] y = new double[width];
+        for (int i = 0; i < width; i++) {
+            x[i] = 5 + 0.97 * i;
+            y[i] = 4 + 0.3 * i / width;
+        }
+        float[] out = new float[width];
+        return new Quicker(
+                "samples",
+                WORTH_A_RACE,
+                reading(plane, x, y, out, Quicker.PLAIN),
+                reading(plane, x, y, out, Quicker.VECTORS));
+    }
+
+    private static Runnable reading(
+            Plane plane, double[] x, double[] y, float[] out, Quicker quicker) {
+        List<ScatteredSamples> both =
+                Stream.of(Sampler.LINEAR, Sampler.CUBIC)
+                        .map(
+                                s ->
+                                        new ScatteredSamples(
+                                                plane, x.length, EdgeFill.REPEAT, s, quicker))
+                        .toList();
+        return () -> {
+            for (ScatteredSamples samples : both) {
+                for (int i = 0; i < 20; i++) {
+                    samples.at(x, y, x.length, out, 0);
+                }
+            }
+        };
     }
 
     /** Places as whole pixels and what is left, relative to pixel centres. */
@@ -100,7 +163,8 @@ final class ScatteredSamples {
      * Where in the plane to begin to read for a vector of places that need nothing from outside, and
      * only samples of {@code rows} rows that lie within two vectors; else {@link #NONE}.
      */
-    private int first(int i, int rows) {
+    private int first(int v, int rows) {
+        int i = v * LANES;
         int before = sampler.firstTap();
         int left = Math.min(ix[i], ix[i + LANES - 1]);
         int upper = Math.min(iy[i], iy[i + LANES - 1]);
@@ -122,10 +186,11 @@ final class ScatteredSamples {
                         .lanewise(VectorOperators.OR, down.neg().add(rows - taps))
                         .compare(VectorOperators.LT, 0)
                         .anyTrue();
+        level[v] = !down.compare(VectorOperators.NE, 0).anyTrue();
         return far ? NONE : p;
     }
 
-    /** Places between three rows of the plane, some below the second. */
+    /** Places between two rows of the plane, or between three, some of them below the second. */
     private void linear(int whole, float[] out, int o) {
         for (int v = 0; v < whole; v++) {
             int p = first[v];
@@ -134,29 +199,29 @@ final class ScatteredSamples {
             }
             int i = v * LANES;
             IntVector at = within(i);
-            IntVector next = at.add(1);
             FloatVector f = FloatVector.fromArray(FLOATS, fx, i);
-            IntVector a = bits(p);
-            IntVector b = bits(p + LANES);
-            FloatVector left = pick(at, a, b);
-            FloatVector upper = left.add(f.mul(pick(next, a, b).sub(left)));
-            a = bits(p + stride);
-            b = bits(p + stride + LANES);
-            left = pick(at, a, b);
-            FloatVector middle = left.add(f.mul(pick(next, a, b).sub(left)));
-            a = bits(p + 2 * stride);
-            b = bits(p + 2 * stride + LANES);
-            left = pick(at, a, b);
-            FloatVector lower = left.add(f.mul(pick(next, a, b).sub(left)));
-            VectorMask<Float> below =
-                    IntVector.fromArray(INTS, iy, i)
-                            .compare(VectorOperators.GT, Math.min(iy[i], iy[i + LANES - 1]))
-                            .cast(FLOATS);
-            upper = upper.blend(middle, below);
-            lower = middle.blend(lower, below);
+            FloatVector upper = between(p, at, f);
+            FloatVector lower = between(p + stride, at, f);
+            if (!level[v]) {
+                VectorMask<Float> below =
+                        IntVector.fromArray(INTS, iy, i)
+                                .compare(VectorOperators.GT, Math.min(iy[i], iy[i + LANES - 1]))
+                                .cast(FLOATS);
+                FloatVector third = between(p + 2 * stride, at, f);
+                upper = upper.blend(lower, below);
+                lower = lower.blend(third, below);
+            }
             FloatVector g = FloatVector.fromArray(FLOATS, fy, i);
             upper.add(g.mul(lower.sub(upper))).intoArray(out, o + i);
         }
+    }
+
+    /** Between samples of one row, which begins to be read at {@code p}. */
+    private FloatVector between(int p, IntVector at, FloatVector f) {
+        IntVector a = bits(p);
+        IntVector b = bits(p + LANES);
+        FloatVector left = pick(at, a, b);
+        return left.add(f.mul(pick(at.add(1), a, b).sub(left)));
     }
 
     private void cubic(int whole, float[] out, int o) {

@@ -12,6 +12,9 @@ import jdk.incubator.vector.IntVector;
 import jdk.incubator.vector.VectorSpecies;
 
 import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A plane made larger, smaller, turned over or moved, but not turned: rows of it stay rows. Each is sampled
@@ -24,6 +27,11 @@ final class Upright implements Rows {
 
     /** Stands for what is not there. */
     private static final int NONE = Integer.MIN_VALUE;
+
+    /** Values sampled across before vectors are tried: of some pictures with a few layers. */
+    private static final long WORTH_A_RACE = 60_000_000;
+
+    private static final Quicker QUICKER = race();
 
     private final Plane in;
     private final Size size;
@@ -43,7 +51,17 @@ final class Upright implements Rows {
     /** For each tap its weights; of the linear sampler the share of the second sample. */
     private final float[][] weights;
 
+    private final Quicker quicker;
+
     Upright(Plane in, Size size, Affine affine, EdgeFill fill, Sampler sampler) {
+        this(in, size, affine, fill, sampler, QUICKER);
+    }
+
+    /**
+     * @param quicker whether rows are sampled across by vectors
+     */
+    Upright(Plane in, Size size, Affine affine, EdgeFill fill, Sampler sampler, Quicker quicker) {
+        this.quicker = quicker;
         this.in = in;
         this.size = size;
         this.affine = affine;
@@ -109,6 +127,31 @@ final class Upright implements Rows {
         return made::row;
     }
 
+    /** A small row, a little enlarged, many times by either way and with both samplers. */
+    private static Quicker race() {
+        int width = 512;
+        List<Made> some =
+                Stream.of(Sampler.LINEAR, Sampler.CUBIC)
+                        .map(
+                                sampler ->
+                                        new Upright(
+                                                Plane.of(width, 1),
+                                                new Size(width, 1),
+                                                Affine.scaled(1.1, 1, 0, 0),
+                                                EdgeFill.REPEAT,
+                                                sampler)
+                                        .new Made())
+                        .toList();
+        float[] row = new float[Lines.room(width)];
+        return new Quicker(
+                "upright",
+                WORTH_A_RACE,
+                () -> some.forEach(made -> IntStream.range(0, 50).forEach(i -> made.plainly(row))),
+                () ->
+                        some.forEach(
+                                made -> IntStream.range(0, 50).forEach(i -> made.byVectors(row))));
+    }
+
     /** Rows sampled across, the last few kept; for one thread. */
     private final class Made {
         private final int taps = sampler.taps();
@@ -152,6 +195,39 @@ final class Upright implements Rows {
         }
 
         private void across(float[] to) {
+            if (quicker.takesVectors(to.length)) {
+                byVectors(to);
+            } else {
+                plainly(to);
+            }
+        }
+
+        private void plainly(float[] to) {
+            if (sampler == Sampler.LINEAR) {
+                between(index[0], index[1], weights[1], source, to);
+            } else {
+                sum(index, weights, source, to);
+            }
+        }
+
+        private static void between(int[] left, int[] right, float[] g, float[] from, float[] to) {
+            for (int i = 0; i < to.length; i++) {
+                float a = from[left[i]];
+                to[i] = a + g[i] * (from[right[i]] - a);
+            }
+        }
+
+        private static void sum(int[][] index, float[][] weights, float[] from, float[] to) {
+            for (int i = 0; i < to.length; i++) {
+                float sum = weights[0][i] * from[index[0][i]];
+                for (int k = 1; k < 4; k++) {
+                    sum += weights[k][i] * from[index[k][i]];
+                }
+                to[i] = sum;
+            }
+        }
+
+        private void byVectors(float[] to) {
             for (int v = 0; v < begins.length; v++) {
                 int i = v * LANES;
                 FloatVector made = begins[v] == NONE ? scattered(i) : together(begins[v], i);

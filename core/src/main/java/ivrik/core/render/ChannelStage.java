@@ -1,6 +1,7 @@
 package ivrik.core.render;
 
 import ivrik.core.cache.Key;
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
@@ -13,11 +14,14 @@ import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separation;
+import ivrik.core.treatment.RowTreatment;
 import ivrik.core.treatment.ValidRegion;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -52,6 +56,12 @@ record ChannelStage(List<StepPlan> steps, LookPlan look, Supplies supplies) impl
 
     @Override
     public void take(Passage passage) {
+        Site site = passage.site();
+        if (passage.isOpaque() && steps.stream().allMatch(ChannelStage::isByRow)) {
+            passage.settle();
+            passage.set(byRow(passage.rows(), site), passage.key().then(key()));
+            return;
+        }
         Optional<Parting> parting = passage.parting();
         if (passage.isOpaque() && uncovers()) {
             Frame frame = passage.frame().covered(passage.site().workers());
@@ -60,6 +70,26 @@ record ChannelStage(List<StepPlan> steps, LookPlan look, Supplies supplies) impl
         }
         new Road(channels(), supplies).rejoin(passage);
         passage.setParting(parting.map(p -> p.map(plane -> coverage(plane, passage.site()))));
+    }
+
+    private static boolean isByRow(StepPlan step) {
+        return step.kind() instanceof RowTreatment
+                && step.lanes().stream().allMatch(s -> s == null || s.amount() == 1);
+    }
+
+    /** Each row is treated as it comes; no planes are made of what came before. */
+    private ColourRows byRow(ColourRows rows, Site site) {
+        Size size = new Size(rows.width(), rows.height());
+        ColourRows done = rows;
+        for (StepPlan step : steps) {
+            List<Optional<Supplier<RowTreatment.Work>>> channels = new ArrayList<>();
+            for (int lane = 0; lane < CHANNELS.lanes().size(); lane++) {
+                LaneWork work = new LaneWork(lane, List.of(step));
+                channels.add(work.byRow(size, CHANNELS, site, supplies));
+            }
+            done = RowTreatment.on(done, channels);
+        }
+        return done;
     }
 
     private boolean uncovers() {

@@ -15,6 +15,7 @@ import ivrik.core.separation.Separation;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Context;
 import ivrik.core.treatment.Move;
+import ivrik.core.treatment.RowTreatment;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Trait;
 import ivrik.core.treatment.ValidRegion;
@@ -23,6 +24,7 @@ import ivrik.core.treatment.ValidRegionFinder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * One piece of work on one lane: a treatment, or all the moves that follow each other, which are one
@@ -105,6 +107,17 @@ record LaneWork(int lane, List<StepPlan> steps) {
         return amount == 1
                 ? done
                 : Rows.of(Kernels.mix(plane, done.toPlane(site.workers()), amount, site.workers()));
+    }
+
+    /** The work on rows as they come, of a {@link RowTreatment}; empty if the lane stays as it is. */
+    Optional<Supplier<RowTreatment.Work>> byRow(
+            Size size, Separation model, Site site, Supplies supplies) {
+        StepPlan step = steps.getFirst();
+        return Optional.ofNullable(settings(step))
+                .map(
+                        s ->
+                                ((RowTreatment) step.kind())
+                                        .work(size, s, context(step, model, site, supplies)));
     }
 
     private Rows moved(Plane plane, Separation model, Site site, Supplies supplies) {

@@ -1,15 +1,16 @@
 package ivrik.core.treatment;
 
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.separation.Paint;
+
+import java.util.function.Supplier;
 
 /**
  * A few levels, between which a pattern of dots mixes the rest: each value is raised by the threshold at its place and
  * cut off to a level below (ordered dither; the pattern of Bayer 1973, of 8 by 8 dots). Over a pattern the mean is the
  * value, to the 64th part of a level.
  */
-public final class Dither implements LaneTreatment {
+public final class Dither implements RowTreatment {
     private static final int SIDE = 8;
 
     private static final Description DESCRIPTION =
@@ -31,27 +32,25 @@ public final class Dither implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
-        double size = settings.number("size") * context.scale();
+    public Supplier<Work> work(Size size, Settings settings, Context context) {
+        double dot = settings.number("size") * context.scale();
         float steps = (float) Math.rint(settings.number("levels")) - 1;
         float span = context.lane().span();
         float low = context.lane().paint() == Paint.SIGNED ? -span : 0;
         float range = span - low;
-        int width = lane.width();
-        return PlaneRows.byRow(
-                lane,
-                () ->
-                        (y, row) -> {
-                            if (size < 1) {
-                                return; // finer than a pixel it is the value itself
-                            }
-                            int down = (int) (y / size) % SIDE;
-                            for (int x = 0; x < width; x++) {
-                                float at = (row[x] - low) / range * steps;
-                                float more = threshold((int) (x / size) % SIDE, down);
-                                row[x] = low + range * (float) Math.floor(at + more) / steps;
-                            }
-                        });
+        int width = size.width();
+        return () ->
+                (y, row) -> {
+                    if (dot < 1) {
+                        return; // finer than a pixel it is the value itself
+                    }
+                    int down = (int) (y / dot) % SIDE;
+                    for (int x = 0; x < width; x++) {
+                        float at = (row[x] - low) / range * steps;
+                        float more = threshold((int) (x / dot) % SIDE, down);
+                        row[x] = low + range * (float) Math.floor(at + more) / steps;
+                    }
+                };
     }
 
     /** Of a dot of the pattern, over 0 and under 1: its bits are those of its place, from the last to the first. */

@@ -1,17 +1,17 @@
 package ivrik.core.treatment;
 
 import ivrik.core.motion.Hash;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 
 /**
  * Short pieces of lines where a tape has lost its coat: they begin at once at full white, or without colour,
  * and the picture comes back within their length.
  */
-public final class Dropouts implements LaneTreatment {
+public final class Dropouts implements RowTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "dropouts",
@@ -40,7 +40,7 @@ public final class Dropouts implements LaneTreatment {
         }
     }
 
-    private static List<Piece> pieces(Plane lane, Settings settings, double scale) {
+    private static List<Piece> pieces(Size size, Settings settings, double scale) {
         long key = Live.key(settings, settings.isOn("alike"));
         double rate = settings.number("rate");
         double line = settings.number("line") * scale;
@@ -51,8 +51,8 @@ public final class Dropouts implements LaneTreatment {
                 continue;
             }
             double far = settings.number("length") * scale * (0.2 + 1.6 * unit(key, i, 3));
-            double top = Math.floor(unit(key, i, 2) * lane.height() / line) * line;
-            double left = unit(key, i, 1) * (lane.width() + far) - far;
+            double top = Math.floor(unit(key, i, 2) * size.height() / line) * line;
+            double left = unit(key, i, 1) * (size.width() + far) - far;
             pieces.add(new Piece(left, top, far, line, 0.5 + 0.5 * unit(key, i, 4)));
         }
         return pieces;
@@ -63,29 +63,28 @@ public final class Dropouts implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
-        List<Piece> pieces = pieces(lane, settings, context.scale());
+    public Supplier<Work> work(Size size, Settings settings, Context context) {
+        List<Piece> pieces = pieces(size, settings, context.scale());
         float lost =
                 switch (context.lane().paint()) {
                     case LIGHT -> context.lane().span();
                     case INK, SIGNED, ANGLE -> 0;
                 };
-        return PlaneRows.byRow(
-                lane,
-                () ->
-                        (y, row) -> {
-                            for (Piece piece : pieces) {
-                                double share = piece.share(y) * piece.strength();
-                                if (share > 0) {
-                                    lose(piece, (float) share, lost, row);
-                                }
-                            }
-                        });
+        int n = size.width();
+        return () ->
+                (y, row) -> {
+                    for (Piece piece : pieces) {
+                        double share = piece.share(y) * piece.strength();
+                        if (share > 0) {
+                            lose(piece, (float) share, lost, row, n);
+                        }
+                    }
+                };
     }
 
-    private static void lose(Piece piece, float share, float lost, float[] row) {
+    private static void lose(Piece piece, float share, float lost, float[] row, int n) {
         int from = (int) Math.max(0, Math.ceil(piece.left() - 0.5));
-        int to = (int) Math.min(row.length, Math.ceil(piece.left() + piece.length() - 0.5));
+        int to = (int) Math.min(n, Math.ceil(piece.left() + piece.length() - 0.5));
         for (int x = from; x < to; x++) {
             double on = (x + 0.5 - piece.left()) / piece.length();
             float by = share * (float) (1 - on * on);

@@ -1,17 +1,17 @@
 package ivrik.core.treatment;
 
 import ivrik.core.motion.Hash;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 
 /**
  * Dirt on film: specks of dust that are there for a frame or two, and scratches along the film, which
  * stay for a while and wander a little. Dark on a print, light where they were on the negative.
  */
-public final class Dust implements LaneTreatment {
+public final class Dust implements RowTreatment {
     /** A scratch is fainter and stronger again along so many pixels. */
     private static final double FAINT_RUN_PX = 40;
 
@@ -124,7 +124,7 @@ public final class Dust implements LaneTreatment {
         };
     }
 
-    private static void specks(Plane lane, Settings settings, double scale, List<Dirt> into) {
+    private static void specks(Size size, Settings settings, double scale, List<Dirt> into) {
         long key = Live.key(settings, settings.isOn("alike"));
         double count = settings.number("specks");
         for (int i = 0; i < Math.ceil(count); i++) {
@@ -134,8 +134,8 @@ public final class Dust implements LaneTreatment {
             double small = unit(key, i, 3);
             into.add(
                     new Speck(
-                            unit(key, i, 1) * lane.width(),
-                            unit(key, i, 2) * lane.height(),
+                            unit(key, i, 1) * size.width(),
+                            unit(key, i, 2) * size.height(),
                             settings.number("size") * scale / 2 * (0.3 + 1.4 * small * small),
                             0.35 * unit(key, i, 4),
                             6.3 * unit(key, i, 5),
@@ -143,7 +143,7 @@ public final class Dust implements LaneTreatment {
         }
     }
 
-    private static void scratches(Plane lane, Settings settings, double scale, List<Dirt> into) {
+    private static void scratches(Size size, Settings settings, double scale, List<Dirt> into) {
         Settings.Moment moment = settings.moment();
         long key = moment.draw().at(settings.isOn("alike") ? -1 : moment.lane());
         double count = settings.number("scratches");
@@ -160,7 +160,7 @@ public final class Dust implements LaneTreatment {
             double shake = 0.6 * scale * Hash.signed(key, i, number, 4, moment.frame());
             into.add(
                     new Scratch(
-                            unit(key, i, number, 5) * lane.width() + wander + shake,
+                            unit(key, i, number, 5) * size.width() + wander + shake,
                             (0.6 + 1.2 * unit(key, i, number, 6)) * scale,
                             FAINT_RUN_PX * scale,
                             Math.min(1, 4 * Math.min(on, 1 - on) + 0.3),
@@ -170,10 +170,10 @@ public final class Dust implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Supplier<Work> work(Size size, Settings settings, Context context) {
         List<Dirt> all = new ArrayList<>();
-        specks(lane, settings, context.scale(), all);
-        scratches(lane, settings, context.scale(), all);
+        specks(size, settings, context.scale(), all);
+        scratches(size, settings, context.scale(), all);
         List<Dirt> dark = all.stream().filter(d -> !d.light()).toList();
         List<Dirt> light = all.stream().filter(Dirt::light).toList();
         float strength = (float) settings.share("strength");
@@ -184,16 +184,14 @@ public final class Dust implements LaneTreatment {
                     case INK -> new float[] {full, 0};
                     case SIGNED, ANGLE -> new float[] {0, 0};
                 };
-        int n = lane.width();
-        return PlaneRows.byRow(
-                lane,
-                () -> {
-                    float[] cover = new float[n];
-                    return (y, row) -> {
-                        lay(dark, y, cover, strength, ends[0], row);
-                        lay(light, y, cover, strength, ends[1], row);
-                    };
-                });
+        int n = size.width();
+        return () -> {
+            float[] cover = new float[n];
+            return (y, row) -> {
+                lay(dark, y, cover, strength, ends[0], row);
+                lay(light, y, cover, strength, ends[1], row);
+            };
+        };
     }
 
     private static void lay(

@@ -1,15 +1,16 @@
 package ivrik.core.treatment;
 
 import ivrik.core.filter.Turns;
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
+
+import java.util.function.Supplier;
 
 /**
  * A lane as a printing press lays it on: dots or lines on a turned grid, of which so much is covered as the
  * value says. The shape at each value is where (cos u + cos v)/2, or cos u, exceeds a height; edges are as soft
  * as one pixel, and the height is such that so much of a cell is covered. Dot gain is how much more a half is covered by than it should be.
  */
-public final class Halftone implements LaneTreatment {
+public final class Halftone implements RowTreatment {
     private static final Option SHAPE =
             new Option("shape", "shape", "What the ink is laid on in", "dots", "lines");
 
@@ -41,42 +42,40 @@ public final class Halftone implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Supplier<Work> work(Size size, Settings settings, Context context) {
         boolean dots = settings.word(SHAPE).equals(SHAPE.rest());
-        double size = settings.number("size") * context.scale();
+        double cell = settings.number("size") * context.scale();
         double angle = Math.toRadians(settings.number("angle"));
-        double right = StrictMath.cos(angle) / size;
-        double down = StrictMath.sin(angle) / size;
+        double right = StrictMath.cos(angle) / cell;
+        double down = StrictMath.sin(angle) / cell;
         float gain = (float) settings.share("gain");
         float span = context.lane().span();
-        double soft = 2 * Math.PI / size * (dots ? Math.sqrt(0.5) : 1);
+        double soft = 2 * Math.PI / cell * (dots ? Math.sqrt(0.5) : 1);
         float[] heights = heights(dots, soft);
         float perSoft = (float) (1 / soft);
         // too fine to be seen it is the value itself
-        float seen = (float) Math.clamp((size - 1) / 1.5, 0, 1);
-        int n = lane.width();
+        float seen = (float) Math.clamp((cell - 1) / 1.5, 0, 1);
+        int n = size.width();
         double middleX = n / 2.0;
-        double middleY = lane.height() / 2.0;
-        return PlaneRows.byRow(
-                lane,
-                () -> {
-                    float[] height = new float[n];
-                    float[] other = new float[n];
-                    float[] wanted = new float[n];
-                    return (y, row) -> {
-                        double dy = y + 0.5 - middleY;
-                        wave(-down * dy - right * middleX + right / 2, right, height);
-                        if (dots) {
-                            wave(right * dy - down * middleX + down / 2, down, other);
-                            halves(other, height, n);
-                        }
-                        gained(row, 1 / span, gain, wanted, n);
-                        for (int x = 0; x < n; x++) {
-                            height[x] -= at(heights, wanted[x]);
-                        }
-                        ink(height, perSoft, wanted, seen, span, row, n);
-                    };
-                });
+        double middleY = size.height() / 2.0;
+        return () -> {
+            float[] height = new float[n];
+            float[] other = new float[n];
+            float[] wanted = new float[n];
+            return (y, row) -> {
+                double dy = y + 0.5 - middleY;
+                wave(-down * dy - right * middleX + right / 2, right, height);
+                if (dots) {
+                    wave(right * dy - down * middleX + down / 2, down, other);
+                    halves(other, height, n);
+                }
+                gained(row, 1 / span, gain, wanted, n);
+                for (int x = 0; x < n; x++) {
+                    height[x] -= at(heights, wanted[x]);
+                }
+                ink(height, perSoft, wanted, seen, span, row, n);
+            };
+        };
     }
 
     /** The cosines of places in turns, from one on, so far apart. */

@@ -15,7 +15,7 @@ enum PhosphorMask {
     GRILLE("grille") {
         @Override
         double height() {
-            return 1;
+            return 0;
         }
 
         @Override
@@ -108,7 +108,7 @@ enum PhosphorMask {
         return 1;
     }
 
-    /** What repeats itself is so many pitches high. */
+    /** What repeats itself is so many pitches high; 0 if it is the same all the way down. */
     abstract double height();
 
     /** Whether a channel's light comes through at a place, in pitches. */
@@ -156,7 +156,7 @@ enum PhosphorMask {
 
     private PatternTile drawn(double pitchPx) {
         int columns = texels(width() * pitchPx);
-        int rows = texels(height() * pitchPx);
+        int rows = height() == 0 ? 1 : texels(height() * pitchPx);
         float[][] texels = new float[3][columns * rows];
         for (int c = 0; c < 3; c++) {
             for (int y = 0; y < rows; y++) {
@@ -165,7 +165,8 @@ enum PhosphorMask {
                 }
             }
         }
-        return PatternTile.seen(columns, rows, width() * pitchPx, height() * pitchPx, texels);
+        double heightPx = height() == 0 ? 1 : height() * pitchPx;
+        return PatternTile.seen(columns, rows, width() * pitchPx, heightPx, texels);
     }
 
     private static int texels(double px) {

@@ -34,14 +34,8 @@ final class PlaneRows implements Filtered {
         return new PlaneRows(in, null, (a, b, out, n) -> each.row(a, out, n));
     }
 
-    /** Work on one row, in place, which is told where it is. */
-    @FunctionalInterface
-    interface Placed {
-        void row(int y, float[] row);
-    }
-
     /** By work that each reader has for itself, with whatever scratch space it needs. */
-    static Rows byRow(Plane in, Supplier<Placed> work) {
+    static Rows byRow(Plane in, Supplier<RowTreatment.Work> work) {
         int n = in.width();
         return new Filtered() {
             @Override
@@ -51,7 +45,7 @@ final class PlaneRows implements Filtered {
 
             @Override
             public Reader reader() {
-                Placed own = work.get();
+                RowTreatment.Work own = work.get();
                 float[] row = new float[n];
                 return (y, out, o) -> {
                     System.arraycopy(in.data(), in.row(y), row, 0, n);

@@ -1,13 +1,14 @@
 package ivrik.core.treatment;
 
-import ivrik.core.picture.Plane;
-import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
+
+import java.util.function.Supplier;
 
 /**
  * A broad bar that is darker, or brighter, and travels down the picture and round again, as when a screen
  * is filmed at another rate than its own. A raised cosine to the fourth power down the picture, of mean 3/8.
  */
-public final class RollingBar implements LaneTreatment {
+public final class RollingBar implements RowTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "rolling-bar",
@@ -30,20 +31,19 @@ public final class RollingBar implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Supplier<Work> work(Size size, Settings settings, Context context) {
         double seconds = settings.moment().frame() / settings.number("rate");
         double top = settings.share("at") + settings.number("speed") * seconds;
         double strength = settings.share("strength");
-        return PlaneRows.byRow(
-                lane,
-                () ->
-                        (y, row) -> {
-                            double at = (y + 0.5) / lane.height() - top;
-                            double wave = 0.5 + 0.5 * StrictMath.cos(2 * Math.PI * at);
-                            float by = (float) (1 + strength * wave * wave);
-                            for (int x = 0; x < row.length; x++) {
-                                row[x] *= by;
-                            }
-                        });
+        int n = size.width();
+        return () ->
+                (y, row) -> {
+                    double at = (y + 0.5) / size.height() - top;
+                    double wave = 0.5 + 0.5 * StrictMath.cos(2 * Math.PI * at);
+                    float by = (float) (1 + strength * wave * wave);
+                    for (int x = 0; x < n; x++) {
+                        row[x] *= by;
+                    }
+                };
     }
 }

@@ -55,6 +55,19 @@ class StoreTest {
     }
 
     @Test
+    void whatIsLetGoIsMadeAnewAndWhatIsReservedStays() {
+        Store store = new Store(1 << 20);
+        store.get(Key.of("p"), StoreTest::plane);
+        store.reserve(1000);
+        assertThat(store.held()).isGreaterThan(PLANE_BYTES);
+        store.letGo();
+        assertThat(store.holds(Key.of("p"))).isFalse();
+        assertThat(store.held()).isEqualTo(1000);
+        store.get(Key.of("p"), StoreTest::plane);
+        assertThat(store.holds(Key.of("p"))).isTrue();
+    }
+
+    @Test
     void anArrayThatStandsInAResultSeveralTimesCountsOnce() {
         Plane one = plane();
         assertThat(Store.bytes(Frame.opaque(one, one, one)))

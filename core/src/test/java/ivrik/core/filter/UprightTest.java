@@ -16,8 +16,6 @@ import net.jqwik.api.constraints.DoubleRange;
 
 import org.junit.jupiter.api.Test;
 
-import java.util.List;
-
 /** Rows sampled across and then down are to the bit what samples taken one by one are. */
 class UprightTest {
     private final Plane in = Pictured.smooth(53, 31, 0.7).crop(new Region(2, 1, 49, 29));
@@ -35,16 +33,28 @@ class UprightTest {
         Sampler sampler = cubic ? Sampler.CUBIC : Sampler.LINEAR;
         Size size = new Size(61, 37);
         Affine affine = Affine.scaled(across, down, 20, 10).then(Affine.moved(right, -right / 3));
-        Plane made = Moved.of(in, size, List.of(affine), fill, sampler).toPlane(Workers.shared());
-        ScatteredSamples samples = new ScatteredSamples(in, size.width(), fill, sampler);
+        Plane plain =
+                new Upright(in, size, affine, fill, sampler, Quicker.PLAIN)
+                        .toPlane(Workers.shared());
+        Plane made =
+                new Upright(in, size, affine, fill, sampler, Quicker.VECTORS)
+                        .toPlane(Workers.shared());
+        ScatteredSamples samples =
+                new ScatteredSamples(in, size.width(), fill, sampler, Quicker.VECTORS);
+        ScatteredSamples byOne =
+                new ScatteredSamples(in, size.width(), fill, sampler, Quicker.PLAIN);
         double[] x = new double[size.width()];
         double[] y = new double[size.width()];
         float[] expected = new float[size.width()];
+        float[] one = new float[size.width()];
         for (int row = 0; row < size.height(); row++) {
             affine.row(row, x, y, x.length);
             samples.at(x, y, x.length, expected, 0);
+            byOne.at(x, y, x.length, one, 0);
+            assertThat(one).isEqualTo(expected);
             for (int i = 0; i < x.length; i++) {
                 assertThat(made.at(i, row)).as("%d, %d", i, row).isEqualTo(expected[i]);
+                assertThat(plain.at(i, row)).as("%d, %d", i, row).isEqualTo(expected[i]);
             }
         }
     }

@@ -28,19 +28,28 @@ import ivrik.core.project.Project;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
+import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separations;
 import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Context;
 import ivrik.core.treatment.GaussianBlur;
+import ivrik.core.treatment.RowTreatment;
+import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Shift;
 import ivrik.core.treatment.Treatment;
+import ivrik.core.treatment.Treatments;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /** Treatments of lanes done to the whole picture, before it is separated or after it is rejoined. */
 class ChannelStageTest {
@@ -171,6 +180,39 @@ class ChannelStageTest {
                 .as("cyan has gone from there: red is that beneath, green is the title's")
                 .isCloseTo(picture.colour().get(0).at(16, 10), within(1e-6f));
         assertThat(moved.colour().get(1).at(16, 10)).isEqualTo(1f);
+    }
+
+    static Stream<Treatment> rowTreatments() {
+        return Treatments.all().stream().filter(t -> t instanceof RowTreatment);
+    }
+
+    @ParameterizedTest
+    @MethodSource("rowTreatments")
+    void rowsTreatedAsTheyComeAreThoseOfThePlanes(Treatment treatment) {
+        Look moved =
+                Look.atRest("rows", Separations.named("rgb"), new Shift())
+                        .withAmounts("shift-1", 0, a -> a.with("x", Value.of(2.5)));
+        Look look =
+                moved.withStepAdded(Step.shownOff("it", treatment, 3).withSection(Section.FINISH));
+        long frame = 7;
+        Frame made = scene.render(scene.project(look), frame);
+        Frame before = scene.render(scene.project(moved), frame);
+        LookPlan plan =
+                Planner.plan(scene.project(look), frame).layers().getFirst().looks().getFirst();
+        boolean changed = false;
+        for (int c = 0; c < 3; c++) {
+            Plane plane = before.colour().get(c);
+            Settings settings = plan.finish().getFirst().byChannel().lanes().get(c);
+            Context context =
+                    new Context(1, new Rgb().lanes().get(c), Optional.empty(), Workers.shared());
+            Plane alone =
+                    ((RowTreatment) treatment)
+                            .apply(plane, settings, context)
+                            .toPlane(Workers.shared());
+            assertThat(made.colour().get(c).data()).isEqualTo(alone.data());
+            changed |= !Arrays.equals(alone.data(), plane.data());
+        }
+        assertThat(changed).isTrue();
     }
 
     @Test

@@ -2,8 +2,6 @@ package ivrik.app;
 
 import ivrik.app.shell.IvrikApp;
 
-import javafx.application.Application;
-
 import java.io.PrintWriter;
 import java.lang.foreign.Arena;
 import java.lang.foreign.SymbolLookup;
@@ -46,8 +44,7 @@ public final class WindowTool implements ToolProvider {
                             + " install libgtk-3-0'");
             return 1;
         }
-        IvrikApp.headless = headless;
-        Application.launch(IvrikApp.class, args);
+        IvrikApp.run(headless, args);
         return IvrikApp.exit;
     }
 

@@ -14,17 +14,23 @@ import java.util.List;
 
 /** The JavaFX application: makes the window and gives it what the command line named. */
 public final class IvrikApp extends Application {
-    /** Set before the start: whether there is no display. */
-    public static volatile boolean headless;
+    /** Whether there is no display. */
+    private static volatile boolean headless;
 
     /** The exit code when the window has closed. */
     public static volatile int exit;
 
-    @Override
-    public void init() {
+    /**
+     * Opens the window; comes back when it has closed.
+     *
+     * @param withoutDisplay whether only pictures of it are made
+     */
+    public static void run(boolean withoutDisplay, String... args) {
+        headless = withoutDisplay;
         if (!headless) {
             ToolkitWords.intoTheLog();
         }
+        launch(IvrikApp.class, args);
     }
 
     @Override

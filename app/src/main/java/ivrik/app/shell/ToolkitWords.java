@@ -14,13 +14,24 @@ import java.lang.invoke.MethodType;
 
 /**
  * What GTK and its kin have to say, which windows and file choosers on Linux are made of, goes into the log
- * and not to the terminal: nobody who makes pictures can do anything about it. GLib hands out each message as
- * its <a href="https://docs.gtk.org/glib/func.log_set_default_handler.html">default handler</a> is told.
+ * and not to the terminal: nobody who makes pictures can do anything about it. GLib hands each message to a
+ * <a href="https://docs.gtk.org/glib/func.log_set_writer_func.html">writer</a>, as fields of a name and a value.
  */
 final class ToolkitWords {
     private static final Logger LOG = LoggerFactory.getLogger(ToolkitWords.class);
     private static final String GLIB = "libglib-2.0.so.0";
     private static final long LONGEST = 1 << 14;
+
+    /** {@code G_LOG_LEVEL_WARNING}; worse ones are less, but for two flags that do not matter. */
+    private static final int WARNING = 1 << 4;
+
+    private static final int LEVELS = ~3;
+
+    /** {@code G_LOG_WRITER_HANDLED}. */
+    private static final int HANDLED = 1;
+
+    /** A {@code GLogField}: name, value and length, which is negative for text that ends by itself. */
+    private static final long FIELD = 3 * ValueLayout.ADDRESS.byteSize();
 
     private ToolkitWords() {}
 
@@ -29,34 +40,30 @@ final class ToolkitWords {
         try {
             SymbolLookup glib = SymbolLookup.libraryLookup(GLIB, Arena.global());
             Linker linker = Linker.nativeLinker();
-            MemorySegment handler =
+            MemorySegment writer =
                     linker.upcallStub(
                             MethodHandles.lookup()
                                     .findStatic(
                                             ToolkitWords.class,
                                             "said",
                                             MethodType.methodType(
-                                                    void.class,
-                                                    MemorySegment.class,
+                                                    int.class,
                                                     int.class,
                                                     MemorySegment.class,
+                                                    long.class,
                                                     MemorySegment.class)),
-                            FunctionDescriptor.ofVoid(
-                                    ValueLayout.ADDRESS,
+                            FunctionDescriptor.of(
+                                    ValueLayout.JAVA_INT,
                                     ValueLayout.JAVA_INT,
                                     ValueLayout.ADDRESS,
+                                    ValueLayout.JAVA_LONG,
                                     ValueLayout.ADDRESS),
                             Arena.global());
-            MemorySegment before =
-                    (MemorySegment)
-                            linker.downcallHandle(
-                                            glib.find("g_log_set_default_handler").orElseThrow(),
-                                            FunctionDescriptor.of(
-                                                    ValueLayout.ADDRESS,
-                                                    ValueLayout.ADDRESS,
-                                                    ValueLayout.ADDRESS))
-                                    .invokeExact(handler, MemorySegment.NULL);
-            LOG.debug("GLib's words go here, not to {}", before);
+            linker.downcallHandle(
+                            glib.find("g_log_set_writer_func").orElseThrow(),
+                            FunctionDescriptor.ofVoid(
+                                    ValueLayout.ADDRESS, ValueLayout.ADDRESS, ValueLayout.ADDRESS))
+                    .invokeExact(writer, MemorySegment.NULL, MemorySegment.NULL);
         } catch (IllegalArgumentException e) {
             LOG.debug("there is no {}", GLIB, e);
         } catch (Throwable e) {
@@ -65,17 +72,34 @@ final class ToolkitWords {
     }
 
     /** Called by GLib, on any thread; nothing may be thrown into it. */
-    @SuppressWarnings("unused")
-    private static void said(
-            MemorySegment domain, int level, MemorySegment message, MemorySegment data) {
+    private static int said(int level, MemorySegment fields, long count, MemorySegment none) {
         try {
-            LOG.info("{}: {}", text(domain), text(message));
+            if ((level & LEVELS) <= WARNING) {
+                LOG.info("{}", texts(fields.reinterpret(count * FIELD), count));
+            }
         } catch (RuntimeException e) {
             LOG.debug("it cannot be read", e);
         }
+        return HANDLED;
+    }
+
+    /** Who says what. */
+    private static String texts(MemorySegment fields, long count) {
+        String domain = "";
+        String message = "";
+        for (long i = 0; i < count; i++) {
+            String name = text(fields.get(ValueLayout.ADDRESS, i * FIELD));
+            MemorySegment value = fields.get(ValueLayout.ADDRESS, i * FIELD + FIELD / 3);
+            if (name.equals("GLIB_DOMAIN")) {
+                domain = text(value);
+            } else if (name.equals("MESSAGE")) {
+                message = text(value);
+            }
+        }
+        return domain + ": " + message;
     }
 
     private static String text(MemorySegment c) {
-        return c.equals(MemorySegment.NULL) ? "" : c.reinterpret(LONGEST).getString(0);
+        return c.reinterpret(LONGEST).getString(0);
     }
 }

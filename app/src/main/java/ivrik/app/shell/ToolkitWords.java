@@ -33,10 +33,16 @@ final class ToolkitWords {
     /** A {@code GLogField}: name, value and length, which is negative for text that ends by itself. */
     private static final long FIELD = 3 * ValueLayout.ADDRESS.byteSize();
 
+    private static boolean done;
+
     private ToolkitWords() {}
 
-    /** From now on, for as long as the process lives; where there is no GLib, nobody speaks. */
-    static void intoTheLog() {
+    /** From now on, for as long as the process lives; where there is no GLib, nobody speaks. GLib takes one writer only. */
+    static synchronized void intoTheLog() {
+        if (done) {
+            return;
+        }
+        done = true;
         try {
             SymbolLookup glib = SymbolLookup.libraryLookup(GLIB, Arena.global());
             Linker linker = Linker.nativeLinker();

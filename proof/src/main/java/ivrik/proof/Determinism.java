@@ -50,7 +50,8 @@ final class Determinism implements Trial {
         return Made.sum(Made.render(project, frame, WIDTH, workers, Cancel.NEVER));
     }
 
-    private static Project project(Project demo, Random random) {
+    /** The demo, or one layer of it, with any look whose dials are anywhere. */
+    static Project project(Project demo, Random random) {
         var shelf = BuiltInLooks.shelf();
         Look look = shelf.get(random.nextInt(shelf.size())).shownOff();
         for (Dial dial : look.dials()) {

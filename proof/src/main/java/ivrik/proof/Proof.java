@@ -65,7 +65,8 @@ public final class Proof {
                 List.of(
                         new FileMutants(beside ? LONG_MUTANTS : SHORT_MUTANTS),
                         new MediaMutants(beside ? LONG_MUTANTS : SHORT_MUTANTS));
-        List<Trial> laws = List.of(new UndoOracle(), new Determinism(), new GivenUp());
+        List<Trial> laws =
+                List.of(new UndoOracle(), new Determinism(), new VectorLengths(), new GivenUp());
         List<Trial> exports = List.of(new ExportKills());
         List<Trial> windows = List.of(new WindowKills(beside ? LONG_HAND_MS : SHORT_HAND_MS));
         Soak soak = new Soak(seconds);

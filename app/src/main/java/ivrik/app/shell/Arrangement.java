@@ -36,6 +36,8 @@ final class Arrangement extends SplitPane {
     private double wanted = -1;
 
     /** Where tray and close-up are wanted to end and begin, as shares of the width; null as it was remembered. */
+    private double between = 0.5;
+
     private double[] across;
 
     /**
@@ -82,6 +84,7 @@ final class Arrangement extends SplitPane {
         view.textScale.addListener((o, a, b) -> Platform.runLater(this::setShares));
         addEventFilter(MouseEvent.MOUSE_RELEASED, this::dragged);
         upper.widthProperty().addListener((o, a, b) -> Platform.runLater(this::makeWidths));
+        panes.widthProperty().addListener((o, a, b) -> Platform.runLater(this::makePanes));
         heightProperty().addListener((o, a, b) -> Platform.runLater(this::makeRoom));
         desk.leastHeight().addListener((o, a, b) -> Platform.runLater(this::makeRoom));
         lay();
@@ -118,8 +121,13 @@ final class Arrangement extends SplitPane {
 
     private void setShares() {
         makeRoom();
-        panes.setDividerPositions(0.5);
+        makePanes();
         makeWidths();
+    }
+
+    /** Two panes share their room as it is wanted, however little there was of it meanwhile. */
+    private void makePanes() {
+        panes.setDividerPositions(between);
     }
 
     /** Tray and close-up are as wide as they are wanted; whatever they needed meanwhile they give back. */
@@ -152,6 +160,9 @@ final class Arrangement extends SplitPane {
     private void dragged(MouseEvent e) {
         if (Controls.isDivider(e, this)) {
             wanted = (1 - getDividerPositions()[0]) * getHeight();
+        }
+        if (Controls.isDivider(e, panes) && panes.getItems().size() == 2) {
+            between = panes.getDividerPositions()[0];
         }
         if (Controls.isDivider(e, upper) && upper.getItems().size() == 3) {
             across = upper.getDividerPositions();

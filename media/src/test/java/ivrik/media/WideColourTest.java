@@ -372,7 +372,7 @@ class WideColourTest {
     void chromaticitiesOfAnOpenExrAreObeyed() throws IOException {
         int[] window = {0, 0, 0, 0};
         Path file =
-                StillFormatsTest.exr(
+                OpenExrTest.exr(
                         folder.resolve("wide.exr"),
                         new String[] {"B", "G", "R"},
                         new float[] {0, 1, 0},

@@ -27,6 +27,8 @@ public final class Proof {
     private static final int SHORT_SOAK_S = 20;
     private static final int LONG_MUTANTS = 500;
     private static final int SHORT_MUTANTS = 100;
+    private static final int LONG_EDITS = 5000;
+    private static final int SHORT_EDITS = 300;
 
     /** Of these there are to be more than of what stands between them. */
     private static final int EXPORTS_IN_A_ROW = 24;
@@ -66,7 +68,11 @@ public final class Proof {
                         new FileMutants(beside ? LONG_MUTANTS : SHORT_MUTANTS),
                         new MediaMutants(beside ? LONG_MUTANTS : SHORT_MUTANTS));
         List<Trial> laws =
-                List.of(new UndoOracle(), new Determinism(), new VectorLengths(), new GivenUp());
+                List.of(
+                        new UndoOracle(beside ? LONG_EDITS : SHORT_EDITS),
+                        new Determinism(),
+                        new VectorLengths(),
+                        new GivenUp());
         List<Trial> exports = List.of(new ExportKills());
         List<Trial> windows = List.of(new WindowKills(beside ? LONG_HAND_MS : SHORT_HAND_MS));
         Soak soak = new Soak(seconds);

@@ -29,7 +29,14 @@ import java.util.Random;
 
 /** Random edits of the demo: all undone it is the start, all done again it is the end, and each state comes back from a file. */
 final class UndoOracle implements Trial {
-    private static final int EDITS = 300;
+    private final int edits;
+
+    /**
+     * @param edits how many one after the other
+     */
+    UndoOracle(int edits) {
+        this.edits = edits;
+    }
 
     @Override
     public String name() {
@@ -45,7 +52,7 @@ final class UndoOracle implements Trial {
         View view = new View();
         List<Project> states = new ArrayList<>();
         states.add(session.project());
-        for (int i = 0; i < EDITS; i++) {
+        for (int i = 0; i < edits; i++) {
             edit(session, view, random);
             if (!session.project().equals(states.getLast())) {
                 states.add(session.project());
@@ -69,7 +76,7 @@ final class UndoOracle implements Trial {
         if (!session.project().equals(end)) {
             throw new Failure("not the end again");
         }
-        return EDITS;
+        return edits;
     }
 
     private static void edit(Session session, View view, Random random) {

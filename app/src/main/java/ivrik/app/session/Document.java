@@ -24,9 +24,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /**
  * The project's file: opening, saving, who has it, and the journal in which unsaved work is kept. To be
@@ -56,10 +55,7 @@ public final class Document implements AutoCloseable {
      * @param problems what could not be read
      * @param lost work on it that was never saved
      */
-    public record Opened(List<String> problems, List<Offer> lost) {}
-
-    /** Lost work, and the name of the project in it. */
-    public record Offer(LostWork work, String name) {}
+    public record Opened(List<String> problems, List<LostOffer> lost) {}
 
     /** How saving ended. */
     public sealed interface Outcome {
@@ -82,19 +78,15 @@ public final class Document implements AutoCloseable {
 
     private final Session session;
     private final Path dataFolder;
-    private final Executor interfaceThread;
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Safety> safety = new ReadOnlyObjectWrapper<>(Safety.SAVED);
-    private final ExecutorService disk =
-            Executors.newSingleThreadExecutor(
-                    Thread.ofPlatform().name("ivrik-document").daemon().factory());
+    private final FileWork disk;
     private final Keeper keeper;
     private Keeper.Place place;
     private ProjectLock lock;
     private FileVersion version = FileVersion.NONE;
     private Project kept;
     private boolean toLook;
-    private int busy;
 
     /**
      * @param interfaceThread runs what is told
@@ -103,7 +95,7 @@ public final class Document implements AutoCloseable {
     public Document(
             Session session, Path dataFolder, Executor interfaceThread, Consumer<String> say) {
         this.session = session;
-        this.interfaceThread = interfaceThread;
+        this.disk = new FileWork("ivrik-document", interfaceThread);
         this.dataFolder = dataFolder;
         this.place = placeFor(null);
         this.keeper =
@@ -146,7 +138,7 @@ public final class Document implements AutoCloseable {
 
     /** Whether the disk is being read or written for it. */
     public boolean isBusy() {
-        return busy > 0;
+        return disk.isBusy();
     }
 
     /** Where unsaved work of this window is kept. */
@@ -177,9 +169,9 @@ public final class Document implements AutoCloseable {
                     try {
                         String text = ProjectFile.text(real);
                         ProjectJson.Reading reading = ProjectFile.parse(text, real);
-                        List<Offer> lost =
+                        List<LostOffer> lost =
                                 access == Access.WORK
-                                        ? offers(LostWork.of(real), reading.project())
+                                        ? LostOffer.of(LostWork.of(real), reading.project())
                                         : List.of();
                         return () -> {
                             enter(real, access, claim, FileVersion.of(text));
@@ -218,38 +210,13 @@ public final class Document implements AutoCloseable {
         }
     }
 
-    /** What of lost work is not saved anyway. */
-    private static List<Offer> offers(List<LostWork> lost, Project saved) {
-        List<Offer> offers = new ArrayList<>();
-        for (LostWork work : lost) {
-            try {
-                Project project = work.read().project();
-                if (project.isEmpty() || project.equals(saved)) {
-                    work.throwAway(); // there is nothing in it that could be lost
-                } else {
-                    offers.add(new Offer(work, name(project)));
-                }
-            } catch (IvrikException e) {
-                LOG.warn("a journal that cannot be read stays where it is", e);
-            }
-        }
-        return offers;
-    }
-
-    /** What the user would know it by. */
-    private static String name(Project project) {
-        return project.name().equals(UNTITLED) && !project.sources().isEmpty()
-                ? project.sources().getFirst().name() + ", untitled"
-                : project.name();
-    }
-
     /** All work without a name that earlier windows left, looked for on the disk. */
-    public void unnamedLost(Consumer<List<Offer>> then) {
+    public void unnamedLost(Consumer<List<LostOffer>> then) {
         allLost(List.of(), then);
     }
 
     /** The same, and what was lost of the open project and of others. */
-    public void allLost(List<Path> others, Consumer<List<Offer>> then) {
+    public void allLost(List<Path> others, Consumer<List<LostOffer>> then) {
         Set<Path> projects = new LinkedHashSet<>();
         if (file.get() != null) {
             projects.add(file.get());
@@ -257,16 +224,16 @@ public final class Document implements AutoCloseable {
         projects.addAll(others);
         work(
                 () -> {
-                    List<Offer> all = new ArrayList<>();
+                    List<LostOffer> all = new ArrayList<>();
                     for (Path project : others.isEmpty() ? Set.<Path>of() : projects) {
                         all.addAll(
-                                offers(
+                                LostOffer.of(
                                         LostWork.of(project),
                                         Files.isRegularFile(project)
                                                 ? ProjectFile.open(project).project()
                                                 : Project.empty("")));
                     }
-                    all.addAll(offers(LostWork.unnamed(dataFolder), Project.empty("")));
+                    all.addAll(LostOffer.of(LostWork.unnamed(dataFolder), Project.empty("")));
                     return () -> then.accept(all);
                 },
                 fault -> {
@@ -417,36 +384,16 @@ public final class Document implements AutoCloseable {
                         : session.project().equals(kept) ? Safety.KEPT_ASIDE : Safety.NOT_YET);
     }
 
-    /** Something done to the disk; what it gives is run on the interface thread. */
-    private interface Work {
-        Runnable run();
-    }
-
-    private void work(Work work, Consumer<IvrikException> fault) {
-        busy++;
-        disk.execute(
-                () -> {
-                    Runnable then;
-                    try {
-                        then = work.run();
-                    } catch (RuntimeException | Error e) {
-                        LOG.warn("work on a file failed", e);
-                        then = () -> fault.accept(UnforeseenException.told(e));
-                    }
-                    Runnable last = then;
-                    interfaceThread.execute(
-                            () -> {
-                                busy--;
-                                last.run();
-                            });
-                });
+    /** Work on the disk that gives what is to be done on the interface thread. */
+    private void work(Supplier<Runnable> work, Consumer<IvrikException> fault) {
+        disk.run(work, Runnable::run, fault);
     }
 
     /** The window closes. What is not saved and was not discarded stays in its journal. */
     @Override
     public void close() {
         keeper.close();
-        disk.shutdown();
+        disk.close();
         if (lock != null) {
             lock.close();
         }

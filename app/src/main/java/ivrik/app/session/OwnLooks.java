@@ -12,19 +12,15 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Executor;
-import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 
 /** The looks that the user has kept, as the window shows them; files are read and written off its thread. */
 public final class OwnLooks {
     private final LookLibrary library;
-    private final Executor publisher;
     private final Consumer<IvrikException> failed;
     private final ReadOnlyObjectWrapper<List<Kept>> all = new ReadOnlyObjectWrapper<>(List.of());
-    private final Executor files =
-            Executors.newSingleThreadExecutor(
-                    Thread.ofPlatform().name("ivrik-looks").daemon().factory());
+    private final FileWork files;
 
     /**
      * @param publisher runs on the interface thread
@@ -32,7 +28,7 @@ public final class OwnLooks {
      */
     public OwnLooks(LookLibrary library, Executor publisher, Consumer<IvrikException> failed) {
         this.library = library;
-        this.publisher = publisher;
+        this.files = new FileWork("ivrik-looks", publisher);
         this.failed = failed;
     }
 
@@ -108,14 +104,6 @@ public final class OwnLooks {
 
     /** Work with files of looks, off the interface thread; what comes of it is told on it. */
     public <T> void work(Supplier<T> work, Consumer<T> then) {
-        files.execute(
-                () -> {
-                    try {
-                        T made = work.get();
-                        publisher.execute(() -> then.accept(made));
-                    } catch (IvrikException e) {
-                        publisher.execute(() -> failed.accept(e));
-                    }
-                });
+        files.run(work, then, failed);
     }
 }

@@ -1,7 +1,7 @@
 package ivrik.app.sheet;
 
 import ivrik.app.control.Controls;
-import ivrik.app.session.Document.Offer;
+import ivrik.app.session.LostOffer;
 import ivrik.media.file.LostWork;
 import ivrik.media.file.When;
 
@@ -34,7 +34,7 @@ public final class KeptWork extends VBox {
     /**
      * @param journal where this window keeps its own work
      */
-    public KeptWork(List<Offer> all, Path journal, Actions actions, Sheets sheets) {
+    public KeptWork(List<LostOffer> all, Path journal, Actions actions, Sheets sheets) {
         this.sheets = sheets;
         this.actions = actions;
         setSpacing(16);
@@ -65,7 +65,7 @@ public final class KeptWork extends VBox {
         setMaxWidth(620);
     }
 
-    private HBox row(Offer offer, int number) {
+    private HBox row(LostOffer offer, int number) {
         LostWork lost = offer.work();
         Button take = new Button("Take it back");
         take.setId("take-" + number);

@@ -34,6 +34,7 @@ import javafx.stage.Stage;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +42,9 @@ import java.util.SequencedMap;
 
 /** The window: its parts, and what the commands do. */
 public final class MainWindow {
+    /** After so long without anything wanted, memory goes back. */
+    private static final Duration REST = Duration.ofMinutes(3);
+
     private static final double TEXT_PX = 13;
 
     private final Stage stage;
@@ -200,7 +204,8 @@ public final class MainWindow {
                         pictures.service(),
                         time,
                         this::filesChanged,
-                        this::isSettled);
+                        this::isSettled,
+                        new Idle(REST, System::nanoTime));
         fillStage();
         listen();
     }

@@ -1,10 +1,10 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.FileWork;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.Sheets.Choice;
-import ivrik.core.IvrikException;
 import ivrik.core.project.Project;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.OutputFiles;
@@ -27,6 +27,7 @@ final class PackWork {
     private final Sheets sheets;
     private final Supplier<Chooser> chooser;
     private final Consumer<Path> open;
+    private final FileWork files = new FileWork("ivrik-packing", Platform::runLater);
 
     /**
      * @param open opens a project
@@ -93,19 +94,12 @@ final class PackWork {
     }
 
     private void work(Supplier<Path> work, Consumer<Path> then, String failed) {
-        Thread.ofVirtual()
-                .start(
-                        () -> {
-                            try {
-                                Path made = work.get();
-                                Platform.runLater(() -> then.accept(made));
-                            } catch (IvrikException e) {
-                                Platform.runLater(
-                                        () -> {
-                                            view.notice.set("");
-                                            sheets.tell(failed, e.oneLine());
-                                        });
-                            }
-                        });
+        files.run(
+                work,
+                then,
+                fault -> {
+                    view.notice.set("");
+                    sheets.tell(failed, fault.oneLine());
+                });
     }
 }

@@ -2,8 +2,8 @@ package ivrik.app.shell;
 
 import ivrik.app.session.Document;
 import ivrik.app.session.Document.Access;
-import ivrik.app.session.Document.Offer;
 import ivrik.app.session.Document.Outcome;
+import ivrik.app.session.LostOffer;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.sheet.KeptWork;
@@ -83,7 +83,7 @@ final class Projects {
         unlessUnsaved(() -> openNow(file.toAbsolutePath(), Access.WORK, this::offer, then));
     }
 
-    private void openNow(Path file, Access access, Consumer<List<Offer>> lost, Runnable then) {
+    private void openNow(Path file, Access access, Consumer<List<LostOffer>> lost, Runnable then) {
         document.open(
                 file,
                 access,
@@ -144,13 +144,13 @@ final class Projects {
         document.allLost(remembered.get().recent().stream().map(Path::of).toList(), this::show);
     }
 
-    private void offer(List<Offer> lost) {
+    private void offer(List<LostOffer> lost) {
         if (!lost.isEmpty()) {
             show(lost);
         }
     }
 
-    private void show(List<Offer> lost) {
+    private void show(List<LostOffer> lost) {
         KeptWork sheet = new KeptWork(lost, document.journal(), keeping, sheets);
         sheets.show(sheet, sheet.first());
     }

@@ -25,7 +25,6 @@ import java.util.function.BooleanSupplier;
  */
 final class Watch {
     private static final Duration EVERY = Duration.millis(400);
-    private static final java.time.Duration REST = java.time.Duration.ofMinutes(3);
     private static final long MOST_FRAMES = 3000;
     private static final double SMALLEST_SCALE = 0.25;
 
@@ -39,7 +38,7 @@ final class Watch {
     private final Runnable changed;
     private final BooleanSupplier settled;
     private final Filling filling;
-    private final Idle idle = new Idle(REST, System::nanoTime);
+    private final Idle idle;
     private boolean filled;
     private final Newest work = new Newest();
     private Plans seen;
@@ -53,6 +52,7 @@ final class Watch {
     /**
      * @param changed a source is another now, or gone
      * @param settled whether all that was asked for is shown
+     * @param idle when nothing has been wanted for so long that what is kept may go
      */
     Watch(
             Session session,
@@ -60,13 +60,15 @@ final class Watch {
             PictureService service,
             TimeView time,
             Runnable changed,
-            BooleanSupplier settled) {
+            BooleanSupplier settled,
+            Idle idle) {
         this.session = session;
         this.view = view;
         this.service = service;
         this.time = time;
         this.changed = changed;
         this.settled = settled;
+        this.idle = idle;
         this.filling = new Filling(service);
         for (ObservableValue<?> wanted :
                 List.of(session.stateProperty(), view.frame, view.playing, view.trial)) {

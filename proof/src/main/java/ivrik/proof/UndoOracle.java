@@ -47,7 +47,7 @@ final class UndoOracle implements Trial {
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
         Project demo = Made.project();
-        Session session = new Session();
+        Session session = new Session(Long.MAX_VALUE); // none are forgotten
         session.open(demo);
         View view = new View();
         List<Project> states = new ArrayList<>();

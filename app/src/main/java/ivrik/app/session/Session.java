@@ -26,13 +26,24 @@ public final class Session {
     private final ReadOnlyObjectWrapper<State> state =
             new ReadOnlyObjectWrapper<>(
                     new State(Project.empty(Document.UNTITLED), Selection.FIRST));
-    private final History history = new History(MOST_HISTORY_BYTES);
+    private final History history;
     private final Overscans overscans = new Overscans();
     private Plans plans = plansOf(state.get().project());
     private Project saved = state.get().project();
 
     /** When the last small edit was made, by the system's own clock. */
     private long editedAgain = System.nanoTime() - ONE_STEP.toNanos();
+
+    public Session() {
+        this(MOST_HISTORY_BYTES);
+    }
+
+    /**
+     * @param mostHistoryBytes of all edits that can be undone, about; the oldest go first
+     */
+    public Session(long mostHistoryBytes) {
+        history = new History(mostHistoryBytes);
+    }
 
     public ReadOnlyObjectProperty<State> stateProperty() {
         return state.getReadOnlyProperty();

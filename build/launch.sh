@@ -1,7 +1,8 @@
 # How Java is started, from the tree and installed alike. To be read in by a script that has set `java` to the
-# program, `jars` to the class path, `home` to the folder that holds the demo, and `program` to the command itself.
+# program, `jars` to the class path, `home` to the folder that holds the demo, `program` to the command itself, and
+# `vectors` to a folder where build/Vectors.java may have been.
 
-flags=(--add-modules=jdk.incubator.vector --enable-native-access=ALL-UNNAMED -XX:+UseG1GC -XX:G1HeapRegionSize=1m
+flags=(--enable-native-access=ALL-UNNAMED -XX:+UseG1GC -XX:G1HeapRegionSize=1m
   -XX:G1PeriodicGCInterval=30000 -XX:MinHeapFreeRatio=10 -XX:MaxHeapFreeRatio=30)
 
 # Java announces its vector module on a line of its own before anything else. Nobody asked: that line is
@@ -44,10 +45,16 @@ memory() {
   printf -- '-Xmx%sm' "$mb"
 }
 
-# launch CACHE WORDS...: becomes Ivrik, with the classes that a file keeps, or none. With IVRIK_KEEP_CLASSES=FILE
+# launch CACHE WORDS...: becomes Ivrik, with the classes that a file keeps, or none. The cache holds for Java's vectors
+# as a jar or as a module, whichever there was when it was made. With IVRIK_KEEP_CLASSES=FILE
 # it keeps in that file what it loads, so that it starts quicker from then on (JEP 514).
 launch() {
   local kept=()
+  if [ -r "$vectors/vectors.jar" ]; then
+    flags+=("@$vectors/vectors.args" "-Xbootclasspath/a:$vectors/vectors.jar")
+  else
+    flags+=(--add-modules=jdk.incubator.vector)
+  fi
   if [ -n "${IVRIK_KEEP_CLASSES:-}" ]; then
     unset DISPLAY WAYLAND_DISPLAY
     kept=("-XX:AOTCacheOutput=$IVRIK_KEEP_CLASSES")

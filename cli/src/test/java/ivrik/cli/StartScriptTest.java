@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.List;
 
 /**
  * The start script in a built folder that was moved or copied, with a Java that only says what it was told,
@@ -94,20 +95,52 @@ class StartScriptTest {
         return jdk;
     }
 
+    /** The class cache is made beside the work. */
+    private void awaitCache() throws IOException, InterruptedException {
+        Path madeFor = home.resolve("target/ivrik.aot.for");
+        for (int i = 0; i < 400 && !Files.readString(madeFor).equals(home.toString()); i++) {
+            Thread.sleep(50);
+        }
+        assertThat(madeFor).hasContent(home.toString());
+    }
+
     @Test
     void aCopiedFolderStartsQuietlyAndMakesItsClassCacheAnew() throws Exception {
         Path jdk = copied();
         String first = run(jdk);
         assertThat(first.lines()).as("nothing else is said").hasSize(1);
         assertThat(first).startsWith("told").doesNotContain("AOTCache").endsWith("looks\n");
-        Path madeFor = home.resolve("target/ivrik.aot.for");
-        for (int i = 0; i < 400 && !Files.readString(madeFor).equals(home.toString()); i++) {
-            Thread.sleep(50); // it is made beside the work
-        }
-        assertThat(madeFor).hasContent(home.toString());
+        awaitCache();
         String second = run(jdk);
         assertThat(second.lines()).hasSize(1);
         assertThat(second).contains("-XX:AOTCache=" + home.resolve("target/ivrik.aot"));
+    }
+
+    @Test
+    void vectorsAreTakenOutOfEachJavaOnceAndWhatWasKeptForAnotherIsMadeAnew() throws Exception {
+        Path jdk = copied();
+        assertThat(run(jdk)).contains("--add-modules=jdk.incubator.vector");
+        awaitCache();
+        program(
+                jdk.resolve("bin/java"),
+                """
+                #!/bin/sh
+                case "$*" in
+                  *Vectors.java*) : > "$2/vectors.jar" ; echo made >> "$2/made" ;;
+                  *AOTCacheOutput=*) : > new.aot ;;
+                  *) echo "told $*" ;;
+                esac
+                """);
+        Path vectors = home.resolve("target/vectors.jar");
+        String with = "@" + home + "/target/vectors.args -Xbootclasspath/a:" + vectors;
+        for (String java : List.of("25.0.3", "25.0.4")) {
+            Files.writeString(jdk.resolve("release"), "JAVA_VERSION=\"" + java + "\"\n");
+            write("target/ivrik.aot.for", home.toString());
+            assertThat(run(jdk)).contains(with).doesNotContain("incubator", "AOTCache=");
+            awaitCache();
+            assertThat(run(jdk)).contains(with, "AOTCache=").doesNotContain("incubator");
+        }
+        assertThat(home.resolve("target/made")).hasContent("made\nmade\n");
     }
 
     @Test

@@ -107,9 +107,13 @@ record Image(Path home, Path folder, String version) {
                 words.add(file.toString());
             }
         }
+        run(words);
+    }
+
+    private static void run(List<String> words) throws IOException, InterruptedException {
         int exit = new ProcessBuilder(words).inheritIO().start().waitFor();
         if (exit != 0) {
-            throw new IllegalStateException("strip ended with " + exit);
+            throw new IllegalStateException(words.getFirst() + " ended with " + exit);
         }
     }
 
@@ -154,6 +158,11 @@ record Image(Path home, Path folder, String version) {
                 StandardCopyOption.REPLACE_EXISTING);
         Files.setPosixFilePermissions(start, PosixFilePermissions.fromString("rwxr-xr-x"));
         Files.copy(home.resolve("build/launch.sh"), folder.resolve("lib/app/launch.sh"));
+        run(
+                List.of(
+                        Path.of(System.getProperty("java.home"), "bin/java").toString(),
+                        home.resolve("build/Vectors.java").toString(),
+                        folder.resolve("lib").toString()));
         Files.delete(folder.resolve("lib/libapplauncher.so"));
         Trees.date(folder);
         Path work = folder.getParent();

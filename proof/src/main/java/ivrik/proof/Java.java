@@ -5,7 +5,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Java processes of the same Java and classes as this one, and of the classes that Ivrik keeps for a quick start. */
+/** Java processes of the same Java and classes as this one, and of the classes that Ivrik keeps for a quick start, told as its launcher tells it. */
 final class Java {
     private Java() {}
 
@@ -13,16 +13,22 @@ final class Java {
     static List<String> command(List<String> flags, Class<?> main, Object... words) {
         List<String> command = new ArrayList<>();
         command.add(Path.of(System.getProperty("java.home"), "bin/java").toString());
+        Path kept = Path.of(System.getProperty("ivrik.home"), "target");
+        Path vectors = kept.resolve("vectors.jar");
+        command.addAll(
+                Files.exists(vectors)
+                        ? List.of(
+                                "@" + kept.resolve("vectors.args"), "-Xbootclasspath/a:" + vectors)
+                        : List.of("--add-modules=jdk.incubator.vector"));
         command.addAll(
                 List.of(
-                        "--add-modules=jdk.incubator.vector",
                         "--enable-native-access=ALL-UNNAMED",
                         "-Dglass.platform=Headless",
                         "-Dprism.order=sw",
                         "-Divrik.home=" + System.getProperty("ivrik.home")));
-        Path kept = Path.of(System.getProperty("ivrik.home"), "target/ivrik.aot");
-        if (Files.exists(kept)) { // of other jars than these, it is left aside
-            command.addAll(List.of("-XX:AOTCache=" + kept, "-Xlog:disable"));
+        Path classes = kept.resolve("ivrik.aot");
+        if (Files.exists(classes)) { // of other jars than these, it is left aside
+            command.addAll(List.of("-XX:AOTCache=" + classes, "-Xlog:disable"));
         }
         command.addAll(flags);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), main.getName()));

@@ -26,28 +26,31 @@ import java.util.spi.ToolProvider;
         mixinStandardHelpOptions = true,
         description = "Colour channels taken apart, moved, and put back together.",
         synopsisSubcommandLabel = "[COMMAND]",
-        subcommands = {
-            InfoCommand.class,
-            LooksCommand.class,
-            TreatmentsCommand.class,
-            ApplyCommand.class,
-            LensCommand.class,
-            CubeCommand.class,
-            SeparateCommand.class,
-            RejoinCommand.class,
-            RenderCommand.class,
-            JoinCommand.class,
-            FarmCommand.class,
-            FarmPartCommand.class,
-            PackCommand.class,
-            UnpackCommand.class,
-            CheckCommand.class
-        },
+        addMethodSubcommands = false,
         footer = {
             "",
             "Without a command the window opens. Exit: 0 done, 1 could not, 2 wrong usage."
         })
 public final class Ivrik implements Runnable {
+    /** The subcommands that have a class of their own, in the order of the help text. */
+    private static final List<Class<?>> COMMANDS =
+            List.of(
+                    InfoCommand.class,
+                    LooksCommand.class,
+                    TreatmentsCommand.class,
+                    ApplyCommand.class,
+                    LensCommand.class,
+                    CubeCommand.class,
+                    SeparateCommand.class,
+                    RejoinCommand.class,
+                    RenderCommand.class,
+                    JoinCommand.class,
+                    FarmCommand.class,
+                    FarmPartCommand.class,
+                    PackCommand.class,
+                    UnpackCommand.class,
+                    CheckCommand.class);
+
     /** What {@code --version} says. */
     static final class VersionLine implements IVersionProvider {
         @Override
@@ -88,17 +91,25 @@ public final class Ivrik implements Runnable {
 
     public static void main(String[] args) {
         unpackIntoOurFolder();
+        System.setProperty(
+                "java.awt.headless", "true"); // what is used of that toolkit needs no display
         System.exit(
                 run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), args));
     }
 
-    /** Where libraries put the parts of them that are not Java: with what else is ours, unless they are told. */
-    private static void unpackIntoOurFolder() {
-        for (String library : List.of("org.bytedeco.javacpp.cachedir", "javafx.cachedir")) {
-            if (System.getProperty(library) == null) {
-                Path natives = Path.of(logFile()).resolveSibling("natives");
-                System.setProperty(library, natives.toString());
-            }
+    /**
+     * Where libraries put the parts of them that are not Java: with what else is ours, unless they are told. Each has
+     * a folder of its own: both lock a file in it, and Java refuses a process its second lock of one file.
+     */
+    static void unpackIntoOurFolder() {
+        Path natives = Path.of(logFile()).resolveSibling("natives");
+        unpackInto("org.bytedeco.javacpp.cachedir", natives);
+        unpackInto("javafx.cachedir", natives.resolve("javafx"));
+    }
+
+    private static void unpackInto(String property, Path folder) {
+        if (System.getProperty(property) == null) {
+            System.setProperty(property, folder.toString());
         }
     }
 
@@ -106,7 +117,7 @@ public final class Ivrik implements Runnable {
     public static int run(PrintWriter out, PrintWriter err, String... args) {
         System.setProperty("ivrik.log", logFile());
         try {
-            return new CommandLine(new Ivrik())
+            return commandLine(args)
                     .setOut(out)
                     .setErr(err)
                     .setCaseInsensitiveEnumValuesAllowed(true)
@@ -115,6 +126,24 @@ public final class Ivrik implements Runnable {
         } catch (OutOfMemoryError e) {
             return failed(new NoRoomException(e), err, args);
         }
+    }
+
+    /**
+     * With the subcommand that is named, or none where there are files only: to make all of them, which a help text
+     * shows, takes longer than many of them run.
+     */
+    private static CommandLine commandLine(String... args) {
+        List<String> words = List.of(args);
+        List<Class<?>> named = COMMANDS.stream().filter(c -> words.indexOf(name(c)) == 0).toList();
+        boolean anyOption = words.stream().anyMatch(w -> w.startsWith("-"));
+        CommandLine line = new CommandLine(new Ivrik());
+        (named.isEmpty() && anyOption ? COMMANDS : named).forEach(line::addSubcommand);
+        line.getCommandSpec().addMethodSubcommands();
+        return line;
+    }
+
+    private static String name(Class<?> command) {
+        return command.getAnnotation(Command.class).name();
     }
 
     private static int failed(Exception fault, PrintWriter err, String... args) {

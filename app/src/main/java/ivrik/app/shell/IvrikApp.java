@@ -1,6 +1,7 @@
 package ivrik.app.shell;
 
 import ivrik.app.theme.Fonts;
+import ivrik.media.ffmpeg.Ffmpeg;
 import ivrik.media.file.UserFolder;
 
 import javafx.application.Application;
@@ -30,6 +31,7 @@ public final class IvrikApp extends Application {
         if (!headless) {
             ToolkitWords.intoTheLog();
         }
+        Ffmpeg.loadAside();
         launch(IvrikApp.class, args);
     }
 

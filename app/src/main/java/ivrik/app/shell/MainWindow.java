@@ -215,6 +215,7 @@ public final class MainWindow {
         stage.setScene(scene);
         stage.setMinWidth(900);
         stage.setMinHeight(600);
+        stage.setOnShown(e -> Platform.runLater(this::openLooksIfIdle));
         stage.setOnCloseRequest(
                 e -> {
                     e.consume();
@@ -261,7 +262,15 @@ public final class MainWindow {
     /** The present picture is there in full: now there is time for small ones. */
     private void showRegister(Register register) {
         header.showRegister(register);
+        tray.openLooks();
         small.make();
+    }
+
+    /** Where no picture is on its way that the looks would wait for. */
+    private void openLooksIfIdle() {
+        if (session.project().isEmpty() && !document.isBusy()) {
+            tray.openLooks();
+        }
     }
 
     private void showFaults(Map<String, Fault> faults) {

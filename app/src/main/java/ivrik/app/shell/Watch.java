@@ -28,7 +28,7 @@ final class Watch {
     private static final long MOST_FRAMES = 3000;
     private static final double SMALLEST_SCALE = 0.25;
 
-    /** While playing, time is dear: only every so many times. */
+    /** While playing, time is dear: only every so many times. While a picture is made it waits. */
     private static final int SELDOM = 5;
 
     private final Session session;
@@ -116,7 +116,8 @@ final class Watch {
             rest();
         }
         boolean underWay = work.isBusy() && plans == looking;
-        if (!calm || underWay || view.playing.get() && turn % SELDOM != 0) {
+        boolean dear = view.playing.get() ? turn % SELDOM != 0 : !settled.getAsBoolean();
+        if (!calm || underWay || dear) {
             return; // under a busy hand what was found would be out of date at once
         }
         looking = plans;

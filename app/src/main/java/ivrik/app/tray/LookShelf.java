@@ -20,7 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Takes of the layer, the user's own looks and those that come with Ivrik. */
+/** Takes of the layer, the user's own looks and those that come with Ivrik; empty until it is told to be filled. */
 final class LookShelf extends ScrollPane {
     private final ReadOnlyObjectProperty<List<Kept>> own;
     private final Tray.Actions actions;
@@ -43,12 +43,19 @@ final class LookShelf extends ScrollPane {
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         Revealing.install(this);
+        own.addListener((o, a, b) -> fill());
+    }
+
+    /** Makes the cards, if they are not there yet. There are many, and the start has other work to do first. */
+    void open() {
+        if (!looks.isEmpty()) {
+            return;
+        }
         for (BuiltInLook each : BuiltInLooks.shelf()) {
             looks.put(
                     each.look().name(),
                     new LookCard(each.look(), () -> actions.use(each.shownOff())));
         }
-        own.addListener((o, a, b) -> fill());
         fill();
     }
 
@@ -61,6 +68,9 @@ final class LookShelf extends ScrollPane {
     }
 
     private void fill() {
+        if (looks.isEmpty()) {
+            return;
+        }
         List<Node> all = new ArrayList<>();
         if (takes > 0) {
             Button see = Tray.wide("all-takes", "See the takes (" + takes + ")");
@@ -102,6 +112,9 @@ final class LookShelf extends ScrollPane {
 
     /** Whether any look is in sight. */
     boolean areSeen() {
+        if (looks.isEmpty()) {
+            return false;
+        }
         double shown = getViewportBounds().getHeight();
         double from = getVvalue() * Math.max(0, list.getHeight() - shown);
         Node first = (ownCards.isEmpty() ? looks : ownCards).values().iterator().next();

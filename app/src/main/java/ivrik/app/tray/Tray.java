@@ -97,6 +97,11 @@ public final class Tray extends VBox {
         footage.showPicture(source, image);
     }
 
+    /** Shows the looks, for which there is time once the first picture is there. */
+    public void openLooks() {
+        looks.open();
+    }
+
     /** Whether any look is in sight. */
     public boolean looksAreSeen() {
         return looks.areSeen();

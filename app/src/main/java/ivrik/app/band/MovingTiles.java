@@ -4,6 +4,7 @@ import ivrik.app.session.Plans;
 import ivrik.core.IvrikException;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
@@ -87,7 +88,7 @@ final class MovingTiles {
                         Math.round(1e9 / band.session.project().sequence().rate().toDouble()),
                         band.renderedWidth() / 2,
                         () -> generation.get() != mine);
-        Thread.ofVirtual().start(() -> showing.play(most));
+        Threads.start("ivrik-tiles", () -> showing.play(most));
     }
 
     /** Some tiles being played, in a thread of their own. */

@@ -9,6 +9,7 @@ import ivrik.app.session.View;
 import ivrik.core.IvrikException;
 import ivrik.core.project.Project;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 
 import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
@@ -324,13 +325,13 @@ abstract class TileBand extends BorderPane {
         List<Plans> wanted =
                 tiles.stream().map(t -> session.plansOf(t.trial().apply(project))).toList();
         int width = renderedWidth();
-        Thread.ofVirtual()
-                .start(
-                        () -> {
-                            for (int i = 0; i < wanted.size() && generation.get() == mine; i++) {
-                                render(wanted.get(i), frame, i, width, mine);
-                            }
-                        });
+        Threads.start(
+                "ivrik-tiles",
+                () -> {
+                    for (int i = 0; i < wanted.size() && generation.get() == mine; i++) {
+                        render(wanted.get(i), frame, i, width, mine);
+                    }
+                });
     }
 
     private void render(Plans plans, long frame, int number, int width, int mine) {

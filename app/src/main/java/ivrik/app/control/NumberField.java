@@ -25,8 +25,11 @@ public final class NumberField extends StackPane {
 
     private final Spec spec;
     private final Label label = new Label();
-    private final TextField editor = new TextField();
     private final Listener listener;
+
+    /** While a number is typed; null else, because there are many fields and few are typed in. */
+    private TextField editor;
+
     private double value;
     private double pressedAt;
     private double pressedValue;
@@ -66,38 +69,24 @@ public final class NumberField extends StackPane {
         getStyleClass().add("number-field");
         label.getStyleClass().add("number");
         label.setMinWidth(USE_PREF_SIZE);
-        editor.setVisible(false);
-        editor.setManaged(false);
-        getChildren().addAll(label, editor);
+        getChildren().add(label);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SPINNER);
         setAccessibleText(help);
-        Tooltip.install(
+        Hint.install(
                 this,
-                new Tooltip(
+                () ->
                         help
                                 + "\n"
                                 + "Drag, arrow keys; Enter or a double press to type, sums too,"
                                 + " nothing for "
                                 + text(spec.rest())
                                 + "; "
-                                + range()));
+                                + range());
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
         addEventHandler(KeyEvent.KEY_PRESSED, this::keyPressed);
-        editor.setOnAction(
-                e -> {
-                    commit();
-                    requestFocus();
-                });
-        editor.focusedProperty()
-                .addListener(
-                        (o, was, is) -> {
-                            if (!is && editor.isVisible()) {
-                                commit();
-                            }
-                        });
         show(spec.rest());
     }
 
@@ -129,7 +118,7 @@ public final class NumberField extends StackPane {
     }
 
     private void pressed(MouseEvent e) {
-        if (!editor.isVisible()) {
+        if (editor == null) {
             requestFocus();
             pressedAt = e.getScreenX();
             pressedValue = value;
@@ -139,7 +128,7 @@ public final class NumberField extends StackPane {
     }
 
     private void dragged(MouseEvent e) {
-        if (editor.isVisible() || e.getButton() != MouseButton.PRIMARY) {
+        if (editor != null || e.getButton() != MouseButton.PRIMARY) {
             return;
         }
         double steps = Math.rint((e.getScreenX() - pressedAt) / DRAG_PIXELS_PER_STEP);
@@ -156,16 +145,13 @@ public final class NumberField extends StackPane {
     }
 
     private void clicked(MouseEvent e) {
-        if (e.getClickCount() > 0
-                && e.getClickCount() % 2 == 0
-                && !dragging
-                && !editor.isVisible()) {
+        if (e.getClickCount() > 0 && e.getClickCount() % 2 == 0 && !dragging && editor == null) {
             edit();
         }
     }
 
     private void keyPressed(KeyEvent e) {
-        if (editor.isVisible()) {
+        if (editor != null) {
             if (e.getCode() == KeyCode.ESCAPE) {
                 stopEditing();
                 requestFocus();
@@ -185,12 +171,23 @@ public final class NumberField extends StackPane {
     }
 
     private void edit() {
-        editor.setText(text(value).replace(spec.unit(), "").strip());
-        editor.setVisible(true);
-        editor.setManaged(true);
+        editor = new TextField(text(value).replace(spec.unit(), "").strip());
+        editor.setOnAction(
+                e -> {
+                    commit();
+                    requestFocus();
+                });
+        getChildren().add(editor);
         label.setVisible(false);
         editor.requestFocus();
         editor.selectAll();
+        editor.focusedProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (!is && editor != null) {
+                                commit();
+                            }
+                        });
     }
 
     private void commit() {
@@ -228,8 +225,9 @@ public final class NumberField extends StackPane {
     }
 
     private void stopEditing() {
-        editor.setVisible(false);
-        editor.setManaged(false);
+        TextField done = editor;
+        editor = null; // first, as taking it away takes its focus, which would commit it
+        getChildren().remove(done);
         label.setVisible(true);
     }
 }

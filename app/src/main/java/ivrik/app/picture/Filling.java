@@ -5,6 +5,7 @@ import ivrik.core.project.FrameRange;
 import ivrik.core.render.Plan;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -26,8 +27,7 @@ public final class Filling implements AutoCloseable {
     private final PictureService service;
     private final AtomicLong asked = new AtomicLong();
     private final ExecutorService thread =
-            Executors.newSingleThreadExecutor(
-                    Thread.ofPlatform().name("ivrik-filling").daemon().factory());
+            Executors.newSingleThreadExecutor(Threads.named("ivrik-filling"));
 
     public Filling(PictureService service) {
         this.service = service;

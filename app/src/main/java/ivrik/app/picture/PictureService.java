@@ -16,6 +16,7 @@ import ivrik.core.render.Renderer;
 import ivrik.core.render.Screen;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.decode.MediaPictures;
@@ -52,8 +53,7 @@ public final class PictureService {
 
     private final Workers workers = Workers.shared();
     private final ExecutorService thread =
-            Executors.newSingleThreadExecutor(
-                    Thread.ofPlatform().name("ivrik-render").daemon().factory());
+            Executors.newSingleThreadExecutor(Threads.named("ivrik-render"));
     private final AtomicReference<Request> newest = new AtomicReference<>();
     private final Consumer<Answer> answers;
     private volatile Reading reading;

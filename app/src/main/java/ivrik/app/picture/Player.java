@@ -8,6 +8,7 @@ import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
@@ -44,8 +45,7 @@ public final class Player {
     private final Consumer<Shown> screen;
     private final SoundTrackPlayer sound;
     private final ExecutorService renderer =
-            Executors.newSingleThreadExecutor(
-                    Thread.ofPlatform().name("ivrik-playback").daemon().factory());
+            Executors.newSingleThreadExecutor(Threads.named("ivrik-playback"));
     private final AnimationTimer clock =
             new AnimationTimer() {
                 @Override

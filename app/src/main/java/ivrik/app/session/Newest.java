@@ -2,6 +2,7 @@ package ivrik.app.session;
 
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 
 import javafx.application.Platform;
 
@@ -23,7 +24,7 @@ public final class Newest {
     private static final ExecutorService THREADS =
             Executors.newFixedThreadPool(
                     Math.max(1, Runtime.getRuntime().availableProcessors() - 1),
-                    Thread.ofPlatform().name("ivrik-work-", 0).daemon().factory());
+                    Threads.named("ivrik-work-"));
 
     private final AtomicLong asked = new AtomicLong();
     private volatile boolean busy;

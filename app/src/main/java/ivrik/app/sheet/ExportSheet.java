@@ -5,6 +5,7 @@ import ivrik.app.picture.Fault;
 import ivrik.core.IvrikException;
 import ivrik.core.project.Project;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 import ivrik.core.threads.Workers;
 import ivrik.media.TargetExistsException;
 import ivrik.media.encode.Export;
@@ -149,7 +150,7 @@ public final class ExportSheet extends VBox {
         bar.setVisible(true);
         word.setText("Beginning");
         sheets.onAway(() -> stopped = true);
-        Thread.ofPlatform().name("ivrik-export").daemon().start(() -> work(orders));
+        Threads.start("ivrik-export", () -> work(orders));
     }
 
     private void work(List<Export.Order> orders) {

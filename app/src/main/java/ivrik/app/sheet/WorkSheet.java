@@ -3,6 +3,7 @@ package ivrik.app.sheet;
 import ivrik.app.control.Controls;
 import ivrik.core.IvrikException;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -43,17 +44,17 @@ public final class WorkSheet extends VBox {
             String title, String failed, Sheets sheets, Runnable stopped, Work work) {
         WorkSheet sheet = new WorkSheet(title, sheets);
         sheet.show(sheets);
-        Thread.ofVirtual()
-                .start(
-                        () -> {
-                            try {
-                                sheet.end(sheets, work.run(sheet));
-                            } catch (CancelledException e) {
-                                Platform.runLater(stopped);
-                            } catch (IvrikException e) {
-                                sheet.end(sheets, new Said(failed, e.oneLine()));
-                            }
-                        });
+        Threads.start(
+                "ivrik-sheet",
+                () -> {
+                    try {
+                        sheet.end(sheets, work.run(sheet));
+                    } catch (CancelledException e) {
+                        Platform.runLater(stopped);
+                    } catch (IvrikException e) {
+                        sheet.end(sheets, new Said(failed, e.oneLine()));
+                    }
+                });
     }
 
     private WorkSheet(String title, Sheets sheets) {

@@ -9,6 +9,7 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Threads;
 import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 
@@ -61,12 +62,12 @@ final class ClipboardWork {
         int width = session.project().sequence().size().width();
         var plans = session.plans();
         view.notice.set("Copying frame " + frame + " ...");
-        Thread.ofVirtual()
-                .start(
-                        () -> {
-                            Shown shown = service.small(plans.of(frame, Cancel.NEVER), width);
-                            Platform.runLater(() -> put(shown, frame));
-                        });
+        Threads.start(
+                "ivrik-clipboard",
+                () -> {
+                    Shown shown = service.small(plans.of(frame, Cancel.NEVER), width);
+                    Platform.runLater(() -> put(shown, frame));
+                });
     }
 
     private void put(Shown shown, long frame) {
@@ -94,7 +95,7 @@ final class ClipboardWork {
             image.getPixelReader()
                     .getPixels(
                             0, 0, width, height, PixelFormat.getIntArgbInstance(), argb, 0, width);
-            Thread.ofVirtual().start(() -> keep(frame(argb, width, height)));
+            Threads.start("ivrik-clipboard", () -> keep(frame(argb, width, height)));
         }
     }
 

@@ -7,6 +7,7 @@ import ivrik.core.IvrikException;
 import ivrik.core.project.Arrange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
+import ivrik.core.threads.Threads;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.NumberedSequence;
 import ivrik.media.facts.SourceFacts;
@@ -26,8 +27,7 @@ final class Importer {
     private final Sheets sheets;
     private final Consumer<String> remark;
     private final Executor reader =
-            Executors.newSingleThreadExecutor(
-                    Thread.ofPlatform().name("ivrik-import").daemon().factory());
+            Executors.newSingleThreadExecutor(Threads.named("ivrik-import"));
 
     /**
      * @param sheets tell what could not be brought in, and ask where a file may be read in two ways

@@ -31,6 +31,7 @@ public final class IvrikApp extends Application {
         if (!headless) {
             ToolkitWords.intoTheLog();
         }
+        GivingWay.install();
         Ffmpeg.loadAside();
         launch(IvrikApp.class, args);
     }

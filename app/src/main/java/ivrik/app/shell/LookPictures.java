@@ -8,6 +8,7 @@ import ivrik.core.look.Look;
 import ivrik.core.project.Source;
 import ivrik.core.render.Planner;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 import ivrik.media.decode.Import;
 
 import javafx.application.Platform;
@@ -70,15 +71,15 @@ final class LookPictures {
         made = wanted;
         shown = looks;
         int mine = ++generation;
-        Thread.ofVirtual()
-                .start(
-                        () -> {
-                            for (Look look : some) {
-                                if (generation == mine) {
-                                    make(look, first);
-                                }
-                            }
-                        });
+        Threads.start(
+                "ivrik-looks",
+                () -> {
+                    for (Look look : some) {
+                        if (generation == mine) {
+                            make(look, first);
+                        }
+                    }
+                });
     }
 
     private List<Look> looks() {

@@ -5,6 +5,7 @@ import ivrik.core.IvrikException;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 
 import javafx.application.Platform;
 import javafx.scene.image.Image;
@@ -42,7 +43,7 @@ final class SmallPictures {
     void make(List<Source> sources) {
         for (Source source : sources) {
             if (made.add(source.id() + "|" + source.path())) {
-                Thread.ofVirtual().start(() -> make(source));
+                Threads.start("ivrik-small", () -> make(source));
             }
         }
     }

@@ -9,6 +9,7 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.project.Title;
 import ivrik.core.render.Planner;
+import ivrik.core.threads.Threads;
 import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
 import ivrik.media.vector.TitleGraphic;
@@ -47,31 +48,29 @@ final class TiledPicture {
     }
 
     void write(SequencedMap<String, Project> each, Path file) {
-        Thread.ofVirtual()
-                .start(
-                        () -> {
-                            String title = "Saved";
-                            String text = "The progressives are in " + file;
-                            try {
-                                List<Frame> frames = new ArrayList<>();
-                                for (Project project : each.values()) {
-                                    frames.add(
-                                            service.small(Planner.plan(project, frame), WIDTH)
-                                                    .frame());
-                                }
-                                StillWriter.write(
-                                        sheet(List.copyOf(each.keySet()), frames),
-                                        file,
-                                        Depth.INT8,
-                                        Workers.shared());
-                            } catch (IvrikException e) {
-                                title = "Could not save the progressives";
-                                text = e.oneLine();
-                            }
-                            String head = title;
-                            String body = text;
-                            Platform.runLater(() -> tell.accept(head, body));
-                        });
+        Threads.start(
+                "ivrik-tiles",
+                () -> {
+                    String title = "Saved";
+                    String text = "The progressives are in " + file;
+                    try {
+                        List<Frame> frames = new ArrayList<>();
+                        for (Project project : each.values()) {
+                            frames.add(service.small(Planner.plan(project, frame), WIDTH).frame());
+                        }
+                        StillWriter.write(
+                                sheet(List.copyOf(each.keySet()), frames),
+                                file,
+                                Depth.INT8,
+                                Workers.shared());
+                    } catch (IvrikException e) {
+                        title = "Could not save the progressives";
+                        text = e.oneLine();
+                    }
+                    String head = title;
+                    String body = text;
+                    Platform.runLater(() -> tell.accept(head, body));
+                });
     }
 
     /** All frames, of one size, in rows of four, each with its name under it. */

@@ -1,12 +1,12 @@
 package ivrik.app.tray;
 
+import ivrik.app.control.Hint;
 import ivrik.core.look.Look;
 
 import javafx.geometry.Pos;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
@@ -39,8 +39,7 @@ final class LookCard extends HBox {
         getStyleClass().addAll("card", "look-card");
         setId("look-" + look.name());
         setFocusTraversable(true);
-        Tooltip.install(
-                this, new Tooltip(look.note() + "\nDouble-click to use it on the selected layer"));
+        Hint.install(this, () -> look.note() + "\nDouble-click to use it on the selected layer");
         setOnMouseClicked(
                 e -> {
                     requestFocus();

@@ -54,6 +54,7 @@ final class InterfaceMeter {
     }
 
     private void run() throws IOException {
+        GivingWay.install();
         Path data = Files.createTempDirectory("ivrik-interface");
         Driver d = new Driver(data);
         Driver.run(() -> d.window.session().open(project()));

@@ -17,6 +17,7 @@ import ivrik.core.treatment.Gain;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
 
+import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
@@ -24,6 +25,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.stage.Window;
 
@@ -319,6 +321,48 @@ class NoSurpriseTest extends InAWindow {
 
     private List<Integer> pegs() {
         return d.lanes().stream().map(a -> a.value("x").pegs().size()).toList();
+    }
+
+    @Test
+    void whatANumberIsForIsMadeOnceThePointerComesOverIt() {
+        d.bringIn(still("a.png", 0.3f));
+        Node number = d.find("#red-x");
+        assertThat(hints(number)).isEmpty();
+        for (int times = 0; times < 2; times++) {
+            Driver.run(() -> number.fireEvent(entering()));
+        }
+        assertThat(hints(number)).singleElement().asString().contains("Drag, arrow keys");
+    }
+
+    private static List<String> hints(Node node) {
+        return Driver.on(
+                () ->
+                        node.getProperties().values().stream()
+                                .filter(Tooltip.class::isInstance)
+                                .map(t -> ((Tooltip) t).getText())
+                                .toList());
+    }
+
+    private static MouseEvent entering() {
+        return new MouseEvent(
+                MouseEvent.MOUSE_ENTERED,
+                0,
+                0,
+                0,
+                0,
+                MouseButton.NONE,
+                0,
+                false,
+                false,
+                false,
+                false,
+                false,
+                false,
+                false,
+                true,
+                false,
+                true,
+                null);
     }
 
     @Test

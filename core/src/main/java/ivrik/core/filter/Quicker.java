@@ -1,5 +1,7 @@
 package ivrik.core.filter;
 
+import ivrik.core.threads.Threads;
+
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 
@@ -51,10 +53,7 @@ final class Quicker {
         }
         long before = done.getAndAdd(work);
         if (before < enough && before + work >= enough) {
-            Thread race = new Thread(this::race, "ivrik-race-" + name);
-            race.setDaemon(true);
-            race.setPriority(Thread.MIN_PRIORITY);
-            race.start();
+            Threads.start("ivrik-race-" + name, this::race);
         }
         return false;
     }

@@ -34,8 +34,7 @@ public final class Workers implements AutoCloseable {
                 this.threads == 1
                         ? null
                         : Executors.newFixedThreadPool(
-                                this.threads - 1,
-                                Thread.ofPlatform().name("ivrik-worker-", 0).daemon().factory());
+                                this.threads - 1, Threads.named("ivrik-worker-"));
     }
 
     /** The pool of this process, as many threads as there are cores. */

@@ -5,6 +5,7 @@ import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 import ivrik.core.threads.Workers;
 
 import java.util.Iterator;
@@ -32,8 +33,7 @@ final class AheadReader implements AutoCloseable {
     private final Workers workers;
     private final Store store;
     private final ExecutorService decoder =
-            Executors.newSingleThreadExecutor(
-                    Thread.ofPlatform().name("ivrik-decoder").daemon().factory());
+            Executors.newSingleThreadExecutor(Threads.named("ivrik-decoder"));
     private final LinkedHashMap<Key, CompletableFuture<Frame>> frames = new LinkedHashMap<>();
     private long last = -2;
     private boolean closed;

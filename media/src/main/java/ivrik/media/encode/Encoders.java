@@ -4,6 +4,7 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.picture.Size;
+import ivrik.core.threads.Threads;
 import ivrik.media.UnwritableTargetException;
 import ivrik.media.ffmpeg.Ffmpeg;
 
@@ -70,7 +71,7 @@ final class Encoders {
     private static int openAside(AVCodecContext encoder, AVDictionary options) {
         return CompletableFuture.supplyAsync(
                         () -> avcodec_open2(encoder, encoder.codec(), options),
-                        work -> Thread.ofPlatform().daemon().start(work))
+                        work -> Threads.start("ivrik-opening", work))
                 .join();
     }
 

@@ -1,6 +1,7 @@
 package ivrik.media.encode;
 
 import ivrik.core.threads.CancelledException;
+import ivrik.core.threads.Threads;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -17,8 +18,7 @@ final class Together implements AutoCloseable {
     private static final int WAITING = 2;
 
     private final ExecutorService thread =
-            Executors.newSingleThreadExecutor(
-                    Thread.ofPlatform().name("ivrik-encoder").daemon().factory());
+            Executors.newSingleThreadExecutor(Threads.named("ivrik-encoder"));
     private final Deque<Future<?>> waiting = new ArrayDeque<>();
 
     /** Does this after all before it; waits if too much is waiting. */

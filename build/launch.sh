@@ -59,7 +59,7 @@ launch() {
     unset DISPLAY WAYLAND_DISPLAY
     kept=("-XX:AOTCacheOutput=$IVRIK_KEEP_CLASSES")
   elif [ -n "$1" ]; then
-    kept=("-XX:AOTCache=$1" -Xlog:disable -Xlog:all=error:stderr '-Xlog:aot*=off')
+    kept=("-XX:AOTCache=$1" -Xlog:disable -Xlog:all=error:stderr '-Xlog:aot*=off:stderr')
   fi
   shift
   # where nobody keeps settings, the toolkit's file chooser would complain that it cannot

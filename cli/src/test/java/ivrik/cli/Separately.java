@@ -32,13 +32,17 @@ final class Separately {
         return command;
     }
 
-    /** A program that is the command, as others start it. */
+    /**
+     * A program that is the command, as others start it. It is for short work on small pictures, which is done before
+     * Java would have compiled well what does it.
+     */
     static Path program(Path file) throws IOException {
         String words =
                 command().stream()
                         .map(w -> "'" + w.replace("'", "'\\''") + "'")
                         .collect(Collectors.joining(" "));
-        Files.writeString(file, "#!/bin/sh\nexec " + words + " \"$@\"\n");
+        String soon = "JDK_JAVA_OPTIONS='-XX:+UseSerialGC -XX:TieredStopAtLevel=1'";
+        Files.writeString(file, "#!/bin/sh\nexport " + soon + "\nexec " + words + " \"$@\"\n");
         Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rwxr-xr-x"));
         return file;
     }

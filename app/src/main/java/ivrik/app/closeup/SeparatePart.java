@@ -5,6 +5,7 @@ import static ivrik.app.control.Controls.row;
 
 import ivrik.app.control.Badge;
 import ivrik.app.control.Controls;
+import ivrik.app.control.Hint;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Models;
 import ivrik.app.session.Session;
@@ -23,7 +24,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -132,8 +132,7 @@ final class SeparatePart extends VBox implements Part {
             line.setAlignment(Pos.CENTER_LEFT);
             list.getChildren().add(line);
         }
-        Tooltip.install(
-                list, new Tooltip("The lanes of this model, and the range of their values"));
+        Hint.install(list, () -> "The lanes of this model, and the range of their values");
         return list;
     }
 

@@ -215,7 +215,7 @@ public final class MainWindow {
         stage.setScene(scene);
         stage.setMinWidth(900);
         stage.setMinHeight(600);
-        stage.setOnShown(e -> Platform.runLater(this::openLooksIfIdle));
+        stage.setOnShown(e -> Platform.runLater(this::makeSmallIfIdle));
         stage.setOnCloseRequest(
                 e -> {
                     e.consume();
@@ -262,14 +262,13 @@ public final class MainWindow {
     /** The present picture is there in full: now there is time for small ones. */
     private void showRegister(Register register) {
         header.showRegister(register);
-        tray.openLooks();
         small.make();
     }
 
-    /** Where no picture is on its way that the looks would wait for. */
-    private void openLooksIfIdle() {
+    /** Where no picture is on its way that small ones would wait for. */
+    private void makeSmallIfIdle() {
         if (session.project().isEmpty() && !document.isBusy()) {
-            tray.openLooks();
+            small.make();
         }
     }
 

@@ -7,7 +7,7 @@ import ivrik.app.session.Session;
 import ivrik.app.tray.Tray;
 import ivrik.media.file.LookLibrary.Kept;
 
-/** The small pictures of footage and looks: made when there is time, those of looks once they are in sight. */
+/** Looks in the tray, and the small pictures of looks and footage: made when there is time, those of looks once they are in sight. */
 final class TrayPictures {
     private final Session session;
     private final Tray tray;
@@ -40,6 +40,7 @@ final class TrayPictures {
     }
 
     void make() {
+        tray.openLooks();
         footage.make(session.project().sources());
         makeLooks();
     }

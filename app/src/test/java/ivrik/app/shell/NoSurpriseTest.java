@@ -329,7 +329,7 @@ class NoSurpriseTest extends InAWindow {
         Node number = d.find("#red-x");
         assertThat(hints(number)).isEmpty();
         for (int times = 0; times < 2; times++) {
-            Driver.run(() -> number.fireEvent(entering()));
+            Mouse.fire(number, MouseEvent.MOUSE_ENTERED, 1, 1, false, false);
         }
         assertThat(hints(number)).singleElement().asString().contains("Drag, arrow keys");
     }
@@ -341,28 +341,6 @@ class NoSurpriseTest extends InAWindow {
                                 .filter(Tooltip.class::isInstance)
                                 .map(t -> ((Tooltip) t).getText())
                                 .toList());
-    }
-
-    private static MouseEvent entering() {
-        return new MouseEvent(
-                MouseEvent.MOUSE_ENTERED,
-                0,
-                0,
-                0,
-                0,
-                MouseButton.NONE,
-                0,
-                false,
-                false,
-                false,
-                false,
-                false,
-                false,
-                false,
-                true,
-                false,
-                true,
-                null);
     }
 
     @Test

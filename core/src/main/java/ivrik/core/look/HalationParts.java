@@ -14,7 +14,8 @@ import java.util.List;
 
 /**
  * A halation as the parts that it is made of, each open to change: to linear light, what is bright in each
- * lane, that spread, added to the picture, and back. It shows the same picture.
+ * lane, that spread, added to the picture, and back. An opaque picture looks the same; about a title the parts
+ * glow less, as they spread coverage where the whole covers as much as it shines.
  */
 public final class HalationParts {
     private static final List<String> CHANNELS = List.of("red", "green", "blue");

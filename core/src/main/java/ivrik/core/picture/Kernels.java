@@ -62,6 +62,19 @@ public final class Kernels {
                 });
     }
 
+    /** How far a lies over b, 0..1: a - b, no less than 0 and no more than 1. */
+    public static Plane excess(Plane a, Plane b, Workers workers) {
+        return pairwise(
+                a,
+                b,
+                workers,
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = Math.min(1, Math.max(0, x[i] - y[i]));
+                    }
+                });
+    }
+
     /** What lies under {@code over} shows by what it leaves uncovered: over + (1 - coverage) * under. */
     public static Plane over(Plane over, Plane coverage, Plane under, Workers workers) {
         float[] cover = whole(coverage).data();

@@ -22,8 +22,9 @@ import java.util.Optional;
 
 /**
  * A treatment of the whole picture, before separation or after rejoining. As with lanes, what spreads
- * takes coverage along; anything else leaves it, and sees the colour without it. Where channels are covered
- * differently, what mixes them sees all of them covered by the union.
+ * takes coverage along. What shines sees the picture on black, and whatever lies beneath shines through what is
+ * added. Anything else leaves coverage, and sees the colour without it. Where channels are covered differently,
+ * what mixes them sees all of them covered by the union.
  */
 record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies) implements Stage {
     private PictureTreatment kind() {
@@ -62,13 +63,13 @@ record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies)
         passage.set(
                 site.store().get(key, () -> covered(before, site), site.cancel()::isCancelled),
                 key);
-        if (!spreads()) {
+        if (!is(Trait.SPREADS) && !is(Trait.SHINES)) {
             passage.setParting(parting);
         }
     }
 
-    private boolean spreads() {
-        return kind().description().is(Trait.SPREADS);
+    private boolean is(Trait trait) {
+        return kind().description().is(trait);
     }
 
     private ColourRows treated(ColourRows rows, Site site) {
@@ -94,15 +95,18 @@ record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies)
 
     private Frame covered(Frame source, Site site) {
         Workers workers = site.workers();
-        boolean apart = kind().description().is(Trait.BY_CHANNEL);
-        Frame picture = (apart ? source : source.united(workers)).premultiplied(workers);
+        Frame picture =
+                (is(Trait.BY_CHANNEL) ? source : source.united(workers)).premultiplied(workers);
+        if (is(Trait.SHINES)) {
+            return shining(picture, planes(picture.colour(), site), workers);
+        }
         Plane coverage = picture.coverage().getFirst();
-        if (spreads()) {
+        if (is(Trait.SPREADS)) {
             List<Plane> colour = planes(picture.colour(), site);
             Plane spread = planes(List.of(coverage, coverage, coverage), site).getFirst();
             return new Frame(colour, Alpha.PREMULTIPLIED, List.of(spread, spread, spread));
         }
-        boolean pointwise = kind().description().is(Trait.POINTWISE);
+        boolean pointwise = is(Trait.POINTWISE);
         List<Plane> straight =
                 Planes.zip(
                         picture.colour(),
@@ -118,6 +122,19 @@ record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies)
                         (p, a) -> Kernels.multiply(p, a, workers)),
                 Alpha.PREMULTIPLIED,
                 picture.coverage());
+    }
+
+    /** Light that was added is laid over what is beneath as a screen is: 1 - (1 - light) (1 - beneath). */
+    private static Frame shining(Frame before, List<Plane> lit, Workers workers) {
+        List<Plane> added =
+                Planes.zip(lit, before.colour(), (l, b) -> Kernels.excess(l, b, workers));
+        return new Frame(
+                lit,
+                Alpha.PREMULTIPLIED,
+                Planes.zip(
+                        before.coverage(),
+                        added,
+                        (a, light) -> Kernels.over(light, light, a, workers)));
     }
 
     private List<Plane> planes(List<Plane> in, Site site) {

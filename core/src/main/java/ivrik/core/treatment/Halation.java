@@ -40,6 +40,7 @@ public final class Halation implements PictureTreatment {
                             Parameter.percent("blue", "blue", 0, 100, 10).setting(),
                             Parameter.percent("tail", "long tail", 0, 100, 60).setting(),
                             Parameter.percent("keep", "keep the energy", 0, 100, 0).setting())
+                    .with(Trait.SHINES, Trait.BY_CHANNEL)
                     .called("glow", "bloom", "film", "highlights", "red glow");
 
     @Override

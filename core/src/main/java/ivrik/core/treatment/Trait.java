@@ -10,6 +10,8 @@ public enum Trait {
     BY_CHANNEL,
     /** It moves or spreads what is there, and coverage along with it. */
     SPREADS,
+    /** It adds light, beyond what is covered as well: there it covers as much as it adds. */
+    SHINES,
     /** Another at every frame: it is told the frame. */
     LIVE,
     /** It uses another picture, which the step names. */

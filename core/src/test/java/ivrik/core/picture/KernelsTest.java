@@ -36,6 +36,7 @@ class KernelsTest {
         assertEach(Kernels.maximum(a, b, workers), Math::max);
         assertEach(Kernels.add(a, b, workers), Double::sum);
         assertEach(Kernels.mix(a, b, 0.3f, workers), (p, q) -> 0.7 * p + 0.3 * q);
+        assertEach(Kernels.excess(a, b, workers), (p, q) -> p > q ? p - q : 0);
         assertEach(Kernels.scale(a, -2, workers), (p, q) -> -2 * p);
         assertEach(Kernels.over(a, b, a, workers), (p, q) -> p + (1 - q) * p);
     }

@@ -1,0 +1,159 @@
+package ivrik.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivrik.core.cache.Store;
+import ivrik.core.look.Look;
+import ivrik.core.motion.Value;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Plane;
+import ivrik.core.project.Clip;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.separation.Rgb;
+import ivrik.core.threads.Workers;
+import ivrik.core.treatment.Halation;
+import ivrik.core.treatment.Shift;
+
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+import java.util.Optional;
+
+/** A title with halation glows about its letters: light goes beyond what is covered, as it does on black. */
+class GlowBeyondCoverageTest {
+    private static final int W = 96;
+    private static final int H = 54;
+    private static final Workers WORKERS = Workers.shared();
+
+    private static final Look HALATED = halation(20, 60);
+
+    private static Look halation(double radius, double tail) {
+        return Look.atRest("h", new Rgb(), new Halation())
+                .withAmounts(
+                        "halation-1",
+                        0,
+                        a ->
+                                a.with("strength", Value.of(150))
+                                        .with("radius", Value.of(radius))
+                                        .with("tail", Value.of(tail)));
+    }
+
+    /** A disc with a soft edge, covered as bright as it would be on black. */
+    private static Plane disc() {
+        Plane cover = Plane.of(W, H);
+        for (int y = 0; y < H; y++) {
+            for (int x = 0; x < W; x++) {
+                double r = Math.hypot(x - W / 2.0, y - H / 2.0);
+                cover.data()[y * W + x] = (float) Math.clamp(9.5 - r, 0, 1);
+            }
+        }
+        return cover;
+    }
+
+    private static Frame title(float brightness) {
+        Plane flat = Plane.flat(W, H, brightness);
+        return Frame.straight(flat, flat, flat, disc());
+    }
+
+    private static Frame rendered(Frame picture, Look look) {
+        Scene scene = new Scene(picture);
+        return scene.render(scene.project(look), 0);
+    }
+
+    @Test
+    void uponNothingItIsTheHalationOfTheTitleOnBlack() {
+        Frame lit = rendered(title(1), HALATED).premultiplied(WORKERS);
+        Plane disc = disc();
+        Frame onBlack = rendered(Frame.opaque(disc, disc, disc), HALATED);
+        int glowing = 0;
+        for (int c = 0; c < 3; c++) {
+            for (int i = 0; i < W * H; i++) {
+                float light = onBlack.colour().get(c).data()[i];
+                assertThat(lit.colour().get(c).data()[i]).isCloseTo(light, within(1e-6f));
+                if (disc.data()[i] == 0) {
+                    assertThat(lit.coverage().get(c).data()[i])
+                            .as("it covers as much as it shines")
+                            .isCloseTo(light, within(1e-6f));
+                    glowing += light > 0.05f ? 1 : 0;
+                }
+            }
+        }
+        assertThat(glowing).isGreaterThan(300);
+    }
+
+    @Test
+    void overAPictureItIsLightThatIsAddedAndNeverDarkens() {
+        float ground = 0.3f;
+        Plane grey = Plane.flat(W, H, ground);
+        Scene both = new Scene(Frame.opaque(grey, grey, grey));
+        Project under = both.project(Look.atRest("n", new Rgb(), new Shift()));
+        Layer upper = Layer.of("t", "t", HALATED, new Clip("b", 0, Scene.FRAMES, 0));
+        Project project =
+                new Project(
+                        "both",
+                        under.sequence(),
+                        under.sources(),
+                        List.of(under.layers().getFirst(), upper),
+                        List.of(),
+                        Optional.empty());
+        Frame title = title(1);
+        Renderer renderer =
+                new Renderer(
+                        (p, shown) ->
+                                p.source().id().equals("b")
+                                        ? title
+                                        : Frame.opaque(grey, grey, grey),
+                        WORKERS,
+                        new Store(1 << 28));
+        Frame seen = renderer.render(project, 0);
+        Plane disc = disc();
+        Frame onBlack = rendered(Frame.opaque(disc, disc, disc), HALATED);
+        int brighter = 0;
+        for (int c = 0; c < 3; c++) {
+            for (int i = 0; i < W * H; i++) {
+                float of = seen.colour().get(c).data()[i];
+                assertThat(of).isGreaterThanOrEqualTo(ground - 1e-6f);
+                if (disc.data()[i] == 0) {
+                    double light = onBlack.colour().get(c).data()[i];
+                    assertThat((double) of).isCloseTo(1 - (1 - light) * (1 - ground), within(1e-5));
+                    brighter += of > ground + 0.02f ? 1 : 0;
+                }
+            }
+        }
+        assertThat(brighter).isGreaterThan(300);
+    }
+
+    @Test
+    void aDarkTitleIsLeftToTheLastBit() {
+        Frame dark = title(0.2f);
+        Frame out = rendered(dark, HALATED);
+        Frame untouched = rendered(dark, Look.atRest("n", new Rgb(), new Shift()));
+        for (int c = 0; c < 3; c++) {
+            assertThat(out.premultiplied(WORKERS).colour().get(c).data())
+                    .isEqualTo(untouched.premultiplied(WORKERS).colour().get(c).data());
+            assertThat(out.coverage().get(c).data()).isEqualTo(untouched.coverage().get(c).data());
+        }
+    }
+
+    @Test
+    void lanesThatHaveMovedApartGlowEachWhereItIs() {
+        Look near = halation(10, 0);
+        Look apart =
+                Look.atRest("a", new Rgb(), new Shift())
+                        .withAmounts("shift-1", 0, a -> a.with("x", Value.of(-8)))
+                        .withStepAdded(near.steps().getFirst());
+        Frame lit = rendered(title(1), apart).premultiplied(WORKERS);
+        Frame still = rendered(title(1), near).premultiplied(WORKERS);
+        for (int x = 12; x < W - 12; x++) {
+            int i = H / 2 * W + x;
+            assertThat(lit.colour().get(0).data()[i - 8])
+                    .as("red")
+                    .isCloseTo(still.colour().get(0).data()[i], within(1e-4f));
+            assertThat(lit.coverage().get(1).data()[i])
+                    .as("green is not covered by what red covers")
+                    .isEqualTo(still.coverage().get(1).data()[i]);
+        }
+    }
+}

@@ -26,25 +26,26 @@ public final class Halo {
     /** The mean square of the radius of a round exponential, in squares of its length. */
     private static final double MEAN_SQUARE = 6;
 
-    /** A Gaussian is made of means of so many samples along a side as its sigma is times this. */
-    private static final double SIGMAS_A_MEAN = 1.4;
+    /** A Gaussian is made of samples that lie no further apart than its sigma divided by this. */
+    private static final double SIGMAS_APART = 1.4;
 
-    /** Variances of a mean over d samples and of a cubic B-spline through every d-th, in squares of d. */
-    private static final double OF_MEAN = 1.0 / 12;
+    /** The variance that halving adds, in squares of the samples that are halved. */
+    private static final double OF_HALVING = 0.75;
 
+    /** That of a cubic B-spline, in squares of the samples that it goes through. */
     private static final double OF_SPLINE = 1.0 / 3;
 
     private Halo() {}
 
     /**
-     * A plane spread. For large sigmas means of squares are taken, those are blurred, and the picture is drawn
-     * through them again by a cubic B-spline, so that the variances add up.
+     * A plane spread. For large sigmas it is halved a few times, blurred, and drawn again by a cubic B-spline,
+     * such that the variances add up.
      *
      * @param sigma of the Gaussian, in pixels of the plane
      * @param tail 0 for the Gaussian, 1 for the exponential, between them their mixture
      */
     public static Rows of(Plane in, double sigma, double tail, EdgeFill fill, Workers workers) {
-        if (tail == 0) {
+        if (tail == 0 && apart(sigma) == 1) {
             return Gaussian.of(in, sigma, sigma, fill, workers);
         }
         List<double[]> parts = new ArrayList<>();
@@ -52,7 +53,7 @@ public final class Halo {
             parts.add(new double[] {sigma, 1 - tail});
         }
         double length = sigma * Math.sqrt(2 / MEAN_SQUARE);
-        for (int i = 0; i < MEANS.length; i++) {
+        for (int i = 0; tail > 0 && i < MEANS.length; i++) {
             parts.add(new double[] {length * Math.sqrt(2 * MEANS[i]), tail * SHARES[i]});
         }
         List<double[]> fine = parts.stream().filter(p -> apart(p[0]) == 1).toList();
@@ -72,15 +73,20 @@ public final class Halo {
 
     /** How far apart samples may lie that a Gaussian of so much is made of. */
     private static int apart(double sigma) {
-        return (int) Math.max(1, Math.floor(sigma / SIGMAS_A_MEAN));
+        return Math.max(1, Integer.highestOneBit((int) (sigma / SIGMAS_APART)));
     }
 
     private static Rows coarse(Plane in, List<double[]> parts, EdgeFill fill, Workers workers) {
         int d = parts.stream().mapToInt(p -> apart(p[0])).min().orElseThrow();
-        Plane small = new Means(in, d, fill).toPlane(workers);
+        Plane small = in;
+        double variance = OF_SPLINE;
+        for (int apart = 1; apart < d; apart *= 2) {
+            small = new Halved(small, fill).toPlane(workers);
+            variance += OF_HALVING * apart * apart / d / d;
+        }
         Plane sum = Plane.of(small.width(), small.height());
         for (double[] part : parts) {
-            double rest = Math.sqrt(part[0] * part[0] / d / d - OF_MEAN - OF_SPLINE);
+            double rest = Math.sqrt(part[0] * part[0] / d / d - variance);
             add(Gaussian.of(small, rest, rest, fill, workers), (float) part[1], sum, workers);
         }
         return new Drawn(sum, d, in.width(), in.height(), fill);
@@ -106,95 +112,112 @@ public final class Halo {
         }
     }
 
-    /** The means of squares of {@code d} samples; those at the far edges reach beyond it. */
-    private record Means(Plane in, int d, EdgeFill fill) implements Rows {
+    /**
+     * Half as many samples each way, each of four by the binomial weights 1, 3, 3, 1: what is too fine for them
+     * is all but gone. Those at the far edges reach beyond it.
+     */
+    private record Halved(Plane in, EdgeFill fill) implements Rows {
+        private static final float SHARE = 1f / 64;
+
         @Override
         public int width() {
-            return (in.width() + d - 1) / d;
+            return (in.width() + 1) / 2;
         }
 
         @Override
         public int height() {
-            return (in.height() + d - 1) / d;
+            return (in.height() + 1) / 2;
         }
 
         @Override
         public Reader reader() {
             int n = width();
-            float[] row = new float[n * d];
-            float[] sum = new float[n * d];
-            float share = 1f / (d * d);
+            float[][] rows = new float[4][2 * n + 2];
+            float[] sum = new float[2 * n + 2];
             return (y, out, o) -> {
-                Arrays.fill(sum, 0);
-                for (int k = 0; k < d; k++) {
-                    fill.read(in, (long) y * d + k, 0, row, row.length);
-                    Halo.add(row, share, sum, 0);
+                for (int k = 0; k < rows.length; k++) {
+                    fill.read(in, 2L * y - 1 + k, -1, rows[k], rows[k].length);
                 }
+                together(rows[0], rows[1], rows[2], rows[3], sum);
                 for (int x = 0; x < n; x++) {
-                    float all = 0;
-                    for (int k = 0; k < d; k++) {
-                        all += sum[x * d + k];
-                    }
-                    out[o + x] = all;
+                    float outer = sum[2 * x] + sum[2 * x + 3];
+                    out[o + x] = SHARE * (outer + 3 * (sum[2 * x + 1] + sum[2 * x + 2]));
                 }
             };
+        }
+
+        private static void together(float[] a, float[] b, float[] c, float[] d, float[] out) {
+            for (int i = 0; i < out.length; i++) {
+                out[i] = a[i] + d[i] + 3 * (b[i] + c[i]);
+            }
         }
     }
 
-    /** A cubic B-spline through samples that lie {@code d} apart. */
+    /**
+     * A cubic B-spline through samples that lie {@code d} apart. Each of their rows is drawn across once, and
+     * kept while the rows between it and the next are.
+     */
     private record Drawn(Plane small, int d, int width, int height, EdgeFill fill) implements Rows {
+        private static final int TAPS = 4;
+        private static final int MARGIN = 2;
+
         @Override
         public Reader reader() {
-            int n = small.width();
-            int side = 2;
             float[] weights = Gaussian.spline(d);
-            float[] row = new float[n + 2 * side];
-            float[] drawn = new float[n];
+            float[][] wide = new float[TAPS][width];
+            int[] held = new int[TAPS];
+            Arrays.fill(held, Integer.MIN_VALUE);
+            float[] narrow = new float[small.width() + 2 * MARGIN];
+            float[] part = new float[small.width()];
+            float[] made = new float[width];
             return (y, out, o) -> {
-                Arrays.fill(row, 0);
-                int w = y % d * 4;
-                int above = Gaussian.first(y, d);
-                for (int k = 0; k < 4; k++) {
-                    int inside = fill.inside(above + k, small.height());
-                    if (inside >= 0) {
-                        add(small, inside, weights[w + k], row, side);
+                int first = Gaussian.first(y, d);
+                for (int k = first; k < first + TAPS; k++) {
+                    int slot = Math.floorMod(k, TAPS);
+                    if (held[slot] != k) {
+                        fill.read(small, k, -MARGIN, narrow, narrow.length);
+                        across(narrow, weights, part, wide[slot]);
+                        held[slot] = k;
                     }
                 }
-                fill.extend(row, side, n);
-                for (int x = 0; x < Math.min(d, width); x++) {
-                    int count = (width - x + d - 1) / d;
-                    between(row, Gaussian.first(x, d) + side, weights, x * 4, drawn, count);
-                    spread(drawn, count, out, o + x, d);
-                }
+                down(wide, Math.floorMod(first, TAPS), weights, y % d * TAPS, made);
+                System.arraycopy(made, 0, out, o, width);
             };
         }
 
-        /** Every {@code d}-th value, which all lie alike between samples. */
-        private static void between(
-                float[] row, int at, float[] weights, int w, float[] out, int n) {
-            float a = weights[w];
-            float b = weights[w + 1];
-            float c = weights[w + 2];
-            float d = weights[w + 3];
-            for (int i = 0; i < n; i++) {
-                out[i] =
-                        a * row[at + i]
-                                + b * row[at + i + 1]
-                                + c * row[at + i + 2]
-                                + d * row[at + i + 3];
+        /** One row, each {@code d}-th value at a time: they all lie alike between samples. */
+        private void across(float[] row, float[] weights, float[] part, float[] out) {
+            for (int x = 0; x < Math.min(d, width); x++) {
+                int at = Gaussian.first(x, d) + MARGIN;
+                int count = (width - x + d - 1) / d;
+                float a = weights[x * TAPS];
+                float b = weights[x * TAPS + 1];
+                float c = weights[x * TAPS + 2];
+                float e = weights[x * TAPS + 3];
+                for (int i = 0; i < count; i++) {
+                    part[i] =
+                            a * row[at + i]
+                                    + b * row[at + i + 1]
+                                    + c * row[at + i + 2]
+                                    + e * row[at + i + 3];
+                }
+                for (int i = 0; i < count; i++) {
+                    out[x + i * d] = part[i];
+                }
             }
         }
 
-        private static void spread(float[] values, int n, float[] out, int o, int apart) {
-            for (int i = 0; i < n; i++) {
-                out[o + i * apart] = values[i];
-            }
-        }
-
-        private static void add(Plane plane, int y, float by, float[] sum, int o) {
-            int from = plane.row(y);
-            for (int x = 0; x < plane.width(); x++) {
-                sum[o + x] += by * plane.data()[from + x];
+        private static void down(float[][] rows, int first, float[] weights, int w, float[] out) {
+            float[] a = rows[first];
+            float[] b = rows[(first + 1) % TAPS];
+            float[] c = rows[(first + 2) % TAPS];
+            float[] d = rows[(first + 3) % TAPS];
+            float ofA = weights[w];
+            float ofB = weights[w + 1];
+            float ofC = weights[w + 2];
+            float ofD = weights[w + 3];
+            for (int x = 0; x < out.length; x++) {
+                out[x] = ofA * a[x] + ofB * b[x] + ofC * c[x] + ofD * d[x];
             }
         }
     }

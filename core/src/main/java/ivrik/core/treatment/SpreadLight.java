@@ -75,7 +75,8 @@ public final class SpreadLight implements LaneTreatment {
                 (was, is, gain, n) -> {
                     for (int i = 0; i < n; i++) {
                         float more = is[i] - was[i];
-                        gain[i] = by * (more > 0 ? more : kept * more);
+                        float gained = 0.5f * (more + Math.abs(more));
+                        gain[i] = by * (gained + kept * (more - gained));
                     }
                 });
     }

@@ -19,6 +19,9 @@ final class SrgbCurve {
     private static final float STRAIGHT_LIGHT = 0.0031308f;
     private static final float SLOPE = 12.92f;
 
+    /** What to multiply by is quicker than what to divide by. */
+    private static final float PER_SLOPE = (float) (1 / 12.92);
+
     /** Where one polynomial to linear light gives way to the other, and the middles of the two. */
     private static final float BORDER = 0.25f;
 
@@ -75,7 +78,9 @@ final class SrgbCurve {
     /** What {@link #WIDE} is as delivered, before the last offset is taken away. */
     private static final float WIDE_POWER = (float) StrictMath.pow(WIDE, 1 / 2.4);
 
-    /** That as a value as delivered. */
+    private static final float PER_WIDE_POWER = (float) StrictMath.pow(WIDE, -1 / 2.4);
+
+    /** What {@link #WIDE} is as a value as delivered. */
     private static final float WIDE_CODE = 1.055f * WIDE_POWER - 0.055f;
 
     private static final float OFFSET = 0.055f;
@@ -92,7 +97,7 @@ final class SrgbCurve {
             } else if (isWithin(v, -WIDE_CODE, WIDE_CODE)) {
                 FloatVector size = v.abs();
                 VectorMask<Float> over = size.compare(VectorOperators.GT, 1);
-                FloatVector brought = size.add(OFFSET).div(WIDE_POWER).sub(OFFSET);
+                FloatVector brought = size.add(OFFSET).mul(PER_WIDE_POWER).sub(OFFSET);
                 FloatVector light = light(size.blend(brought, over));
                 signed(v, light.blend(light.mul(WIDE), over)).intoArray(values, i);
             } else {
@@ -118,7 +123,7 @@ final class SrgbCurve {
         for (int k = LOW.length - 2; k >= 0; k--) {
             sum = sum.fma(t, FloatVector.broadcast(FLOATS, LOW[k]).blend(HIGH[k], high));
         }
-        return sum.blend(v.div(SLOPE), v.compare(VectorOperators.LE, STRAIGHT));
+        return sum.blend(v.mul(PER_SLOPE), v.compare(VectorOperators.LE, STRAIGHT));
     }
 
     private static float toLinear(float v) {
@@ -126,14 +131,15 @@ final class SrgbCurve {
         if (!(size <= WIDE_CODE)) {
             return (float) Transfer.SRGB.toLinear(v);
         }
-        float light = size <= 1 ? light(size) : light((size + OFFSET) / WIDE_POWER - OFFSET) * WIDE;
+        float light =
+                size <= 1 ? light(size) : light((size + OFFSET) * PER_WIDE_POWER - OFFSET) * WIDE;
         return Math.copySign(light, v);
     }
 
     private static float light(float v) {
         boolean high = v >= BORDER;
         float t = v - (high ? MIDDLE_OF_HIGH : MIDDLE_OF_LOW);
-        return v <= STRAIGHT ? v / SLOPE : sum(high ? HIGH : LOW, t);
+        return v <= STRAIGHT ? v * PER_SLOPE : sum(high ? HIGH : LOW, t);
     }
 
     private static float sum(float[] of, float t) {
@@ -154,7 +160,7 @@ final class SrgbCurve {
             } else if (isWithin(v, -WIDE, WIDE)) {
                 FloatVector size = v.abs();
                 VectorMask<Float> over = size.compare(VectorOperators.GT, 1);
-                FloatVector code = code(size.blend(size.div(WIDE), over));
+                FloatVector code = code(size.blend(size.mul(1 / WIDE), over));
                 FloatVector brought = code.add(OFFSET).mul(WIDE_POWER).sub(OFFSET);
                 signed(v, code.blend(brought, over)).intoArray(values, i);
             } else {

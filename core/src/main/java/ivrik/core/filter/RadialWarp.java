@@ -15,6 +15,10 @@ public final class RadialWarp implements Warp {
     /** How far off a factor may be: a ten-thousandth of a pixel at a thousand pixels. */
     private static final double CLOSE = 1e-7;
 
+    /** What each thread works out between: a row is made so often that new arrays would cost much of it. */
+    private static final ThreadLocal<double[]> SCRATCH =
+            ThreadLocal.withInitial(() -> new double[0]);
+
     private final double centreX;
     private final double centreY;
     private final double perUnit;
@@ -138,7 +142,7 @@ public final class RadialWarp implements Warp {
     /** Beyond the farthest the factor stays; along a line the farthest places are its ends. */
     @Override
     public void back(double[] x, double[] y, int n) {
-        double[] by = new double[n];
+        double[] by = scratch(n);
         distances(x, y, by, n);
         if (polynomial != null && by[0] <= STEPS && by[n - 1] <= STEPS) {
             evaluate(polynomial, 1.0 / STEPS, by, n);
@@ -151,6 +155,15 @@ public final class RadialWarp implements Warp {
         }
         scale(x, centreX, by, n);
         scale(y, centreY, by, n);
+    }
+
+    private static double[] scratch(int n) {
+        double[] own = SCRATCH.get();
+        if (own.length < n) {
+            own = new double[n];
+            SCRATCH.set(own);
+        }
+        return own;
     }
 
     /** Each square of the distance from the centre, in steps of the table. */

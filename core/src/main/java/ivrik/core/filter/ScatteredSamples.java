@@ -90,13 +90,12 @@ final class ScatteredSamples {
         split(x, ix, fx, n);
         split(y, iy, fy, n);
         int whole = n / LANES;
-        int rows = sampler == Sampler.LINEAR ? 3 : taps;
         if (sampler == Sampler.LANCZOS || !quicker.takesVectors(n)) {
             oneByOne(0, n, out, o);
             return;
         }
         for (int v = 0; v < whole; v++) {
-            first[v] = first(v, rows);
+            first[v] = first(v);
         }
         if (sampler == Sampler.LINEAR) {
             linear(whole, out, o);
@@ -161,9 +160,10 @@ final class ScatteredSamples {
 
     /**
      * Where in the plane to begin to read for a vector of places that need nothing from outside, and
-     * only samples of {@code rows} rows that lie within two vectors; else {@link #NONE}.
+     * only samples of one row more than each of them sees, that lie within two vectors; else {@link #NONE}.
      */
-    private int first(int v, int rows) {
+    private int first(int v) {
+        int rows = taps + 1;
         int i = v * LANES;
         int before = sampler.firstTap();
         int left = Math.min(ix[i], ix[i + LANES - 1]);
@@ -203,10 +203,7 @@ final class ScatteredSamples {
             FloatVector upper = between(p, at, f);
             FloatVector lower = between(p + stride, at, f);
             if (!level[v]) {
-                VectorMask<Float> below =
-                        IntVector.fromArray(INTS, iy, i)
-                                .compare(VectorOperators.GT, Math.min(iy[i], iy[i + LANES - 1]))
-                                .cast(FLOATS);
+                VectorMask<Float> below = below(i);
                 FloatVector third = between(p + 2 * stride, at, f);
                 upper = upper.blend(lower, below);
                 lower = lower.blend(third, below);
@@ -224,6 +221,7 @@ final class ScatteredSamples {
         return left.add(f.mul(pick(at.add(1), a, b).sub(left)));
     }
 
+    /** Places all of which see the same four rows of the plane, or five, some of them the lower four. */
     private void cubic(int whole, float[] out, int o) {
         for (int v = 0; v < whole; v++) {
             int p = first[v];
@@ -239,8 +237,11 @@ final class ScatteredSamples {
             FloatVector w1 = FloatVector.fromArray(FLOATS, weightsX[1], i);
             FloatVector w2 = FloatVector.fromArray(FLOATS, weightsX[2], i);
             FloatVector w3 = FloatVector.fromArray(FLOATS, weightsX[3], i);
+            VectorMask<Float> below = below(i);
             FloatVector sum = FloatVector.zero(FLOATS);
-            for (int j = 0; j < 4; j++) {
+            FloatVector above = sum;
+            int skipped = level[v] ? 0 : 1;
+            for (int j = -skipped; j < 4; j++) {
                 IntVector a = bits(p);
                 IntVector b = bits(p + LANES);
                 FloatVector row =
@@ -248,11 +249,22 @@ final class ScatteredSamples {
                                 .add(w1.mul(pick(at1, a, b)))
                                 .add(w2.mul(pick(at2, a, b)))
                                 .add(w3.mul(pick(at3, a, b)));
-                sum = sum.add(row.mul(FloatVector.fromArray(FLOATS, weightsY[j], i)));
+                if (j >= 0) {
+                    FloatVector seen = skipped == 0 ? row : above.blend(row, below);
+                    sum = sum.add(seen.mul(FloatVector.fromArray(FLOATS, weightsY[j], i)));
+                }
+                above = row;
                 p += stride;
             }
             sum.intoArray(out, o + i);
         }
+    }
+
+    /** Which places of a vector begin one row further down than the uppermost. */
+    private VectorMask<Float> below(int i) {
+        return IntVector.fromArray(INTS, iy, i)
+                .compare(VectorOperators.GT, Math.min(iy[i], iy[i + LANES - 1]))
+                .cast(FLOATS);
     }
 
     /** The weights of {@link Sampler#CUBIC} for many fractions. */
@@ -283,7 +295,9 @@ final class ScatteredSamples {
     /** Any sampler, with what lies outside; what is done to a value is the same as above. */
     private void oneByOne(int from, int to, float[] out, int o) {
         for (int i = from; i < to; i++) {
-            if (sampler == Sampler.LINEAR) {
+            if (seesNothing(ix[i] + sampler.firstTap(), iy[i] + sampler.firstTap())) {
+                out[o + i] = 0;
+            } else if (sampler == Sampler.LINEAR) {
                 out[o + i] = linearAt(i);
             } else {
                 sampler.weights(fx[i], across);
@@ -306,6 +320,11 @@ final class ScatteredSamples {
         float upper = a + fx[i] * (outside(ix[i] + 1, iy[i]) - a);
         float lower = c + fx[i] * (outside(ix[i] + 1, iy[i] + 1) - c);
         return upper + fy[i] * (lower - upper);
+    }
+
+    /** Whether all samples from a first one on lie outside, where there is nothing. */
+    private boolean seesNothing(int x, int y) {
+        return fill == EdgeFill.EMPTY && (x <= -taps || y <= -taps || x >= width || y >= height);
     }
 
     /** The weighted sum over all taps from a first one on. */

@@ -28,7 +28,7 @@ import java.util.TreeMap;
 public final class LookCosts {
     private static final Size FULL = new Size(1920, 1080);
     private static final int ROUNDS = 7;
-    private static final int WARM = 16;
+    private static final int WARM = 48;
 
     private LookCosts() {}
 

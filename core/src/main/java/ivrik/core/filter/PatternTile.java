@@ -198,9 +198,7 @@ public final class PatternTile {
             float[] from = sideBySide();
             split(px, n, (float) perPixelAcross, columns, STEP, column, shareAcross);
             if (rows == 1) {
-                for (int c = 0; c < out.length; c++) {
-                    across(from, c, n, out[c]);
-                }
+                across(from, n, out);
                 return;
             }
             split(py, n, (float) perPixelDown, rows, STEP * (columns + 1), line, shareDown);
@@ -233,11 +231,17 @@ public final class PatternTile {
             }
         }
 
-        /** Where all rows are alike, one channel. */
-        private void across(float[] from, int channel, int n, float[] out) {
+        /** Where all rows are alike. */
+        private void across(float[] from, int n, float[][] out) {
+            float[] red = out[0];
+            float[] green = out[1];
+            float[] blue = out[2];
             for (int i = 0; i < n; i++) {
-                float v = from[column[i] + channel];
-                out[i] = v + shareAcross[i] * (from[column[i] + channel + STEP] - v);
+                int k = column[i];
+                float a = shareAcross[i];
+                red[i] = from[k] + a * (from[k + STEP] - from[k]);
+                green[i] = from[k + 1] + a * (from[k + 1 + STEP] - from[k + 1]);
+                blue[i] = from[k + 2] + a * (from[k + 2 + STEP] - from[k + 2]);
             }
         }
 

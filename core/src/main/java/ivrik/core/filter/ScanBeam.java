@@ -13,7 +13,7 @@ public final class ScanBeam {
     private static final int STEPS = 30;
 
     private final double periodPx;
-    private final double widest;
+    private final double narrowest;
     private final double strength;
     private final double offset;
     private final double[] seen = new double[PARTS];
@@ -26,7 +26,7 @@ public final class ScanBeam {
      */
     public ScanBeam(double periodPx, double sigma, double strength, double offset) {
         this.periodPx = periodPx;
-        this.widest = StrictMath.exp(-2 * Math.PI * Math.PI * sigma * sigma);
+        this.narrowest = StrictMath.exp(-2 * Math.PI * Math.PI * sigma * sigma);
         this.strength = strength;
         this.offset = offset;
         for (int k = 1; k <= PARTS; k++) {
@@ -72,42 +72,39 @@ public final class ScanBeam {
     }
 
     /**
-     * The strength of the parts of a beam that nowhere is brighter than {@code most} times its mean; it is
-     * as narrow as it is meant to be, or wider.
+     * The a of a beam that nowhere is brighter than {@code most} times its mean; it is as narrow as it is meant
+     * to be, or wider.
      */
-    public double[] parts(double most) {
-        double a = widest;
-        if (peak(widest) > most) {
-            double low = 0;
-            for (int i = 0; i < STEPS; i++) {
-                double middle = (low + a) / 2;
-                if (peak(middle) > most) {
-                    a = middle;
-                } else {
-                    low = middle;
-                }
+    public double narrowness(double most) {
+        if (peak(narrowest) <= most) {
+            return narrowest;
+        }
+        double low = 0;
+        double high = narrowest;
+        for (int i = 0; i < STEPS; i++) {
+            double middle = (low + high) / 2;
+            if (peak(middle) > most) {
+                high = middle;
+            } else {
+                low = middle;
             }
-            a = low;
         }
-        double[] parts = new double[PARTS];
-        for (int k = 1; k <= PARTS; k++) {
-            parts[k - 1] = part(a, k);
-        }
-        return parts;
+        return low;
     }
 
-    private double part(double a, int k) {
-        double power = a;
-        for (int i = 1; i < k * k; i++) {
-            power *= a;
-        }
-        return 2 * power * seen[k - 1];
+    /** What the k-th part is of a^(k k), such that the parts of a beam of mean 1 are seen. */
+    public double strength(int k) {
+        return 2 * seen[k - 1];
     }
 
     private double peak(double a) {
         double sum = 1;
         for (int k = 1; k <= PARTS; k++) {
-            sum += part(a, k);
+            double power = a;
+            for (int i = 1; i < k * k; i++) {
+                power *= a;
+            }
+            sum += strength(k) * power;
         }
         return sum;
     }

@@ -10,33 +10,16 @@ import ivrik.core.filter.Warp;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Size;
 
+import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * What a mask and a beam make of each value. How much of either there is room for depends on the value alone,
- * and so does what pays back their light; both are looked up.
+ * What a mask and a beam make of each value. How much of either there is room for depends on the value alone and
+ * is looked up; what pays back their light follows from it.
  */
 final class ScreenLight {
-    /** Values that are looked up, from black to white as delivered. */
-    private static final int LEVELS = 4096;
-
-    /** The share of the room above a value that the mask may use; the beam has the rest. */
-    private static final double FOR_THE_MASK = 0.6;
-
-    /** How abruptly what is wanted gives way to what there is room for. */
-    private static final double HARD = 4;
-
-    /**
-     * Of each level: how much mask, then the beam over its mean as a polynomial of the third degree in the
-     * cosine of the phase; each begins at a multiple of a power of two.
-     */
-    private static final int NUMBERS = 8;
-
-    /** What is looked up: one over the mean of the mask, and the levels of each channel. */
-    private record Levels(float[] perMean, float[][] levels) {}
-
     /** The same from frame to frame. */
-    private static final Cache<Object, Levels> LEVELS_OF =
+    private static final Cache<Object, ScreenLevels> LEVELS_OF =
             Caffeine.newBuilder().maximumSize(8).build();
 
     private final Optional<PatternTile> tile;
@@ -47,8 +30,7 @@ final class ScreenLight {
     private final TransferTable out;
     private final PatternTile.Places across;
     private final PatternTile.Places down;
-    private final float[] perMean = {1, 1, 1};
-    private final float[][] levels = new float[3][];
+    private final ScreenLevels levels;
 
     /**
      * @param key all that it depends on; empty where it is worked out anew, as with a picture of one's own
@@ -71,105 +53,29 @@ final class ScreenLight {
         this.out = out;
         across = tile.map(t -> t.across(size.width())).orElse(null);
         down = tile.map(t -> t.down(size.height())).orElse(null);
-        Levels found =
+        levels =
                 key.isPresent()
                         ? LEVELS_OF.get(key.get(), k -> levels(mask, paidBack))
                         : levels(mask, paidBack);
-        System.arraycopy(found.perMean(), 0, perMean, 0, 3);
-        System.arraycopy(found.levels(), 0, levels, 0, 3);
     }
 
-    private Levels levels(double mask, boolean paidBack) {
-        float[] perMeans = {1, 1, 1};
+    private ScreenLevels levels(double mask, boolean paidBack) {
         double[][] rows = new double[3][];
-        double most = 1;
         for (int c = 0; c < 3; c++) {
             rows[c] = rowMeans(c);
-            perMeans[c] = paidBack ? (float) (1 / mean(rows[c])) : 1;
-            most = Math.max(most, tile.map(PatternTile::most).orElse(1f) * perMeans[c]);
         }
-        float[][] made = new float[3][];
-        for (int c = 0; c < 3; c++) {
-            made[c] = paidBack ? paidBack(rows[c], mask, most) : asItIs(mask);
-        }
-        return new Levels(perMeans, made);
+        return paidBack
+                ? ScreenLevels.paidBack(rows, tile.map(PatternTile::most), mask, beam, in)
+                : ScreenLevels.asItIs(mask, beam);
     }
 
     private double[] rowMeans(int channel) {
         if (tile.isEmpty()) {
             double[] ones = new double[size.height()];
-            java.util.Arrays.fill(ones, 1);
+            Arrays.fill(ones, 1);
             return ones;
         }
         return tile.get().rowMeans(channel, across, down);
-    }
-
-    private static double mean(double[] values) {
-        double sum = 0;
-        for (double v : values) {
-            sum += v;
-        }
-        return Math.max(1e-3, sum / values.length);
-    }
-
-    /** Light is paid back by the mean of mask times beam over the picture, as much as there is room for. */
-    private float[] paidBack(double[] rows, double mask, double most) {
-        double[] plain = new double[ScanBeam.PARTS];
-        double[] masked = new double[ScanBeam.PARTS];
-        double mean = mean(rows);
-        for (int y = 0; y < rows.length; y++) {
-            double phase = beam.phase(y + 0.5);
-            for (int k = 1; k <= ScanBeam.PARTS; k++) {
-                double part = ScanBeam.times(k, phase) / rows.length;
-                plain[k - 1] += part;
-                masked[k - 1] += part * rows[y] / mean;
-            }
-        }
-        float[] made = new float[(LEVELS + 1) * NUMBERS];
-        for (int i = 0; i <= LEVELS; i++) {
-            double room = 1 / Math.max(1e-6, in.at((float) i / LEVELS));
-            double forMask = StrictMath.pow(room, FOR_THE_MASK);
-            double share = mask * room(forMask - 1, mask * (most - 1));
-            double[] parts = beam.parts(room / forMask);
-            double sum = 1;
-            for (int k = 0; k < parts.length; k++) {
-                sum += parts[k] * ((1 - share) * plain[k] + share * masked[k]);
-            }
-            level(made, i, share, parts, 1 / sum);
-        }
-        return made;
-    }
-
-    /** What of {@code wanted} there is room for, 0..1; it gives way softly. */
-    private static double room(double there, double wanted) {
-        if (wanted <= 0) {
-            return 1;
-        }
-        double x = Math.max(0, there) / wanted;
-        return x / StrictMath.pow(1 + StrictMath.pow(x, HARD), 1 / HARD);
-    }
-
-    private float[] asItIs(double mask) {
-        double[] parts = beam.parts(Double.POSITIVE_INFINITY);
-        double peak = 1;
-        for (double part : parts) {
-            peak += part;
-        }
-        float[] made = new float[(LEVELS + 1) * NUMBERS];
-        for (int i = 0; i <= LEVELS; i++) {
-            level(made, i, mask, parts, 1 / peak);
-        }
-        return made;
-    }
-
-    /** The cosines of multiples of a phase are polynomials of its own cosine. */
-    private static void level(float[] made, int i, double share, double[] parts, double by) {
-        int at = i * NUMBERS;
-        made[at] = (float) share;
-        made[at + 1] = (float) (by * (1 - parts[1]));
-        made[at + 2] = (float) (by * (parts[0] - 3 * parts[2]));
-        made[at + 3] = (float) (by * 2 * parts[1]);
-        made[at + 4] = (float) (by * 4 * parts[2]);
     }
 
     ColourRows of(ColourRows picture) {
@@ -184,20 +90,28 @@ final class ScreenLight {
         private final Bulged bulged = curve.map(c -> new Bulged(c, n)).orElse(null);
         private final float[][] mask = new float[3][n];
         private final float[] phase = new float[n];
-        private final float[] times = new float[n];
+        private final float[][] parts = new float[ScanBeam.PARTS][n];
         private final int[] level = new int[n];
+        private final float[] share = new float[n];
+        private final float[] narrow = new float[n];
+        private final float[] times = new float[n];
 
         @Override
         public void row(int y, float[][] rgb) {
             if (bulged == null) {
-                java.util.Arrays.fill(phase, (float) beam.phase(y + 0.5));
+                Arrays.fill(phase, (float) beam.phase(y + 0.5));
             } else {
                 bulged.row(y);
                 beam.phases(bulged.y(), phase, n);
             }
+            parts();
             draw(y);
             for (int c = 0; c < 3; c++) {
-                times(rgb[c], levels[c], tile.isEmpty() ? null : mask[c], perMean[c]);
+                room(rgb[c]);
+                times(levels.payBack()[c]);
+                if (tile.isPresent()) {
+                    masked(mask[c], levels.perMean()[c]);
+                }
                 in.apply(rgb[c], n);
                 multiply(rgb[c], times, n);
                 out.apply(rgb[c], n);
@@ -217,21 +131,60 @@ final class ScreenLight {
             }
         }
 
-        /** What each value is multiplied by, in light. */
-        private void times(float[] values, float[] levels, float[] mask, float perMean) {
+        /** Each part of a beam at each place, but for how narrow it is. */
+        private void parts() {
+            float first = (float) beam.strength(1);
+            float second = (float) beam.strength(2);
+            float third = (float) beam.strength(3);
             for (int x = 0; x < n; x++) {
-                int near = (int) (values[x] * LEVELS + 0.5f);
-                level[x] = Math.min(LEVELS, Math.max(0, near)) * NUMBERS;
-            }
-            for (int x = 0; x < n; x++) {
-                int i = level[x];
                 float c = phase[x];
-                times[x] =
-                        levels[i + 1]
-                                + c * (levels[i + 2] + c * (levels[i + 3] + c * levels[i + 4]));
+                parts[0][x] = first * c;
+                parts[1][x] = second * (2 * c * c - 1);
+                parts[2][x] = third * c * (4 * c * c - 3);
             }
-            for (int x = 0; mask != null && x < n; x++) {
-                times[x] *= 1 + levels[level[x]] * (mask[x] * perMean - 1);
+        }
+
+        /** How much of the mask each value has room for, and how narrow a beam. */
+        private void room(float[] values) {
+            float[] rooms = levels.rooms();
+            for (int x = 0; x < n; x++) {
+                int near = (int) (values[x] * ScreenLevels.COUNT + 0.5f);
+                level[x] = Math.min(ScreenLevels.COUNT, Math.max(0, near));
+            }
+            for (int x = 0; x < n; x++) {
+                share[x] = rooms[2 * level[x]];
+                narrow[x] = rooms[2 * level[x] + 1];
+            }
+        }
+
+        /** What the beam makes of each value's light, over what it makes of the mean. */
+        private void times(float[] payBack) {
+            float plain1 = payBack[0];
+            float plain2 = payBack[1];
+            float plain3 = payBack[2];
+            float masked1 = payBack[3];
+            float masked2 = payBack[4];
+            float masked3 = payBack[5];
+            float[] first = parts[0];
+            float[] second = parts[1];
+            float[] third = parts[2];
+            for (int x = 0; x < n; x++) {
+                float a = narrow[x];
+                float a4 = a * a * (a * a);
+                float a9 = a4 * a4 * a;
+                float s = share[x];
+                float mean =
+                        1
+                                + a * (plain1 + s * masked1)
+                                + a4 * (plain2 + s * masked2)
+                                + a9 * (plain3 + s * masked3);
+                times[x] = (1 + a * first[x] + a4 * second[x] + a9 * third[x]) / mean;
+            }
+        }
+
+        private void masked(float[] mask, float perMean) {
+            for (int x = 0; x < n; x++) {
+                times[x] *= 1 + share[x] * (mask[x] * perMean - 1);
             }
         }
     }
@@ -266,13 +219,17 @@ final class ScreenLight {
         }
 
         private static void between(double[] points, float[] every) {
-            for (int from = 0; from < every.length; from += APART) {
-                float at = (float) points[from / APART];
-                float step = (float) (points[from / APART + 1] - points[from / APART]) / APART;
-                int end = Math.min(APART, every.length - from);
-                for (int i = 0; i < end; i++) {
-                    every[from + i] = at + i * step;
+            int whole = every.length / APART;
+            for (int k = 0; k < whole; k++) {
+                float at = (float) points[k];
+                float step = (float) (points[k + 1] - points[k]) / APART;
+                for (int i = 0; i < APART; i++) {
+                    every[k * APART + i] = at + i * step;
                 }
+            }
+            for (int x = whole * APART; x < every.length; x++) {
+                float step = (float) (points[whole + 1] - points[whole]) / APART;
+                every[x] = (float) points[whole] + (x - whole * APART) * step;
             }
         }
 

@@ -1,5 +1,8 @@
 package ivrik.core.filter;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+
 /**
  * Radial magnification r' = r (1 + k0 + k1 r^2 + k2 r^4) about a centre. The way back is found by
  * Newton's method for distances in small steps. Where a polynomial goes through all of them it is used,
@@ -19,11 +22,20 @@ public final class RadialWarp implements Warp {
     private static final ThreadLocal<double[]> SCRATCH =
             ThreadLocal.withInitial(() -> new double[0]);
 
+    /** All that the way back depends on, but for where the centre is. */
+    private record Magnification(double farthest, double k0, double k1, double k2) {}
+
+    private record Back(double[] factor, double[] polynomial) {}
+
+    /** A lens that does not move is the same from frame to frame. */
+    private static final Cache<Magnification, Back> KNOWN =
+            Caffeine.newBuilder().maximumSize(32).build();
+
     private final double centreX;
     private final double centreY;
     private final double perUnit;
-    private final double[] factor = new double[STEPS + 2];
     private final double toStep;
+    private final double[] factor;
     private final double[] polynomial;
 
     /**
@@ -42,13 +54,21 @@ public final class RadialWarp implements Warp {
         this.centreY = centreY;
         this.perUnit = 1 / (unit * unit);
         this.toStep = STEPS / (farthest * farthest);
+        Back back =
+                KNOWN.get(new Magnification(farthest, k0, k1, k2), m -> back(toStep, k0, k1, k2));
+        this.factor = back.factor;
+        this.polynomial = back.polynomial;
+    }
+
+    private static Back back(double toStep, double k0, double k1, double k2) {
+        double[] factor = new double[STEPS + 2];
         double r = 0;
         for (int i = 0; i < factor.length; i++) {
             double moved = Math.sqrt(i / toStep);
             r = i == 0 ? 0 : before(moved, r, k0, k1, k2);
             factor[i] = i == 0 ? 1 / Math.max(1e-3, 1 + k0) : r / moved;
         }
-        this.polynomial = polynomial();
+        return new Back(factor, polynomial(factor));
     }
 
     /** The same mapping without a table, each place by itself: for few places. */
@@ -202,7 +222,7 @@ public final class RadialWarp implements Warp {
      * The factor as a polynomial of the square of the distance over that of the farthest, through
      * seven of its values; null where that is not close enough to all of them.
      */
-    private double[] polynomial() {
+    private static double[] polynomial(double[] factor) {
         double[] at = new double[7];
         double[] value = new double[7];
         for (int i = 0; i < 7; i++) {

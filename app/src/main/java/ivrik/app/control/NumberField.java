@@ -78,10 +78,10 @@ public final class NumberField extends StackPane {
                 () ->
                         help
                                 + "\n"
-                                + "Drag, arrow keys; Enter or a double press to type, sums too,"
-                                + " nothing for "
+                                + "Drag it, or use the arrow keys\n"
+                                + "Enter or a double press to type, sums too; nothing for "
                                 + text(spec.rest())
-                                + "; "
+                                + "\n"
                                 + range());
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);

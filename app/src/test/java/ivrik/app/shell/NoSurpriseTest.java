@@ -331,7 +331,7 @@ class NoSurpriseTest extends InAWindow {
         for (int times = 0; times < 2; times++) {
             Mouse.fire(number, MouseEvent.MOUSE_ENTERED, 1, 1, false, false);
         }
-        assertThat(hints(number)).singleElement().asString().contains("Drag, arrow keys");
+        assertThat(hints(number)).singleElement().asString().contains("the arrow keys");
     }
 
     private static List<String> hints(Node node) {

@@ -76,13 +76,11 @@ public final class Dialling {
         return value.isMoving() ? 0 : value.rest() - rest;
     }
 
-    /** With a value taken off a dial: it is set to what the two came to. */
+    /** With a value taken off a dial: it is set to what the two came to, and moves as they did. */
     public static Look off(Look look, String dial, Target target) {
         Dial driver = look.dial(dial);
-        double added =
-                link(driver, target)
-                        .map(l -> l.added(driver.value().rest(), driver.rest()))
-                        .orElse(0.0);
+        Value added =
+                link(driver, target).map(l -> Driven.added(look, driver, l)).orElse(Value.ZERO);
         Look without =
                 with(
                         look,
@@ -93,7 +91,7 @@ public final class Dialling {
                                                 .filter(l -> !l.target().equals(target))
                                                 .toList()));
         Value value = Targets.value(look, target).orElse(Value.ZERO);
-        return Targets.with(without, target, value.map(v -> v + added));
+        return Targets.with(without, target, value.plus(added));
     }
 
     /** Without a dial: what it drove is set to what it came to. */

@@ -4,6 +4,7 @@ import ivrik.core.look.Target.OfBurst;
 import ivrik.core.look.Target.OfLane;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.motion.Instant;
+import ivrik.core.motion.Value;
 
 import java.util.HashMap;
 import java.util.Map;
@@ -35,6 +36,15 @@ public final class Driven {
                     .add((target, more) -> driven.sums.merge(target, more, Double::sum));
         }
         return driven;
+    }
+
+    /** What one link of a dial adds, which moves as its dial does. */
+    static Value added(Look look, Dial dial, Dial.Link link) {
+        if (!isChosen(look, link)) {
+            return Value.ZERO;
+        }
+        Value at = isRate(link.target()) ? Value.of(dial.value().rest()) : dial.value();
+        return at.map(v -> link.added(v, dial.rest()));
     }
 
     private static boolean isRate(Target target) {

@@ -122,4 +122,23 @@ public record Value(double rest, List<Peg> pegs) {
                         .map(p -> new Peg(p.frame(), change.applyAsDouble(p.value()), p.ease()))
                         .toList());
     }
+
+    /**
+     * The sum of the two. Where both move it has the pegs of both, and is exact at each of them; between two it
+     * goes as the one does that has the first of them.
+     */
+    public Value plus(Value other) {
+        if (!other.isMoving()) {
+            return map(v -> v + other.rest);
+        }
+        if (!isMoving()) {
+            return other.map(v -> v + rest);
+        }
+        Value sum = of(rest + other.rest);
+        for (Peg peg : Stream.concat(other.pegs.stream(), pegs.stream()).toList()) {
+            long frame = peg.frame();
+            sum = sum.with(new Peg(frame, at(frame) + other.at(frame), peg.ease()));
+        }
+        return sum;
+    }
 }

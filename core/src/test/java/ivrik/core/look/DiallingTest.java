@@ -25,7 +25,11 @@ class DiallingTest {
                     .withAmounts("shift-1", 2, a -> a.with("x", Value.of(-6)));
 
     private static double x(Look look, int lane) {
-        return new LookPlanner(look, Instant.of(0, Rational.of(24)), "")
+        return x(look, lane, 0);
+    }
+
+    private static double x(Look look, int lane, long frame) {
+        return new LookPlanner(look, Instant.of(frame, Rational.of(24)), "")
                 .settings(look.steps().getFirst(), lane)
                 .number("x");
     }
@@ -80,6 +84,29 @@ class DiallingTest {
         Look without = Dialling.without(dialled, "split");
         assertThat(without.dials()).isEmpty();
         assertThat(Targets.value(without, BLUE)).contains(Value.of(-3));
+    }
+
+    @Test
+    void takenOffADialThatMovesAValueMovesOn() {
+        Value rising =
+                new Value(0, List.of(new Peg(0, 0, Ease.SMOOTH), new Peg(8, 100, Ease.HOLD)));
+        Value moving =
+                new Value(0, List.of(new Peg(2, 1, Ease.LINEAR), new Peg(6, 9, Ease.LINEAR)));
+        Look still = Dialling.onNew(look, List.of(RED), "Split");
+        Look both = Targets.with(still, RED, moving);
+        for (Look driven : List.of(still, both)) {
+            Look before = Dialling.with(driven, "split", d -> d.withValue(rising));
+            Look off = Dialling.without(before, "split");
+            assertThat(off.dials()).isEmpty();
+            for (long frame : new long[] {0, 2, 6, 8, 20}) {
+                assertThat(x(off, 0, frame)).as("at %s", frame).isEqualTo(x(before, 0, frame));
+            }
+        }
+        Look alone = Dialling.with(still, "split", d -> d.withValue(rising));
+        assertThat(x(Dialling.without(alone, "split"), 0, 5))
+                .as("between the pegs as well")
+                .isEqualTo(x(alone, 0, 5))
+                .isNotEqualTo(x(alone, 0, 0));
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.core.Pictured;
 import ivrik.core.json.LookJson;
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Dialling;
 import ivrik.core.look.HalationParts;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
@@ -97,6 +98,18 @@ class HalationPartsTest {
                 Look.atRest("one", new Rgb(), new Halation())
                         .withAmounts(ID, 0, a -> a.with("strength", rising));
         List<Look> parts = HalationParts.opened(look, ID).looks();
+        for (long frame : new long[] {2, 9}) {
+            assertThat(apart(done(List.of(look), frame), done(parts, frame))).isLessThan(SAME);
+        }
+    }
+
+    @Test
+    void aDialThatMovesItMovesTheParts() {
+        Value rising =
+                Value.ZERO.with(new Peg(0, 0, Ease.LINEAR)).with(new Peg(10, 2, Ease.LINEAR));
+        Look look = Dialling.with(shown(), "strength", d -> d.withValue(rising));
+        List<Look> parts = HalationParts.opened(look, ID).looks();
+        assertThat(apart(done(List.of(look), 2), done(List.of(look), 9))).isGreaterThan(0.01);
         for (long frame : new long[] {2, 9}) {
             assertThat(apart(done(List.of(look), frame), done(parts, frame))).isLessThan(SAME);
         }

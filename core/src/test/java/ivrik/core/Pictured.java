@@ -38,4 +38,16 @@ public final class Pictured {
         }
         return Plane.of(width, height, samples);
     }
+
+    /** A disc of ones in the middle of nothing; its edge is a pixel wide. */
+    public static Plane disc(int width, int height, double radius) {
+        float[] samples = new float[width * height];
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                double far = Math.hypot(x - width / 2.0, y - height / 2.0);
+                samples[y * width + x] = (float) Math.clamp(radius + 0.5 - far, 0, 1);
+            }
+        }
+        return Plane.of(width, height, samples);
+    }
 }

@@ -21,10 +21,9 @@ public final class Driven {
     public static Driven at(Look look, Instant instant, String place) {
         Driven driven = new Driven();
         for (Dial dial : look.dials()) {
-            double now = dial.value().at(instant);
             for (Dial.Link link : dial.links()) {
                 if (isChosen(look, link)) {
-                    double at = isRate(link.target()) ? dial.value().rest() : now;
+                    double at = followed(dial, link).at(instant);
                     driven.sums.merge(link.target(), link.added(at, dial.rest()), Double::sum);
                 }
             }
@@ -40,11 +39,14 @@ public final class Driven {
 
     /** What one link of a dial adds, which moves as its dial does. */
     static Value added(Look look, Dial dial, Dial.Link link) {
-        if (!isChosen(look, link)) {
-            return Value.ZERO;
-        }
-        Value at = isRate(link.target()) ? Value.of(dial.value().rest()) : dial.value();
-        return at.map(v -> link.added(v, dial.rest()));
+        return isChosen(look, link)
+                ? followed(dial, link).map(v -> link.added(v, dial.rest()))
+                : Value.ZERO;
+    }
+
+    /** A rate does not move: it goes by what the dial is without its pegs. */
+    private static Value followed(Dial dial, Dial.Link link) {
+        return isRate(link.target()) ? Value.of(dial.value().rest()) : dial.value();
     }
 
     private static boolean isRate(Target target) {

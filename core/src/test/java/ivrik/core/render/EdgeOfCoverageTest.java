@@ -3,6 +3,7 @@ package ivrik.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ivrik.core.Pictured;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
@@ -37,23 +38,11 @@ class EdgeOfCoverageTest {
                                         new Case(new MinMax(), "radius", 5, model)));
     }
 
-    /** A disc with a soft edge. */
-    private static Plane disc() {
-        Plane cover = Plane.of(W, H);
-        for (int y = 0; y < H; y++) {
-            for (int x = 0; x < W; x++) {
-                double r = Math.hypot(x - W / 2.0, y - H / 2.0);
-                cover.data()[y * W + x] = (float) Math.clamp(16.5 - r, 0, 1);
-            }
-        }
-        return cover;
-    }
-
     @ParameterizedTest
     @MethodSource("cases")
     void whatIsFlatStaysFlatUpToTheEdge(Case c) {
         Plane flat = Plane.flat(W, H, 0.5f);
-        Plane cover = disc();
+        Plane cover = Pictured.disc(W, H, 16);
         Scene title = new Scene(Frame.straight(flat, flat, flat, cover));
         Look look = Look.atRest("l", Separations.named(c.model), c.treatment);
         for (int lane = 0; lane < look.lanes().size(); lane++) {

@@ -3,6 +3,7 @@ package ivrik.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ivrik.core.Pictured;
 import ivrik.core.cache.Store;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Value;
@@ -40,21 +41,12 @@ class GlowBeyondCoverageTest {
                                         .with("tail", Value.of(tail)));
     }
 
-    /** A disc with a soft edge, covered as bright as it would be on black. */
-    private static Plane disc() {
-        Plane cover = Plane.of(W, H);
-        for (int y = 0; y < H; y++) {
-            for (int x = 0; x < W; x++) {
-                double r = Math.hypot(x - W / 2.0, y - H / 2.0);
-                cover.data()[y * W + x] = (float) Math.clamp(9.5 - r, 0, 1);
-            }
-        }
-        return cover;
-    }
+    /** What is covered, and as bright as it would be on black. */
+    private static final Plane DISC = Pictured.disc(W, H, 9);
 
     private static Frame title(float brightness) {
         Plane flat = Plane.flat(W, H, brightness);
-        return Frame.straight(flat, flat, flat, disc());
+        return Frame.straight(flat, flat, flat, DISC);
     }
 
     private static Frame rendered(Frame picture, Look look) {
@@ -65,14 +57,13 @@ class GlowBeyondCoverageTest {
     @Test
     void uponNothingItIsTheHalationOfTheTitleOnBlack() {
         Frame lit = rendered(title(1), HALATED).premultiplied(WORKERS);
-        Plane disc = disc();
-        Frame onBlack = rendered(Frame.opaque(disc, disc, disc), HALATED);
+        Frame onBlack = rendered(Frame.opaque(DISC, DISC, DISC), HALATED);
         int glowing = 0;
         for (int c = 0; c < 3; c++) {
             for (int i = 0; i < W * H; i++) {
                 float light = onBlack.colour().get(c).data()[i];
                 assertThat(lit.colour().get(c).data()[i]).isCloseTo(light, within(1e-6f));
-                if (disc.data()[i] == 0) {
+                if (DISC.data()[i] == 0) {
                     assertThat(lit.coverage().get(c).data()[i])
                             .as("it covers as much as it shines")
                             .isCloseTo(light, within(1e-6f));
@@ -108,14 +99,13 @@ class GlowBeyondCoverageTest {
                         WORKERS,
                         new Store(1 << 28));
         Frame seen = renderer.render(project, 0);
-        Plane disc = disc();
-        Frame onBlack = rendered(Frame.opaque(disc, disc, disc), HALATED);
+        Frame onBlack = rendered(Frame.opaque(DISC, DISC, DISC), HALATED);
         int brighter = 0;
         for (int c = 0; c < 3; c++) {
             for (int i = 0; i < W * H; i++) {
                 float of = seen.colour().get(c).data()[i];
                 assertThat(of).isGreaterThanOrEqualTo(ground - 1e-6f);
-                if (disc.data()[i] == 0) {
+                if (DISC.data()[i] == 0) {
                     double light = onBlack.colour().get(c).data()[i];
                     assertThat((double) of).isCloseTo(1 - (1 - light) * (1 - ground), within(1e-5));
                     brighter += of > ground + 0.02f ? 1 : 0;

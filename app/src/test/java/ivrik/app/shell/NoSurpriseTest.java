@@ -332,6 +332,7 @@ class NoSurpriseTest extends InAWindow {
             Mouse.fire(number, MouseEvent.MOUSE_ENTERED, 1, 1, false, false);
         }
         assertThat(hints(number)).singleElement().asString().contains("the arrow keys");
+        assertThat(hints(number).getFirst().lines()).allMatch(line -> line.length() < 70);
     }
 
     private static List<String> hints(Node node) {

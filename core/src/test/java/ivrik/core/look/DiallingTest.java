@@ -110,6 +110,26 @@ class DiallingTest {
     }
 
     @Test
+    void whatALinkThatIsNotChosenWouldAddIsNotThereWhenItIsTakenOff() {
+        Look two =
+                Dialling.onNew(Dialling.onNew(look, List.of(RED), "Split"), List.of(GREEN), "Way");
+        Look chosen =
+                Dialling.with(
+                        two,
+                        "split",
+                        d ->
+                                d.withLinks(
+                                        List.of(
+                                                new Dial.Link(
+                                                        RED, 0.12, new Dial.Only("way", 1)))));
+        assertThat(x(chosen, 0)).as("way is 0").isZero();
+        assertThat(x(Dialling.without(chosen, "split"), 0)).isZero();
+        Look other = chosen.withDial("way", 1);
+        assertThat(x(other, 0)).isEqualTo(12);
+        assertThat(x(Dialling.without(other, "split"), 0)).isEqualTo(12);
+    }
+
+    @Test
     void namesAreThoseOfFilesAndNoneTwice() {
         Look two =
                 Dialling.onNew(

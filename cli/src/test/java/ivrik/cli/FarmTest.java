@@ -18,6 +18,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -87,7 +88,6 @@ class FarmTest extends Commanded {
         assertThat(err).contains("done already");
     }
 
-    /** The script for machines without a scheduler, as a site may change it. */
     @ParameterizedTest
     @CsvSource({
         "command -v parallel, command -v no-such-parallel",
@@ -95,15 +95,30 @@ class FarmTest extends Commanded {
         // is
     })
     void aSiteMayChangeTheScript(String what, String with) throws IOException {
+        assertThat(movie("out.mkv", "--scheduler", "" + script(what, with))).as(err).isZero();
+        assertThat(err).contains("2 of 2 parts are done");
+        assertThat(Path.of(beside("out.mkv"))).exists();
+    }
+
+    /** The script for machines without a scheduler, changed. */
+    private Path script(String what, String with) throws IOException {
         String script;
         try (InputStream in = Ivrik.class.getResourceAsStream("farm/local.sh")) {
             script = new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
         assertThat(script).contains(what);
-        Path own = Files.writeString(folder.resolve("own.sh"), script.replace(what, with));
+        return Files.writeString(folder.resolve("own.sh"), script.replace(what, with));
+    }
+
+    @Test
+    void jobsThatABusyMachineIsSlowToBeginAreNotTakenForDone() throws IOException {
+        Path slow = Files.createDirectory(folder.resolve("slow")).resolve("setsid");
+        Files.writeString(slow, "#!/bin/sh\nsleep 2\nPATH=${PATH#*:}\nexec setsid \"$@\"\n");
+        Files.setPosixFilePermissions(slow, PosixFilePermissions.fromString("rwxr-xr-x"));
+        String strict = "set -euo pipefail";
+        Path own = script(strict, strict + "\nPATH='" + slow.getParent() + "':$PATH");
         assertThat(movie("out.mkv", "--scheduler", "" + own)).as(err).isZero();
         assertThat(err).contains("2 of 2 parts are done");
-        assertThat(Path.of(beside("out.mkv"))).exists();
     }
 
     @Test

@@ -16,6 +16,8 @@ all() {
 case $1 in
   submit)
     setsid bash "$0" all >>"$FARM_FOLDER/logs/local.txt" 2>&1 </dev/null &
+    # its group, which is what it is known by, is there a moment after it: who asks before would be told that it has ended
+    until kill -0 -- "-$!" 2>/dev/null || ! kill -0 $! 2>/dev/null; do sleep 0.01; done
     echo $!
     ;;
   all)

@@ -11,6 +11,7 @@ import ivrik.app.theme.Palette;
 import ivrik.core.look.Burst;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
+import ivrik.core.look.Step;
 import ivrik.core.project.Layer;
 import ivrik.core.separation.Ink;
 
@@ -21,6 +22,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -31,12 +35,25 @@ public final class CloseUp extends ScrollPane {
     /** Room for the bar that scrolls it. */
     private static final double BAR = 10;
 
+    /** So many treatments' controls are kept; more than a look has columns in sight. */
+    private static final int KEPT = 12;
+
     private final Session session;
     private final View view;
     private final Steps steps;
     private final Casts casts;
     private final ObjectProperty<Palette> palette;
     private final Function<Point2D, Optional<Ink>> colourAt;
+
+    /** Controls of treatments, the last chosen last: to make and style them takes longer than a key press may. */
+    private final Map<String, Part> kept =
+            new LinkedHashMap<>(KEPT, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<String, Part> eldest) {
+                    return size() > KEPT;
+                }
+            };
+
     private Part part;
     private String madeFor = "";
 
@@ -80,7 +97,7 @@ public final class CloseUp extends ScrollPane {
         String needed = state.look().map(l -> needs(state, l)).orElse("nothing");
         if (!needed.equals(madeFor)) {
             madeFor = needed;
-            part = state.look().map(this::make).orElse(null);
+            part = state.look().map(l -> keptOrMade(needed, l)).orElse(null);
             setContent(part == null ? hint() : part.node());
             Platform.runLater(this::requestParentLayout);
         }
@@ -94,8 +111,24 @@ public final class CloseUp extends ScrollPane {
                 + (view.face.get() == Face.LAYER ? state.layer().map(Layer::id).orElse("") : "")
                 + (view.face.get() == Face.BURST ? state.burst().map(BurstPart::needs) : "")
                 + (view.face.get() == Face.LOOK ? LookPart.needs(look) : "")
-                + look.steps().stream().map(s -> s.id() + s.section()).toList()
+                + look.steps().stream().map(s -> s.id() + kind(s) + s.section()).toList()
                 + look.dials().stream().map(Dial::name).toList();
+    }
+
+    private static String kind(Step step) {
+        return step.kind().description().id();
+    }
+
+    private Part keptOrMade(String needed, Look look) {
+        if (view.face.get() != Face.TREATMENT) {
+            return make(look);
+        }
+        String said = needed + look.separation() + look.shownName() + titles(look);
+        return kept.computeIfAbsent(said, made -> make(look));
+    }
+
+    private static List<String> titles(Look look) {
+        return look.dials().stream().map(d -> d.title() + d.words()).toList();
     }
 
     private Part make(Look look) {

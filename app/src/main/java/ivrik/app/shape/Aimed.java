@@ -43,6 +43,7 @@ public final class Aimed {
     private final Session session;
     private final View view;
     private final Supplier<Target> aim;
+    private ContextMenu menu;
 
     private Aimed(NumberField field, Session session, View view, Supplier<Target> aim) {
         this.field = field;
@@ -68,11 +69,9 @@ public final class Aimed {
                                 aimed.trace();
                             }
                         });
-        ContextMenu menu = new ContextMenu();
         field.setOnContextMenuRequested(
                 e -> {
-                    menu.getItems().setAll(aimed.items());
-                    menu.show(field, e.getScreenX(), e.getScreenY());
+                    aimed.menu().show(field, e.getScreenX(), e.getScreenY());
                     e.consume();
                 });
         WhileShown.listen(field, aimed::mark, session.stateProperty());
@@ -159,6 +158,15 @@ public final class Aimed {
         if (driven) {
             field.getStyleClass().add(DIALLED);
         }
+    }
+
+    /** Made when it is asked for: a close-up has dozens of numbers. */
+    private ContextMenu menu() {
+        if (menu == null) {
+            menu = new ContextMenu();
+        }
+        menu.getItems().setAll(items());
+        return menu;
     }
 
     private List<MenuItem> items() {

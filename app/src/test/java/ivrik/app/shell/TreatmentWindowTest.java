@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Show;
+import ivrik.core.look.Step;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Halation;
@@ -15,6 +16,7 @@ import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
+import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
@@ -166,6 +168,42 @@ class TreatmentWindowTest extends OneFrame {
         d.settle();
         assertThat(Driver.on(() -> d.window.view().notice.get()))
                 .isEqualTo("Nothing changes: the amount of Mask for Red is 0");
+    }
+
+    /** To make and style a close-up takes the interface thread longer than any other answer. */
+    @Test
+    void theCloseUpOfATreatmentComesBackAsItIsAndSaysWhatHoldsThen() {
+        add(new Lens());
+        d.number("#green-k0", "0.3");
+        Node lens = d.find("#green-k0");
+        choose(0);
+        set(1, 1, "k0", 0.2);
+        choose(1);
+        assertThat(d.find("#green-k0")).as("not made anew").isSameAs(lens);
+        assertThat(d.text("#green-k0")).contains("0.20");
+        d.number("#green-k0", "0.5");
+        assertThat(amounts(1, 1).value("k0").rest()).isEqualTo(0.5);
+    }
+
+    /** Files may call their steps by any name. */
+    @Test
+    void anotherTreatmentByTheSameNameHasItsOwnCloseUp() {
+        only(Step.atRest("one", new Lens(), 3));
+        assertThat(d.find("#red-k0")).isNotNull();
+        only(Step.atRest("one", new GaussianBlur(), 3));
+        assertThat(d.find("#red-radius")).isNotNull();
+    }
+
+    private void only(Step step) {
+        Driver.run(
+                () -> d.window.session().editLook("only", look -> look.withSteps(List.of(step))));
+        Driver.run(() -> d.window.session().selectCell(step.id(), 0));
+        d.settle();
+    }
+
+    private void choose(int step) {
+        Driver.run(() -> d.window.session().selectCell(look().steps().get(step).id(), 1));
+        d.settle();
     }
 
     @Test

@@ -9,6 +9,9 @@ import jdk.incubator.vector.VectorSpecies;
  * The transfer function of IEC 61966-2-1 for whole rows, by polynomials through Chebyshev's nodes, to within
  * 1.2e-7 of the value, or of 1 where that is more, and exact at 0 and 1; vectors and single values give the same
  * bits. What is negative is mirrored; far outside it is the function itself.
+ *
+ * <p>The two methods for rows are written out, polynomials and all: they are longer than what Java puts into the
+ * methods that call it. Put there, it made an object of each vector in some runs and took five times as long.
  */
 final class SrgbCurve {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
@@ -92,41 +95,48 @@ final class SrgbCurve {
         int i = from;
         for (; i <= to - FLOATS.length(); i += FLOATS.length()) {
             FloatVector v = FloatVector.fromArray(FLOATS, values, i);
-            if (isWithin(v, 0, 1)) {
-                light(v).intoArray(values, i);
-            } else if (isWithin(v, -WIDE_CODE, WIDE_CODE)) {
-                FloatVector size = v.abs();
-                VectorMask<Float> over = size.compare(VectorOperators.GT, 1);
-                FloatVector brought = size.add(OFFSET).mul(PER_WIDE_POWER).sub(OFFSET);
-                FloatVector light = light(size.blend(brought, over));
-                signed(v, light.blend(light.mul(WIDE), over)).intoArray(values, i);
-            } else {
+            FloatVector size = v.abs();
+            if (!size.compare(VectorOperators.LE, WIDE_CODE).allTrue()) {
                 for (int k = i; k < i + FLOATS.length(); k++) {
                     values[k] = toLinear(values[k]);
                 }
+                continue;
             }
+            VectorMask<Float> over = size.compare(VectorOperators.GT, 1);
+            FloatVector code = size.blend(size.add(OFFSET).mul(PER_WIDE_POWER).sub(OFFSET), over);
+            FloatVector s = code.sub(MIDDLE_OF_LOW);
+            FloatVector low =
+                    all(LOW[8])
+                            .fma(s, all(LOW[7]))
+                            .fma(s, all(LOW[6]))
+                            .fma(s, all(LOW[5]))
+                            .fma(s, all(LOW[4]))
+                            .fma(s, all(LOW[3]))
+                            .fma(s, all(LOW[2]))
+                            .fma(s, all(LOW[1]))
+                            .fma(s, all(LOW[0]));
+            FloatVector t = code.sub(MIDDLE_OF_HIGH);
+            FloatVector high =
+                    all(HIGH[8])
+                            .fma(t, all(HIGH[7]))
+                            .fma(t, all(HIGH[6]))
+                            .fma(t, all(HIGH[5]))
+                            .fma(t, all(HIGH[4]))
+                            .fma(t, all(HIGH[3]))
+                            .fma(t, all(HIGH[2]))
+                            .fma(t, all(HIGH[1]))
+                            .fma(t, all(HIGH[0]));
+            FloatVector light =
+                    low.blend(high, code.compare(VectorOperators.GE, BORDER))
+                            .blend(code.mul(PER_SLOPE), code.compare(VectorOperators.LE, STRAIGHT));
+            signed(v, light.blend(light.mul(WIDE), over)).intoArray(values, i);
         }
         for (; i < to; i++) {
             values[i] = toLinear(values[i]);
         }
     }
 
-    /** Of values within 0..1. */
-    private static FloatVector light(FloatVector v) {
-        VectorMask<Float> high = v.compare(VectorOperators.GE, BORDER);
-        FloatVector middle =
-                FloatVector.broadcast(FLOATS, MIDDLE_OF_LOW).blend(MIDDLE_OF_HIGH, high);
-        FloatVector t = v.sub(middle);
-        FloatVector sum =
-                FloatVector.broadcast(FLOATS, LOW[LOW.length - 1])
-                        .blend(HIGH[LOW.length - 1], high);
-        for (int k = LOW.length - 2; k >= 0; k--) {
-            sum = sum.fma(t, FloatVector.broadcast(FLOATS, LOW[k]).blend(HIGH[k], high));
-        }
-        return sum.blend(v.mul(PER_SLOPE), v.compare(VectorOperators.LE, STRAIGHT));
-    }
-
-    private static float toLinear(float v) {
+    static float toLinear(float v) {
         float size = Math.abs(v);
         if (!(size <= WIDE_CODE)) {
             return (float) Transfer.SRGB.toLinear(v);
@@ -155,39 +165,43 @@ final class SrgbCurve {
         int i = from;
         for (; i <= to - FLOATS.length(); i += FLOATS.length()) {
             FloatVector v = FloatVector.fromArray(FLOATS, values, i);
-            if (isWithin(v, 0, 1)) {
-                code(v).intoArray(values, i);
-            } else if (isWithin(v, -WIDE, WIDE)) {
-                FloatVector size = v.abs();
-                VectorMask<Float> over = size.compare(VectorOperators.GT, 1);
-                FloatVector code = code(size.blend(size.mul(1 / WIDE), over));
-                FloatVector brought = code.add(OFFSET).mul(WIDE_POWER).sub(OFFSET);
-                signed(v, code.blend(brought, over)).intoArray(values, i);
-            } else {
+            FloatVector size = v.abs();
+            if (!size.compare(VectorOperators.LE, WIDE).allTrue()) {
                 for (int k = i; k < i + FLOATS.length(); k++) {
                     values[k] = fromLinear(values[k]);
                 }
+                continue;
             }
+            VectorMask<Float> over = size.compare(VectorOperators.GT, 1);
+            FloatVector light = size.blend(size.mul(1 / WIDE), over);
+            FloatVector root = light.sqrt().sqrt();
+            FloatVector t = root.sub(MIDDLE_OF_ROOT);
+            FloatVector q =
+                    all(FROM_ROOT[9])
+                            .fma(t, all(FROM_ROOT[8]))
+                            .fma(t, all(FROM_ROOT[7]))
+                            .fma(t, all(FROM_ROOT[6]))
+                            .fma(t, all(FROM_ROOT[5]))
+                            .fma(t, all(FROM_ROOT[4]))
+                            .fma(t, all(FROM_ROOT[3]))
+                            .fma(t, all(FROM_ROOT[2]))
+                            .fma(t, all(FROM_ROOT[1]))
+                            .fma(t, all(FROM_ROOT[0]));
+            FloatVector code =
+                    root.sub(1)
+                            .fma(q, root)
+                            .blend(
+                                    light.mul(SLOPE),
+                                    light.compare(VectorOperators.LE, STRAIGHT_LIGHT));
+            FloatVector wide = code.add(OFFSET).mul(WIDE_POWER).sub(OFFSET);
+            signed(v, code.blend(wide, over)).intoArray(values, i);
         }
         for (; i < to; i++) {
             values[i] = fromLinear(values[i]);
         }
     }
 
-    /** Of light within 0..1. */
-    private static FloatVector code(FloatVector v) {
-        FloatVector s = v.sqrt().sqrt();
-        FloatVector t = s.sub(MIDDLE_OF_ROOT);
-        FloatVector sum = FloatVector.broadcast(FLOATS, FROM_ROOT[FROM_ROOT.length - 1]);
-        for (int k = FROM_ROOT.length - 2; k >= 0; k--) {
-            sum = sum.fma(t, FloatVector.broadcast(FLOATS, FROM_ROOT[k]));
-        }
-        return s.sub(1)
-                .fma(sum, s)
-                .blend(v.mul(SLOPE), v.compare(VectorOperators.LE, STRAIGHT_LIGHT));
-    }
-
-    private static float fromLinear(float v) {
+    static float fromLinear(float v) {
         float size = Math.abs(v);
         if (!(size <= WIDE)) {
             return (float) Transfer.SRGB.fromLinear(v);
@@ -203,14 +217,13 @@ final class SrgbCurve {
                 : Math.fma(s - 1, sum(FROM_ROOT, s - MIDDLE_OF_ROOT), s);
     }
 
-    private static boolean isWithin(FloatVector v, float least, float most) {
-        return v.compare(VectorOperators.GE, least)
-                .and(v.compare(VectorOperators.LE, most))
-                .allTrue();
+    private static FloatVector all(float value) {
+        return FloatVector.broadcast(FLOATS, value);
     }
 
     /** So much, with the sign of other values. */
     private static FloatVector signed(FloatVector sign, FloatVector size) {
-        return size.blend(size.neg(), sign.compare(VectorOperators.LT, 0));
+        VectorMask<Integer> negative = sign.reinterpretAsInts().compare(VectorOperators.LT, 0);
+        return size.blend(size.neg(), negative.cast(FLOATS));
     }
 }

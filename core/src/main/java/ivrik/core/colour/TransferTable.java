@@ -10,9 +10,11 @@ public final class TransferTable {
     private static final Map<Transfer, TransferTable> FROM_LINEAR = new ConcurrentHashMap<>();
 
     private final Work work;
+    private final Each each;
 
-    private TransferTable(Work work) {
+    private TransferTable(Work work, Each each) {
         this.work = work;
+        this.each = each;
     }
 
     /** Replaces the values from one on, up to another. */
@@ -20,11 +22,17 @@ public final class TransferTable {
         void apply(float[] values, int from, int to);
     }
 
+    /** What becomes of one value. */
+    private interface Each {
+        float at(float v);
+    }
+
     /**
      * Of any function that is smooth over 0..1.
      */
     public static TransferTable of(DoubleUnaryOperator function) {
-        return new TransferTable(new Pieces(function));
+        Pieces pieces = new Pieces(function);
+        return new TransferTable(pieces::apply, pieces::at);
     }
 
     /** From values as delivered to linear light. */
@@ -36,7 +44,8 @@ public final class TransferTable {
                         transfer,
                         t ->
                                 t == Transfer.SRGB
-                                        ? new TransferTable(SrgbCurve::toLinear)
+                                        ? new TransferTable(
+                                                SrgbCurve::toLinear, SrgbCurve::toLinear)
                                         : of(t::toLinear));
     }
 
@@ -49,7 +58,8 @@ public final class TransferTable {
                         transfer,
                         t ->
                                 t == Transfer.SRGB
-                                        ? new TransferTable(SrgbCurve::fromLinear)
+                                        ? new TransferTable(
+                                                SrgbCurve::fromLinear, SrgbCurve::fromLinear)
                                         : of(t::fromLinear));
     }
 
@@ -63,17 +73,19 @@ public final class TransferTable {
         work.apply(values, from, to);
     }
 
+    /**
+     * One value, the same as in a row. It takes a road of its own: Java compiles the work on rows for what it has
+     * seen, and thousands of rows of one value made it several times slower.
+     */
     public float at(float v) {
-        float[] one = {v};
-        apply(one, 1);
-        return one[0];
+        return each.at(v);
     }
 
     /**
      * 1024 straight pieces for each halving of the value from 1 down to 1/512, one more below that for
      * functions that begin straight, and the function itself where there is none and outside 0..1.
      */
-    private static final class Pieces implements Work {
+    private static final class Pieces {
         /** The bits of a float's fraction that lie within one piece. */
         private static final int FINE = 13;
 
@@ -108,18 +120,19 @@ public final class TransferTable {
             least = beginsStraight ? 0 : Float.floatToRawIntBits(LEAST);
         }
 
-        @Override
-        public void apply(float[] values, int from, int to) {
+        void apply(float[] values, int from, int to) {
             for (int i = from; i < to; i++) {
-                float v = values[i];
-                int bits = Float.floatToRawIntBits(v); // negative of negative values, of -0 too
-                if (bits >= least && bits <= ONE) {
-                    int piece = Math.max(0, (bits >>> FINE) - FIRST);
-                    values[i] = value[piece] + (v - start[piece]) * slope[piece];
-                } else {
-                    values[i] = (float) function.applyAsDouble(v);
-                }
+                values[i] = at(values[i]);
             }
+        }
+
+        float at(float v) {
+            int bits = Float.floatToRawIntBits(v); // negative of negative values, of -0 too
+            if (bits >= least && bits <= ONE) {
+                int piece = Math.max(0, (bits >>> FINE) - FIRST);
+                return value[piece] + (v - start[piece]) * slope[piece];
+            }
+            return (float) function.applyAsDouble(v);
         }
     }
 }

@@ -38,15 +38,15 @@ public final class Halo {
     private Halo() {}
 
     /**
-     * A plane spread. For large sigmas it is halved a few times, blurred, and drawn again by a cubic B-spline,
-     * such that the variances add up.
+     * Light spread. For large sigmas it is halved a few times, blurred, and drawn again by a cubic B-spline,
+     * such that the variances add up: then its rows are made twice at most, and there is no plane of them.
      *
-     * @param sigma of the Gaussian, in pixels of the plane
+     * @param sigma of the Gaussian, in pixels of the rows
      * @param tail 0 for the Gaussian, 1 for the exponential, between them their mixture
      */
-    public static Rows of(Plane in, double sigma, double tail, EdgeFill fill, Workers workers) {
+    public static Rows of(Rows in, double sigma, double tail, EdgeFill fill, Workers workers) {
         if (tail == 0 && apart(sigma) == 1) {
-            return Gaussian.of(in, sigma, sigma, fill, workers);
+            return Gaussian.of(in.toPlane(workers), sigma, sigma, fill, workers);
         }
         List<double[]> parts = new ArrayList<>();
         if (tail < 1) {
@@ -61,12 +61,13 @@ public final class Halo {
         if (fine.isEmpty()) {
             return coarse(in, coarse, fill, workers);
         }
+        Plane light = in.toPlane(workers);
         Plane sum =
                 coarse.isEmpty()
                         ? Plane.of(in.width(), in.height())
-                        : coarse(in, coarse, fill, workers).toPlane(workers);
+                        : coarse(Rows.of(light), coarse, fill, workers).toPlane(workers);
         for (double[] part : fine) {
-            add(Gaussian.of(in, part[0], part[0], fill, workers), (float) part[1], sum, workers);
+            add(Gaussian.of(light, part[0], part[0], fill, workers), (float) part[1], sum, workers);
         }
         return Rows.of(sum);
     }
@@ -76,12 +77,15 @@ public final class Halo {
         return Math.max(1, Integer.highestOneBit((int) (sigma / SIGMAS_APART)));
     }
 
-    private static Rows coarse(Plane in, List<double[]> parts, EdgeFill fill, Workers workers) {
+    private static Rows coarse(Rows in, List<double[]> parts, EdgeFill fill, Workers workers) {
         int d = parts.stream().mapToInt(p -> apart(p[0])).min().orElseThrow();
-        Plane small = in;
-        double variance = OF_SPLINE;
-        for (int apart = 1; apart < d; apart *= 2) {
-            small = new Halved(small, fill).toPlane(workers);
+        Plane small = new Halved(in, fill).toPlane(workers);
+        if (small.isFlat(0)) {
+            return Rows.of(Plane.of(in.width(), in.height()));
+        }
+        double variance = OF_SPLINE + OF_HALVING / d / d;
+        for (int apart = 2; apart < d; apart *= 2) {
+            small = new Halved(Rows.of(small), fill).toPlane(workers);
             variance += OF_HALVING * apart * apart / d / d;
         }
         Plane sum = Plane.of(small.width(), small.height());
@@ -116,8 +120,12 @@ public final class Halo {
      * Half as many samples each way, each of four by the binomial weights 1, 3, 3, 1: what is too fine for them
      * is all but gone. Those at the far edges reach beyond it.
      */
-    private record Halved(Plane in, EdgeFill fill) implements Rows {
+    private record Halved(Rows in, EdgeFill fill) implements Rows {
         private static final float SHARE = 1f / 64;
+        private static final int TAPS = 4;
+
+        /** Samples that are seen beyond either edge, where the last lies on it by itself. */
+        private static final int MARGIN = 2;
 
         @Override
         public int width() {
@@ -132,18 +140,33 @@ public final class Halo {
         @Override
         public Reader reader() {
             int n = width();
-            float[][] rows = new float[4][2 * n + 2];
-            float[] sum = new float[2 * n + 2];
+            Reader reader = in.reader();
+            Kept rows = new Kept(TAPS, in.width() + 2 * MARGIN, (y, row) -> seen(reader, y, row));
+            float[] sum = new float[in.width() + 2 * MARGIN];
             return (y, out, o) -> {
-                for (int k = 0; k < rows.length; k++) {
-                    fill.read(in, 2L * y - 1 + k, -1, rows[k], rows[k].length);
-                }
-                together(rows[0], rows[1], rows[2], rows[3], sum);
+                int first = 2 * y - 1;
+                together(
+                        rows.row(first),
+                        rows.row(first + 1),
+                        rows.row(first + 2),
+                        rows.row(first + 3),
+                        sum);
                 for (int x = 0; x < n; x++) {
-                    float outer = sum[2 * x] + sum[2 * x + 3];
-                    out[o + x] = SHARE * (outer + 3 * (sum[2 * x + 1] + sum[2 * x + 2]));
+                    int at = 2 * x + MARGIN - 1;
+                    float outer = sum[at] + sum[at + 3];
+                    out[o + x] = SHARE * (outer + 3 * (sum[at + 1] + sum[at + 2]));
                 }
             };
+        }
+
+        private void seen(Reader reader, int y, float[] row) {
+            int inside = fill.inside(y, in.height());
+            if (inside < 0) {
+                Arrays.fill(row, 0);
+                return;
+            }
+            reader.row(inside, row, MARGIN);
+            fill.extend(row, MARGIN, in.width());
         }
 
         private static void together(float[] a, float[] b, float[] c, float[] d, float[] out) {
@@ -154,8 +177,8 @@ public final class Halo {
     }
 
     /**
-     * A cubic B-spline through samples that lie {@code d} apart. Each of their rows is drawn across once, and
-     * kept while the rows between it and the next are.
+     * A cubic B-spline through samples that lie {@code d} apart. Each of their rows is drawn across once for
+     * all the rows between.
      */
     private record Drawn(Plane small, int d, int width, int height, EdgeFill fill) implements Rows {
         private static final int TAPS = 4;
@@ -164,23 +187,27 @@ public final class Halo {
         @Override
         public Reader reader() {
             float[] weights = Gaussian.spline(d);
-            float[][] wide = new float[TAPS][width];
-            int[] held = new int[TAPS];
-            Arrays.fill(held, Integer.MIN_VALUE);
             float[] narrow = new float[small.width() + 2 * MARGIN];
             float[] part = new float[small.width()];
+            Kept wide =
+                    new Kept(
+                            TAPS,
+                            width,
+                            (k, row) -> {
+                                fill.read(small, k, -MARGIN, narrow, narrow.length);
+                                across(narrow, weights, part, row);
+                            });
             float[] made = new float[width];
             return (y, out, o) -> {
                 int first = Gaussian.first(y, d);
-                for (int k = first; k < first + TAPS; k++) {
-                    int slot = Math.floorMod(k, TAPS);
-                    if (held[slot] != k) {
-                        fill.read(small, k, -MARGIN, narrow, narrow.length);
-                        across(narrow, weights, part, wide[slot]);
-                        held[slot] = k;
-                    }
-                }
-                down(wide, Math.floorMod(first, TAPS), weights, y % d * TAPS, made);
+                down(
+                        wide.row(first),
+                        wide.row(first + 1),
+                        wide.row(first + 2),
+                        wide.row(first + 3),
+                        weights,
+                        y % d * TAPS,
+                        made);
                 System.arraycopy(made, 0, out, o, width);
             };
         }
@@ -207,11 +234,8 @@ public final class Halo {
             }
         }
 
-        private static void down(float[][] rows, int first, float[] weights, int w, float[] out) {
-            float[] a = rows[first];
-            float[] b = rows[(first + 1) % TAPS];
-            float[] c = rows[(first + 2) % TAPS];
-            float[] d = rows[(first + 3) % TAPS];
+        private static void down(
+                float[] a, float[] b, float[] c, float[] d, float[] weights, int w, float[] out) {
             float ofA = weights[w];
             float ofB = weights[w + 1];
             float ofC = weights[w + 2];
@@ -219,6 +243,35 @@ public final class Halo {
             for (int x = 0; x < out.length; x++) {
                 out[x] = ofA * a[x] + ofB * b[x] + ofC * c[x] + ofD * d[x];
             }
+        }
+    }
+
+    /** The last few rows that were made, of which each is made once while they are asked for in order. */
+    private static final class Kept {
+        private final float[][] rows;
+        private final int[] held;
+        private final Maker maker;
+
+        /** Makes the row of a number. */
+        @FunctionalInterface
+        private interface Maker {
+            void row(int y, float[] out);
+        }
+
+        Kept(int count, int width, Maker maker) {
+            this.rows = new float[count][width];
+            this.held = new int[count];
+            this.maker = maker;
+            Arrays.fill(held, Integer.MIN_VALUE);
+        }
+
+        float[] row(int y) {
+            int slot = Math.floorMod(y, rows.length);
+            if (held[slot] != y) {
+                maker.row(y, rows[slot]);
+                held[slot] = y;
+            }
+            return rows[slot];
         }
     }
 }

@@ -1,10 +1,14 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.TransferTable;
+import ivrik.core.filter.Filtered;
+import ivrik.core.filter.Halo;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
+import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
+import ivrik.core.treatment.SpreadLight.Gain;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -19,9 +23,6 @@ import java.util.List;
 public final class Halation implements PictureTreatment {
     /** Less light than this is none: 16-bit codes of the darkest tones lie further apart. */
     private static final float LEAST_LIGHT = 1e-6f;
-
-    /** Rows are looked through in parts of so many values: mostly there is nothing to be done. */
-    private static final int PART = 64;
 
     private static final Description DESCRIPTION =
             Description.of(
@@ -66,73 +67,99 @@ public final class Halation implements PictureTreatment {
                 after.add(Rows.of(plane));
                 continue;
             }
-            Plane bright = bright(plane, knee, in, out).toPlane(workers);
-            if (bright.isFlat(bright.at(0, 0))) {
-                after.add(Rows.of(plane));
-                continue;
-            }
-            Rows gained =
-                    SpreadLight.gained(
-                            bright,
-                            sigma,
-                            settings.share("tail"),
-                            weight,
-                            settings.share("keep"),
-                            workers);
-            after.add(PlaneRows.of(plane, gained, (v, gain, o, n) -> add(v, gain, o, n, in, out)));
+            LightOver bright = new LightOver(plane, knee, in, out.at(knee.low()));
+            Rows spread = Halo.of(bright, sigma, settings.share("tail"), EdgeFill.MIRROR, workers);
+            after.add(new Exposed(bright, spread, Gain.of(weight, settings.share("keep")), out));
         }
         return ColourRows.of(after);
     }
 
-    /** Light added to values as they are delivered; where there is none they stay as they are. */
-    private static void add(
-            float[] values,
-            float[] light,
-            float[] sum,
-            int n,
-            TransferTable in,
-            TransferTable out) {
-        System.arraycopy(values, 0, sum, 0, n);
-        for (int from = 0; from < n; from += PART) {
-            int to = Math.min(n, from + PART);
-            if (most(light, from, to) < LEAST_LIGHT) {
-                continue;
-            }
-            in.apply(sum, from, to);
-            for (int i = from; i < to; i++) {
-                sum[i] += light[i];
-            }
-            out.apply(sum, from, to);
-            for (int i = from; i < to; i++) {
-                sum[i] = Math.abs(light[i]) < LEAST_LIGHT ? values[i] : sum[i];
-            }
+    /** The light of a channel over the knee. Its rows are made as they are asked for, more than once. */
+    private record LightOver(Plane in, Knee knee, TransferTable linear, float least)
+            implements Filtered {
+        @Override
+        public Reader reader() {
+            int n = in.width();
+            float[] values = new float[n];
+            float[] over = new float[n];
+            return (y, out, o) -> {
+                System.arraycopy(in.data(), in.row(y), values, 0, n);
+                Arrays.fill(over, 0);
+                Stretches.of(
+                        n,
+                        (from, to) -> comesNear(values, from, to),
+                        (from, to) -> {
+                            linear.apply(values, from, to);
+                            knee.above(values, over, from, to);
+                        });
+                System.arraycopy(over, 0, out, o, n);
+            };
+        }
+
+        /** Whether any of these values has light over the knee. */
+        boolean comesNear(float[] values, int from, int to) {
+            return Stretches.any(values, least, from, to);
         }
     }
 
-    private static float most(float[] values, int from, int to) {
-        float most = 0;
-        for (int i = from; i < to; i++) {
-            most = Math.max(most, Math.abs(values[i]));
+    /**
+     * A channel with the light that comes back added; where there is none its values stay as they are delivered.
+     *
+     * @param bright what was spread
+     */
+    private record Exposed(LightOver bright, Rows spread, Gain gain, TransferTable out)
+            implements Filtered {
+        @Override
+        public Plane in() {
+            return bright.in();
         }
-        return most;
-    }
 
-    /** The light over the knee; where no value comes near it, there is none. */
-    private static Rows bright(Plane plane, Knee knee, TransferTable linear, TransferTable back) {
-        float least = back.at(knee.low());
-        return PlaneRows.of(
-                plane,
-                (values, light, n) -> {
-                    for (int from = 0; from < n; from += PART) {
-                        int to = Math.min(n, from + PART);
-                        if (most(values, from, to) < least) {
-                            Arrays.fill(light, from, to, 0);
-                        } else {
-                            System.arraycopy(values, from, light, from, to - from);
-                            linear.apply(light, from, to);
-                            knee.above(light, from, to);
-                        }
-                    }
-                });
+        @Override
+        public Reader reader() {
+            return new Exposure();
+        }
+
+        /** The scratch rows of one thread. */
+        private final class Exposure implements Reader {
+            private final Reader arriving = spread.reader();
+            private final int n = width();
+            private final float[] values = new float[n];
+            private final float[] light = new float[n];
+            private final float[] over = new float[n];
+            private final float[] added = new float[n];
+
+            @Override
+            public void row(int y, float[] to, int o) {
+                System.arraycopy(in().data(), in().row(y), values, 0, n);
+                System.arraycopy(values, 0, light, 0, n);
+                arriving.row(y, added, 0);
+                Stretches.of(n, this::isSeen, this::expose);
+                System.arraycopy(light, 0, to, o, n);
+            }
+
+            private boolean isSeen(int from, int to) {
+                return Stretches.any(added, LEAST_LIGHT / gain.by(), from, to)
+                        || bright.comesNear(values, from, to);
+            }
+
+            private void expose(int from, int to) {
+                bright.linear().apply(light, from, to);
+                bright.knee().above(light, over, from, to);
+                gain.of(over, added, from, to);
+                for (int i = from; i < to; i++) {
+                    light[i] += added[i];
+                }
+                out.apply(light, from, to);
+                keep(values, added, light, from, to);
+            }
+        }
+
+        /** Leaves the values where no light was added. */
+        private static void keep(float[] values, float[] added, float[] made, int from, int to) {
+            for (int i = from; i < to; i++) {
+                int seen = Math.min(1, (int) (Math.abs(added[i]) * (1 / LEAST_LIGHT)));
+                made[i] = values[i] + seen * (made[i] - values[i]);
+            }
+        }
     }
 }

@@ -21,17 +21,23 @@ record Knee(float low, float high) {
                 (float) (threshold * StrictMath.pow(2, SOFT_STOPS)));
     }
 
+    /** By sums alone, which Java makes vectors of. */
     float above(float light) {
         float width = high - low;
-        float over = Math.max(0, light - low);
-        float soft = Math.min(over, width);
-        return soft * soft / (2 * width) + (over - soft);
+        float over = positive(light - low);
+        float straight = positive(over - width);
+        float soft = over - straight;
+        return soft * soft * (1 / (2 * width)) + straight;
     }
 
-    /** Replaces the values from one on, up to another. */
-    void above(float[] light, int from, int to) {
+    /** The same for the values from one on, up to another. */
+    void above(float[] light, float[] above, int from, int to) {
         for (int i = from; i < to; i++) {
-            light[i] = above(light[i]);
+            above[i] = above(light[i]);
         }
+    }
+
+    private static float positive(float v) {
+        return 0.5f * (v + Math.abs(v));
     }
 }

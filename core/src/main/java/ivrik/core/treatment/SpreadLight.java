@@ -48,8 +48,7 @@ public final class SpreadLight implements LaneTreatment {
                 lane,
                 sigma(settings.number(RADIUS.name()), context.scale()),
                 settings.share(TAIL.name()),
-                settings.share(STRENGTH.name()),
-                settings.share(KEEP.name()),
+                Gain.of(settings.share(STRENGTH.name()), settings.share(KEEP.name())),
                 context.workers());
     }
 
@@ -62,22 +61,37 @@ public final class SpreadLight implements LaneTreatment {
     }
 
     /** What more light arrives than was there, by its strength; beyond the edges lies the picture mirrored. */
-    static Rows gained(
-            Plane light, double sigma, double tail, double strength, double keep, Workers workers) {
-        if (strength == 0 || sigma == 0 || light.isFlat(light.at(0, 0))) {
+    private static Rows gained(Plane light, double sigma, double tail, Gain gain, Workers workers) {
+        if (gain.by() == 0 || sigma == 0 || light.isFlat(light.at(0, 0))) {
             return Rows.of(Plane.of(light.width(), light.height()));
         }
-        float kept = (float) keep;
-        float by = (float) (keep > 0 ? Math.min(1, strength) : strength);
         return PlaneRows.of(
                 light,
-                Halo.of(light, sigma, tail, EdgeFill.MIRROR, workers),
-                (was, is, gain, n) -> {
-                    for (int i = 0; i < n; i++) {
-                        float more = is[i] - was[i];
-                        float gained = 0.5f * (more + Math.abs(more));
-                        gain[i] = by * (gained + kept * (more - gained));
-                    }
+                Halo.of(Rows.of(light), sigma, tail, EdgeFill.MIRROR, workers),
+                (was, is, gained, n) -> {
+                    System.arraycopy(is, 0, gained, 0, n);
+                    gain.of(was, gained, 0, n);
                 });
+    }
+
+    /**
+     * What is added of the light that arrives.
+     *
+     * @param by how much of it
+     * @param kept how much of what less arrives is taken away
+     */
+    record Gain(float by, float kept) {
+        static Gain of(double strength, double keep) {
+            return new Gain((float) (keep > 0 ? Math.min(1, strength) : strength), (float) keep);
+        }
+
+        /** Replaces what arrives by what is added, from one place on, up to another. */
+        void of(float[] was, float[] arriving, int from, int to) {
+            for (int i = from; i < to; i++) {
+                float more = arriving[i] - was[i];
+                float gained = 0.5f * (more + Math.abs(more));
+                arriving[i] = by * (gained + kept * (more - gained));
+            }
+        }
     }
 }

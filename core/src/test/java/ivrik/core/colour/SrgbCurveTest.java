@@ -5,6 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 
+import java.io.IOException;
+import java.lang.classfile.Attributes;
+import java.lang.classfile.ClassFile;
+import java.lang.classfile.MethodModel;
+import java.util.List;
 import java.util.Random;
 
 /** The polynomials against the formulas of IEC 61966-2-1. */
@@ -107,6 +112,42 @@ class SrgbCurveTest {
             one[0] = row[i];
             SrgbCurve.fromLinear(one, 0, 1);
             assertThat(Float.floatToIntBits(from[i])).isEqualTo(Float.floatToIntBits(one[0]));
+        }
+    }
+
+    /** Signs of zero too. */
+    @Test
+    void aRowAndAValueByItselfGiveTheSameBits() {
+        float[] values = new float[256];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = (i - 128) / 64f;
+        }
+        values[0] = -0f;
+        float[] lights = values.clone();
+        SrgbCurve.toLinear(lights, 0, values.length);
+        float[] codes = values.clone();
+        SrgbCurve.fromLinear(codes, 0, values.length);
+        for (int i = 0; i < values.length; i++) {
+            assertThat(Float.floatToRawIntBits(lights[i]))
+                    .isEqualTo(Float.floatToRawIntBits(SrgbCurve.toLinear(values[i])));
+            assertThat(Float.floatToRawIntBits(codes[i]))
+                    .isEqualTo(Float.floatToRawIntBits(SrgbCurve.fromLinear(values[i])));
+        }
+    }
+
+    /** Java puts what is called often, and is no longer than this, into what calls it. */
+    @Test
+    void theMethodsForRowsStayMethodsOfTheirOwn() throws IOException {
+        int longestPutIn = 325;
+        byte[] compiled = SrgbCurve.class.getResourceAsStream("SrgbCurve.class").readAllBytes();
+        List<MethodModel> forRows =
+                ClassFile.of().parse(compiled).methods().stream()
+                        .filter(m -> m.methodType().stringValue().equals("([FII)V"))
+                        .toList();
+        assertThat(forRows).hasSize(2);
+        for (MethodModel method : forRows) {
+            int length = method.findAttribute(Attributes.code()).orElseThrow().codeLength();
+            assertThat(length).as(method.methodName().stringValue()).isGreaterThan(longestPutIn);
         }
     }
 }

@@ -11,6 +11,7 @@ import ivrik.core.Pictured;
 import ivrik.core.filter.Halo;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
@@ -146,7 +147,7 @@ class HalationTest {
         double sigma = 24;
         double length = sigma / Math.sqrt(3);
         Plane spread =
-                Halo.of(point, sigma, 1, EdgeFill.EMPTY, Workers.shared())
+                Halo.of(Rows.of(point), sigma, 1, EdgeFill.EMPTY, Workers.shared())
                         .toPlane(Workers.shared());
         for (double radius : new double[] {5, 10, 20, 40, 80}) {
             double within = 0;

@@ -252,6 +252,7 @@ public final class MainWindow {
                                         String.join("\n", faults)));
         document.fileProperty().addListener((o, a, b) -> name.show());
         document.safetyProperty().addListener((o, a, b) -> name.show());
+        projects.openingProperty().addListener((o, was, is) -> showWelcome());
         remembered.onChange(this::showRecent);
         scheme();
         showRecent();
@@ -281,8 +282,9 @@ public final class MainWindow {
         welcome.showRecent(remembered.get().recent());
     }
 
+    /** Not while a project is on its way. */
     private void showWelcome() {
-        welcome.setVisible(session.project().isEmpty());
+        welcome.setVisible(session.project().isEmpty() && !projects.openingProperty().get());
     }
 
     private void forgetSmall() {

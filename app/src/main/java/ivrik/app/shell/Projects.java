@@ -16,6 +16,9 @@ import ivrik.media.file.LostWork;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.ProjectHeldException;
 
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -37,6 +40,7 @@ final class Projects {
     private final Remembered remembered;
     private final Supplier<Chooser> chooser;
     private final Runnable opened;
+    private final ReadOnlyBooleanWrapper opening = new ReadOnlyBooleanWrapper();
 
     /**
      * @param opened told when there is another project
@@ -83,11 +87,19 @@ final class Projects {
         unlessUnsaved(() -> openNow(file.toAbsolutePath(), Access.WORK, this::offer, then));
     }
 
+    /** Whether one is being read that is not on the desk yet. */
+    ReadOnlyBooleanProperty openingProperty() {
+        return opening.getReadOnlyProperty();
+    }
+
     private void openNow(Path file, Access access, Consumer<List<LostOffer>> lost, Runnable then) {
+        opening.set(true);
+        view.notice.set("Opening " + file.getFileName());
         document.open(
                 file,
                 access,
                 what -> {
+                    opening.set(false);
                     fresh();
                     remembered.change(s -> s.withRecent(file));
                     if (!what.problems().isEmpty()) {
@@ -102,6 +114,8 @@ final class Projects {
                     then.run();
                 },
                 fault -> {
+                    opening.set(false);
+                    view.notice.set("");
                     if (fault instanceof ProjectHeldException held) {
                         held(file, held, then);
                     } else {

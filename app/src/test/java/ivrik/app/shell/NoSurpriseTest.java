@@ -83,6 +83,28 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
+    void theWelcomeDoesNotFlashBeforeAProjectThatIsBeingOpened() {
+        assertThat(d.find(".welcome").isVisible()).isTrue();
+        boolean meanwhile =
+                Driver.on(
+                        () -> {
+                            d.window.openDemo();
+                            return d.find(".welcome").isVisible();
+                        });
+        assertThat(meanwhile).isFalse();
+        Driver.until("it is open", () -> !project().isEmpty());
+        assertThat(d.find(".welcome").isVisible()).isFalse();
+    }
+
+    @Test
+    void theWelcomeIsBackWhenAProjectCannotBeOpened() {
+        Driver.run(() -> d.window.open(folder.resolve("gone.ivrik")));
+        Driver.until("it says so", () -> d.window.sheets().isShowing());
+        assertThat(d.find(".welcome").isVisible()).isTrue();
+        assertThat(d.window.view().notice.get()).isEmpty();
+    }
+
+    @Test
     void aLookFromTheTrayTakesNoWorkAway() {
         d.bringIn(still("a.png", 0.3f));
         lay("tape");

@@ -201,13 +201,16 @@ public final class MovieReader implements AutoCloseable {
     /**
      * Whether the first, middle and last frame (of a long movie, of its first part) are the same when
      * they are sought as when all is decoded up to them. Where they are not, it is to be opened as one
-     * to be counted.
+     * to be counted. Where there is no key among them but the first, none is sought.
      */
     public boolean isSoughtRightly() {
         if (index.size() == 1 || index.isCounted()) {
             return true;
         }
         long last = Math.min(index.size(), CHECKED) - 1;
+        if (index.keyBefore(last) == 0) {
+            return true;
+        }
         List<Long> probes = List.of(0L, last / 2, last);
         Map<Long, Integer> through = new HashMap<>();
         rewind();

@@ -21,6 +21,10 @@ import java.util.Locale;
  */
 public final class NumberField extends StackPane {
     private static final double DRAG_PIXELS_PER_STEP = 4;
+
+    /** Room to type in, in letters; what is longer moves along in it. */
+    private static final int TYPED = 6;
+
     private static final Duration SAID = Duration.seconds(3);
 
     private final Spec spec;
@@ -177,8 +181,11 @@ public final class NumberField extends StackPane {
                     commit();
                     requestFocus();
                 });
+        editor.setPrefColumnCount(TYPED);
+        editor.setManaged(false);
         getChildren().add(editor);
         label.setVisible(false);
+        place(editor);
         editor.requestFocus();
         editor.selectAll();
         editor.focusedProperty()
@@ -188,6 +195,14 @@ public final class NumberField extends StackPane {
                                 commit();
                             }
                         });
+    }
+
+    /** In the place of the number, a little further to the left where that is narrow; nothing else moves. */
+    private void place(TextField field) {
+        field.applyCss();
+        double width = Math.max(getWidth(), field.prefWidth(-1));
+        double height = field.prefHeight(width);
+        field.resizeRelocate(getWidth() - width, (getHeight() - height) / 2, width, height);
     }
 
     private void commit() {

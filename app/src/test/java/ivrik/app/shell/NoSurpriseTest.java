@@ -17,6 +17,7 @@ import ivrik.core.treatment.Gain;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
 
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -94,6 +95,25 @@ class NoSurpriseTest extends InAWindow {
         assertThat(meanwhile).isFalse();
         Driver.until("it is open", () -> !project().isEmpty());
         assertThat(d.find(".welcome").isVisible()).isFalse();
+    }
+
+    @Test
+    void nothingMovesWhileANumberIsTyped() {
+        d.bringIn(still("a.png", 0.3f));
+        Bounds before = Driver.on(() -> where("#green-x"));
+        Driver.run(() -> d.find("#green-x").requestFocus());
+        d.key(KeyCode.ENTER);
+        Driver.pulses(3);
+        assertThat(d.find("#green-x .text-field").isVisible()).isTrue();
+        assertThat(Driver.on(() -> where("#green-x"))).isEqualTo(before);
+        d.type("12+0.5");
+        d.key(KeyCode.ENTER);
+        assertThat(x(1)).isEqualTo(12.5);
+    }
+
+    private Bounds where(String selector) {
+        Node node = d.find(selector);
+        return node.localToScene(node.getLayoutBounds());
     }
 
     @Test

@@ -11,6 +11,9 @@ import ivrik.core.threads.Workers;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /** A core frame into an FFmpeg picture of any RGB(A), grey or Y'CbCr layout. */
 public final class PixelWriter {
     private PixelWriter() {}
@@ -23,20 +26,30 @@ public final class PixelWriter {
         AVPixFmtDescriptor layout = av_pix_fmt_desc_get(out.format());
         boolean alpha = (layout.flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
         Frame ready = alpha ? frame.straight(workers) : Composite.overBlack(frame, workers);
-        if ((layout.flags() & AV_PIX_FMT_FLAG_RGB) != 0) {
-            for (int c = 0; c < 3; c++) {
-                write(ready.colour().get(c), out, layout, c, workers);
-            }
-        } else {
+        if ((layout.flags() & AV_PIX_FMT_FLAG_RGB) == 0) {
             new YuvWriter(ready, out, layout).write(workers);
+            if (alpha) {
+                write(coverage(ready), out, layout, layout.nb_components() - 1, workers);
+            }
+            return;
         }
+        List<Plane> planes = new ArrayList<>(ready.colour());
         if (alpha) {
-            Plane coverage =
-                    ready.isOpaque()
-                            ? Plane.flat(ready.width(), ready.height(), 1)
-                            : ready.coverage().getFirst();
-            write(coverage, out, layout, layout.nb_components() - 1, workers);
+            planes.add(coverage(ready));
         }
+        if (PackedWriter.fits(layout)) {
+            new PackedWriter(planes, out, layout).write(workers);
+            return;
+        }
+        for (int c = 0; c < planes.size(); c++) {
+            write(planes.get(c), out, layout, c, workers);
+        }
+    }
+
+    private static Plane coverage(Frame frame) {
+        return frame.isOpaque()
+                ? Plane.flat(frame.width(), frame.height(), 1)
+                : frame.coverage().getFirst();
     }
 
     /** Fills the only component of a grey picture. */

@@ -14,12 +14,15 @@ final class DemoCopy {
 
     private DemoCopy() {}
 
-    /** Returns the project in it. What earlier pictures, or work on them, left behind goes. */
+    /**
+     * Returns the project in it. What earlier pictures, or work on them, left behind goes; what a window keeps aside
+     * in hidden files, of work on the demo itself, is not copied.
+     */
     static Path make() {
         Path from = Demo.project().getParent();
         remove();
         try (var files = Files.walk(from)) {
-            for (Path file : files.toList()) {
+            for (Path file : files.filter(f -> !isHidden(f)).toList()) {
                 Path target = FOLDER.resolve(from.relativize(file).toString());
                 if (Files.isDirectory(file)) {
                     Files.createDirectories(target);
@@ -31,6 +34,10 @@ final class DemoCopy {
             throw new UncheckedIOException(e);
         }
         return FOLDER.resolve(Demo.project().getFileName());
+    }
+
+    private static boolean isHidden(Path file) {
+        return file.getFileName().toString().startsWith(".");
     }
 
     static void remove() {

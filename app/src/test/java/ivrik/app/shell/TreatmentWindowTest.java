@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ivrik.app.control.NumberField;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Show;
 import ivrik.core.look.Step;
@@ -180,7 +181,7 @@ class TreatmentWindowTest extends OneFrame {
         set(1, 1, "k0", 0.2);
         choose(1);
         assertThat(d.find("#green-k0")).as("not made anew").isSameAs(lens);
-        assertThat(d.text("#green-k0")).contains("0.20");
+        assertThat(((NumberField) d.find("#green-k0")).text()).isEqualTo("+0.2");
         d.number("#green-k0", "0.5");
         assertThat(amounts(1, 1).value("k0").rest()).isEqualTo(0.5);
     }

@@ -10,8 +10,8 @@ import jdk.incubator.vector.VectorSpecies;
  * 1.2e-7 of the value, or of 1 where that is more, and exact at 0 and 1; vectors and single values give the same
  * bits. What is negative is mirrored; far outside it is the function itself.
  *
- * <p>The two methods for rows are written out, polynomials and all: they are longer than what Java puts into the
- * methods that call it. Put there, it made an object of each vector in some runs and took five times as long.
+ * <p>The two methods for rows are written out, polynomials and all: so they are longer than what Java puts into the
+ * methods that call it. Where it was put there, it took five times as long in some runs.
  */
 final class SrgbCurve {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;

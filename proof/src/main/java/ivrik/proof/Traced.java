@@ -15,7 +15,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermission;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -43,6 +45,8 @@ final class Traced implements Trial {
             Pattern.compile("socket\\(AF_INET6?, SOCK_STREAM, IPPROTO_IP\\)");
 
     private static final int ASKED_TIMES = 3;
+    private static final String UNFINISHED = " <unfinished ...>";
+    private static final Pattern RESUMED = Pattern.compile("<\\.\\.\\. \\w+ resumed>");
     private static final Pattern LOCAL = Pattern.compile("AF_UNIX|AF_NETLINK");
     private static final Pattern PATH = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"");
     private static final String SECRET = "words of the title";
@@ -121,7 +125,7 @@ final class Traced implements Trial {
             String told = Files.readString(said);
             throw new Failure(name + " ended with " + process.exitValue() + "; it said: " + told);
         }
-        List<String> all = Files.readAllLines(calls);
+        List<String> all = whole(Files.readAllLines(calls));
         long asked = all.stream().filter(c -> ASKED.matcher(c).find()).count();
         if (asked > ASKED_TIMES) {
             throw new Failure(asked + " sockets of a network");
@@ -129,6 +133,28 @@ final class Traced implements Trial {
         for (String call : all) {
             check(call, folder);
         }
+    }
+
+    /**
+     * Calls in one line each: where another thread's call comes between, strace says the beginning of a call and
+     * its end in two.
+     */
+    static List<String> whole(List<String> lines) {
+        Map<String, String> begun = new LinkedHashMap<>();
+        List<String> whole = new ArrayList<>();
+        for (String line : lines) {
+            String thread = line.substring(0, Math.max(0, line.indexOf(' ')));
+            Matcher resumed = RESUMED.matcher(line);
+            if (line.endsWith(UNFINISHED)) {
+                begun.put(thread, line.substring(0, line.length() - UNFINISHED.length()));
+            } else if (resumed.find() && begun.containsKey(thread)) {
+                whole.add(begun.remove(thread) + line.substring(resumed.end()));
+            } else {
+                whole.add(line);
+            }
+        }
+        whole.addAll(begun.values());
+        return whole;
     }
 
     private static void check(String call, Path folder) throws Failure {

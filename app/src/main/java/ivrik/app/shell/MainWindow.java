@@ -27,6 +27,7 @@ import ivrik.core.measure.Register;
 import ivrik.core.project.Project;
 
 import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
@@ -242,8 +243,15 @@ public final class MainWindow {
                             }
                             view.frame.set(Math.min(view.frame.get(), is.project().frames() - 1));
                             name.show();
-                            showWelcome();
                         });
+        welcome.visibleProperty()
+                .bind(
+                        Bindings.createBooleanBinding(
+                                () ->
+                                        session.project().isEmpty()
+                                                && !projects.openingProperty().get(),
+                                session.stateProperty(),
+                                projects.openingProperty()));
         works.own()
                 .read(
                         faults ->
@@ -252,12 +260,10 @@ public final class MainWindow {
                                         String.join("\n", faults)));
         document.fileProperty().addListener((o, a, b) -> name.show());
         document.safetyProperty().addListener((o, a, b) -> name.show());
-        projects.openingProperty().addListener((o, was, is) -> showWelcome());
         remembered.onChange(this::showRecent);
         scheme();
         showRecent();
         name.show();
-        showWelcome();
     }
 
     /** The present picture is there in full: now there is time for small ones. */
@@ -280,11 +286,6 @@ public final class MainWindow {
     private void showRecent() {
         header.showRecent(remembered.get().recent(), p -> open(Path.of(p)));
         welcome.showRecent(remembered.get().recent());
-    }
-
-    /** Not while a project is on its way. */
-    private void showWelcome() {
-        welcome.setVisible(session.project().isEmpty() && !projects.openingProperty().get());
     }
 
     private void forgetSmall() {

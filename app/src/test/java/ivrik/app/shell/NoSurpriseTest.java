@@ -17,7 +17,6 @@ import ivrik.core.treatment.Gain;
 import ivrik.media.encode.Form;
 import ivrik.media.encode.Forms;
 
-import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -81,47 +80,6 @@ class NoSurpriseTest extends InAWindow {
                 .extracting(c -> c.source() + " at " + c.start())
                 .containsExactly(
                         "pic4 at 0", "pic1 at 96", "pic3 at 192", "pic2 at 288", "pic5 at 384");
-    }
-
-    @Test
-    void theWelcomeDoesNotFlashBeforeAProjectThatIsBeingOpened() {
-        assertThat(d.find(".welcome").isVisible()).isTrue();
-        boolean meanwhile =
-                Driver.on(
-                        () -> {
-                            d.window.openDemo();
-                            return d.find(".welcome").isVisible();
-                        });
-        assertThat(meanwhile).isFalse();
-        Driver.until("it is open", () -> !project().isEmpty());
-        assertThat(d.find(".welcome").isVisible()).isFalse();
-    }
-
-    @Test
-    void nothingMovesWhileANumberIsTyped() {
-        d.bringIn(still("a.png", 0.3f));
-        Bounds before = Driver.on(() -> where("#green-x"));
-        Driver.run(() -> d.find("#green-x").requestFocus());
-        d.key(KeyCode.ENTER);
-        Driver.pulses(3);
-        assertThat(d.find("#green-x .text-field").isVisible()).isTrue();
-        assertThat(Driver.on(() -> where("#green-x"))).isEqualTo(before);
-        d.type("12+0.5");
-        d.key(KeyCode.ENTER);
-        assertThat(x(1)).isEqualTo(12.5);
-    }
-
-    private Bounds where(String selector) {
-        Node node = d.find(selector);
-        return node.localToScene(node.getLayoutBounds());
-    }
-
-    @Test
-    void theWelcomeIsBackWhenAProjectCannotBeOpened() {
-        Driver.run(() -> d.window.open(folder.resolve("gone.ivrik")));
-        Driver.until("it says so", () -> d.window.sheets().isShowing());
-        assertThat(d.find(".welcome").isVisible()).isTrue();
-        assertThat(d.window.view().notice.get()).isEmpty();
     }
 
     @Test

@@ -17,6 +17,7 @@ import ivrik.core.treatment.PictureTreatment;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
@@ -205,6 +206,24 @@ class TreatmentWindowTest extends OneFrame {
     private void choose(int step) {
         Driver.run(() -> d.window.session().selectCell(look().steps().get(step).id(), 1));
         d.settle();
+    }
+
+    @Test
+    void nothingMovesWhileANumberIsTyped() {
+        Bounds before = Driver.on(() -> where("#green-x"));
+        Driver.run(() -> d.find("#green-x").requestFocus());
+        d.key(KeyCode.ENTER);
+        Driver.pulses(3);
+        assertThat(d.find("#green-x .text-field").isVisible()).isTrue();
+        assertThat(Driver.on(() -> where("#green-x"))).isEqualTo(before);
+        d.type("12+0.5");
+        d.key(KeyCode.ENTER);
+        assertThat(amounts(0, 1).value("x").rest()).isEqualTo(12.5);
+    }
+
+    private Bounds where(String selector) {
+        Node node = d.find(selector);
+        return node.localToScene(node.getLayoutBounds());
     }
 
     @Test

@@ -74,8 +74,8 @@ public final class TransferTable {
     }
 
     /**
-     * One value, the same as in a row. It takes a road of its own: Java compiles the work on rows for what it has
-     * seen, and thousands of rows of one value made it several times slower.
+     * One value, the same as in a row. It takes a road of its own, as Java compiles the work on rows for the rows
+     * that it has seen: those are long.
      */
     public float at(float v) {
         return each.at(v);

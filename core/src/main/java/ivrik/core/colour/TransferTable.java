@@ -9,6 +9,10 @@ public final class TransferTable {
     private static final Map<Transfer, TransferTable> TO_LINEAR = new ConcurrentHashMap<>();
     private static final Map<Transfer, TransferTable> FROM_LINEAR = new ConcurrentHashMap<>();
 
+    /** Leaves values what they are. */
+    private static final TransferTable NOTHING =
+            new TransferTable((values, from, to) -> {}, v -> v);
+
     private final Work work;
     private final Each each;
 
@@ -43,10 +47,13 @@ public final class TransferTable {
                 : TO_LINEAR.computeIfAbsent(
                         transfer,
                         t ->
-                                t == Transfer.SRGB
-                                        ? new TransferTable(
-                                                SrgbCurve::toLinear, SrgbCurve::toLinear)
-                                        : of(t::toLinear));
+                                switch (t) {
+                                    case LINEAR -> NOTHING;
+                                    case SRGB ->
+                                            new TransferTable(
+                                                    SrgbCurve::toLinear, SrgbCurve::toLinear);
+                                    default -> of(t::toLinear);
+                                });
     }
 
     /** From linear light to values as delivered. */
@@ -57,10 +64,13 @@ public final class TransferTable {
                 : FROM_LINEAR.computeIfAbsent(
                         transfer,
                         t ->
-                                t == Transfer.SRGB
-                                        ? new TransferTable(
-                                                SrgbCurve::fromLinear, SrgbCurve::fromLinear)
-                                        : of(t::fromLinear));
+                                switch (t) {
+                                    case LINEAR -> NOTHING;
+                                    case SRGB ->
+                                            new TransferTable(
+                                                    SrgbCurve::fromLinear, SrgbCurve::fromLinear);
+                                    default -> of(t::fromLinear);
+                                });
     }
 
     /** Replaces the first {@code n} values. */

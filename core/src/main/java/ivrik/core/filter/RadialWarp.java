@@ -18,10 +18,6 @@ public final class RadialWarp implements Warp {
     /** How far off a factor may be: a ten-thousandth of a pixel at a thousand pixels. */
     private static final double CLOSE = 1e-7;
 
-    /** What each thread works out between: a row is made so often that new arrays would cost much of it. */
-    private static final ThreadLocal<double[]> SCRATCH =
-            ThreadLocal.withInitial(() -> new double[0]);
-
     /** All that the way back depends on, but for where the centre is. */
     private record Magnification(double farthest, double k0, double k1, double k2) {}
 
@@ -33,8 +29,10 @@ public final class RadialWarp implements Warp {
 
     private final double centreX;
     private final double centreY;
-    private final double perUnit;
-    private final double toStep;
+
+    /** From the square of a distance in pixels to that over the farthest's. */
+    private final double perSquare;
+
     private final double[] factor;
     private final double[] polynomial;
 
@@ -52,19 +50,18 @@ public final class RadialWarp implements Warp {
             double k2) {
         this.centreX = centreX;
         this.centreY = centreY;
-        this.perUnit = 1 / (unit * unit);
-        this.toStep = STEPS / (farthest * farthest);
+        this.perSquare = 1 / (unit * unit * farthest * farthest);
         Back back =
-                KNOWN.get(new Magnification(farthest, k0, k1, k2), m -> back(toStep, k0, k1, k2));
+                KNOWN.get(new Magnification(farthest, k0, k1, k2), m -> back(farthest, k0, k1, k2));
         this.factor = back.factor;
         this.polynomial = back.polynomial;
     }
 
-    private static Back back(double toStep, double k0, double k1, double k2) {
+    private static Back back(double farthest, double k0, double k1, double k2) {
         double[] factor = new double[STEPS + 2];
         double r = 0;
         for (int i = 0; i < factor.length; i++) {
-            double moved = Math.sqrt(i / toStep);
+            double moved = farthest * Math.sqrt((double) i / STEPS);
             r = i == 0 ? 0 : before(moved, r, k0, k1, k2);
             factor[i] = i == 0 ? 1 / Math.max(1e-3, 1 + k0) : r / moved;
         }
@@ -162,49 +159,29 @@ public final class RadialWarp implements Warp {
     /** Beyond the farthest the factor stays; along a line the farthest places are its ends. */
     @Override
     public void back(double[] x, double[] y, int n) {
-        double[] by = scratch(n);
-        distances(x, y, by, n);
-        if (polynomial != null && by[0] <= STEPS && by[n - 1] <= STEPS) {
-            evaluate(polynomial, 1.0 / STEPS, by, n);
-        } else {
-            for (int i = 0; i < n; i++) {
-                double at = Math.min(by[i], STEPS);
-                int k = (int) at;
-                by[i] = factor[k] + (at - k) * (factor[k + 1] - factor[k]);
-            }
+        if (polynomial != null && isWithin(x[0], y[0]) && isWithin(x[n - 1], y[n - 1])) {
+            byPolynomial(polynomial, x, y, n);
+            return;
         }
-        scale(x, centreX, by, n);
-        scale(y, centreY, by, n);
-    }
-
-    private static double[] scratch(int n) {
-        double[] own = SCRATCH.get();
-        if (own.length < n) {
-            own = new double[n];
-            SCRATCH.set(own);
-        }
-        return own;
-    }
-
-    /** Each square of the distance from the centre, in steps of the table. */
-    private void distances(double[] x, double[] y, double[] out, int n) {
-        double cx = centreX;
-        double cy = centreY;
-        double steps = perUnit * toStep;
         for (int i = 0; i < n; i++) {
-            double dx = x[i] - cx;
-            double dy = y[i] - cy;
-            out[i] = (dx * dx + dy * dy) * steps;
+            double dx = x[i] - centreX;
+            double dy = y[i] - centreY;
+            double at = Math.min((dx * dx + dy * dy) * perSquare, 1) * STEPS;
+            int k = (int) at;
+            double by = factor[k] + (at - k) * (factor[k + 1] - factor[k]);
+            x[i] = centreX + by * dx;
+            y[i] = centreY + by * dy;
         }
     }
 
-    private static void scale(double[] place, double about, double[] by, int n) {
-        for (int i = 0; i < n; i++) {
-            place[i] = about + by[i] * (place[i] - about);
-        }
+    private boolean isWithin(double x, double y) {
+        double dx = x - centreX;
+        double dy = y - centreY;
+        return (dx * dx + dy * dy) * perSquare <= 1;
     }
 
-    private static void evaluate(double[] c, double per, double[] at, int n) {
+    /** Written out, as Java then makes vectors of it. */
+    private void byPolynomial(double[] c, double[] x, double[] y, int n) {
         double a = c[0];
         double b = c[1];
         double d = c[2];
@@ -212,10 +189,27 @@ public final class RadialWarp implements Warp {
         double f = c[4];
         double g = c[5];
         double h = c[6];
+        double cx = centreX;
+        double cy = centreY;
+        double per = perSquare;
         for (int i = 0; i < n; i++) {
-            double t = at[i] * per;
-            at[i] = a + t * (b + t * (d + t * (e + t * (f + t * (g + t * h)))));
+            double dx = x[i] - cx;
+            double dy = y[i] - cy;
+            double t = (dx * dx + dy * dy) * per;
+            double outer = Math.fma(t, Math.fma(t, Math.fma(t, h, g), f), e);
+            double by = Math.fma(t, Math.fma(t, Math.fma(t, outer, d), b), a);
+            x[i] = cx + by * dx;
+            y[i] = cy + by * dy;
         }
+    }
+
+    /** The polynomial at one place. */
+    private static double at(double[] c, double t) {
+        double sum = 0;
+        for (int k = c.length - 1; k >= 0; k--) {
+            sum = Math.fma(t, sum, c[k]);
+        }
+        return sum;
     }
 
     /**
@@ -243,13 +237,8 @@ public final class RadialWarp implements Warp {
             }
             c[0] = value[i] - at[i] * c[0];
         }
-        double[] near = new double[STEPS + 1];
         for (int k = 0; k <= STEPS; k++) {
-            near[k] = k;
-        }
-        evaluate(c, 1.0 / STEPS, near, near.length);
-        for (int k = 0; k <= STEPS; k++) {
-            if (!(Math.abs(near[k] - factor[k]) < CLOSE)) {
+            if (!(Math.abs(at(c, (double) k / STEPS) - factor[k]) < CLOSE)) {
                 return null;
             }
         }

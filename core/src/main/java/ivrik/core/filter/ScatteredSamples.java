@@ -40,10 +40,6 @@ final class ScatteredSamples {
     private final int taps;
     private final float[] across;
     private final float[] down;
-    private final int[] first;
-
-    /** Whether all places of a vector lie between the same two rows. */
-    private final boolean[] level;
 
     private final float[][] weightsX;
     private final float[][] weightsY;
@@ -79,8 +75,6 @@ final class ScatteredSamples {
         this.iy = new int[room];
         this.fx = new float[room];
         this.fy = new float[room];
-        this.first = new int[room / LANES];
-        this.level = new boolean[room / LANES];
         this.weightsX = new float[sampler == Sampler.CUBIC ? taps : 0][room];
         this.weightsY = new float[sampler == Sampler.CUBIC ? taps : 0][room];
     }
@@ -89,13 +83,10 @@ final class ScatteredSamples {
     void at(double[] x, double[] y, int n, float[] out, int o) {
         split(x, ix, fx, n);
         split(y, iy, fy, n);
-        int whole = n / LANES;
+        int whole = n / LANES * LANES;
         if (sampler == Sampler.LANCZOS || !quicker.takesVectors(n)) {
             oneByOne(0, n, out, o);
             return;
-        }
-        for (int v = 0; v < whole; v++) {
-            first[v] = first(v);
         }
         if (sampler == Sampler.LINEAR) {
             linear(whole, out, o);
@@ -104,12 +95,7 @@ final class ScatteredSamples {
             weights(fy, weightsY[0], weightsY[1], weightsY[2], weightsY[3]);
             cubic(whole, out, o);
         }
-        for (int v = 0; v < whole; v++) {
-            if (first[v] == NONE) {
-                oneByOne(v * LANES, (v + 1) * LANES, out, o);
-            }
-        }
-        oneByOne(whole * LANES, n, out, o);
+        oneByOne(whole, n, out, o);
     }
 
     /** A row of places a little closer than pixels, by either way and with both samplers. */
@@ -161,55 +147,54 @@ final class ScatteredSamples {
     /**
      * Where in the plane to begin to read for a vector of places that need nothing from outside, and
      * only samples of one row more than each of them sees, that lie within two vectors; else {@link #NONE}.
+     *
+     * @param left the leftmost place
+     * @param upper the uppermost
+     * @param across how far to the right of that each of them lies
+     * @param down how far below
      */
-    private int first(int v) {
+    private int first(int left, int upper, IntVector across, IntVector down) {
         int rows = taps + 1;
-        int i = v * LANES;
-        int before = sampler.firstTap();
-        int left = Math.min(ix[i], ix[i + LANES - 1]);
-        int upper = Math.min(iy[i], iy[i + LANES - 1]);
-        int x = left + before;
-        int y = upper + before;
-        int p = offset + y * stride + x;
+        int x = left + sampler.firstTap();
+        int y = upper + sampler.firstTap();
         int right = Math.min(2 * LANES, width - x) - taps;
+        int p = offset + y * stride + x;
         if (x < 0 || y < 0 || y > height - rows || right < 0) {
             return NONE;
         }
         if (p + (rows - 1) * stride > data.length - 2 * LANES) {
             return NONE;
         }
-        IntVector across = IntVector.fromArray(INTS, ix, i).sub(left);
-        IntVector down = IntVector.fromArray(INTS, iy, i).sub(upper);
         boolean far =
-                across.lanewise(VectorOperators.OR, across.neg().add(right))
-                        .lanewise(VectorOperators.OR, down)
-                        .lanewise(VectorOperators.OR, down.neg().add(rows - taps))
-                        .compare(VectorOperators.LT, 0)
+                across.compare(VectorOperators.UGT, right)
+                        .or(down.compare(VectorOperators.UGT, rows - taps))
                         .anyTrue();
-        level[v] = !down.compare(VectorOperators.NE, 0).anyTrue();
         return far ? NONE : p;
     }
 
     /** Places between two rows of the plane, or between three, some of them below the second. */
     private void linear(int whole, float[] out, int o) {
-        for (int v = 0; v < whole; v++) {
-            int p = first[v];
+        for (int i = 0; i < whole; i += LANES) {
+            int left = Math.min(ix[i], ix[i + LANES - 1]);
+            int upper = Math.min(iy[i], iy[i + LANES - 1]);
+            IntVector at = IntVector.fromArray(INTS, ix, i).sub(left);
+            IntVector down = IntVector.fromArray(INTS, iy, i).sub(upper);
+            int p = first(left, upper, at, down);
             if (p == NONE) {
+                oneByOne(i, i + LANES, out, o);
                 continue;
             }
-            int i = v * LANES;
-            IntVector at = within(i);
             FloatVector f = FloatVector.fromArray(FLOATS, fx, i);
-            FloatVector upper = between(p, at, f);
-            FloatVector lower = between(p + stride, at, f);
-            if (!level[v]) {
-                VectorMask<Float> below = below(i);
-                FloatVector third = between(p + 2 * stride, at, f);
-                upper = upper.blend(lower, below);
-                lower = lower.blend(third, below);
+            FloatVector above = between(p, at, f);
+            FloatVector below = between(p + stride, at, f);
+            VectorMask<Integer> lower = down.compare(VectorOperators.NE, 0);
+            if (lower.anyTrue()) {
+                VectorMask<Float> these = lower.cast(FLOATS);
+                above = above.blend(below, these);
+                below = below.blend(between(p + 2 * stride, at, f), these);
             }
             FloatVector g = FloatVector.fromArray(FLOATS, fy, i);
-            upper.add(g.mul(lower.sub(upper))).intoArray(out, o + i);
+            above.add(g.mul(below.sub(above))).intoArray(out, o + i);
         }
     }
 
@@ -223,13 +208,16 @@ final class ScatteredSamples {
 
     /** Places all of which see the same four rows of the plane, or five, some of them the lower four. */
     private void cubic(int whole, float[] out, int o) {
-        for (int v = 0; v < whole; v++) {
-            int p = first[v];
+        for (int i = 0; i < whole; i += LANES) {
+            int left = Math.min(ix[i], ix[i + LANES - 1]);
+            int upper = Math.min(iy[i], iy[i + LANES - 1]);
+            IntVector at = IntVector.fromArray(INTS, ix, i).sub(left);
+            IntVector down = IntVector.fromArray(INTS, iy, i).sub(upper);
+            int p = first(left, upper, at, down);
             if (p == NONE) {
+                oneByOne(i, i + LANES, out, o);
                 continue;
             }
-            int i = v * LANES;
-            IntVector at = within(i);
             IntVector at1 = at.add(1);
             IntVector at2 = at.add(2);
             IntVector at3 = at.add(3);
@@ -237,11 +225,11 @@ final class ScatteredSamples {
             FloatVector w1 = FloatVector.fromArray(FLOATS, weightsX[1], i);
             FloatVector w2 = FloatVector.fromArray(FLOATS, weightsX[2], i);
             FloatVector w3 = FloatVector.fromArray(FLOATS, weightsX[3], i);
-            VectorMask<Float> below = below(i);
+            VectorMask<Float> below = down.compare(VectorOperators.NE, 0).cast(FLOATS);
             FloatVector sum = FloatVector.zero(FLOATS);
             FloatVector above = sum;
-            int skipped = level[v] ? 0 : 1;
-            for (int j = -skipped; j < 4; j++) {
+            boolean level = !below.anyTrue();
+            for (int j = level ? 0 : -1; j < 4; j++) {
                 IntVector a = bits(p);
                 IntVector b = bits(p + LANES);
                 FloatVector row =
@@ -250,7 +238,7 @@ final class ScatteredSamples {
                                 .add(w2.mul(pick(at2, a, b)))
                                 .add(w3.mul(pick(at3, a, b)));
                 if (j >= 0) {
-                    FloatVector seen = skipped == 0 ? row : above.blend(row, below);
+                    FloatVector seen = level ? row : above.blend(row, below);
                     sum = sum.add(seen.mul(FloatVector.fromArray(FLOATS, weightsY[j], i)));
                 }
                 above = row;
@@ -258,13 +246,6 @@ final class ScatteredSamples {
             }
             sum.intoArray(out, o + i);
         }
-    }
-
-    /** Which places of a vector begin one row further down than the uppermost. */
-    private VectorMask<Float> below(int i) {
-        return IntVector.fromArray(INTS, iy, i)
-                .compare(VectorOperators.GT, Math.min(iy[i], iy[i + LANES - 1]))
-                .cast(FLOATS);
     }
 
     /** The weights of {@link Sampler#CUBIC} for many fractions. */
@@ -276,11 +257,6 @@ final class ScatteredSamples {
             w2[i] = ((t * -1.5f + 2) * t + 0.5f) * t;
             w3[i] = (t * 0.5f - 0.5f) * t * t;
         }
-    }
-
-    /** How far to the right of the leftmost each place of a vector is. */
-    private IntVector within(int i) {
-        return IntVector.fromArray(INTS, ix, i).sub(Math.min(ix[i], ix[i + LANES - 1]));
     }
 
     private IntVector bits(int p) {

@@ -1,7 +1,7 @@
 package ivrik.core.render;
 
 import ivrik.core.cache.Key;
-import ivrik.core.colour.ColourSpace;
+import ivrik.core.colour.Transfer;
 import ivrik.core.filter.Continued;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.ColourRows;
@@ -26,7 +26,7 @@ import java.util.Optional;
  * added. Anything else leaves coverage, and sees the colour without it. Where channels are covered differently,
  * what mixes them sees all of them covered by the union.
  */
-record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies) implements Stage {
+record PictureStage(PictureStepPlan step, Transfer transfer, Supplies supplies) implements Stage {
     private PictureTreatment kind() {
         return (PictureTreatment) step.kind();
     }
@@ -38,7 +38,7 @@ record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies)
 
     @Override
     public Object key() {
-        return List.of(step, colour);
+        return List.of(step, transfer);
     }
 
     @Override
@@ -79,7 +79,7 @@ record PictureStage(PictureStepPlan step, ColourSpace colour, Supplies supplies)
                                 step.settings(),
                                 new PictureContext(
                                         site.scale(),
-                                        colour,
+                                        transfer,
                                         used(),
                                         step.table(),
                                         site.workers()));

@@ -1,5 +1,6 @@
 package ivrik.core.render;
 
+import ivrik.core.colour.Transfer;
 import ivrik.core.picture.Size;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.PictureStepPlan;
@@ -31,28 +32,40 @@ final class Road {
         after.removeIf(Stage::isNeutral);
     }
 
-    /** Treatments of lanes that follow each other are one stage, so that all their moves are one mapping. */
+    /** Steps that follow each other and can be done together are one stage. */
     private List<Stage> pictures(List<PictureStepPlan> steps) {
         List<Stage> stages = new ArrayList<>();
-        List<StepPlan> byChannel = new ArrayList<>();
+        List<PictureStepPlan> together = new ArrayList<>();
         for (PictureStepPlan step : steps) {
-            if (step.isOfLanes()) {
-                byChannel.add(step.byChannel());
-                continue;
+            if (!together.isEmpty() && !goTogether(together.getLast(), step)) {
+                stages.add(stage(List.copyOf(together)));
+                together.clear();
             }
-            channels(byChannel, stages);
-            stages.add(new PictureStage(step, look.colour(), supplies));
+            together.add(step);
         }
-        channels(byChannel, stages);
+        if (!together.isEmpty()) {
+            stages.add(stage(List.copyOf(together)));
+        }
         stages.removeIf(Stage::isNeutral);
         return stages;
     }
 
-    private void channels(List<StepPlan> steps, List<Stage> into) {
-        if (!steps.isEmpty()) {
-            into.add(new ChannelStage(List.copyOf(steps), look, supplies));
-            steps.clear();
+    /** Moves of all channels are one mapping; to linear light a picture goes once. */
+    private static boolean goTogether(PictureStepPlan step, PictureStepPlan next) {
+        return step.isOfLanes() && next.isOfLanes()
+                || LightStage.takes(step) && LightStage.takes(next);
+    }
+
+    private Stage stage(List<PictureStepPlan> steps) {
+        PictureStepPlan first = steps.getFirst();
+        if (first.isOfLanes()) {
+            List<StepPlan> byChannel = steps.stream().map(PictureStepPlan::byChannel).toList();
+            return new ChannelStage(byChannel, look, supplies);
         }
+        Transfer transfer = look.colour().transfer();
+        return steps.size() == 1
+                ? new PictureStage(first, transfer, supplies)
+                : new LightStage(steps, transfer, supplies);
     }
 
     /** Takes a picture all the way, at each moment that the look's shutter sees. */

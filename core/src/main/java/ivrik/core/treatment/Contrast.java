@@ -51,7 +51,7 @@ public final class Contrast implements PictureTreatment {
                         }
                     });
         }
-        TransferTable table = TransferTable.of(inStops(context.colour().transfer(), by, pivot));
+        TransferTable table = TransferTable.of(inStops(context.transfer(), by, pivot));
         return Light.through(picture, table);
     }
 

@@ -34,9 +34,7 @@ public final class Exposure implements PictureTreatment {
                     }
                 };
         return picture.then(
-                Light.isLinear(settings, LIGHT)
-                        ? Light.linear(context.colour().transfer(), work)
-                        : work);
+                Light.isLinear(settings, LIGHT) ? Light.linear(context.transfer(), work) : work);
     }
 
     private static void times(float[] values, float by, int n) {

@@ -41,7 +41,7 @@ public final class Halation implements PictureTreatment {
                             Parameter.percent("blue", "blue", 0, 100, 10).setting(),
                             Parameter.percent("tail", "long tail", 0, 100, 60).setting(),
                             Parameter.percent("keep", "keep the energy", 0, 100, 0).setting())
-                    .with(Trait.SHINES, Trait.BY_CHANNEL)
+                    .with(Trait.SHINES, Trait.BY_CHANNEL, Trait.LIGHT)
                     .called("glow", "bloom", "film", "highlights", "red glow");
 
     @Override
@@ -53,8 +53,8 @@ public final class Halation implements PictureTreatment {
     public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
         Workers workers = context.workers();
         List<Plane> before = picture.toPlanes(workers);
-        TransferTable in = TransferTable.toLinear(context.colour().transfer());
-        TransferTable out = TransferTable.fromLinear(context.colour().transfer());
+        TransferTable in = TransferTable.toLinear(context.transfer());
+        TransferTable out = TransferTable.fromLinear(context.transfer());
         Knee knee = Knee.stopsOverGrey(settings.number("threshold"));
         String[] channels = {"red", "green", "blue"};
         List<Rows> after = new ArrayList<>();

@@ -42,8 +42,8 @@ public final class LinearLight implements PictureTreatment {
     public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
         TransferTable table =
                 settings.word(WAY).equals(BACK)
-                        ? TransferTable.fromLinear(context.colour().transfer())
-                        : TransferTable.toLinear(context.colour().transfer());
+                        ? TransferTable.fromLinear(context.transfer())
+                        : TransferTable.toLinear(context.transfer());
         return Light.through(picture, table);
     }
 }

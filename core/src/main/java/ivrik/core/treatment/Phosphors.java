@@ -1,6 +1,6 @@
 package ivrik.core.treatment;
 
-import ivrik.core.colour.ColourSpace;
+import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
 import ivrik.core.filter.PatternTile;
 import ivrik.core.filter.RadialWarp;
@@ -50,7 +50,7 @@ public final class Phosphors implements PictureTreatment {
                             Parameter.percent("curve", "curve", 0, 100, 0).setting(),
                             Parameter.of("fields", "drawn in fields", "", 0, 1, 0, 1).setting())
                     .choosing(PhosphorMask.CHOICE, BRIGHTNESS, Pattern.TILE)
-                    .with(Trait.PICTURE, Trait.LIVE)
+                    .with(Trait.PICTURE, Trait.LIVE, Trait.LIGHT)
                     .called(
                             "phosphor screen",
                             "crt",
@@ -72,7 +72,7 @@ public final class Phosphors implements PictureTreatment {
             boolean odd,
             Size size,
             double scale,
-            ColourSpace colour) {}
+            Transfer transfer) {}
 
     @Override
     public boolean needsPicture(Settings settings) {
@@ -112,8 +112,8 @@ public final class Phosphors implements PictureTreatment {
                         curve,
                         back,
                         size,
-                        TransferTable.toLinear(context.colour().transfer()),
-                        TransferTable.fromLinear(context.colour().transfer()),
+                        TransferTable.toLinear(context.transfer()),
+                        TransferTable.fromLinear(context.transfer()),
                         own
                                 ? Optional.empty()
                                 : Optional.of(
@@ -123,7 +123,7 @@ public final class Phosphors implements PictureTreatment {
                                                 odd,
                                                 size,
                                                 context.scale(),
-                                                context.colour())));
+                                                context.transfer())));
         return light.of(picture);
     }
 

@@ -34,7 +34,7 @@ public final class PictureCurve implements ThroughPoints {
     @Override
     public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
         MonotoneCurve curve = Curve.through(settings);
-        Transfer transfer = context.colour().transfer();
+        Transfer transfer = context.transfer();
         TransferTable table =
                 TransferTable.of(
                         Light.isLinear(settings, LIGHT)

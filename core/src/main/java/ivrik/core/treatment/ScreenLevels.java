@@ -1,19 +1,18 @@
 package ivrik.core.treatment;
 
-import ivrik.core.colour.TransferTable;
 import ivrik.core.filter.ScanBeam;
 
 import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * How much of a mask and a beam there is room for at each level of a value, and what pays back the light that
+ * How much of a mask and a beam there is room for at each level of light, and what pays back the light that
  * they take.
  *
  * @param perMean of each channel, one over the mean of the mask
  * @param payBack of each channel, for each part of the beam how much brighter it makes the mean of the picture,
  *     then how much more where all of the mask shows
- * @param rooms of each level from black to white as delivered: how much of the mask there is room for, then how
+ * @param rooms of each level from black to white, evenly by the square root of light: how much of the mask there is room for, then how
  *     narrow a beam
  */
 record ScreenLevels(float[] perMean, float[][] payBack, float[] rooms) {
@@ -51,11 +50,7 @@ record ScreenLevels(float[] perMean, float[][] payBack, float[] rooms) {
      * @param brightest of the mask, if there is one
      */
     static ScreenLevels paidBack(
-            double[][] rows,
-            Optional<Float> brightest,
-            double mask,
-            ScanBeam beam,
-            TransferTable linear) {
+            double[][] rows, Optional<Float> brightest, double mask, ScanBeam beam) {
         float[] perMean = new float[CHANNELS];
         float[][] payBack = new float[CHANNELS][];
         double most = 1;
@@ -67,7 +62,8 @@ record ScreenLevels(float[] perMean, float[][] payBack, float[] rooms) {
         }
         float[] rooms = new float[(COUNT + 1) * 2];
         for (int i = 0; i <= COUNT; i++) {
-            double room = 1 / Math.max(1e-6, linear.at((float) i / COUNT));
+            double root = (double) i / COUNT;
+            double room = 1 / Math.max(1e-6, root * root);
             double forMask = StrictMath.pow(room, FOR_THE_MASK);
             rooms[2 * i] = (float) (mask * room(forMask - 1, mask * (most - 1)));
             rooms[2 * i + 1] = (float) beam.narrowness(room / forMask);

@@ -14,7 +14,7 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * What a mask and a beam make of each value. How much of either there is room for depends on the value alone and
+ * What a mask and a beam make of each value. How much of either there is room for depends on the value's light alone and
  * is looked up; what pays back their light follows from it.
  */
 final class ScreenLight {
@@ -65,7 +65,7 @@ final class ScreenLight {
             rows[c] = rowMeans(c);
         }
         return paidBack
-                ? ScreenLevels.paidBack(rows, tile.map(PatternTile::most), mask, beam, in)
+                ? ScreenLevels.paidBack(rows, tile.map(PatternTile::most), mask, beam)
                 : ScreenLevels.asItIs(mask, beam);
     }
 
@@ -107,12 +107,12 @@ final class ScreenLight {
             parts();
             draw(y);
             for (int c = 0; c < 3; c++) {
+                in.apply(rgb[c], n);
                 room(rgb[c]);
                 times(levels.payBack()[c]);
                 if (tile.isPresent()) {
                     masked(mask[c], levels.perMean()[c]);
                 }
-                in.apply(rgb[c], n);
                 multiply(rgb[c], times, n);
                 out.apply(rgb[c], n);
             }
@@ -144,11 +144,11 @@ final class ScreenLight {
             }
         }
 
-        /** How much of the mask each value has room for, and how narrow a beam. */
-        private void room(float[] values) {
+        /** How much of the mask each light has room for, and how narrow a beam. */
+        private void room(float[] light) {
             float[] rooms = levels.rooms();
             for (int x = 0; x < n; x++) {
-                int near = (int) (values[x] * ScreenLevels.COUNT + 0.5f);
+                int near = (int) ((float) Math.sqrt(light[x]) * ScreenLevels.COUNT + 0.5f);
                 level[x] = Math.min(ScreenLevels.COUNT, Math.max(0, near));
             }
             for (int x = 0; x < n; x++) {

@@ -12,6 +12,8 @@ public enum Trait {
     SPREADS,
     /** It adds light, beyond what is covered as well: there it covers as much as it adds. */
     SHINES,
+    /** It does all its work in linear light: those that follow each other take the picture there once. */
+    LIGHT,
     /** Another at every frame: it is told the frame. */
     LIVE,
     /** It uses another picture, which the step names. */

@@ -26,7 +26,7 @@ public final class Vignette implements PictureTreatment {
                             Parameter.percent("inner", "begins at", 0, 100, 30).setting(),
                             Centre.X,
                             Centre.Y)
-                    .with(Trait.POINTWISE, Trait.PLACED, Trait.BY_CHANNEL)
+                    .with(Trait.POINTWISE, Trait.PLACED, Trait.BY_CHANNEL, Trait.LIGHT)
                     .called("lens", "corners", "fall-off");
 
     @Override
@@ -46,7 +46,7 @@ public final class Vignette implements PictureTreatment {
         int n = size.width();
         return Light.placed(
                 picture,
-                context.colour().transfer(),
+                context.transfer(),
                 () -> {
                     float[] by = new float[n];
                     return (y, rgb) -> {

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
-import ivrik.core.colour.ColourSpace;
+import ivrik.core.colour.Transfer;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
@@ -24,6 +24,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 
 /** Treatments of whole pictures, against the formulas written out. */
 class PictureTreatmentsTest {
@@ -45,7 +46,7 @@ class PictureTreatmentsTest {
                 new Settings(all, words, EdgeFill.REPEAT, Sampler.CUBIC, Settings.Moment.ANY);
         PictureContext context =
                 new PictureContext(
-                        scale, ColourSpace.SRGB, Optional.empty(), Optional.empty(), workers);
+                        scale, Transfer.SRGB, Optional.empty(), Optional.empty(), workers);
         return treatment
                 .apply(ColourRows.ofPlanes(picture.colour()), settings, context)
                 .toPlanes(workers);
@@ -201,6 +202,45 @@ class PictureTreatmentsTest {
                 assertThat(a.get(c).sameSamples(picture.colour().get(c))).isFalse();
             }
         }
+    }
+
+    static List<PictureTreatment> inLight() {
+        return all().stream().filter(t -> t.description().is(Trait.LIGHT)).toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("inLight")
+    void whatWorksInLightDoesTheSameToLightThatItIsGiven(PictureTreatment treatment) {
+        // how much room light leaves for a mask is looked up at the nearest level
+        float near = treatment instanceof Phosphors ? 3e-4f : 2e-6f;
+        List<Plane> delivered = Pictured.frame(96, 64).colour();
+        List<Plane> light = delivered.stream().map(p -> each(p, Whole::light)).toList();
+        List<Plane> made = done(treatment, delivered, Transfer.SRGB);
+        List<Plane> madeOfLight = done(treatment, light, Transfer.LINEAR);
+        for (int c = 0; c < 3; c++) {
+            Plane wanted = each(madeOfLight.get(c), Whole::code);
+            assertThat(wanted.data()).isNotEqualTo(delivered.get(c).data());
+            for (int i = 0; i < wanted.data().length; i++) {
+                assertThat(made.get(c).data()[i]).isCloseTo(wanted.data()[i], within(near));
+            }
+        }
+    }
+
+    private static Plane each(Plane in, DoubleUnaryOperator function) {
+        float[] out = new float[in.data().length];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = (float) function.applyAsDouble(in.data()[i]);
+        }
+        return Plane.of(in.width(), in.height(), out);
+    }
+
+    private static List<Plane> done(
+            PictureTreatment treatment, List<Plane> picture, Transfer transfer) {
+        Workers workers = Workers.shared();
+        PictureContext context =
+                new PictureContext(1, transfer, Optional.empty(), Optional.empty(), workers);
+        Settings settings = Whole.settings(treatment, shown(treatment), Map.of(), 0);
+        return treatment.apply(ColourRows.ofPlanes(picture), settings, context).toPlanes(workers);
     }
 
     @ParameterizedTest

@@ -1,6 +1,6 @@
 package ivrik.core.treatment;
 
-import ivrik.core.colour.ColourSpace;
+import ivrik.core.colour.Transfer;
 import ivrik.core.motion.Draw;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
@@ -48,7 +48,7 @@ final class Whole {
             Settings settings,
             Optional<Frame> other) {
         PictureContext context =
-                new PictureContext(1, ColourSpace.SRGB, other, Optional.empty(), Workers.shared());
+                new PictureContext(1, Transfer.SRGB, other, Optional.empty(), Workers.shared());
         return treatment
                 .apply(ColourRows.ofPlanes(picture), settings, context)
                 .toPlanes(Workers.shared());

@@ -1,5 +1,8 @@
 package ivrik.core.colour;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleUnaryOperator;
@@ -8,6 +11,9 @@ import java.util.function.DoubleUnaryOperator;
 public final class TransferTable {
     private static final Map<Transfer, TransferTable> TO_LINEAR = new ConcurrentHashMap<>();
     private static final Map<Transfer, TransferTable> FROM_LINEAR = new ConcurrentHashMap<>();
+
+    private static final Cache<Record, TransferTable> KEPT =
+            Caffeine.newBuilder().maximumSize(32).build();
 
     /** Leaves values what they are. */
     private static final TransferTable NOTHING =
@@ -37,6 +43,13 @@ public final class TransferTable {
     public static TransferTable of(DoubleUnaryOperator function) {
         Pieces pieces = new Pieces(function);
         return new TransferTable(pieces::apply, pieces::at);
+    }
+
+    /**
+     * The same of a function that is told by its numbers, kept for the next picture: to make it takes milliseconds.
+     */
+    public static <F extends Record & DoubleUnaryOperator> TransferTable kept(F function) {
+        return KEPT.get(function, f -> of(function));
     }
 
     /** From values as delivered to linear light. */

@@ -1,6 +1,7 @@
 package ivrik.core.filter;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 
@@ -75,5 +76,16 @@ public final class MonotoneCurve {
         return y[i] * (1 + 2 * t) * s * s
                 + y[i + 1] * (3 - 2 * t) * t * t
                 + h * (slope[i] * t * s * s - slope[i + 1] * t * t * s);
+    }
+
+    /** Curves through the same points are the same. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof MonotoneCurve c && Arrays.equals(x, c.x) && Arrays.equals(y, c.y);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * Arrays.hashCode(x) + Arrays.hashCode(y);
     }
 }

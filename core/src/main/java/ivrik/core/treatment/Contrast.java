@@ -51,7 +51,7 @@ public final class Contrast implements PictureTreatment {
                         }
                     });
         }
-        TransferTable table = TransferTable.of(inStops(context.transfer(), by, pivot));
+        TransferTable table = TransferTable.kept(new InStops(context.transfer(), by, pivot));
         return Light.through(picture, table);
     }
 
@@ -62,12 +62,14 @@ public final class Contrast implements PictureTreatment {
     }
 
     /** Less than black is as far below black. */
-    private static DoubleUnaryOperator inStops(Transfer transfer, double by, double pivot) {
-        double light = Math.max(LEAST_PIVOT, transfer.toLinear(pivot));
-        return v -> {
+    private record InStops(Transfer transfer, double by, double pivot)
+            implements DoubleUnaryOperator {
+        @Override
+        public double applyAsDouble(double v) {
+            double light = Math.max(LEAST_PIVOT, transfer.toLinear(pivot));
             double over = transfer.toLinear(v) / light;
             double drawn = Math.copySign(StrictMath.pow(Math.abs(over), by), over);
             return transfer.fromLinear(light * drawn);
-        };
+        }
     }
 }

@@ -1,10 +1,13 @@
 package ivrik.core.treatment;
 
+import ivrik.core.colour.Transfer;
+import ivrik.core.colour.TransferTable;
 import ivrik.core.filter.MonotoneCurve;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * A curve through points that the user sets. Between them it never turns where they do not (Fritsch and
@@ -74,5 +77,17 @@ public final class Curve implements Tone {
                     });
         }
         return MonotoneCurve.through(points);
+    }
+
+    /** The same for whole rows, of values as they are delivered or of their light. */
+    static TransferTable table(Settings settings, Transfer transfer) {
+        return TransferTable.kept(new Bent(through(settings), transfer));
+    }
+
+    private record Bent(MonotoneCurve curve, Transfer transfer) implements DoubleUnaryOperator {
+        @Override
+        public double applyAsDouble(double v) {
+            return transfer.fromLinear(curve.at(transfer.toLinear(v)));
+        }
     }
 }

@@ -1,5 +1,8 @@
 package ivrik.core.treatment;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+
 import ivrik.core.filter.Turns;
 import ivrik.core.picture.Size;
 
@@ -18,6 +21,13 @@ public final class Halftone implements RowTreatment {
     private static final int SIDE = 24;
 
     private static final int LEVELS = 256;
+
+    /** All that decides how high a shape is cut. */
+    private record Cut(boolean dots, double soft) {}
+
+    /** The same from frame to frame, and for all lanes. */
+    private static final Cache<Cut, float[]> HEIGHTS =
+            Caffeine.newBuilder().maximumSize(32).build();
 
     private static final Description DESCRIPTION =
             Description.of(
@@ -51,7 +61,7 @@ public final class Halftone implements RowTreatment {
         float gain = (float) settings.share("gain");
         float span = context.lane().span();
         double soft = 2 * Math.PI / cell * (dots ? Math.sqrt(0.5) : 1);
-        float[] heights = heights(dots, soft);
+        float[] heights = HEIGHTS.get(new Cut(dots, soft), c -> heights(c.dots, c.soft));
         float perSoft = (float) (1 / soft);
         // too fine to be seen it is the value itself
         float seen = (float) Math.clamp((cell - 1) / 1.5, 0, 1);

@@ -1,8 +1,8 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.Luma;
+import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
-import ivrik.core.filter.MonotoneCurve;
 import ivrik.core.picture.ColourRows;
 
 /**
@@ -29,8 +29,7 @@ public final class LumaCurve implements ThroughPoints {
 
     @Override
     public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
-        MonotoneCurve curve = Curve.through(settings);
-        TransferTable table = TransferTable.of(curve::at);
+        TransferTable table = Curve.table(settings, Transfer.LINEAR);
         int width = picture.width();
         return picture.thenBy(
                 () -> {

@@ -2,7 +2,6 @@ package ivrik.core.treatment;
 
 import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
-import ivrik.core.filter.MonotoneCurve;
 import ivrik.core.picture.ColourRows;
 
 /**
@@ -33,13 +32,8 @@ public final class PictureCurve implements ThroughPoints {
 
     @Override
     public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
-        MonotoneCurve curve = Curve.through(settings);
-        Transfer transfer = context.transfer();
-        TransferTable table =
-                TransferTable.of(
-                        Light.isLinear(settings, LIGHT)
-                                ? v -> transfer.fromLinear(curve.at(transfer.toLinear(v)))
-                                : curve::at);
+        boolean linear = Light.isLinear(settings, LIGHT);
+        TransferTable table = Curve.table(settings, linear ? context.transfer() : Transfer.LINEAR);
         int only = OF.words().indexOf(settings.word(OF)) - 1;
         return only < 0
                 ? Light.through(picture, table)

@@ -7,6 +7,7 @@ import ivrik.core.picture.ColourRows;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * The primary correction of the ASC Color Decision List, version 1.2: (v slope + offset)^power in each channel,
@@ -58,6 +59,14 @@ public final class SlopeOffsetPower implements PictureTreatment {
         return DESCRIPTION;
     }
 
+    /** Values over zero to a power. */
+    private record Power(double power) implements DoubleUnaryOperator {
+        @Override
+        public double applyAsDouble(double v) {
+            return v > 0 ? StrictMath.pow(v, power) : v;
+        }
+    }
+
     /** What is done to one channel. */
     private record Channel(float slope, float offset, Optional<TransferTable> power) {
         static Channel of(Settings settings, String channel) {
@@ -67,8 +76,7 @@ public final class SlopeOffsetPower implements PictureTreatment {
                     (float) settings.number("offset-" + channel),
                     power == 1
                             ? Optional.empty()
-                            : Optional.of(
-                                    TransferTable.of(v -> v > 0 ? StrictMath.pow(v, power) : v)));
+                            : Optional.of(TransferTable.kept(new Power(power))));
         }
 
         void row(float[] values, int n) {

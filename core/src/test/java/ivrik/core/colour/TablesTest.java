@@ -8,6 +8,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 import java.util.Random;
+import java.util.function.DoubleUnaryOperator;
 
 class TablesTest {
     @ParameterizedTest
@@ -26,6 +27,21 @@ class TablesTest {
 
     private static double scale(double v) {
         return Math.max(1, 10 * v * v);
+    }
+
+    private record Times(double by) implements DoubleUnaryOperator {
+        @Override
+        public double applyAsDouble(double v) {
+            return by * v;
+        }
+    }
+
+    @Test
+    void aTableOfTheSameNumbersIsMadeOnce() {
+        TransferTable made = TransferTable.kept(new Times(0.5));
+        assertThat(TransferTable.kept(new Times(0.5))).isSameAs(made);
+        assertThat(TransferTable.kept(new Times(0.25)).at(0.5f)).isEqualTo(0.125f);
+        assertThat(made.at(0.5f)).isEqualTo(0.25f);
     }
 
     @Test

@@ -61,7 +61,10 @@ public final class Workers implements AutoCloseable {
         parts(bands, band -> rows.run(band * BAND_ROWS, Math.min(count, (band + 1) * BAND_ROWS)));
     }
 
-    /** Runs {@code part} for each of 0..count and returns when all are done; failures as above. */
+    /**
+     * Runs {@code part} for each of 0..count and returns when all are done; failures as above. A helper that comes to
+     * it too late, as it is busy elsewhere, is not waited for.
+     */
     public void parts(int count, IntConsumer part) {
         Cancel cancel = Cancel.CURRENT.orElse(Cancel.NEVER);
         if (isAlone(count)) {
@@ -73,31 +76,29 @@ public final class Workers implements AutoCloseable {
         }
         AtomicInteger next = new AtomicInteger();
         AtomicReference<Throwable> failure = new AtomicReference<>();
+        CountDownLatch done = new CountDownLatch(count);
         Runnable take =
                 () -> {
                     WITHIN.set(true);
                     for (int i = next.getAndIncrement(); i < count; i = next.getAndIncrement()) {
                         try {
-                            cancel.check();
-                            part.accept(i);
+                            if (failure.get() == null) {
+                                cancel.check();
+                                part.accept(i);
+                            }
                         } catch (Throwable t) {
                             failure.compareAndSet(null, t);
-                            next.set(count);
+                        } finally {
+                            done.countDown();
                         }
                     }
                     WITHIN.set(false);
                 };
-        int helpers = Math.min(threads, count) - 1;
-        CountDownLatch done = new CountDownLatch(helpers);
-        for (int i = 0; i < helpers; i++) {
-            pool.execute(
-                    () -> {
-                        ScopedValue.where(Cancel.CURRENT, cancel).run(take);
-                        done.countDown();
-                    });
+        for (int i = 1; i < Math.min(threads, count); i++) {
+            pool.execute(() -> ScopedValue.where(Cancel.CURRENT, cancel).run(take));
         }
         take.run();
-        await(done, next, count);
+        await(done);
         switch (failure.get()) {
             case null -> {}
             case RuntimeException e -> throw e;
@@ -110,7 +111,7 @@ public final class Workers implements AutoCloseable {
         return pool == null || parts < 2 || WITHIN.get();
     }
 
-    private static void await(CountDownLatch done, AtomicInteger next, int count) {
+    private static void await(CountDownLatch done) {
         boolean interrupted = false;
         while (true) {
             try {
@@ -118,7 +119,6 @@ public final class Workers implements AutoCloseable {
                 break;
             } catch (InterruptedException e) {
                 interrupted = true;
-                next.set(count);
             }
         }
         if (interrupted) {

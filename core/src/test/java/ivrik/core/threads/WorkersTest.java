@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicIntegerArray;
 
@@ -34,6 +35,42 @@ class WorkersTest {
             for (int i = 0; i < done.length(); i++) {
                 assertThat(done.get(i)).isEqualTo(1);
             }
+        }
+    }
+
+    @Test
+    @Timeout(value = 20, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
+    void whatIsDoneDoesNotWaitForAHelperThatIsBusyElsewhere() throws InterruptedException {
+        try (Workers workers = new Workers(2)) {
+            CountDownLatch busy = new CountDownLatch(2);
+            CountDownLatch over = new CountDownLatch(1);
+            Thread elsewhere =
+                    Thread.ofVirtual()
+                            .start(
+                                    () ->
+                                            workers.parts(
+                                                    2,
+                                                    part -> {
+                                                        busy.countDown();
+                                                        awaited(over);
+                                                    }));
+            busy.await();
+            AtomicInteger done = new AtomicInteger();
+            try {
+                workers.parts(5, part -> done.incrementAndGet());
+            } finally {
+                over.countDown();
+            }
+            assertThat(done).hasValue(5);
+            elsewhere.join();
+        }
+    }
+
+    private static void awaited(CountDownLatch latch) {
+        try {
+            latch.await();
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
         }
     }
 

@@ -2,9 +2,9 @@ package ivrik.core.render;
 
 import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
-import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Size;
 import ivrik.core.render.Plan.PictureStepPlan;
+import ivrik.core.treatment.Light;
 import ivrik.core.treatment.Trait;
 import ivrik.core.treatment.ValidRegion;
 
@@ -53,11 +53,11 @@ record LightStage(List<PictureStepPlan> steps, Transfer transfer, Supplies suppl
         passage.settle();
         Passage light = passage.copy();
         light.set(
-                through(passage.rows(), TransferTable.toLinear(transfer)),
+                Light.through(passage.rows(), TransferTable.toLinear(transfer)),
                 passage.key().then(Transfer.LINEAR));
         along(stages(Transfer.LINEAR), light);
         passage.set(
-                through(light.rows(), TransferTable.fromLinear(transfer)),
+                Light.through(light.rows(), TransferTable.fromLinear(transfer)),
                 light.key().then(transfer));
     }
 
@@ -65,14 +65,5 @@ record LightStage(List<PictureStepPlan> steps, Transfer transfer, Supplies suppl
         for (Stage stage : stages) {
             stage.take(passage);
         }
-    }
-
-    private static ColourRows through(ColourRows rows, TransferTable table) {
-        return rows.then(
-                (rgb, n) -> {
-                    for (float[] channel : rgb) {
-                        table.apply(channel, n);
-                    }
-                });
     }
 }

@@ -7,7 +7,7 @@ import ivrik.core.picture.ColourRows;
 import java.util.function.Supplier;
 
 /** In which light a treatment of whole pictures does its work. */
-final class Light {
+public final class Light {
     static final String LINEAR = "linear";
     static final String DELIVERED = "as delivered";
 
@@ -44,7 +44,7 @@ final class Light {
     }
 
     /** Each channel by a table. */
-    static ColourRows through(ColourRows picture, TransferTable table) {
+    public static ColourRows through(ColourRows picture, TransferTable table) {
         return picture.then(
                 (rgb, n) -> {
                     for (float[] channel : rgb) {

@@ -148,15 +148,14 @@ final class ScatteredSamples {
      * Where in the plane to begin to read for a vector of places that need nothing from outside, and
      * only samples of one row more than each of them sees, that lie within two vectors; else {@link #NONE}.
      *
-     * @param left the leftmost place
-     * @param upper the uppermost
-     * @param across how far to the right of that each of them lies
-     * @param down how far below
+     * @param i the first of the places
+     * @param across how far to the right of the leftmost each of them lies
+     * @param down how far below the uppermost
      */
-    private int first(int left, int upper, IntVector across, IntVector down) {
+    private int first(int i, IntVector across, IntVector down) {
         int rows = taps + 1;
-        int x = left + sampler.firstTap();
-        int y = upper + sampler.firstTap();
+        int x = least(ix, i) + sampler.firstTap();
+        int y = least(iy, i) + sampler.firstTap();
         int right = Math.min(2 * LANES, width - x) - taps;
         int p = offset + y * stride + x;
         if (x < 0 || y < 0 || y > height - rows || right < 0) {
@@ -172,14 +171,22 @@ final class ScatteredSamples {
         return far ? NONE : p;
     }
 
+    /** The least of a vector of places that rise or fall all along; of others an end, and what lies before it is far. */
+    private static int least(int[] places, int i) {
+        return Math.min(places[i], places[i + LANES - 1]);
+    }
+
+    /** How far beyond the least each place of a vector lies. */
+    private static IntVector beyond(int[] places, int i) {
+        return IntVector.fromArray(INTS, places, i).sub(least(places, i));
+    }
+
     /** Places between two rows of the plane, or between three, some of them below the second. */
     private void linear(int whole, float[] out, int o) {
         for (int i = 0; i < whole; i += LANES) {
-            int left = Math.min(ix[i], ix[i + LANES - 1]);
-            int upper = Math.min(iy[i], iy[i + LANES - 1]);
-            IntVector at = IntVector.fromArray(INTS, ix, i).sub(left);
-            IntVector down = IntVector.fromArray(INTS, iy, i).sub(upper);
-            int p = first(left, upper, at, down);
+            IntVector at = beyond(ix, i);
+            IntVector down = beyond(iy, i);
+            int p = first(i, at, down);
             if (p == NONE) {
                 oneByOne(i, i + LANES, out, o);
                 continue;
@@ -209,11 +216,9 @@ final class ScatteredSamples {
     /** Places all of which see the same four rows of the plane, or five, some of them the lower four. */
     private void cubic(int whole, float[] out, int o) {
         for (int i = 0; i < whole; i += LANES) {
-            int left = Math.min(ix[i], ix[i + LANES - 1]);
-            int upper = Math.min(iy[i], iy[i + LANES - 1]);
-            IntVector at = IntVector.fromArray(INTS, ix, i).sub(left);
-            IntVector down = IntVector.fromArray(INTS, iy, i).sub(upper);
-            int p = first(left, upper, at, down);
+            IntVector at = beyond(ix, i);
+            IntVector down = beyond(iy, i);
+            int p = first(i, at, down);
             if (p == NONE) {
                 oneByOne(i, i + LANES, out, o);
                 continue;

@@ -86,6 +86,11 @@ public final class TransferTable {
                                 });
     }
 
+    /** Whether all values stay what they are. */
+    public boolean changesNothing() {
+        return this == NOTHING;
+    }
+
     /** Replaces the first {@code n} values. */
     public void apply(float[] values, int n) {
         work.apply(values, 0, n);

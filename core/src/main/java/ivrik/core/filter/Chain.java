@@ -6,16 +6,19 @@ import java.util.List;
 public record Chain(List<Warp> warps) implements Warp {
     @Override
     public void back(double[] x, double[] y, int n) {
-        for (Warp warp : warps.reversed()) {
-            warp.back(x, y, n);
-        }
+        back(warps.size(), x, y, n);
     }
 
     @Override
     public void row(int row, double[] x, double[] y, int n) {
         warps.getLast().row(row, x, y, n);
-        for (Warp warp : warps.subList(0, warps.size() - 1).reversed()) {
-            warp.back(x, y, n);
+        back(warps.size() - 1, x, y, n);
+    }
+
+    /** Through the first {@code count} of them, the last of these first. */
+    private void back(int count, double[] x, double[] y, int n) {
+        for (int i = count - 1; i >= 0; i--) {
+            warps.get(i).back(x, y, n);
         }
     }
 }

@@ -1,5 +1,6 @@
 package ivrik.core.filter;
 
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
@@ -187,14 +188,14 @@ public final class Halo {
         @Override
         public Reader reader() {
             float[] weights = Gaussian.spline(d);
-            float[] narrow = new float[small.width() + 2 * MARGIN];
-            float[] part = new float[small.width()];
+            float[] narrow = new float[Lines.room(small.width()) + 2 * MARGIN];
+            float[] part = new float[Lines.room(small.width())];
             Kept wide =
                     new Kept(
                             TAPS,
                             width,
                             (k, row) -> {
-                                fill.read(small, k, -MARGIN, narrow, narrow.length);
+                                fill.read(small, k, -MARGIN, narrow, small.width() + 2 * MARGIN);
                                 across(narrow, weights, part, row);
                             });
             float[] made = new float[width];
@@ -215,19 +216,9 @@ public final class Halo {
         /** One row, each {@code d}-th value at a time: they all lie alike between samples. */
         private void across(float[] row, float[] weights, float[] part, float[] out) {
             for (int x = 0; x < Math.min(d, width); x++) {
-                int at = Gaussian.first(x, d) + MARGIN;
+                int from = Gaussian.first(x, d) + MARGIN;
                 int count = (width - x + d - 1) / d;
-                float a = weights[x * TAPS];
-                float b = weights[x * TAPS + 1];
-                float c = weights[x * TAPS + 2];
-                float e = weights[x * TAPS + 3];
-                for (int i = 0; i < count; i++) {
-                    part[i] =
-                            a * row[at + i]
-                                    + b * row[at + i + 1]
-                                    + c * row[at + i + 2]
-                                    + e * row[at + i + 3];
-                }
+                Lines.weighted(row, from, weights, x * TAPS, TAPS, part, count);
                 for (int i = 0; i < count; i++) {
                     out[x + i * d] = part[i];
                 }

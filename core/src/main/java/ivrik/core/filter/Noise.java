@@ -280,7 +280,7 @@ public final class Noise implements Rows {
             if (taps == 1 && stride <= 1) {
                 System.arraycopy(numbers, begin[0], sum, 0, begin.length);
             } else if (stride == 1) {
-                Lines.weighted(numbers, begin[0], weights, taps, sum, begin.length);
+                Lines.weighted(numbers, begin[0], weights, 0, taps, sum, begin.length);
             } else if (stride > 1) {
                 drawApart(numbers, runs, sum);
             } else if (taps == 4) {

@@ -143,9 +143,7 @@ public interface ColourRows {
     /** All rows, made by many threads. */
     default List<Plane> toPlanes(Workers workers) {
         Plane[] out = new Plane[3];
-        for (int c = 0; c < 3; c++) {
-            out[c] = Plane.of(width(), height());
-        }
+        workers.parts(3, c -> out[c] = Plane.of(width(), height())); // zeroed, which takes its time
         workers.rows(
                 height(),
                 (from, to) -> {

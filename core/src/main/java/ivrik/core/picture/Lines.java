@@ -49,12 +49,16 @@ public final class Lines {
         }
     }
 
-    /** The sum of {@code taps} samples that follow each other, each by its weight; in whole vectors. */
-    public static void weighted(float[] a, int from, float[] w, int taps, float[] out, int n) {
+    /**
+     * The sum of {@code taps} samples that follow each other, each by its weight from {@code fromW} on; in whole
+     * vectors.
+     */
+    public static void weighted(
+            float[] a, int from, float[] w, int fromW, int taps, float[] out, int n) {
         for (int i = 0; i < n; i += FLOATS.length()) {
-            FloatVector sum = at(a, from + i).mul(w[0]);
+            FloatVector sum = at(a, from + i).mul(w[fromW]);
             for (int k = 1; k < taps; k++) {
-                sum = sum.add(at(a, from + i + k).mul(w[k]));
+                sum = sum.add(at(a, from + i + k).mul(w[fromW + k]));
             }
             sum.intoArray(out, i);
         }

@@ -96,9 +96,9 @@ public final class Halation implements PictureTreatment {
             };
         }
 
-        /** Whether any of these values has light over the knee. */
+        /** Whether any of these values has light over the knee; where they are light it is not worth a look. */
         boolean comesNear(float[] values, int from, int to) {
-            return Stretches.any(values, least, from, to);
+            return linear.changesNothing() || Stretches.any(values, least, from, to);
         }
     }
 
@@ -138,8 +138,8 @@ public final class Halation implements PictureTreatment {
             }
 
             private boolean isSeen(int from, int to) {
-                return Stretches.any(added, LEAST_LIGHT / gain.by(), from, to)
-                        || bright.comesNear(values, from, to);
+                return bright.comesNear(values, from, to)
+                        || Stretches.any(added, LEAST_LIGHT / gain.by(), from, to);
             }
 
             private void expose(int from, int to) {

@@ -12,12 +12,17 @@ import java.util.Optional;
  * @param perMean of each channel, one over the mean of the mask
  * @param payBack of each channel, for each part of the beam how much brighter it makes the mean of the picture,
  *     then how much more where all of the mask shows
- * @param rooms of each level from black to white, evenly by the square root of light: how much of the mask there is room for, then how
- *     narrow a beam
+ * @param rooms of each level from black to white, evenly by the square root of light: how much of the mask there is
+ *     room for and how narrow a beam, see {@link #masks} and {@link #narrows}; one number is read in half the time of two
  */
-record ScreenLevels(float[] perMean, float[][] payBack, float[] rooms) {
+record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
     /** The level of white. */
     static final int COUNT = 4096;
+
+    /** A share is so many codes at most. Of two in one number the mask's is the upper. */
+    private static final int CODES = (1 << Short.SIZE) - 1;
+
+    private static final float PER_CODE = 1f / CODES;
 
     /** The share of the room above a value that the mask may use; the beam has the rest. */
     private static final double FOR_THE_MASK = 0.6;
@@ -35,11 +40,8 @@ record ScreenLevels(float[] perMean, float[][] payBack, float[] rooms) {
         for (int k = 1; k <= ScanBeam.PARTS; k++) {
             byThePeak[k - 1] = (float) beam.strength(k);
         }
-        float[] rooms = new float[(COUNT + 1) * 2];
-        for (int i = 0; i <= COUNT; i++) {
-            rooms[2 * i] = (float) mask;
-            rooms[2 * i + 1] = (float) beam.narrowness(Double.POSITIVE_INFINITY);
-        }
+        int[] rooms = new int[COUNT + 1];
+        Arrays.fill(rooms, room(mask, beam.narrowness(Double.POSITIVE_INFINITY)));
         return new ScreenLevels(ones, new float[][] {byThePeak, byThePeak, byThePeak}, rooms);
     }
 
@@ -60,15 +62,50 @@ record ScreenLevels(float[] perMean, float[][] payBack, float[] rooms) {
             payBack[c] = byTheMean(rows[c], mean, beam);
             most = Math.max(most, brightest.orElse(1f) * perMean[c]);
         }
-        float[] rooms = new float[(COUNT + 1) * 2];
+        int[] rooms = new int[COUNT + 1];
         for (int i = 0; i <= COUNT; i++) {
             double root = (double) i / COUNT;
             double room = 1 / Math.max(1e-6, root * root);
             double forMask = StrictMath.pow(room, FOR_THE_MASK);
-            rooms[2 * i] = (float) (mask * room(forMask - 1, mask * (most - 1)));
-            rooms[2 * i + 1] = (float) beam.narrowness(room / forMask);
+            rooms[i] =
+                    room(
+                            mask * given(forMask - 1, mask * (most - 1)),
+                            beam.narrowness(room / forMask));
         }
         return new ScreenLevels(perMean, payBack, rooms);
+    }
+
+    private static int room(double mask, double narrow) {
+        return (int) Math.round(mask * CODES) << Short.SIZE | (int) Math.round(narrow * CODES);
+    }
+
+    /** The room that each light leaves, as many as there is place for. */
+    void roomsFor(float[] light, int[] room) {
+        levels(light, room);
+        for (int i = 0; i < room.length; i++) {
+            room[i] = rooms[room[i]];
+        }
+    }
+
+    private static void levels(float[] light, int[] level) {
+        for (int i = 0; i < level.length; i++) {
+            int near = (int) ((float) Math.sqrt(light[i]) * COUNT + 0.5f);
+            level[i] = Math.min(COUNT, Math.max(0, near));
+        }
+    }
+
+    /** How much of the mask there is room for, 0..1. */
+    static void masks(int[] room, float[] mask) {
+        for (int i = 0; i < mask.length; i++) {
+            mask[i] = (room[i] >>> Short.SIZE) * PER_CODE;
+        }
+    }
+
+    /** How narrow a beam there is room for, 0..1. */
+    static void narrows(int[] room, float[] narrow) {
+        for (int i = 0; i < narrow.length; i++) {
+            narrow[i] = (room[i] & CODES) * PER_CODE;
+        }
     }
 
     private static double mean(double[] values) {
@@ -99,7 +136,7 @@ record ScreenLevels(float[] perMean, float[][] payBack, float[] rooms) {
     }
 
     /** What of {@code wanted} there is room for, 0..1; it gives way softly. */
-    private static double room(double there, double wanted) {
+    private static double given(double there, double wanted) {
         if (wanted <= 0) {
             return 1;
         }

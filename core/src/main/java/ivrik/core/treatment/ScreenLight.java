@@ -88,13 +88,22 @@ final class ScreenLight {
         private final PatternTile.Drawer drawer =
                 tile.map(t -> t.drawer(size.width())).orElse(null);
         private final Bulged bulged = curve.map(c -> new Bulged(c, n)).orElse(null);
+
+        /** All 1 where there is no mask. */
         private final float[][] mask = new float[3][n];
+
         private final float[] phase = new float[n];
         private final float[][] parts = new float[ScanBeam.PARTS][n];
-        private final int[] level = new int[n];
+        private final int[] room = new int[n];
         private final float[] share = new float[n];
         private final float[] narrow = new float[n];
         private final float[] times = new float[n];
+
+        Lit() {
+            for (float[] channel : mask) {
+                Arrays.fill(channel, 1);
+            }
+        }
 
         @Override
         public void row(int y, float[][] rgb) {
@@ -108,12 +117,11 @@ final class ScreenLight {
             draw(y);
             for (int c = 0; c < 3; c++) {
                 in.apply(rgb[c], n);
-                room(rgb[c]);
+                levels.roomsFor(rgb[c], room);
+                ScreenLevels.masks(room, share);
+                ScreenLevels.narrows(room, narrow);
                 times(levels.payBack()[c]);
-                if (tile.isPresent()) {
-                    masked(mask[c], levels.perMean()[c]);
-                }
-                multiply(rgb[c], times, n);
+                light(rgb[c], mask[c], levels.perMean()[c]);
                 out.apply(rgb[c], n);
             }
         }
@@ -144,19 +152,6 @@ final class ScreenLight {
             }
         }
 
-        /** How much of the mask each light has room for, and how narrow a beam. */
-        private void room(float[] light) {
-            float[] rooms = levels.rooms();
-            for (int x = 0; x < n; x++) {
-                int near = (int) ((float) Math.sqrt(light[x]) * ScreenLevels.COUNT + 0.5f);
-                level[x] = Math.min(ScreenLevels.COUNT, Math.max(0, near));
-            }
-            for (int x = 0; x < n; x++) {
-                share[x] = rooms[2 * level[x]];
-                narrow[x] = rooms[2 * level[x] + 1];
-            }
-        }
-
         /** What the beam makes of each value's light, over what it makes of the mean. */
         private void times(float[] payBack) {
             float plain1 = payBack[0];
@@ -182,9 +177,9 @@ final class ScreenLight {
             }
         }
 
-        private void masked(float[] mask, float perMean) {
+        private void light(float[] light, float[] mask, float perMean) {
             for (int x = 0; x < n; x++) {
-                times[x] *= 1 + share[x] * (mask[x] * perMean - 1);
+                light[x] *= times[x] * (1 + share[x] * (mask[x] * perMean - 1));
             }
         }
     }
@@ -239,12 +234,6 @@ final class ScreenLight {
 
         float[] y() {
             return everyY;
-        }
-    }
-
-    private static void multiply(float[] values, float[] by, int n) {
-        for (int i = 0; i < n; i++) {
-            values[i] *= by[i];
         }
     }
 }

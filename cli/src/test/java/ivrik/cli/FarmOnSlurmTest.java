@@ -11,6 +11,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIf;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 import java.io.IOException;
 import java.net.ServerSocket;
@@ -24,9 +26,10 @@ import java.util.stream.Stream;
 
 /**
  * A farm on a real Slurm of two nodes, which this test starts where it is installed: a part is killed, a node is
- * lost, a node's disk is full.
+ * lost, a node's disk is full. Slurm waits for most of the time, so the other tests go on meanwhile.
  */
 @EnabledIf("isInstalled")
+@Execution(ExecutionMode.CONCURRENT)
 class FarmOnSlurmTest {
     private static final String FRAMES = "0-7";
 

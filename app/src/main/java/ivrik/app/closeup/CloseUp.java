@@ -15,6 +15,7 @@ import ivrik.core.look.Step;
 import ivrik.core.project.Layer;
 import ivrik.core.separation.Ink;
 
+import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
@@ -38,6 +39,9 @@ public final class CloseUp extends ScrollPane {
     /** So many treatments' controls are kept; more than a look has columns in sight. */
     private static final int KEPT = 12;
 
+    /** For so long controls are made each time the window is drawn; to style them takes twice as long again. */
+    private static final long AT_ONCE_NS = 3_000_000;
+
     private final Session session;
     private final View view;
     private final Steps steps;
@@ -54,8 +58,19 @@ public final class CloseUp extends ScrollPane {
                 }
             };
 
+    private final AnimationTimer filling =
+            new AnimationTimer() {
+                @Override
+                public void handle(long now) {
+                    fill();
+                }
+            };
+
     private Part part;
     private String madeFor = "";
+
+    /** What was needed when all was there. */
+    private double width = LEAST;
 
     /**
      * @param colourAt the source's colour at a place of the sequence
@@ -84,11 +99,19 @@ public final class CloseUp extends ScrollPane {
         refresh();
     }
 
-    /** As wide as its controls need, and no less than words of a size need. */
+    /** As wide as its controls need, and no less than words of a size need. While they are made it stays as it is. */
     @Override
     protected double computeMinWidth(double height) {
-        double needed = getContent() == null ? 0 : getContent().minWidth(-1) + BAR;
-        return Math.max(Math.rint(LEAST * view.textScale.get()), needed);
+        if (isWhole()) {
+            double needed = getContent() == null ? 0 : getContent().minWidth(-1) + BAR;
+            width = Math.max(Math.rint(LEAST * view.textScale.get()), needed);
+        }
+        return width;
+    }
+
+    /** Whether no more of it is still to be made. */
+    public boolean isWhole() {
+        return part == null || part.isWhole();
     }
 
     /** Makes the controls anew where others are needed, and shows the values. */
@@ -100,8 +123,21 @@ public final class CloseUp extends ScrollPane {
             part = state.look().map(l -> keptOrMade(needed, l)).orElse(null);
             setContent(part == null ? hint() : part.node());
             Platform.runLater(this::requestParentLayout);
+            filling.start();
         }
         show();
+    }
+
+    /** Makes what is missing of the part that is shown, a little each time that the window is drawn. */
+    private void fill() {
+        long began = System.nanoTime();
+        while (!isWhole() && System.nanoTime() - began < AT_ONCE_NS) {
+            part.more();
+        }
+        if (isWhole()) {
+            filling.stop();
+            Platform.runLater(this::requestParentLayout);
+        }
     }
 
     private String needs(State state, Look look) {

@@ -43,20 +43,17 @@ final class LaneNumbers extends GridPane {
 
     private final Session session;
     private final View view;
+    private final List<LaneKind> lanes;
     private final List<Consumer<State>> showers;
 
     /** What each parameter comes to: a word, and a number for each lane. */
     private final Map<Parameter, List<Label>> totals = new LinkedHashMap<>();
 
-    LaneNumbers(
-            Session session,
-            View view,
-            List<LaneKind> lanes,
-            Description d,
-            List<Consumer<State>> showers) {
+    LaneNumbers(Session session, View view, List<LaneKind> lanes, List<Consumer<State>> showers) {
         super(2, 2);
         this.session = session;
         this.view = view;
+        this.lanes = lanes;
         this.showers = showers;
         ColumnConstraints titles = new ColumnConstraints();
         titles.setHgrow(Priority.ALWAYS);
@@ -65,30 +62,38 @@ final class LaneNumbers extends GridPane {
         for (int lane = 0; lane < lanes.size(); lane++) {
             head(lane, lanes.get(lane));
         }
-        int row = 1;
-        for (Parameter p : d.parameters()) {
-            if (p.title().isEmpty()) {
-                continue; // has a control of its own
-            }
-            Label title = new Label(p.title());
-            title.getStyleClass().add("quiet");
-            title.setTooltip(
-                    new Tooltip(p.title() + (p.unit().isEmpty() ? "" : ", in " + p.unit())));
-            title.setMinWidth(0);
-            add(title, 0, row);
-            for (int lane = 0; lane < lanes.size(); lane++) {
-                NumberField number = number(lane, lanes.get(lane), p);
-                setHalignment(number, HPos.RIGHT);
-                add(number, lane + 1, row);
-            }
-            totals.put(p, totals(row + 1, lanes));
-            row += 2;
-        }
         showers.add(this::showTotals);
     }
 
+    /** What makes its rows, one after the other: there may be many. */
+    List<Runnable> rows(Description d) {
+        List<Runnable> rows = new ArrayList<>();
+        for (Parameter p : d.parameters()) {
+            if (!p.title().isEmpty()) { // those without have a control of their own
+                int row = 1 + 2 * rows.size();
+                rows.add(() -> row(p, row));
+            }
+        }
+        rows.add(() -> showTotals(session.state()));
+        return rows;
+    }
+
+    private void row(Parameter p, int row) {
+        Label title = new Label(p.title());
+        title.getStyleClass().add("quiet");
+        title.setTooltip(new Tooltip(p.title() + (p.unit().isEmpty() ? "" : ", in " + p.unit())));
+        title.setMinWidth(0);
+        add(title, 0, row);
+        for (int lane = 0; lane < lanes.size(); lane++) {
+            NumberField number = number(lane, lanes.get(lane), p);
+            setHalignment(number, HPos.RIGHT);
+            add(number, lane + 1, row);
+        }
+        totals.put(p, totals(row + 1));
+    }
+
     /** A row for what the values come to with dials, bursts and jitter. */
-    private List<Label> totals(int row, List<LaneKind> lanes) {
+    private List<Label> totals(int row) {
         List<Label> labels = new ArrayList<>();
         labels.add(quiet("comes to"));
         for (LaneKind lane : lanes) {
@@ -99,6 +104,8 @@ final class LaneNumbers extends GridPane {
             labels.add(total);
         }
         for (int column = 0; column < labels.size(); column++) {
+            labels.get(column).setVisible(false);
+            labels.get(column).setManaged(false);
             add(labels.get(column), column, row);
         }
         return labels;

@@ -10,4 +10,12 @@ interface Part {
 
     /** Shows a state for whose kind of look this part was made. */
     void show(State state);
+
+    /** Whether all of it is there. */
+    default boolean isWhole() {
+        return true;
+    }
+
+    /** Makes the next piece of what is not there yet, for the state that is shown. */
+    default void more() {}
 }

@@ -43,15 +43,19 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 
 /**
  * The close-up of the selected treatment, made from its description: one control with all lanes in it,
- * the look's dials, a number for each lane and parameter, its choices, edge fill, sampler and jitter.
+ * the look's dials, a number for each lane and parameter, its choices, edge fill, sampler and jitter. All but
+ * the control is made piece by piece: together it takes longer than a key press may.
  */
 final class TreatmentPart extends VBox implements Part {
     private final Session session;
@@ -61,6 +65,9 @@ final class TreatmentPart extends VBox implements Part {
 
     /** What is told of each new state. */
     private final List<Consumer<State>> showers = new ArrayList<>();
+
+    /** What makes the rest of it, from top to bottom. */
+    private final Deque<Runnable> pieces = new ArrayDeque<>();
 
     TreatmentPart(
             Session session, View view, Steps steps, Casts casts, ObjectProperty<Palette> palette) {
@@ -81,51 +88,65 @@ final class TreatmentPart extends VBox implements Part {
                                         session, view, palette, d, step.isWhole(), showers));
         controls.forEach(control -> OntoDials.offer(control, session));
         getChildren().addAll(controls);
-        if (!d.note().isEmpty()) {
-            getChildren().add(hint(d.note()));
-        }
-        if (!look.dials().isEmpty()) {
-            getChildren().add(new DialsPart(session, view, look, showers));
-        }
-        getChildren().add(new LaneNumbers(session, view, LaneEdits.shares(state), d, showers));
-        getChildren().add(advice());
-        for (Option option : d.options()) {
-            getChildren().add(option(option));
-        }
         if (d.is(Trait.MEASURED)) {
             CastPart cast = new CastPart(casts);
             showers.add(cast::show);
             getChildren().add(2, cast);
         }
+        if (!d.note().isEmpty()) {
+            getChildren().add(hint(d.note()));
+        }
+        if (!look.dials().isEmpty()) {
+            add(() -> new DialsPart(session, view, look, showers));
+        }
+        LaneNumbers numbers = new LaneNumbers(session, view, LaneEdits.shares(state), showers);
+        add(() -> numbers);
+        pieces.addAll(numbers.rows(d));
+        add(this::advice);
+        for (Option option : d.options()) {
+            add(() -> option(option));
+        }
         if (d.is(Trait.TABLE)) {
-            getChildren().add(table());
+            add(this::table);
         }
         if (d.is(Trait.PICTURE)) {
-            getChildren().add(picture());
+            add(this::picture);
         }
         if (d.group() == Group.MOVES || d.group() == Group.BLUR || d.group() == Group.DETAIL) {
-            getChildren().add(edges(step.kind() instanceof Move));
+            add(() -> edges(step.kind() instanceof Move));
         }
         if (d.main().drives()) {
-            JitterControls jitter = new JitterControls(session, view, d);
-            showers.add(jitter::show);
-            getChildren().add(jitter);
+            add(() -> jitter(d));
         }
-        ShutterPart shutter = new ShutterPart(session, view);
-        showers.add(st -> st.look().ifPresent(shutter::show));
-        getChildren().add(shutter);
+        add(this::shutter);
         if (d.is(Trait.LIVE)) {
-            SeedControls seed = new SeedControls(session);
-            showers.add(seed::show);
-            getChildren().add(seed);
+            add(this::seed);
         }
-        getChildren().add(where(step));
+        add(() -> where(step));
         if (HalationParts.canOpen(look, step.id())) {
-            getChildren().add(open(step.id()));
+            add(() -> open(step.id()));
         }
         if (!step.isWhole()) {
-            getChildren().add(among());
+            add(this::among);
         }
+    }
+
+    /** To be made when it is its turn, beneath what is there then. */
+    private void add(Supplier<Node> made) {
+        pieces.add(() -> getChildren().add(made.get()));
+    }
+
+    @Override
+    public boolean isWhole() {
+        return pieces.isEmpty();
+    }
+
+    @Override
+    public void more() {
+        int told = showers.size();
+        pieces.remove().run();
+        State state = session.state();
+        showers.subList(told, showers.size()).forEach(s -> s.accept(state));
     }
 
     @Override
@@ -169,6 +190,24 @@ final class TreatmentPart extends VBox implements Part {
     private static Optional<String> advice(State state, Settings settings) {
         Size size = state.project().sequence().size();
         return state.step().flatMap(step -> step.kind().advice(settings, size, 1));
+    }
+
+    private Node jitter(Description d) {
+        JitterControls jitter = new JitterControls(session, view, d);
+        showers.add(jitter::show);
+        return jitter;
+    }
+
+    private Node shutter() {
+        ShutterPart shutter = new ShutterPart(session, view);
+        showers.add(state -> state.look().ifPresent(shutter::show));
+        return shutter;
+    }
+
+    private Node seed() {
+        SeedControls seed = new SeedControls(session);
+        showers.add(seed::show);
+        return seed;
     }
 
     private Node open(String id) {

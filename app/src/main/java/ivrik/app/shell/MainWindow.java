@@ -67,6 +67,7 @@ public final class MainWindow {
     private final PictureWindow ownWindow;
     private final Player player;
     private final Tray tray;
+    private final CloseUp closeUp;
     private final Arrangement arrangement;
     private final Sheets sheets;
     private final SheetWork sheetWork;
@@ -162,6 +163,7 @@ public final class MainWindow {
                                 works.looks()));
         small = new TrayPictures(session, pictures.service(), tray, time, works.own());
         welcome = new Welcome(this::bringIn, this::openDemo, this::open);
+        closeUp = new CloseUp(session, view, steps, works.casts(), palette, pictures::sourceColour);
         arrangement =
                 new Arrangement(
                         view,
@@ -171,13 +173,7 @@ public final class MainWindow {
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
                         scopes,
-                        new CloseUp(
-                                session,
-                                view,
-                                steps,
-                                works.casts(),
-                                palette,
-                                pictures::sourceColour),
+                        closeUp,
                         new Desk(session, view, new Matrix(session, view, steps, palette), time),
                         new Bands(
                                 session,
@@ -357,6 +353,11 @@ public final class MainWindow {
         return !session.project().layers().isEmpty();
     }
 
+    /** Whether all of the close-up is made. */
+    boolean hasItsControls() {
+        return closeUp.isWhole();
+    }
+
     PictureService pictureService() {
         return pictures.service();
     }
@@ -373,6 +374,7 @@ public final class MainWindow {
         busy.put("the traces", time.isBusy());
         busy.put("the scopes", !scopes.isSettled());
         busy.put("the casts", works.casts().isBusy());
+        busy.put("the controls", !closeUp.isWhole());
         busy.put("the pictures", hasPicture() && !pictures.isSettled());
         return busy.keySet().stream().filter(busy::get).toList();
     }

@@ -12,6 +12,7 @@ import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.MediaPictures;
 
+import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -118,7 +119,11 @@ final class Driver extends OnInterface implements AutoCloseable {
         return stage.getScene().getRoot().lookup(selector);
     }
 
+    /** Waits for controls that are being made, but not on the interface thread itself. */
     Node find(String selector) {
+        if (!Platform.isFxApplicationThread()) {
+            until("its controls are made", window::hasItsControls);
+        }
         Node node = on(() -> stage.getScene().getRoot().lookup(selector));
         if (node == null) {
             throw new AssertionError("there is no " + selector + " in the window");
@@ -214,9 +219,9 @@ final class Driver extends OnInterface implements AutoCloseable {
 
     /** Chooses from a menu that looks like a word. */
     void choose(String menu, String item) {
+        MenuButton button = (MenuButton) find(menu);
         run(
                 () -> {
-                    MenuButton button = (MenuButton) find(menu);
                     button.show();
                     MenuItem found =
                             button.getItems().stream()
@@ -247,7 +252,8 @@ final class Driver extends OnInterface implements AutoCloseable {
 
     /** Sets a number by its field. */
     void number(String field, String to) {
-        run(() -> find(field).requestFocus());
+        Node found = find(field);
+        run(found::requestFocus);
         key(KeyCode.ENTER);
         type(to);
         key(KeyCode.ENTER);

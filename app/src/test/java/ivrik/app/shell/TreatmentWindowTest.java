@@ -94,6 +94,27 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(amounts(1, 1).value("radius").rest()).isEqualTo(7.5);
     }
 
+    /** The control at once; what is beneath it when nothing else is asked for, so that keys are heard meanwhile. */
+    @Test
+    void theFirstCloseUpOfATreatmentIsMadePieceByPiece() {
+        add(new Lens());
+        add(new GaussianBlur());
+        Driver.run(
+                () -> {
+                    d.window.session().selectCell("lens-1", 1);
+                    assertThat(d.look("LanePlot")).isNotNull();
+                    assertThat(d.look("#green-k1")).isNull();
+                    assertThat(d.window.isSettled()).isFalse();
+                });
+        d.key(KeyCode.RIGHT);
+        d.settle();
+        double nudged = amounts(1, 1).value("k0").rest();
+        assertThat(nudged).isNotZero();
+        assertThat(((NumberField) d.find("#green-k0")).text()).contains("" + nudged);
+        assertThat(d.find("#amounts-mirror").isVisible()).isTrue();
+        assertThat(d.look("#total-green-1").isVisible()).as("nothing else adds to it").isFalse();
+    }
+
     @Test
     void amountsAreMirroredOpposedSpreadCopiedAndPasted() {
         add(new Lens());

@@ -67,6 +67,7 @@ public final class CloseUp extends ScrollPane {
             };
 
     private Part part;
+    private boolean isFirst = true;
     private String madeFor = "";
 
     /** What was needed when all was there. */
@@ -123,9 +124,20 @@ public final class CloseUp extends ScrollPane {
             part = state.look().map(l -> keptOrMade(needed, l)).orElse(null);
             setContent(part == null ? hint() : part.node());
             Platform.runLater(this::requestParentLayout);
-            filling.start();
+            beginToFill();
         }
         show();
+    }
+
+    /** The first is made at once: no hand waits yet, and to lay the window out a dozen times takes longer. */
+    private void beginToFill() {
+        if (isFirst && part != null) {
+            isFirst = false;
+            while (!isWhole()) {
+                part.more();
+            }
+        }
+        filling.start();
     }
 
     /** Makes what is missing of the part that is shown, a little each time that the window is drawn. */

@@ -137,7 +137,11 @@ public final class CloseUp extends ScrollPane {
                 part.more();
             }
         }
-        filling.start();
+        if (!isWhole()) {
+            // Most need the bar in the end, and nothing moves aside for it then.
+            setVbarPolicy(ScrollBarPolicy.ALWAYS);
+            filling.start();
+        }
     }
 
     /** Makes what is missing of the part that is shown, a little each time that the window is drawn. */
@@ -148,6 +152,7 @@ public final class CloseUp extends ScrollPane {
         }
         if (isWhole()) {
             filling.stop();
+            setVbarPolicy(ScrollBarPolicy.AS_NEEDED);
             Platform.runLater(this::requestParentLayout);
         }
     }

@@ -18,8 +18,8 @@ import java.util.stream.Stream;
  * Lets threads that work on pictures give way to the two that make the interface: the one that answers the hand and the one that
  * draws. Those want little, but at once; with an equal claim to the processors they wait for their turn while all others work.
  * On Linux each thread has a claim of its own, its <a href="https://man7.org/linux/man-pages/man2/setpriority.2.html">nice
- * value</a>, and what a thread begins has the same, such as FFmpeg's own threads. So have those in which Java compiles, of which
- * it begins few or one. Other systems know Java's priorities.
+ * value</a>, and what a thread begins has the same, such as FFmpeg's own threads. Those in which Java compiles give way too: in a
+ * new process they work for minutes. Other systems know Java's priorities.
  */
 final class GivingWay {
     /** Of a processor that both want, a thread of the interface has 28 parts and one of these has one. */

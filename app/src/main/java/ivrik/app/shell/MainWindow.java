@@ -353,11 +353,6 @@ public final class MainWindow {
         return !session.project().layers().isEmpty();
     }
 
-    /** Whether all of the close-up is made. */
-    boolean hasItsControls() {
-        return closeUp.isWhole();
-    }
-
     PictureService pictureService() {
         return pictures.service();
     }

@@ -122,7 +122,7 @@ final class Driver extends OnInterface implements AutoCloseable {
     /** Waits for controls that are being made, but not on the interface thread itself. */
     Node find(String selector) {
         if (!Platform.isFxApplicationThread()) {
-            until("its controls are made", window::hasItsControls);
+            until("its controls are made", () -> !window.unsettled().contains("the controls"));
         }
         Node node = on(() -> stage.getScene().getRoot().lookup(selector));
         if (node == null) {

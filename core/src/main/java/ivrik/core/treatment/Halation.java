@@ -96,7 +96,7 @@ public final class Halation implements PictureTreatment {
             };
         }
 
-        /** Whether any of these values has light over the knee; where they are light it is not worth a look. */
+        /** Whether any of these values may have light over the knee; where they are light already it is not worth a look. */
         boolean comesNear(float[] values, int from, int to) {
             return linear.changesNothing() || Stretches.any(values, least, from, to);
         }

@@ -15,6 +15,11 @@ public record Chain(List<Warp> warps) implements Warp {
         back(warps.size() - 1, x, y, n);
     }
 
+    @Override
+    public boolean places(int row, SplitPlaces places, int n) {
+        return warps.size() == 1 && warps.getFirst().places(row, places, n);
+    }
+
     /** Through the first {@code count} of them, the last of these first. */
     private void back(int count, double[] x, double[] y, int n) {
         for (int i = count - 1; i >= 0; i--) {

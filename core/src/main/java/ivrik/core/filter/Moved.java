@@ -92,6 +92,10 @@ public final class Moved implements Rows {
         ScatteredSamples samples = new ScatteredSamples(in, n, fill, sampler);
         ShiftedRuns runs = new ShiftedRuns(in, n, fill, sampler);
         return (row, out, o) -> {
+            if (warp.places(row, samples.places(), n)) {
+                samples.at(n, out, o);
+                return;
+            }
             warp.row(row, x, y, n);
             if (!runs.at(x, y, n, out, o)) {
                 samples.at(x, y, n, out, o);

@@ -245,7 +245,7 @@ public final class PatternTile {
             }
         }
 
-        /** The index of the texel before each place, times so many, and how far on the place is. */
+        /** The index of the texel before each place, times so many, and how far on the place is. In short loops, as Java makes vectors of those. */
         private static void split(
                 float[] px,
                 int n,
@@ -254,13 +254,23 @@ public final class PatternTile {
                 int times,
                 int[] texel,
                 float[] share) {
-            float perTexel = 1f / count;
+            float perTile = 1f / count;
             for (int i = 0; i < n; i++) {
                 float at = px[i] * perPixel - 0.5f;
-                float inTile = at - count * (float) Math.floor(at * perTexel);
-                int before = Math.min(count - 1, Math.max(0, (int) inTile));
-                texel[i] = before * times;
-                share[i] = inTile - before;
+                float tile = at * perTile - 0.5f + SplitPlaces.ROUNDING - SplitPlaces.ROUNDING;
+                share[i] = at - count * tile;
+            }
+            for (int i = 0; i < n; i++) {
+                texel[i] = (int) share[i];
+            }
+            for (int i = 0; i < n; i++) {
+                texel[i] = Math.min(count - 1, Math.max(0, texel[i]));
+            }
+            for (int i = 0; i < n; i++) {
+                share[i] -= texel[i];
+            }
+            for (int i = 0; i < n; i++) {
+                texel[i] *= times;
             }
         }
 

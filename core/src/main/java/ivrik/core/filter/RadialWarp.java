@@ -21,7 +21,11 @@ public final class RadialWarp implements Warp {
     /** All that the way back depends on, but for where the centre is. */
     private record Magnification(double farthest, double k0, double k1, double k2) {}
 
-    private record Back(double[] factor, double[] polynomial) {}
+    /**
+     * @param polynomial null where none is close enough
+     * @param less the same in floats, less 1; null where that is not close enough
+     */
+    private record Back(double[] factor, double[] polynomial, float[] less) {}
 
     /** A lens that does not move is the same from frame to frame. */
     private static final Cache<Magnification, Back> KNOWN =
@@ -35,6 +39,7 @@ public final class RadialWarp implements Warp {
 
     private final double[] factor;
     private final double[] polynomial;
+    private final float[] less;
 
     /**
      * @param unit the length in pixels that r is 1 at
@@ -55,6 +60,7 @@ public final class RadialWarp implements Warp {
                 KNOWN.get(new Magnification(farthest, k0, k1, k2), m -> back(farthest, k0, k1, k2));
         this.factor = back.factor;
         this.polynomial = back.polynomial;
+        this.less = back.less;
     }
 
     private static Back back(double farthest, double k0, double k1, double k2) {
@@ -65,7 +71,8 @@ public final class RadialWarp implements Warp {
             r = i == 0 ? 0 : before(moved, r, k0, k1, k2);
             factor[i] = i == 0 ? 1 / Math.max(1e-3, 1 + k0) : r / moved;
         }
-        return new Back(factor, polynomial(factor));
+        double[] polynomial = polynomial(factor);
+        return new Back(factor, polynomial, polynomial == null ? null : less(polynomial, factor));
     }
 
     /** The same mapping without a table, each place by itself: for few places. */
@@ -174,6 +181,39 @@ public final class RadialWarp implements Warp {
         }
     }
 
+    @Override
+    public boolean places(int row, SplitPlaces places, int n) {
+        if (less == null || !isWithin(0.5, row + 0.5) || !isWithin(n - 0.5, row + 0.5)) {
+            return false;
+        }
+        moves(less, row, places.moveX, places.moveY, n);
+        places.move(row, n);
+        return true;
+    }
+
+    /** How far the pixels of a row lie from where they come from. As a move is small, floats are fine enough. */
+    private void moves(float[] c, int row, float[] moveX, float[] moveY, int n) {
+        float a = c[0];
+        float b = c[1];
+        float d = c[2];
+        float e = c[3];
+        float f = c[4];
+        float g = c[5];
+        float h = c[6];
+        float left = (float) (0.5 - centreX);
+        float dy = (float) (row + 0.5 - centreY);
+        float square = dy * dy;
+        float per = (float) perSquare;
+        for (int i = 0; i < n; i++) {
+            float dx = left + i;
+            float t = (dx * dx + square) * per;
+            float outer = Math.fma(t, Math.fma(t, Math.fma(t, h, g), f), e);
+            float by = Math.fma(t, Math.fma(t, Math.fma(t, outer, d), b), a);
+            moveX[i] = by * dx;
+            moveY[i] = by * dy;
+        }
+    }
+
     private boolean isWithin(double x, double y) {
         double dx = x - centreX;
         double dy = y - centreY;
@@ -239,6 +279,25 @@ public final class RadialWarp implements Warp {
         }
         for (int k = 0; k <= STEPS; k++) {
             if (!(Math.abs(at(c, (double) k / STEPS) - factor[k]) < CLOSE)) {
+                return null;
+            }
+        }
+        return c;
+    }
+
+    /** The polynomial in floats, less 1; null where it is not close enough to all values. */
+    private static float[] less(double[] polynomial, double[] factor) {
+        float[] c = new float[polynomial.length];
+        for (int k = 0; k < c.length; k++) {
+            c[k] = (float) (k == 0 ? polynomial[0] - 1 : polynomial[k]);
+        }
+        for (int k = 0; k <= STEPS; k++) {
+            float t = (float) k / STEPS;
+            float sum = 0;
+            for (int i = c.length - 1; i >= 0; i--) {
+                sum = Math.fma(t, sum, c[i]);
+            }
+            if (!(Math.abs(sum - (factor[k] - 1)) < CLOSE)) {
                 return null;
             }
         }

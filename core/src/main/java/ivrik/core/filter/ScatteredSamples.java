@@ -7,7 +7,6 @@ import ivrik.core.sampling.Sampler;
 
 import jdk.incubator.vector.FloatVector;
 import jdk.incubator.vector.IntVector;
-import jdk.incubator.vector.VectorMask;
 import jdk.incubator.vector.VectorOperators;
 import jdk.incubator.vector.VectorSpecies;
 
@@ -43,10 +42,17 @@ final class ScatteredSamples {
 
     private final float[][] weightsX;
     private final float[][] weightsY;
+    private final SplitPlaces places;
     private final int[] ix;
     private final int[] iy;
     private final float[] fx;
     private final float[] fy;
+
+    /** Where to begin to read for each vector of places; {@link #NONE} where they are read one by one. */
+    private final int[] firsts;
+
+    /** Of each vector, whether some places lie one row further down than the uppermost. */
+    private final boolean[] isStepped;
 
     private final Quicker quicker;
 
@@ -71,30 +77,46 @@ final class ScatteredSamples {
         this.across = new float[taps];
         this.down = new float[taps];
         int room = Lines.room(most);
-        this.ix = new int[room];
-        this.iy = new int[room];
-        this.fx = new float[room];
-        this.fy = new float[room];
+        this.places = new SplitPlaces(most);
+        this.ix = places.x;
+        this.iy = places.y;
+        this.fx = places.restX;
+        this.fy = places.restY;
+        this.firsts = new int[room / LANES];
+        this.isStepped = new boolean[room / LANES];
         this.weightsX = new float[sampler == Sampler.CUBIC ? taps : 0][room];
         this.weightsY = new float[sampler == Sampler.CUBIC ? taps : 0][room];
     }
 
     /** The values at {@code n} places, in pixels from the outer edge. */
     void at(double[] x, double[] y, int n, float[] out, int o) {
-        split(x, ix, fx, n);
-        split(y, iy, fy, n);
+        places.set(x, y, n);
+        at(n, out, o);
+    }
+
+    /** What is filled before {@link #at(int, float[], int)} is asked for. */
+    SplitPlaces places() {
+        return places;
+    }
+
+    /** The values at the first {@code n} of {@link #places}. */
+    void at(int n, float[] out, int o) {
         int whole = n / LANES * LANES;
         if (sampler == Sampler.LANCZOS || !quicker.takesVectors(n)) {
             oneByOne(0, n, out, o);
             return;
         }
+        findFirsts(whole);
         if (sampler == Sampler.LINEAR) {
-            linear(whole, out, o);
+            linear(whole, 0, out, o);
+            linear(whole, 1, out, o);
         } else {
             weights(fx, weightsX[0], weightsX[1], weightsX[2], weightsX[3]);
             weights(fy, weightsY[0], weightsY[1], weightsY[2], weightsY[3]);
-            cubic(whole, out, o);
+            cubic(whole, 0, out, o);
+            cubic(whole, 1, out, o);
         }
+        alone(whole, out, o);
         oneByOne(whole, n, out, o);
     }
 
@@ -134,16 +156,6 @@ final class ScatteredSamples {
         };
     }
 
-    /** Places as whole pixels and what is left, relative to pixel centres. */
-    private static void split(double[] place, int[] whole, float[] rest, int n) {
-        for (int i = 0; i < n; i++) {
-            double p = place[i] - 0.5;
-            double f = Math.floor(p);
-            whole[i] = (int) f;
-            rest[i] = (float) (p - f);
-        }
-    }
-
     /**
      * Where in the plane to begin to read for a vector of places that need nothing from outside, and
      * only samples of one row more than each of them sees, that lie within two vectors; else {@link #NONE}.
@@ -181,76 +193,82 @@ final class ScatteredSamples {
         return IntVector.fromArray(INTS, places, i).sub(least(places, i));
     }
 
-    /** Places between two rows of the plane, or between three, some of them below the second. */
-    private void linear(int whole, float[] out, int o) {
+    /**
+     * Of as many vectors as so many places are. Java makes machine code of vectors only in methods short enough that
+     * all they call is put into them; where one call is left, as in a longer one, it is several times slower.
+     */
+    private void findFirsts(int whole) {
         for (int i = 0; i < whole; i += LANES) {
-            IntVector at = beyond(ix, i);
             IntVector down = beyond(iy, i);
-            int p = first(i, at, down);
-            if (p == NONE) {
-                oneByOne(i, i + LANES, out, o);
-                continue;
+            firsts[i / LANES] = first(i, beyond(ix, i), down);
+            isStepped[i / LANES] = down.compare(VectorOperators.NE, 0).anyTrue();
+        }
+    }
+
+    /** Linear samples of the places that lie so many rows, 0 or 1, below the uppermost of their vector. */
+    private void linear(int whole, int down, float[] out, int o) {
+        for (int i = 0; i < whole; i += LANES) {
+            if (isRead(i, down)) {
+                int p = firsts[i / LANES] + down * stride;
+                IntVector at = beyond(ix, i);
+                IntVector next = at.add(1);
+                FloatVector f = FloatVector.fromArray(FLOATS, fx, i);
+                FloatVector g = FloatVector.fromArray(FLOATS, fy, i);
+                FloatVector above = between(p, at, next, f);
+                FloatVector below = between(p + stride, at, next, f);
+                write(above.add(g.mul(below.sub(above))), i, down, out, o);
             }
-            FloatVector f = FloatVector.fromArray(FLOATS, fx, i);
-            FloatVector above = between(p, at, f);
-            FloatVector below = between(p + stride, at, f);
-            VectorMask<Integer> lower = down.compare(VectorOperators.NE, 0);
-            if (lower.anyTrue()) {
-                VectorMask<Float> these = lower.cast(FLOATS);
-                above = above.blend(below, these);
-                below = below.blend(between(p + 2 * stride, at, f), these);
-            }
-            FloatVector g = FloatVector.fromArray(FLOATS, fy, i);
-            above.add(g.mul(below.sub(above))).intoArray(out, o + i);
+        }
+    }
+
+    private boolean isRead(int i, int down) {
+        return firsts[i / LANES] != NONE && (down == 0 || isStepped[i / LANES]);
+    }
+
+    /** All of a vector, or over that those of it that lie one row further down. */
+    private void write(FloatVector values, int i, int down, float[] out, int o) {
+        if (down == 0) {
+            values.intoArray(out, o + i);
+        } else {
+            IntVector below = beyond(iy, i);
+            values.intoArray(out, o + i, below.compare(VectorOperators.NE, 0).cast(FLOATS));
         }
     }
 
     /** Between samples of one row, which begins to be read at {@code p}. */
-    private FloatVector between(int p, IntVector at, FloatVector f) {
+    private FloatVector between(int p, IntVector at, IntVector next, FloatVector f) {
         IntVector a = bits(p);
         IntVector b = bits(p + LANES);
         FloatVector left = pick(at, a, b);
-        return left.add(f.mul(pick(at.add(1), a, b).sub(left)));
+        return left.add(f.mul(pick(next, a, b).sub(left)));
     }
 
-    /** Places all of which see the same four rows of the plane, or five, some of them the lower four. */
-    private void cubic(int whole, float[] out, int o) {
+    /** As {@link #linear}, of four rows. */
+    private void cubic(int whole, int down, float[] out, int o) {
         for (int i = 0; i < whole; i += LANES) {
-            IntVector at = beyond(ix, i);
-            IntVector down = beyond(iy, i);
-            int p = first(i, at, down);
-            if (p == NONE) {
-                oneByOne(i, i + LANES, out, o);
-                continue;
-            }
-            IntVector at1 = at.add(1);
-            IntVector at2 = at.add(2);
-            IntVector at3 = at.add(3);
-            FloatVector w0 = FloatVector.fromArray(FLOATS, weightsX[0], i);
-            FloatVector w1 = FloatVector.fromArray(FLOATS, weightsX[1], i);
-            FloatVector w2 = FloatVector.fromArray(FLOATS, weightsX[2], i);
-            FloatVector w3 = FloatVector.fromArray(FLOATS, weightsX[3], i);
-            VectorMask<Float> below = down.compare(VectorOperators.NE, 0).cast(FLOATS);
-            FloatVector sum = FloatVector.zero(FLOATS);
-            FloatVector above = sum;
-            boolean level = !below.anyTrue();
-            for (int j = level ? 0 : -1; j < 4; j++) {
-                IntVector a = bits(p);
-                IntVector b = bits(p + LANES);
-                FloatVector row =
-                        w0.mul(pick(at, a, b))
-                                .add(w1.mul(pick(at1, a, b)))
-                                .add(w2.mul(pick(at2, a, b)))
-                                .add(w3.mul(pick(at3, a, b)));
-                if (j >= 0) {
-                    FloatVector seen = level ? row : above.blend(row, below);
-                    sum = sum.add(seen.mul(FloatVector.fromArray(FLOATS, weightsY[j], i)));
+            if (isRead(i, down)) {
+                int p = firsts[i / LANES] + down * stride;
+                IntVector at = beyond(ix, i);
+                FloatVector sum = FloatVector.zero(FLOATS);
+                for (int j = 0; j < 4; j++) {
+                    IntVector a = bits(p);
+                    IntVector b = bits(p + LANES);
+                    FloatVector row =
+                            weight(0, i)
+                                    .mul(pick(at, a, b))
+                                    .add(weight(1, i).mul(pick(at.add(1), a, b)))
+                                    .add(weight(2, i).mul(pick(at.add(2), a, b)))
+                                    .add(weight(3, i).mul(pick(at.add(3), a, b)));
+                    sum = sum.add(row.mul(FloatVector.fromArray(FLOATS, weightsY[j], i)));
+                    p += stride;
                 }
-                above = row;
-                p += stride;
+                write(sum, i, down, out, o);
             }
-            sum.intoArray(out, o + i);
         }
+    }
+
+    private FloatVector weight(int k, int i) {
+        return FloatVector.fromArray(FLOATS, weightsX[k], i);
     }
 
     /** The weights of {@link Sampler#CUBIC} for many fractions. */
@@ -271,6 +289,15 @@ final class ScatteredSamples {
     /** ScatteredSamples out of two vectors that follow each other. */
     private static FloatVector pick(IntVector at, IntVector first, IntVector second) {
         return at.selectFrom(first, second).reinterpretAsFloats();
+    }
+
+    /** Vectors of places some of which need what lies outside, or that lie too far apart. */
+    private void alone(int whole, float[] out, int o) {
+        for (int i = 0; i < whole; i += LANES) {
+            if (firsts[i / LANES] == NONE) {
+                oneByOne(i, i + LANES, out, o);
+            }
+        }
     }
 
     /** Any sampler, with what lies outside; what is done to a value is the same as above. */

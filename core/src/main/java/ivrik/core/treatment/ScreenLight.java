@@ -213,14 +213,21 @@ final class ScreenLight {
             between(y, everyY);
         }
 
+        /** Written out, as this is done for every value. */
         private static void between(double[] points, float[] every) {
             int whole = every.length / APART;
             for (int k = 0; k < whole; k++) {
                 float at = (float) points[k];
                 float step = (float) (points[k + 1] - points[k]) / APART;
-                for (int i = 0; i < APART; i++) {
-                    every[k * APART + i] = at + i * step;
-                }
+                int x = k * APART;
+                every[x] = at;
+                every[x + 1] = at + step;
+                every[x + 2] = at + 2 * step;
+                every[x + 3] = at + 3 * step;
+                every[x + 4] = at + 4 * step;
+                every[x + 5] = at + 5 * step;
+                every[x + 6] = at + 6 * step;
+                every[x + 7] = at + 7 * step;
             }
             for (int x = whole * APART; x < every.length; x++) {
                 float step = (float) (points[whole + 1] - points[whole]) / APART;

@@ -46,6 +46,34 @@ class WarpTest {
         assertThat(found[1]).isCloseTo(170 + 400 * r * 0.8, within(2e-3));
     }
 
+    @Property(tries = 200)
+    void aRowOfALensSplitInFloatsIsTheRowInDoubles(
+            @ForAll @DoubleRange(min = -0.05, max = 0.05) double k0,
+            @ForAll @DoubleRange(min = -0.04, max = 0.05) double k1,
+            @ForAll @DoubleRange(min = 100, max = 260) double centreY) {
+        int n = 640;
+        RadialWarp lens = new RadialWarp(307.3, centreY, 367, 1.2, k0, k1, 0);
+        SplitPlaces places = new SplitPlaces(n);
+        double[] x = new double[n];
+        double[] y = new double[n];
+        for (int row : new int[] {0, 179, 359}) {
+            lens.row(row, x, y, n);
+            assertThat(lens.places(row, places, n)).isTrue();
+            for (int i = 0; i < n; i++) {
+                assertThat(places.restX[i]).isCloseTo(0.5f, within(0.500001f));
+                assertThat(places.restY[i]).isCloseTo(0.5f, within(0.500001f));
+                assertThat(places.x[i] + 0.5 + places.restX[i]).isCloseTo(x[i], within(1e-4));
+                assertThat(places.y[i] + 0.5 + places.restY[i]).isCloseTo(y[i], within(1e-4));
+            }
+        }
+    }
+
+    @Test
+    void aLensTooStrongForFloatsSaysSo() {
+        RadialWarp lens = new RadialWarp(320, 180, 367, 2, 0, -0.6, -0.4);
+        assertThat(lens.places(5, new SplitPlaces(640), 640)).isFalse();
+    }
+
     /** Where a lens folds, what lies beyond is taken from the turn, in both. */
     @Property(tries = 500)
     void theOutlineOfALensIsTheLens(

@@ -10,6 +10,7 @@ import jdk.incubator.vector.IntVector;
 import jdk.incubator.vector.VectorOperators;
 import jdk.incubator.vector.VectorSpecies;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -294,10 +295,22 @@ final class ScatteredSamples {
     /** Vectors of places some of which need what lies outside, or that lie too far apart. */
     private void alone(int whole, float[] out, int o) {
         for (int i = 0; i < whole; i += LANES) {
-            if (firsts[i / LANES] == NONE) {
+            if (firsts[i / LANES] == NONE && seeNothing(ix, i, width)) {
+                Arrays.fill(out, o + i, o + i + LANES, 0);
+            } else if (firsts[i / LANES] == NONE) {
                 oneByOne(i, i + LANES, out, o);
             }
         }
+    }
+
+    /** Whether all of a vector of places lie so far on one side that there is nothing. */
+    private boolean seeNothing(int[] places, int i, int count) {
+        if (fill != EdgeFill.EMPTY) {
+            return false;
+        }
+        IntVector first = IntVector.fromArray(INTS, places, i).add(sampler.firstTap());
+        return first.compare(VectorOperators.LE, -taps).allTrue()
+                || first.compare(VectorOperators.GE, count).allTrue();
     }
 
     /** Any sampler, with what lies outside; what is done to a value is the same as above. */

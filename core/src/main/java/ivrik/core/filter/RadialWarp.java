@@ -3,6 +3,8 @@ package ivrik.core.filter;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 
+import jdk.incubator.vector.FloatVector;
+
 /**
  * Radial magnification r' = r (1 + k0 + k1 r^2 + k2 r^4) about a centre. The way back is found by
  * Newton's method for distances in small steps. Where a polynomial goes through all of them it is used,
@@ -181,37 +183,35 @@ public final class RadialWarp implements Warp {
         }
     }
 
+    /** How far pixels lie from where they come from is little, so floats are fine enough. */
     @Override
     public boolean places(int row, SplitPlaces places, int n) {
         if (less == null || !isWithin(0.5, row + 0.5) || !isWithin(n - 0.5, row + 0.5)) {
             return false;
         }
-        moves(less, row, places.moveX, places.moveY, n);
-        places.move(row, n);
+        float[] c = less;
+        float left = (float) (0.5 - centreX);
+        FloatVector dy = FloatVector.broadcast(SplitPlaces.FLOATS, (float) (row + 0.5 - centreY));
+        FloatVector square = dy.mul(dy);
+        float per = (float) perSquare;
+        for (int i = 0; i < n; i += SplitPlaces.FLOATS.length()) {
+            FloatVector dx = SplitPlaces.COUNT.add(i).add(left);
+            FloatVector t = dx.mul(dx).add(square).mul(per);
+            FloatVector by =
+                    all(c[6])
+                            .fma(t, all(c[5]))
+                            .fma(t, all(c[4]))
+                            .fma(t, all(c[3]))
+                            .fma(t, all(c[2]))
+                            .fma(t, all(c[1]))
+                            .fma(t, all(c[0]));
+            places.move(i, row, by.mul(dx), by.mul(dy));
+        }
         return true;
     }
 
-    /** How far the pixels of a row lie from where they come from. As a move is small, floats are fine enough. */
-    private void moves(float[] c, int row, float[] moveX, float[] moveY, int n) {
-        float a = c[0];
-        float b = c[1];
-        float d = c[2];
-        float e = c[3];
-        float f = c[4];
-        float g = c[5];
-        float h = c[6];
-        float left = (float) (0.5 - centreX);
-        float dy = (float) (row + 0.5 - centreY);
-        float square = dy * dy;
-        float per = (float) perSquare;
-        for (int i = 0; i < n; i++) {
-            float dx = left + i;
-            float t = (dx * dx + square) * per;
-            float outer = Math.fma(t, Math.fma(t, Math.fma(t, h, g), f), e);
-            float by = Math.fma(t, Math.fma(t, Math.fma(t, outer, d), b), a);
-            moveX[i] = by * dx;
-            moveY[i] = by * dy;
-        }
+    private static FloatVector all(float value) {
+        return FloatVector.broadcast(SplitPlaces.FLOATS, value);
     }
 
     private boolean isWithin(double x, double y) {

@@ -2,23 +2,25 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.Lines;
 
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.VectorOperators;
+import jdk.incubator.vector.VectorSpecies;
+
 /**
  * Places of a row, each split into the pixel before it, by its centre, and how far beyond that it lies, 0 to 1. For one
- * thread. Loops are short, as Java then makes vectors of them.
+ * thread. There is room for whole vectors, see {@link Lines#room}.
  */
 public final class SplitPlaces {
     /** Added to a float below 2^22 and taken away again it leaves the nearest whole number. */
     static final float ROUNDING = 0x1.8p23f;
 
+    static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+    static final FloatVector COUNT = FloatVector.zero(FLOATS).addIndex(1);
+
     final int[] x;
     final int[] y;
     final float[] restX;
     final float[] restY;
-
-    /** How far each place is from its pixel, before {@link #move} splits it. */
-    final float[] moveX;
-
-    final float[] moveY;
 
     /** For up to {@code most} places. */
     SplitPlaces(int most) {
@@ -27,8 +29,6 @@ public final class SplitPlaces {
         y = new int[room];
         restX = new float[room];
         restY = new float[room];
-        moveX = new float[room];
-        moveY = new float[room];
     }
 
     /** Places in pixels from the outer edge. */
@@ -46,24 +46,16 @@ public final class SplitPlaces {
         }
     }
 
-    /** The pixels of a row, moved by what {@link #moveX} and {@link #moveY} say: by less than 2^22. */
-    void move(int row, int n) {
-        floor(moveX, restX, n);
-        floor(moveY, restY, n);
-        for (int i = 0; i < n; i++) {
-            x[i] = (int) (moveX[i] + i);
-        }
-        for (int i = 0; i < n; i++) {
-            y[i] = (int) (moveY[i] + row);
-        }
+    /** A vector of pixels of a row from {@code i} on, moved by so much, which is below 2^22. */
+    void move(int i, int row, FloatVector byX, FloatVector byY) {
+        split(byX, COUNT.add(i), x, restX, i);
+        split(byY, FloatVector.broadcast(FLOATS, row), y, restY, i);
     }
 
-    /** Leaves whole numbers; of a whole number the one below may be left, and a rest of 1. */
-    private static void floor(float[] move, float[] rest, int n) {
-        for (int i = 0; i < n; i++) {
-            float whole = move[i] - 0.5f + ROUNDING - ROUNDING;
-            rest[i] = move[i] - whole;
-            move[i] = whole;
-        }
+    /** Of a whole number the one below may be left, and a rest of 1. */
+    private static void split(FloatVector by, FloatVector from, int[] whole, float[] rest, int i) {
+        FloatVector below = by.sub(0.5f).add(ROUNDING).sub(ROUNDING);
+        by.sub(below).intoArray(rest, i);
+        below.add(from).convert(VectorOperators.F2I, 0).reinterpretAsInts().intoArray(whole, i);
     }
 }

@@ -2,6 +2,10 @@ package ivrik.core.treatment;
 
 import ivrik.core.filter.ScanBeam;
 
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.IntVector;
+import jdk.incubator.vector.VectorOperators;
+
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -13,7 +17,7 @@ import java.util.Optional;
  * @param payBack of each channel, for each part of the beam how much brighter it makes the mean of the picture,
  *     then how much more where all of the mask shows
  * @param rooms of each level from black to white, evenly by the square root of light: how much of the mask there is
- *     room for and how narrow a beam, see {@link #masks} and {@link #narrows}; one number is read in half the time of two
+ *     room for and how narrow a beam, see {@link #mask} and {@link #narrow}; one number is read in half the time of two
  */
 record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
     /** The level of white. */
@@ -79,33 +83,33 @@ record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
         return (int) Math.round(mask * CODES) << Short.SIZE | (int) Math.round(narrow * CODES);
     }
 
-    /** The room that each light leaves, as many as there is place for. */
-    void roomsFor(float[] light, int[] room) {
-        levels(light, room);
-        for (int i = 0; i < room.length; i++) {
+    /** The room that each of {@code n} lights leaves. */
+    void roomsFor(float[] light, int[] room, int n) {
+        levels(light, room, n);
+        for (int i = 0; i < n; i++) {
             room[i] = rooms[room[i]];
         }
     }
 
-    private static void levels(float[] light, int[] level) {
-        for (int i = 0; i < level.length; i++) {
+    private static void levels(float[] light, int[] level, int n) {
+        for (int i = 0; i < n; i++) {
             int near = (int) ((float) Math.sqrt(light[i]) * COUNT + 0.5f);
             level[i] = Math.min(COUNT, Math.max(0, near));
         }
     }
 
     /** How much of the mask there is room for, 0..1. */
-    static void masks(int[] room, float[] mask) {
-        for (int i = 0; i < mask.length; i++) {
-            mask[i] = (room[i] >>> Short.SIZE) * PER_CODE;
-        }
+    static FloatVector mask(IntVector room) {
+        return share(room.lanewise(VectorOperators.LSHR, Short.SIZE));
     }
 
     /** How narrow a beam there is room for, 0..1. */
-    static void narrows(int[] room, float[] narrow) {
-        for (int i = 0; i < narrow.length; i++) {
-            narrow[i] = (room[i] & CODES) * PER_CODE;
-        }
+    static FloatVector narrow(IntVector room) {
+        return share(room.and(CODES));
+    }
+
+    private static FloatVector share(IntVector code) {
+        return code.convert(VectorOperators.I2F, 0).reinterpretAsFloats().mul(PER_CODE);
     }
 
     private static double mean(double[] values) {

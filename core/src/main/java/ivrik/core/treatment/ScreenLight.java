@@ -8,7 +8,12 @@ import ivrik.core.filter.PatternTile;
 import ivrik.core.filter.ScanBeam;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.ColourRows;
+import ivrik.core.picture.Lines;
 import ivrik.core.picture.Size;
+
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.IntVector;
+import jdk.incubator.vector.VectorSpecies;
 
 import java.util.Arrays;
 import java.util.Optional;
@@ -18,6 +23,9 @@ import java.util.Optional;
  * is looked up; what pays back their light follows from it.
  */
 final class ScreenLight {
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+    private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
+
     /** The same from frame to frame. */
     private static final Cache<Object, ScreenLevels> LEVELS_OF =
             Caffeine.newBuilder().maximumSize(8).build();
@@ -89,15 +97,16 @@ final class ScreenLight {
                 tile.map(t -> t.drawer(size.width())).orElse(null);
         private final Bulged bulged = curve.map(c -> new Bulged(c, n)).orElse(null);
 
+        /** Rows are worked on in whole vectors. */
+        private final int whole = Lines.room(n);
+
         /** All 1 where there is no mask. */
-        private final float[][] mask = new float[3][n];
+        private final float[][] mask = new float[3][whole];
 
         private final float[] phase = new float[n];
-        private final float[][] parts = new float[ScanBeam.PARTS][n];
-        private final int[] room = new int[n];
-        private final float[] share = new float[n];
-        private final float[] narrow = new float[n];
-        private final float[] times = new float[n];
+        private final float[][] parts = new float[ScanBeam.PARTS][whole];
+        private final int[] room = new int[whole];
+        private final float[] times = new float[whole];
 
         Lit() {
             for (float[] channel : mask) {
@@ -117,11 +126,9 @@ final class ScreenLight {
             draw(y);
             for (int c = 0; c < 3; c++) {
                 in.apply(rgb[c], n);
-                levels.roomsFor(rgb[c], room);
-                ScreenLevels.masks(room, share);
-                ScreenLevels.narrows(room, narrow);
-                times(levels.payBack()[c]);
-                light(rgb[c], mask[c], levels.perMean()[c]);
+                levels.roomsFor(rgb[c], room, n);
+                times(mask[c], levels.perMean()[c], levels.payBack()[c]);
+                light(rgb[c]);
                 out.apply(rgb[c], n);
             }
         }
@@ -152,34 +159,36 @@ final class ScreenLight {
             }
         }
 
-        /** What the beam makes of each value's light, over what it makes of the mean. */
-        private void times(float[] payBack) {
-            float plain1 = payBack[0];
-            float plain2 = payBack[1];
-            float plain3 = payBack[2];
-            float masked1 = payBack[3];
-            float masked2 = payBack[4];
-            float masked3 = payBack[5];
-            float[] first = parts[0];
-            float[] second = parts[1];
-            float[] third = parts[2];
-            for (int x = 0; x < n; x++) {
-                float a = narrow[x];
-                float a4 = a * a * (a * a);
-                float a9 = a4 * a4 * a;
-                float s = share[x];
-                float mean =
-                        1
-                                + a * (plain1 + s * masked1)
-                                + a4 * (plain2 + s * masked2)
-                                + a9 * (plain3 + s * masked3);
-                times[x] = (1 + a * first[x] + a4 * second[x] + a9 * third[x]) / mean;
+        /** What the beam makes of each value's light, over what it makes of the mean, and the mask of that. */
+        private void times(float[] mask, float perMean, float[] payBack) {
+            for (int x = 0; x < whole; x += FLOATS.length()) {
+                IntVector here = IntVector.fromArray(INTS, room, x);
+                FloatVector s = ScreenLevels.mask(here);
+                FloatVector a = ScreenLevels.narrow(here);
+                FloatVector a2 = a.mul(a);
+                FloatVector a4 = a2.mul(a2);
+                FloatVector a9 = a4.mul(a4).mul(a);
+                FloatVector mean =
+                        s.mul(payBack[3])
+                                .add(payBack[0])
+                                .mul(a)
+                                .add(1)
+                                .add(s.mul(payBack[4]).add(payBack[1]).mul(a4))
+                                .add(s.mul(payBack[5]).add(payBack[2]).mul(a9));
+                FloatVector beam =
+                        part(0, x).mul(a).add(1).add(part(1, x).mul(a4)).add(part(2, x).mul(a9));
+                FloatVector let = FloatVector.fromArray(FLOATS, mask, x).mul(perMean).sub(1);
+                beam.div(mean).mul(let.mul(s).add(1)).intoArray(times, x);
             }
         }
 
-        private void light(float[] light, float[] mask, float perMean) {
+        private FloatVector part(int k, int x) {
+            return FloatVector.fromArray(FLOATS, parts[k], x);
+        }
+
+        private void light(float[] light) {
             for (int x = 0; x < n; x++) {
-                light[x] *= times[x] * (1 + share[x] * (mask[x] * perMean - 1));
+                light[x] *= times[x];
             }
         }
     }

@@ -7,6 +7,7 @@ import ivrik.core.sampling.Sampler;
 
 import jdk.incubator.vector.FloatVector;
 import jdk.incubator.vector.IntVector;
+import jdk.incubator.vector.VectorMask;
 import jdk.incubator.vector.VectorOperators;
 import jdk.incubator.vector.VectorSpecies;
 
@@ -157,53 +158,48 @@ final class ScatteredSamples {
         };
     }
 
-    /**
-     * Where in the plane to begin to read for a vector of places that need nothing from outside, and
-     * only samples of one row more than each of them sees, that lie within two vectors; else {@link #NONE}.
-     *
-     * @param i the first of the places
-     * @param across how far to the right of the leftmost each of them lies
-     * @param down how far below the uppermost
-     */
-    private int first(int i, IntVector across, IntVector down) {
-        int rows = taps + 1;
-        int x = least(ix, i) + sampler.firstTap();
-        int y = least(iy, i) + sampler.firstTap();
-        int right = Math.min(2 * LANES, width - x) - taps;
-        int p = offset + y * stride + x;
-        if (x < 0 || y < 0 || y > height - rows || right < 0) {
-            return NONE;
-        }
-        if (p + (rows - 1) * stride > data.length - 2 * LANES) {
-            return NONE;
-        }
-        boolean far =
-                across.compare(VectorOperators.UGT, right)
-                        .or(down.compare(VectorOperators.UGT, rows - taps))
-                        .anyTrue();
-        return far ? NONE : p;
-    }
-
     /** The least of a vector of places that rise or fall all along; of others an end, and what lies before it is far. */
     private static int least(int[] places, int i) {
         return Math.min(places[i], places[i + LANES - 1]);
     }
 
-    /** How far beyond the least each place of a vector lies. */
-    private static IntVector beyond(int[] places, int i) {
-        return IntVector.fromArray(INTS, places, i).sub(least(places, i));
-    }
-
     /**
-     * Of as many vectors as so many places are. Java makes machine code of vectors only in methods short enough that
-     * all they call is put into them; where one call is left, as in a longer one, it is several times slower.
+     * Looks for where in the plane to begin to read for each vector of places, where they need nothing from outside,
+     * and only samples of one row more than each of them sees, that lie within two vectors.
+     *
+     * <p>Java makes machine code of vectors that stay within a method. One that goes into or comes out of another
+     * becomes an object wherever the two are not put together, as in long methods, and that takes many times as long.
+     * So the methods of vectors here are short and call none of our own with them.
      */
     private void findFirsts(int whole) {
         for (int i = 0; i < whole; i += LANES) {
-            IntVector down = beyond(iy, i);
-            firsts[i / LANES] = first(i, beyond(ix, i), down);
-            isStepped[i / LANES] = down.compare(VectorOperators.NE, 0).anyTrue();
+            int p = first(i);
+            boolean stepped = false;
+            if (p != NONE) {
+                int right = Math.min(2 * LANES, width - least(ix, i) - sampler.firstTap()) - taps;
+                IntVector across = IntVector.fromArray(INTS, ix, i).sub(least(ix, i));
+                IntVector down = IntVector.fromArray(INTS, iy, i).sub(least(iy, i));
+                VectorMask<Integer> far = across.compare(VectorOperators.UGT, right);
+                p = far.or(down.compare(VectorOperators.UGT, 1)).anyTrue() ? NONE : p;
+                stepped = down.compare(VectorOperators.NE, 0).anyTrue();
+            }
+            firsts[i / LANES] = p;
+            isStepped[i / LANES] = stepped;
         }
+    }
+
+    /** Where that is for a vector of places, if they lie close enough; {@link #NONE} where there is not enough beyond. */
+    private int first(int i) {
+        int x = least(ix, i) + sampler.firstTap();
+        int y = least(iy, i) + sampler.firstTap();
+        int p = offset + y * stride + x;
+        boolean in = x >= 0 && y >= 0 && x <= width - taps && y < height - taps;
+        return in && p + taps * stride <= data.length - 2 * LANES ? p : NONE;
+    }
+
+    /** Whether a vector of places is read for those that lie so many rows below its uppermost. */
+    private boolean isRead(int i, int down) {
+        return firsts[i / LANES] != NONE && (down == 0 || isStepped[i / LANES]);
     }
 
     /** Linear samples of the places that lie so many rows, 0 or 1, below the uppermost of their vector. */
@@ -211,37 +207,27 @@ final class ScatteredSamples {
         for (int i = 0; i < whole; i += LANES) {
             if (isRead(i, down)) {
                 int p = firsts[i / LANES] + down * stride;
-                IntVector at = beyond(ix, i);
+                int q = p + stride;
+                IntVector at = IntVector.fromArray(INTS, ix, i).sub(least(ix, i));
                 IntVector next = at.add(1);
                 FloatVector f = FloatVector.fromArray(FLOATS, fx, i);
+                IntVector a = FloatVector.fromArray(FLOATS, data, p).reinterpretAsInts();
+                IntVector b = FloatVector.fromArray(FLOATS, data, p + LANES).reinterpretAsInts();
+                FloatVector left = at.selectFrom(a, b).reinterpretAsFloats();
+                FloatVector right = next.selectFrom(a, b).reinterpretAsFloats();
+                FloatVector above = left.add(f.mul(right.sub(left)));
+                a = FloatVector.fromArray(FLOATS, data, q).reinterpretAsInts();
+                b = FloatVector.fromArray(FLOATS, data, q + LANES).reinterpretAsInts();
+                left = at.selectFrom(a, b).reinterpretAsFloats();
+                right = next.selectFrom(a, b).reinterpretAsFloats();
+                FloatVector below = left.add(f.mul(right.sub(left)));
                 FloatVector g = FloatVector.fromArray(FLOATS, fy, i);
-                FloatVector above = between(p, at, next, f);
-                FloatVector below = between(p + stride, at, next, f);
-                write(above.add(g.mul(below.sub(above))), i, down, out, o);
+                VectorMask<Integer> here =
+                        IntVector.fromArray(INTS, iy, i)
+                                .compare(VectorOperators.EQ, least(iy, i) + down);
+                above.add(g.mul(below.sub(above))).intoArray(out, o + i, here.cast(FLOATS));
             }
         }
-    }
-
-    private boolean isRead(int i, int down) {
-        return firsts[i / LANES] != NONE && (down == 0 || isStepped[i / LANES]);
-    }
-
-    /** All of a vector, or over that those of it that lie one row further down. */
-    private void write(FloatVector values, int i, int down, float[] out, int o) {
-        if (down == 0) {
-            values.intoArray(out, o + i);
-        } else {
-            IntVector below = beyond(iy, i);
-            values.intoArray(out, o + i, below.compare(VectorOperators.NE, 0).cast(FLOATS));
-        }
-    }
-
-    /** Between samples of one row, which begins to be read at {@code p}. */
-    private FloatVector between(int p, IntVector at, IntVector next, FloatVector f) {
-        IntVector a = bits(p);
-        IntVector b = bits(p + LANES);
-        FloatVector left = pick(at, a, b);
-        return left.add(f.mul(pick(next, a, b).sub(left)));
     }
 
     /** As {@link #linear}, of four rows. */
@@ -249,27 +235,30 @@ final class ScatteredSamples {
         for (int i = 0; i < whole; i += LANES) {
             if (isRead(i, down)) {
                 int p = firsts[i / LANES] + down * stride;
-                IntVector at = beyond(ix, i);
+                IntVector at = IntVector.fromArray(INTS, ix, i).sub(least(ix, i));
+                FloatVector w0 = FloatVector.fromArray(FLOATS, weightsX[0], i);
+                FloatVector w1 = FloatVector.fromArray(FLOATS, weightsX[1], i);
+                FloatVector w2 = FloatVector.fromArray(FLOATS, weightsX[2], i);
+                FloatVector w3 = FloatVector.fromArray(FLOATS, weightsX[3], i);
                 FloatVector sum = FloatVector.zero(FLOATS);
-                for (int j = 0; j < 4; j++) {
-                    IntVector a = bits(p);
-                    IntVector b = bits(p + LANES);
+                for (int j = 0; j < taps; j++) {
+                    IntVector a = FloatVector.fromArray(FLOATS, data, p).reinterpretAsInts();
+                    IntVector b =
+                            FloatVector.fromArray(FLOATS, data, p + LANES).reinterpretAsInts();
                     FloatVector row =
-                            weight(0, i)
-                                    .mul(pick(at, a, b))
-                                    .add(weight(1, i).mul(pick(at.add(1), a, b)))
-                                    .add(weight(2, i).mul(pick(at.add(2), a, b)))
-                                    .add(weight(3, i).mul(pick(at.add(3), a, b)));
+                            w0.mul(at.selectFrom(a, b).reinterpretAsFloats())
+                                    .add(w1.mul(at.add(1).selectFrom(a, b).reinterpretAsFloats()))
+                                    .add(w2.mul(at.add(2).selectFrom(a, b).reinterpretAsFloats()))
+                                    .add(w3.mul(at.add(3).selectFrom(a, b).reinterpretAsFloats()));
                     sum = sum.add(row.mul(FloatVector.fromArray(FLOATS, weightsY[j], i)));
                     p += stride;
                 }
-                write(sum, i, down, out, o);
+                VectorMask<Integer> here =
+                        IntVector.fromArray(INTS, iy, i)
+                                .compare(VectorOperators.EQ, least(iy, i) + down);
+                sum.intoArray(out, o + i, here.cast(FLOATS));
             }
         }
-    }
-
-    private FloatVector weight(int k, int i) {
-        return FloatVector.fromArray(FLOATS, weightsX[k], i);
     }
 
     /** The weights of {@link Sampler#CUBIC} for many fractions. */
@@ -281,15 +270,6 @@ final class ScatteredSamples {
             w2[i] = ((t * -1.5f + 2) * t + 0.5f) * t;
             w3[i] = (t * 0.5f - 0.5f) * t * t;
         }
-    }
-
-    private IntVector bits(int p) {
-        return FloatVector.fromArray(FLOATS, data, p).reinterpretAsInts();
-    }
-
-    /** ScatteredSamples out of two vectors that follow each other. */
-    private static FloatVector pick(IntVector at, IntVector first, IntVector second) {
-        return at.selectFrom(first, second).reinterpretAsFloats();
     }
 
     /** Vectors of places some of which need what lies outside, or that lie too far apart. */

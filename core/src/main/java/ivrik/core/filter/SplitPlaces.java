@@ -2,10 +2,6 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.Lines;
 
-import jdk.incubator.vector.FloatVector;
-import jdk.incubator.vector.VectorOperators;
-import jdk.incubator.vector.VectorSpecies;
-
 /**
  * Places of a row, each split into the pixel before it, by its centre, and how far beyond that it lies, 0 to 1. For one
  * thread. There is room for whole vectors, see {@link Lines#room}.
@@ -13,9 +9,6 @@ import jdk.incubator.vector.VectorSpecies;
 public final class SplitPlaces {
     /** Added to a float below 2^22 and taken away again it leaves the nearest whole number. */
     static final float ROUNDING = 0x1.8p23f;
-
-    static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
-    static final FloatVector COUNT = FloatVector.zero(FLOATS).addIndex(1);
 
     final int[] x;
     final int[] y;
@@ -44,18 +37,5 @@ public final class SplitPlaces {
             whole[i] = (int) f;
             rest[i] = (float) (p - f);
         }
-    }
-
-    /** A vector of pixels of a row from {@code i} on, moved by so much, which is below 2^22. */
-    void move(int i, int row, FloatVector byX, FloatVector byY) {
-        split(byX, COUNT.add(i), x, restX, i);
-        split(byY, FloatVector.broadcast(FLOATS, row), y, restY, i);
-    }
-
-    /** Of a whole number the one below may be left, and a rest of 1. */
-    private static void split(FloatVector by, FloatVector from, int[] whole, float[] rest, int i) {
-        FloatVector below = by.sub(0.5f).add(ROUNDING).sub(ROUNDING);
-        by.sub(below).intoArray(rest, i);
-        below.add(from).convert(VectorOperators.F2I, 0).reinterpretAsInts().intoArray(whole, i);
     }
 }

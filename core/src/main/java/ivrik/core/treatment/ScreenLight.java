@@ -11,10 +11,6 @@ import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Size;
 
-import jdk.incubator.vector.FloatVector;
-import jdk.incubator.vector.IntVector;
-import jdk.incubator.vector.VectorSpecies;
-
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -23,9 +19,6 @@ import java.util.Optional;
  * is looked up; what pays back their light follows from it.
  */
 final class ScreenLight {
-    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
-    private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
-
     /** The same from frame to frame. */
     private static final Cache<Object, ScreenLevels> LEVELS_OF =
             Caffeine.newBuilder().maximumSize(8).build();
@@ -127,7 +120,7 @@ final class ScreenLight {
             for (int c = 0; c < 3; c++) {
                 in.apply(rgb[c], n);
                 levels.roomsFor(rgb[c], room, n);
-                times(mask[c], levels.perMean()[c], levels.payBack()[c]);
+                levels.times(c, room, parts, mask[c], times);
                 light(rgb[c]);
                 out.apply(rgb[c], n);
             }
@@ -157,33 +150,6 @@ final class ScreenLight {
                 parts[1][x] = second * (2 * c * c - 1);
                 parts[2][x] = third * c * (4 * c * c - 3);
             }
-        }
-
-        /** What the beam makes of each value's light, over what it makes of the mean, and the mask of that. */
-        private void times(float[] mask, float perMean, float[] payBack) {
-            for (int x = 0; x < whole; x += FLOATS.length()) {
-                IntVector here = IntVector.fromArray(INTS, room, x);
-                FloatVector s = ScreenLevels.mask(here);
-                FloatVector a = ScreenLevels.narrow(here);
-                FloatVector a2 = a.mul(a);
-                FloatVector a4 = a2.mul(a2);
-                FloatVector a9 = a4.mul(a4).mul(a);
-                FloatVector mean =
-                        s.mul(payBack[3])
-                                .add(payBack[0])
-                                .mul(a)
-                                .add(1)
-                                .add(s.mul(payBack[4]).add(payBack[1]).mul(a4))
-                                .add(s.mul(payBack[5]).add(payBack[2]).mul(a9));
-                FloatVector beam =
-                        part(0, x).mul(a).add(1).add(part(1, x).mul(a4)).add(part(2, x).mul(a9));
-                FloatVector let = FloatVector.fromArray(FLOATS, mask, x).mul(perMean).sub(1);
-                beam.div(mean).mul(let.mul(s).add(1)).intoArray(times, x);
-            }
-        }
-
-        private FloatVector part(int k, int x) {
-            return FloatVector.fromArray(FLOATS, parts[k], x);
         }
 
         private void light(float[] light) {

@@ -27,8 +27,11 @@ import java.util.TreeMap;
  */
 public final class LookCosts {
     private static final Size FULL = new Size(1920, 1080);
-    private static final int ROUNDS = 7;
+    private static final int ROUNDS = 15;
     private static final int WARM = 48;
+
+    /** Until then Java compiles, and ways of the same work race each other for being the quicker one. */
+    private static final double SETTLED_SECONDS = 10;
 
     private LookCosts() {}
 
@@ -51,11 +54,12 @@ public final class LookCosts {
 
     private static void report(BuiltInLook built) {
         Look look = built.shownOff();
-        double[] full = spent(look, 1);
-        double[] half = spent(look, 0.5);
+        double[] full = spent(look, 1, SETTLED_SECONDS);
+        double[] half = spent(look, 0.5, SETTLED_SECONDS / 4);
         Map<Double, String> parts = new TreeMap<>(Comparator.reverseOrder());
         for (Step step : look.steps()) {
-            double saved = half[0] - spent(look.withStep(step.id(), s -> s.withOn(false)), 0.5)[0];
+            double saved =
+                    half[0] - spent(look.withStep(step.id(), s -> s.withOn(false)), 0.5, 0)[0];
             parts.put(saved, String.format(Locale.ROOT, "%s %.1f", step.id(), saved));
         }
         System.out.printf(
@@ -69,15 +73,17 @@ public final class LookCosts {
                 String.join(", ", parts.values()));
     }
 
-    /** Medians in milliseconds: of the look, and of a copy of a plane of its size. */
-    private static double[] spent(Look look, double scale) {
+    /** Medians in milliseconds after so many seconds of playing: of the look, and of a copy of a plane of its size. */
+    private static double[] spent(Look look, double scale, double seconds) {
         Size size = FULL.scaled(scale);
         Frame picture = picture(size);
         Workers workers = Workers.shared();
         Plan plan = OneLayer.plan(picture(FULL), look);
         double[] ms = new double[ROUNDS];
         double[] copies = new double[ROUNDS];
-        for (int i = -WARM; i < ROUNDS; i++) {
+        long settled = System.nanoTime() + (long) (seconds * 1e9);
+        int i = -WARM;
+        while (i < ROUNDS) {
             Renderer renderer = new Renderer((p, shown) -> picture, workers, new Store(1 << 28));
             long began = System.nanoTime();
             renderer.screen(plan, scale, Cancel.NEVER);
@@ -88,6 +94,7 @@ public final class LookCosts {
                 ms[i] = (between - began) / 1e6;
                 copies[i] = (end - between) / 1e6;
             }
+            i = i == -1 && end < settled ? i : i + 1;
         }
         return new double[] {median(ms), median(copies)};
     }

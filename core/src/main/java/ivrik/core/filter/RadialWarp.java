@@ -3,10 +3,6 @@ package ivrik.core.filter;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 
-import jdk.incubator.vector.FloatVector;
-import jdk.incubator.vector.VectorOperators;
-import jdk.incubator.vector.VectorSpecies;
-
 /**
  * Radial magnification r' = r (1 + k0 + k1 r^2 + k2 r^4) about a centre. The way back is found by
  * Newton's method for distances in small steps. Where a polynomial goes through all of them it is used,
@@ -15,10 +11,6 @@ import jdk.incubator.vector.VectorSpecies;
  */
 public final class RadialWarp implements Warp {
     private static final int STEPS = 4096;
-
-    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
-    private static final FloatVector COUNT = FloatVector.zero(FLOATS).addIndex(1);
-    private static final float ROUNDING = SplitPlaces.ROUNDING;
 
     /** Where a place moves outward by less than this share of its own move, it turns back. */
     private static final double FLAT = 1e-3;
@@ -189,48 +181,37 @@ public final class RadialWarp implements Warp {
         }
     }
 
-    /**
-     * As {@link #byPolynomial}. How far pixels move is little, so floats are fine enough: it is split and added to where
-     * they lie. What is left of a whole number may be 1.
-     */
     @Override
     public boolean places(int row, SplitPlaces places, int n) {
         if (less == null || !isWithin(0.5, row + 0.5) || !isWithin(n - 0.5, row + 0.5)) {
             return false;
         }
-        FloatVector c0 = FloatVector.broadcast(FLOATS, less[0]);
-        FloatVector c1 = FloatVector.broadcast(FLOATS, less[1]);
-        FloatVector c2 = FloatVector.broadcast(FLOATS, less[2]);
-        FloatVector c3 = FloatVector.broadcast(FLOATS, less[3]);
-        FloatVector c4 = FloatVector.broadcast(FLOATS, less[4]);
-        FloatVector c5 = FloatVector.broadcast(FLOATS, less[5]);
-        FloatVector c6 = FloatVector.broadcast(FLOATS, less[6]);
+        moves(less, row, places.moveX, places.moveY, n);
+        places.move(row, n);
+        return true;
+    }
+
+    /** As {@link #byPolynomial}; what pixels move by is little, so floats are fine enough. */
+    private void moves(float[] c, int row, float[] moveX, float[] moveY, int n) {
+        float a = c[0];
+        float b = c[1];
+        float d = c[2];
+        float e = c[3];
+        float f = c[4];
+        float g = c[5];
+        float h = c[6];
         float left = (float) (0.5 - centreX);
         float dy = (float) (row + 0.5 - centreY);
         float square = dy * dy;
         float per = (float) perSquare;
-        for (int i = 0; i < n; i += FLOATS.length()) {
-            FloatVector pixel = COUNT.add(i);
-            FloatVector dx = pixel.add(left);
-            FloatVector t = dx.mul(dx).add(square).mul(per);
-            FloatVector outer = c6.fma(t, c5).fma(t, c4).fma(t, c3);
-            FloatVector by = outer.fma(t, c2).fma(t, c1).fma(t, c0);
-            FloatVector moveX = by.mul(dx);
-            FloatVector wholeX = moveX.sub(0.5f).add(ROUNDING).sub(ROUNDING);
-            moveX.sub(wholeX).intoArray(places.restX, i);
-            wholeX.add(pixel)
-                    .convert(VectorOperators.F2I, 0)
-                    .reinterpretAsInts()
-                    .intoArray(places.x, i);
-            FloatVector moveY = by.mul(dy);
-            FloatVector wholeY = moveY.sub(0.5f).add(ROUNDING).sub(ROUNDING);
-            moveY.sub(wholeY).intoArray(places.restY, i);
-            wholeY.add(row)
-                    .convert(VectorOperators.F2I, 0)
-                    .reinterpretAsInts()
-                    .intoArray(places.y, i);
+        for (int i = 0; i < n; i++) {
+            float dx = left + i;
+            float t = (dx * dx + square) * per;
+            float outer = Math.fma(t, Math.fma(t, Math.fma(t, h, g), f), e);
+            float by = Math.fma(t, Math.fma(t, Math.fma(t, outer, d), b), a);
+            moveX[i] = by * dx;
+            moveY[i] = by * dy;
         }
-        return true;
     }
 
     private boolean isWithin(double x, double y) {

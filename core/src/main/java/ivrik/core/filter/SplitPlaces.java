@@ -15,6 +15,11 @@ public final class SplitPlaces {
     final float[] restX;
     final float[] restY;
 
+    /** How far each place is from its pixel, for {@link #move}. */
+    final float[] moveX;
+
+    final float[] moveY;
+
     /** For up to {@code most} places. */
     SplitPlaces(int most) {
         int room = Lines.room(most);
@@ -22,6 +27,8 @@ public final class SplitPlaces {
         y = new int[room];
         restX = new float[room];
         restY = new float[room];
+        moveX = new float[room];
+        moveY = new float[room];
     }
 
     /** Places in pixels from the outer edge. */
@@ -36,6 +43,27 @@ public final class SplitPlaces {
             double f = Math.floor(p);
             whole[i] = (int) f;
             rest[i] = (float) (p - f);
+        }
+    }
+
+    /** The pixels of a row, moved by {@link #moveX} and {@link #moveY}: by less than 2^22. In short loops, as Java makes vectors of those. */
+    void move(int row, int n) {
+        floor(moveX, restX, n);
+        floor(moveY, restY, n);
+        for (int i = 0; i < n; i++) {
+            x[i] = (int) (moveX[i] + i);
+        }
+        for (int i = 0; i < n; i++) {
+            y[i] = (int) (moveY[i] + row);
+        }
+    }
+
+    /** Leaves whole numbers. Of a whole number the one below may be left, and a rest of 1. */
+    private static void floor(float[] move, float[] rest, int n) {
+        for (int i = 0; i < n; i++) {
+            float whole = move[i] - 0.5f + ROUNDING - ROUNDING;
+            rest[i] = move[i] - whole;
+            move[i] = whole;
         }
     }
 }

@@ -2,11 +2,6 @@ package ivrik.core.treatment;
 
 import ivrik.core.filter.ScanBeam;
 
-import jdk.incubator.vector.FloatVector;
-import jdk.incubator.vector.IntVector;
-import jdk.incubator.vector.VectorOperators;
-import jdk.incubator.vector.VectorSpecies;
-
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -18,12 +13,9 @@ import java.util.Optional;
  * @param payBack of each channel, for each part of the beam how much brighter it makes the mean of the picture,
  *     then how much more where all of the mask shows
  * @param rooms of each level from black to white, evenly by the square root of light: how much of the mask there is
- *     room for, in the upper half, and how narrow a beam, in the lower; one number is read in half the time of two
+ *     room for and how narrow a beam, see {@link #masks} and {@link #narrows}; one number is read in half the time of two
  */
 record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
-    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
-    private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
-
     /** The level of white. */
     static final int COUNT = 4096;
 
@@ -87,65 +79,32 @@ record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
         return (int) Math.round(mask * CODES) << Short.SIZE | (int) Math.round(narrow * CODES);
     }
 
-    /** The room that each of {@code n} lights leaves. */
-    void roomsFor(float[] light, int[] room, int n) {
-        levels(light, room, n);
-        for (int i = 0; i < n; i++) {
+    /** The room that each light leaves, as many as there is place for. */
+    void roomsFor(float[] light, int[] room) {
+        levels(light, room);
+        for (int i = 0; i < room.length; i++) {
             room[i] = rooms[room[i]];
         }
     }
 
-    private static void levels(float[] light, int[] level, int n) {
-        for (int i = 0; i < n; i++) {
+    private static void levels(float[] light, int[] level) {
+        for (int i = 0; i < level.length; i++) {
             int near = (int) ((float) Math.sqrt(light[i]) * COUNT + 0.5f);
             level[i] = Math.min(COUNT, Math.max(0, near));
         }
     }
 
-    /**
-     * How bright beam and mask make each value, over what it is without them; in whole vectors. Vectors go into or out
-     * of no method of our own here: where Java does not put one into its caller that would cost more than all else.
-     *
-     * @param room see {@link #roomsFor}
-     * @param parts of the beam, but for how narrow it is
-     */
-    void times(int channel, int[] room, float[][] parts, float[] mask, float[] times) {
-        float[] back = payBack[channel];
-        for (int x = 0; x < times.length; x += FLOATS.length()) {
-            IntVector here = IntVector.fromArray(INTS, room, x);
-            FloatVector forMask =
-                    here.lanewise(VectorOperators.LSHR, Short.SIZE)
-                            .convert(VectorOperators.I2F, 0)
-                            .reinterpretAsFloats()
-                            .mul(PER_CODE);
-            FloatVector narrow =
-                    here.and(CODES)
-                            .convert(VectorOperators.I2F, 0)
-                            .reinterpretAsFloats()
-                            .mul(PER_CODE);
-            FloatVector narrow2 = narrow.mul(narrow);
-            FloatVector narrow4 = narrow2.mul(narrow2);
-            FloatVector narrow9 = narrow4.mul(narrow4).mul(narrow);
-            FloatVector mean =
-                    forMask.mul(back[3])
-                            .add(back[0])
-                            .mul(narrow)
-                            .add(1)
-                            .add(forMask.mul(back[4]).add(back[1]).mul(narrow4))
-                            .add(forMask.mul(back[5]).add(back[2]).mul(narrow9));
-            FloatVector beam =
-                    FloatVector.fromArray(FLOATS, parts[0], x)
-                            .mul(narrow)
-                            .add(1)
-                            .add(FloatVector.fromArray(FLOATS, parts[1], x).mul(narrow4))
-                            .add(FloatVector.fromArray(FLOATS, parts[2], x).mul(narrow9));
-            FloatVector.fromArray(FLOATS, mask, x)
-                    .mul(perMean[channel])
-                    .sub(1)
-                    .mul(forMask)
-                    .add(1)
-                    .mul(beam.div(mean))
-                    .intoArray(times, x);
+    /** How much of the mask there is room for, 0..1. */
+    static void masks(int[] room, float[] mask) {
+        for (int i = 0; i < mask.length; i++) {
+            mask[i] = (room[i] >>> Short.SIZE) * PER_CODE;
+        }
+    }
+
+    /** How narrow a beam there is room for, 0..1. */
+    static void narrows(int[] room, float[] narrow) {
+        for (int i = 0; i < narrow.length; i++) {
+            narrow[i] = (room[i] & CODES) * PER_CODE;
         }
     }
 

@@ -8,7 +8,6 @@ import ivrik.core.filter.PatternTile;
 import ivrik.core.filter.ScanBeam;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Size;
 
 import java.util.Arrays;
@@ -90,16 +89,15 @@ final class ScreenLight {
                 tile.map(t -> t.drawer(size.width())).orElse(null);
         private final Bulged bulged = curve.map(c -> new Bulged(c, n)).orElse(null);
 
-        /** Rows are worked on in whole vectors. */
-        private final int whole = Lines.room(n);
-
         /** All 1 where there is no mask. */
-        private final float[][] mask = new float[3][whole];
+        private final float[][] mask = new float[3][n];
 
         private final float[] phase = new float[n];
-        private final float[][] parts = new float[ScanBeam.PARTS][whole];
-        private final int[] room = new int[whole];
-        private final float[] times = new float[whole];
+        private final float[][] parts = new float[ScanBeam.PARTS][n];
+        private final int[] room = new int[n];
+        private final float[] share = new float[n];
+        private final float[] narrow = new float[n];
+        private final float[] times = new float[n];
 
         Lit() {
             for (float[] channel : mask) {
@@ -119,9 +117,11 @@ final class ScreenLight {
             draw(y);
             for (int c = 0; c < 3; c++) {
                 in.apply(rgb[c], n);
-                levels.roomsFor(rgb[c], room, n);
-                levels.times(c, room, parts, mask[c], times);
-                light(rgb[c]);
+                levels.roomsFor(rgb[c], room);
+                ScreenLevels.masks(room, share);
+                ScreenLevels.narrows(room, narrow);
+                times(levels.payBack()[c]);
+                light(rgb[c], mask[c], levels.perMean()[c]);
                 out.apply(rgb[c], n);
             }
         }
@@ -152,9 +152,34 @@ final class ScreenLight {
             }
         }
 
-        private void light(float[] light) {
+        /** What the beam makes of each value's light, over what it makes of the mean. */
+        private void times(float[] payBack) {
+            float plain1 = payBack[0];
+            float plain2 = payBack[1];
+            float plain3 = payBack[2];
+            float masked1 = payBack[3];
+            float masked2 = payBack[4];
+            float masked3 = payBack[5];
+            float[] first = parts[0];
+            float[] second = parts[1];
+            float[] third = parts[2];
             for (int x = 0; x < n; x++) {
-                light[x] *= times[x];
+                float a = narrow[x];
+                float a4 = a * a * (a * a);
+                float a9 = a4 * a4 * a;
+                float s = share[x];
+                float mean =
+                        1
+                                + a * (plain1 + s * masked1)
+                                + a4 * (plain2 + s * masked2)
+                                + a9 * (plain3 + s * masked3);
+                times[x] = (1 + a * first[x] + a4 * second[x] + a9 * third[x]) / mean;
+            }
+        }
+
+        private void light(float[] light, float[] mask, float perMean) {
+            for (int x = 0; x < n; x++) {
+                light[x] *= times[x] * (1 + share[x] * (mask[x] * perMean - 1));
             }
         }
     }

@@ -83,6 +83,7 @@ final class LaneNumbers extends GridPane {
         title.getStyleClass().add("quiet");
         title.setTooltip(new Tooltip(p.title() + (p.unit().isEmpty() ? "" : ", in " + p.unit())));
         title.setMinWidth(0);
+        title.setWrapText(true); // beside many lanes there is little room
         add(title, 0, row);
         for (int lane = 0; lane < lanes.size(); lane++) {
             NumberField number = number(lane, lanes.get(lane), p);

@@ -40,7 +40,7 @@ import java.util.function.UnaryOperator;
 
 /** How lanes become a picture: the way of all, and each lane's ink, strength, own way and place. */
 final class RejoinPart extends VBox implements Part {
-    private static final String AS_ALL = "as the others";
+    private static final String AS_ALL = "as others";
 
     private final Session session;
     private final View view;

@@ -44,6 +44,7 @@ class StartScriptTest {
                 new ProcessBuilder("bash", home.resolve("ivrik").toString(), "looks");
         builder.environment().put("IVRIK_JDK", jdk.toString());
         builder.environment().put("IVRIK_DATA", folder.resolve("data").toString());
+        builder.environment().merge("PATH", "", (path, none) -> folder + "/tools:" + path);
         builder.environment().remove("DBUS_SESSION_BUS_ADDRESS");
         builder.redirectErrorStream(true);
         Process process = builder.start();
@@ -114,6 +115,25 @@ class StartScriptTest {
         String second = run(jdk);
         assertThat(second.lines()).hasSize(1);
         assertThat(second).contains("-XX:AOTCache=" + home.resolve("target/ivrik.aot"));
+    }
+
+    @Test
+    void whoeverBuiltKeepsNobodyFromBuildingAgainWhileItRuns() throws Exception {
+        Path jdk = copied();
+        Files.delete(home.resolve("target/built"));
+        program(folder.resolve("tools/mvn"), "#!/bin/sh\n");
+        program(
+                jdk.resolve("bin/java"),
+                """
+                #!/bin/sh
+                case "$*" in
+                  *AOTCacheOutput=*) : > new.aot ;;
+                  *) flock -n %s/target/lock echo nobody waits || echo held ;;
+                esac
+                """
+                        .formatted(home));
+        assertThat(run(jdk)).contains("building, this once").endsWith("nobody waits\n");
+        assertThat(home.resolve("target/built")).exists();
     }
 
     @Test

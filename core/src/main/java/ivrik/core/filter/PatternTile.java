@@ -245,7 +245,10 @@ public final class PatternTile {
             }
         }
 
-        /** The index of the texel before each place, times so many, and how far on the place is. In short loops, as Java makes vectors of those. */
+        /**
+         * The index of the texel before each place, times so many, and how far on the place is. In short loops, as Java
+         * makes vectors of those.
+         */
         private static void split(
                 float[] px,
                 int n,

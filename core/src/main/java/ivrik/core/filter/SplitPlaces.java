@@ -46,7 +46,10 @@ public final class SplitPlaces {
         }
     }
 
-    /** The pixels of a row, moved by {@link #moveX} and {@link #moveY}: by less than 2^22. In short loops, as Java makes vectors of those. */
+    /**
+     * The pixels of a row, moved by {@link #moveX} and {@link #moveY}: by less than 2^22. In short loops, as Java makes
+     * vectors of those.
+     */
     void move(int row, int n) {
         floor(moveX, restX, n);
         floor(moveY, restY, n);

@@ -6,6 +6,8 @@ import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
+import java.util.Arrays;
+
 /**
  * Gaussian blur, at a cost per pixel that does not grow with sigma. Small sigmas are convolved as they
  * are. For large ones every {@code D}-th sample is taken of a slightly blurred picture, those are
@@ -39,9 +41,11 @@ public final class Gaussian {
         }
         Coarse c = Coarse.of(sigmaY);
         Plane few = few(in, c, fill, workers);
-        Plane across = sigmaX == 0 ? few : across(few, sigmaX, fill).toPlane(workers);
+        boolean kernel = sigmaX < DECIMATED_ALONG_FROM_SIGMA;
+        Plane across = kernel ? few : across(few, sigmaX, fill).toPlane(workers);
+        float[] rest = half(kernel ? sigmaX : 0);
         Plane blurred =
-                new Symmetric(across, half(0), c.middle(), EdgeFill.REPEAT).toPlane(workers);
+                new Symmetric(across, rest, c.middle(), fill, EdgeFill.REPEAT).toPlane(workers);
         return new Drawn(blurred, c, in.height());
     }
 
@@ -137,6 +141,11 @@ public final class Gaussian {
             return weights;
         }
 
+        /** The weights of decimating from the middle on; they lie alike on both sides of it. */
+        float[] downHalf() {
+            return Arrays.copyOfRange(down, down.length / 2, down.length);
+        }
+
         int first(int i) {
             return Gaussian.first(i, step);
         }
@@ -210,17 +219,15 @@ public final class Gaussian {
         workers.rows(
                 count,
                 (from, to) -> {
-                    float[][] row = new float[4][width];
-                    float[] sum = new float[width];
-                    float[] w = java.util.Arrays.copyOf(c.down(), (c.down().length + 3) / 4 * 4);
+                    RowVectors rows = new RowVectors(in, fill);
+                    float[] sum = new float[Lines.room(width)];
+                    float[] half = c.downHalf();
                     for (int j = from; j < to; j++) {
-                        java.util.Arrays.fill(sum, 0f);
-                        int begin = c.begin(j - c.margin());
-                        for (int k = 0; k < w.length; k += 4) {
-                            for (int i = 0; i < 4; i++) {
-                                fill.read(in, begin + k + i, 0, row[i], width);
-                            }
-                            Lines.addFour(row, w, k, sum);
+                        int middle = c.begin(j - c.margin()) + (c.down().length - 1) / 2;
+                        if (c.down().length % 2 == 0) {
+                            rows.aboutBetween(middle, half, sum, 0);
+                        } else {
+                            rows.about(middle, half, sum, 0);
                         }
                         System.arraycopy(sum, 0, out.data(), out.row(j), width);
                     }
@@ -237,16 +244,10 @@ public final class Gaussian {
 
         @Override
         public Reader reader() {
-            Window rows = new Window(coarse, EdgeFill.REPEAT, 4);
-            float[][] four = new float[4][];
-            float[] sum = new float[coarse.width()];
+            RowVectors rows = new RowVectors(coarse, EdgeFill.REPEAT);
             return (y, out, o) -> {
                 int first = c.first(y) + c.margin();
-                for (int i = 0; i < 4; i++) {
-                    four[i] = rows.row(first + i);
-                }
-                Lines.four(four, c.up(), y % c.step() * 4, sum);
-                System.arraycopy(sum, 0, out, o, sum.length);
+                rows.four(first, c.up(), y % c.step() * 4, out, o);
             };
         }
     }

@@ -45,4 +45,86 @@ final class RowVectors {
         int row = fill.inside(y, in.height());
         return row < 0 || row >= firstOfLast ? 0 : in.row(row);
     }
+
+    /**
+     * A row and those about it summed, each pair that lies alike by a weight.
+     *
+     * @param half the weights, the first of them the row's own
+     * @param to where the sums begin; there must be {@link Lines#room} for a row
+     */
+    void about(int y, float[] half, float[] out, int to) {
+        pairs(data(y), at(y), half[0], half, 1, y - 1, y + 1, out, to);
+    }
+
+    /** The same about the middle between a row and the next, which share the first weight. */
+    void aboutBetween(int y, float[] half, float[] out, int to) {
+        pairs(nothing, 0, 0, half, 0, y, y + 1, out, to);
+    }
+
+    /** The sum of four rows that follow each other, each by its weight from {@code k} on; no room is needed. */
+    void four(int first, float[] w, int k, float[] out, int to) {
+        Lines.four(
+                data(first),
+                at(first),
+                w[k],
+                data(first + 1),
+                at(first + 1),
+                w[k + 1],
+                data(first + 2),
+                at(first + 2),
+                w[k + 2],
+                data(first + 3),
+                at(first + 3),
+                w[k + 3],
+                out,
+                to,
+                in.width());
+    }
+
+    private void pairs(
+            float[] start,
+            int startAt,
+            float startWeight,
+            float[] half,
+            int first,
+            int above,
+            int below,
+            float[] out,
+            int to) {
+        int n = in.width();
+        float[] base = start;
+        int from = startAt;
+        float u = startWeight;
+        int k = first;
+        int up = above;
+        int down = below;
+        for (; k + 1 < half.length; k += 2, up -= 2, down += 2) {
+            Lines.pairs(
+                    base,
+                    from,
+                    u,
+                    data(up),
+                    at(up),
+                    data(down),
+                    at(down),
+                    half[k],
+                    data(up - 1),
+                    at(up - 1),
+                    data(down + 1),
+                    at(down + 1),
+                    half[k + 1],
+                    out,
+                    to,
+                    n);
+            base = out;
+            from = to;
+            u = 1;
+        }
+        if (base != out) {
+            Lines.scale(base, from, u, out, to, n);
+        }
+        if (k < half.length) {
+            Lines.addPair(data(up), at(up), data(down), at(down), half[k], out, to, n);
+        }
+    }
 }

@@ -4,6 +4,7 @@ import ivrik.core.cache.Key;
 import ivrik.core.cache.NoRoomException;
 import ivrik.core.cache.Store;
 import ivrik.core.measure.Register;
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
@@ -27,6 +28,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
@@ -61,11 +63,44 @@ public final class Renderer {
      * @throws NoRoomException if there is not enough memory
      */
     public Frame render(Plan plan, double scale, Cancel cancel) {
-        record Whole(Plan plan, double scale) {}
         return store.get(
-                Key.of(new Whole(plan, scale)),
+                wholeKey(plan, scale),
                 () -> wanted(plan, scale, cancel, () -> composed(plan, scale, cancel).frame()),
                 cancel::isCancelled);
+    }
+
+    private static Key wholeKey(Plan plan, double scale) {
+        record Whole(Plan plan, double scale) {}
+        return Key.of(new Whole(plan, scale));
+    }
+
+    /**
+     * What somebody makes of a whole frame. An opaque one that is asked for the first time need not be
+     * planes: its rows are made as that work asks for them.
+     *
+     * @param ofRows the work on an opaque frame; it must be done with the rows when it returns
+     * @param ofFrame the same work on any other
+     */
+    public <T> T made(
+            Plan plan,
+            double scale,
+            Cancel cancel,
+            Function<ColourRows, T> ofRows,
+            Function<Frame, T> ofFrame) {
+        Key key = wholeKey(plan, scale);
+        if (store.holds(key) || store.recurs(key)) {
+            return ofFrame.apply(render(plan, scale, cancel));
+        }
+        return wanted(
+                plan,
+                scale,
+                cancel,
+                () -> {
+                    Passage made = composed(plan, scale, cancel);
+                    return made.isOpaque()
+                            ? ofRows.apply(made.rows())
+                            : ofFrame.apply(made.frame());
+                });
     }
 
     /**

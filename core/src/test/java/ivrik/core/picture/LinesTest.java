@@ -41,14 +41,33 @@ class LinesTest {
     }
 
     @Test
-    void sharesLieBetweenNothingAndAll() {
+    void wordsHoldEachCodeInItsPlace() {
         float[] samples = samples(Depth.INT8, 255);
-        float[] shares = new float[samples.length - 5];
-        Lines.shares(samples, 5, shares);
-        for (int i = 0; i < shares.length; i++) {
-            float v = samples[i + 5];
-            assertThat(shares[i])
-                    .isEqualTo(v <= 0 ? Float.valueOf(0) : Float.valueOf(Math.min(v, 1)));
+        int n = samples.length - 6;
+        float[][] rows = new float[3][];
+        Arrays.setAll(rows, c -> Arrays.copyOfRange(samples, 3 * c, 3 * c + n));
+        int[] words = new int[n];
+        Lines.words(rows, new int[] {16, 0, 24}, words);
+        int[] wanted = new int[n];
+        Arrays.setAll(
+                wanted,
+                i ->
+                        Depth.INT8.toCode(rows[0][i]) << 16
+                                | Depth.INT8.toCode(rows[1][i])
+                                | Depth.INT8.toCode(rows[2][i]) << 24);
+        assertThat(words).isEqualTo(wanted);
+    }
+
+    @Test
+    void clampedSamplesLieBetweenNothingAndAll() {
+        float[] samples = samples(Depth.INT8, 255);
+        float[] clamped = samples.clone();
+        Lines.clamp(clamped);
+        for (int i = 0; i < clamped.length; i++) {
+            float v = samples[i];
+            float wanted = v <= 0 || Float.isNaN(v) ? 0 : Math.min(v, 1);
+            assertThat(clamped[i]).isBetween(wanted - 0x1p-24f, wanted);
         }
+        assertThat(clamped).contains(1f);
     }
 }

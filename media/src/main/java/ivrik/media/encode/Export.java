@@ -14,6 +14,8 @@ import ivrik.media.decode.NumberedSequence;
 import ivrik.media.file.SafeFile;
 import ivrik.media.sound.SoundMix;
 
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -301,11 +303,11 @@ public final class Export {
         try (MovieWriter writer = part;
                 Together together = new Together()) {
             for (long n = some.first(); n <= some.last(); n++) {
-                Frame frame = frames.frame(n);
+                AVFrame filled = frames.filled(n, writer.encoder());
                 long done = n - range.first() + 1;
                 together.then(
                         () -> {
-                            writer.picture(frame);
+                            writer.picture(filled);
                             progress.accept(done);
                         });
             }

@@ -17,6 +17,8 @@ import ivrik.media.decode.Footage;
 import ivrik.media.decode.MediaPictures;
 import ivrik.media.sound.SoundMix;
 
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,25 +72,41 @@ record ExportFrames(
     Frame frame(long n) {
         cancel.check();
         Plan plan = planner.plan(n);
-        Frame frame = carried(renderer.render(plan, order.scale(), cancel));
-        boolean changed = !plan.layers().stream().allMatch(Plan.LayerPlan::isNeutral);
-        return order.dither() && depth == Depth.INT8 && changed
-                ? Dither.of(frame, depth, n, workers)
-                : frame;
+        Frame frame = renderer.render(plan, order.scale(), cancel);
+        Frame carried = isCarried() ? frame : converted(frame);
+        return isDithered(plan) ? Dither.of(carried, depth, n, workers) : carried;
     }
 
-    private Frame carried(Frame frame) {
+    /**
+     * The same as a picture of an encoder, without planes between where nothing else is done to it.
+     */
+    AVFrame filled(long n, PictureEncoder encoder) {
+        cancel.check();
+        Plan plan = planner.plan(n);
+        return isCarried() && !isDithered(plan)
+                ? renderer.made(plan, order.scale(), cancel, encoder::filled, encoder::filled)
+                : encoder.filled(frame(n));
+    }
+
+    private boolean isDithered(Plan plan) {
+        boolean changed = !plan.layers().stream().allMatch(Plan.LayerPlan::isNeutral);
+        return order.dither() && depth == Depth.INT8 && changed;
+    }
+
+    private boolean isCarried() {
+        return order.form().carries(order.project().sequence().colour());
+    }
+
+    private Frame converted(Frame frame) {
         ColourSpace space = order.project().sequence().colour();
-        return order.form().carries(space)
-                ? frame
-                : Conversion.of(space.primaries(), space.transfer(), ColourSpace.SRGB)
-                        .apply(frame, workers);
+        return Conversion.of(space.primaries(), space.transfer(), ColourSpace.SRGB)
+                .apply(frame, workers);
     }
 
     /** Says if the form has no such colours. */
     private void sayColours(List<String> words) {
         ColourSpace space = order.project().sequence().colour();
-        if (!order.form().carries(space)) {
+        if (!isCarried()) {
             words.add(
                     order.form().title()
                             + " does not carry "

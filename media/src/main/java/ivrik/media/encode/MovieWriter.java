@@ -12,6 +12,7 @@ import ivrik.core.threads.Workers;
 import ivrik.media.decode.Demuxer;
 
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -153,7 +154,17 @@ public final class MovieWriter implements AutoCloseable {
 
     /** The next picture, of the size that was said. */
     public void picture(Frame frame) {
-        encoder.encode(frame, file::write);
+        picture(encoder.filled(frame));
+    }
+
+    /** The next picture, one that its {@link #encoder} has filled. */
+    void picture(AVFrame filled) {
+        encoder.encode(filled, file::write);
+    }
+
+    /** What fills pictures, on another thread than that which hands them in. */
+    PictureEncoder encoder() {
+        return encoder;
     }
 
     /** The next stretch of sound: stereo samples at {@link ivrik.media.sound.SoundReader#RATE}. */

@@ -4,6 +4,8 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.motion.Rational;
+import ivrik.core.picture.Alpha;
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
@@ -17,9 +19,16 @@ import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.Consumer;
 
-/** Pictures in order becoming packets, whose times are numbers of frames. */
+/**
+ * Pictures in order becoming packets, whose times are numbers of frames. One thread may fill pictures while
+ * another encodes those that are full.
+ */
 final class PictureEncoder implements AutoCloseable {
     private static final int THREADS = 2;
 
@@ -28,10 +37,14 @@ final class PictureEncoder implements AutoCloseable {
     private final Workers workers;
     private final AVCodecContext context;
     private final AVPacket packet = av_packet_alloc();
-    private final AVFrame picture;
+    private final List<AVFrame> pictures = new ArrayList<>();
+    private final Queue<AVFrame> empty = new ConcurrentLinkedQueue<>();
 
     /** What gives pictures their colours where they have only so many; null elsewhere. */
     private final Paletted paletted;
+
+    /** Of the pictures that are filled. */
+    private final int layout;
 
     private long next;
 
@@ -48,22 +61,20 @@ final class PictureEncoder implements AutoCloseable {
         this.workers = workers;
         this.next = first;
         this.context = context(options);
-        AVFrame room = null;
         boolean few = context.pix_fmt() == AV_PIX_FMT_PAL8;
+        this.layout = few ? AV_PIX_FMT_BGRA : context.pix_fmt();
         try {
             if (header) {
                 context.flags(context.flags() | AV_CODEC_FLAG_GLOBAL_HEADER);
             }
             open();
-            room = Encoders.picture(context, few ? AV_PIX_FMT_BGRA : context.pix_fmt());
+            empty.add(room());
             paletted =
                     few
-                            ? new Paletted(
-                                    options.written(), room.format(), context.time_base(), target)
+                            ? new Paletted(options.written(), layout, context.time_base(), target)
                             : null;
-            picture = room;
         } catch (RuntimeException e) {
-            free(room);
+            free();
             throw e;
         }
     }
@@ -104,18 +115,44 @@ final class PictureEncoder implements AutoCloseable {
         return context;
     }
 
-    /** The next picture, of the size that was said; the packets that are ready are handed on. */
-    void encode(Frame frame, Consumer<AVPacket> out) {
-        Encoders.check(av_frame_make_writable(picture), target);
+    /** A frame of the size that was said as a picture to be encoded. */
+    AVFrame filled(Frame frame) {
         Size size = options.written();
         Frame fitting = frame.size().equals(size) ? frame : options.odd().to(frame, size, workers);
-        PixelWriter.write(fitting, picture, workers);
+        return filled(picture -> PixelWriter.write(fitting, picture, workers));
+    }
+
+    /** The same of an opaque one, whose rows are made as they are written. */
+    AVFrame filled(ColourRows rows) {
+        Size size = options.written();
+        return size.equals(new Size(rows.width(), rows.height()))
+                ? filled(picture -> PixelWriter.write(rows, picture, workers))
+                : filled(new Frame(rows.toPlanes(workers), Alpha.OPAQUE, List.of()));
+    }
+
+    private AVFrame filled(Consumer<AVFrame> work) {
+        AVFrame unused = empty.poll();
+        AVFrame picture = unused == null ? room() : unused;
+        Encoders.check(av_frame_make_writable(picture), target);
+        work.accept(picture);
+        return picture;
+    }
+
+    private AVFrame room() {
+        AVFrame room = Encoders.picture(context, layout);
+        pictures.add(room);
+        return room;
+    }
+
+    /** The next picture, one that is filled; the packets that are ready are handed on. */
+    void encode(AVFrame picture, Consumer<AVPacket> out) {
         picture.pts(next++);
         if (paletted == null) {
             send(picture, out);
         } else {
             paletted.add(picture, few -> send(few, out));
         }
+        empty.add(picture);
     }
 
     /** There are no more: the packets that are left are handed on. */
@@ -138,13 +175,11 @@ final class PictureEncoder implements AutoCloseable {
         if (paletted != null) {
             paletted.close();
         }
-        free(picture);
+        free();
     }
 
-    private void free(AVFrame room) {
-        if (room != null) {
-            av_frame_free(room);
-        }
+    private void free() {
+        pictures.forEach(picture -> av_frame_free(picture));
         av_packet_free(packet);
         avcodec_free_context(context);
     }

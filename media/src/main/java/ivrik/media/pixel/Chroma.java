@@ -1,63 +1,21 @@
 package ivrik.media.pixel;
 
-import ivrik.core.picture.Plane;
-import ivrik.core.threads.Workers;
-
-/** Colour difference at less than full size: up linearly, down by the matching weights. */
+/** Rows of colour difference at less than full size: up linearly, down by the matching weights. */
 final class Chroma {
     private Chroma() {}
 
-    /**
-     * Up to full size.
-     *
-     * @param subX log2 of how many pixels share a sample across
-     * @param subY the same down
-     * @param left whether samples lie on the left pixel of each group, not between
-     */
-    static Plane up(
-            Plane in, int width, int height, int subX, int subY, boolean left, Workers workers) {
-        if (subX == 0 && subY == 0) {
-            return in;
-        }
-        Taps across = Taps.of(width, in.width(), subX, left);
-        Taps down = Taps.of(height, in.height(), subY, false);
-        Plane out = Plane.of(width, height);
-        workers.rows(
-                height,
-                (from, to) -> {
-                    float[] blend = new float[in.width()];
-                    for (int y = from; y < to; y++) {
-                        int a = in.row(down.first[y]);
-                        int b = in.row(down.second[y]);
-                        float t = down.share[y];
-                        for (int i = 0; i < blend.length; i++) {
-                            blend[i] = in.data()[a + i] + t * (in.data()[b + i] - in.data()[a + i]);
-                        }
-                        int o = out.row(y);
-                        if (subX == 1 && left && width % 2 == 0) {
-                            doubled(blend, out.data(), o, width / 2);
-                            continue;
-                        }
-                        for (int x = 0; x < width; x++) {
-                            float v = blend[across.first[x]];
-                            out.data()[o + x] = v + across.share[x] * (blend[across.second[x]] - v);
-                        }
-                    }
-                });
-        return out;
-    }
-
     /** Twice as many: each sample on its own pixel, the mean of two between; the last stands alone. */
-    private static void doubled(float[] in, float[] out, int o, int n) {
+    static void doubled(float[] in, float[] out) {
+        int n = in.length;
         float here = in[0];
         for (int i = 0; i < n - 1; i++) {
             float next = in[i + 1];
-            out[o + 2 * i] = here;
-            out[o + 2 * i + 1] = here + 0.5f * (next - here);
+            out[2 * i] = here;
+            out[2 * i + 1] = here + 0.5f * (next - here);
             here = next;
         }
-        out[o + 2 * n - 2] = here;
-        out[o + 2 * n - 1] = here;
+        out[2 * n - 2] = here;
+        out[2 * n - 1] = here;
     }
 
     /**
@@ -71,14 +29,21 @@ final class Chroma {
         }
         int last = sum.length - 1;
         out[0] = 0.125f * (3 * sum[0] + sum[Math.min(1, last)]);
-        for (int x = 1; x < out.length; x++) {
-            float after = sum[Math.min(2 * x + 1, last)];
-            out[x] = 0.125f * (sum[2 * x - 1] + 2 * sum[2 * x] + after);
+        int x = 1;
+        for (; 2 * x < last; x++) {
+            out[x] = 0.125f * (sum[2 * x - 1] + 2 * sum[2 * x] + sum[2 * x + 1]);
+        }
+        for (; x < out.length; x++) {
+            out[x] = 0.125f * (sum[2 * x - 1] + 3 * sum[2 * x]);
         }
     }
 
     /** For each full-size place the two samples around it and the share of the second. */
-    private record Taps(int[] first, int[] second, float[] share) {
+    record Taps(int[] first, int[] second, float[] share) {
+        /**
+         * @param sub log2 of how many pixels share a sample
+         * @param left whether samples lie on the first pixel of each group, not between
+         */
         static Taps of(int full, int n, int sub, boolean left) {
             int[] first = new int[full];
             int[] second = new int[full];
@@ -91,6 +56,14 @@ final class Chroma {
                 share[i] = (float) (at - first[i]);
             }
             return new Taps(first, second, share);
+        }
+
+        /** A row read at all places. */
+        void read(float[] in, float[] out) {
+            for (int x = 0; x < first.length; x++) {
+                float v = in[first[x]];
+                out[x] = v + share[x] * (in[second[x]] - v);
+            }
         }
     }
 }

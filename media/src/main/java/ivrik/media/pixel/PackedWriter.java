@@ -2,8 +2,11 @@ package ivrik.media.pixel;
 
 import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_FLAG_FLOAT;
 
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.ffmpeg.FrameMemory;
 
@@ -13,7 +16,7 @@ import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 import java.lang.foreign.MemorySegment;
 import java.lang.foreign.ValueLayout;
 import java.nio.ByteOrder;
-import java.util.List;
+import java.util.Optional;
 
 /**
  * Pictures whose components lie side by side, a byte each, in words of four: a row is put together as whole
@@ -25,26 +28,29 @@ final class PackedWriter {
     private static final ValueLayout.OfInt WORDS =
             ValueLayout.JAVA_INT_UNALIGNED.withOrder(ByteOrder.LITTLE_ENDIAN);
 
-    private final List<Plane> planes;
+    private final ColourRows colour;
+    private final Optional<Plane> alpha;
     private final MemorySegment memory;
     private final long start;
     private final long lineBytes;
     private final int[] shifts;
 
     /**
-     * @param planes one for each component, in their order
+     * @param alpha if the layout has it
      * @throws IllegalArgumentException if the frame's memory does not hold as many
      */
-    PackedWriter(List<Plane> planes, AVFrame out, AVPixFmtDescriptor layout) {
-        for (int c = 0; c < planes.size(); c++) {
-            PixelWriter.component(planes.get(c).size(), out, layout, c); // whether there is room
+    PackedWriter(ColourRows colour, Optional<Plane> alpha, AVFrame out, AVPixFmtDescriptor layout) {
+        Size size = new Size(colour.width(), colour.height());
+        for (int c = 0; c < layout.nb_components(); c++) {
+            PixelWriter.component(size, out, layout, c); // whether there is room
         }
         FrameMemory frame = FrameMemory.of(out, 0);
-        this.planes = planes;
+        this.colour = colour;
+        this.alpha = alpha;
         this.memory = frame.buffer();
         this.start = frame.start();
         this.lineBytes = out.linesize(0);
-        this.shifts = new int[planes.size()];
+        this.shifts = new int[layout.nb_components()];
         for (int c = 0; c < shifts.length; c++) {
             shifts[c] = Byte.SIZE * layout.comp(c).offset();
         }
@@ -66,15 +72,20 @@ final class PackedWriter {
     /** A byte that no component lies in becomes 0. */
     void write(Workers workers) {
         workers.rows(
-                planes.getFirst().height(),
+                colour.height(),
                 (from, to) -> {
-                    int[] codes = new int[planes.getFirst().width()];
+                    ColourRows.Reader reader = colour.reader();
+                    float[][] rgb = new float[3][colour.width()];
+                    int[] codes = new int[colour.width()];
                     int[] words = new int[codes.length];
                     for (int y = from; y < to; y++) {
-                        for (int c = 0; c < planes.size(); c++) {
-                            Plane plane = planes.get(c);
+                        Cancel.poll();
+                        reader.row(y, rgb);
+                        Lines.words(rgb, shifts, words);
+                        if (alpha.isPresent()) {
+                            Plane plane = alpha.get();
                             Lines.codes(plane.data(), plane.row(y), LARGEST, codes);
-                            put(codes, shifts[c], c == 0 ? 0 : -1, words);
+                            add(codes, shifts[3], words);
                         }
                         MemorySegment.copy(
                                 words, 0, memory, WORDS, start + y * lineBytes, words.length);
@@ -82,12 +93,9 @@ final class PackedWriter {
                 });
     }
 
-    /**
-     * @param kept the bits of the words that stay
-     */
-    private static void put(int[] codes, int shift, int kept, int[] words) {
+    private static void add(int[] codes, int shift, int[] words) {
         for (int x = 0; x < words.length; x++) {
-            words[x] = words[x] & kept | codes[x] << shift;
+            words[x] |= codes[x] << shift;
         }
     }
 }

@@ -13,8 +13,8 @@ import org.bytedeco.ffmpeg.swscale.SwsContext;
 import org.bytedeco.ffmpeg.swscale.SwsFilter;
 import org.bytedeco.javacpp.DoublePointer;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** A decoded FFmpeg picture as a core frame, in R'G'B' as delivered. */
 public final class PixelReader {
@@ -28,18 +28,21 @@ public final class PixelReader {
         }
         boolean alpha = (layout.flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
         int colours = layout.nb_components() - (alpha ? 1 : 0);
-        List<Plane> planes = new ArrayList<>();
-        for (int c = 0; c < layout.nb_components(); c++) {
-            planes.add(plane(in, layout, c, workers));
-        }
         List<Plane> rgb =
                 colours == 1
-                        ? grey(in, layout, planes.getFirst(), workers)
+                        ? grey(in, layout, workers)
                         : (layout.flags() & AV_PIX_FMT_FLAG_RGB) != 0
-                                ? planes.subList(0, 3)
-                                : fromYuv(in, layout, planes, workers);
+                                ? IntStream.range(0, 3)
+                                        .mapToObj(c -> plane(in, layout, c, workers))
+                                        .toList()
+                                : new YuvReader(in, layout, yuv(in, layout), isFullRange(in))
+                                        .read(workers);
         return alpha
-                ? Frame.straight(rgb.get(0), rgb.get(1), rgb.get(2), planes.getLast())
+                ? Frame.straight(
+                        rgb.get(0),
+                        rgb.get(1),
+                        rgb.get(2),
+                        plane(in, layout, layout.nb_components() - 1, workers))
                 : Frame.opaque(rgb.get(0), rgb.get(1), rgb.get(2));
     }
 
@@ -54,11 +57,11 @@ public final class PixelReader {
         return (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) != 0;
     }
 
+    /** A component that is not colour difference. */
     private static Plane plane(
             AVFrame in, AVPixFmtDescriptor layout, int component, Workers workers) {
-        boolean chroma = isChroma(layout, component);
-        int width = chroma ? -(-in.width() >> layout.log2_chroma_w()) : in.width();
-        int height = chroma ? -(-in.height() >> layout.log2_chroma_h()) : in.height();
+        int width = in.width();
+        int height = in.height();
         PixelComponent samples = new PixelComponent(in, layout, component, width, height);
         Plane out = Plane.of(width, height);
         workers.rows(
@@ -72,24 +75,11 @@ public final class PixelReader {
         return out;
     }
 
-    private static List<Plane> grey(
-            AVFrame in, AVPixFmtDescriptor layout, Plane luma, Workers workers) {
+    private static List<Plane> grey(AVFrame in, AVPixFmtDescriptor layout, Workers workers) {
+        Plane luma = plane(in, layout, 0, workers);
         boolean limited = in.color_range() == AVCOL_RANGE_MPEG && !isFloat(layout);
         Plane grey = limited ? yuv(in, layout).grey(luma, workers) : luma;
         return List.of(grey, grey, grey);
-    }
-
-    private static List<Plane> fromYuv(
-            AVFrame in, AVPixFmtDescriptor layout, List<Plane> p, Workers workers) {
-        boolean left =
-                in.chroma_location() != AVCHROMA_LOC_CENTER
-                        && !(in.chroma_location() == AVCHROMA_LOC_UNSPECIFIED && isFullRange(in));
-        int subX = layout.log2_chroma_w();
-        int subY = layout.log2_chroma_h();
-        Plane cb = Chroma.up(p.get(1), in.width(), in.height(), subX, subY, left, workers);
-        Plane cr = Chroma.up(p.get(2), in.width(), in.height(), subX, subY, left, workers);
-        yuv(in, layout).toRgb(p.get(0), cb, cr, workers);
-        return List.of(p.get(0), cb, cr);
     }
 
     private static Yuv yuv(AVFrame in, AVPixFmtDescriptor layout) {

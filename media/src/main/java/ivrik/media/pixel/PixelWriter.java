@@ -2,17 +2,20 @@ package ivrik.media.pixel;
 
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.rejoin.Composite;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** A core frame into an FFmpeg picture of any RGB(A), grey or Y'CbCr layout. */
 public final class PixelWriter {
@@ -24,26 +27,62 @@ public final class PixelWriter {
      */
     public static void write(Frame frame, AVFrame out, Workers workers) {
         AVPixFmtDescriptor layout = av_pix_fmt_desc_get(out.format());
-        boolean alpha = (layout.flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
+        boolean alpha = hasAlpha(layout);
         Frame ready = alpha ? frame.straight(workers) : Composite.overBlack(frame, workers);
-        if ((layout.flags() & AV_PIX_FMT_FLAG_RGB) == 0) {
-            new YuvWriter(ready, out, layout).write(workers);
-            if (alpha) {
-                write(coverage(ready), out, layout, layout.nb_components() - 1, workers);
-            }
+        ColourRows colour = ColourRows.ofPlanes(ready.colour());
+        write(colour, alpha ? Optional.of(coverage(ready)) : Optional.empty(), out, workers);
+    }
+
+    /** The same of an opaque picture whose rows are made as they are written. */
+    public static void write(ColourRows colour, AVFrame out, Workers workers) {
+        boolean alpha = hasAlpha(av_pix_fmt_desc_get(out.format()));
+        Optional<Plane> full =
+                alpha
+                        ? Optional.of(Plane.flat(colour.width(), colour.height(), 1))
+                        : Optional.empty();
+        write(colour, full, out, workers);
+    }
+
+    private static boolean hasAlpha(AVPixFmtDescriptor layout) {
+        return (layout.flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
+    }
+
+    private static void write(
+            ColourRows colour, Optional<Plane> alpha, AVFrame out, Workers workers) {
+        AVPixFmtDescriptor layout = av_pix_fmt_desc_get(out.format());
+        boolean rgb = (layout.flags() & AV_PIX_FMT_FLAG_RGB) != 0;
+        if (rgb && PackedWriter.fits(layout)) {
+            new PackedWriter(colour, alpha, out, layout).write(workers);
             return;
         }
-        List<Plane> planes = new ArrayList<>(ready.colour());
-        if (alpha) {
-            planes.add(coverage(ready));
+        if (rgb) {
+            writeRgb(colour, out, layout, workers);
+        } else {
+            new YuvWriter(colour, out, layout).write(workers);
         }
-        if (PackedWriter.fits(layout)) {
-            new PackedWriter(planes, out, layout).write(workers);
-            return;
-        }
-        for (int c = 0; c < planes.size(); c++) {
-            write(planes.get(c), out, layout, c, workers);
-        }
+        alpha.ifPresent(plane -> write(plane, out, layout, layout.nb_components() - 1, workers));
+    }
+
+    /** Each colour a component of its own. */
+    private static void writeRgb(
+            ColourRows colour, AVFrame out, AVPixFmtDescriptor layout, Workers workers) {
+        Size size = new Size(colour.width(), colour.height());
+        List<PixelComponent> components =
+                IntStream.range(0, 3).mapToObj(c -> component(size, out, layout, c)).toList();
+        workers.rows(
+                colour.height(),
+                (from, to) -> {
+                    ColourRows.Reader reader = colour.reader();
+                    float[][] rgb = new float[3][colour.width()];
+                    PixelComponent.Line line = components.getFirst().line();
+                    for (int y = from; y < to; y++) {
+                        Cancel.poll();
+                        reader.row(y, rgb);
+                        for (int c = 0; c < 3; c++) {
+                            components.get(c).write(y, rgb[c], 0, line);
+                        }
+                    }
+                });
     }
 
     private static Plane coverage(Frame frame) {

@@ -66,11 +66,8 @@ record Yuv(
         return out;
     }
 
-    /** Three planes of one size, row by row without gaps, changed in place to red, green, blue. */
-    void toRgb(Plane y, Plane cb, Plane cr, Workers workers) {
-        float[] a = y.data();
-        float[] b = cb.data();
-        float[] c = cr.data();
+    /** Rows of luma and the differences of blue and red, changed in place to red, green, blue. */
+    void toRgb(float[] y, float[] cb, float[] cr) {
         float black = (float) blackLuma;
         float lumaGain = (float) (1 / lumaSpan);
         float zero = (float) chromaZero;
@@ -79,19 +76,14 @@ record Yuv(
         double kg = 1 - kr - kb;
         float redInGreen = (float) (kr / kg);
         float blueInGreen = (float) (kb / kg);
-        int width = y.width();
-        workers.rows(
-                y.height(),
-                (from, to) -> {
-                    for (int i = from * width; i < to * width; i++) {
-                        float luma = (a[i] - black) * lumaGain;
-                        float blue = (b[i] - zero) * blueGain;
-                        float red = (c[i] - zero) * redGain;
-                        a[i] = luma + red;
-                        b[i] = luma - red * redInGreen - blue * blueInGreen;
-                        c[i] = luma + blue;
-                    }
-                });
+        for (int i = 0; i < y.length; i++) {
+            float luma = (y[i] - black) * lumaGain;
+            float blue = (cb[i] - zero) * blueGain;
+            float red = (cr[i] - zero) * redGain;
+            y[i] = luma + red;
+            cb[i] = luma - red * redInGreen - blue * blueInGreen;
+            cr[i] = luma + blue;
+        }
     }
 
     /** Rows of red, green and blue from 0 to 1 to rows of codes of Y', as shares of the largest code. */

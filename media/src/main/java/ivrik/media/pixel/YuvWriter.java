@@ -2,23 +2,21 @@ package ivrik.media.pixel;
 
 import static org.bytedeco.ffmpeg.global.avutil.AVCOL_RANGE_JPEG;
 
-import ivrik.core.picture.Frame;
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Lines;
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 
-import java.util.List;
-
 /**
- * The colours of a frame written as luma and colour difference, row by row: no planes between. Colour
+ * The colours of a picture written as luma and colour difference, row by row: no planes between. Colour
  * difference may have half as many samples across, and half as many rows.
  */
 final class YuvWriter {
-    private final List<Plane> colour;
+    private final ColourRows colour;
     private final Yuv yuv;
     private final int height;
     private final int rowsShared;
@@ -28,25 +26,25 @@ final class YuvWriter {
     private final PixelComponent cr;
     private final Size chroma;
 
-    YuvWriter(Frame frame, AVFrame out, AVPixFmtDescriptor layout) {
+    YuvWriter(ColourRows colour, AVFrame out, AVPixFmtDescriptor layout) {
         if (layout.log2_chroma_w() > 1 || layout.log2_chroma_h() > layout.log2_chroma_w()) {
             throw new IllegalArgumentException("no way to write " + out.format());
         }
-        colour = frame.colour();
+        this.colour = colour;
         yuv =
                 Yuv.of(
                         out.colorspace(),
                         out.color_range() == AVCOL_RANGE_JPEG,
                         layout.comp(0).depth(),
                         out.height());
-        height = frame.height();
+        height = colour.height();
         halved = layout.log2_chroma_w() == 1;
         rowsShared = 1 << layout.log2_chroma_h();
         chroma =
                 new Size(
-                        halved ? (frame.width() + 1) / 2 : frame.width(),
+                        halved ? (colour.width() + 1) / 2 : colour.width(),
                         (height + rowsShared - 1) / rowsShared);
-        luma = PixelWriter.component(frame.size(), out, layout, 0);
+        luma = PixelWriter.component(new Size(colour.width(), height), out, layout, 0);
         cb = PixelWriter.component(chroma, out, layout, 1);
         cr = PixelWriter.component(chroma, out, layout, 2);
     }
@@ -57,6 +55,7 @@ final class YuvWriter {
                 (from, to) -> {
                     Band band = new Band();
                     for (int y = from; y < to; y++) {
+                        Cancel.poll();
                         band.write(y);
                     }
                 });
@@ -64,10 +63,12 @@ final class YuvWriter {
 
     /** What one thread needs: rows of floats and of bytes. */
     private final class Band {
-        private final int width = colour.getFirst().width();
+        private final ColourRows.Reader reader = colour.reader();
+        private final int width = colour.width();
         private final float[] red = new float[width];
         private final float[] green = new float[width];
         private final float[] blue = new float[width];
+        private final float[][] rgb = {red, green, blue};
         private final float[] y = new float[width];
         private final float[][] blues = new float[2][width];
         private final float[][] reds = new float[2][width];
@@ -94,9 +95,10 @@ final class YuvWriter {
         }
 
         private void load(int at) {
-            Lines.shares(colour.get(0).data(), colour.get(0).row(at), red);
-            Lines.shares(colour.get(1).data(), colour.get(1).row(at), green);
-            Lines.shares(colour.get(2).data(), colour.get(2).row(at), blue);
+            reader.row(at, rgb);
+            Lines.clamp(red);
+            Lines.clamp(green);
+            Lines.clamp(blue);
         }
 
         private void write(int row, PixelComponent component, float[] upper, float[] lower) {

@@ -53,6 +53,9 @@ public final class Bench {
     private final Plane green = noise(2);
     private final Plane blue = noise(3);
 
+    /** So long it takes, with few of them, until samples at places of any kind are read by vectors. */
+    private static final double SETTLED_SECONDS = 12;
+
     private Bench() {}
 
     public static void main(String[] args) throws IOException {
@@ -74,7 +77,8 @@ public final class Bench {
                                 .filter(d -> only < 0 || d.name().contains(words.get(only + 1)))
                                 .filter(d -> !quick || d.isLimited() || d.name().startsWith(LOOK))
                                 .toList();
-        duels.forEach(d -> d.warmUp(quick ? 0.6 : 1));
+        double each = Math.max(quick ? 0.6 : 1, SETTLED_SECONDS / duels.size());
+        duels.forEach(d -> d.warmUp(each));
         for (Duel duel : duels) {
             duel.warmUp(quick ? 0.4 : 1);
             Duel.Result r = duel.run(quick ? 0.5 : 6);

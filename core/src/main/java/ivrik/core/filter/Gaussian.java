@@ -225,9 +225,9 @@ public final class Gaussian {
                     for (int j = from; j < to; j++) {
                         int middle = c.begin(j - c.margin()) + (c.down().length - 1) / 2;
                         if (c.down().length % 2 == 0) {
-                            rows.aboutBetween(middle, half, sum, 0);
+                            rows.aboutBetween(middle, half, sum);
                         } else {
-                            rows.about(middle, half, sum, 0);
+                            rows.about(middle, half, sum, 0, width);
                         }
                         System.arraycopy(sum, 0, out.data(), out.row(j), width);
                     }

@@ -8,7 +8,7 @@ import ivrik.core.sampling.EdgeFill;
  * Rows of a plane where they lie, with those above and below it, to be read in whole vectors (see {@link
  * Lines#room}). What is read beyond the end of a row is anything.
  */
-final class RowVectors {
+final class RowVectors implements Neighbours {
     private final Plane in;
     private final EdgeFill fill;
     private final float[] nothing;
@@ -32,7 +32,8 @@ final class RowVectors {
     }
 
     /** The array that a row lies in; the last rows are copies with room after them. */
-    float[] data(int y) {
+    @Override
+    public float[] data(int y) {
         int row = fill.inside(y, in.height());
         if (row < 0) {
             return nothing;
@@ -41,24 +42,15 @@ final class RowVectors {
     }
 
     /** Where it begins. */
-    int at(int y) {
+    @Override
+    public int at(int y) {
         int row = fill.inside(y, in.height());
         return row < 0 || row >= firstOfLast ? 0 : in.row(row);
     }
 
-    /**
-     * A row and those about it summed, each pair that lies alike by a weight.
-     *
-     * @param half the weights, the first of them the row's own
-     * @param to where the sums begin; there must be {@link Lines#room} for a row
-     */
-    void about(int y, float[] half, float[] out, int to) {
-        pairs(data(y), at(y), half[0], half, 1, y - 1, y + 1, out, to);
-    }
-
-    /** The same about the middle between a row and the next, which share the first weight. */
-    void aboutBetween(int y, float[] half, float[] out, int to) {
-        pairs(nothing, 0, 0, half, 0, y, y + 1, out, to);
+    /** As {@link #about}, about the middle between a row and the next, which share the first weight. */
+    void aboutBetween(int y, float[] half, float[] out) {
+        pairs(nothing, 0, 0, half, 0, y, y + 1, out, 0, in.width());
     }
 
     /** The sum of four rows that follow each other, each by its weight from {@code k} on; no room is needed. */
@@ -79,52 +71,5 @@ final class RowVectors {
                 out,
                 to,
                 in.width());
-    }
-
-    private void pairs(
-            float[] start,
-            int startAt,
-            float startWeight,
-            float[] half,
-            int first,
-            int above,
-            int below,
-            float[] out,
-            int to) {
-        int n = in.width();
-        float[] base = start;
-        int from = startAt;
-        float u = startWeight;
-        int k = first;
-        int up = above;
-        int down = below;
-        for (; k + 1 < half.length; k += 2, up -= 2, down += 2) {
-            Lines.pairs(
-                    base,
-                    from,
-                    u,
-                    data(up),
-                    at(up),
-                    data(down),
-                    at(down),
-                    half[k],
-                    data(up - 1),
-                    at(up - 1),
-                    data(down + 1),
-                    at(down + 1),
-                    half[k + 1],
-                    out,
-                    to,
-                    n);
-            base = out;
-            from = to;
-            u = 1;
-        }
-        if (base != out) {
-            Lines.scale(base, from, u, out, to, n);
-        }
-        if (k < half.length) {
-            Lines.addPair(data(up), at(up), data(down), at(down), half[k], out, to, n);
-        }
     }
 }

@@ -24,36 +24,26 @@ record Symmetric(Plane in, float[] across, float[] down, EdgeFill fill, EdgeFill
         int width = in.width();
         float[] sum = new float[r + Lines.room(width) + r + Lines.room(r)];
         float[] result = new float[Lines.room(width)];
-        RowVectors rows = new RowVectors(in, fillDown);
+        Neighbours rows = new RowVectors(in, fillDown);
+        Neighbours moved = new Moved(sum);
         return (y, out, o) -> {
-            rows.about(y, down, sum, r);
+            rows.about(y, down, sum, r, width);
             fill.extend(sum, r, width);
-            along(sum, r, result);
+            moved.about(r, across, result, 0, width);
             System.arraycopy(result, 0, out, o, width);
         };
     }
 
-    private void along(float[] row, int middle, float[] out) {
-        int n = in.width();
-        float[] base = row;
-        int from = middle;
-        float u = across[0];
-        int k = 1;
-        for (; k + 1 < across.length; k += 2) {
-            int a = middle - k;
-            int b = middle + k;
-            float v = across[k];
-            float w = across[k + 1];
-            Lines.pairs(base, from, u, row, a, row, b, v, row, a - 1, row, b + 1, w, out, 0, n);
-            base = out;
-            from = 0;
-            u = 1;
+    /** A row, moved. */
+    private record Moved(float[] row) implements Neighbours {
+        @Override
+        public float[] data(int by) {
+            return row;
         }
-        if (base != out) {
-            Lines.scale(row, middle, u, out, 0, n);
-        }
-        if (k < across.length) {
-            Lines.addPair(row, middle - k, row, middle + k, across[k], out, 0, n);
+
+        @Override
+        public int at(int by) {
+            return by;
         }
     }
 }

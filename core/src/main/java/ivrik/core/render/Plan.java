@@ -39,6 +39,11 @@ import java.util.stream.Stream;
  * @param layers those visible here, from the lowest up
  */
 public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
+    /** The layers below one of them. */
+    List<LayerPlan> beneath(LayerPlan layer) {
+        return layers.stream().takeWhile(l -> !l.id().equals(layer.id())).toList();
+    }
+
     /** What a lane can be taken from. */
     public sealed interface Seen {}
 

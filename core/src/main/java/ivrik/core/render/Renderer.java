@@ -11,7 +11,6 @@ import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
-import ivrik.core.rejoin.Composite;
 import ivrik.core.render.Plan.Beneath;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
@@ -19,7 +18,6 @@ import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.StepPlan;
-import ivrik.core.separation.Ink;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Pattern;
@@ -40,6 +38,7 @@ public final class Renderer {
     private final Pictures pictures;
     private final Workers workers;
     private final Store store;
+    private final Laying laying;
 
     /**
      * @param pictures of the sources; each is read to its end, wanted or not, so that no reader stops in the middle
@@ -49,6 +48,7 @@ public final class Renderer {
         this.pictures = (p, shown) -> Cancel.NEVER.during(() -> pictures.frame(p, shown));
         this.workers = workers;
         this.store = store;
+        this.laying = new Laying(workers);
     }
 
     /** A whole frame of a project at full size. */
@@ -123,7 +123,7 @@ public final class Renderer {
     public Screen screen(Plan plan, double scale, Cancel cancel) {
         return store.get(
                 screenKey(plan, scale),
-                () -> wanted(plan, scale, cancel, () -> shown(composed(plan, scale, cancel))),
+                () -> wanted(plan, scale, cancel, () -> Screen.of(composed(plan, scale, cancel))),
                 cancel::isCancelled);
     }
 
@@ -138,12 +138,6 @@ public final class Renderer {
         }
     }
 
-    private Screen shown(Passage passage) {
-        return passage.isOpaque()
-                ? Screen.of(passage.rows(), workers)
-                : Screen.of(passage.frame(), workers);
-    }
-
     /** All layers laid upon each other; what is one opaque layer is left to its rows. */
     private Passage composed(Plan plan, double scale, Cancel cancel) {
         Site site = new Site(scale, workers, cancel, store);
@@ -153,7 +147,7 @@ public final class Renderer {
         }
         return plan.ground()
                 .colour()
-                .map(colour -> new Passage(upon(colour, all), all.key(), site))
+                .map(colour -> new Passage(laying.uponGround(colour, all), all.key(), site))
                 .orElse(all);
     }
 
@@ -175,7 +169,7 @@ public final class Renderer {
             Key beneath = below == null ? Key.of(size) : below.key();
             Key key = Key.of(new Laid(beneath, over.key(), layer.blend(), layer.opacity()));
             Frame under = below == null ? Frame.empty(size) : below.frame();
-            below = new Passage(laid(under, over, layer), key, site);
+            below = new Passage(laying.upon(under, over, layer), key, site);
         }
         return below == null ? new Passage(Frame.empty(size), Key.of("nothing"), site) : below;
     }
@@ -186,31 +180,8 @@ public final class Renderer {
         if (span.blend() == Blend.NORMAL && span.opacity() == 1) {
             return over;
         }
-        Frame under = below.frame();
-        Frame mixed =
-                span.blend() == Blend.NORMAL
-                        ? Composite.mix(under, over.frame(), span.opacity(), workers)
-                        : Composite.of(under, over.frame(), span.blend(), span.opacity(), workers);
+        Frame mixed = laying.mixed(below.frame(), over.frame(), span);
         return new Passage(mixed, over.key().then(span.blend()).then(span.opacity()), below.site());
-    }
-
-    private Frame upon(Ink colour, Passage over) {
-        Size size = over.frame().size();
-        Frame ground =
-                Frame.opaque(
-                        Plane.flat(size.width(), size.height(), colour.red()),
-                        Plane.flat(size.width(), size.height(), colour.green()),
-                        Plane.flat(size.width(), size.height(), colour.blue()));
-        return over.parting()
-                .map(p -> p.upon(ground, over.frame(), 1, workers))
-                .orElseGet(() -> Composite.of(ground, over.frame(), Blend.NORMAL, 1, workers));
-    }
-
-    private Frame laid(Frame under, Passage over, LayerPlan layer) {
-        if (layer.blend() == Blend.NORMAL && over.parting().isPresent()) {
-            return over.parting().get().upon(under, over.frame(), layer.opacity(), workers);
-        }
-        return Composite.of(under, over.frame(), layer.blend(), layer.opacity(), workers);
     }
 
     /** A layer's picture taken along all its looks. */
@@ -341,14 +312,10 @@ public final class Renderer {
         Passage start =
                 layer.picture().isPresent()
                         ? source(layer, plan.size(), site)
-                        : composed(plan.size(), beneath(plan, layer), site).copy();
+                        : composed(plan.size(), plan.beneath(layer), site).copy();
         Passage passage = along(before, plan.size(), start);
         road(plan, layer, look, scale, cancel).prepare(passage);
         return passage;
-    }
-
-    private static List<LayerPlan> beneath(Plan plan, LayerPlan layer) {
-        return plan.layers().stream().takeWhile(l -> !l.id().equals(layer.id())).toList();
     }
 
     /** The other pictures that looks need. */

@@ -26,6 +26,12 @@ public record Screen(int[] pixels, Size size) implements Keepable {
         return of(ColourRows.ofPlanes(frame.premultiplied(workers).colour()), workers);
     }
 
+    /** The end of a picture's way; an opaque one need not be planes. */
+    static Screen of(Passage passage) {
+        Workers workers = passage.site().workers();
+        return passage.isOpaque() ? of(passage.rows(), workers) : of(passage.frame(), workers);
+    }
+
     /** The rows of red, green and blue packed as they are made. */
     static Screen of(ColourRows rgb, Workers workers) {
         int width = rgb.width();

@@ -71,7 +71,10 @@ record ExportFrames(
      */
     Frame frame(long n) {
         cancel.check();
-        Plan plan = planner.plan(n);
+        return frame(planner.plan(n), n);
+    }
+
+    private Frame frame(Plan plan, long n) {
         Frame frame = renderer.render(plan, order.scale(), cancel);
         Frame carried = isCarried() ? frame : converted(frame);
         return isDithered(plan) ? Dither.of(carried, depth, n, workers) : carried;
@@ -85,7 +88,7 @@ record ExportFrames(
         Plan plan = planner.plan(n);
         return isCarried() && !isDithered(plan)
                 ? renderer.made(plan, order.scale(), cancel, encoder::filled, encoder::filled)
-                : encoder.filled(frame(n));
+                : encoder.filled(frame(plan, n));
     }
 
     private boolean isDithered(Plan plan) {

@@ -18,9 +18,9 @@ final class YuvReader {
     private final int width;
     private final int height;
     private final Yuv yuv;
-    private final PixelComponent luma;
-    private final PixelComponent cb;
-    private final PixelComponent cr;
+    private final PixelComponent lumaSamples;
+    private final PixelComponent cbSamples;
+    private final PixelComponent crSamples;
     private final int chromaWidth;
     private final Chroma.Taps across;
     private final Chroma.Taps down;
@@ -42,9 +42,9 @@ final class YuvReader {
         int subY = layout.log2_chroma_h();
         chromaWidth = -(-width >> subX);
         int chromaHeight = -(-height >> subY);
-        luma = new PixelComponent(in, layout, 0, width, height);
-        cb = new PixelComponent(in, layout, 1, chromaWidth, chromaHeight);
-        cr = new PixelComponent(in, layout, 2, chromaWidth, chromaHeight);
+        lumaSamples = new PixelComponent(in, layout, 0, width, height);
+        cbSamples = new PixelComponent(in, layout, 1, chromaWidth, chromaHeight);
+        crSamples = new PixelComponent(in, layout, 2, chromaWidth, chromaHeight);
         isDoubled = subX == 1 && left && width % 2 == 0;
         across = isDoubled ? null : Chroma.Taps.of(width, chromaWidth, subX, left);
         down = Chroma.Taps.of(height, chromaHeight, subY, false);
@@ -71,13 +71,13 @@ final class YuvReader {
     /** What one thread needs. */
     private final class Band {
         private final float[] luma = new float[width];
-        private final Difference blues = new Difference(cb);
-        private final Difference reds = new Difference(cr);
-        private final PixelComponent.Line line = YuvReader.this.luma.line();
+        private final Difference blues = new Difference(cbSamples);
+        private final Difference reds = new Difference(crSamples);
+        private final PixelComponent.Line line = lumaSamples.line();
 
         /** A row, left as red, green and blue where luma and the differences of blue and red were. */
         void read(int y) {
-            YuvReader.this.luma.read(y, luma, 0, line);
+            lumaSamples.read(y, luma, 0, line);
             blues.read(y);
             reds.read(y);
             yuv.toRgb(luma, blues.full, reds.full);

@@ -2,6 +2,7 @@ package ivrik.core;
 
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** A name of a separation, treatment, look, dial or the like that there is not. */
 public final class UnknownNameException extends IvrikException {
@@ -16,11 +17,21 @@ public final class UnknownNameException extends IvrikException {
 
     /** The one of {@code all} that goes by {@code name}. */
     public static <T> T find(String kind, String name, List<T> all, Function<T, String> nameOf) {
+        return find(() -> kind, name, all, nameOf);
+    }
+
+    /**
+     * The same.
+     *
+     * @param kind asked for only where there is none
+     */
+    public static <T> T find(
+            Supplier<String> kind, String name, List<T> all, Function<T, String> nameOf) {
         for (T each : all) { // asked for every number of every frame
             if (nameOf.apply(each).equals(name)) {
                 return each;
             }
         }
-        throw new UnknownNameException(kind, name, all.stream().map(nameOf).toList());
+        throw new UnknownNameException(kind.get(), name, all.stream().map(nameOf).toList());
     }
 }

@@ -49,7 +49,7 @@ final class BurstJson {
         node.set("strength", ValueJson.write(burst.strength()));
         node.set("angle", ValueJson.write(burst.angleDegrees()));
         ArrayNode ways = node.putArray("ways");
-        burst.ways().forEach(way -> ways.add(Fields.word(way)));
+        burst.ways().forEach(way -> ways.add(Words.of(way)));
         node.put("seed", burst.seed());
         ArrayNode drives = node.putArray("drives");
         for (Drive drive : burst.drives()) {

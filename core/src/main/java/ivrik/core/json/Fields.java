@@ -1,5 +1,8 @@
 package ivrik.core.json;
 
+import static ivrik.core.json.Words.plain;
+import static ivrik.core.json.Words.quoted;
+
 import com.fasterxml.jackson.databind.JsonNode;
 
 import ivrik.core.IvrikException;
@@ -9,7 +12,6 @@ import ivrik.core.motion.Rational;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -22,8 +24,6 @@ import java.util.function.Supplier;
  * told in words that say where; the rest is read all the same.
  */
 public final class Fields {
-    private static final int LONGEST_QUOTE = 40;
-
     private final JsonNode node;
     private final String where;
     private final Consumer<String> problems;
@@ -152,16 +152,10 @@ public final class Fields {
         }
         double clamped = Math.clamp(value, min, max);
         if (clamped != value) {
+            String range = plain(min) + " to " + plain(max);
             tell(
                     name,
-                    plain(value)
-                            + " lies outside "
-                            + plain(min)
-                            + " to "
-                            + plain(max)
-                            + "; "
-                            + plain(clamped)
-                            + " is taken");
+                    plain(value) + " lies outside " + range + "; " + plain(clamped) + " is taken");
         }
         return clamped;
     }
@@ -210,14 +204,8 @@ public final class Fields {
             JsonNode each = found.get(i);
             if (!each.canConvertToInt() || each.intValue() < min || each.intValue() > max) {
                 throw new Unreadable(
-                        "its "
-                                + name
-                                + " is "
-                                + quoted(found)
-                                + "; each number is a whole one from "
-                                + min
-                                + " to "
-                                + max);
+                        "its %s is %s; each number is a whole one from %d to %d"
+                                .formatted(name, quoted(found), min, max));
             }
             pair[i] = each.intValue();
         }
@@ -294,7 +282,7 @@ public final class Fields {
 
     /** One of a few words. */
     public <E extends Enum<E>> E word(String name, E otherwise) {
-        return named(name, otherwise, text -> choice(text, otherwise.getDeclaringClass()));
+        return named(name, otherwise, text -> Words.find(text, otherwise.getDeclaringClass()));
     }
 
     /** Several of a few words; what is none of them is told and stands for {@code otherwise}. */
@@ -302,30 +290,13 @@ public final class Fields {
         List<E> words = new ArrayList<>();
         for (String text : texts(name)) {
             try {
-                words.add(choice(text, otherwise.getDeclaringClass()));
+                words.add(Words.find(text, otherwise.getDeclaringClass()));
             } catch (IllegalArgumentException e) {
                 tell(name, e.getMessage());
                 words.add(otherwise);
             }
         }
         return words;
-    }
-
-    private static <E extends Enum<E>> E choice(String text, Class<E> kind) {
-        List<String> words = new ArrayList<>();
-        for (E each : kind.getEnumConstants()) {
-            if (word(each).equals(text)) {
-                return each;
-            }
-            words.add(word(each));
-        }
-        throw new IllegalArgumentException(
-                "there is no '" + text + "'; choose one of " + String.join(", ", words));
-    }
-
-    /** How a kind is written in files. */
-    static String word(Enum<?> each) {
-        return each.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** An object within; empty if it is left out or is none. */
@@ -421,17 +392,5 @@ public final class Fields {
                                                         .orElse(""));
                             }
                         });
-    }
-
-    static String quoted(JsonNode found) {
-        String text = found.toString();
-        return text.length() <= LONGEST_QUOTE ? text : text.substring(0, LONGEST_QUOTE) + "...";
-    }
-
-    /** A number without a point that says nothing. */
-    static String plain(double value) {
-        return value == Math.rint(value) && Math.abs(value) < 1e15
-                ? Long.toString((long) value)
-                : Double.toString(value);
     }
 }

@@ -39,7 +39,7 @@ final class FileHeader {
                     "open it with a newer Ivrik; nothing in it was changed");
         }
         if (!version.isIntegralNumber() || version.intValue() < 1) {
-            problems.accept("version: " + Fields.quoted(version) + " is no version; 1 is taken");
+            problems.accept("version: " + Words.quoted(version) + " is no version; 1 is taken");
         }
         if (version.asInt(0) < 2) {
             Version1.lift((ObjectNode) root, problems);

@@ -53,7 +53,7 @@ final class LaneJson {
     private static ObjectNode feed(Feed feed) {
         ObjectNode node = Json.MAPPER.createObjectNode().put("source", feed.source());
         node.set("delayFrames", ValueJson.write(feed.delayFrames()));
-        node.put("beyond", Fields.word(feed.beyond()));
+        node.put("beyond", Words.of(feed.beyond()));
         node.set("cutFrames", ValueJson.write(feed.cutFrames()));
         if (!feed.slit().equals(Slit.NONE)) {
             node.set("slit", slit(feed.slit()));
@@ -63,7 +63,7 @@ final class LaneJson {
     }
 
     private static ObjectNode slit(Slit slit) {
-        ObjectNode node = Json.MAPPER.createObjectNode().put("by", Fields.word(slit.by()));
+        ObjectNode node = Json.MAPPER.createObjectNode().put("by", Words.of(slit.by()));
         node.set("angleDegrees", ValueJson.write(slit.angleDegrees()));
         node.put("picture", slit.picture());
         node.set("delayFrames", ValueJson.write(slit.delayFrames()));

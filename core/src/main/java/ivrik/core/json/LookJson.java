@@ -123,7 +123,7 @@ public final class LookJson {
                 .set("amount", ValueJson.write(look.onto().amount()));
         node.set("reach", ReachJson.write(look.reach()));
         node.putObject("overscan")
-                .put("kind", Fields.word(look.overscan().kind()))
+                .put("kind", Words.of(look.overscan().kind()))
                 .put("scale", look.overscan().scale());
         node.set("shutter", write(look.shutter()));
         ArrayNode bursts = node.putArray("bursts");

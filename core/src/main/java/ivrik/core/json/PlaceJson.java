@@ -10,7 +10,7 @@ final class PlaceJson {
     private PlaceJson() {}
 
     static ObjectNode write(Place place) {
-        ObjectNode node = Json.MAPPER.createObjectNode().put("fit", Fields.word(place.fit()));
+        ObjectNode node = Json.MAPPER.createObjectNode().put("fit", Words.of(place.fit()));
         for (Place.Part part : Place.PARTS) {
             node.set(name(part), ValueJson.write(part.value().apply(place)));
         }

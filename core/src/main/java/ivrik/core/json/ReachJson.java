@@ -22,7 +22,7 @@ final class ReachJson {
         colour.set("softDegrees", ValueJson.write(reach.colour().softDegrees()));
         node.putObject("matte")
                 .put("layer", reach.matte().layer())
-                .put("channel", Fields.word(reach.matte().channel()));
+                .put("channel", Words.of(reach.matte().channel()));
         return node.put("inverted", reach.inverted()).put("spreads", reach.spreads());
     }
 

@@ -31,7 +31,7 @@ final class SourceJson {
                         .put("id", source.id())
                         .put("name", source.name())
                         .put("path", source.path())
-                        .put("kind", Fields.word(source.kind()));
+                        .put("kind", Words.of(source.kind()));
         node.putArray("size").add(source.size().width()).add(source.size().height());
         node.put("rate", source.rate().toString())
                 .put("frames", source.frames())
@@ -56,7 +56,7 @@ final class SourceJson {
                 .put("weight", title.weight())
                 .put("sizePx", title.sizePx())
                 .put("tracking", title.tracking())
-                .put("align", Fields.word(title.align()))
+                .put("align", Words.of(title.align()))
                 .put("colour", title.colour().hex());
     }
 

@@ -39,10 +39,10 @@ final class StepJson {
                         .createObjectNode()
                         .put("id", step.id())
                         .put("treatment", step.treatment())
-                        .put("section", Fields.word(step.section()))
+                        .put("section", Words.of(step.section()))
                         .put("on", step.on())
-                        .put("edgeFill", Fields.word(step.edgeFill()))
-                        .put("sampler", Fields.word(step.sampler()));
+                        .put("edgeFill", Words.of(step.edgeFill()))
+                        .put("sampler", Words.of(step.sampler()));
         if (step.bySeed()) {
             node.put("bySeed", true);
         }
@@ -101,7 +101,7 @@ final class StepJson {
         ObjectNode node = Json.MAPPER.createObjectNode();
         node.set("amount", ValueJson.write(jitter.amount()));
         return node.put("frequencyHz", jitter.frequencyHz())
-                .put("kind", Fields.word(jitter.kind()))
+                .put("kind", Words.of(jitter.kind()))
                 .put("seed", jitter.seed())
                 .put("octaves", jitter.octaves());
     }
@@ -162,9 +162,9 @@ final class StepJson {
         if (!Section.of(treatment).contains(section)) {
             fields.tell(
                     "its treatment cannot be done in the section "
-                            + Fields.word(section)
+                            + Words.of(section)
                             + "; "
-                            + Fields.word(rest)
+                            + Words.of(rest)
                             + " is taken");
             return rest;
         }

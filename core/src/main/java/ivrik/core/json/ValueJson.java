@@ -94,7 +94,7 @@ final class ValueJson {
             default -> {
                 fields.tell(
                         "an ease is hold, linear or four handles, not "
-                                + Fields.quoted(ease)
+                                + Words.quoted(ease)
                                 + "; linear is taken");
                 yield Ease.LINEAR;
             }

@@ -273,16 +273,10 @@ public final class LookPlanner {
     public Settings settings(Step step, int lane) {
         Amounts amounts = step.amounts(lane);
         Description description = step.kind().description();
+        double part = done(step, lane);
         Map<String, Double> numbers = new HashMap<>();
-        for (Map.Entry<String, Value> entry : amounts.values().entrySet()) {
-            String name = entry.getKey();
-            double value = at(entry.getValue(), target(step, lane, name));
-            Parameter parameter = description.parameter(name);
-            value += jitter(step, lane, parameter);
-            numbers.put(name, parameter.clamp(value));
-        }
-        if (step.kind() instanceof Move) {
-            lessen(description, numbers);
+        for (String name : amounts.values().keySet()) {
+            numbers.put(name, setting(step, lane, name, part));
         }
         Map<String, String> words = new HashMap<>();
         for (Option o : description.options()) {
@@ -294,6 +288,36 @@ public final class LookPlanner {
                         ? new Moment(lane, instant.wholeFrame(), draw(step, amounts.seed()))
                         : Moment.ANY;
         return new Settings(numbers, words, step.edgeFill(), step.sampler(), moment);
+    }
+
+    /** One of these numbers, for who wants no other. */
+    public double setting(Step step, int lane, String name) {
+        return setting(step, lane, name, done(step, lane));
+    }
+
+    private double setting(Step step, int lane, String name, double part) {
+        double all = whole(step, lane, name);
+        if (part == 1) {
+            return all;
+        }
+        Parameter parameter = step.kind().description().parameter(name);
+        double less = parameter.rest() + part * (all - parameter.rest());
+        return name.equals(Parameter.AMOUNT) ? PER_CENT : parameter.drives() ? less : all;
+    }
+
+    /** How much of a move is done, 0..1: of a move less than all is a lesser move. All of what is no move. */
+    private double done(Step step, int lane) {
+        boolean isPart =
+                step.kind() instanceof Move
+                        && step.amounts(lane).values().containsKey(Parameter.AMOUNT);
+        return isPart ? whole(step, lane, Parameter.AMOUNT) / PER_CENT : 1;
+    }
+
+    /** A number of a step that is done as a whole: its value, what drives it and jitter, within its range. */
+    private double whole(Step step, int lane, String name) {
+        Parameter parameter = step.kind().description().parameter(name);
+        double value = at(step.amounts(lane).value(name), target(step, lane, name));
+        return parameter.clamp(value + jitter(step, lane, parameter));
     }
 
     /** What a number comes to that is not one of a step's: its value and what drives it, within its range. */
@@ -348,19 +372,5 @@ public final class LookPlanner {
                         : step.bySeed()
                                 ? Draw.origin(instant.roll())
                                 : Draw.origin(instant.roll(), place, step.id()));
-    }
-
-    /** Of a move less than all is a lesser move. */
-    private static void lessen(Description description, Map<String, Double> numbers) {
-        double amount = numbers.getOrDefault(Parameter.AMOUNT, PER_CENT) / PER_CENT;
-        if (amount == 1) {
-            return;
-        }
-        numbers.replaceAll(
-                (name, value) -> {
-                    Parameter p = description.parameter(name);
-                    return p.drives() ? p.rest() + amount * (value - p.rest()) : value;
-                });
-        numbers.put(Parameter.AMOUNT, PER_CENT);
     }
 }

@@ -109,7 +109,7 @@ public record Description(
         boolean isOfSeries = series.isPresent() && name.startsWith(series.get().name() + ".");
         String last = isOfSeries ? name.substring(name.lastIndexOf('.') + 1) : name;
         List<Parameter> among = isOfSeries ? series.get().parameters() : parameters;
-        return UnknownNameException.find("parameter of " + id, last, among, Parameter::name);
+        return UnknownNameException.find(() -> "parameter of " + id, last, among, Parameter::name);
     }
 
     /** Whether there is a parameter of a name, those of a series included. */

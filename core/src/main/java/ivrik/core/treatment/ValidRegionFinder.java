@@ -54,14 +54,15 @@ public final class ValidRegionFinder {
      * @param reach how many pixels beyond its neighbours a value between pixels looks at
      */
     static ValidRegion of(ValidRegion before, Warp warp, int reach, Size size) {
+        Border border = new Border(size);
         double low = 0;
         double high = 1;
-        if (isCovered(before, warp, reach, size, 1)) {
+        if (border.comesFrom(before, warp, reach, 1)) {
             low = 1;
         }
         for (int i = 0; i < HALVINGS && low < 1 && !of(low, size).equals(of(high, size)); i++) {
             double middle = (low + high) / 2;
-            if (isCovered(before, warp, reach, size, middle)) {
+            if (border.comesFrom(before, warp, reach, middle)) {
                 low = middle;
             } else {
                 high = middle;
@@ -77,38 +78,46 @@ public final class ValidRegionFinder {
         return new ValidRegion(x, y, size.width() - x, size.height() - y);
     }
 
-    private static boolean isCovered(
-            ValidRegion before, Warp warp, int reach, Size size, double share) {
-        double[] x = new double[4 * (SIDE + 1)];
-        double[] y = new double[x.length];
-        double w = Math.max(0, size.width() * share - 1);
-        double h = Math.max(0, size.height() * share - 1);
-        double left = (size.width() - w) / 2;
-        double top = (size.height() - h) / 2;
-        for (int i = 0; i <= SIDE; i++) {
-            double t = (double) i / SIDE;
-            put(x, y, 4 * i, left + t * w, top);
-            put(x, y, 4 * i + 1, left + t * w, top + h);
-            put(x, y, 4 * i + 2, left, top + t * h);
-            put(x, y, 4 * i + 3, left + w, top + t * h);
+    /** Places along the border of a share of the picture; the arrays are used for each share anew. */
+    private record Border(Size size, double[] x, double[] y) {
+        Border(Size size) {
+            this(size, new double[4 * (SIDE + 1)], new double[4 * (SIDE + 1)]);
         }
-        warp.back(x, y, x.length);
-        double inset = 0.5 + reach - SLACK;
-        for (int i = 0; i < x.length; i++) {
-            boolean in =
-                    x[i] >= before.left() + inset
-                            && x[i] <= before.right() - inset
-                            && y[i] >= before.top() + inset
-                            && y[i] <= before.bottom() - inset;
-            if (!in) {
-                return false;
+
+        boolean comesFrom(ValidRegion before, Warp warp, int reach, double share) {
+            place(share);
+            warp.back(x, y, x.length);
+            double inset = 0.5 + reach - SLACK;
+            for (int i = 0; i < x.length; i++) {
+                boolean in =
+                        x[i] >= before.left() + inset
+                                && x[i] <= before.right() - inset
+                                && y[i] >= before.top() + inset
+                                && y[i] <= before.bottom() - inset;
+                if (!in) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        private void place(double share) {
+            double w = Math.max(0, size.width() * share - 1);
+            double h = Math.max(0, size.height() * share - 1);
+            double left = (size.width() - w) / 2;
+            double top = (size.height() - h) / 2;
+            for (int i = 0; i <= SIDE; i++) {
+                double t = (double) i / SIDE;
+                put(4 * i, left + t * w, top);
+                put(4 * i + 1, left + t * w, top + h);
+                put(4 * i + 2, left, top + t * h);
+                put(4 * i + 3, left + w, top + t * h);
             }
         }
-        return true;
-    }
 
-    private static void put(double[] x, double[] y, int i, double px, double py) {
-        x[i] = px;
-        y[i] = py;
+        private void put(int i, double px, double py) {
+            x[i] = px;
+            y[i] = py;
+        }
     }
 }

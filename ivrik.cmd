@@ -28,4 +28,4 @@ rem A third of the machine's memory, at most 4 GB, unless it is told.
 set "MEMORY="
 for /f %%M in ('powershell -NoProfile -Command "[math]::Min(4096,[math]::Floor((Get-CimInstance Win32_ComputerSystem).TotalPhysicalMemory/3MB))" 2^>nul') do set "MEMORY=-Xmx%%Mm"
 if defined IVRIK_MEMORY set "MEMORY=-Xmx%IVRIK_MEMORY%"
-"%JDK%\bin\java" --add-modules=jdk.incubator.vector --enable-native-access=ALL-UNNAMED -Xshare:auto -XX:+UseG1GC -XX:G1HeapRegionSize=1m -XX:G1PeriodicGCInterval=30000 -XX:MinHeapFreeRatio=10 -XX:MaxHeapFreeRatio=30 %MEMORY% "-Divrik.home=%HOME_DIR%." "-Divrik.program=%HOME_DIR%ivrik.cmd" -cp "%HOME_DIR%cli\target\ivrik-cli.jar;%HOME_DIR%app\target\ivrik-app.jar;%HOME_DIR%target\lib\*" ivrik.cli.Ivrik %*
+"%JDK%\bin\java" --add-modules=jdk.incubator.vector "@%HOME_DIR%build\java.args" -Xshare:auto %MEMORY% "-Divrik.home=%HOME_DIR%." "-Divrik.program=%HOME_DIR%ivrik.cmd" -cp "%HOME_DIR%cli\target\ivrik-cli.jar;%HOME_DIR%app\target\ivrik-app.jar;%HOME_DIR%target\lib\*" ivrik.cli.Ivrik %*

@@ -2,8 +2,7 @@
 # program, `jars` to the class path, `home` to the folder that holds the demo, `program` to the command itself, and
 # `vectors` to a folder where build/Vectors.java may have been.
 
-flags=(--enable-native-access=ALL-UNNAMED -XX:+UseG1GC -XX:G1HeapRegionSize=1m
-  -XX:G1PeriodicGCInterval=30000 -XX:MinHeapFreeRatio=10 -XX:MaxHeapFreeRatio=30)
+flags=("@${BASH_SOURCE[0]%/*}/java.args")
 
 # Java announces its vector module on a line of its own before anything else. Nobody asked: that line is
 # left out, all others pass as they come.

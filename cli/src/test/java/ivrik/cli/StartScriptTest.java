@@ -14,6 +14,8 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * The start script in a built folder that was moved or copied, with a Java that only says what it was told,
@@ -57,7 +59,7 @@ class StartScriptTest {
     private Path copied() throws IOException {
         home = Files.createDirectory(folder.resolve("copied")).toRealPath();
         Files.createDirectory(home.resolve("build"));
-        for (String script : new String[] {"ivrik", "build/launch.sh"}) {
+        for (String script : new String[] {"ivrik", "build/launch.sh", "build/java.args"}) {
             Files.copy(
                     Path.of(System.getProperty("ivrik.home"), script),
                     home.resolve(script),
@@ -110,11 +112,37 @@ class StartScriptTest {
         Path jdk = copied();
         String first = run(jdk);
         assertThat(first.lines()).as("nothing else is said").hasSize(1);
-        assertThat(first).startsWith("told").doesNotContain("AOTCache").endsWith("looks\n");
+        assertThat(first)
+                .startsWith("told @" + home + "/build/java.args ")
+                .doesNotContain("AOTCache")
+                .endsWith("looks\n");
         awaitCache();
         String second = run(jdk);
         assertThat(second.lines()).hasSize(1);
         assertThat(second).contains("-XX:AOTCache=" + home.resolve("target/ivrik.aot"));
+    }
+
+    @Test
+    void javaIsToldToLeaveMoreRoomAfterAMarkingThanItTakesToBeginTheNext() throws Exception {
+        Process java =
+                new ProcessBuilder(
+                                Path.of(System.getProperty("java.home"), "bin/java").toString(),
+                                "@" + System.getProperty("ivrik.home") + "/build/java.args",
+                                "-XX:+PrintFlagsFinal",
+                                "-version")
+                        .redirectError(ProcessBuilder.Redirect.DISCARD)
+                        .start();
+        String said = new String(java.getInputStream().readAllBytes());
+        assertThat(java.waitFor()).as("Java knows what it is told").isZero();
+        assertThat(said).containsPattern("G1UseAdaptiveIHOP *= false");
+        assertThat(100 - flag(said, "MinHeapFreeRatio"))
+                .isLessThan(flag(said, "InitiatingHeapOccupancyPercent"));
+    }
+
+    private static int flag(String said, String name) {
+        Matcher matcher = Pattern.compile(name + " *= (\\d+)").matcher(said);
+        assertThat(matcher.find()).isTrue();
+        return Integer.parseInt(matcher.group(1));
     }
 
     @Test

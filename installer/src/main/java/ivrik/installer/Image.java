@@ -8,6 +8,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * An application image: the jars, a Java trimmed to what they need, the demo, licences, an icon, and on Linux
@@ -22,15 +23,13 @@ record Image(Path home, Path folder, String version) {
     private static final String MODULES =
             "java.base,java.desktop,java.naming,jdk.incubator.vector,jdk.management,jdk.unsupported";
 
-    private static final List<String> FLAGS =
+    /** What Java is told wherever it runs Ivrik. */
+    private static final String ARGUMENTS = "java.args";
+
+    /** What it is told besides where no script starts it. */
+    private static final List<String> MORE_FLAGS =
             List.of(
                     "--add-modules=jdk.incubator.vector",
-                    "--enable-native-access=ALL-UNNAMED",
-                    "-XX:+UseG1GC",
-                    "-XX:G1HeapRegionSize=1m",
-                    "-XX:G1PeriodicGCInterval=30000",
-                    "-XX:MinHeapFreeRatio=10",
-                    "-XX:MaxHeapFreeRatio=30",
                     "-XX:MaxRAMPercentage=33",
                     "-Divrik.home=$APPDIR");
 
@@ -81,7 +80,7 @@ record Image(Path home, Path folder, String version) {
                                 icon(work, system).toString(),
                                 "--dest",
                                 work.toString()));
-        FLAGS.forEach(flag -> words.addAll(List.of("--java-options", flag)));
+        flags(home).forEach(flag -> words.addAll(List.of("--java-options", flag)));
         if (system == Package.System.WINDOWS) {
             words.add("--win-console"); // it is a command too
         }
@@ -92,6 +91,13 @@ record Image(Path home, Path folder, String version) {
             image.startByScript();
         }
         return image;
+    }
+
+    private static List<String> flags(Path home) throws IOException {
+        try (Stream<String> lines = Files.lines(home.resolve("build").resolve(ARGUMENTS))) {
+            return Stream.concat(lines.filter(line -> line.startsWith("-")), MORE_FLAGS.stream())
+                    .toList();
+        }
     }
 
     /** Takes names out of the natives that only a debugger reads, where there is a program that can. */
@@ -157,7 +163,11 @@ record Image(Path home, Path folder, String version) {
                 start,
                 StandardCopyOption.REPLACE_EXISTING);
         Files.setPosixFilePermissions(start, PosixFilePermissions.fromString("rwxr-xr-x"));
-        Files.copy(home.resolve("build/launch.sh"), folder.resolve("lib/app/launch.sh"));
+        for (String script : List.of("launch.sh", ARGUMENTS)) {
+            Files.copy(
+                    home.resolve("build").resolve(script),
+                    folder.resolve("lib/app").resolve(script));
+        }
         run(
                 List.of(
                         Path.of(System.getProperty("java.home"), "bin/java").toString(),

@@ -13,7 +13,8 @@ final class Java {
     static List<String> command(List<String> flags, Class<?> main, Object... words) {
         List<String> command = new ArrayList<>();
         command.add(Path.of(System.getProperty("java.home"), "bin/java").toString());
-        Path kept = Path.of(System.getProperty("ivrik.home"), "target");
+        Path home = Path.of(System.getProperty("ivrik.home"));
+        Path kept = home.resolve("target");
         Path vectors = kept.resolve("vectors.jar");
         command.addAll(
                 Files.exists(vectors)
@@ -22,10 +23,10 @@ final class Java {
                         : List.of("--add-modules=jdk.incubator.vector"));
         command.addAll(
                 List.of(
-                        "--enable-native-access=ALL-UNNAMED",
+                        "@" + home.resolve("build/java.args"),
                         "-Dglass.platform=Headless",
                         "-Dprism.order=sw",
-                        "-Divrik.home=" + System.getProperty("ivrik.home")));
+                        "-Divrik.home=" + home));
         Path classes = kept.resolve("ivrik.aot");
         if (Files.exists(classes)) { // of other jars than these, it is left aside
             command.addAll(List.of("-XX:AOTCache=" + classes, "-Xlog:disable"));

@@ -44,11 +44,7 @@ final class Soak implements Trial {
         List<String> command = new ArrayList<>(List.of("nice", "-n", "10"));
         command.addAll(
                 Java.command(
-                        List.of(
-                                told ? "-Xmx1280m" : "-Xmx1g",
-                                "-XX:+UseG1GC",
-                                "-XX:G1HeapRegionSize=1m",
-                                "-Divrik.log=" + log),
+                        List.of(told ? "-Xmx1280m" : "-Xmx1g", "-Divrik.log=" + log),
                         SoakHand.class,
                         data,
                         demo.resolve("lantern-week.ivrik"),

@@ -163,12 +163,12 @@ public final class Document implements AutoCloseable {
         ProjectLock held = lock;
         work(
                 () -> {
-                    Path real = real(project);
+                    Path real = ProjectFile.real(project);
                     ProjectLock claim =
                             access != Access.WORK ? null : mine ? held : ProjectLock.take(real);
                     try {
                         String text = ProjectFile.text(real);
-                        ProjectJson.Reading reading = ProjectFile.parse(text, real);
+                        ProjectJson.Reading reading = EarlyReading.of(text, real);
                         List<LostOffer> lost =
                                 access == Access.WORK
                                         ? LostOffer.of(LostWork.of(real), reading.project())
@@ -198,15 +198,6 @@ public final class Document implements AutoCloseable {
             return Files.isSameFile(a, b);
         } catch (IOException e) {
             return a.equals(b.toAbsolutePath());
-        }
-    }
-
-    /** Where a link leads to. */
-    private static Path real(Path project) {
-        try {
-            return project.toRealPath();
-        } catch (IOException e) {
-            return project.toAbsolutePath().normalize(); // it is missing, and is said to be
         }
     }
 
@@ -302,7 +293,7 @@ public final class Document implements AutoCloseable {
         ProjectLock held = lock;
         work(
                 () -> {
-                    Path real = Files.exists(absolute) ? real(absolute) : absolute;
+                    Path real = Files.exists(absolute) ? ProjectFile.real(absolute) : absolute;
                     ProjectLock claim = same ? held : ProjectLock.take(real);
                     if (same && !replace && !FileVersion.of(real).equals(expected)) {
                         Outcome changed = changed(real);

@@ -1,14 +1,11 @@
 package ivrik.media.ffmpeg;
 
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_version;
-import static org.bytedeco.ffmpeg.global.avformat.avformat_version;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.motion.Rational;
 
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.javacpp.BytePointer;
-import org.slf4j.LoggerFactory;
 
 import java.nio.charset.StandardCharsets;
 
@@ -24,24 +21,6 @@ public final class Ffmpeg {
 
     /** Makes sure that the library is loaded and quiet. */
     public static void load() {}
-
-    /** Loads what movies are read with beside other work, so that the first that is opened need not wait for it. */
-    public static void loadAside() {
-        Thread.ofPlatform()
-                .daemon()
-                .name("ivrik-natives")
-                .start(
-                        () -> {
-                            try {
-                                load();
-                                avcodec_version();
-                                avformat_version();
-                            } catch (LinkageError e) {
-                                LoggerFactory.getLogger(Ffmpeg.class)
-                                        .error("FFmpeg could not be loaded", e);
-                            }
-                        });
-    }
 
     public static Rational rational(AVRational r) {
         return r.den() == 0 ? Rational.ZERO : new Rational(r.num(), r.den());

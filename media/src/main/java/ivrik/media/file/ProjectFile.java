@@ -58,6 +58,15 @@ public final class ProjectFile {
         return new ProjectJson.Reading(whole, reading.problems());
     }
 
+    /** Where a link to a project leads to; of one that is missing, which is told when it is read, its whole path. */
+    public static Path real(Path file) {
+        try {
+            return file.toRealPath();
+        } catch (IOException e) {
+            return file.toAbsolutePath().normalize();
+        }
+    }
+
     /** The text of a JSON file of ours. */
     public static String text(Path file) {
         if (!Files.isRegularFile(file)) {

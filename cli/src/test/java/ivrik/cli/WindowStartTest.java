@@ -1,0 +1,54 @@
+package ivrik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** What the window is told, whether words had to be parsed for it or not. */
+class WindowStartTest extends Commanded {
+    @BeforeEach
+    void nothingWasTold() {
+        WindowStandIn.told = null;
+    }
+
+    private void assertTold(String... words) {
+        assertThat(WindowStandIn.told).containsExactly(words);
+    }
+
+    @Test
+    void withoutWordsItOpens() {
+        assertThat(ivrik()).isEqualTo(WindowStandIn.EXIT);
+        assertTold();
+    }
+
+    @Test
+    void theDemoIsAskedFor() {
+        assertThat(ivrik("demo")).isEqualTo(WindowStandIn.EXIT);
+        assertTold("--demo");
+        assertThat(ivrik("screenshots", "there")).isEqualTo(WindowStandIn.EXIT);
+        assertTold("--screenshots", "there");
+    }
+
+    @Test
+    void filesAreHandedOnWhetherTheyAreThereOrNot() throws IOException {
+        Path tram = Files.createFile(folder.resolve("tram.mov"));
+        String gone = folder.resolve("gone.mov").toString();
+        assertThat(ivrik(tram.toString(), tram.toString())).isEqualTo(WindowStandIn.EXIT);
+        assertTold(tram.toString(), tram.toString());
+        assertThat(ivrik(tram.toString(), gone)).isEqualTo(WindowStandIn.EXIT);
+        assertTold(tram.toString(), gone);
+    }
+
+    @Test
+    void optionsAndCommandsAreNoFiles() throws IOException {
+        Path tram = Files.createFile(folder.resolve("tram.mov"));
+        assertThat(ivrik(tram.toString(), "--no-such-option")).isEqualTo(2);
+        assertThat(ivrik("info", tram.toString())).as("it holds nothing").isEqualTo(1);
+        assertThat(WindowStandIn.told).isNull();
+    }
+}

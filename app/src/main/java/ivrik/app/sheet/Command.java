@@ -13,6 +13,7 @@ import java.util.function.Supplier;
  *
  * @param words other words by which it is found
  * @param name may say what it is about at the moment, as in {@code Undo Nudge Red}
+ * @param goesOn done again and again while its key is held down; else once
  */
 public record Command(
         String id,
@@ -21,7 +22,19 @@ public record Command(
         KeyCombination key,
         Runnable action,
         BooleanSupplier enabled,
-        String words) {
+        String words,
+        boolean goesOn) {
+    /** Without a key. */
+    public Command(
+            String id,
+            String menu,
+            Supplier<String> name,
+            Runnable action,
+            BooleanSupplier enabled,
+            String words) {
+        this(id, menu, name, null, action, enabled, words, false);
+    }
+
     public String title() {
         return name.get();
     }

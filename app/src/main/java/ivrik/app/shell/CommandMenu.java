@@ -19,6 +19,8 @@ abstract class CommandMenu {
     static final Modifier CTRL = KeyCombination.SHORTCUT_DOWN;
     static final Modifier SHIFT = KeyCombination.SHIFT_DOWN;
 
+    static final BooleanSupplier ALWAYS = () -> true;
+
     final MainWindow window;
     final Session session;
     final View view;
@@ -39,7 +41,7 @@ abstract class CommandMenu {
     }
 
     final void add(String title, KeyCombination key, Runnable action) {
-        add(title, key, action, () -> true);
+        add(title, key, action, ALWAYS);
     }
 
     final void add(String title, KeyCombination key, Runnable action, BooleanSupplier enabled) {
@@ -56,7 +58,31 @@ abstract class CommandMenu {
             KeyCombination key,
             Runnable action,
             BooleanSupplier enabled) {
-        all.add(new Command(id, menu, name, key, action, enabled, ""));
+        named(id, name, key, action, enabled, false);
+    }
+
+    private void named(
+            String id,
+            Supplier<String> name,
+            KeyCombination key,
+            Runnable action,
+            BooleanSupplier enabled,
+            boolean goesOn) {
+        all.add(new Command(id, menu, name, key, action, enabled, "", goesOn));
+    }
+
+    /** Something that is done again and again while its key is held down. */
+    final void goingOn(
+            String id,
+            Supplier<String> name,
+            KeyCombination key,
+            Runnable action,
+            BooleanSupplier enabled) {
+        named(id, name, key, action, enabled, true);
+    }
+
+    final void goingOn(String title, KeyCombination key, Runnable action, BooleanSupplier enabled) {
+        goingOn(title, () -> title, key, action, enabled);
     }
 
     static KeyCombination key(KeyCode code, Modifier... modifiers) {

@@ -69,13 +69,13 @@ final class Commands extends CommandMenu {
 
     private void edit() {
         menu = "Edit";
-        named(
+        goingOn(
                 "undo",
                 () -> "Undo" + session.undoName().map(n -> " " + n).orElse(""),
                 key(KeyCode.Z, CTRL),
                 session::undo,
                 () -> session.undoName().isPresent());
-        named(
+        goingOn(
                 "redo",
                 () -> "Redo" + session.redoName().map(n -> " " + n).orElse(""),
                 key(KeyCode.Z, CTRL, SHIFT),
@@ -146,8 +146,8 @@ final class Commands extends CommandMenu {
         add("Mirror the lane's amounts", null, steps::mirror, this::any);
         add("Oppose the other lane", null, steps::oppose, this::any);
         add("Spread from the first lane to the last", null, steps::spread, this::any);
-        add("Next treatment", key(KeyCode.TAB, CTRL), () -> column(1), this::any);
-        add("Previous treatment", key(KeyCode.TAB, CTRL, SHIFT), () -> column(-1), this::any);
+        goingOn("Next treatment", key(KeyCode.TAB, CTRL), () -> column(1), this::any);
+        goingOn("Previous treatment", key(KeyCode.TAB, CTRL, SHIFT), () -> column(-1), this::any);
     }
 
     private void column(int by) {
@@ -262,12 +262,16 @@ final class Commands extends CommandMenu {
                 key(KeyCode.S),
                 () -> view.split.set(view.split.get() < 0 ? 0.5 : -1),
                 this::any);
-        add("Put this frame aside", key(KeyCode.H, SHIFT), window::holdFrame, this::any);
+        add(
+                "Put this frame aside",
+                key(KeyCode.H, SHIFT),
+                window.panes().pictures()::hold,
+                this::any);
         add(
                 "Show the frame put aside (also while H is down)",
                 null,
                 () -> view.showHeld.set(!view.showHeld.get()),
-                window::hasHeld);
+                window.panes().pictures()::hasHeld);
         add(
                 "Without the look (also while W is down)",
                 null,
@@ -281,8 +285,16 @@ final class Commands extends CommandMenu {
         flag("Handles on the picture", key(KeyCode.J), view.handles);
         add("Fit the picture", key(KeyCode.DIGIT0), () -> view.zoom.set(0));
         add("Pixel for pixel", key(KeyCode.DIGIT0, SHIFT), () -> view.zoom.set(1));
-        add("Closer", key(KeyCode.EQUALS), () -> window.closer(true));
-        add("Farther", key(KeyCode.MINUS), () -> window.closer(false));
+        goingOn(
+                "Closer",
+                key(KeyCode.EQUALS),
+                () -> window.panes().first().zoomToStop(true),
+                ALWAYS);
+        goingOn(
+                "Farther",
+                key(KeyCode.MINUS),
+                () -> window.panes().first().zoomToStop(false),
+                ALWAYS);
         flag("Tray", key(KeyCode.T), view.trayShown);
         flag("Close-up", key(KeyCode.C), view.closeUpShown);
         flag("Only the picture", key(KeyCode.F), view.pictureOnly);
@@ -297,8 +309,8 @@ final class Commands extends CommandMenu {
                                                 % Surround.values().length]));
         flag(SCHEME, null, view.darkroom);
         add("Memory for pictures...", null, () -> window.sheetWork().memory());
-        add("Larger text", key(KeyCode.EQUALS, CTRL), () -> text(1));
-        add("Smaller text", key(KeyCode.MINUS, CTRL), () -> text(-1));
+        goingOn("Larger text", key(KeyCode.EQUALS, CTRL), () -> text(1), ALWAYS);
+        goingOn("Smaller text", key(KeyCode.MINUS, CTRL), () -> text(-1), ALWAYS);
     }
 
     /** The next larger or smaller size of type. */

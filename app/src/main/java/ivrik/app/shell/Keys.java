@@ -2,6 +2,7 @@ package ivrik.app.shell;
 
 import ivrik.app.control.NumberField;
 import ivrik.app.session.View;
+import ivrik.app.sheet.Command;
 
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
@@ -11,12 +12,14 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 
 /**
  * Keys that the menus cannot carry: arrows nudge and Space plays whatever has the focus except text,
  * Enter presses the focused button, and W and H act while they are down. Text being typed is kept from
- * the menus' single letters.
+ * the menus' single letters. A key that is held down, which keyboards press again and again, does once what
+ * does not go on.
  */
 final class Keys {
     private static final double LARGE = 10;
@@ -27,13 +30,18 @@ final class Keys {
 
     private final MainWindow window;
     private final Scene scene;
+    private final List<Command> commands;
+    private final Set<KeyCode> down = EnumSet.noneOf(KeyCode.class);
 
-    Keys(MainWindow window, Scene scene) {
+    Keys(MainWindow window, Scene scene, List<Command> commands) {
         this.window = window;
         this.scene = scene;
+        this.commands = commands;
     }
 
+    /** The scene is a window's. */
     void install() {
+        scene.getWindow().focusedProperty().addListener((o, was, is) -> letGo());
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
         scene.getRoot().addEventHandler(KeyEvent.KEY_PRESSED, this::keepFromMenus);
@@ -59,6 +67,7 @@ final class Keys {
     }
 
     private void pressed(KeyEvent e) {
+        boolean held = !down.add(e.getCode());
         if (Menus.areOpen()) {
             return;
         }
@@ -69,21 +78,25 @@ final class Keys {
         if (isTyping()) {
             return;
         }
+        if (held && !goesOn(e)) {
+            e.consume();
+            return;
+        }
         View view = window.view();
         if (e.getCode() == KeyCode.W && !e.isShortcutDown()) {
             view.without.set(true);
             e.consume();
         } else if (e.getCode() == KeyCode.H && !e.isShortcutDown() && !e.isShiftDown()) {
-            view.showHeld.set(window.hasHeld());
+            view.showHeld.set(window.panes().pictures().hasHeld());
             e.consume();
         } else if (e.getCode() == KeyCode.SPACE && !e.isShortcutDown()) {
             play(e.isShiftDown());
             e.consume();
         } else if (CLOSER.contains(e.getCode()) && !e.isShortcutDown()) {
-            window.closer(true);
+            window.panes().first().zoomToStop(true);
             e.consume();
         } else if (e.getCode() == KeyCode.SUBTRACT && !e.isShortcutDown()) {
-            window.closer(false);
+            window.panes().first().zoomToStop(false);
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER
                 && scene.getFocusOwner() instanceof ButtonBase button) {
@@ -94,6 +107,13 @@ final class Keys {
                 && view.band.get() == View.Band.NONE) {
             nudge(e);
         }
+    }
+
+    private boolean goesOn(KeyEvent e) {
+        return e.getCode() != KeyCode.ENTER
+                && commands.stream()
+                        .filter(c -> c.key() != null && c.key().match(e))
+                        .allMatch(Command::goesOn);
     }
 
     /** Plays, around the burst or the cut with Shift, or stops; whatever has the focus. */
@@ -141,10 +161,18 @@ final class Keys {
     }
 
     private void released(KeyEvent e) {
+        down.remove(e.getCode());
         if (e.getCode() == KeyCode.W) {
             window.view().without.set(false);
         } else if (e.getCode() == KeyCode.H) {
             window.view().showHeld.set(false);
         }
+    }
+
+    /** What is let go while another window has the focus is not heard of here. */
+    private void letGo() {
+        down.clear();
+        window.view().without.set(false);
+        window.view().showHeld.set(false);
     }
 }

@@ -71,7 +71,6 @@ final class Offers {
                             "add-" + each.description().id(),
                             "Treatment",
                             each.description()::title,
-                            null,
                             () -> add(each),
                             enabled,
                             TreatmentSheet.words(each.description())));
@@ -128,7 +127,6 @@ final class Offers {
                             "export-for-" + each.id(),
                             "Export",
                             () -> "Export for " + each.title(),
-                            null,
                             () -> exporting.show(each),
                             enabled,
                             each.form().title()));
@@ -139,7 +137,6 @@ final class Offers {
                             "export-as-" + each.id(),
                             "Export",
                             () -> "Export as " + each.title(),
-                            null,
                             () -> exporting.show(each),
                             enabled,
                             each.id() + " " + each.ending()));
@@ -148,7 +145,7 @@ final class Offers {
 
     private static Command offer(
             String id, String menu, String title, Runnable action, String words) {
-        return new Command(id, menu, () -> title, null, action, () -> true, words);
+        return new Command(id, menu, () -> title, action, () -> true, words);
     }
 
     private Command use(Look look, String group, BooleanSupplier enabled) {
@@ -156,7 +153,6 @@ final class Offers {
                 "use-" + look.name(),
                 "Look",
                 look::shownName,
-                null,
                 () -> laying.lay(look, Laying.How.INSTEAD),
                 enabled,
                 look.words() + " " + group);

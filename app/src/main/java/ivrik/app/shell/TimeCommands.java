@@ -24,8 +24,12 @@ final class TimeCommands extends CommandMenu {
         add("Cut the shot here", key(KeyCode.SLASH), work::split, work::any);
         add("The shot begins here", key(KeyCode.OPEN_BRACKET, CTRL), work::begin, work::any);
         add("The shot ends here", key(KeyCode.CLOSE_BRACKET, CTRL), work::end, work::any);
-        add("Slip to a frame earlier", key(KeyCode.COMMA, CTRL), () -> work.slip(-1), work::any);
-        add("Slip to a frame later", key(KeyCode.PERIOD, CTRL), () -> work.slip(1), work::any);
+        goingOn(
+                "Slip to a frame earlier",
+                key(KeyCode.COMMA, CTRL),
+                () -> work.slip(-1),
+                work::any);
+        goingOn("Slip to a frame later", key(KeyCode.PERIOD, CTRL), () -> work.slip(1), work::any);
         add("Before the shot before", key(KeyCode.PAGE_UP), () -> work.reorder(false), work::any);
         add("After the shot after", key(KeyCode.PAGE_DOWN), () -> work.reorder(true), work::any);
         add(
@@ -54,14 +58,14 @@ final class TimeCommands extends CommandMenu {
                 work::playAround,
                 this::any);
         flag("Play round and round", key(KeyCode.R), view.loop);
-        add("One frame on", key(KeyCode.RIGHT, CTRL), () -> work.step(1), this::any);
-        add("One frame back", key(KeyCode.LEFT, CTRL), () -> work.step(-1), this::any);
-        add(
+        goingOn("One frame on", key(KeyCode.RIGHT, CTRL), () -> work.step(1), this::any);
+        goingOn("One frame back", key(KeyCode.LEFT, CTRL), () -> work.step(-1), this::any);
+        goingOn(
                 "To the next peg, burst, cut or marker",
                 key(KeyCode.DOWN, CTRL),
                 () -> work.jump(true),
                 this::any);
-        add(
+        goingOn(
                 "To the previous peg, burst, cut or marker",
                 key(KeyCode.UP, CTRL),
                 () -> work.jump(false),
@@ -83,11 +87,19 @@ final class TimeCommands extends CommandMenu {
                 key(KeyCode.BACK_SLASH),
                 () -> session.edit("Play all", p -> p.withPlayRange(Optional.empty())),
                 this::any);
-        add("Closer in time", key(KeyCode.EQUALS, SHIFT), () -> window.time().zoom(0.5));
-        add("Farther in time", key(KeyCode.MINUS, SHIFT), () -> window.time().zoom(2));
+        goingOn(
+                "Closer in time",
+                key(KeyCode.EQUALS, SHIFT),
+                () -> window.time().zoom(0.5),
+                ALWAYS);
+        goingOn("Farther in time", key(KeyCode.MINUS, SHIFT), () -> window.time().zoom(2), ALWAYS);
         add("All of time and of each trace", key(KeyCode.BACK_SLASH, SHIFT), view::fitTime);
-        add("Traces higher", key(KeyCode.UP, CTRL, SHIFT), () -> view.zoomValue(1.5));
-        add("Traces lower", key(KeyCode.DOWN, CTRL, SHIFT), () -> view.zoomValue(1 / 1.5));
+        goingOn("Traces higher", key(KeyCode.UP, CTRL, SHIFT), () -> view.zoomValue(1.5), ALWAYS);
+        goingOn(
+                "Traces lower",
+                key(KeyCode.DOWN, CTRL, SHIFT),
+                () -> view.zoomValue(1 / 1.5),
+                ALWAYS);
         flag("Traces in one plot", key(KeyCode.G, SHIFT), view.tall);
         add("Set or clear a marker", key(KeyCode.K), work::marker, this::any);
     }
@@ -125,8 +137,8 @@ final class TimeCommands extends CommandMenu {
         BurstWork bursts = new BurstWork(session, view);
         add("New burst here", key(KeyCode.K, SHIFT), bursts::add, this::any);
         add("Next burst", key(KeyCode.K, CTRL), bursts::next, bursts::any);
-        add("Burst tighter", key(KeyCode.COMMA), () -> bursts.widen(-1), bursts::any);
-        add("Burst wider", key(KeyCode.PERIOD), () -> bursts.widen(1), bursts::any);
+        goingOn("Burst tighter", key(KeyCode.COMMA), () -> bursts.widen(-1), bursts::any);
+        goingOn("Burst wider", key(KeyCode.PERIOD), () -> bursts.widen(1), bursts::any);
         add("Another seed", key(KeyCode.SEMICOLON), bursts::anotherSeed, this::any);
     }
 }

@@ -1,0 +1,67 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.sun.javafx.stage.WindowHelper;
+
+import javafx.beans.property.BooleanProperty;
+import javafx.scene.input.KeyCode;
+
+import org.junit.jupiter.api.Test;
+
+/** Keyboards press a key again and again while it is held down. */
+class HeldKeysTest extends OneFrame {
+    private void hold(KeyCode key) {
+        for (int i = 0; i < 4; i++) {
+            d.press(key);
+        }
+        d.release(key);
+    }
+
+    private boolean is(BooleanProperty flag) {
+        return Driver.on(flag::get);
+    }
+
+    @Test
+    void aKeyThatSwitchesSwitchesOnce() {
+        hold(KeyCode.B);
+        assertThat(is(d.window.view().twoPanes)).isTrue();
+        hold(KeyCode.B);
+        assertThat(is(d.window.view().twoPanes)).isFalse();
+        hold(KeyCode.M);
+        assertThat(look().lanes().get(0).mute()).isTrue();
+        hold(KeyCode.SPACE);
+        assertThat(is(d.window.view().playing)).isTrue();
+        hold(KeyCode.SPACE);
+        assertThat(is(d.window.view().playing)).isFalse();
+    }
+
+    @Test
+    void aKeyThatMovesABitMovesOn() {
+        hold(KeyCode.RIGHT);
+        assertThat(amounts(0, 0).value("x").rest()).isEqualTo(4);
+        d.press(KeyCode.CONTROL);
+        hold(KeyCode.LEFT);
+        d.release(KeyCode.CONTROL);
+        assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(36);
+    }
+
+    /** The headless platform never tells a window that it has lost the focus. */
+    private void focus(boolean here) {
+        Driver.run(() -> WindowHelper.setFocused(d.root().getScene().getWindow(), here));
+    }
+
+    @Test
+    void aKeyThatIsLetGoElsewhereCountsAsLetGo() {
+        d.press(KeyCode.B);
+        d.press(KeyCode.W);
+        assertThat(is(d.window.view().without)).isTrue();
+        focus(false);
+        assertThat(is(d.window.view().without)).isFalse();
+        focus(true);
+        d.press(KeyCode.B);
+        assertThat(is(d.window.view().twoPanes)).as("pressed anew").isFalse();
+        d.release(KeyCode.B);
+        d.release(KeyCode.W);
+    }
+}

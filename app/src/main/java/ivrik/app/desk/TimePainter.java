@@ -1,34 +1,27 @@
 package ivrik.app.desk;
 
+import ivrik.app.control.Bars;
 import ivrik.app.control.Fitting;
-import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
-import ivrik.core.motion.Peg;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
-import ivrik.core.separation.LaneKind;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** Draws time: ruler, traces with their pegs, markers, cuts, and the ribbon of shots. */
 final class TimePainter {
-    /** Pegs that lie closer are not told apart, in pixels. */
-    private static final double LEAST_APART = 3;
-
     /** A shot that is drawn narrower has no name, in pixels. */
     private static final double LEAST_NAMED = 24;
 
@@ -100,7 +93,7 @@ final class TimePainter {
             boolean large = f % every == 0;
             double x = Math.rint(scale.x(f));
             g.setFill(p.colour(large ? "quiet" : "line"));
-            upright(x, large ? 10 : 18, Metrics.HEAD - 4, 1);
+            Bars.upright(g, x, large ? 10 : 18, Metrics.HEAD - 4, 1);
             if (large && scale.x(f) < width - 30) {
                 g.setFill(p.colour("quiet"));
                 g.fillText(Long.toString(f), x + 4, 16);
@@ -125,25 +118,15 @@ final class TimePainter {
     }
 
     /** A stroke down from one height to another; filled, which is many times quicker than stroked. */
-    private void upright(double left, double from, double to, double thick) {
-        g.fillRect(left, from, thick, to - from);
-    }
-
-    private void outline(double x, double y, double w, double h) {
-        g.fillRect(x, y, w, 1);
-        g.fillRect(x, y + h - 1, w, 1);
-        upright(x, y, y + h, 1);
-        upright(x + w - 1, y, y + h, 1);
-    }
-
     private void line(double y) {
         g.setFill(p.colour("line"));
-        g.fillRect(0, y - 0.5, width, 1);
+        Bars.level(g, 0, y - 0.5, width, 1);
     }
 
     private double rows(PegHands hands) {
         Look look = session.state().look().orElseThrow();
         TraceRows rows = new TraceRows(session.state(), view, results);
+        TracePainter traces = new TracePainter(g, p, scale, look, results, hands);
         for (int row = 0; row < rows.lanes(); row++) {
             if (row == session.state().lane() && !rows.isTall()) {
                 g.setFill(p.colour("raised").deriveColor(0, 1, 1, 0.5));
@@ -161,119 +144,13 @@ final class TimePainter {
             double bottom = rows.isTall() ? rows.bottom() : rows.top(row + 1);
             g.rect(0, top, width, bottom - top);
             g.clip();
-            row(rows.trace(row), rows.middle(row), look, hands);
+            traces.paint(rows.trace(row), rows.middle(row));
             g.restore();
         }
         if (rows.isTall() && rows.count() > 0) {
-            heights(rows.trace(0), rows.middle(0));
+            traces.heights(rows.trace(0), rows.middle(0));
         }
         return rows.bottom();
-    }
-
-    /** What the heights of a tall plot are, at its left. */
-    private void heights(Trace trace, double middle) {
-        g.setFont(p.numbers(11));
-        g.setFill(p.colour("quiet"));
-        for (int part = -2; part <= 2; part++) {
-            double value = trace.middle() + part * 0.45 * trace.range();
-            String text = String.format(Locale.ROOT, "%+.1f", value == 0 ? 0.0 : value);
-            g.fillText(text, 14, trace.y(value, middle) + 4);
-        }
-    }
-
-    private void row(Trace trace, double middle, Look look, PegHands hands) {
-        int lane = trace.target().lane();
-        double rest = Math.rint(trace.y(trace.rest(), middle)) + 0.5;
-        g.setStroke(p.colour("faint"));
-        g.setLineWidth(1);
-        g.strokeLine(scale.left(), rest, scale.left() + scale.width(), rest);
-        LaneKind kind = lane < 0 ? LaneEdits.PICTURE : look.model().lanes().get(lane);
-        if (results.has(trace.row(), scale.frames())) {
-            boolean shown = lane < 0 || look.isShown(lane);
-            set(trace, middle, p.ink(kind));
-            g.setLineWidth(1.6);
-            trace(trace, results.total()[trace.row()], middle, p.ink(kind), shown);
-        }
-        if (lane < 0 || !look.lanes().get(lane).hold()) {
-            pegs(trace, middle, trace.row(), hands);
-        }
-    }
-
-    /** What the pegs say, where dials, bursts or jitter make something else of it: a thin line under that. */
-    private void set(Trace trace, double middle, Color ink) {
-        double[] set = results.set()[trace.row()];
-        if (!Arrays.equals(set, results.total()[trace.row()])) {
-            g.setLineWidth(1);
-            trace(trace, set, middle, ink.interpolate(p.colour("type"), 0.5), false);
-        }
-    }
-
-    private void trace(Trace trace, double[] values, double middle, Color ink, boolean shown) {
-        g.setGlobalAlpha(shown ? 1 : 0.4);
-        g.setStroke(ink);
-        g.beginPath();
-        int every = (int) Math.max(1, Math.floor(1 / scale.frameWidth()));
-        long first = scale.first() / every * every;
-        for (long f = first; f < scale.end(); f += every) {
-            double y = trace.y(values[(int) f], middle);
-            double x = scale.x(f);
-            if (f == first) {
-                g.moveTo(x, y);
-            } else {
-                g.lineTo(x, y);
-            }
-            g.lineTo(scale.x(f + Math.min(1, every)), y);
-        }
-        g.stroke();
-        g.setGlobalAlpha(1);
-    }
-
-    /** Pegs: upright strokes with a foot, and the two handles of the ease that leaves the picked one. */
-    private void pegs(Trace trace, double middle, int lane, PegHands hands) {
-        double before = Double.NEGATIVE_INFINITY;
-        for (Peg peg : trace.value().pegs()) {
-            if (peg.frame() < scale.first() - 1 || peg.frame() > scale.end()) {
-                continue;
-            }
-            boolean on = hands.isPicked(lane, peg.frame());
-            double x = Math.rint(scale.x(peg.frame() + 0.5)) + 0.5;
-            if (!on && x - before < LEAST_APART) {
-                continue; // it would only darken the one before
-            }
-            before = x;
-            double y = trace.y(peg.value(), middle);
-            double thick = on ? 2.2 : 1.2;
-            g.setFill(p.colour(on ? "paper" : "type"));
-            upright(x - thick / 2, y - 6.5, y + 6.5, thick);
-            g.fillRect(x - 3.5, y + 6 - thick / 2, 7, thick);
-            if (on && hands.only().isPresent()) {
-                handles(trace, middle, peg);
-            }
-        }
-    }
-
-    private void handles(Trace trace, double middle, Peg peg) {
-        var knobs = PegPicker.knobs(trace, scale, middle, peg);
-        if (knobs.isEmpty()) {
-            return;
-        }
-        Peg next = PegPicker.next(trace.value(), peg).orElseThrow();
-        g.setLineWidth(1);
-        g.setStroke(p.colour("quiet"));
-        g.setFill(p.colour("paper"));
-        g.strokeLine(
-                scale.x(peg.frame() + 0.5),
-                trace.y(peg.value(), middle),
-                knobs.get(0).getX(),
-                knobs.get(0).getY());
-        g.strokeLine(
-                scale.x(next.frame() + 0.5),
-                trace.y(next.value(), middle),
-                knobs.get(1).getX(),
-                knobs.get(1).getY());
-        for (var knob : knobs) {
-            g.fillOval(knob.getX() - 3.5, knob.getY() - 3.5, 7, 7);
-        }
     }
 
     /** From the top layer down: a thin bar each, and the lowest as a ribbon with pictures. */
@@ -297,7 +174,7 @@ final class TimePainter {
                 }
                 boolean on = layer.id().equals(selected);
                 g.setFill(p.colour(on ? "paper" : "line"));
-                outline(Math.rint(x), y, Math.rint(w), h);
+                Bars.outline(g, Math.rint(x), y, Math.rint(w), h);
                 if (view.pickedShots.get().contains(new View.Shot(layer.id(), clip.id()))) {
                     g.setFill(p.colour("paper"));
                     g.fillRect(Math.rint(x), y, Math.rint(w), 4);
@@ -356,7 +233,7 @@ final class TimePainter {
         for (long cut : session.project().cuts()) {
             double x = scale.x(cut);
             g.setFill(p.colour("line"));
-            upright(Math.rint(x), Metrics.HEAD, rowsBottom, 1);
+            Bars.upright(g, Math.rint(x), Metrics.HEAD, rowsBottom, 1);
             g.setFill(p.colour("paper"));
             g.fillPolygon(
                     new double[] {x - 6, x + 5, x - 0.5},

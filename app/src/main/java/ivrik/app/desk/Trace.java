@@ -112,12 +112,12 @@ record Trace(
         Step step = look.look().step(target.stepId()).orElse(null);
         return switch (target) {
             case OfStep t when !OfLane.isJitter(t.parameter()) ->
-                    planner.settings(step, 0).number(t.parameter());
+                    planner.setting(step, 0, t.parameter());
             case OfLane t when !OfLane.isJitter(t.parameter()) -> {
                 boolean held = look.look().lanes().get(t.lane()).hold();
                 yield held && step.kind() instanceof Move
                         ? step.kind().description().parameter(t.parameter()).rest()
-                        : planner.settings(step, t.lane()).number(t.parameter());
+                        : planner.setting(step, t.lane(), t.parameter());
             }
             default -> planner.number(target, value);
         };

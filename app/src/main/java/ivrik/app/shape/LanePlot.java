@@ -1,5 +1,6 @@
 package ivrik.app.shape;
 
+import ivrik.app.control.Bars;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.Values;
@@ -71,11 +72,8 @@ final class LanePlot extends LaneDrawing {
         g.fillRect(0, 0, w, h);
         g.setLineWidth(1);
         for (int i = 0; i <= 4; i++) {
-            g.setStroke(p.colour(i % 4 == 0 ? "line" : "faint"));
-            double x = Math.rint((w - 1) * i / 4) + 0.5;
-            double y = Math.rint((h - 1) * i / 4) + 0.5;
-            g.strokeLine(x, 0, x, h);
-            g.strokeLine(0, y, w, y);
+            g.setFill(p.colour(i % 4 == 0 ? "line" : "faint"));
+            Bars.cross(g, (w - 1) * i / 4, (h - 1) * i / 4, w, h);
         }
         List<LaneKind> kinds = LaneEdits.shares(session.state());
         int working = LaneEdits.share(session.state());

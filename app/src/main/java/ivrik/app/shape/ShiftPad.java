@@ -1,5 +1,6 @@
 package ivrik.app.shape;
 
+import ivrik.app.control.Bars;
 import ivrik.app.session.Follow;
 import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
@@ -113,17 +114,13 @@ public final class ShiftPad extends LaneDrawing {
     private void grid(GraphicsContext g, Palette p, double w, double h) {
         g.setFill(p.colour("ground"));
         g.fillRect(0, 0, w, h);
-        g.setLineWidth(1);
         double cell = range / 4 * unit();
         for (int i = -8; i <= 8; i++) {
-            g.setStroke(p.colour(i == 0 ? "line" : "faint"));
-            double x = Math.rint(w / 2 + i * cell) + 0.5;
-            double y = Math.rint(h / 2 + i * cell) + 0.5;
-            g.strokeLine(x, 0, x, h);
-            g.strokeLine(0, y, w, y);
+            g.setFill(p.colour(i == 0 ? "line" : "faint"));
+            Bars.cross(g, w / 2 + i * cell, h / 2 + i * cell, w, h);
         }
-        g.setStroke(p.colour("line"));
-        g.strokeRect(0.5, 0.5, w - 1, h - 1);
+        g.setFill(p.colour("line"));
+        Bars.outline(g, 0, 0, w, h);
         g.setFill(p.colour("quiet"));
         g.setFont(p.numbers(11));
         g.fillText(String.format(java.util.Locale.ROOT, "%.0f px", range), 6, h - 7);

@@ -26,7 +26,7 @@ final class Arrangement extends SplitPane {
     private final Node closeUp;
     private final Desk desk;
     private final Function<View.Band, Node> bands;
-    private final List<Node> frames;
+    private final List<? extends Node> frames;
     private final Node scopes;
     private final BorderPane middle;
     private final SplitPane panes = new SplitPane();
@@ -50,7 +50,7 @@ final class Arrangement extends SplitPane {
             View view,
             Remembered remembered,
             Node tray,
-            List<Node> frames,
+            List<? extends Node> frames,
             Node over,
             Node footer,
             Node scopes,

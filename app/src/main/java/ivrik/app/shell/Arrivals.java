@@ -6,6 +6,7 @@ import ivrik.media.grade.GradeFile;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 
 /**
@@ -19,13 +20,18 @@ record Arrivals(Consumer<Path> open, Works works, Importer importer) {
      * @param then run when all footage is in, or said not to be
      */
     void take(List<Path> files, Runnable then) {
-        files.stream().filter(Arrivals::isProject).findFirst().ifPresent(open);
+        project(files).ifPresent(open);
         works.looks().bringIn(files.stream().filter(LookLibrary::isLook).toList());
         works.grades().use(files.stream().filter(GradeFile::isGrade).toList());
         files.stream().filter(PackWork::isPackage).forEach(works.packages()::unpack);
         importer.bringIn(
                 files.stream().filter(Arrivals::isFootage).map(Path::toAbsolutePath).toList(),
                 then);
+    }
+
+    /** The one that is opened. */
+    static Optional<Path> project(List<Path> files) {
+        return files.stream().filter(Arrivals::isProject).findFirst();
     }
 
     private static boolean isProject(Path file) {

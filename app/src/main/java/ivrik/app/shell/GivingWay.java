@@ -12,6 +12,7 @@ import java.lang.invoke.MethodHandle;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -19,23 +20,36 @@ import java.util.stream.Stream;
  * draws. Those want little, but at once; with an equal claim to the processors they wait for their turn while all others work.
  * On Linux each thread has a claim of its own, its <a href="https://man7.org/linux/man-pages/man2/setpriority.2.html">nice
  * value</a>, and what a thread begins has the same, such as FFmpeg's own threads. Those in which Java compiles give way too: in a
- * new process they work for minutes. Other systems know Java's priorities.
+ * new process they work for minutes. Until the first picture is there, which is waited for, pictures go before those. A claim that
+ * was made smaller cannot be made larger again. Other systems know Java's priorities.
  */
 final class GivingWay {
-    /** Of a processor that both want, a thread of the interface has 28 parts and one of these has one. */
-    static final int NICE = 15;
+    /** Of a processor that both want, a thread of the interface has 68 parts and one of these has one. */
+    static final int NICE = 19;
+
+    /** Of the same until the first picture is there: 3 parts and one. */
+    static final int NICE_AT_FIRST = 5;
 
     /**
      * Of those in which Java makes its quickest code: pictures gain by it, so it goes before them. Code that will do at
      * first is made at once, as before: the interface itself waits for that.
      */
-    static final int COMPILER_NICE = 10;
+    static final int COMPILER_NICE = 15;
 
     /** {@code PRIO_PROCESS}, which for Linux means a thread. */
     private static final int THREAD = 0;
 
+    /** Where the nice value stands, counted from the word after a thread's name. */
+    private static final int NICE_FIELD = 16;
+
     /** The thread that calls. */
     private static final int CALLER = 0;
+
+    /** Of what works on pictures and begins now. */
+    private static volatile int work = NICE_AT_FIRST;
+
+    /** Sets the nice value of a thread; null where threads have none, or nobody gives way. */
+    private static volatile MethodHandle set;
 
     private GivingWay() {}
 
@@ -46,7 +60,7 @@ final class GivingWay {
             return;
         }
         Linker linker = Linker.nativeLinker();
-        MethodHandle set =
+        set =
                 linker.downcallHandle(
                         linker.defaultLookup().find("setpriority").orElseThrow(),
                         FunctionDescriptor.of(
@@ -54,11 +68,23 @@ final class GivingWay {
                                 ValueLayout.JAVA_INT,
                                 ValueLayout.JAVA_INT,
                                 ValueLayout.JAVA_INT));
-        Threads.beginWith(() -> giveWay(set, CALLER, NICE));
-        compilers().forEach(thread -> giveWay(set, thread, COMPILER_NICE));
+        Threads.beginWith(() -> giveWay(CALLER, work));
+        threads(GivingWay::compiles).forEach(thread -> giveWay(thread, COMPILER_NICE));
     }
 
-    private static void giveWay(MethodHandle set, int thread, int nice) {
+    /** The first picture is there: what works on pictures gives way to all else, also what has begun. */
+    static void firstPictureIsThere() {
+        if (set != null) {
+            work = NICE;
+            Threads.start(
+                    "ivrik-giving-way",
+                    () ->
+                            threads(thread -> nice(thread) == NICE_AT_FIRST)
+                                    .forEach(thread -> giveWay(thread, NICE)));
+        }
+    }
+
+    private static void giveWay(int thread, int nice) {
         try {
             int failed = (int) set.invokeExact(THREAD, thread, nice);
             if (failed != 0) {
@@ -69,10 +95,9 @@ final class GivingWay {
         }
     }
 
-    /** By the names that Java gives them. */
-    private static List<Integer> compilers() {
+    private static List<Integer> threads(Predicate<Path> which) {
         try (Stream<Path> threads = Files.list(Path.of("/proc/self/task"))) {
-            return threads.filter(GivingWay::compiles)
+            return threads.filter(which)
                     .map(thread -> Integer.valueOf(thread.getFileName().toString()))
                     .toList();
         } catch (IOException e) {
@@ -81,11 +106,26 @@ final class GivingWay {
         }
     }
 
-    private static boolean compiles(Path thread) {
+    /** By the name that Java gives it. */
+    static boolean compiles(Path thread) {
+        return read(thread.resolve("comm")).startsWith("C2 Compiler");
+    }
+
+    /** See proc_pid_stat(5); {@link Integer#MIN_VALUE} of a thread that has ended meanwhile. */
+    static int nice(Path thread) {
+        String stat = read(thread.resolve("stat"));
+        String[] afterName = stat.substring(stat.lastIndexOf(')') + 1).trim().split(" ");
+        return afterName.length > NICE_FIELD
+                ? Integer.parseInt(afterName[NICE_FIELD])
+                : Integer.MIN_VALUE;
+    }
+
+    /** Empty of a thread that has ended meanwhile. */
+    private static String read(Path file) {
         try {
-            return Files.readString(thread.resolve("comm")).startsWith("C2 Compiler");
+            return Files.readString(file);
         } catch (IOException e) {
-            return false; // has ended meanwhile
+            return "";
         }
     }
 }

@@ -1,7 +1,8 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.EarlyReading;
 import ivrik.app.theme.Fonts;
-import ivrik.media.ffmpeg.Ffmpeg;
+import ivrik.media.ffmpeg.LoadedAside;
 import ivrik.media.file.UserFolder;
 
 import javafx.application.Application;
@@ -12,9 +13,13 @@ import org.slf4j.LoggerFactory;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The JavaFX application: makes the window and gives it what the command line named. */
 public final class IvrikApp extends Application {
+    private static final String DEMO = "--demo";
+
     /** Whether there is no display. */
     private static volatile boolean headless;
 
@@ -32,8 +37,16 @@ public final class IvrikApp extends Application {
             ToolkitWords.intoTheLog();
         }
         GivingWay.install();
-        Ffmpeg.loadAside();
+        LoadedAside.begin();
+        projectIn(args).ifPresent(EarlyReading::begin);
         launch(IvrikApp.class, args);
+    }
+
+    /** The project that the window starts with. */
+    private static Optional<Path> projectIn(String... args) {
+        return List.of(args).equals(List.of(DEMO))
+                ? Optional.of(Demo.project())
+                : Arrivals.project(Stream.of(args).map(Path::of).toList());
     }
 
     @Override
@@ -56,7 +69,7 @@ public final class IvrikApp extends Application {
         }
         MainWindow window = new MainWindow(stage, UserFolder.data());
         stage.show();
-        if (args.contains("--demo")) {
+        if (args.contains(DEMO)) {
             window.openDemo();
         } else if (!args.isEmpty()) {
             window.startWith(args.stream().map(Path::of).toList());

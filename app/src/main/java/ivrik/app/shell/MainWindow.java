@@ -6,14 +6,9 @@ import ivrik.app.desk.Desk;
 import ivrik.app.desk.Matrix;
 import ivrik.app.desk.TimeView;
 import ivrik.app.pane.Footer;
-import ivrik.app.pane.Handles;
-import ivrik.app.pane.PaneFrame;
-import ivrik.app.pane.PicturePane;
-import ivrik.app.pane.ZoomMenu;
 import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
-import ivrik.app.scope.ScopePanel;
 import ivrik.app.session.Document;
 import ivrik.app.session.Laying;
 import ivrik.app.session.Session;
@@ -27,7 +22,6 @@ import ivrik.core.measure.Register;
 import ivrik.core.project.Project;
 
 import javafx.application.Platform;
-import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
@@ -46,8 +40,6 @@ public final class MainWindow {
     /** After so long without anything wanted, memory goes back. */
     private static final Duration REST = Duration.ofMinutes(3);
 
-    private static final double TEXT_PX = 13;
-
     private final Stage stage;
     private final Session session = new Session();
     private final Steps steps = new Steps(session);
@@ -61,10 +53,9 @@ public final class MainWindow {
     private final Laying laying = new Laying(session, view);
     private final Projects projects;
     private final TimeView time;
-    private final PicturePane paneA;
+    private final Panes panes;
     private final PanePictures pictures;
     private final TrayPictures small;
-    private final PictureWindow ownWindow;
     private final Player player;
     private final Tray tray;
     private final CloseUp closeUp;
@@ -74,7 +65,6 @@ public final class MainWindow {
     private final Header header;
     private final WindowName name;
     private final Welcome welcome;
-    private final ScopePanel scopes;
     private final Works works;
     private final Exporting exporting;
     private final Arrivals arrivals;
@@ -93,38 +83,8 @@ public final class MainWindow {
         sheets.getStyleClass().add("window");
         importer = new Importer(session, sheets, view.notice::set);
         time = new TimeView(session, view, palette);
-        Handles handles = new Handles(session, view);
-        paneA = new PicturePane(session, view, palette, handles);
-        paneA.setId("picture-a");
-        PicturePane paneB = new PicturePane(session, view, palette, handles);
-        PaneFrame frameA =
-                new PaneFrame(
-                        session,
-                        view,
-                        view.paneA,
-                        view.takeA,
-                        View.Show.TAKE,
-                        paneA,
-                        new ZoomMenu(view, paneA));
-        PaneFrame frameB =
-                new PaneFrame(session, view, view.paneB, view.takeB, View.Show.OTHER_TAKE, paneB);
-        pictures =
-                new PanePictures(
-                        session,
-                        view,
-                        List.of(
-                                new PanePictures.Pane(frameA::detail, paneA, view.paneA),
-                                new PanePictures.Pane(frameB::detail, paneB, view.paneB)),
-                        this::showRegister,
-                        this::showFaults);
-        ownWindow =
-                new PictureWindow(
-                        stage,
-                        view,
-                        pictures,
-                        () -> new PicturePane(session, view, palette, handles));
-        scopes = new ScopePanel(view, palette);
-        pictures.onPainted(scopes::show);
+        panes = Panes.of(stage, session, view, palette, this::showRegister, this::showFaults);
+        pictures = panes.pictures();
         player = new Player(session, view, pictures.service(), pictures::play);
         sheetWork =
                 new SheetWork(
@@ -169,10 +129,10 @@ public final class MainWindow {
                         view,
                         remembered,
                         tray,
-                        List.of(frameA, frameB),
+                        panes.frames(),
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
-                        scopes,
+                        panes.scopes(),
                         closeUp,
                         new Desk(session, view, new Matrix(session, view, steps, palette), time),
                         new Bands(
@@ -218,7 +178,7 @@ public final class MainWindow {
                     e.consume();
                     quit();
                 });
-        new Keys(this, scene).install();
+        new Keys(this, scene, commands).install();
         Menus.install(scene);
         new RightMenus(commands).install(scene);
         new Drop(this::take).install(scene);
@@ -226,11 +186,7 @@ public final class MainWindow {
 
     private void listen() {
         pictures.service().setBudget(remembered.get().pictureBytes());
-        view.darkroom.set(remembered.get().darkroom());
-        view.textScale.set(remembered.get().textScale());
-        view.darkroom.addListener((o, a, b) -> scheme());
-        view.textScale.addListener((o, a, b) -> scheme());
-        view.pictureOnly.addListener((o, a, b) -> paneA.requestFocus());
+        view.pictureOnly.addListener((o, a, b) -> panes.first().requestFocus());
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -240,14 +196,7 @@ public final class MainWindow {
                             view.frame.set(Math.min(view.frame.get(), is.project().frames() - 1));
                             name.show();
                         });
-        welcome.visibleProperty()
-                .bind(
-                        Bindings.createBooleanBinding(
-                                () ->
-                                        session.project().isEmpty()
-                                                && !projects.openingProperty().get(),
-                                session.stateProperty(),
-                                projects.openingProperty()));
+        welcome.showWhileEmpty(session, projects.openingProperty());
         works.own()
                 .read(
                         faults ->
@@ -257,7 +206,7 @@ public final class MainWindow {
         document.fileProperty().addListener((o, a, b) -> name.show());
         document.safetyProperty().addListener((o, a, b) -> name.show());
         remembered.onChange(this::showRecent);
-        scheme();
+        new Appearance(view, remembered, sheets, palette).follow();
         showRecent();
         name.show();
     }
@@ -301,6 +250,10 @@ public final class MainWindow {
 
     View view() {
         return view;
+    }
+
+    Panes panes() {
+        return panes;
     }
 
     TimeView time() {
@@ -353,10 +306,6 @@ public final class MainWindow {
         return !session.project().layers().isEmpty();
     }
 
-    PictureService pictureService() {
-        return pictures.service();
-    }
-
     /** Whether the panes show in full what was last asked for. */
     public boolean isSettled() {
         return unsettled().isEmpty();
@@ -367,7 +316,7 @@ public final class MainWindow {
         Map<String, Boolean> busy = new LinkedHashMap<>();
         busy.put("the project's file", document.isBusy());
         busy.put("the traces", time.isBusy());
-        busy.put("the scopes", !scopes.isSettled());
+        busy.put("the scopes", !panes.scopes().isSettled());
         busy.put("the casts", works.casts().isBusy());
         busy.put("the controls", !closeUp.isWhole());
         busy.put("the pictures", hasPicture() && !pictures.isSettled());
@@ -384,15 +333,6 @@ public final class MainWindow {
         if (file != null) {
             new TiledPicture(pictures.service(), view.frame.get(), this::tell).write(each, file);
         }
-    }
-
-    private void scheme() {
-        double text = view.textScale.get();
-        Palette next = Palette.of(view.darkroom.get(), text);
-        stage.getScene().getStylesheets().setAll(next.sheets());
-        sheets.setStyle("-fx-font-size: " + TEXT_PX * text + "px");
-        palette.set(next);
-        remembered.change(s -> s.withDarkroom(view.darkroom.get()).withTextScale(text));
     }
 
     /** Files from a drop, a dialog or the command line: each kind goes where it belongs. */
@@ -427,11 +367,10 @@ public final class MainWindow {
     }
 
     void export() {
-        if (session.project().layers().isEmpty()) {
-            return;
+        if (hasPicture()) {
+            view.playing.set(false);
+            exporting.show();
         }
-        view.playing.set(false);
-        exporting.show();
     }
 
     void quit() {
@@ -447,26 +386,12 @@ public final class MainWindow {
         arrangement.remember();
         remembered.save();
         watch.stop();
-        ownWindow.close();
+        panes.ownWindow().close();
         player.close();
         pictures.service().close();
         document.close();
         stage.setOnCloseRequest(null);
         stage.close();
-    }
-
-    void holdFrame() {
-        pictures.hold();
-        view.notice.set("Frame " + view.frame.get() + " put aside: H shows it");
-    }
-
-    boolean hasHeld() {
-        return pictures.hasHeld();
-    }
-
-    /** To the next stop of magnification, about the middle of the pane. */
-    void closer(boolean closer) {
-        paneA.zoomToStop(closer);
     }
 
     void tell(String title, String text) {

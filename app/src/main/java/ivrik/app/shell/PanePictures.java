@@ -157,6 +157,7 @@ final class PanePictures {
 
     void hold() {
         held = latest.get(Show.RESULT);
+        view.notice.set("Frame " + view.frame.get() + " put aside: H shows it");
         paint();
     }
 
@@ -279,6 +280,7 @@ final class PanePictures {
         if (settled && !answeredBefore) {
             answeredBefore = true;
             StartTime.log();
+            GivingWay.firstPictureIsThere();
         }
         onFaults.accept(answer.faults());
         paint();

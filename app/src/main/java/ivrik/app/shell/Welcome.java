@@ -1,7 +1,10 @@
 package ivrik.app.shell;
 
 import ivrik.app.control.Controls;
+import ivrik.app.session.Session;
 
+import javafx.beans.binding.Bindings;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -45,6 +48,20 @@ final class Welcome extends VBox {
         buttons.setAlignment(Pos.CENTER);
         recent.setAlignment(Pos.CENTER);
         getChildren().addAll(title, text, buttons, recent);
+    }
+
+    /**
+     * Seen while nothing is there.
+     *
+     * @param opening whether something is on its way
+     */
+    void showWhileEmpty(Session session, ReadOnlyBooleanProperty opening) {
+        visibleProperty()
+                .bind(
+                        Bindings.createBooleanBinding(
+                                () -> session.project().isEmpty() && !opening.get(),
+                                session.stateProperty(),
+                                opening));
     }
 
     void showRecent(List<String> projects) {

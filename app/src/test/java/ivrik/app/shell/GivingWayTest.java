@@ -4,90 +4,104 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.threads.Threads;
 
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledOnOs;
 import org.junit.jupiter.api.condition.OS;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
 import java.util.stream.Stream;
 
+/** In a process of its own: a claim that has been made smaller stays so. */
 @EnabledOnOs(OS.LINUX)
 class GivingWayTest {
-    /** Of the fields of {@code /proc/thread-self/stat}, counted from the one after the name: see proc_pid_stat(5). */
-    private static final int NICE = 16;
-
-    @AfterEach
-    void asBefore() {
-        Threads.beginWith(() -> {});
-    }
+    private static final int AT_FIRST = GivingWay.NICE_AT_FIRST;
+    private static final int LATER = GivingWay.NICE;
 
     @Test
-    void threadsOfWorkHaveASmallerClaimAndThisOneHasNot() {
-        int before = nice();
-        GivingWay.install();
-        CompletableFuture<Integer> work = new CompletableFuture<>();
-        CompletableFuture<Integer> begun = new CompletableFuture<>();
-        Threads.start(
-                "ivrik-trial",
-                () -> {
-                    work.complete(nice());
-                    new Thread(() -> begun.complete(nice())).start();
-                });
-        assertThat(work.join()).isEqualTo(GivingWay.NICE);
-        assertThat(begun.join()).as("what it begins").isEqualTo(GivingWay.NICE);
-        assertThat(nice()).isEqualTo(before).isLessThan(GivingWay.NICE);
-    }
-
-    /** In a process of its own: a claim that has been made smaller stays so. */
-    @Test
-    void whatJavaCompilesGivesWayToTheInterface() throws IOException {
+    void picturesGiveWayToTheInterfaceAndOnceTheFirstIsThereAlsoToWhatCompiles()
+            throws IOException {
         Process process =
                 new ProcessBuilder(
                                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                                 "--enable-native-access=ALL-UNNAMED",
                                 "-cp",
                                 System.getProperty("java.class.path"),
-                                Compilers.class.getName())
+                                Trial.class.getName())
                         .redirectErrorStream(true)
                         .start();
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        int own = GivingWay.nice(Path.of("/proc/thread-self"));
         assertThat(said.lines())
-                .isNotEmpty()
-                .allMatch(("" + GivingWay.COMPILER_NICE)::equals, "nice " + said);
+                .containsSubsequence(
+                        "compilers " + GivingWay.COMPILER_NICE,
+                        "work " + AT_FIRST,
+                        "what it begins " + AT_FIRST,
+                        "own " + own,
+                        "then",
+                        "compilers " + GivingWay.COMPILER_NICE,
+                        "work " + LATER,
+                        "what it begins " + LATER,
+                        "own " + own,
+                        "new work " + LATER);
+        assertThat(own).isLessThan(AT_FIRST);
+        assertThat(AT_FIRST).isLessThan(GivingWay.COMPILER_NICE);
+        assertThat(GivingWay.COMPILER_NICE).isLessThan(LATER);
     }
 
-    /** Prints the nice values of its threads that compile. */
-    static final class Compilers {
-        private Compilers() {}
+    /** Prints how far its threads give way, before and after the first picture. */
+    static final class Trial {
+        private static final CountDownLatch END = new CountDownLatch(1);
 
-        public static void main(String[] args) throws IOException {
+        private Trial() {}
+
+        public static void main(String[] args) throws Exception {
             GivingWay.install();
+            CompletableFuture<Path> work = new CompletableFuture<>();
+            CompletableFuture<Path> begun = new CompletableFuture<>();
+            Threads.start(
+                    "ivrik-trial",
+                    () -> {
+                        new Thread(() -> stay(begun)).start();
+                        stay(work);
+                    });
+            print(work.join(), begun.join());
+            GivingWay.firstPictureIsThere();
+            while (GivingWay.nice(work.join()) != LATER || GivingWay.nice(begun.join()) != LATER) {
+                Thread.sleep(5); // its test ends if this never does
+            }
+            System.out.println("then");
+            print(work.join(), begun.join());
+            CompletableFuture<Path> more = new CompletableFuture<>();
+            Threads.start("ivrik-more", () -> stay(more));
+            System.out.println("new work " + GivingWay.nice(more.join()));
+            END.countDown();
+        }
+
+        private static void stay(CompletableFuture<Path> who) {
+            try {
+                who.complete(Path.of("/proc/thread-self").toRealPath());
+                END.await();
+            } catch (IOException | InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+
+        private static void print(Path work, Path begun) throws IOException {
             try (Stream<Path> threads = Files.list(Path.of("/proc/self/task"))) {
                 for (Path thread : threads.toList()) {
-                    if (Files.readString(thread.resolve("comm")).startsWith("C2 Compiler")) {
-                        System.out.println(nice(thread));
+                    if (GivingWay.compiles(thread)) {
+                        System.out.println("compilers " + GivingWay.nice(thread));
                     }
                 }
             }
-        }
-    }
-
-    private static int nice() {
-        return nice(Path.of("/proc/thread-self"));
-    }
-
-    private static int nice(Path thread) {
-        try {
-            String all = Files.readString(thread.resolve("stat"));
-            return Integer.parseInt(all.substring(all.lastIndexOf(')') + 2).split(" ")[NICE]);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            System.out.println("work " + GivingWay.nice(work));
+            System.out.println("what it begins " + GivingWay.nice(begun));
+            System.out.println("own " + GivingWay.nice(Path.of("/proc/thread-self")));
         }
     }
 }

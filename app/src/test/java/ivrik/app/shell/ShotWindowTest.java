@@ -315,7 +315,7 @@ class ShotWindowTest {
                 .session()
                 .plans()
                 .known(frame)
-                .filter(plan -> d.window.pictureService().isReady(plan, 0.5))
+                .filter(plan -> d.window.service().isReady(plan, 0.5))
                 .isPresent();
     }
 

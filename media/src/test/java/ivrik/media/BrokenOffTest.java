@@ -29,6 +29,7 @@ import java.nio.file.attribute.FileTime;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 
 /** Exports that are broken off and go on later. */
 class BrokenOffTest {
@@ -63,7 +64,7 @@ class BrokenOffTest {
 
     /** Runs until so many frames are done; says what was done, and by what words. */
     private List<Long> broken(Export.Order order, long after) {
-        List<Long> done = new ArrayList<>();
+        List<Long> done = new CopyOnWriteArrayList<>();
         assertThatThrownBy(
                         () ->
                                 Export.run(

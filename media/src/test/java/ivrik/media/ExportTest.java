@@ -35,8 +35,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 
 class ExportTest {
     private static final Look MOVED =
@@ -339,7 +339,7 @@ class ExportTest {
     @Test
     void aCancelledExportLeavesWhatWasThereBefore() throws IOException {
         Path out = Files.writeString(folder.resolve("kept.mkv"), "mine");
-        List<Long> done = new ArrayList<>();
+        List<Long> done = new CopyOnWriteArrayList<>();
         var order = Export.Order.of(project, out, Forms.FFV1).withOverwrite(true);
         assertThatThrownBy(() -> Export.run(order, workers, done::add, () -> done.size() >= 5))
                 .isInstanceOf(CancelledException.class);

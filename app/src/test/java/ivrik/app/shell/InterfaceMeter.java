@@ -24,26 +24,33 @@ import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.locks.LockSupport;
 
 /**
  * Not a test: measures how long the interface thread is busy at a stretch, in a session of 200 edits on 600
  * frames with four treatments, one of them a lens that moves, and automatic overscan. A second thread
- * asks it for an answer without pause; how long it waits is how long it was busy. {@code bench/interface}
- * runs it and prints what it found.
+ * asks it for an answer without pause; how long that takes is how long a hand waits, and how much of a
+ * processor the interface thread had meanwhile is how long it worked at a stretch: the rest is the collector,
+ * the thread that draws, and others that had the processor. {@code bench/interface} runs it and prints what it
+ * found.
  */
 final class InterfaceMeter {
     private static final int EDITS = 200;
     private static final int FRAMES = 96;
     private static final int CLIPS = 7;
 
-    private final ConcurrentLinkedQueue<Double> waits = new ConcurrentLinkedQueue<>();
+    private final ThreadMXBean threads = ManagementFactory.getThreadMXBean();
+    private final Queue<Double> waits = new ConcurrentLinkedQueue<>();
+    private final Queue<Double> works = new ConcurrentLinkedQueue<>();
     private volatile boolean measuring = true;
 
     private InterfaceMeter() {}
@@ -62,7 +69,6 @@ final class InterfaceMeter {
         Thread asking = new Thread(this::ask, "asking");
         asking.setDaemon(true);
         work(d, EDITS / 4); // while Java compiles
-        waits.clear();
         asking.start();
         work(d, EDITS);
         measuring = false;
@@ -98,7 +104,9 @@ final class InterfaceMeter {
     }
 
     private void ask() {
+        long asked = Driver.on(() -> Thread.currentThread().threadId());
         while (measuring) {
+            long worked = threads.getThreadCpuTime(asked);
             long began = System.nanoTime();
             Object lock = new Object();
             boolean[] done = new boolean[1];
@@ -119,16 +127,23 @@ final class InterfaceMeter {
                 }
             }
             waits.add((System.nanoTime() - began) / 1e6);
+            works.add((threads.getThreadCpuTime(asked) - worked) / 1e6);
             LockSupport.parkNanos(500_000);
         }
     }
 
     private void report() {
-        double[] all = waits.stream().mapToDouble(w -> w).sorted().toArray();
+        System.out.printf("interface thread, %d edits%n", EDITS);
+        report("an answer takes", waits);
+        report("works at a stretch", works);
+    }
+
+    private static void report(String what, Queue<Double> milliseconds) {
+        double[] all = milliseconds.stream().mapToDouble(w -> w).sorted().toArray();
         System.out.printf(
-                "interface thread busy at a stretch, %d edits: median %.1f ms, 99 in 100 under %.1f"
-                        + " ms, longest %.1f ms; over 16 ms %d times, over 50 ms %d times%n",
-                EDITS,
+                "%-18s median %.1f ms, 99 in 100 under %.1f ms, longest %.1f ms; over 16 ms %d"
+                        + " times, over 50 ms %d times%n",
+                what,
                 all[all.length / 2],
                 all[all.length * 99 / 100],
                 all[all.length - 1],

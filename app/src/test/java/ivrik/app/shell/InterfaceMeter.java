@@ -1,5 +1,7 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.View.Band;
+import ivrik.app.session.View.Face;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Step;
@@ -20,60 +22,103 @@ import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Lens;
 import ivrik.core.treatment.Shift;
 
-import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 
 import java.io.IOException;
-import java.lang.management.ManagementFactory;
-import java.lang.management.ThreadMXBean;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Queue;
-import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
 
 /**
  * Not a test: measures how long the interface thread is busy at a stretch, in a session of 200 edits on 600
- * frames with four treatments, one of them a lens that moves, and automatic overscan. A second thread
- * asks it for an answer without pause; how long that takes is how long a hand waits, and how much of a
- * processor the interface thread had meanwhile is how long it worked at a stretch: the rest is the collector,
- * the thread that draws, and others that had the processor. {@code bench/interface} runs it and prints what it
- * found.
+ * frames with four treatments, one of them a lens that moves, and automatic overscan; or while what can be opened
+ * in the window is opened. {@code bench/interface} runs it and prints what it found.
  */
 final class InterfaceMeter {
     private static final int EDITS = 200;
     private static final int FRAMES = 96;
     private static final int CLIPS = 7;
 
-    private final ThreadMXBean threads = ManagementFactory.getThreadMXBean();
-    private final Queue<Double> waits = new ConcurrentLinkedQueue<>();
-    private final Queue<Double> works = new ConcurrentLinkedQueue<>();
-    private volatile boolean measuring = true;
-
     private InterfaceMeter() {}
 
+    /**
+     * @param args {@code openings} to measure those
+     */
     public static void main(String[] args) throws IOException {
-        new InterfaceMeter().run();
+        GivingWay.install();
+        Driver d = new Driver(Files.createTempDirectory("ivrik-interface"));
+        if (List.of(args).contains("openings")) {
+            openings(d);
+        } else {
+            edits(d);
+        }
+        d.close();
         System.exit(0);
     }
 
-    private void run() throws IOException {
-        GivingWay.install();
-        Path data = Files.createTempDirectory("ivrik-interface");
-        Driver d = new Driver(data);
+    private static void edits(Driver d) {
         Driver.run(() -> d.window.session().open(project()));
         d.settle();
-        Thread asking = new Thread(this::ask, "asking");
-        asking.setDaemon(true);
         work(d, EDITS / 4); // while Java compiles
-        asking.start();
-        work(d, EDITS);
-        measuring = false;
-        report();
-        d.close();
+        try (Waits waits = new Waits()) {
+            work(d, EDITS);
+            System.out.printf("interface thread, %d edits%n", EDITS);
+            waits.report();
+        }
+    }
+
+    /** Each is opened three times, and put away again. */
+    private static void openings(Driver d) {
+        Driver.run(() -> d.window.openDemo());
+        d.settle();
+        Map<String, Runnable> doors = new LinkedHashMap<>();
+        for (Face face : Face.values()) {
+            doors.put("close-up: " + face, () -> d.window.view().face.set(face));
+        }
+        for (Band band : Band.values()) {
+            doors.put("band: " + band, () -> d.window.view().band.set(band));
+        }
+        doors.put("command list", () -> d.window.commandList());
+        doors.put("export", () -> d.window.export());
+        doors.put("scopes", () -> d.window.view().scopes.set(true));
+        doors.put("second pane", () -> d.window.view().twoPanes.set(true));
+        for (String layer : List.of("title", "halation", "shots")) {
+            doors.put("layer: " + layer, () -> d.window.session().selectLayer(layer));
+        }
+        System.out.println("longest answer and longest work in ms, three times");
+        try (Waits waits = new Waits()) {
+            Map<String, String> lines = new LinkedHashMap<>();
+            for (int round = 0; round < 3; round++) {
+                doors.forEach(
+                        (name, open) -> {
+                            waits.anew();
+                            Driver.run(open);
+                            d.settle();
+                            Driver.sleep(300);
+                            lines.merge(
+                                    name,
+                                    String.format(
+                                            "%8.1f %6.1f",
+                                            waits.longestAnswer(), waits.longestWork()),
+                                    (before, now) -> before + "   " + now);
+                            Driver.run(() -> putAway(d));
+                            d.settle();
+                        });
+            }
+            lines.forEach((name, found) -> System.out.printf("%-24s%s%n", name, found));
+        }
+    }
+
+    private static void putAway(Driver d) {
+        d.window.sheets().away();
+        d.window.view().band.set(Band.NONE);
+        d.window.view().face.set(Face.TREATMENT);
+        d.window.view().scopes.set(false);
+        d.window.view().twoPanes.set(false);
     }
 
     /** Nudges, other lanes, other frames, other treatments; a hand that does not wait for the picture. */
@@ -101,54 +146,6 @@ final class InterfaceMeter {
             LockSupport.parkNanos(60_000_000);
         }
         d.settle();
-    }
-
-    private void ask() {
-        long asked = Driver.on(() -> Thread.currentThread().threadId());
-        while (measuring) {
-            long worked = threads.getThreadCpuTime(asked);
-            long began = System.nanoTime();
-            Object lock = new Object();
-            boolean[] done = new boolean[1];
-            Platform.runLater(
-                    () -> {
-                        synchronized (lock) {
-                            done[0] = true;
-                            lock.notifyAll();
-                        }
-                    });
-            synchronized (lock) {
-                while (!done[0]) {
-                    try {
-                        lock.wait();
-                    } catch (InterruptedException e) {
-                        return;
-                    }
-                }
-            }
-            waits.add((System.nanoTime() - began) / 1e6);
-            works.add((threads.getThreadCpuTime(asked) - worked) / 1e6);
-            LockSupport.parkNanos(500_000);
-        }
-    }
-
-    private void report() {
-        System.out.printf("interface thread, %d edits%n", EDITS);
-        report("an answer takes", waits);
-        report("works at a stretch", works);
-    }
-
-    private static void report(String what, Queue<Double> milliseconds) {
-        double[] all = milliseconds.stream().mapToDouble(w -> w).sorted().toArray();
-        System.out.printf(
-                "%-18s median %.1f ms, 99 in 100 under %.1f ms, longest %.1f ms; over 16 ms %d"
-                        + " times, over 50 ms %d times%n",
-                what,
-                all[all.length / 2],
-                all[all.length * 99 / 100],
-                all[all.length - 1],
-                Arrays.stream(all).filter(w -> w > 16).count(),
-                Arrays.stream(all).filter(w -> w > 50).count());
     }
 
     static Project project() {

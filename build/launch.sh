@@ -59,6 +59,12 @@ launch() {
     kept=("-XX:AOTCacheOutput=$IVRIK_KEEP_CLASSES")
   elif [ -n "$1" ]; then
     kept=("-XX:AOTCache=$1" -Xlog:disable -Xlog:all=error:stderr '-Xlog:aot*=off:stderr')
+    # What was worked hard while the cache was made is compiled at the start, for a window that is waited for. A command
+    # works on other things, and has more of the processor without.
+    case "${2:-demo}" in
+      demo | *.*) ;;
+      *) kept+=(-XX:+IgnoreUnrecognizedVMOptions -XX:+UnlockDiagnosticVMOptions -XX:-AOTReplayTraining) ;;
+    esac
   fi
   shift
   # where nobody keeps settings, the toolkit's file chooser would complain that it cannot

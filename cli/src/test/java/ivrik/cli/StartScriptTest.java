@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -42,8 +43,13 @@ class StartScriptTest {
 
     /** What the script says, both streams together. */
     private String run(Path jdk) throws IOException, InterruptedException {
-        ProcessBuilder builder =
-                new ProcessBuilder("bash", home.resolve("ivrik").toString(), "looks");
+        return run(jdk, "looks");
+    }
+
+    private String run(Path jdk, String... words) throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>(List.of("bash", home.resolve("ivrik").toString()));
+        command.addAll(List.of(words));
+        ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().put("IVRIK_JDK", jdk.toString());
         builder.environment().put("IVRIK_DATA", folder.resolve("data").toString());
         builder.environment().merge("PATH", "", (path, none) -> folder + "/tools:" + path);
@@ -137,6 +143,18 @@ class StartScriptTest {
         assertThat(said).containsPattern("G1UseAdaptiveIHOP *= false");
         assertThat(100 - flag(said, "MinHeapFreeRatio"))
                 .isLessThan(flag(said, "InitiatingHeapOccupancyPercent"));
+    }
+
+    @Test
+    void aCommandDoesNotBeginWithCompilingWhatTheWindowNeeds() throws Exception {
+        Path jdk = copied();
+        run(jdk);
+        awaitCache();
+        String without = "-XX:-AOTReplayTraining";
+        assertThat(run(jdk, "render", "a.ivrik")).contains("AOTCache=", without);
+        assertThat(run(jdk, new String[0])).contains("AOTCache=").doesNotContain(without);
+        assertThat(run(jdk, "demo")).contains("AOTCache=").doesNotContain(without);
+        assertThat(run(jdk, "a.ivrik")).contains("AOTCache=").doesNotContain(without);
     }
 
     private static int flag(String said, String name) {

@@ -2,7 +2,8 @@
 # program, `jars` to the class path, `home` to the folder that holds the demo, `program` to the command itself, and
 # `vectors` to a folder where build/Vectors.java may have been.
 
-flags=("@${BASH_SOURCE[0]%/*}/java.args")
+told=${BASH_SOURCE[0]%/*}
+flags=("@$told/java.args")
 
 # Java announces its vector module on a line of its own before anything else. Nobody asked: that line is
 # left out, all others pass as they come.
@@ -59,14 +60,10 @@ launch() {
     kept=("-XX:AOTCacheOutput=$IVRIK_KEEP_CLASSES")
   elif [ -n "$1" ]; then
     kept=("-XX:AOTCache=$1" -Xlog:disable -Xlog:all=error:stderr '-Xlog:aot*=off:stderr')
-    # What was worked hard while the cache was made is compiled at the start, for a window that is waited for. A command
-    # works on other things, and has more of the processor without.
-    case "${2:-demo}" in
-      demo | *.*) ;;
-      *) kept+=(-XX:+IgnoreUnrecognizedVMOptions -XX:+UnlockDiagnosticVMOptions -XX:-AOTReplayTraining) ;;
-    esac
   fi
   shift
+  # no words, "demo" and files are for the window
+  case "${1:-demo}" in demo | *.*) ;; *) flags+=("@$told/command.args") ;; esac
   # where nobody keeps settings, the toolkit's file chooser would complain that it cannot
   [ -n "${DBUS_SESSION_BUS_ADDRESS:-}" ] || export GSETTINGS_BACKEND=${GSETTINGS_BACKEND:-memory}
   exec "$java" "${flags[@]}" "-Divrik.home=$home" "-Divrik.program=$program" -cp "$jars" ${kept[@]+"${kept[@]}"} $(memory) \

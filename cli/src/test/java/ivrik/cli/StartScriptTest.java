@@ -65,7 +65,8 @@ class StartScriptTest {
     private Path copied() throws IOException {
         home = Files.createDirectory(folder.resolve("copied")).toRealPath();
         Files.createDirectory(home.resolve("build"));
-        for (String script : new String[] {"ivrik", "build/launch.sh", "build/java.args"}) {
+        for (String script :
+                List.of("ivrik", "build/launch.sh", "build/java.args", "build/command.args")) {
             Files.copy(
                     Path.of(System.getProperty("ivrik.home"), script),
                     home.resolve(script),
@@ -130,31 +131,44 @@ class StartScriptTest {
 
     @Test
     void javaIsToldToLeaveMoreRoomAfterAMarkingThanItTakesToBeginTheNext() throws Exception {
-        Process java =
-                new ProcessBuilder(
-                                Path.of(System.getProperty("java.home"), "bin/java").toString(),
-                                "@" + System.getProperty("ivrik.home") + "/build/java.args",
-                                "-XX:+PrintFlagsFinal",
-                                "-version")
-                        .redirectError(ProcessBuilder.Redirect.DISCARD)
-                        .start();
-        String said = new String(java.getInputStream().readAllBytes());
-        assertThat(java.waitFor()).as("Java knows what it is told").isZero();
+        String said = flags("@" + System.getProperty("ivrik.home") + "/build/java.args");
         assertThat(said).containsPattern("G1UseAdaptiveIHOP *= false");
         assertThat(100 - flag(said, "MinHeapFreeRatio"))
                 .isLessThan(flag(said, "InitiatingHeapOccupancyPercent"));
     }
 
     @Test
-    void aCommandDoesNotBeginWithCompilingWhatTheWindowNeeds() throws Exception {
+    void aCommandIsToldMoreThanTheWindow() throws Exception {
         Path jdk = copied();
-        run(jdk);
-        awaitCache();
-        String without = "-XX:-AOTReplayTraining";
-        assertThat(run(jdk, "render", "a.ivrik")).contains("AOTCache=", without);
-        assertThat(run(jdk, new String[0])).contains("AOTCache=").doesNotContain(without);
-        assertThat(run(jdk, "demo")).contains("AOTCache=").doesNotContain(without);
-        assertThat(run(jdk, "a.ivrik")).contains("AOTCache=").doesNotContain(without);
+        String more = "@" + home + "/build/command.args";
+        assertThat(run(jdk, "render", "a.ivrik")).contains(more);
+        assertThat(run(jdk, "--help")).contains(more);
+        assertThat(run(jdk, new String[0])).doesNotContain(more);
+        assertThat(run(jdk, "demo")).doesNotContain(more);
+        assertThat(run(jdk, "a.ivrik")).doesNotContain(more);
+    }
+
+    @Test
+    void javaKnowsAllThatACommandIsTold() throws Exception {
+        String said = flags("@" + System.getProperty("ivrik.home") + "/build/command.args");
+        assertThat(said).containsPattern("AOTReplayTraining *= false");
+        assertThat(flag(said, "Tier3InvocationThreshold")).isEqualTo(1000);
+        assertThat(flag(said, "Tier3MinInvocationThreshold")).isEqualTo(500);
+    }
+
+    /** All that Java goes by, once it is told so. */
+    private static String flags(String told) throws Exception {
+        Process java =
+                new ProcessBuilder(
+                                Path.of(System.getProperty("java.home"), "bin/java").toString(),
+                                told,
+                                "-XX:+PrintFlagsFinal",
+                                "-version")
+                        .redirectError(ProcessBuilder.Redirect.DISCARD)
+                        .start();
+        String said = new String(java.getInputStream().readAllBytes());
+        assertThat(java.waitFor()).as("Java knows what it is told").isZero();
+        return said;
     }
 
     private static int flag(String said, String name) {

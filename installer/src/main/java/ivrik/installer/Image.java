@@ -163,7 +163,7 @@ record Image(Path home, Path folder, String version) {
                 start,
                 StandardCopyOption.REPLACE_EXISTING);
         Files.setPosixFilePermissions(start, PosixFilePermissions.fromString("rwxr-xr-x"));
-        for (String script : List.of("launch.sh", ARGUMENTS)) {
+        for (String script : List.of("launch.sh", ARGUMENTS, "command.args")) {
             Files.copy(
                     home.resolve("build").resolve(script),
                     folder.resolve("lib/app").resolve(script));

@@ -33,46 +33,36 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
 /** The close-up of a burst: how it grows and passes, what it stands on, which way lanes go, what it drives. */
-final class BurstPart extends VBox implements Part {
-    private final Session session;
+final class BurstPart extends PieceByPiece<Burst> {
     private final View view;
     private final String id;
-    private final List<Consumer<Burst>> showers = new ArrayList<>();
 
     BurstPart(Session session, View view, ObjectProperty<Palette> palette, Burst burst, Look look) {
-        super(8);
-        this.session = session;
+        super(session);
+        setSpacing(8);
         this.view = view;
         this.id = burst.id();
-        getStyleClass().add("close-up-body");
         BurstDrawing drawing = new BurstDrawing(session, palette);
-        BurstDrives drives = new BurstDrives(session, burst, look);
         showers.add(drawing::show);
-        showers.add(drives::show);
-        getChildren()
-                .addAll(
-                        head(),
-                        drawing,
-                        shape(),
-                        anchor(),
-                        frames(burst.course() instanceof Hill),
-                        strength(),
-                        drives,
-                        seed(),
-                        repeat());
+        getChildren().addAll(head(), drawing);
+        add(this::shape);
+        add(this::anchor);
+        add(() -> frames(burst.course() instanceof Hill));
+        add(this::strength);
+        add(() -> drives(burst, look));
+        add(this::seed);
+        add(this::repeat);
         if (burst.course() instanceof Hill) {
-            getChildren()
-                    .add(
+            add(
+                    () ->
                             hint(
                                     "Drag a step of the drawing up, or its outer side; double-click"
                                             + " splits it, the right button takes it away."));
@@ -86,16 +76,15 @@ final class BurstPart extends VBox implements Part {
                 + burst.drives().stream().map(Burst.Drive::target).toList();
     }
 
-    @Override
-    public Node node() {
-        return this;
+    private Node drives(Burst burst, Look look) {
+        BurstDrives drives = new BurstDrives(session, burst, look);
+        showers.add(drives::show);
+        return drives;
     }
 
     @Override
-    public void show(State state) {
-        state.look()
-                .flatMap(l -> l.burst(id))
-                .ifPresent(burst -> showers.forEach(s -> s.accept(burst)));
+    Optional<Burst> shown(State state) {
+        return state.look().flatMap(l -> l.burst(id));
     }
 
     private UnaryOperator<Look> change(UnaryOperator<Burst> change) {

@@ -23,10 +23,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /** The large controls of what is selected on the desk: separation, a treatment, or rejoin. */
@@ -36,7 +38,11 @@ public final class CloseUp extends ScrollPane {
     /** Room for the bar that scrolls it. */
     private static final double BAR = 10;
 
-    /** So many treatments' controls are kept; more than a look has columns in sight. */
+    /** Those whose controls show any look that needs the same; the others are of something that they hold. */
+    private static final Set<Face> KEPT_FACES =
+            EnumSet.of(Face.TREATMENT, Face.SEPARATE, Face.REJOIN, Face.REACH);
+
+    /** The controls of so many are kept; more than a look has columns in sight. */
     private static final int KEPT = 12;
 
     /** For so long controls are made each time the window is drawn; to style them takes twice as long again. */
@@ -49,7 +55,7 @@ public final class CloseUp extends ScrollPane {
     private final ObjectProperty<Palette> palette;
     private final Function<Point2D, Optional<Ink>> colourAt;
 
-    /** Controls of treatments, the last chosen last: to make and style them takes longer than a key press may. */
+    /** Controls, the last chosen last: to make and style them takes longer than a key press may. */
     private final Map<String, Part> kept =
             new LinkedHashMap<>(KEPT, 0.75f, true) {
                 @Override
@@ -173,7 +179,7 @@ public final class CloseUp extends ScrollPane {
     }
 
     private Part keptOrMade(String needed, Look look) {
-        if (view.face.get() != Face.TREATMENT) {
+        if (!KEPT_FACES.contains(view.face.get())) {
             return make(look);
         }
         String said = needed + look.separation() + look.shownName() + titles(look);

@@ -13,13 +13,13 @@ import ivrik.app.session.View;
 import ivrik.app.shape.Aimed;
 import ivrik.core.look.Feed;
 import ivrik.core.look.FeedParts;
-import ivrik.core.look.Look;
 import ivrik.core.look.Target.OfFeed;
 import ivrik.core.project.Source;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.LaneKind;
 
 import javafx.geometry.HPos;
+import javafx.scene.Node;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.GridPane;
@@ -37,49 +37,65 @@ final class FeedPart extends VBox {
 
     private final Session session;
     private final View view;
-    private final List<Consumer<State>> showers = new ArrayList<>();
-    private final PlacePart place;
+    private final List<LaneKind> kinds;
+    private final List<Consumer<State>> showers;
+    private final GridPane grid = new GridPane(3, 4);
 
-    FeedPart(Session session, View view, List<LaneKind> kinds) {
+    /**
+     * @param showers gets what shows a state
+     */
+    FeedPart(Session session, View view, List<LaneKind> kinds, List<Consumer<State>> showers) {
         super(8);
         this.session = session;
         this.view = view;
-        GridPane grid = new GridPane(3, 4);
+        this.kinds = kinds;
+        this.showers = showers;
         grid.add(quiet("picture"), 1, 0);
         grid.add(quiet("behind"), 2, 0);
         grid.add(quiet("cuts later"), 3, 0);
         grid.add(quiet("lingers"), 4, 0);
-        for (int lane = 0; lane < kinds.size(); lane++) {
-            LaneKind kind = kinds.get(lane);
-            grid.add(new Badge(kind), 0, lane + 1);
-            MenuButton source = source(lane, kind);
-            GridPane.setHgrow(source, Priority.ALWAYS);
-            source.setMaxWidth(Double.MAX_VALUE);
-            source.setMinWidth(0);
-            grid.add(source, 1, lane + 1);
-            grid.add(
-                    time(lane, kind, FeedParts.DELAY, "How many frames behind now it is"),
-                    2,
-                    lane + 1);
-            grid.add(
-                    time(
-                            lane,
-                            kind,
-                            FeedParts.CUT,
-                            "How many frames after the cut it goes to the next shot"),
-                    3,
-                    lane + 1);
-            grid.add(
-                    time(
-                            lane,
-                            kind,
-                            FeedParts.LINGER,
-                            "How much is still there a frame later, where nothing lighter has"
-                                    + " come"),
-                    4,
-                    lane + 1);
+        getChildren().add(grid);
+    }
+
+    /** What makes all of it, piece by piece. */
+    List<Runnable> pieces() {
+        List<Runnable> pieces = new ArrayList<>();
+        for (int i = 0; i < kinds.size(); i++) {
+            int lane = i;
+            pieces.add(() -> makeRow(lane, kinds.get(lane)));
         }
-        place =
+        SlitPart slit = new SlitPart(session, view, kinds, this::beyond, showers);
+        pieces.add(() -> getChildren().add(slit));
+        pieces.addAll(slit.pieces());
+        pieces.add(() -> getChildren().add(place()));
+        return pieces;
+    }
+
+    private void makeRow(int lane, LaneKind kind) {
+        MenuButton source = source(lane, kind);
+        GridPane.setHgrow(source, Priority.ALWAYS);
+        source.setMaxWidth(Double.MAX_VALUE);
+        source.setMinWidth(0);
+        grid.addRow(
+                lane + 1,
+                new Badge(kind),
+                source,
+                time(lane, kind, FeedParts.DELAY, "How many frames behind now it is"),
+                time(
+                        lane,
+                        kind,
+                        FeedParts.CUT,
+                        "How many frames after the cut it goes to the next shot"),
+                time(
+                        lane,
+                        kind,
+                        FeedParts.LINGER,
+                        "How much is still there a frame later, where nothing lighter has come"));
+    }
+
+    /** Where the picture of the lane being worked on lies, if that is not its own. */
+    private Node place() {
+        PlacePart place =
                 new PlacePart(
                         "feed",
                         view,
@@ -89,8 +105,14 @@ final class FeedPart extends VBox {
                                         name,
                                         f -> f.withPlace(change.apply(f.place()))),
                         (part, field) -> {});
-        getChildren()
-                .addAll(grid, new SlitPart(session, view, kinds, this::beyond, showers), place);
+        place.managedProperty().bind(place.visibleProperty());
+        showers.add(
+                s -> {
+                    Feed feed = feed(s, s.lane());
+                    place.setVisible(!feed.source().isEmpty());
+                    place.show(feed.place());
+                });
+        return place;
     }
 
     private NumberField time(int lane, LaneKind kind, String part, String help) {
@@ -169,14 +191,5 @@ final class FeedPart extends VBox {
 
     private void edit(int lane, String name, UnaryOperator<Feed> change) {
         session.editLook(name, l -> l.withLane(lane, s -> s.withFeed(change.apply(s.feed()))));
-    }
-
-    void show(State state, Look look) {
-        showers.forEach(s -> s.accept(state));
-        Feed feed = look.lanes().get(state.lane()).feed();
-        boolean other = !feed.source().isEmpty();
-        place.setVisible(other);
-        place.setManaged(other);
-        place.show(feed.place());
     }
 }

@@ -22,24 +22,17 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.VBox;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
 /** The layer on the desk: its place, how it lies on those beneath, when it is there, and its text. */
-final class LayerPart extends VBox implements Part {
-    private final Session session;
+final class LayerPart extends PieceByPiece<Layer> {
     private final View view;
-    private final List<Consumer<Layer>> showers = new ArrayList<>();
 
     LayerPart(Session session, View view) {
-        this.session = session;
+        super(session);
         this.view = view;
-        getStyleClass().add("close-up-body");
         Label title = new Label();
         title.getStyleClass().add("title");
         showers.add(l -> title.setText(l.name()));
@@ -49,6 +42,18 @@ final class LayerPart extends VBox implements Part {
         visible.setOnAction(
                 e -> edit("Layer visible or not", l -> l.withVisible(visible.isSelected())));
         showers.add(l -> visible.setSelected(l.visible()));
+        getChildren().addAll(row(title, visible), onto(), time());
+        add(this::place);
+        add(
+                () -> {
+                    ShotPart shot = new ShotPart(session, view);
+                    showers.add(shot::show);
+                    return shot;
+                });
+        drawn(session).ifPresent(source -> add(() -> text(source)));
+    }
+
+    private Node place() {
         PlacePart place =
                 new PlacePart(
                         "layer",
@@ -57,15 +62,13 @@ final class LayerPart extends VBox implements Part {
                         (part, field) ->
                                 Aimed.at(field, session, view, new Target.OfPlace(part.name())));
         showers.add(l -> place.show(l.place()));
-        ShotPart shot = new ShotPart(session, view);
-        showers.add(shot::show);
-        getChildren().addAll(row(title, visible), onto(), time(), place, shot);
-        Optional<Source> drawn = drawn(session);
-        if (drawn.isPresent()) {
-            TitlePart text = new TitlePart(session, drawn.get());
-            showers.add(l -> drawn(session).ifPresent(text::show));
-            getChildren().add(text);
-        }
+        return place;
+    }
+
+    private Node text(Source source) {
+        TitlePart text = new TitlePart(session, source);
+        showers.add(l -> drawn(session).ifPresent(text::show));
+        return text;
     }
 
     /** The title or solid that the layer shows, if it shows one. */
@@ -157,12 +160,7 @@ final class LayerPart extends VBox implements Part {
     }
 
     @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public void show(State state) {
-        state.layer().ifPresent(l -> showers.forEach(s -> s.accept(l)));
+    Optional<Layer> shown(State state) {
+        return state.layer();
     }
 }

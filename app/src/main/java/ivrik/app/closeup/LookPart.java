@@ -15,19 +15,16 @@ import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.VBox;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.Optional;
 
 /** The look on the desk as a whole: its name, its dials, large, with what each drives, and its motion blur. */
-final class LookPart extends VBox implements Part {
-    private final List<Consumer<State>> showers = new ArrayList<>();
+final class LookPart extends PieceByPiece<State> {
 
     LookPart(Session session, View view, ObjectProperty<Palette> palette, Look look) {
-        getStyleClass().add("close-up-body");
-        getChildren().add(name(session));
+        super(session);
+        getChildren().add(name());
         if (!look.note().isEmpty()) {
             getChildren().add(Controls.hint(look.note()));
         }
@@ -39,14 +36,18 @@ final class LookPart extends VBox implements Part {
             getChildren().add(hint);
         }
         for (Dial dial : look.dials()) {
-            getChildren().add(new DialCard(session, view, palette, dial, look, showers));
+            add(() -> new DialCard(session, view, palette, dial, look, showers));
         }
-        ShutterPart shutter = new ShutterPart(session, view);
-        showers.add(s -> s.look().ifPresent(shutter::show));
-        getChildren().add(shutter);
+        add(() -> shutter(view));
     }
 
-    private Node name(Session session) {
+    private Node shutter(View view) {
+        ShutterPart shutter = new ShutterPart(session, view);
+        showers.add(s -> s.look().ifPresent(shutter::show));
+        return shutter;
+    }
+
+    private Node name() {
         TextField name = new TextField();
         name.setId("look-name");
         Controls.explain(name, "What the look is called here and when it is saved");
@@ -91,12 +92,7 @@ final class LookPart extends VBox implements Part {
     }
 
     @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public void show(State state) {
-        showers.forEach(s -> s.accept(state));
+    Optional<State> shown(State state) {
+        return Optional.of(state);
     }
 }

@@ -34,23 +34,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** Which part of the picture the look touches: tones, a colour, another layer's matte. */
-final class ReachPart extends VBox implements Part {
-    private final Session session;
+final class ReachPart extends PieceByPiece<State> {
     private final View view;
-    private final List<Consumer<State>> showers = new ArrayList<>();
 
     /**
      * @param colourAt the source's colour at a place of the sequence
      */
     ReachPart(Session session, View view, Function<Point2D, Optional<Ink>> colourAt) {
-        this.session = session;
+        super(session);
         this.view = view;
-        getStyleClass().add("close-up-body");
         Label title = new Label("Reach");
         title.getStyleClass().add("title");
         title.setTooltip(new Tooltip("Which part of the picture the look touches"));
@@ -65,53 +61,50 @@ final class ReachPart extends VBox implements Part {
                                 Show.REACH_OVER,
                                 "What is not reached is dim and grey"),
                         see("alone", Show.REACH, "Only what is reached, on grey"));
-        getChildren()
-                .addAll(
-                        title,
-                        seen,
+        getChildren().addAll(title, seen);
+        add(
+                () ->
                         toggle(
                                 "tones",
                                 "Only what is so bright",
                                 r -> r.tones().on(),
-                                (r, on) -> r.withTones(r.tones().withOn(on))),
-                        row(number("low"), number("high"), number("soft")),
+                                (r, on) -> r.withTones(r.tones().withOn(on))));
+        add(() -> row(number("low"), number("high"), number("soft")));
+        add(
+                () ->
                         toggle(
                                 "linear",
                                 "Tones as the luminance of linear light, not as delivered",
                                 r -> r.tones().linear(),
-                                (r, on) -> r.withTones(r.tones().withLinear(on))),
-                        row(
-                                toggle(
-                                        "colour",
-                                        "Only what is of this hue; greys are of none",
-                                        r -> r.colour().on(),
-                                        (r, on) -> r.withColour(r.colour().withOn(on))),
-                                pick(colourAt)),
-                        row(number("hue"), number("width"), number("falloff")),
-                        matte(),
-                        row(
-                                toggle(
-                                        "inverted",
-                                        "All but what is reached",
-                                        Reach::inverted,
-                                        Reach::withInverted),
-                                toggle(
-                                        "may spread beyond",
-                                        "Only what is reached is treated, and its blur or move may"
-                                                + " leave it; otherwise the result is seen only"
-                                                + " where the reach is",
-                                        Reach::spreads,
-                                        Reach::withSpreads)));
+                                (r, on) -> r.withTones(r.tones().withLinear(on))));
+        add(() -> row(colour(), pick(colourAt)));
+        add(() -> row(number("hue"), number("width"), number("falloff")));
+        add(this::matte);
+        add(this::whole);
+    }
+
+    private Node colour() {
+        return toggle(
+                "colour",
+                "Only what is of this hue; greys are of none",
+                r -> r.colour().on(),
+                (r, on) -> r.withColour(r.colour().withOn(on)));
+    }
+
+    private Node whole() {
+        return row(
+                toggle("inverted", "All but what is reached", Reach::inverted, Reach::withInverted),
+                toggle(
+                        "may spread beyond",
+                        "Only what is reached is treated, and its blur or move may leave it;"
+                                + " otherwise the result is seen only where the reach is",
+                        Reach::spreads,
+                        Reach::withSpreads));
     }
 
     @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public void show(State state) {
-        showers.forEach(s -> s.accept(state));
+    Optional<State> shown(State state) {
+        return Optional.of(state);
     }
 
     private void edit(String name, UnaryOperator<Reach> change) {

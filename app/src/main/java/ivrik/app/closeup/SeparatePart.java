@@ -28,7 +28,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -37,32 +36,42 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** How the picture is taken apart: the colour model, and what can be set of it. */
-final class SeparatePart extends VBox implements Part {
-    private final Session session;
+final class SeparatePart extends PieceByPiece<State> {
     private final View view;
-    private final List<Consumer<Look>> showers = new ArrayList<>();
 
     SeparatePart(Session session, View view, Function<Point2D, Optional<Ink>> colourAt) {
-        this.session = session;
+        super(session);
         this.view = view;
-        getStyleClass().add("close-up-body");
         Label title = new Label("Separate");
         title.getStyleClass().add("title");
         Look look = session.state().look().orElseThrow();
         getChildren().addAll(row(title, quiet(look.model().title())), models());
         if (look.model() instanceof Cmyk) {
-            getChildren().add(blackGeneration());
+            add(this::blackGeneration);
         }
         if (look.model() instanceof Trio) {
-            TrioPart trio = new TrioPart(session, view, colourAt);
-            showers.add(l -> trio.show());
-            getChildren().add(trio);
+            add(
+                    () -> {
+                        TrioPart trio = new TrioPart(session, view, colourAt);
+                        shows(l -> trio.show());
+                        return trio;
+                    });
         } else {
-            getChildren().add(lanes(look.model().lanes()));
+            add(() -> lanes(look.model().lanes()));
         }
-        FeedPart feeds = new FeedPart(session, view, look.model().lanes());
-        showers.add(l -> feeds.show(session.state(), l));
-        getChildren().addAll(heading("Pictures and times of the lanes"), feeds);
+        add(() -> heading("Pictures and times of the lanes"));
+        FeedPart feeds = new FeedPart(session, view, look.model().lanes(), showers);
+        add(() -> feeds);
+        addAll(feeds.pieces());
+    }
+
+    @Override
+    Optional<State> shown(State state) {
+        return Optional.of(state);
+    }
+
+    private void shows(Consumer<Look> shower) {
+        showers.add(s -> s.look().ifPresent(shower));
     }
 
     private Node models() {
@@ -100,7 +109,7 @@ final class SeparatePart extends VBox implements Part {
                     session.state().look().ifPresent(l -> button.setSelected(is.test(l)));
                     action.run();
                 });
-        showers.add(l -> button.setSelected(is.test(l)));
+        shows(l -> button.setSelected(is.test(l)));
         return button;
     }
 
@@ -115,7 +124,7 @@ final class SeparatePart extends VBox implements Part {
                                         "Black generation",
                                         l -> l.withSeparation(new Cmyk(to / 100).id())));
         field.setId("black-generation");
-        showers.add(
+        shows(
                 l -> {
                     if (l.model() instanceof Cmyk cmyk) {
                         field.show(100 * cmyk.generation());
@@ -149,15 +158,5 @@ final class SeparatePart extends VBox implements Part {
         Label label = new Label(text);
         label.getStyleClass().add("heading");
         return label;
-    }
-
-    @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public void show(State state) {
-        state.look().ifPresent(l -> showers.forEach(s -> s.accept(l)));
     }
 }

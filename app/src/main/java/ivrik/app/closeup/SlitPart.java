@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 
 /**
  * How each lane's time changes across the picture: later and later, and cutting later and later; and what
@@ -39,9 +40,13 @@ import java.util.function.UnaryOperator;
 final class SlitPart extends VBox {
     private final Session session;
     private final View view;
+    private final List<LaneKind> kinds;
+    private final BiFunction<Integer, LaneKind, Node> beyond;
     private final List<Consumer<State>> showers;
+    private final GridPane grid = new GridPane(6, 4);
 
     /**
+     * @param showers gets what shows a state
      * @param beyond makes the control for what stands for frames that are missing, for the number of a lane
      */
     SlitPart(
@@ -53,6 +58,8 @@ final class SlitPart extends VBox {
         super(4);
         this.session = session;
         this.view = view;
+        this.kinds = kinds;
+        this.beyond = beyond;
         this.showers = showers;
         MenuButton by =
                 Controls.menu(
@@ -61,7 +68,6 @@ final class SlitPart extends VBox {
                                 + " picture, or each lane's own value",
                         this::ways);
         showers.add(s -> by.setText(way(slit(s, s.lane()))));
-        GridPane grid = new GridPane(6, 4);
         Region gap = new Region();
         GridPane.setHgrow(gap, Priority.ALWAYS);
         grid.add(gap, 1, 0);
@@ -69,24 +75,31 @@ final class SlitPart extends VBox {
         for (int column = 0; column < heads.length; column++) {
             grid.add(quiet(heads[column]), column + 2, 0);
         }
-        for (int lane = 0; lane < kinds.size(); lane++) {
-            LaneKind kind = kinds.get(lane);
-            grid.add(new Badge(kind), 0, lane + 1);
-            grid.add(beyond.apply(lane, kind), 1, lane + 1);
-            add(grid, 2, lane, kind, FeedParts.SLIT, "Frames behind at the far end of the picture");
-            add(
-                    grid,
-                    3,
-                    lane,
-                    kind,
-                    FeedParts.WIPE,
-                    "Frames after the cut that the far end goes to the next shot: a wipe");
-            add(grid, 4, lane, kind, FeedParts.ANGLE, "Which way the far end lies, clockwise");
-        }
         getChildren().addAll(row(quiet("Across the picture, by"), by), grid);
     }
 
-    private void add(GridPane grid, int column, int lane, LaneKind kind, String part, String help) {
+    /** What makes the rows of the lanes, one by one. */
+    List<Runnable> pieces() {
+        return IntStream.range(0, kinds.size())
+                .<Runnable>mapToObj(lane -> () -> makeRow(lane, kinds.get(lane)))
+                .toList();
+    }
+
+    private void makeRow(int lane, LaneKind kind) {
+        grid.addRow(
+                lane + 1,
+                new Badge(kind),
+                beyond.apply(lane, kind),
+                time(lane, kind, FeedParts.SLIT, "Frames behind at the far end of the picture"),
+                time(
+                        lane,
+                        kind,
+                        FeedParts.WIPE,
+                        "Frames after the cut that the far end goes to the next shot: a wipe"),
+                time(lane, kind, FeedParts.ANGLE, "Which way the far end lies, clockwise"));
+    }
+
+    private NumberField time(int lane, LaneKind kind, String part, String help) {
         NumberField field =
                 Aimed.number(
                         session,
@@ -97,7 +110,7 @@ final class SlitPart extends VBox {
                         help,
                         showers);
         GridPane.setHalignment(field, HPos.RIGHT);
-        grid.add(field, column, lane + 1);
+        return field;
     }
 
     private static Slit slit(State state, int lane) {

@@ -41,15 +41,9 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.VBox;
 
-import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 
 /**
@@ -57,25 +51,17 @@ import java.util.function.UnaryOperator;
  * the look's dials, a number for each lane and parameter, its choices, edge fill, sampler and jitter. All but
  * the control is made piece by piece: together it takes longer than a key press may.
  */
-final class TreatmentPart extends VBox implements Part {
-    private final Session session;
+final class TreatmentPart extends PieceByPiece<State> {
     private final View view;
     private final Steps steps;
     private final ObjectProperty<Palette> palette;
 
-    /** What is told of each new state. */
-    private final List<Consumer<State>> showers = new ArrayList<>();
-
-    /** What makes the rest of it, from top to bottom. */
-    private final Deque<Runnable> pieces = new ArrayDeque<>();
-
     TreatmentPart(
             Session session, View view, Steps steps, Casts casts, ObjectProperty<Palette> palette) {
-        this.session = session;
+        super(session);
         this.view = view;
         this.steps = steps;
         this.palette = palette;
-        getStyleClass().add("close-up-body");
         State state = session.state();
         Look look = state.look().orElseThrow();
         Step step = state.step().orElseThrow();
@@ -101,7 +87,7 @@ final class TreatmentPart extends VBox implements Part {
         }
         LaneNumbers numbers = new LaneNumbers(session, view, LaneEdits.shares(state), showers);
         add(() -> numbers);
-        pieces.addAll(numbers.rows(d));
+        addAll(numbers.rows(d));
         add(this::advice);
         for (Option option : d.options()) {
             add(() -> option(option));
@@ -131,32 +117,9 @@ final class TreatmentPart extends VBox implements Part {
         }
     }
 
-    /** To be made when it is its turn, beneath what is there then. */
-    private void add(Supplier<Node> made) {
-        pieces.add(() -> getChildren().add(made.get()));
-    }
-
     @Override
-    public boolean isWhole() {
-        return pieces.isEmpty();
-    }
-
-    @Override
-    public void more() {
-        int told = showers.size();
-        pieces.remove().run();
-        State state = session.state();
-        showers.subList(told, showers.size()).forEach(s -> s.accept(state));
-    }
-
-    @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public void show(State state) {
-        showers.forEach(s -> s.accept(state));
+    Optional<State> shown(State state) {
+        return Optional.of(state);
     }
 
     private static Label title(Description d) {

@@ -96,24 +96,29 @@ public final class CommandList extends VBox {
         return Finding.fits(text, command.menu() + " " + command.title() + " " + command.words());
     }
 
+    /** Its words are others for each command; what they stand in is made once. */
     private static final class Row extends ListCell<Command> {
+        private final Label title = new Label();
+        private final Label menu = new Label();
+        private final Label key = new Label();
+        private final HBox line = new HBox(12, menu, title, key);
+
+        Row() {
+            HBox.setHgrow(title, Priority.ALWAYS);
+            title.setMaxWidth(Double.MAX_VALUE);
+            menu.getStyleClass().add("quiet");
+            menu.setMinWidth(56);
+            key.getStyleClass().addAll("number", "quiet");
+        }
+
         @Override
         protected void updateItem(Command command, boolean empty) {
             super.updateItem(command, empty);
-            setText(null);
-            if (empty || command == null) {
-                setGraphic(null);
-                return;
-            }
-            Label title = new Label(command.title());
-            HBox.setHgrow(title, Priority.ALWAYS);
-            title.setMaxWidth(Double.MAX_VALUE);
-            Label menu = new Label(command.menu());
-            menu.getStyleClass().add("quiet");
-            menu.setMinWidth(56);
-            Label key = new Label(command.keyText());
-            key.getStyleClass().addAll("number", "quiet");
-            setGraphic(new HBox(12, menu, title, key));
+            boolean none = empty || command == null;
+            title.setText(none ? "" : command.title());
+            menu.setText(none ? "" : command.menu());
+            key.setText(none ? "" : command.keyText());
+            setGraphic(none ? null : line);
         }
     }
 }

@@ -1,0 +1,55 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.control.NumberField;
+import ivrik.app.session.View.Face;
+import ivrik.core.look.Feed;
+import ivrik.core.look.LaneState;
+import ivrik.core.motion.Value;
+
+import javafx.scene.Node;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** What the close-up shows is made piece by piece, and what can be shown again is kept. */
+class FacesTest extends OneFrame {
+    private void face(Face face) {
+        Driver.run(() -> d.window.view().face.set(face));
+        d.settle();
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = Face.class,
+            names = {"SEPARATE", "REACH", "LOOK", "LAYER"})
+    void aFaceIsThereAtOnceButNotAllOfIt(Face face) {
+        List<String> atOnce =
+                Driver.on(
+                        () -> {
+                            d.window.view().face.set(face);
+                            return d.window.unsettled();
+                        });
+        assertThat(atOnce).contains("the controls");
+        d.settle();
+        assertThat(Driver.on(d.window::unsettled)).isEmpty();
+    }
+
+    @Test
+    void howItIsSeparatedIsKeptAndShowsWhatChangedMeanwhile() {
+        face(Face.SEPARATE);
+        Node delay = d.find("#red-delay");
+        face(Face.TREATMENT);
+        UnaryOperator<Feed> later = feed -> feed.withDelayFrames(Value.of(3));
+        UnaryOperator<LaneState> behind = lane -> lane.withFeed(later.apply(lane.feed()));
+        Driver.run(() -> d.window.session().editLook("Delay", l -> l.withLane(0, behind)));
+        face(Face.SEPARATE);
+        assertThat(d.find("#red-delay")).isSameAs(delay);
+        assertThat(((NumberField) delay).text()).isEqualTo("+3 fr");
+    }
+}

@@ -44,12 +44,7 @@ final class LayerPart extends PieceByPiece<Layer> {
         showers.add(l -> visible.setSelected(l.visible()));
         getChildren().addAll(row(title, visible), onto(), time());
         add(this::place);
-        add(
-                () -> {
-                    ShotPart shot = new ShotPart(session, view);
-                    showers.add(shot::show);
-                    return shot;
-                });
+        add(this::shot);
         drawn(session).ifPresent(source -> add(() -> text(source)));
     }
 
@@ -63,6 +58,12 @@ final class LayerPart extends PieceByPiece<Layer> {
                                 Aimed.at(field, session, view, new Target.OfPlace(part.name())));
         showers.add(l -> place.show(l.place()));
         return place;
+    }
+
+    private Node shot() {
+        ShotPart shot = new ShotPart(session, view);
+        showers.add(shot::show);
+        return shot;
     }
 
     private Node text(Source source) {

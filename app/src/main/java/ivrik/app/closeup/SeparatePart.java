@@ -50,12 +50,7 @@ final class SeparatePart extends PieceByPiece<State> {
             add(this::blackGeneration);
         }
         if (look.model() instanceof Trio) {
-            add(
-                    () -> {
-                        TrioPart trio = new TrioPart(session, view, colourAt);
-                        shows(l -> trio.show());
-                        return trio;
-                    });
+            add(() -> trio(colourAt));
         } else {
             add(() -> lanes(look.model().lanes()));
         }
@@ -72,6 +67,12 @@ final class SeparatePart extends PieceByPiece<State> {
 
     private void shows(Consumer<Look> shower) {
         showers.add(s -> s.look().ifPresent(shower));
+    }
+
+    private Node trio(Function<Point2D, Optional<Ink>> colourAt) {
+        TrioPart trio = new TrioPart(session, view, colourAt);
+        shows(l -> trio.show());
+        return trio;
     }
 
     private Node models() {

@@ -117,7 +117,6 @@ final class TimePainter {
         return 300 * second;
     }
 
-    /** A stroke down from one height to another; filled, which is many times quicker than stroked. */
     private void line(double y) {
         g.setFill(p.colour("line"));
         Bars.level(g, 0, y - 0.5, width, 1);

@@ -20,7 +20,6 @@ import ivrik.media.encode.Export;
 import ivrik.media.encode.Forms;
 
 import javafx.geometry.Point2D;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 
@@ -115,13 +114,11 @@ final class Shots {
                     w.session().editLook("Times", ShotLooks::withTimes);
                     w.view().frame.set(101);
                     w.view().face.set(Face.SEPARATE);
-                    scroll(w, 1);
                 });
         shot(
                 "blends",
                 w -> {
                     w.session().undo();
-                    scroll(w, 0);
                     w.session().selectLook("look-1");
                     w.view().frame.set(92);
                     w.view().face.set(Face.REJOIN);
@@ -215,12 +212,6 @@ final class Shots {
         shots.add(Shot.onlyPreparing(w -> w.take(List.of(fringed()))));
         shot("lens", w -> w.sheetWork().lens());
         run(end);
-    }
-
-    /** Scrolls the close-up, 0 to its beginning, 1 to its end. */
-    private static void scroll(MainWindow window, double to) {
-        ScrollPane closeUp = (ScrollPane) window.time().getScene().getRoot().lookup(".close-up");
-        closeUp.setVvalue(to);
     }
 
     /** A frame of the tram as a poor lens shows it. */

@@ -8,7 +8,6 @@ import static ivrik.app.control.Controls.row;
 import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
-import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.shape.Aimed;
 import ivrik.app.shape.LookNumber;
@@ -46,7 +45,7 @@ final class BurstPart extends PieceByPiece<Burst> {
     private final String id;
 
     BurstPart(Session session, View view, ObjectProperty<Palette> palette, Burst burst, Look look) {
-        super(session);
+        super(session, state -> state.look().flatMap(l -> l.burst(burst.id())));
         setSpacing(8);
         this.view = view;
         this.id = burst.id();
@@ -80,11 +79,6 @@ final class BurstPart extends PieceByPiece<Burst> {
         BurstDrives drives = new BurstDrives(session, burst, look);
         showers.add(drives::show);
         return drives;
-    }
-
-    @Override
-    Optional<Burst> shown(State state) {
-        return state.look().flatMap(l -> l.burst(id));
     }
 
     private UnaryOperator<Look> change(UnaryOperator<Burst> change) {

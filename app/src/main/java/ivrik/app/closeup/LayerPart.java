@@ -31,7 +31,7 @@ final class LayerPart extends PieceByPiece<Layer> {
     private final View view;
 
     LayerPart(Session session, View view) {
-        super(session);
+        super(session, State::layer);
         this.view = view;
         Label title = new Label();
         title.getStyleClass().add("title");
@@ -158,10 +158,5 @@ final class LayerPart extends PieceByPiece<Layer> {
 
     private void edit(String name, UnaryOperator<Layer> change) {
         session.editLayer(name, change);
-    }
-
-    @Override
-    Optional<Layer> shown(State state) {
-        return state.layer();
     }
 }

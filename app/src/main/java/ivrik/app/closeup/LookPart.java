@@ -23,7 +23,7 @@ import java.util.Optional;
 final class LookPart extends PieceByPiece<State> {
 
     LookPart(Session session, View view, ObjectProperty<Palette> palette, Look look) {
-        super(session);
+        super(session, Optional::of);
         getChildren().add(name());
         if (!look.note().isEmpty()) {
             getChildren().add(Controls.hint(look.note()));
@@ -89,10 +89,5 @@ final class LookPart extends PieceByPiece<State> {
             dial.links().forEach(l -> needs.append(l.target()).append(l.bend() != null));
         }
         return needs.toString();
-    }
-
-    @Override
-    Optional<State> shown(State state) {
-        return Optional.of(state);
     }
 }

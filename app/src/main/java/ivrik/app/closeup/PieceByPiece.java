@@ -13,6 +13,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
@@ -27,13 +28,14 @@ abstract class PieceByPiece<T> extends VBox implements Part {
     final Session session;
     private final Deque<Runnable> pieces = new ArrayDeque<>();
 
-    PieceByPiece(Session session) {
+    /** What is to be shown of a state, if it is there. */
+    private final Function<State, Optional<T>> shown;
+
+    PieceByPiece(Session session, Function<State, Optional<T>> shown) {
         this.session = session;
+        this.shown = shown;
         getStyleClass().add("close-up-body");
     }
-
-    /** What is to be shown of a state, if it is there. */
-    abstract Optional<T> shown(State state);
 
     /** To be made when it is its turn, beneath what is there then. */
     final void add(Supplier<? extends Node> made) {
@@ -55,7 +57,7 @@ abstract class PieceByPiece<T> extends VBox implements Part {
         int told = showers.size();
         pieces.remove().run();
         List<Consumer<T>> untold = showers.subList(told, showers.size());
-        shown(session.state()).ifPresent(now -> untold.forEach(s -> s.accept(now)));
+        shown.apply(session.state()).ifPresent(now -> untold.forEach(s -> s.accept(now)));
     }
 
     @Override
@@ -65,6 +67,6 @@ abstract class PieceByPiece<T> extends VBox implements Part {
 
     @Override
     public final void show(State state) {
-        shown(state).ifPresent(now -> showers.forEach(s -> s.accept(now)));
+        shown.apply(state).ifPresent(now -> showers.forEach(s -> s.accept(now)));
     }
 }

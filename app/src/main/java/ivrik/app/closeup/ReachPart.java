@@ -45,7 +45,7 @@ final class ReachPart extends PieceByPiece<State> {
      * @param colourAt the source's colour at a place of the sequence
      */
     ReachPart(Session session, View view, Function<Point2D, Optional<Ink>> colourAt) {
-        super(session);
+        super(session, Optional::of);
         this.view = view;
         Label title = new Label("Reach");
         title.getStyleClass().add("title");
@@ -100,11 +100,6 @@ final class ReachPart extends PieceByPiece<State> {
                                 + " otherwise the result is seen only where the reach is",
                         Reach::spreads,
                         Reach::withSpreads));
-    }
-
-    @Override
-    Optional<State> shown(State state) {
-        return Optional.of(state);
     }
 
     private void edit(String name, UnaryOperator<Reach> change) {

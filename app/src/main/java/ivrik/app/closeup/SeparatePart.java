@@ -40,7 +40,7 @@ final class SeparatePart extends PieceByPiece<State> {
     private final View view;
 
     SeparatePart(Session session, View view, Function<Point2D, Optional<Ink>> colourAt) {
-        super(session);
+        super(session, Optional::of);
         this.view = view;
         Label title = new Label("Separate");
         title.getStyleClass().add("title");
@@ -58,11 +58,6 @@ final class SeparatePart extends PieceByPiece<State> {
         FeedPart feeds = new FeedPart(session, view, look.model().lanes(), showers);
         add(() -> feeds);
         addAll(feeds.pieces());
-    }
-
-    @Override
-    Optional<State> shown(State state) {
-        return Optional.of(state);
     }
 
     private void shows(Consumer<Look> shower) {

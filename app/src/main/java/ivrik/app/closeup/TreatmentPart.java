@@ -58,7 +58,7 @@ final class TreatmentPart extends PieceByPiece<State> {
 
     TreatmentPart(
             Session session, View view, Steps steps, Casts casts, ObjectProperty<Palette> palette) {
-        super(session);
+        super(session, Optional::of);
         this.view = view;
         this.steps = steps;
         this.palette = palette;
@@ -115,11 +115,6 @@ final class TreatmentPart extends PieceByPiece<State> {
         if (!step.isWhole()) {
             add(this::among);
         }
-    }
-
-    @Override
-    Optional<State> shown(State state) {
-        return Optional.of(state);
     }
 
     private static Label title(Description d) {

@@ -2,7 +2,7 @@ package ivrik.core.cache;
 
 import java.util.Collection;
 
-/** A result that says which arrays of words or floats it holds. */
+/** A result that says which arrays of words, floats or bytes it holds. */
 public interface Keepable {
     Collection<?> arrays();
 }

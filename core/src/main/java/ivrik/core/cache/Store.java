@@ -62,12 +62,12 @@ public final class Store {
         long sum = LEAST;
         for (Object array : arrays.keySet()) {
             sum +=
-                    4L
-                            * switch (array) {
-                                case float[] a -> a.length;
-                                case int[] a -> a.length;
-                                default -> throw new IllegalStateException();
-                            };
+                    switch (array) {
+                        case float[] a -> (long) Float.BYTES * a.length;
+                        case int[] a -> (long) Integer.BYTES * a.length;
+                        case byte[] a -> a.length;
+                        default -> throw new IllegalStateException();
+                    };
         }
         return sum;
     }

@@ -39,6 +39,18 @@ public final class Gaussian {
             Plane across = across(in, sigmaX, fill).toPlane(workers);
             return new Symmetric(across, half(0), half(sigmaY), fill);
         }
+        return large(Rows.of(in), sigmaX, sigmaY, fill, workers);
+    }
+
+    /** The same of rows; large blurs take every few of them as they are made and need no plane. */
+    public static Rows of(Rows in, double sigmaX, double sigmaY, EdgeFill fill, Workers workers) {
+        return sigmaY < DECIMATED_FROM_SIGMA
+                ? of(in.toPlane(workers), sigmaX, sigmaY, fill, workers)
+                : large(in, sigmaX, sigmaY, fill, workers);
+    }
+
+    private static Rows large(
+            Rows in, double sigmaX, double sigmaY, EdgeFill fill, Workers workers) {
         Coarse c = Coarse.of(sigmaY);
         Plane few = few(in, c, fill, workers);
         boolean kernel = sigmaX < DECIMATED_ALONG_FROM_SIGMA;
@@ -212,20 +224,24 @@ public final class Gaussian {
     }
 
     /** The coarse rows, with a margin above and below. */
-    private static Plane few(Plane in, Coarse c, EdgeFill fill, Workers workers) {
+    private static Plane few(Rows in, Coarse c, EdgeFill fill, Workers workers) {
         int count = c.count(in.height()) + 2 * c.margin();
         int width = in.width();
         Plane out = Plane.of(width, count);
         workers.rows(
                 count,
                 (from, to) -> {
-                    RowVectors rows = new RowVectors(in, fill);
+                    Neighbours rows =
+                            in.plane()
+                                    .<Neighbours>map(plane -> new RowVectors(plane, fill))
+                                    .orElseGet(() -> new RowWindow(in, fill, c.down().length));
+                    float[] nothing = new float[Lines.room(width)];
                     float[] sum = new float[Lines.room(width)];
                     float[] half = c.downHalf();
                     for (int j = from; j < to; j++) {
                         int middle = c.begin(j - c.margin()) + (c.down().length - 1) / 2;
                         if (c.down().length % 2 == 0) {
-                            rows.aboutBetween(middle, half, sum);
+                            rows.pairs(nothing, 0, 0, half, 0, middle, middle + 1, sum, 0, width);
                         } else {
                             rows.about(middle, half, sum, 0, width);
                         }

@@ -8,6 +8,7 @@ import ivrik.core.sampling.Sampler;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A plane under a chain of warps, sampled once. A chain that comes to a plain translation, to a mapping
@@ -40,14 +41,11 @@ public final class Moved implements Rows {
      */
     public static Rows of(Plane in, Size size, List<Warp> warps, EdgeFill fill, Sampler sampler) {
         List<Warp> few = merged(warps);
-        if (size.equals(in.size()) && few.isEmpty()) {
-            return Rows.of(in);
-        }
-        if (size.equals(in.size())
-                && few.size() == 1
-                && few.getFirst() instanceof Affine a
-                && a.isTranslation()) {
-            return new Translation(in, -a.x0(), -a.y0(), fill, sampler);
+        if (size.equals(in.size())) {
+            Optional<Rows> translated = translated(Rows.of(in), few, fill, sampler);
+            if (translated.isPresent()) {
+                return translated.get();
+            }
         }
         if (size.equals(in.size()) && RowShifted.fits(few)) {
             return new RowShifted(in, few, fill, sampler);
@@ -56,6 +54,21 @@ public final class Moved implements Rows {
             return new Upright(in, size, (Affine) few.getFirst(), fill, sampler);
         }
         return new Moved(in, size, few.isEmpty() ? Affine.NONE : new Chain(few), fill, sampler);
+    }
+
+    /**
+     * Rows moved by each warp in turn where that comes to a translation or to nothing, for which no plane is needed;
+     * empty where it does not.
+     */
+    public static Optional<Rows> translated(
+            Rows in, List<Warp> warps, EdgeFill fill, Sampler sampler) {
+        List<Warp> few = merged(warps);
+        if (few.isEmpty()) {
+            return Optional.of(in);
+        }
+        return few.size() == 1 && few.getFirst() instanceof Affine a && a.isTranslation()
+                ? Optional.of(new Translation(in, -a.x0(), -a.y0(), fill, sampler))
+                : Optional.empty();
     }
 
     /** With neighbouring affine mappings made one, and without those that do nothing. */

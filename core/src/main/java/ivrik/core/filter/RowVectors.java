@@ -48,11 +48,6 @@ final class RowVectors implements Neighbours {
         return row < 0 || row >= firstOfLast ? 0 : in.row(row);
     }
 
-    /** As {@link #about}, about the middle between a row and the next, which share the first weight. */
-    void aboutBetween(int y, float[] half, float[] out) {
-        pairs(nothing, 0, 0, half, 0, y, y + 1, out, 0, in.width());
-    }
-
     /** The sum of four rows that follow each other, each by its weight from {@code k} on; no room is needed. */
     void four(int first, float[] w, int k, float[] out, int to) {
         Lines.four(

@@ -1,25 +1,25 @@
 package ivrik.core.filter;
 
 import ivrik.core.picture.Lines;
-import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 
 import java.util.Arrays;
 
 /**
- * A plane sampled at a constant distance, rows first blended with each
+ * Rows sampled at a constant distance, rows first blended with each
  * other and the blend then with its neighbours, in loops that vectorise. Where a shift is whole in
  * one direction the kernel of that direction is the single weight 1, and nothing is rounded.
  */
-final class Translation implements Filtered {
-    private final Plane in;
+final class Translation implements Rows {
+    private final Rows in;
     private final EdgeFill fill;
     private final Axis across;
     private final Axis down;
 
     /** {@code in} moved right by {@code dx} and down by {@code dy} of its own pixels. */
-    Translation(Plane in, double dx, double dy, EdgeFill fill, Sampler sampler) {
+    Translation(Rows in, double dx, double dy, EdgeFill fill, Sampler sampler) {
         this.in = in;
         this.fill = fill;
         this.across = Axis.of(dx, sampler);
@@ -39,8 +39,13 @@ final class Translation implements Filtered {
     }
 
     @Override
-    public Plane in() {
-        return in;
+    public int width() {
+        return in.width();
+    }
+
+    @Override
+    public int height() {
+        return in.height();
     }
 
     @Override

@@ -5,13 +5,20 @@ import ivrik.core.threads.Workers;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 
 /** Rows of red, green and blue together, made when they are asked for. */
 public interface ColourRows {
     int width();
 
     int height();
+
+    default Size size() {
+        return new Size(width(), height());
+    }
 
     /** A reader for one thread, with whatever scratch space it needs. */
     Reader reader();
@@ -135,6 +142,67 @@ public interface ColourRows {
         }
     }
 
+    /** Red, green and blue by themselves where they are only read, see {@link Rows#areRead}; else empty. */
+    default Optional<List<Rows>> channels() {
+        return Optional.empty();
+    }
+
+    /**
+     * These rows with some channels in place of their own.
+     *
+     * @param others one for each channel; null for one that stays
+     */
+    default ColourRows with(List<Rows> others) {
+        if (others.stream().allMatch(Objects::nonNull)) {
+            return of(others);
+        }
+        ColourRows before = this;
+        return new ColourRows() {
+            @Override
+            public int width() {
+                return before.width();
+            }
+
+            @Override
+            public int height() {
+                return before.height();
+            }
+
+            @Override
+            public Reader reader() {
+                Reader reader = before.reader();
+                List<Rows.Reader> own =
+                        others.stream().map(rows -> rows == null ? null : rows.reader()).toList();
+                return (y, rgb) -> {
+                    reader.row(y, rgb);
+                    for (int c = 0; c < 3; c++) {
+                        if (own.get(c) != null) {
+                            own.get(c).row(y, rgb[c], 0);
+                        }
+                    }
+                };
+            }
+
+            @Override
+            public List<Plane> toPlanes(Workers workers) {
+                return before.channels()
+                        .map(all -> all(all).toPlanes(workers))
+                        .orElseGet(() -> ColourRows.super.toPlanes(workers));
+            }
+
+            private ColourRows all(List<Rows> channels) {
+                return of(
+                        IntStream.range(0, 3)
+                                .mapToObj(
+                                        c ->
+                                                others.get(c) == null
+                                                        ? channels.get(c)
+                                                        : others.get(c))
+                                .toList());
+            }
+        };
+    }
+
     /** The rows of three planes; they are themselves when all are wanted. */
     static ColourRows ofPlanes(List<Plane> planes) {
         return of(planes.stream().map(Rows::of).toList());
@@ -181,6 +249,11 @@ public interface ColourRows {
                         readers.get(c).row(y, rgb[c], 0);
                     }
                 };
+            }
+
+            @Override
+            public Optional<List<Rows>> channels() {
+                return Optional.of(channels).filter(all -> all.stream().allMatch(Rows::areRead));
             }
 
             @Override

@@ -30,6 +30,11 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
         return new Frame(List.of(red, green, blue), Alpha.OPAQUE, List.of());
     }
 
+    /** All of an opaque picture. */
+    public static Frame of(ColourRows rows, Workers workers) {
+        return new Frame(rows.toPlanes(workers), Alpha.OPAQUE, List.of());
+    }
+
     /** A frame with one coverage for all channels. */
     public static Frame straight(Plane red, Plane green, Plane blue, Plane coverage) {
         return new Frame(

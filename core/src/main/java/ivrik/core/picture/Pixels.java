@@ -4,6 +4,7 @@ import ivrik.core.threads.Workers;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Supplier;
 
 /** Work on the samples of several planes at one place: planes in, as many as are wanted out. */
 public final class Pixels {
@@ -36,18 +37,40 @@ public final class Pixels {
         if (!in.stream().allMatch(p -> p.size().equals(first.size()))) {
             throw new IllegalArgumentException("planes of several sizes");
         }
-        int w = first.width();
+        return map(
+                in.size(),
+                first.size(),
+                () -> (y, rows) -> read(in, y, rows),
+                wanted,
+                workers,
+                work);
+    }
+
+    /** The same of colour whose rows are made as they are asked for. */
+    public static List<Plane> map(ColourRows in, boolean[] wanted, Workers workers, Row work) {
+        return map(3, in.size(), in::reader, wanted, workers, work);
+    }
+
+    private static List<Plane> map(
+            int inputs,
+            Size size,
+            Supplier<ColourRows.Reader> in,
+            boolean[] wanted,
+            Workers workers,
+            Row work) {
+        int w = size.width();
         Plane[] out = new Plane[wanted.length];
         for (int i = 0; i < out.length; i++) {
-            out[i] = wanted[i] ? Plane.of(w, first.height()) : null;
+            out[i] = wanted[i] ? Plane.of(w, size.height()) : null;
         }
         workers.rows(
-                first.height(),
+                size.height(),
                 (from, to) -> {
-                    float[][] a = new float[in.size()][w];
+                    ColourRows.Reader reader = in.get();
+                    float[][] a = new float[inputs][w];
                     float[][] b = new float[out.length][w];
                     for (int y = from; y < to; y++) {
-                        read(in, y, a);
+                        reader.row(y, a);
                         work.run(a, b, w);
                         for (int i = 0; i < out.length; i++) {
                             if (wanted[i]) {

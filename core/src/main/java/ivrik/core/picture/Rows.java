@@ -3,6 +3,8 @@ package ivrik.core.picture;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
+import java.util.Optional;
+
 /**
  * A plane whose rows are made when they are asked for, so that work can go on row by row in the
  * cache without whole planes in between.
@@ -11,6 +13,10 @@ public interface Rows {
     int width();
 
     int height();
+
+    default Size size() {
+        return new Size(width(), height());
+    }
 
     /** A reader for one thread, with whatever scratch space it needs. */
     Reader reader();
@@ -48,6 +54,16 @@ public interface Rows {
         return this;
     }
 
+    /** The plane whose rows these are; empty where they are made. */
+    default Optional<Plane> plane() {
+        return Optional.empty();
+    }
+
+    /** Whether they are only read, from a plane or from a picture as it is stored: then making them again costs little. */
+    default boolean areRead() {
+        return plane().isPresent();
+    }
+
     /** The rows of a plane; it is itself when all are wanted. */
     static Rows of(Plane plane) {
         return new Rows() {
@@ -70,6 +86,11 @@ public interface Rows {
             @Override
             public Plane toPlane(Workers workers) {
                 return plane;
+            }
+
+            @Override
+            public Optional<Plane> plane() {
+                return Optional.of(plane);
             }
         };
     }

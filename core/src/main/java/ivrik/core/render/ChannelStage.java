@@ -103,7 +103,7 @@ record ChannelStage(List<StepPlan> steps, LookPlan look, Supplies supplies) impl
         Plane done = plane;
         for (LaneWork work : works()) {
             if (work.spreads()) {
-                done = work.on(done, CHANNELS, site, supplies).toPlane(site.workers());
+                done = work.on(done, CHANNELS, site, supplies);
             }
         }
         return done;

@@ -6,6 +6,7 @@ import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 import ivrik.core.rejoin.Joiner;
 import ivrik.core.render.Lanes.Lane;
@@ -63,12 +64,10 @@ record Join(LookPlan look) implements Stage {
 
     /** Row by row: lanes that nothing was done to never become planes. */
     private static ColourRows rows(Lanes lanes) {
+        List<Rows> treated = lanes.lanes().stream().map(Lane::rows).toList();
         return lanes.model().isChannels()
-                ? ColourRows.of(lanes.lanes().stream().map(Lane::rows).toList())
-                : new LaneStream(
-                        lanes.model(),
-                        lanes.origins(),
-                        lanes.lanes().stream().map(Lane::rows).toList());
+                ? lanes.origin().with(treated)
+                : new LaneStream(lanes.model(), lanes.origin(), treated);
     }
 
     /** A picture whose lanes lie where they lay, separated and rejoined with its colour not multiplied. */

@@ -1,8 +1,6 @@
 package ivrik.core.render;
 
 import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.Pixels;
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.separation.Separation;
 
@@ -15,20 +13,21 @@ import java.util.List;
  *
  * @param treated one for each lane; null for one that is as it was
  */
-record LaneStream(Separation model, List<Plane> colour, List<Rows> treated) implements ColourRows {
+record LaneStream(Separation model, ColourRows origin, List<Rows> treated) implements ColourRows {
     @Override
     public int width() {
-        return colour.getFirst().width();
+        return origin.width();
     }
 
     @Override
     public int height() {
-        return colour.getFirst().height();
+        return origin.height();
     }
 
     @Override
     public Reader reader() {
         int width = width();
+        Reader colour = origin.reader();
         float[][] source = new float[3][width];
         int remainders = model.remainders();
         float[][] lanes = new float[treated.size() + remainders][width];
@@ -37,7 +36,7 @@ record LaneStream(Separation model, List<Plane> colour, List<Rows> treated) impl
         boolean all = treated.stream().noneMatch(java.util.Objects::isNull);
         return (y, rgb) -> {
             if (!all) {
-                Pixels.read(colour, y, source);
+                colour.row(y, source);
                 model.separate(source, lanes, width);
             }
             for (int i = 0; i < readers.size(); i++) {

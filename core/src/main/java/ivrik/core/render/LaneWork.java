@@ -96,17 +96,26 @@ record LaneWork(int lane, List<StepPlan> steps) {
     }
 
     /** The lane with the work done; it may be left to its rows. */
-    Rows on(Plane plane, Separation model, Site site, Supplies supplies) {
+    Rows on(Rows rows, Separation model, Site site, Supplies supplies) {
         if (isMove()) {
-            return moved(plane, model, site, supplies);
+            return moved(rows, model, site, supplies);
         }
         StepPlan step = steps.getFirst();
         Settings settings = settings(step);
-        Rows done = step.kind().apply(plane, settings, context(step, model, site, supplies));
+        Context context = context(step, model, site, supplies);
         float amount = (float) settings.amount();
-        return amount == 1
-                ? done
-                : Rows.of(Kernels.mix(plane, done.toPlane(site.workers()), amount, site.workers()));
+        if (amount == 1) {
+            return step.kind().apply(rows, settings, context);
+        }
+        Workers workers = site.workers();
+        Plane plane = rows.toPlane(workers);
+        Plane done = step.kind().apply(plane, settings, context).toPlane(workers);
+        return Rows.of(Kernels.mix(plane, done, amount, workers));
+    }
+
+    /** The same of a plane. */
+    Plane on(Plane plane, Separation model, Site site, Supplies supplies) {
+        return on(Rows.of(plane), model, site, supplies).toPlane(site.workers());
     }
 
     /** The work on rows as they come, of a {@link RowTreatment}; empty if the lane stays as it is. */
@@ -120,16 +129,18 @@ record LaneWork(int lane, List<StepPlan> steps) {
                                         .work(size, s, context(step, model, site, supplies)));
     }
 
-    private Rows moved(Plane plane, Separation model, Site site, Supplies supplies) {
+    private Rows moved(Rows rows, Separation model, Site site, Supplies supplies) {
         List<Warp> warps = new ArrayList<>();
         Sampler sampler = Sampler.LINEAR;
         for (StepPlan step : steps) {
             Settings settings = settings(step);
             Context context = context(step, model, site, supplies);
-            warps.add(((Move) step.kind()).warp(settings, plane.size(), context));
+            warps.add(((Move) step.kind()).warp(settings, rows.size(), context));
             sampler = settings.sampler().compareTo(sampler) > 0 ? settings.sampler() : sampler;
         }
-        return Moved.of(plane, warps, edgeFill(), sampler);
+        Sampler best = sampler;
+        return Moved.translated(rows, warps, edgeFill(), best)
+                .orElseGet(() -> Moved.of(rows.toPlane(site.workers()), warps, edgeFill(), best));
     }
 
     /** That of the last move; but what travels over copies of the picture goes on doing so. */

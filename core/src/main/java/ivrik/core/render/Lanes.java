@@ -1,6 +1,7 @@
 package ivrik.core.render;
 
 import ivrik.core.cache.Key;
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.separation.Separation;
@@ -11,9 +12,9 @@ import java.util.List;
 /**
  * The lanes of a picture between separation and rejoining.
  *
- * @param origins what the lanes of an opaque picture were separated from; empty for one with coverage
+ * @param origin the opaque picture that they were separated from; null for one with coverage
  */
-record Lanes(Separation model, List<Plane> origins, List<Lane> lanes) {
+record Lanes(Separation model, ColourRows origin, List<Lane> lanes) {
     /**
      * One lane.
      *
@@ -30,7 +31,7 @@ record Lanes(Separation model, List<Plane> origins, List<Lane> lanes) {
     Lanes with(int number, Lane lane) {
         List<Lane> changed = new ArrayList<>(lanes);
         changed.set(number, lane);
-        return new Lanes(model, origins, changed);
+        return new Lanes(model, origin, changed);
     }
 
     List<Plane> planes(Site site) {

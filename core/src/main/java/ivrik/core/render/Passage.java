@@ -1,12 +1,10 @@
 package ivrik.core.render;
 
 import ivrik.core.cache.Key;
-import ivrik.core.picture.Alpha;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Plane;
+import ivrik.core.picture.Size;
 
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -40,6 +38,12 @@ final class Passage {
         set(frame, key);
     }
 
+    /** An opaque picture that need not become planes. */
+    Passage(ColourRows rows, Key key, Site site) {
+        this.site = site;
+        set(rows, key);
+    }
+
     /** The same picture, to go another way. */
     Passage copy() {
         Passage copy = new Passage(this);
@@ -58,6 +62,10 @@ final class Passage {
 
     boolean isOpaque() {
         return rows != null;
+    }
+
+    Size size() {
+        return isOpaque() ? rows.size() : frame.size();
     }
 
     void set(Frame made, Key of) {
@@ -84,13 +92,13 @@ final class Passage {
     Frame frame() {
         if (frame == null) {
             ColourRows made = rows;
-            List<Plane> colour =
+            set(
                     site.store()
                             .get(
                                     key,
-                                    () -> made.toPlanes(site.workers()),
-                                    site.cancel()::isCancelled);
-            set(new Frame(colour, Alpha.OPAQUE, List.of()), key);
+                                    () -> Frame.of(made, site.workers()),
+                                    site.cancel()::isCancelled),
+                    key);
         }
         return frame;
     }

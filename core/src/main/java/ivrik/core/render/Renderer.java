@@ -18,6 +18,7 @@ import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.StepPlan;
+import ivrik.core.sampling.Resample;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Pattern;
@@ -45,7 +46,7 @@ public final class Renderer {
      * @param store what is kept of frames and of the way to them
      */
     public Renderer(Pictures pictures, Workers workers, Store store) {
-        this.pictures = (p, shown) -> Cancel.NEVER.during(() -> pictures.frame(p, shown));
+        this.pictures = pictures;
         this.workers = workers;
         this.store = store;
         this.laying = new Laying(workers);
@@ -208,10 +209,26 @@ public final class Renderer {
 
     private Passage source(LayerPlan layer, PlacePlan place, Size sequence, Site site) {
         Picture picture = layer.picture().orElseThrow();
-        return new Passage(
-                placed(picture, place, sequence, site.scale()),
-                key(picture, place, sequence, site.scale()),
-                site);
+        Key key = key(picture, place, sequence, site.scale());
+        Size shown = sequence.scaled(site.scale());
+        if (place.isPlain() && picture.source().size().equals(shown) && !store.holds(key)) {
+            Optional<ColourRows> rows = rows(picture).filter(r -> r.size().equals(shown));
+            if (rows.isPresent()) {
+                return new Passage(rows.get(), key, site);
+            }
+        }
+        return new Passage(placed(picture, place, sequence, site.scale()), key, site);
+    }
+
+    /** What a source shows; at the size that it is wanted at if it is left as it is stored. */
+    private Frame read(Picture picture, Size fitted) {
+        return rows(picture)
+                .map(rows -> Resample.to(rows, fitted, workers))
+                .orElseGet(() -> Cancel.NEVER.during(() -> pictures.frame(picture, fitted)));
+    }
+
+    private Optional<ColourRows> rows(Picture picture) {
+        return Cancel.NEVER.during(() -> pictures.rows(picture));
     }
 
     /**
@@ -390,7 +407,7 @@ public final class Renderer {
                 () -> {
                     Size fitted = Placement.size(picture.source().size(), sequence, shown, place);
                     return Placement.put(
-                            pictures.frame(picture, fitted), fitted, shown, place, scale, workers);
+                            read(picture, fitted), fitted, shown, place, scale, workers);
                 });
     }
 }

@@ -51,37 +51,33 @@ record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implemen
         return before;
     }
 
-    /** Where a lane comes from. */
-    private record Origin(Frame frame, Key key) {}
-
     @Override
     public void take(Passage passage) {
-        List<Origin> origins = new ArrayList<>();
+        passage.settle();
+        List<Passage> origins = new ArrayList<>();
         for (int lane = 0; lane < look.feeds().size(); lane++) {
             FeedPlan feed = look.feeds().get(lane);
-            origins.add(
-                    feed == null
-                            ? new Origin(passage.frame(), passage.key())
-                            : fed(feed, lane, passage));
+            origins.add(feed == null ? passage : fed(feed, lane, passage));
         }
         Separation model = look.model();
-        boolean opaque = origins.stream().allMatch(o -> o.frame().isOpaque());
+        boolean opaque = origins.stream().allMatch(Passage::isOpaque);
         List<Lane> lanes =
                 opaque ? opaque(passage.site(), origins) : covered(passage.site(), origins);
-        passage.setLanes(new Lanes(model, opaque ? passage.frame().colour() : List.of(), lanes));
+        passage.setLanes(new Lanes(model, passage.rows(), lanes));
     }
 
-    private Origin fed(FeedPlan feed, int lane, Passage passage) {
+    /** What is fed to a lane. */
+    private Passage fed(FeedPlan feed, int lane, Passage passage) {
         Site site = passage.site();
         record Fed(FeedPlan feed, Size size) {}
-        Key key = Key.of(new Fed(feed, passage.frame().size()));
+        Key key = Key.of(new Fed(feed, passage.size()));
         if (feed.trail().isPresent()) {
             Frame made =
                     site.store().get(key, () -> lingering(feed, site), site.cancel()::isCancelled);
-            return new Origin(made, key);
+            return new Passage(made, key, site);
         }
         if (feed.slit().isEmpty()) {
-            return new Origin(supplies.placed(feed.picture(), feed.place()), key);
+            return new Passage(supplies.placed(feed.picture(), feed.place()), key, site);
         }
         SlitPlan slit = feed.slit().get();
         Key all = slit.by() == Slit.By.LANE ? key.then(passage.key()).then(lane) : key;
@@ -96,7 +92,7 @@ record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implemen
                                                         site.workers())
                                                 .of(s -> slice(s, feed.place(), site)),
                                 site.cancel()::isCancelled);
-        return new Origin(made, all);
+        return new Passage(made, all, site);
     }
 
     /** The lightest of now and what earlier frames have left. */
@@ -157,29 +153,38 @@ record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implemen
         };
     }
 
-    private Key key(Origin origin, int lane) {
+    private Key key(Passage origin, int lane) {
         return origin.key().then(look.separation()).then(lane);
     }
 
-    private List<Lane> opaque(Site site, List<Origin> origins) {
-        Map<Key, List<Plane>> separated = new HashMap<>();
+    private List<Lane> opaque(Site site, List<Passage> origins) {
+        Map<Key, List<Rows>> separated = new HashMap<>();
         List<Lane> lanes = new ArrayList<>();
         for (int i = 0; i < origins.size(); i++) {
-            Origin origin = origins.get(i);
-            List<Plane> planes =
+            Passage origin = origins.get(i);
+            List<Rows> rows =
                     separated.computeIfAbsent(origin.key(), k -> separate(site, origins, origin));
-            Plane plane = planes.get(i);
-            lanes.add(new Lane(key(origin, i), plane == null ? null : Rows.of(plane), null));
+            lanes.add(new Lane(key(origin, i), wanted.get(i) ? rows.get(i) : null, null));
         }
         return lanes;
     }
 
-    /** The wanted ones of the lanes that come from one origin; null for the others. */
-    private List<Plane> separate(Site site, List<Origin> origins, Origin from) {
-        Separation model = look.model();
-        if (model.isChannels()) {
-            return from.frame().colour();
+    /** The lanes that come from one origin; of those that are not wanted there may be nothing. */
+    private List<Rows> separate(Site site, List<Passage> origins, Passage from) {
+        if (from.rows().channels().isEmpty()) {
+            from.frame(); // they are asked for more than once
         }
+        return look.model().isChannels()
+                ? from.rows().channels().orElseThrow()
+                : rows(planes(site, origins, from));
+    }
+
+    private static List<Rows> rows(List<Plane> planes) {
+        return planes.stream().map(plane -> plane == null ? null : Rows.of(plane)).toList();
+    }
+
+    private List<Plane> planes(Site site, List<Passage> origins, Passage from) {
+        Separation model = look.model();
         boolean[] needed = new boolean[origins.size()];
         boolean any = false;
         for (int i = 0; i < needed.length; i++) {
@@ -197,20 +202,15 @@ record Separate(LookPlan look, Supplies supplies, List<Boolean> wanted) implemen
         return site.store()
                 .get(
                         from.key().then(which),
-                        () ->
-                                Pixels.map(
-                                        from.frame().colour(),
-                                        needed,
-                                        site.workers(),
-                                        model::separate),
+                        () -> Pixels.map(from.rows(), needed, site.workers(), model::separate),
                         site.cancel()::isCancelled);
     }
 
-    private List<Lane> covered(Site site, List<Origin> origins) {
+    private List<Lane> covered(Site site, List<Passage> origins) {
         Map<Key, Parted> separated = new HashMap<>();
         List<Lane> lanes = new ArrayList<>();
         for (int i = 0; i < origins.size(); i++) {
-            Origin origin = origins.get(i);
+            Passage origin = origins.get(i);
             Parted parted =
                     separated.computeIfAbsent(
                             origin.key(), k -> parted(origin.frame(), site.workers()));

@@ -63,31 +63,27 @@ record Treat(LookPlan look, int number, List<LaneWork> works, Supplies supplies)
         Key key = lane.key().then(work.key());
         boolean kept = !last || site.store().peek(key).isPresent() || site.store().recurs(key);
         if (!kept) {
-            return new Lane(key, apply(model, lane, work, site).ready(site.workers()), null);
+            return new Lane(key, apply(model, lane.rows(), work, site).ready(site.workers()), null);
         }
         Plane plane =
                 site.store()
                         .get(
                                 key,
-                                () -> apply(model, lane, work, site).toPlane(site.workers()),
+                                () -> apply(model, lane.rows(), work, site).toPlane(site.workers()),
                                 site.cancel()::isCancelled);
         return new Lane(key, Rows.of(plane), null);
     }
 
-    private Rows apply(Separation model, Lane lane, LaneWork work, Site site) {
-        return apply(model, lane.rows().toPlane(site.workers()), work, site);
-    }
-
     /** Angles are treated as directions, unless each is treated by itself. */
-    private Rows apply(Separation model, Plane plane, LaneWork work, Site site) {
+    private Rows apply(Separation model, Rows rows, LaneWork work, Site site) {
         boolean angles = model.lanes().get(number).paint() == Paint.ANGLE && !work.isPointwise();
         return angles
                 ? Rows.of(
                         Angles.treated(
-                                plane,
-                                p -> work.on(p, model, site, supplies).toPlane(site.workers()),
+                                rows.toPlane(site.workers()),
+                                p -> work.on(p, model, site, supplies),
                                 site.workers()))
-                : work.on(plane, model, site, supplies);
+                : work.on(rows, model, site, supplies);
     }
 
     private Lane covered(Separation model, Lane lane, LaneWork work, Site site) {
@@ -108,14 +104,14 @@ record Treat(LookPlan look, int number, List<LaneWork> works, Supplies supplies)
         Plane coverage = lane.coverage();
         if (work.spreads()) {
             return List.of(
-                    apply(model, plane, work, site).toPlane(workers),
-                    work.on(coverage, model, site, supplies).toPlane(workers));
+                    apply(model, Rows.of(plane), work, site).toPlane(workers),
+                    work.on(coverage, model, site, supplies));
         }
         Plane straight =
                 work.isPointwise()
                         ? Kernels.divide(plane, coverage, workers)
                         : Continued.beyond(plane, coverage, workers);
-        Plane done = apply(model, straight, work, site).toPlane(workers);
+        Plane done = apply(model, Rows.of(straight), work, site).toPlane(workers);
         return List.of(Kernels.multiply(done, coverage, workers), coverage);
     }
 }

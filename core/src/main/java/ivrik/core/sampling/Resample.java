@@ -1,9 +1,13 @@
 package ivrik.core.sampling;
 
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
+import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
+
+import java.util.Arrays;
 
 /**
  * Pictures at another size. Smaller by the exact area each new pixel covers (so that a small preview
@@ -29,6 +33,48 @@ public final class Resample {
         return in.premultiplied(workers).mapPlanes(plane -> to(plane, size, workers));
     }
 
+    /** The rows of an opaque picture as planes at another size. Smaller ones are made as the rows come. */
+    public static Frame to(ColourRows in, Size size, Workers workers) {
+        boolean isSmaller = size.height() < in.height() && size.width() < in.width();
+        return isSmaller ? smaller(in, size, workers) : to(Frame.of(in, workers), size, workers);
+    }
+
+    private static Frame smaller(ColourRows in, Size size, Workers workers) {
+        int width = in.width();
+        Weights across = Weights.of(width, size.width());
+        Weights down = Weights.of(in.height(), size.height());
+        Plane red = Plane.of(size.width(), size.height());
+        Plane green = Plane.of(size.width(), size.height());
+        Plane blue = Plane.of(size.width(), size.height());
+        Plane[] out = {red, green, blue};
+        workers.rows(
+                size.height(),
+                (from, to) -> {
+                    ColourRows.Reader reader = in.reader();
+                    float[][] row = new float[3][width];
+                    float[][] sum = new float[3][width];
+                    for (int y = from; y < to; y++) {
+                        Cancel.poll();
+                        for (float[] channel : sum) {
+                            Arrays.fill(channel, 0);
+                        }
+                        for (int k = 0; k < down.taps; k++) {
+                            float w = down.weight[y * down.taps + k];
+                            if (w != 0) {
+                                reader.row(down.first[y] + k, row);
+                                for (int c = 0; c < 3; c++) {
+                                    addRow(sum[c], 0, row[c], 0, w, width);
+                                }
+                            }
+                        }
+                        for (int c = 0; c < 3; c++) {
+                            across(sum[c], 0, out[c].data(), out[c].row(y), across);
+                        }
+                    }
+                });
+        return Frame.opaque(red, green, blue);
+    }
+
     private static Plane across(Plane in, int width, Workers workers) {
         Weights weights = Weights.of(in.width(), width);
         Plane out = Plane.of(width, in.height());
@@ -36,14 +82,18 @@ public final class Resample {
                 in.height(),
                 (from, to) -> {
                     for (int y = from; y < to; y++) {
-                        if (weights.taps == 2) {
-                            pairs(in.data(), in.row(y), out.data(), out.row(y), weights);
-                        } else {
-                            row(in.data(), in.row(y), out.data(), out.row(y), weights);
-                        }
+                        across(in.data(), in.row(y), out.data(), out.row(y), weights);
                     }
                 });
         return out;
+    }
+
+    private static void across(float[] in, int i, float[] out, int o, Weights weights) {
+        if (weights.taps == 2) {
+            pairs(in, i, out, o, weights);
+        } else {
+            row(in, i, out, o, weights);
+        }
     }
 
     private static void row(float[] in, int i, float[] out, int o, Weights weights) {

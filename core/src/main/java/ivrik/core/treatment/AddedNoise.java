@@ -3,11 +3,10 @@ package ivrik.core.treatment;
 import ivrik.core.filter.Noise;
 import ivrik.core.filter.Noise.Origin;
 import ivrik.core.filter.Noise.Spread;
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 /** Noise of single pixels, as electronics add it: alike in all tones. */
-public final class AddedNoise implements LaneTreatment {
+public final class AddedNoise implements StreamedTreatment {
     /** How the values are spread. */
     public static final Option SPREAD =
             new Option("spread", "spread", "How the noise is spread", "gaussian", "uniform");
@@ -31,12 +30,12 @@ public final class AddedNoise implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Rows apply(Rows lane, Settings settings, Context context) {
         Spread spread = settings.word(SPREAD).equals("uniform") ? Spread.UNIFORM : Spread.GAUSSIAN;
         Origin origin = Live.origin(settings, spread);
         Noise noise = new Noise(lane.size(), 1, context.scale(), origin);
         float strength = (float) settings.share("strength") * context.lane().span();
-        return PlaneRows.of(
+        return LaneRows.of(
                 lane,
                 noise,
                 (in, added, out, n) -> {

@@ -8,7 +8,7 @@ import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
 /** Gaussian blur, alike both ways or not, along any angle. Its radius is two sigma. */
-public final class GaussianBlur implements LaneTreatment {
+public final class GaussianBlur implements StreamedTreatment {
     private static final double FAR_PX = 1000;
     private static final Description DESCRIPTION =
             Description.of(
@@ -35,7 +35,7 @@ public final class GaussianBlur implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Rows apply(Rows lane, Settings settings, Context context) {
         double sigma = settings.number("radius") / 2 * context.scale();
         double across = sigma * settings.share("across");
         double down = sigma * settings.share("down");
@@ -49,15 +49,17 @@ public final class GaussianBlur implements LaneTreatment {
                     settings.edgeFill(),
                     context.workers());
         }
+        Plane plane = lane.toPlane(context.workers());
         if (across == 0 || down == 0) {
             return along(
-                    lane,
+                    plane,
                     down == 0 ? angle : angle + 90,
                     Math.max(across, down),
                     settings,
                     context);
         }
-        return TurnedGaussian.of(lane, across, down, angle, settings.edgeFill(), context.workers());
+        return TurnedGaussian.of(
+                plane, across, down, angle, settings.edgeFill(), context.workers());
     }
 
     /** Shear one direction only. */

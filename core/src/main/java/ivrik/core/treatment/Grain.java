@@ -3,14 +3,13 @@ package ivrik.core.treatment;
 import ivrik.core.filter.Noise;
 import ivrik.core.filter.Noise.Origin;
 import ivrik.core.filter.Noise.Spread;
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 /**
  * Grain as film has it: Gaussian noise of a size, strongest in the middle tones, fading to pure black
  * and white; one for all lanes, each its own, or anything between.
  */
-public final class Grain implements LaneTreatment {
+public final class Grain implements StreamedTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "grain",
@@ -32,13 +31,13 @@ public final class Grain implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Rows apply(Rows lane, Settings settings, Context context) {
         Origin origin = Live.origin(settings, Spread.GAUSSIAN);
         Noise noise = new Noise(lane.size(), settings.number("size"), context.scale(), origin);
         float strength = (float) settings.share("strength") * context.lane().span();
         float response = (float) settings.share("response");
         float span = context.lane().span();
-        return PlaneRows.of(
+        return LaneRows.of(
                 lane,
                 noise,
                 (in, grain, out, n) -> {

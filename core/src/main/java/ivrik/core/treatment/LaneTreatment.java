@@ -11,4 +11,9 @@ public non-sealed interface LaneTreatment extends Treatment {
      * time is best left to the reader of the rows.
      */
     Rows apply(Plane lane, Settings settings, Context context);
+
+    /** The same of a lane that is no plane yet. */
+    default Rows apply(Rows lane, Settings settings, Context context) {
+        return apply(lane.toPlane(context.workers()), settings, context);
+    }
 }

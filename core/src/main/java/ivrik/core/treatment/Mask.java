@@ -7,7 +7,7 @@ import ivrik.core.picture.Rows;
  * A lane multiplied by the matching channel of a pattern, such as a screen's. A pattern of mean m costs
  * 1/m of the brightness, which is paid back by the mean that the pattern really has.
  */
-public final class Mask implements LaneTreatment {
+public final class Mask implements StreamedTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "mask",
@@ -27,15 +27,15 @@ public final class Mask implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Rows apply(Rows lane, Settings settings, Context context) {
         if (context.picture().isEmpty()) {
-            return Rows.of(lane);
+            return lane;
         }
         Plane pattern = context.picture().get();
         double back = settings.share("pay-back");
         double mean = mean(pattern);
         float by = (float) (mean == 0 ? 1 : 1 / (1 - back + back * mean));
-        return PlaneRows.repeated(
+        return LaneRows.repeated(
                 lane,
                 pattern,
                 (in, mask, out, n) -> {

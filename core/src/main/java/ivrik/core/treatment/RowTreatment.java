@@ -1,7 +1,6 @@
 package ivrik.core.treatment;
 
 import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
@@ -13,7 +12,7 @@ import java.util.function.Supplier;
  * Work on a lane that needs of it no more than the row at hand. So it needs no plane of it: in a picture
  * whose rows are just being made, each is treated as it comes.
  */
-public interface RowTreatment extends LaneTreatment {
+public interface RowTreatment extends StreamedTreatment {
     /** Work on one row, in place; the row may be longer than the picture is wide. */
     @FunctionalInterface
     interface Work {
@@ -45,7 +44,7 @@ public interface RowTreatment extends LaneTreatment {
     }
 
     @Override
-    default Rows apply(Plane lane, Settings settings, Context context) {
-        return PlaneRows.byRow(lane, work(lane.size(), settings, context));
+    default Rows apply(Rows lane, Settings settings, Context context) {
+        return LaneRows.byRow(lane, work(lane.size(), settings, context));
     }
 }

@@ -65,8 +65,8 @@ public final class SpreadLight implements LaneTreatment {
         if (gain.by() == 0 || sigma == 0 || light.isFlat(light.at(0, 0))) {
             return Rows.of(Plane.of(light.width(), light.height()));
         }
-        return PlaneRows.of(
-                light,
+        return LaneRows.of(
+                Rows.of(light),
                 Halo.of(Rows.of(light), sigma, tail, EdgeFill.MIRROR, workers),
                 (was, is, gained, n) -> {
                     System.arraycopy(is, 0, gained, 0, n);

@@ -1,11 +1,10 @@
 package ivrik.core.treatment;
 
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.rejoin.Blend;
 
 /** A picture or clip of one's own, such as scanned grain, blended into a lane. */
-public final class Texture implements LaneTreatment {
+public final class Texture implements StreamedTreatment {
     /** How it is blended in. */
     public static final Option BLEND =
             new Option(
@@ -40,14 +39,14 @@ public final class Texture implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Rows apply(Rows lane, Settings settings, Context context) {
         if (context.picture().isEmpty()) {
-            return Rows.of(lane);
+            return lane;
         }
         Blend blend = Blend.named(settings.word(BLEND));
         float strength = (float) settings.share("strength");
         float contrast = (float) settings.share("contrast");
-        return PlaneRows.repeated(
+        return LaneRows.repeated(
                 lane,
                 context.picture().get(),
                 (in, picture, out, n) -> {

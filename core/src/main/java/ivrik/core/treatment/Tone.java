@@ -1,12 +1,11 @@
 package ivrik.core.treatment;
 
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 import java.util.function.DoubleUnaryOperator;
 
 /** A treatment of each value by itself. */
-public interface Tone extends LaneTreatment, Plot {
+public interface Tone extends StreamedTreatment, Plot {
     /** What comes out for what goes in. */
     @FunctionalInterface
     interface Curve {
@@ -28,9 +27,9 @@ public interface Tone extends LaneTreatment, Plot {
     }
 
     @Override
-    default Rows apply(Plane lane, Settings settings, Context context) {
+    default Rows apply(Rows lane, Settings settings, Context context) {
         Curve curve = curve(settings, low(context), context.lane().span());
-        return PlaneRows.of(
+        return LaneRows.of(
                 lane,
                 (in, out, n) -> {
                     for (int i = 0; i < n; i++) {

@@ -26,8 +26,8 @@ public final class UnsharpMask implements LaneTreatment {
         double sigma = settings.number("radius") / 2 * context.scale();
         float by = (float) settings.share("strength");
         Rows soft = Gaussian.of(lane, sigma, sigma, settings.edgeFill(), context.workers());
-        return PlaneRows.of(
-                lane,
+        return LaneRows.of(
+                Rows.of(lane),
                 soft,
                 (in, blurred, out, n) -> {
                     for (int i = 0; i < n; i++) {

@@ -3,6 +3,7 @@ package ivrik.core.sampling;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ivrik.core.Made;
 import ivrik.core.Pictured;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
@@ -13,6 +14,9 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 
 import org.junit.jupiter.api.Test;
+
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 
 class ResampleTest {
     @Test
@@ -36,6 +40,24 @@ class ResampleTest {
     void doubleSizeInterpolatesBetweenCentres() {
         Plane large = Resample.to(Plane.of(2, 1, 0, 4), new Size(4, 1), Workers.shared());
         assertThat(large.data()).containsExactly(0f, 1f, 3f, 4f);
+    }
+
+    @Property(tries = 60)
+    void rowsAsTheyComeAreWhatTheirPlanesAre(
+            @ForAll @IntRange(min = 1, max = 40) int w,
+            @ForAll @IntRange(min = 1, max = 90) int h) {
+        List<Plane> planes = List.of(noise(1), noise(2), noise(3));
+        Workers workers = Workers.shared();
+        Size size = new Size(w, h);
+        List<Plane> made =
+                Resample.to(Made.stored(planes, new AtomicInteger()), size, workers).colour();
+        for (int c = 0; c < 3; c++) {
+            assertThat(made.get(c).sameSamples(Resample.to(planes.get(c), size, workers))).isTrue();
+        }
+    }
+
+    private static Plane noise(int seed) {
+        return Pictured.noise(17, 71, seed);
     }
 
     @Property(tries = 60)

@@ -3,6 +3,7 @@ package ivrik.core.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import ivrik.core.Made;
 import ivrik.core.Pictured;
 import ivrik.core.motion.Draw;
 import ivrik.core.picture.Plane;
@@ -21,6 +22,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /** What holds for every treatment. */
 class TreatmentsTest {
@@ -55,13 +57,12 @@ class TreatmentsTest {
 
     private static Plane done(
             LaneTreatment t, Plane in, Settings s, double scale, Workers workers) {
-        Context context =
-                new Context(
-                        scale,
-                        Treating.lane(0),
-                        Optional.of(Pictured.smooth(50, 40, 1.5)),
-                        workers);
-        return t.apply(in, s, context).toPlane(workers);
+        return t.apply(in, s, context(scale, workers)).toPlane(workers);
+    }
+
+    private static Context context(double scale, Workers workers) {
+        return new Context(
+                scale, Treating.lane(0), Optional.of(Pictured.smooth(50, 40, 1.5)), workers);
     }
 
     @Test
@@ -115,6 +116,21 @@ class TreatmentsTest {
             }
         }
         assertThat(in.sameSamples(before)).isTrue();
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void rowsAsTheyAreMadeAreTreatedAsTheirPlaneIs(LaneTreatment treatment) {
+        Plane in = Pictured.noise(201, 157, 6);
+        Workers workers = Workers.shared();
+        for (EdgeFill fill : EdgeFill.values()) {
+            Settings shown = shownOff(treatment, fill);
+            Plane made =
+                    treatment
+                            .apply(Made.rows(in, new AtomicInteger()), shown, context(1, workers))
+                            .toPlane(workers);
+            assertThat(made.sameSamples(done(treatment, in, shown, 1, workers))).isTrue();
+        }
     }
 
     /**

@@ -1,18 +1,17 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Filtered;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 
 import java.util.function.Supplier;
 
-/** Rows made from the rows of planes, sample by sample. */
-final class PlaneRows implements Filtered {
-    private final Plane in;
+/** Rows made from those of a lane, sample by sample. */
+final class LaneRows implements Rows {
+    private final Rows in;
     private final Rows other;
     private final Pair pair;
 
-    private PlaneRows(Plane in, Rows other, Pair pair) {
+    private LaneRows(Rows in, Rows other, Pair pair) {
         this.in = in;
         this.other = other;
         this.pair = pair;
@@ -30,25 +29,31 @@ final class PlaneRows implements Filtered {
         void row(float[] in, float[] out, int n);
     }
 
-    static Rows of(Plane in, Each each) {
-        return new PlaneRows(in, null, (a, b, out, n) -> each.row(a, out, n));
+    static Rows of(Rows in, Each each) {
+        return new LaneRows(in, null, (a, b, out, n) -> each.row(a, out, n));
     }
 
     /** By work that each reader has for itself, with whatever scratch space it needs. */
-    static Rows byRow(Plane in, Supplier<RowTreatment.Work> work) {
+    static Rows byRow(Rows in, Supplier<RowTreatment.Work> work) {
         int n = in.width();
-        return new Filtered() {
+        return new Rows() {
             @Override
-            public Plane in() {
-                return in;
+            public int width() {
+                return n;
+            }
+
+            @Override
+            public int height() {
+                return in.height();
             }
 
             @Override
             public Reader reader() {
+                Reader lane = in.reader();
                 RowTreatment.Work own = work.get();
                 float[] row = new float[n];
                 return (y, out, o) -> {
-                    System.arraycopy(in.data(), in.row(y), row, 0, n);
+                    lane.row(y, row, 0);
                     own.row(y, row);
                     System.arraycopy(row, 0, out, o, n);
                 };
@@ -57,13 +62,13 @@ final class PlaneRows implements Filtered {
     }
 
     /** Two of one size. */
-    static Rows of(Plane in, Rows other, Pair pair) {
-        return new PlaneRows(in, other, pair);
+    static Rows of(Rows in, Rows other, Pair pair) {
+        return new LaneRows(in, other, pair);
     }
 
     /** The other repeats itself where it is smaller. */
-    static Rows repeated(Plane in, Plane other, Pair pair) {
-        return new PlaneRows(in, new Repeated(other, in.width(), in.height()), pair);
+    static Rows repeated(Rows in, Plane other, Pair pair) {
+        return new LaneRows(in, new Repeated(other, in.width(), in.height()), pair);
     }
 
     /** A plane beside and below itself, as often as is needed. */
@@ -81,19 +86,25 @@ final class PlaneRows implements Filtered {
     }
 
     @Override
-    public Plane in() {
-        return in;
+    public int width() {
+        return in.width();
+    }
+
+    @Override
+    public int height() {
+        return in.height();
     }
 
     @Override
     public Reader reader() {
         int n = in.width();
+        Reader lane = in.reader();
         float[] a = new float[n];
         float[] b = other == null ? null : new float[n];
         float[] made = new float[n];
         Reader others = other == null ? null : other.reader();
         return (y, out, o) -> {
-            System.arraycopy(in.data(), in.row(y), a, 0, n);
+            lane.row(y, a, 0);
             if (others != null) {
                 others.row(y, b, 0);
             }

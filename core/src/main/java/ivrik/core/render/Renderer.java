@@ -18,7 +18,6 @@ import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PlacePlan;
 import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.StepPlan;
-import ivrik.core.sampling.Resample;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Pattern;
@@ -36,7 +35,7 @@ import java.util.function.Supplier;
  * for many threads.
  */
 public final class Renderer {
-    private final Pictures pictures;
+    private final Sources sources;
     private final Workers workers;
     private final Store store;
     private final Laying laying;
@@ -46,7 +45,7 @@ public final class Renderer {
      * @param store what is kept of frames and of the way to them
      */
     public Renderer(Pictures pictures, Workers workers, Store store) {
-        this.pictures = pictures;
+        this.sources = new Sources(pictures, workers, store);
         this.workers = workers;
         this.store = store;
         this.laying = new Laying(workers);
@@ -208,27 +207,7 @@ public final class Renderer {
     }
 
     private Passage source(LayerPlan layer, PlacePlan place, Size sequence, Site site) {
-        Picture picture = layer.picture().orElseThrow();
-        Key key = key(picture, place, sequence, site.scale());
-        Size shown = sequence.scaled(site.scale());
-        if (place.isPlain() && picture.source().size().equals(shown) && !store.holds(key)) {
-            Optional<ColourRows> rows = rows(picture).filter(r -> r.size().equals(shown));
-            if (rows.isPresent()) {
-                return new Passage(rows.get(), key, site);
-            }
-        }
-        return new Passage(placed(picture, place, sequence, site.scale()), key, site);
-    }
-
-    /** What a source shows; at the size that it is wanted at if it is left as it is stored. */
-    private Frame read(Picture picture, Size fitted) {
-        return rows(picture)
-                .map(rows -> Resample.to(rows, fitted, workers))
-                .orElseGet(() -> Cancel.NEVER.during(() -> pictures.frame(picture, fitted)));
-    }
-
-    private Optional<ColourRows> rows(Picture picture) {
-        return Cancel.NEVER.during(() -> pictures.rows(picture));
+        return sources.passage(layer.picture().orElseThrow(), place, sequence, site);
     }
 
     /**
@@ -351,7 +330,7 @@ public final class Renderer {
         public Frame placed(Optional<? extends Seen> seen, PlacePlan place) {
             return switch (seen.orElse(null)) {
                 case null -> Frame.empty(sequence.scaled(scale));
-                case Picture picture -> Renderer.this.placed(picture, place, sequence, scale);
+                case Picture picture -> sources.placed(picture, place, sequence, scale);
                 case Beneath beneath -> beneath(beneath);
             };
         }
@@ -376,7 +355,7 @@ public final class Renderer {
             boolean tiled =
                     step.lanes().stream().filter(Objects::nonNull).anyMatch(Pattern::isTiled);
             Size own = picture.source().size();
-            return Renderer.this.placed(picture, PlacePlan.FITTED, tiled ? own : sequence, scale);
+            return sources.placed(picture, PlacePlan.FITTED, tiled ? own : sequence, scale);
         }
     }
 
@@ -391,23 +370,6 @@ public final class Renderer {
                 () -> {
                     new Road(look, Supplies.NONE).take(passage);
                     return passage.frame();
-                });
-    }
-
-    private static Key key(Picture picture, PlacePlan place, Size sequence, double scale) {
-        record Placed(Picture picture, PlacePlan place, Size sequence, double scale) {}
-        return Key.of(new Placed(picture, place, sequence, scale));
-    }
-
-    /** A source in its place; uncovered where it does not reach. */
-    private Frame placed(Picture picture, PlacePlan place, Size sequence, double scale) {
-        Size shown = sequence.scaled(scale);
-        return store.get(
-                key(picture, place, sequence, scale),
-                () -> {
-                    Size fitted = Placement.size(picture.source().size(), sequence, shown, place);
-                    return Placement.put(
-                            read(picture, fitted), fitted, shown, place, scale, workers);
                 });
     }
 }

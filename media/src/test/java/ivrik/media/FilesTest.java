@@ -9,8 +9,10 @@ import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.render.Plan;
 import ivrik.core.threads.Workers;
+import ivrik.media.decode.Footage;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.MediaPictures;
+import ivrik.media.decode.ReadFrame;
 import ivrik.media.encode.StillWriter;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.SafeFile;
@@ -108,6 +110,12 @@ class FilesTest {
         }
     }
 
+    private static ReadFrame read(Source source) {
+        try (Footage footage = Footage.open(Path.of(source.path()), Workers.shared())) {
+            return footage.read(0, source.size());
+        }
+    }
+
     @Test
     void filesOfSourcesThatAreGoneAreClosedAndWhatIsReadIsCounted() {
         Source source = project().sources().getFirst();
@@ -115,7 +123,9 @@ class FilesTest {
         try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
             var frame = pictures.frame(new Plan.Picture(source, 0), source.size());
             assertThat(pictures.openFiles()).isEqualTo(1);
-            assertThat(store.held()).isEqualTo(Store.bytes(frame));
+            assertThat(store.held())
+                    .as("in the bytes that it came in")
+                    .isEqualTo(read(source).bytes());
             pictures.closeOthers(List.of(source));
             assertThat(pictures.openFiles()).isEqualTo(1);
             pictures.closeOthers(List.of());

@@ -2,6 +2,7 @@ package ivrik.media.decode;
 
 import ivrik.core.cache.Store;
 import ivrik.core.colour.ColourSpace;
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.CancelledException;
@@ -34,7 +35,7 @@ final class AheadReader implements AutoCloseable {
     private final Store store;
     private final ExecutorService decoder =
             Executors.newSingleThreadExecutor(Threads.named("ivrik-decoder"));
-    private final LinkedHashMap<Key, CompletableFuture<Frame>> frames = new LinkedHashMap<>();
+    private final LinkedHashMap<Key, CompletableFuture<ReadFrame>> frames = new LinkedHashMap<>();
     private long last = -2;
     private boolean closed;
 
@@ -51,8 +52,18 @@ final class AheadReader implements AutoCloseable {
         this.store = store;
     }
 
+    /** As planes; those of what is left as it is stored are made by whoever asks. */
     Frame frame(long n, Size shown, ColourSpace space) {
-        CompletableFuture<Frame> wanted;
+        return read(n, shown, space).frame(workers);
+    }
+
+    /** As rows, where it is left as it is stored. */
+    Optional<ColourRows> rows(long n, ColourSpace space) {
+        return read(n, footage.size(), space).rows();
+    }
+
+    private ReadFrame read(long n, Size shown, ColourSpace space) {
+        CompletableFuture<ReadFrame> wanted;
         synchronized (this) {
             boolean inOrder = n > last && n <= last + KEPT;
             if (!inOrder && n != last) {
@@ -69,12 +80,12 @@ final class AheadReader implements AutoCloseable {
         } catch (CompletionException e) {
             throw e.getCause() instanceof RuntimeException r ? r : e;
         } catch (CancellationException e) {
-            return frame(
+            return read(
                     n, shown, space); // dropped by another caller before this one had begun to wait
         }
     }
 
-    private CompletableFuture<Frame> ask(long n, Size shown, ColourSpace space) {
+    private CompletableFuture<ReadFrame> ask(long n, Size shown, ColourSpace space) {
         if (closed) {
             throw new CancelledException();
         }
@@ -83,17 +94,18 @@ final class AheadReader implements AutoCloseable {
                         n,
                         footage.kind() == ivrik.core.project.Source.Kind.VECTOR ? shown : null,
                         space);
-        CompletableFuture<Frame> asked = frames.get(key);
+        CompletableFuture<ReadFrame> asked = frames.get(key);
         if (asked == null || asked.isCompletedExceptionally()) {
             asked = new CompletableFuture<>();
-            CompletableFuture<Frame> future = asked;
+            CompletableFuture<ReadFrame> future = asked;
             frames.remove(key);
             frames.put(key, future);
             decoder.execute(() -> decode(key, shown, future));
         }
-        Iterator<Map.Entry<Key, CompletableFuture<Frame>>> oldest = frames.entrySet().iterator();
+        Iterator<Map.Entry<Key, CompletableFuture<ReadFrame>>> oldest =
+                frames.entrySet().iterator();
         while (frames.size() > KEPT && oldest.hasNext()) {
-            CompletableFuture<Frame> each = oldest.next().getValue();
+            CompletableFuture<ReadFrame> each = oldest.next().getValue();
             if (each.isDone()) {
                 oldest.remove();
                 release(each);
@@ -102,33 +114,35 @@ final class AheadReader implements AutoCloseable {
         return asked;
     }
 
-    private void decode(Key key, Size shown, CompletableFuture<Frame> future) {
+    private void decode(Key key, Size shown, CompletableFuture<ReadFrame> future) {
         if (future.isDone()) {
             return;
         }
         try {
-            Frame delivered = footage.delivered(key.n(), shown);
+            var change = colours.flatMap(c -> c.to(key.space()));
             complete(
                     future,
-                    colours.flatMap(c -> c.to(key.space()))
-                            .map(c -> c.apply(delivered, workers))
-                            .orElse(delivered));
+                    change.isEmpty()
+                            ? footage.read(key.n(), shown)
+                            : ReadFrame.of(
+                                    change.get()
+                                            .apply(footage.delivered(key.n(), shown), workers)));
         } catch (Throwable t) {
             future.completeExceptionally(t);
         }
     }
 
-    private synchronized void complete(CompletableFuture<Frame> future, Frame frame) {
+    private synchronized void complete(CompletableFuture<ReadFrame> future, ReadFrame frame) {
         if (!future.isDone() && frames.containsValue(future)) {
-            store.reserve(Store.bytes(frame)); // before anyone has it
+            store.reserve(frame.bytes()); // before anyone has it
         }
         future.complete(frame);
     }
 
     /** One that is done is held no longer. */
-    private void release(CompletableFuture<Frame> done) {
+    private void release(CompletableFuture<ReadFrame> done) {
         if (!done.isCompletedExceptionally()) {
-            store.reserve(-Store.bytes(done.join()));
+            store.reserve(-done.join().bytes());
         }
     }
 

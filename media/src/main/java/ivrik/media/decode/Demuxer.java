@@ -3,6 +3,7 @@ package ivrik.media.decode;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import ivrik.core.motion.Rational;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.ffmpeg.Ffmpeg;
 
@@ -141,6 +142,13 @@ public final class Demuxer implements AutoCloseable {
 
     public AVStream stream() {
         return opened.stream;
+    }
+
+    /** Frames a second as the file says; 0 if it does not. */
+    Rational saidRate() {
+        Rational average = Ffmpeg.rational(stream().avg_frame_rate());
+        Rational nominal = Ffmpeg.rational(stream().r_frame_rate());
+        return average.num() > 0 ? average : nominal;
     }
 
     /** FFmpeg's name of the container. */

@@ -19,7 +19,8 @@ import java.util.List;
 import java.util.Optional;
 
 /** An open piece of footage of any kind. */
-public sealed interface Footage extends AutoCloseable {
+public sealed interface Footage extends AutoCloseable
+        permits Footage.Film, Footage.Raster, Footage.Animation, Footage.Vector, NumberedFootage {
     Source.Kind kind();
 
     Size size();
@@ -77,6 +78,11 @@ public sealed interface Footage extends AutoCloseable {
     /** Frame {@code n} in its own colours; what has no size of its own is drawn {@code shown} large. */
     Frame delivered(long n, Size shown);
 
+    /** The same, which may be left as it is stored. */
+    default ReadFrame read(long n, Size shown) {
+        return ReadFrame.of(delivered(n, shown));
+    }
+
     /** The same in the colours of sRGB and BT.709. */
     default Frame frame(long n, Size shown) {
         return frame(n, shown, ColourSpace.SRGB, Workers.shared());
@@ -104,7 +110,7 @@ public sealed interface Footage extends AutoCloseable {
     /** The same, read in a way that was chosen. */
     static Footage open(Path path, Reading reading, Workers workers) {
         if (NumberedSequence.isPattern(path) && !Files.exists(path)) {
-            return new Numbered(NumberedSequence.of(path), reading, workers);
+            return new NumberedFootage(NumberedSequence.of(path), reading, workers);
         }
         if (!Files.isRegularFile(path)) {
             if (Files.exists(path)) {
@@ -182,6 +188,11 @@ public sealed interface Footage extends AutoCloseable {
         @Override
         public Frame delivered(long n, Size shown) {
             return reader.frame(n);
+        }
+
+        @Override
+        public ReadFrame read(long n, Size shown) {
+            return reader.read(n);
         }
 
         @Override
@@ -342,55 +353,6 @@ public sealed interface Footage extends AutoCloseable {
         @Override
         public Frame delivered(long n, Size shown) {
             return graphic.draw(shown);
-        }
-
-        @Override
-        public void close() {}
-    }
-
-    /** A numbered sequence; its first still stands for all. */
-    record Numbered(
-            NumberedSequence sequence,
-            Reading reading,
-            Workers workers,
-            Size size,
-            Depth depth,
-            String form,
-            Colours colours)
-            implements Footage {
-        Numbered(NumberedSequence sequence, Reading reading, Workers workers) {
-            Footage still = Footage.open(sequence.file(0), reading, workers);
-            this(
-                    sequence,
-                    reading,
-                    workers,
-                    still.size(),
-                    still.depth(),
-                    still.form(),
-                    still.colours());
-            still.close();
-        }
-
-        @Override
-        public Source.Kind kind() {
-            return Source.Kind.SEQUENCE;
-        }
-
-        @Override
-        public Rational rate() {
-            return Rational.of(24);
-        }
-
-        @Override
-        public long frames() {
-            return sequence.frames();
-        }
-
-        @Override
-        public Frame delivered(long n, Size shown) {
-            try (Footage still = Footage.open(sequence.file(n), reading, workers)) {
-                return still.delivered(0, shown);
-            }
         }
 
         @Override

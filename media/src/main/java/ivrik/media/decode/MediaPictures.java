@@ -2,6 +2,7 @@ package ivrik.media.decode;
 
 import ivrik.core.cache.Store;
 import ivrik.core.colour.ColourSpace;
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
@@ -23,7 +24,9 @@ import java.nio.file.attribute.BasicFileAttributes;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -90,10 +93,24 @@ public final class MediaPictures implements Pictures, AutoCloseable {
                             Plane.flat(shown.width(), shown.height(), colour.blue())),
                     space);
         }
+        return read(source, reader -> reader.frame(picture.frame(), shown, space));
+    }
+
+    @Override
+    public Optional<ColourRows> rows(Picture picture) {
+        Source source = picture.source();
+        return switch (source.kind()) {
+            case MOVIE, STILL, SEQUENCE ->
+                    read(source, reader -> reader.rows(picture.frame(), picture.colour()));
+            case VECTOR, TITLE, SOLID -> Optional.empty();
+        };
+    }
+
+    private <T> T read(Source source, Function<AheadReader, T> work) {
         while (true) {
             AheadReader reader = reader(Key.of(source));
             try {
-                return reader.frame(picture.frame(), shown, space);
+                return work.apply(reader);
             } catch (CancelledException e) {
                 if (!reader.isClosed()) {
                     throw e;

@@ -4,8 +4,6 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
-import ivrik.core.colour.Primaries;
-import ivrik.core.colour.Transfer;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
@@ -91,11 +89,11 @@ public final class MovieReader implements AutoCloseable {
                 throw demuxer.unreadable("there is not one frame in it");
             }
             this.times =
-                    FrameTimes.of(index, Ffmpeg.rational(stream().time_base()), saidRate(stream()));
+                    FrameTimes.of(index, Ffmpeg.rational(stream().time_base()), demuxer.saidRate());
             this.first = firstPicture();
             this.facts = MovieFacts.of(demuxer, first);
             this.orientation = Orientation.of(first, stream());
-            this.colours = colours(first);
+            this.colours = Tags.of(first, stream(), path);
         } catch (RuntimeException e) {
             av_packet_free(packet);
             av_frame_free(decoded);
@@ -122,15 +120,6 @@ public final class MovieReader implements AutoCloseable {
             none.color_trc(stream().codecpar().color_trc());
             return none;
         }
-    }
-
-    private Colours colours(AVFrame picture) {
-        return switch (stream().codecpar().codec_id()) {
-            case AV_CODEC_ID_RADIANCE_HDR ->
-                    Colours.of("linear light", Primaries.SRGB, Transfer.LINEAR);
-            case AV_CODEC_ID_PNG -> PngColours.of(path).orElseGet(() -> Tags.of(picture, stream()));
-            default -> Tags.of(picture, stream());
-        };
     }
 
     /** Frames by the times of their packets where these can be believed, else by decoding them all. */
@@ -165,12 +154,6 @@ public final class MovieReader implements AutoCloseable {
         }
         next = -1;
         return Arrays.copyOf(times, n);
-    }
-
-    private static Rational saidRate(AVStream stream) {
-        Rational average = Ffmpeg.rational(stream.avg_frame_rate());
-        Rational nominal = Ffmpeg.rational(stream.r_frame_rate());
-        return average.num() > 0 ? average : nominal;
     }
 
     /** How many frames there are at the constant rate. */
@@ -277,12 +260,36 @@ public final class MovieReader implements AutoCloseable {
      * @throws UnreadableMediaException if it is damaged or there is no such frame
      */
     public Frame frame(long n) {
+        decode(numberStored(n));
+        return shown();
+    }
+
+    /** The same, left as it is stored where that is how it is shown. */
+    ReadFrame read(long n) {
+        decode(numberStored(n));
+        boolean asStored =
+                orientation == Orientation.UPRIGHT
+                        && facts.squared().equals(new Size(decoded.width(), decoded.height()));
+        return asStored
+                ? PixelReader.stored(decoded)
+                        .map(ReadFrame::of)
+                        .orElseGet(() -> ReadFrame.of(shown()))
+                : ReadFrame.of(shown());
+    }
+
+    /** The number of the stored frame that stands for one of the constant rate. */
+    private long numberStored(long n) {
         if (n < 0 || n >= frames()) {
             throw new UnreadableMediaException(
                     "there is no frame " + n + " in " + path.getFileName(),
                     "it has frames 0 to " + (frames() - 1));
         }
-        Frame stored = stored(times.stored(n));
+        return times.stored(n);
+    }
+
+    /** What is decoded, at the size as shown. */
+    private Frame shown() {
+        Frame stored = PixelReader.read(decoded, workers);
         // A picture may change its size in the middle of a stream; the movie keeps its own.
         return orientation.upright(Resample.to(stored, facts.squared(), workers));
     }

@@ -1,6 +1,6 @@
 package ivrik.media.decode;
 
-import static org.bytedeco.ffmpeg.global.avcodec.AV_PKT_DATA_ICC_PROFILE;
+import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.colour.Primaries;
@@ -11,6 +11,7 @@ import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVFrameSideData;
 
+import java.nio.file.Path;
 import java.util.Optional;
 
 /** What FFmpeg says of the colours of a decoded picture. */
@@ -34,6 +35,16 @@ final class Tags {
             }
         }
         return of(picture);
+    }
+
+    /** The same; by what the file itself says, if it is of a kind that knows better. */
+    static Colours of(AVFrame picture, AVStream stream, Path file) {
+        return switch (stream.codecpar().codec_id()) {
+            case AV_CODEC_ID_RADIANCE_HDR ->
+                    Colours.of("linear light", Primaries.SRGB, Transfer.LINEAR);
+            case AV_CODEC_ID_PNG -> PngColours.of(file).orElseGet(() -> of(picture, stream));
+            default -> of(picture, stream);
+        };
     }
 
     private static Optional<byte[]> profile(AVFrame picture) {

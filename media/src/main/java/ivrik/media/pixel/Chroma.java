@@ -4,18 +4,18 @@ package ivrik.media.pixel;
 final class Chroma {
     private Chroma() {}
 
-    /** Twice as many: each sample on its own pixel, the mean of two between; the last stands alone. */
-    static void doubled(float[] in, float[] out) {
+    /** Twice as many: each sample on its own pixel, the mean of two between; the last stands alone; from {@code o} on. */
+    static void doubled(float[] in, float[] out, int o) {
         int n = in.length;
         float here = in[0];
         for (int i = 0; i < n - 1; i++) {
             float next = in[i + 1];
-            out[2 * i] = here;
-            out[2 * i + 1] = here + 0.5f * (next - here);
+            out[o + 2 * i] = here;
+            out[o + 2 * i + 1] = here + 0.5f * (next - here);
             here = next;
         }
-        out[2 * n - 2] = here;
-        out[2 * n - 1] = here;
+        out[o + 2 * n - 2] = here;
+        out[o + 2 * n - 1] = here;
     }
 
     /**
@@ -38,19 +38,27 @@ final class Chroma {
         }
     }
 
+    /**
+     * Where a pixel lies among samples, between the first and the last of them.
+     *
+     * @param n how many samples there are
+     * @param sub log2 of how many pixels share a sample
+     * @param left whether samples lie on the first pixel of each group, not between
+     */
+    static double place(int pixel, int n, int sub, boolean left) {
+        double step = 1 << sub;
+        return Math.clamp(left ? pixel / step : (pixel + 0.5) / step - 0.5, 0, n - 1);
+    }
+
     /** For each full-size place the two samples around it and the share of the second. */
     record Taps(int[] first, int[] second, float[] share) {
-        /**
-         * @param sub log2 of how many pixels share a sample
-         * @param left whether samples lie on the first pixel of each group, not between
-         */
+        /** Of all places, see {@link #place}. */
         static Taps of(int full, int n, int sub, boolean left) {
             int[] first = new int[full];
             int[] second = new int[full];
             float[] share = new float[full];
-            double step = 1 << sub;
             for (int i = 0; i < full; i++) {
-                double at = Math.clamp(left ? i / step : (i + 0.5) / step - 0.5, 0, n - 1);
+                double at = place(i, n, sub, left);
                 first[i] = (int) at;
                 second[i] = Math.min(first[i] + 1, n - 1);
                 share[i] = (float) (at - first[i]);
@@ -58,11 +66,11 @@ final class Chroma {
             return new Taps(first, second, share);
         }
 
-        /** A row read at all places. */
-        void read(float[] in, float[] out) {
+        /** A row read at all places, into {@code out} from {@code o} on. */
+        void read(float[] in, float[] out, int o) {
             for (int x = 0; x < first.length; x++) {
                 float v = in[first[x]];
-                out[x] = v + share[x] * (in[second[x]] - v);
+                out[o + x] = v + share[x] * (in[second[x]] - v);
             }
         }
     }

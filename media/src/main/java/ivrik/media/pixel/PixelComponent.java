@@ -3,16 +3,18 @@ package ivrik.media.pixel;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.picture.Lines;
+import ivrik.core.picture.Rows;
 import ivrik.media.ffmpeg.FrameMemory;
 
 import org.bytedeco.ffmpeg.avutil.AVComponentDescriptor;
-import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 
 import java.lang.foreign.MemorySegment;
 import java.lang.foreign.ValueLayout;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * One component of an FFmpeg picture, as rows of floats: where its samples lie and how they are
@@ -20,6 +22,9 @@ import java.nio.ByteOrder;
  * largest of the component's depth is 1.
  */
 final class PixelComponent {
+    /** What codes of so many bits stand for. */
+    private static final Map<Integer, float[]> CODES = new ConcurrentHashMap<>();
+
     private final MemorySegment plane;
     private final long lineBytes;
     private final int step;
@@ -35,12 +40,13 @@ final class PixelComponent {
     /**
      * @param width samples in a row
      * @param height rows
-     * @throws IllegalArgumentException if the frame's memory does not hold as many
+     * @throws IllegalArgumentException if the memory does not hold as many
      */
-    PixelComponent(AVFrame frame, AVPixFmtDescriptor layout, int component, int width, int height) {
+    PixelComponent(
+            PixelMemory pixels, AVPixFmtDescriptor layout, int component, int width, int height) {
         AVComponentDescriptor c = layout.comp(component);
-        FrameMemory memory = FrameMemory.of(frame, c.plane());
-        this.lineBytes = frame.linesize(c.plane());
+        FrameMemory memory = pixels.planes().get(c.plane()).memory();
+        this.lineBytes = pixels.planes().get(c.plane()).lineBytes();
         this.plane = memory.buffer();
         this.step = c.step();
         this.offset = memory.start() + c.offset();
@@ -56,7 +62,8 @@ final class PixelComponent {
         long inLine = c.offset() + (width - 1L) * step + bytes - 1;
         memory.check(c.offset(), inLine);
         memory.check((height - 1) * lineBytes + c.offset(), (height - 1) * lineBytes + inLine);
-        this.codes = floats || depth > 16 ? null : codes(depth);
+        this.codes =
+                floats || depth > 16 ? null : CODES.computeIfAbsent(depth, PixelComponent::codes);
     }
 
     private static float[] codes(int depth) {
@@ -80,6 +87,32 @@ final class PixelComponent {
      * @param samples the same bytes, in the component's order
      */
     record Line(byte[] bytes, ByteBuffer samples, int[] codes) {}
+
+    /** Its rows, read when they are asked for. */
+    Rows rows(int height) {
+        return new Rows() {
+            @Override
+            public int width() {
+                return width;
+            }
+
+            @Override
+            public int height() {
+                return height;
+            }
+
+            @Override
+            public boolean areRead() {
+                return true;
+            }
+
+            @Override
+            public Reader reader() {
+                Line line = line();
+                return (y, out, o) -> read(y, out, o, line);
+            }
+        };
+    }
 
     /** Reads a row into {@code out} from {@code o} on. */
     void read(int y, float[] out, int o, Line line) {

@@ -3,8 +3,10 @@ package ivrik.media.pixel;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 import static org.bytedeco.ffmpeg.global.swscale.*;
 
+import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.Rows;
 import ivrik.core.threads.Workers;
 
 import org.bytedeco.ffmpeg.avutil.AVFrame;
@@ -14,6 +16,7 @@ import org.bytedeco.ffmpeg.swscale.SwsFilter;
 import org.bytedeco.javacpp.DoublePointer;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** A decoded FFmpeg picture as a core frame, in R'G'B' as delivered. */
@@ -22,28 +25,60 @@ public final class PixelReader {
 
     public static Frame read(AVFrame in, Workers workers) {
         AVPixFmtDescriptor layout = av_pix_fmt_desc_get(in.format());
-        long unusual = AV_PIX_FMT_FLAG_PAL | AV_PIX_FMT_FLAG_BITSTREAM | AV_PIX_FMT_FLAG_BAYER;
-        if ((layout.flags() & unusual) != 0 || layout.comp(0).depth() > 16 && !isFloat(layout)) {
+        if (isUnusual(layout)) {
             return readConverted(in, workers);
         }
-        boolean alpha = (layout.flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
-        int colours = layout.nb_components() - (alpha ? 1 : 0);
+        PixelMemory memory = PixelMemory.of(in);
+        boolean alpha = hasAlpha(layout);
         List<Plane> rgb =
-                colours == 1
-                        ? grey(in, layout, workers)
-                        : (layout.flags() & AV_PIX_FMT_FLAG_RGB) != 0
-                                ? IntStream.range(0, 3)
-                                        .mapToObj(c -> plane(in, layout, c, workers))
-                                        .toList()
-                                : new YuvReader(in, layout, yuv(in, layout), isFullRange(in))
-                                        .read(workers);
+                layout.nb_components() < 3
+                        ? grey(in, memory, layout, workers)
+                        : colour(in, memory, layout).toPlanes(workers);
         return alpha
                 ? Frame.straight(
                         rgb.get(0),
                         rgb.get(1),
                         rgb.get(2),
-                        plane(in, layout, layout.nb_components() - 1, workers))
+                        rows(in, memory, layout, layout.nb_components() - 1).toPlane(workers))
                 : Frame.opaque(rgb.get(0), rgb.get(1), rgb.get(2));
+    }
+
+    /**
+     * A picture left in the bytes that it came in, of which it has a copy; empty where it is not opaque, is grey, or
+     * is laid out in an unusual way.
+     */
+    public static Optional<StoredPicture> stored(AVFrame in) {
+        AVPixFmtDescriptor layout = av_pix_fmt_desc_get(in.format());
+        PixelMemory memory = PixelMemory.of(in);
+        if (isUnusual(layout)
+                || hasAlpha(layout)
+                || layout.nb_components() < 3
+                || !memory.runsDownward()) {
+            return Optional.empty();
+        }
+        int[] heights = new int[memory.planes().size()];
+        for (int c = 0; c < layout.nb_components(); c++) {
+            heights[layout.comp(c).plane()] =
+                    isChroma(layout, c) ? -(-in.height() >> layout.log2_chroma_h()) : in.height();
+        }
+        List<byte[]> bytes = memory.copied(heights);
+        return Optional.of(new StoredPicture(colour(in, memory.with(bytes), layout), bytes));
+    }
+
+    private static boolean isUnusual(AVPixFmtDescriptor layout) {
+        long unusual = AV_PIX_FMT_FLAG_PAL | AV_PIX_FMT_FLAG_BITSTREAM | AV_PIX_FMT_FLAG_BAYER;
+        return (layout.flags() & unusual) != 0 || layout.comp(0).depth() > 16 && !isFloat(layout);
+    }
+
+    private static boolean hasAlpha(AVPixFmtDescriptor layout) {
+        return (layout.flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
+    }
+
+    private static ColourRows colour(AVFrame in, PixelMemory memory, AVPixFmtDescriptor layout) {
+        return (layout.flags() & AV_PIX_FMT_FLAG_RGB) != 0
+                ? ColourRows.of(
+                        IntStream.range(0, 3).mapToObj(c -> rows(in, memory, layout, c)).toList())
+                : new YuvRows(in, memory, layout, yuv(in, layout), isFullRange(in));
     }
 
     /** Whether a component is colour difference, which may have fewer samples. */
@@ -58,25 +93,15 @@ public final class PixelReader {
     }
 
     /** A component that is not colour difference. */
-    private static Plane plane(
-            AVFrame in, AVPixFmtDescriptor layout, int component, Workers workers) {
-        int width = in.width();
-        int height = in.height();
-        PixelComponent samples = new PixelComponent(in, layout, component, width, height);
-        Plane out = Plane.of(width, height);
-        workers.rows(
-                height,
-                (from, to) -> {
-                    PixelComponent.Line line = samples.line();
-                    for (int y = from; y < to; y++) {
-                        samples.read(y, out.data(), out.row(y), line);
-                    }
-                });
-        return out;
+    private static Rows rows(
+            AVFrame in, PixelMemory memory, AVPixFmtDescriptor layout, int component) {
+        return new PixelComponent(memory, layout, component, in.width(), in.height())
+                .rows(in.height());
     }
 
-    private static List<Plane> grey(AVFrame in, AVPixFmtDescriptor layout, Workers workers) {
-        Plane luma = plane(in, layout, 0, workers);
+    private static List<Plane> grey(
+            AVFrame in, PixelMemory memory, AVPixFmtDescriptor layout, Workers workers) {
+        Plane luma = rows(in, memory, layout, 0).toPlane(workers);
         boolean limited = in.color_range() == AVCOL_RANGE_MPEG && !isFloat(layout);
         Plane grey = limited ? yuv(in, layout).grey(luma, workers) : luma;
         return List.of(grey, grey, grey);

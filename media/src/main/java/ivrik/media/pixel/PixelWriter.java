@@ -125,6 +125,7 @@ public final class PixelWriter {
             throw new IllegalArgumentException(
                     "a plane of " + size + " does not fit a picture of " + room);
         }
-        return new PixelComponent(out, layout, component, size.width(), size.height());
+        return new PixelComponent(
+                PixelMemory.of(out), layout, component, size.width(), size.height());
     }
 }

@@ -66,8 +66,8 @@ record Yuv(
         return out;
     }
 
-    /** Rows of luma and the differences of blue and red, changed in place to red, green, blue. */
-    void toRgb(float[] y, float[] cb, float[] cr) {
+    /** Luma and the differences of blue and red from one index to another, changed in place to red, green, blue. */
+    void toRgb(float[] y, float[] cb, float[] cr, int from, int to) {
         float black = (float) blackLuma;
         float lumaGain = (float) (1 / lumaSpan);
         float zero = (float) chromaZero;
@@ -76,13 +76,34 @@ record Yuv(
         double kg = 1 - kr - kb;
         float redInGreen = (float) (kr / kg);
         float blueInGreen = (float) (kb / kg);
-        for (int i = 0; i < y.length; i++) {
+        for (int i = from; i < to; i++) {
             float luma = (y[i] - black) * lumaGain;
             float blue = (cb[i] - zero) * blueGain;
             float red = (cr[i] - zero) * redGain;
             y[i] = luma + red;
             cb[i] = luma - red * redInGreen - blue * blueInGreen;
             cr[i] = luma + blue;
+        }
+    }
+
+    /** The first samples of luma, changed in place to red by the difference of red. */
+    void toRed(float[] y, float[] cr, int n) {
+        toColour(y, cr, (float) (2 * (1 - kr) / chromaSpan), n);
+    }
+
+    /** The first samples of luma, changed in place to blue by the difference of blue. */
+    void toBlue(float[] y, float[] cb, int n) {
+        toColour(y, cb, (float) (2 * (1 - kb) / chromaSpan), n);
+    }
+
+    private void toColour(float[] y, float[] difference, float gain, int n) {
+        float black = (float) blackLuma;
+        float lumaGain = (float) (1 / lumaSpan);
+        float zero = (float) chromaZero;
+        for (int i = 0; i < n; i++) {
+            float luma = (y[i] - black) * lumaGain;
+            float colour = (difference[i] - zero) * gain;
+            y[i] = luma + colour;
         }
     }
 

@@ -1,0 +1,63 @@
+package ivrik.media.decode;
+
+import ivrik.core.motion.Rational;
+import ivrik.core.picture.Depth;
+import ivrik.core.picture.Frame;
+import ivrik.core.picture.Size;
+import ivrik.core.project.Source;
+import ivrik.core.project.Source.Reading;
+import ivrik.core.threads.Workers;
+
+/** A numbered sequence; its first still stands for all. */
+record NumberedFootage(
+        NumberedSequence sequence,
+        Reading reading,
+        Workers workers,
+        Size size,
+        Depth depth,
+        String form,
+        Colours colours)
+        implements Footage {
+    NumberedFootage(NumberedSequence sequence, Reading reading, Workers workers) {
+        Footage still = Footage.open(sequence.file(0), reading, workers);
+        this(
+                sequence,
+                reading,
+                workers,
+                still.size(),
+                still.depth(),
+                still.form(),
+                still.colours());
+        still.close();
+    }
+
+    @Override
+    public Source.Kind kind() {
+        return Source.Kind.SEQUENCE;
+    }
+
+    @Override
+    public Rational rate() {
+        return Rational.of(24);
+    }
+
+    @Override
+    public long frames() {
+        return sequence.frames();
+    }
+
+    @Override
+    public Frame delivered(long n, Size shown) {
+        return read(n, shown).frame(workers);
+    }
+
+    @Override
+    public ReadFrame read(long n, Size shown) {
+        try (Footage still = Footage.open(sequence.file(n), reading, workers)) {
+            return still.read(0, shown);
+        }
+    }
+
+    @Override
+    public void close() {}
+}

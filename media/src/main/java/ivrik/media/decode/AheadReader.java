@@ -37,6 +37,10 @@ final class AheadReader implements AutoCloseable {
             Executors.newSingleThreadExecutor(Threads.named("ivrik-decoder"));
     private final LinkedHashMap<Key, CompletableFuture<ReadFrame>> frames = new LinkedHashMap<>();
     private long last = -2;
+
+    /** The bytes of what the footage keeps itself, as far as they are counted. */
+    private long besides;
+
     private boolean closed;
 
     private record Key(long n, Size shown, ColourSpace space) {}
@@ -119,16 +123,22 @@ final class AheadReader implements AutoCloseable {
             return;
         }
         try {
-            var change = colours.flatMap(c -> c.to(key.space()));
-            complete(
-                    future,
-                    change.isEmpty()
-                            ? footage.read(key.n(), shown)
-                            : ReadFrame.of(
-                                    change.get()
-                                            .apply(footage.delivered(key.n(), shown), workers)));
+            ReadFrame read = footage.read(key.n(), shown);
+            ReadFrame frame =
+                    colours.flatMap(c -> c.to(key.space()))
+                            .map(c -> ReadFrame.of(c.apply(read.frame(workers), workers)))
+                            .orElse(read);
+            count(footage.keptBytes());
+            complete(future, frame);
         } catch (Throwable t) {
             future.completeExceptionally(t);
+        }
+    }
+
+    private synchronized void count(long kept) {
+        if (!closed) {
+            store.reserve(kept - besides);
+            besides = kept;
         }
     }
 
@@ -163,6 +173,7 @@ final class AheadReader implements AutoCloseable {
             closed = true;
             frames.values().stream().filter(CompletableFuture::isDone).forEach(this::release);
             frames.clear();
+            store.reserve(-besides);
             decoder.execute(footage::close);
             decoder.shutdown();
         }

@@ -83,6 +83,11 @@ public sealed interface Footage extends AutoCloseable
         return ReadFrame.of(delivered(n, shown));
     }
 
+    /** The memory that it has taken for frames beside those that it was asked for. */
+    default long keptBytes() {
+        return 0;
+    }
+
     /** The same in the colours of sRGB and BT.709. */
     default Frame frame(long n, Size shown) {
         return frame(n, shown, ColourSpace.SRGB, Workers.shared());
@@ -193,6 +198,11 @@ public sealed interface Footage extends AutoCloseable
         @Override
         public ReadFrame read(long n, Size shown) {
             return reader.read(n);
+        }
+
+        @Override
+        public long keptBytes() {
+            return reader.passedBytes();
         }
 
         @Override

@@ -4,6 +4,7 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -16,6 +17,9 @@ import java.util.Optional;
  * frames can only be counted from the beginning.
  */
 final class FrameIndex {
+    /** So many frames show whether they come out in the order that their times say. */
+    private static final int LOOK = 12;
+
     private final long[] times;
     private final List<Key> keys;
     private final boolean counted;
@@ -35,8 +39,49 @@ final class FrameIndex {
         this.lastDuration = lastDuration;
     }
 
+    /** By the times of the packets where these can be believed, else by decoding all. */
+    static FrameIndex of(
+            Demuxer demuxer, Decoder decoder, AVPacket packet, AVFrame decoded, boolean counted) {
+        if (demuxer.isStill()) {
+            return ofDecoding(new long[1], 0);
+        }
+        if (!counted) {
+            var told = ofPackets(demuxer, packet);
+            if (told.isPresent()
+                    && (demuxer.isTrusted()
+                            || told.get().comesOut(demuxer, decoder, packet, decoded))) {
+                return told.get();
+            }
+        }
+        return ofDecoding(
+                decodedTimes(demuxer, decoder, packet, decoded, Integer.MAX_VALUE),
+                decoded.duration());
+    }
+
+    /** Whether the first frames come out in the order that their times say. */
+    private boolean comesOut(Demuxer demuxer, Decoder decoder, AVPacket packet, AVFrame decoded) {
+        int look = Math.min(LOOK, size());
+        return Arrays.equals(
+                decodedTimes(demuxer, decoder, packet, decoded, look), 0, look, times, 0, look);
+    }
+
+    private static long[] decodedTimes(
+            Demuxer demuxer, Decoder decoder, AVPacket packet, AVFrame decoded, int most) {
+        long[] times = new long[Math.min(most, 256)];
+        int n = 0;
+        demuxer.rewind();
+        decoder.flush();
+        while (n < most && decoder.receive(decoded, packet)) {
+            if (n == times.length) {
+                times = Arrays.copyOf(times, Math.min(most, 2 * n));
+            }
+            times[n++] = decoded.best_effort_timestamp();
+        }
+        return Arrays.copyOf(times, n);
+    }
+
     /** Read off the packets; empty if one of them does not say its time, or two say the same. */
-    static Optional<FrameIndex> ofPackets(Demuxer demuxer, AVPacket packet) {
+    private static Optional<FrameIndex> ofPackets(Demuxer demuxer, AVPacket packet) {
         long[] times = new long[256];
         List<Key> keys = new ArrayList<>();
         int n = 0;

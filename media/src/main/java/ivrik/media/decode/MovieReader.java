@@ -15,6 +15,7 @@ import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.ffmpeg.Ffmpeg;
 import ivrik.media.pixel.PixelReader;
+import ivrik.media.pixel.StoredPicture;
 
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avformat.AVStream;
@@ -25,15 +26,13 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * The pictures of one movie or still, by number. Frames that come unevenly are seen at a constant rate.
  * Frames are asked for by one thread at a time, everything else by any.
  */
 public final class MovieReader implements AutoCloseable {
-    /** So many frames show whether they come out in the order that their times say. */
-    private static final int LOOK = 12;
-
     /** Of a long movie only so many frames are decoded to see whether seeking finds them. */
     private static final int CHECKED = 240;
 
@@ -49,6 +48,9 @@ public final class MovieReader implements AutoCloseable {
     private final Orientation orientation;
     private final Colours colours;
     private final MovieFacts facts;
+
+    /** Frames that came on the way to one that was asked for. */
+    private final PassedFrames passed = new PassedFrames();
 
     /** The number of the frame that comes next, in the order of showing; -1 if that is not known. */
     private long next = -1;
@@ -84,7 +86,8 @@ public final class MovieReader implements AutoCloseable {
             if (sized) {
                 Memory.check(new Size(stream.codecpar().width(), stream.codecpar().height()), path);
             }
-            this.index = listed(reading.counted());
+            this.index = FrameIndex.of(demuxer, decoder, packet, decoded, reading.counted());
+            this.next = demuxer.isStill() ? 0 : -1;
             if (index.size() == 0) {
                 throw demuxer.unreadable("there is not one frame in it");
             }
@@ -120,40 +123,6 @@ public final class MovieReader implements AutoCloseable {
             none.color_trc(stream().codecpar().color_trc());
             return none;
         }
-    }
-
-    /** Frames by the times of their packets where these can be believed, else by decoding them all. */
-    private FrameIndex listed(boolean counted) {
-        if (demuxer.isStill()) {
-            next = 0;
-            return FrameIndex.ofDecoding(new long[1], 0);
-        }
-        if (!counted) {
-            var told = FrameIndex.ofPackets(demuxer, packet);
-            if (told.isPresent() && (demuxer.isTrusted() || comesOutAs(told.get()))) {
-                return told.get();
-            }
-        }
-        return FrameIndex.ofDecoding(decodedTimes(Integer.MAX_VALUE), decoded.duration());
-    }
-
-    private boolean comesOutAs(FrameIndex told) {
-        int look = Math.min(LOOK, told.size());
-        return Arrays.equals(decodedTimes(look), 0, look, told.times(), 0, look);
-    }
-
-    private long[] decodedTimes(int most) {
-        long[] times = new long[Math.min(most, 256)];
-        int n = 0;
-        rewind();
-        while (n < most && decoder.receive(decoded, packet)) {
-            if (n == times.length) {
-                times = Arrays.copyOf(times, Math.min(most, 2 * n));
-            }
-            times[n++] = decoded.best_effort_timestamp();
-        }
-        next = -1;
-        return Arrays.copyOf(times, n);
     }
 
     /** How many frames there are at the constant rate. */
@@ -260,21 +229,31 @@ public final class MovieReader implements AutoCloseable {
      * @throws UnreadableMediaException if it is damaged or there is no such frame
      */
     public Frame frame(long n) {
-        decode(numberStored(n));
-        return shown();
+        return read(n).frame(workers);
     }
 
     /** The same, left as it is stored where that is how it is shown. */
     ReadFrame read(long n) {
-        decode(numberStored(n));
-        boolean asStored =
+        long number = numberStored(n);
+        Optional<StoredPicture> known = passed.asked(number);
+        if (known.isEmpty()) {
+            decode(number);
+            known = asStored();
+        }
+        return known.map(ReadFrame::of).orElseGet(() -> ReadFrame.of(shown()));
+    }
+
+    /** The memory that is taken by frames which were decoded on the way to others. */
+    long passedBytes() {
+        return passed.bytes();
+    }
+
+    /** What is decoded in the bytes that it came in; empty where it is not shown like that. */
+    private Optional<StoredPicture> asStored() {
+        boolean asShown =
                 orientation == Orientation.UPRIGHT
                         && facts.squared().equals(new Size(decoded.width(), decoded.height()));
-        return asStored
-                ? PixelReader.stored(decoded)
-                        .map(ReadFrame::of)
-                        .orElseGet(() -> ReadFrame.of(shown()))
-                : ReadFrame.of(shown());
+        return asShown ? PixelReader.stored(decoded) : Optional.empty();
     }
 
     /** The number of the stored frame that stands for one of the constant rate. */
@@ -318,26 +297,31 @@ public final class MovieReader implements AutoCloseable {
         int key = index.keyBefore(n);
         boolean within =
                 next >= 0 && next <= n && (key < 0 || index.number(index.key(key).time()) <= next);
-        if (within && found(n)) {
+        if (within && found(n, next)) {
             return;
         }
         // A place that was sought may lie behind what was meant: then one key earlier.
         for (int attempt = 0; attempt < 2 && key - attempt >= 0; attempt++) {
-            if (demuxer.seek(index.key(key - attempt))) {
+            FrameIndex.Key from = index.key(key - attempt);
+            if (demuxer.seek(from)) {
                 decoder.flush();
-                if (found(n)) {
+                if (found(n, index.number(from.time()))) {
                     return;
                 }
             }
         }
         rewind();
-        if (!found(n)) {
+        if (!found(n, 0)) {
             throw damaged(n);
         }
     }
 
-    /** Decodes on until frame {@code n} has come; false if it does not, and then the place is lost. */
-    private boolean found(long n) {
+    /**
+     * Decodes on until frame {@code n} has come; false if it does not, and then the place is lost.
+     *
+     * @param from those that come before this one are not whole
+     */
+    private boolean found(long n, long from) {
         while (decoder.receive(decoded, packet)) {
             long number = index.number(decoded.best_effort_timestamp());
             if (number == n) {
@@ -347,6 +331,9 @@ public final class MovieReader implements AutoCloseable {
             if (number > n) {
                 break;
             }
+            if (number >= from) {
+                pass(number, n);
+            }
         }
         next = -1;
         return false;
@@ -355,15 +342,22 @@ public final class MovieReader implements AutoCloseable {
     private void count(long n) {
         if (next < 0 || next > n) {
             rewind();
-            next = 0;
         }
         while (decoder.receive(decoded, packet)) {
-            if (next++ == n) {
+            long number = next++;
+            if (number == n) {
                 return;
             }
+            pass(number, n);
         }
         next = -1;
         throw damaged(n);
+    }
+
+    private void pass(long number, long to) {
+        if (passed.wants(number, to)) {
+            asStored().ifPresent(picture -> passed.keep(number, picture));
+        }
     }
 
     private void rewind() {

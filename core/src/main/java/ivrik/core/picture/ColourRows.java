@@ -36,6 +36,15 @@ public interface ColourRows {
         void on(float[][] rgb, int n);
     }
 
+    /**
+     * Rows of a size.
+     *
+     * @param readers gives each thread its own
+     */
+    static ColourRows made(Size size, Supplier<Reader> readers) {
+        return new MadeColourRows(size, readers);
+    }
+
     /** These rows with work done on each as it is made. */
     default ColourRows then(Work work) {
         return thenBy(() -> work);
@@ -43,97 +52,63 @@ public interface ColourRows {
 
     /** The same by work that each reader has for itself, with whatever scratch space it needs. */
     default ColourRows thenBy(Supplier<Work> work) {
-        ColourRows before = this;
-        return new ColourRows() {
-            @Override
-            public int width() {
-                return before.width();
-            }
-
-            @Override
-            public int height() {
-                return before.height();
-            }
-
-            @Override
-            public Reader reader() {
-                Reader reader = before.reader();
-                Work own = work.get();
-                int n = width();
-                return (y, rgb) -> {
-                    reader.row(y, rgb);
-                    own.on(rgb, n);
-                };
-            }
-        };
+        int n = width();
+        return made(
+                size(),
+                () -> {
+                    Reader reader = reader();
+                    Work own = work.get();
+                    return (y, rgb) -> {
+                        reader.row(y, rgb);
+                        own.on(rgb, n);
+                    };
+                });
     }
 
     /** From one picture to another of its size by so much, 0..1. */
     static ColourRows mixed(ColourRows from, ColourRows to, float amount) {
         int width = from.width();
-        return new ColourRows() {
-            @Override
-            public int width() {
-                return width;
-            }
-
-            @Override
-            public int height() {
-                return from.height();
-            }
-
-            @Override
-            public Reader reader() {
-                Reader first = from.reader();
-                Reader second = to.reader();
-                float[][] other = new float[3][width];
-                return (y, rgb) -> {
-                    first.row(y, rgb);
-                    second.row(y, other);
-                    for (int c = 0; c < 3; c++) {
-                        mix(rgb[c], other[c], amount, width);
-                    }
-                };
-            }
-        };
+        return made(
+                from.size(),
+                () -> {
+                    Reader first = from.reader();
+                    Reader second = to.reader();
+                    float[][] other = new float[3][width];
+                    return (y, rgb) -> {
+                        first.row(y, rgb);
+                        second.row(y, other);
+                        for (int c = 0; c < 3; c++) {
+                            mix(rgb[c], other[c], amount, width);
+                        }
+                    };
+                });
     }
 
     /** The mean of pictures of one size; where all are the same it is that, to the last bit. */
     static ColourRows mean(List<ColourRows> pictures) {
         int width = pictures.getFirst().width();
-        return new ColourRows() {
-            @Override
-            public int width() {
-                return width;
-            }
-
-            @Override
-            public int height() {
-                return pictures.getFirst().height();
-            }
-
-            @Override
-            public Reader reader() {
-                List<Reader> readers = pictures.stream().map(ColourRows::reader).toList();
-                double[][] sums = new double[3][width];
-                float[][] one = new float[3][width];
-                return (y, rgb) -> {
-                    for (double[] sum : sums) {
-                        Arrays.fill(sum, 0);
-                    }
-                    for (Reader reader : readers) {
-                        reader.row(y, one);
-                        for (int c = 0; c < 3; c++) {
-                            Planes.add(one[c], sums[c]);
+        return made(
+                pictures.getFirst().size(),
+                () -> {
+                    List<Reader> readers = pictures.stream().map(ColourRows::reader).toList();
+                    double[][] sums = new double[3][width];
+                    float[][] one = new float[3][width];
+                    return (y, rgb) -> {
+                        for (double[] sum : sums) {
+                            Arrays.fill(sum, 0);
                         }
-                    }
-                    for (int c = 0; c < 3; c++) {
-                        Planes.divide(sums[c], pictures.size(), one[c]);
-                        System.arraycopy(one[c], 0, rgb[c], 0, width);
-                    }
-                };
-            }
-        };
+                        for (Reader reader : readers) {
+                            reader.row(y, one);
+                            for (int c = 0; c < 3; c++) {
+                                Planes.add(one[c], sums[c]);
+                            }
+                        }
+                        for (int c = 0; c < 3; c++) {
+                            Planes.divide(sums[c], pictures.size(), one[c]);
+                            System.arraycopy(one[c], 0, rgb[c], 0, width);
+                        }
+                    };
+                });
     }
 
     private static void mix(float[] into, float[] other, float amount, int n) {

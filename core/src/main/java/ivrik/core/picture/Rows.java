@@ -4,6 +4,7 @@ import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * A plane whose rows are made when they are asked for, so that work can go on row by row in the
@@ -62,6 +63,20 @@ public interface Rows {
     /** Whether they are only read, from a plane or from a picture as it is stored: then making them again costs little. */
     default boolean areRead() {
         return plane().isPresent();
+    }
+
+    /**
+     * Rows of a size.
+     *
+     * @param readers gives each thread its own
+     */
+    static Rows made(Size size, Supplier<Reader> readers) {
+        return new MadeRows(size, false, readers);
+    }
+
+    /** The same of rows that are only read, see {@link #areRead}. */
+    static Rows read(Size size, Supplier<Reader> readers) {
+        return new MadeRows(size, true, readers);
     }
 
     /** The rows of a plane; it is itself when all are wanted. */

@@ -36,29 +36,18 @@ final class LaneRows implements Rows {
     /** By work that each reader has for itself, with whatever scratch space it needs. */
     static Rows byRow(Rows in, Supplier<RowTreatment.Work> work) {
         int n = in.width();
-        return new Rows() {
-            @Override
-            public int width() {
-                return n;
-            }
-
-            @Override
-            public int height() {
-                return in.height();
-            }
-
-            @Override
-            public Reader reader() {
-                Reader lane = in.reader();
-                RowTreatment.Work own = work.get();
-                float[] row = new float[n];
-                return (y, out, o) -> {
-                    lane.row(y, row, 0);
-                    own.row(y, row);
-                    System.arraycopy(row, 0, out, o, n);
-                };
-            }
-        };
+        return Rows.made(
+                in.size(),
+                () -> {
+                    Reader lane = in.reader();
+                    RowTreatment.Work own = work.get();
+                    float[] row = new float[n];
+                    return (y, out, o) -> {
+                        lane.row(y, row, 0);
+                        own.row(y, row);
+                        System.arraycopy(row, 0, out, o, n);
+                    };
+                });
     }
 
     /** Two of one size. */

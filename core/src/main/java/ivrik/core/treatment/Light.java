@@ -82,26 +82,15 @@ public final class Light {
 
     /** The same on values as they are delivered. */
     static ColourRows placed(ColourRows picture, Supplier<Placed> work) {
-        return new ColourRows() {
-            @Override
-            public int width() {
-                return picture.width();
-            }
-
-            @Override
-            public int height() {
-                return picture.height();
-            }
-
-            @Override
-            public Reader reader() {
-                Reader before = picture.reader();
-                Placed own = work.get();
-                return (y, rgb) -> {
-                    before.row(y, rgb);
-                    own.row(y, rgb);
-                };
-            }
-        };
+        return ColourRows.made(
+                picture.size(),
+                () -> {
+                    ColourRows.Reader before = picture.reader();
+                    Placed own = work.get();
+                    return (y, rgb) -> {
+                        before.row(y, rgb);
+                        own.row(y, rgb);
+                    };
+                });
     }
 }

@@ -4,6 +4,7 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.media.ffmpeg.FrameMemory;
 
 import org.bytedeco.ffmpeg.avutil.AVComponentDescriptor;
@@ -90,28 +91,12 @@ final class PixelComponent {
 
     /** Its rows, read when they are asked for. */
     Rows rows(int height) {
-        return new Rows() {
-            @Override
-            public int width() {
-                return width;
-            }
-
-            @Override
-            public int height() {
-                return height;
-            }
-
-            @Override
-            public boolean areRead() {
-                return true;
-            }
-
-            @Override
-            public Reader reader() {
-                Line line = line();
-                return (y, out, o) -> read(y, out, o, line);
-            }
-        };
+        return Rows.read(
+                new Size(width, height),
+                () -> {
+                    Line line = line();
+                    return (y, out, o) -> read(y, out, o, line);
+                });
     }
 
     /** Reads a row into {@code out} from {@code o} on. */

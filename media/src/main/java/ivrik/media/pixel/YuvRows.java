@@ -12,6 +12,7 @@ import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Luma and colour difference read as red, green and blue, row by row: no planes between. Colour difference
@@ -94,60 +95,38 @@ final class YuvRows implements ColourRows {
 
     @Override
     public Optional<List<Rows>> channels() {
-        return Optional.of(List.of(new Channel(0), new Channel(1), new Channel(2)));
+        return Optional.of(
+                IntStream.range(0, 3)
+                        .mapToObj(number -> Rows.read(size(), () -> channel(number)))
+                        .toList());
     }
 
-    /** Red, green or blue by itself; for red and blue one colour difference is enough. */
-    private final class Channel implements Rows {
-        private final int number;
-
-        Channel(int number) {
-            this.number = number;
-        }
-
-        @Override
-        public int width() {
-            return width;
-        }
-
-        @Override
-        public int height() {
-            return height;
-        }
-
-        @Override
-        public boolean areRead() {
-            return true;
-        }
-
-        @Override
-        public Reader reader() {
-            PixelComponent.Line line = lumaSamples.line();
-            Difference blues = new Difference(cbSamples);
-            Difference reds = new Difference(crSamples);
-            float[] own = new float[width];
-            float[] cb = new float[width];
-            float[] cr = new float[width];
-            return (y, out, o) -> {
-                float[] luma =
-                        o == 0 && number != 1 ? out : own; // what begins at 0 is the quickest
-                lumaSamples.read(y, luma, 0, line);
-                if (number != 0) {
-                    blues.read(y, cb, 0);
-                }
-                if (number != 2) {
-                    reds.read(y, cr, 0);
-                }
-                switch (number) {
-                    case 0 -> yuv.toRed(luma, cr, width);
-                    case 1 -> yuv.toRgb(luma, cb, cr, 0, width);
-                    default -> yuv.toBlue(luma, cb, width);
-                }
-                if (luma == own) {
-                    System.arraycopy(number == 1 ? cb : luma, 0, out, o, width);
-                }
-            };
-        }
+    /** Red, green or blue by itself, by its number; for red and blue one colour difference is enough. */
+    private Rows.Reader channel(int number) {
+        PixelComponent.Line line = lumaSamples.line();
+        Difference blues = new Difference(cbSamples);
+        Difference reds = new Difference(crSamples);
+        float[] own = new float[width];
+        float[] cb = new float[width];
+        float[] cr = new float[width];
+        return (y, out, o) -> {
+            float[] luma = o == 0 && number != 1 ? out : own; // what begins at 0 is the quickest
+            lumaSamples.read(y, luma, 0, line);
+            if (number != 0) {
+                blues.read(y, cb, 0);
+            }
+            if (number != 2) {
+                reds.read(y, cr, 0);
+            }
+            switch (number) {
+                case 0 -> yuv.toRed(luma, cr, width);
+                case 1 -> yuv.toRgb(luma, cb, cr, 0, width);
+                default -> yuv.toBlue(luma, cb, width);
+            }
+            if (luma == own) {
+                System.arraycopy(number == 1 ? cb : luma, 0, out, o, width);
+            }
+        };
     }
 
     /** What one thread needs. */

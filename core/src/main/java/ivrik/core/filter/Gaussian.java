@@ -3,6 +3,7 @@ package ivrik.core.filter;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
@@ -58,7 +59,7 @@ public final class Gaussian {
         float[] rest = half(kernel ? sigmaX : 0);
         Plane blurred =
                 new Symmetric(across, rest, c.middle(), fill, EdgeFill.REPEAT).toPlane(workers);
-        return new Drawn(blurred, c, in.height());
+        return new Drawn(blurred, c, in.size());
     }
 
     /**
@@ -252,12 +253,7 @@ public final class Gaussian {
     }
 
     /** The rows drawn through the coarse ones. */
-    private record Drawn(Plane coarse, Coarse c, int height) implements Rows {
-        @Override
-        public int width() {
-            return coarse.width();
-        }
-
+    private record Drawn(Plane coarse, Coarse c, Size size) implements Rows {
         @Override
         public Reader reader() {
             RowVectors rows = new RowVectors(coarse, EdgeFill.REPEAT);

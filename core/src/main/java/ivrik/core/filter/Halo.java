@@ -3,12 +3,12 @@ package ivrik.core.filter;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -94,7 +94,7 @@ public final class Halo {
             double rest = Math.sqrt(part[0] * part[0] / d / d - variance);
             add(Gaussian.of(small, rest, rest, fill, workers), (float) part[1], sum, workers);
         }
-        return new Drawn(sum, d, in.width(), in.height(), fill);
+        return new Drawn(sum, d, in.size(), fill);
     }
 
     private static void add(Rows rows, float by, Plane sum, Workers workers) {
@@ -129,20 +129,22 @@ public final class Halo {
         private static final int MARGIN = 2;
 
         @Override
-        public int width() {
-            return (in.width() + 1) / 2;
-        }
-
-        @Override
-        public int height() {
-            return (in.height() + 1) / 2;
+        public Size size() {
+            return new Size((in.width() + 1) / 2, (in.height() + 1) / 2);
         }
 
         @Override
         public Reader reader() {
             int n = width();
-            Reader reader = in.reader();
-            Kept rows = new Kept(TAPS, in.width() + 2 * MARGIN, (y, row) -> seen(reader, y, row));
+            KeptRows.Maker seen = KeptRows.of(in, fill, MARGIN);
+            KeptRows rows =
+                    new KeptRows(
+                            TAPS,
+                            in.width() + 2 * MARGIN,
+                            (y, row) -> {
+                                seen.row(y, row);
+                                fill.extend(row, MARGIN, in.width());
+                            });
             float[] sum = new float[in.width() + 2 * MARGIN];
             return (y, out, o) -> {
                 int first = 2 * y - 1;
@@ -160,16 +162,6 @@ public final class Halo {
             };
         }
 
-        private void seen(Reader reader, int y, float[] row) {
-            int inside = fill.inside(y, in.height());
-            if (inside < 0) {
-                Arrays.fill(row, 0);
-                return;
-            }
-            reader.row(inside, row, MARGIN);
-            fill.extend(row, MARGIN, in.width());
-        }
-
         private static void together(float[] a, float[] b, float[] c, float[] d, float[] out) {
             for (int i = 0; i < out.length; i++) {
                 out[i] = a[i] + d[i] + 3 * (b[i] + c[i]);
@@ -181,17 +173,18 @@ public final class Halo {
      * A cubic B-spline through samples that lie {@code d} apart. Each of their rows is drawn across once for
      * all the rows between.
      */
-    private record Drawn(Plane small, int d, int width, int height, EdgeFill fill) implements Rows {
+    private record Drawn(Plane small, int d, Size size, EdgeFill fill) implements Rows {
         private static final int TAPS = 4;
         private static final int MARGIN = 2;
 
         @Override
         public Reader reader() {
+            int width = width();
             float[] weights = Gaussian.spline(d);
             float[] narrow = new float[Lines.room(small.width()) + 2 * MARGIN];
             float[] part = new float[Lines.room(small.width())];
-            Kept wide =
-                    new Kept(
+            KeptRows wide =
+                    new KeptRows(
                             TAPS,
                             width,
                             (k, row) -> {
@@ -215,9 +208,9 @@ public final class Halo {
 
         /** One row, each {@code d}-th value at a time: they all lie alike between samples. */
         private void across(float[] row, float[] weights, float[] part, float[] out) {
-            for (int x = 0; x < Math.min(d, width); x++) {
+            for (int x = 0; x < Math.min(d, width()); x++) {
                 int from = Gaussian.first(x, d) + MARGIN;
-                int count = (width - x + d - 1) / d;
+                int count = (width() - x + d - 1) / d;
                 Lines.weighted(row, from, weights, x * TAPS, TAPS, part, count);
                 for (int i = 0; i < count; i++) {
                     out[x + i * d] = part[i];
@@ -234,35 +227,6 @@ public final class Halo {
             for (int x = 0; x < out.length; x++) {
                 out[x] = ofA * a[x] + ofB * b[x] + ofC * c[x] + ofD * d[x];
             }
-        }
-    }
-
-    /** The last few rows that were made, of which each is made once while they are asked for in order. */
-    private static final class Kept {
-        private final float[][] rows;
-        private final int[] held;
-        private final Maker maker;
-
-        /** Makes the row of a number. */
-        @FunctionalInterface
-        private interface Maker {
-            void row(int y, float[] out);
-        }
-
-        Kept(int count, int width, Maker maker) {
-            this.rows = new float[count][width];
-            this.held = new int[count];
-            this.maker = maker;
-            Arrays.fill(held, Integer.MIN_VALUE);
-        }
-
-        float[] row(int y) {
-            int slot = Math.floorMod(y, rows.length);
-            if (held[slot] != y) {
-                maker.row(y, rows[slot]);
-                held[slot] = y;
-            }
-            return rows[slot];
         }
     }
 }

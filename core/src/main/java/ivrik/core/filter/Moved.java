@@ -88,13 +88,8 @@ public final class Moved implements Rows {
     }
 
     @Override
-    public int width() {
-        return size.width();
-    }
-
-    @Override
-    public int height() {
-        return size.height();
+    public Size size() {
+        return size;
     }
 
     @Override

@@ -91,13 +91,8 @@ public final class Noise implements Rows {
     }
 
     @Override
-    public int width() {
-        return size.width();
-    }
-
-    @Override
-    public int height() {
-        return size.height();
+    public Size size() {
+        return size;
     }
 
     @Override

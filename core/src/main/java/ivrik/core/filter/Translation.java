@@ -2,6 +2,7 @@ package ivrik.core.filter;
 
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 
@@ -39,13 +40,8 @@ final class Translation implements Rows {
     }
 
     @Override
-    public int width() {
-        return in.width();
-    }
-
-    @Override
-    public int height() {
-        return in.height();
+    public Size size() {
+        return in.size();
     }
 
     @Override

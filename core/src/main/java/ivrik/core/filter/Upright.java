@@ -112,13 +112,8 @@ final class Upright implements Rows {
     }
 
     @Override
-    public int width() {
-        return size.width();
-    }
-
-    @Override
-    public int height() {
-        return size.height();
+    public Size size() {
+        return size;
     }
 
     @Override

@@ -12,12 +12,14 @@ import java.util.stream.IntStream;
 
 /** Rows of red, green and blue together, made when they are asked for. */
 public interface ColourRows {
-    int width();
+    Size size();
 
-    int height();
+    default int width() {
+        return size().width();
+    }
 
-    default Size size() {
-        return new Size(width(), height());
+    default int height() {
+        return size().height();
     }
 
     /** A reader for one thread, with whatever scratch space it needs. */
@@ -128,54 +130,30 @@ public interface ColourRows {
      * @param others one for each channel; null for one that stays
      */
     default ColourRows with(List<Rows> others) {
-        if (others.stream().allMatch(Objects::nonNull)) {
-            return of(others);
+        Optional<List<Rows>> own = channels();
+        if (own.isPresent() || others.stream().allMatch(Objects::nonNull)) {
+            return of(
+                    IntStream.range(0, 3)
+                            .mapToObj(c -> others.get(c) == null ? own.get().get(c) : others.get(c))
+                            .toList());
         }
-        ColourRows before = this;
-        return new ColourRows() {
-            @Override
-            public int width() {
-                return before.width();
-            }
-
-            @Override
-            public int height() {
-                return before.height();
-            }
-
-            @Override
-            public Reader reader() {
-                Reader reader = before.reader();
-                List<Rows.Reader> own =
-                        others.stream().map(rows -> rows == null ? null : rows.reader()).toList();
-                return (y, rgb) -> {
-                    reader.row(y, rgb);
-                    for (int c = 0; c < 3; c++) {
-                        if (own.get(c) != null) {
-                            own.get(c).row(y, rgb[c], 0);
+        return made(
+                size(),
+                () -> {
+                    Reader reader = reader();
+                    List<Rows.Reader> readers =
+                            others.stream()
+                                    .map(rows -> rows == null ? null : rows.reader())
+                                    .toList();
+                    return (y, rgb) -> {
+                        reader.row(y, rgb);
+                        for (int c = 0; c < 3; c++) {
+                            if (readers.get(c) != null) {
+                                readers.get(c).row(y, rgb[c], 0);
+                            }
                         }
-                    }
-                };
-            }
-
-            @Override
-            public List<Plane> toPlanes(Workers workers) {
-                return before.channels()
-                        .map(all -> all(all).toPlanes(workers))
-                        .orElseGet(() -> ColourRows.super.toPlanes(workers));
-            }
-
-            private ColourRows all(List<Rows> channels) {
-                return of(
-                        IntStream.range(0, 3)
-                                .mapToObj(
-                                        c ->
-                                                others.get(c) == null
-                                                        ? channels.get(c)
-                                                        : others.get(c))
-                                .toList());
-            }
-        };
+                    };
+                });
     }
 
     /** The rows of three planes; they are themselves when all are wanted. */
@@ -207,13 +185,8 @@ public interface ColourRows {
     static ColourRows of(List<Rows> channels) {
         return new ColourRows() {
             @Override
-            public int width() {
-                return channels.getFirst().width();
-            }
-
-            @Override
-            public int height() {
-                return channels.getFirst().height();
+            public Size size() {
+                return channels.getFirst().size();
             }
 
             @Override

@@ -11,12 +11,14 @@ import java.util.function.Supplier;
  * cache without whole planes in between.
  */
 public interface Rows {
-    int width();
+    Size size();
 
-    int height();
+    default int width() {
+        return size().width();
+    }
 
-    default Size size() {
-        return new Size(width(), height());
+    default int height() {
+        return size().height();
     }
 
     /** A reader for one thread, with whatever scratch space it needs. */
@@ -83,13 +85,8 @@ public interface Rows {
     static Rows of(Plane plane) {
         return new Rows() {
             @Override
-            public int width() {
-                return plane.width();
-            }
-
-            @Override
-            public int height() {
-                return plane.height();
+            public Size size() {
+                return plane.size();
             }
 
             @Override

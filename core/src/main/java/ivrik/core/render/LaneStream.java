@@ -2,6 +2,7 @@ package ivrik.core.render;
 
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.separation.Separation;
 
 import java.util.Arrays;
@@ -15,13 +16,8 @@ import java.util.List;
  */
 record LaneStream(Separation model, ColourRows origin, List<Rows> treated) implements ColourRows {
     @Override
-    public int width() {
-        return origin.width();
-    }
-
-    @Override
-    public int height() {
-        return origin.height();
+    public Size size() {
+        return origin.size();
     }
 
     @Override

@@ -2,6 +2,7 @@ package ivrik.core.treatment;
 
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 
 import java.util.function.Supplier;
 
@@ -57,17 +58,17 @@ final class LaneRows implements Rows {
 
     /** The other repeats itself where it is smaller. */
     static Rows repeated(Rows in, Plane other, Pair pair) {
-        return new LaneRows(in, new Repeated(other, in.width(), in.height()), pair);
+        return new LaneRows(in, new Repeated(other, in.size()), pair);
     }
 
     /** A plane beside and below itself, as often as is needed. */
-    private record Repeated(Plane one, int width, int height) implements Rows {
+    private record Repeated(Plane one, Size size) implements Rows {
         @Override
         public Reader reader() {
             return (y, out, o) -> {
                 int row = one.row(y % one.height());
-                for (int x = 0; x < width; x += one.width()) {
-                    int n = Math.min(one.width(), width - x);
+                for (int x = 0; x < width(); x += one.width()) {
+                    int n = Math.min(one.width(), width() - x);
                     System.arraycopy(one.data(), row, out, o + x, n);
                 }
             };
@@ -75,13 +76,8 @@ final class LaneRows implements Rows {
     }
 
     @Override
-    public int width() {
-        return in.width();
-    }
-
-    @Override
-    public int height() {
-        return in.height();
+    public Size size() {
+        return in.size();
     }
 
     @Override

@@ -91,13 +91,8 @@ public final class LowResolution implements PictureTreatment {
             int last = cells.getFirst().height() - 1;
             return new ColourRows() {
                 @Override
-                public int width() {
-                    return width;
-                }
-
-                @Override
-                public int height() {
-                    return height;
+                public Size size() {
+                    return new Size(width, height);
                 }
 
                 @Override

@@ -5,6 +5,7 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
+import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
 
 import org.bytedeco.ffmpeg.avutil.AVFrame;
@@ -56,13 +57,8 @@ final class YuvRows implements ColourRows {
     }
 
     @Override
-    public int width() {
-        return width;
-    }
-
-    @Override
-    public int height() {
-        return height;
+    public Size size() {
+        return new Size(width, height);
     }
 
     /** Luma and the differences of blue and red are read to where red, green and blue are to be. */

@@ -74,7 +74,7 @@ public final class IvrikApp extends Application {
         } else if (!args.isEmpty()) {
             window.startWith(args.stream().map(Path::of).toList());
         } else {
-            window.firstStart();
+            window.firstStart(Demo.project());
         }
     }
 }

@@ -353,10 +353,10 @@ public final class MainWindow {
         projects.open(file);
     }
 
-    /** The very first start shows the demo; later ones offer back what was lost. */
-    void firstStart() {
-        if (remembered.isFirst() && Files.exists(Demo.project())) {
-            openDemo();
+    /** The very first start shows a demo; later ones offer back what was lost. */
+    void firstStart(Path demo) {
+        if (remembered.isFirst() && Files.exists(demo)) {
+            open(demo);
         }
         projects.offerUnnamed();
     }

@@ -58,6 +58,11 @@ class NothingIsLostTest {
         return new Driver(data);
     }
 
+    /** With a project of our own for the demo: who has tried that one may have left work beside it. */
+    private void firstStart(Driver d) {
+        Driver.run(() -> d.window.firstStart(project));
+    }
+
     private static boolean says(Driver d, String words) {
         return d.words().stream().anyMatch(w -> w.contains(words));
     }
@@ -116,7 +121,7 @@ class NothingIsLostTest {
             other.kill();
         }
         try (Driver d = window()) {
-            Driver.run(d.window::firstStart);
+            firstStart(d);
             Driver.until("it is offered", () -> says(d, "Work that was not saved"));
             d.key(KeyCode.ESCAPE);
             d.key(KeyCode.CONTROL, KeyCode.N);
@@ -152,7 +157,7 @@ class NothingIsLostTest {
             other.kill();
         }
         try (Driver d = window()) {
-            Driver.run(d.window::firstStart);
+            firstStart(d);
             Driver.until("it is offered", () -> d.look("#throw-0") != null);
             d.click("#throw-0");
             assertThat(LostWork.unnamed(data)).hasSize(1);
@@ -169,7 +174,7 @@ class NothingIsLostTest {
             other.nudged(2);
             Driver.sleep(1500);
             try (Driver d = window()) {
-                Driver.run(d.window::firstStart);
+                firstStart(d);
                 Driver.until("the disk was looked at", d.window::isSettled);
                 assertThat(says(d, "Work that was not saved")).isFalse();
                 d.key(KeyCode.CONTROL, KeyCode.N);

@@ -4,18 +4,18 @@ package ivrik.media.pixel;
 final class Chroma {
     private Chroma() {}
 
-    /** Twice as many: each sample on its own pixel, the mean of two between; the last stands alone; from {@code o} on. */
-    static void doubled(float[] in, float[] out, int o) {
+    /** Twice as many: each sample on its own pixel, the mean of two between; the last stands alone. */
+    static void doubled(float[] in, float[] out) {
         int n = in.length;
         float here = in[0];
         for (int i = 0; i < n - 1; i++) {
             float next = in[i + 1];
-            out[o + 2 * i] = here;
-            out[o + 2 * i + 1] = here + 0.5f * (next - here);
+            out[2 * i] = here;
+            out[2 * i + 1] = here + 0.5f * (next - here);
             here = next;
         }
-        out[o + 2 * n - 2] = here;
-        out[o + 2 * n - 1] = here;
+        out[2 * n - 2] = here;
+        out[2 * n - 1] = here;
     }
 
     /**
@@ -66,11 +66,11 @@ final class Chroma {
             return new Taps(first, second, share);
         }
 
-        /** A row read at all places, into {@code out} from {@code o} on. */
-        void read(float[] in, float[] out, int o) {
+        /** A row read at all places. */
+        void read(float[] in, float[] out) {
             for (int x = 0; x < first.length; x++) {
                 float v = in[first[x]];
-                out[o + x] = v + share[x] * (in[second[x]] - v);
+                out[x] = v + share[x] * (in[second[x]] - v);
             }
         }
     }

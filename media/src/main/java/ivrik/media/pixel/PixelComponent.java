@@ -78,7 +78,8 @@ final class PixelComponent {
     /** Room for a row, one for each thread. */
     Line line() {
         byte[] bytes = new byte[(width - 1) * step + this.bytes];
-        return new Line(bytes, ByteBuffer.wrap(bytes).order(order), new int[width]);
+        short[] shorts = new short[areShorts() ? width : 0];
+        return new Line(bytes, ByteBuffer.wrap(bytes).order(order), shorts, new int[width]);
     }
 
     /**
@@ -86,8 +87,17 @@ final class PixelComponent {
      *
      * @param bytes as they are stored
      * @param samples the same bytes, in the component's order
+     * @param shorts where samples are two bytes each and lie beside each other
      */
-    record Line(byte[] bytes, ByteBuffer samples, int[] codes) {}
+    record Line(byte[] bytes, ByteBuffer samples, short[] shorts, int[] codes) {}
+
+    private boolean areBytes() {
+        return step == 1 && depth == Byte.SIZE && !floats;
+    }
+
+    private boolean areShorts() {
+        return step == Short.BYTES && depth > Byte.SIZE && depth <= Short.SIZE && !floats;
+    }
 
     /** Its rows, read when they are asked for. */
     Rows rows(int height) {
@@ -101,9 +111,17 @@ final class PixelComponent {
 
     /** Reads a row into {@code out} from {@code o} on. */
     void read(int y, float[] out, int o, Line line) {
+        if (areShorts()) {
+            ValueLayout.OfShort stored = ValueLayout.JAVA_SHORT_UNALIGNED.withOrder(order);
+            MemorySegment.copy(plane, stored, at(y), line.shorts(), 0, width);
+            Codes.read(line.shorts(), shift, depth, out, o);
+            return;
+        }
         load(y, line);
         ByteBuffer samples = line.samples();
-        if (floats && depth == 32) {
+        if (areBytes()) {
+            Codes.read(line.bytes(), out, o);
+        } else if (floats && depth == 32) {
             for (int x = 0, i = 0; x < width; x++, i += step) {
                 out[o + x] = samples.getFloat(i);
             }
@@ -111,8 +129,6 @@ final class PixelComponent {
             for (int x = 0, i = 0; x < width; x++, i += step) {
                 out[o + x] = Float.float16ToFloat(samples.getShort(i));
             }
-        } else if (depth == Byte.SIZE && step == 1) {
-            look(line.bytes(), codes, out, o);
         } else if (depth <= 8) {
             byte[] bytes = line.bytes();
             int mask = codes.length - 1;
@@ -124,13 +140,6 @@ final class PixelComponent {
             for (int x = 0, i = 0; x < width; x++, i += step) {
                 out[o + x] = codes[(samples.getShort(i) & 0xffff) >> shift & mask];
             }
-        }
-    }
-
-    /** Bytes beside each other, as most pictures have them: a loop by itself, which Java makes quicker. */
-    private static void look(byte[] bytes, float[] codes, float[] out, int o) {
-        for (int x = 0; x < bytes.length; x++) {
-            out[o + x] = codes[bytes[x] & 0xff];
         }
     }
 

@@ -91,6 +91,24 @@ record Yuv(
         toColour(y, cr, (float) (2 * (1 - kr) / chromaSpan), n);
     }
 
+    /** The first samples of luma, changed in place to green by the differences of blue and red. */
+    void toGreen(float[] y, float[] cb, float[] cr, int n) {
+        float black = (float) blackLuma;
+        float lumaGain = (float) (1 / lumaSpan);
+        float zero = (float) chromaZero;
+        float redGain = (float) (2 * (1 - kr) / chromaSpan);
+        float blueGain = (float) (2 * (1 - kb) / chromaSpan);
+        double kg = 1 - kr - kb;
+        float redInGreen = (float) (kr / kg);
+        float blueInGreen = (float) (kb / kg);
+        for (int i = 0; i < n; i++) {
+            float luma = (y[i] - black) * lumaGain;
+            float blue = (cb[i] - zero) * blueGain;
+            float red = (cr[i] - zero) * redGain;
+            y[i] = luma - red * redInGreen - blue * blueInGreen;
+        }
+    }
+
     /** The first samples of luma, changed in place to blue by the difference of blue. */
     void toBlue(float[] y, float[] cb, int n) {
         toColour(y, cb, (float) (2 * (1 - kb) / chromaSpan), n);

@@ -106,7 +106,7 @@ final class YuvRows implements ColourRows {
         float[] cb = new float[width];
         float[] cr = new float[width];
         return (y, out, o) -> {
-            float[] luma = o == 0 && number != 1 ? out : own; // what begins at 0 is the quickest
+            float[] luma = o == 0 ? out : own; // what begins at 0 is the quickest
             lumaSamples.read(y, luma, 0, line);
             if (number != 0) {
                 blues.read(y, cb, 0);
@@ -116,11 +116,11 @@ final class YuvRows implements ColourRows {
             }
             switch (number) {
                 case 0 -> yuv.toRed(luma, cr, width);
-                case 1 -> yuv.toRgb(luma, cb, cr, 0, width);
+                case 1 -> yuv.toGreen(luma, cb, cr, width);
                 default -> yuv.toBlue(luma, cb, width);
             }
             if (luma == own) {
-                System.arraycopy(number == 1 ? cb : luma, 0, out, o, width);
+                System.arraycopy(luma, 0, out, o, width);
             }
         };
     }
@@ -139,13 +139,14 @@ final class YuvRows implements ColourRows {
         }
     }
 
-    /** Rows of one colour difference; those that rows of pixels lie between are read once. */
+    /** Rows of one colour difference; those that rows of pixels lie between are read and drawn through once. */
     private final class Difference {
         private final PixelComponent samples;
         private final PixelComponent.Line line;
-        private final float[][] kept = new float[2][chromaWidth];
+        private final float[] read = new float[chromaWidth];
+        private final float[][] kept = new float[2][width];
         private final int[] keptRow = {-1, -1};
-        private final float[] between = new float[chromaWidth];
+        private final float[] between = new float[width];
 
         Difference(PixelComponent samples) {
             this.samples = samples;
@@ -159,13 +160,12 @@ final class YuvRows implements ColourRows {
             float share = (float) (place - first);
             float[] row = row(first);
             if (share != 0) {
-                blend(row, row(first + 1), share, between);
-                row = between;
+                float[] result = o == 0 ? out : between; // what begins at 0 is the quickest
+                blend(row, row(first + 1), share, result);
+                row = result;
             }
-            if (isDoubled) {
-                Chroma.doubled(row, out, o);
-            } else {
-                across.read(row, out, o);
+            if (row != out) {
+                System.arraycopy(row, 0, out, o, width);
             }
         }
 
@@ -173,13 +173,18 @@ final class YuvRows implements ColourRows {
             int slot = y % 2;
             if (keptRow[slot] != y) {
                 keptRow[slot] = y;
-                samples.read(y, kept[slot], 0, line);
+                samples.read(y, read, 0, line);
+                if (isDoubled) {
+                    Chroma.doubled(read, kept[slot]);
+                } else {
+                    across.read(read, kept[slot]);
+                }
             }
             return kept[slot];
         }
 
         private static void blend(float[] a, float[] b, float share, float[] out) {
-            for (int i = 0; i < out.length; i++) {
+            for (int i = 0; i < a.length; i++) {
                 out[i] = a[i] + share * (b[i] - a[i]);
             }
         }

@@ -62,8 +62,8 @@ launch() {
     kept=("-XX:AOTCache=$1" -Xlog:disable -Xlog:all=error:stderr '-Xlog:aot*=off:stderr')
   fi
   shift
-  # no words, "demo" and files are for the window
-  case "${1:-demo}" in demo | *.*) ;; *) flags+=("@$told/command.args") ;; esac
+  # no words, "demo" and files are for the window, which is also rehearsed
+  case "${1:-demo}" in demo | rehearse | *.*) ;; *) flags+=("@$told/command.args") ;; esac
   # where nobody keeps settings, the toolkit's file chooser would complain that it cannot
   [ -n "${DBUS_SESSION_BUS_ADDRESS:-}" ] || export GSETTINGS_BACKEND=${GSETTINGS_BACKEND:-memory}
   exec "$java" "${flags[@]}" "-Divrik.home=$home" "-Divrik.program=$program" -cp "$jars" ${kept[@]+"${kept[@]}"} $(memory) \

@@ -51,7 +51,8 @@ public final class Ivrik implements Callable<Integer> {
                     FarmPartCommand.class,
                     PackCommand.class,
                     UnpackCommand.class,
-                    CheckCommand.class);
+                    CheckCommand.class,
+                    RehearseCommand.class);
 
     /** What {@code --version} says. */
     static final class VersionLine implements IVersionProvider {

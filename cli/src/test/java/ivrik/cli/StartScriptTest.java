@@ -96,6 +96,7 @@ class StartScriptTest {
                 case "$*" in
                   *AOTCacheOutput=*)
                     [ -e ivrik.aot ] && [ -e ivrik.aot.for ] || exit 1
+                    echo "$*" > rehearsed
                     for told in "$@"; do
                       case "$told" in -XX:AOTCacheOutput=*) : > "${told#*=}" ;; esac
                     done ;;
@@ -124,6 +125,10 @@ class StartScriptTest {
                 .doesNotContain("AOTCache")
                 .endsWith("looks\n");
         awaitCache();
+        assertThat(Files.readString(home.resolve("target/rehearsed")))
+                .as("as the window is started, which the cache is to be quick for")
+                .doesNotContain("command.args")
+                .endsWith("rehearse\n");
         String second = run(jdk);
         assertThat(second.lines()).hasSize(1);
         assertThat(second).contains("-XX:AOTCache=" + home.resolve("target/ivrik.aot"));

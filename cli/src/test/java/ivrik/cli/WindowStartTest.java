@@ -34,6 +34,15 @@ class WindowStartTest extends Commanded {
         assertTold("--screenshots", "there");
     }
 
+    /** What a class cache is made of; the commands before it have to succeed. */
+    @Test
+    void theDemoEndsARehearsal() {
+        assertThat(ivrik("rehearse")).isEqualTo(WindowStandIn.EXIT);
+        assertTold("--demo");
+        assertThat(ivrik("--help")).isZero();
+        assertThat(out).contains("render").doesNotContain("rehearse");
+    }
+
     @Test
     void filesAreHandedOnWhetherTheyAreThereOrNot() throws IOException {
         Path tram = Files.createFile(folder.resolve("tram.mov"));

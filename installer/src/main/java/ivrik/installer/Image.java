@@ -177,7 +177,7 @@ record Image(Path home, Path folder, String version) {
         Trees.date(folder);
         Path work = folder.getParent();
         ProcessBuilder builder =
-                new ProcessBuilder(start.toString(), "demo").directory(work.toFile());
+                new ProcessBuilder(start.toString(), "rehearse").directory(work.toFile());
         builder.environment().put("IVRIK_KEEP_CLASSES", folder.resolve("lib/ivrik.aot").toString());
         builder.environment().put("IVRIK_DATA", work.resolve("data").toString());
         builder.redirectErrorStream(true).redirectOutput(work.resolve("cache.log").toFile());

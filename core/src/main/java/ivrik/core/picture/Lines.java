@@ -161,15 +161,16 @@ public final class Lines {
     }
 
     /**
-     * The codes of samples from a place on: the nearest of 0 to {@code largest} to a sample's share of it.
-     * As {@link Depth#toCode} has them, but in floats: right half way between two codes either may come
-     * out.
+     * The codes of samples: the nearest of 0 to {@code largest} to a sample's share of it. As {@link Depth#toCode} has
+     * them, but in floats: right half way between two codes either may come out. They stay floats, which Java makes
+     * bytes of in vectors; of whole numbers it does not.
      *
      * @param largest below 2^16
+     * @param out may be the samples themselves
      */
-    public static void codes(float[] a, int from, int largest, int[] out) {
+    public static void codes(float[] a, int largest, float[] out) {
         for (int i = 0; i < out.length; i++) {
-            int code = (int) (a[from + i] * largest + 0.5f);
+            int code = (int) (a[i] * largest + 0.5f);
             out[i] = Math.min(largest, Math.max(0, code));
         }
     }

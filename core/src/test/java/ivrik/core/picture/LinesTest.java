@@ -33,11 +33,15 @@ class LinesTest {
     void codesAreThoseOfTheDepthOneByOne(Depth depth) {
         int largest = (1 << depth.bits()) - 1;
         float[] samples = samples(depth, largest);
-        int[] codes = new int[samples.length - 3];
-        Lines.codes(samples, 3, largest, codes);
-        int[] wanted = new int[codes.length];
-        Arrays.setAll(wanted, i -> depth.toCode(samples[i + 3]));
+        float[] wanted = new float[samples.length - 3];
+        for (int i = 0; i < wanted.length; i++) {
+            wanted[i] = depth.toCode(samples[i]);
+        }
+        float[] codes = new float[wanted.length];
+        Lines.codes(samples, largest, codes);
         assertThat(codes).isEqualTo(wanted);
+        Lines.codes(samples, largest, samples);
+        assertThat(samples).as("in place").startsWith(wanted);
     }
 
     @Test

@@ -1,8 +1,8 @@
 package ivrik.media.pixel;
 
 /**
- * Rows of whole-number codes as shares of the largest, in loops that Java makes vectors of: it converts numbers with
- * a sign only, so half of their range is taken off first, and it takes one step after the other.
+ * Rows of whole-number codes as shares of the largest, in loops that Java makes vectors of. It converts numbers with a
+ * sign only, so half of their range is taken off first; small ones of floats and not of larger whole ones; and one step after the other.
  */
 final class Codes {
     private static final int BYTE = 256;
@@ -41,6 +41,33 @@ final class Codes {
         float one = largest;
         for (int x = 0; x < stored.length; x++) {
             out[o + x] = (stored[x] + zero) / one;
+        }
+    }
+
+    /**
+     * Writes codes of a byte.
+     *
+     * @param codes whole numbers from 0 to 255
+     */
+    static void write(float[] codes, byte[] stored) {
+        for (int x = 0; x < stored.length; x++) {
+            stored[x] = (byte) codes[x];
+        }
+    }
+
+    /**
+     * Writes codes of up to 16 bits, {@code shift} bits up in what is stored.
+     *
+     * @param codes whole numbers
+     */
+    static void write(float[] codes, int shift, short[] stored) {
+        for (int x = 0; x < stored.length; x++) {
+            stored[x] = (short) codes[x];
+        }
+        if (shift > 0) {
+            for (int x = 0; x < stored.length; x++) {
+                stored[x] = (short) (stored[x] << shift);
+            }
         }
     }
 }

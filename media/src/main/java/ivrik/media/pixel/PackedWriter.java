@@ -76,7 +76,7 @@ final class PackedWriter {
                 (from, to) -> {
                     ColourRows.Reader reader = colour.reader();
                     float[][] rgb = new float[3][colour.width()];
-                    int[] codes = new int[colour.width()];
+                    float[] codes = new float[colour.width()];
                     int[] words = new int[codes.length];
                     for (int y = from; y < to; y++) {
                         Cancel.poll();
@@ -84,7 +84,8 @@ final class PackedWriter {
                         Lines.words(rgb, shifts, words);
                         if (alpha.isPresent()) {
                             Plane plane = alpha.get();
-                            Lines.codes(plane.data(), plane.row(y), LARGEST, codes);
+                            System.arraycopy(plane.data(), plane.row(y), codes, 0, codes.length);
+                            Lines.codes(codes, LARGEST, codes);
                             add(codes, shifts[3], words);
                         }
                         MemorySegment.copy(
@@ -93,9 +94,9 @@ final class PackedWriter {
                 });
     }
 
-    private static void add(int[] codes, int shift, int[] words) {
+    private static void add(float[] codes, int shift, int[] words) {
         for (int x = 0; x < words.length; x++) {
-            words[x] |= codes[x] << shift;
+            words[x] |= (int) codes[x] << shift;
         }
     }
 }

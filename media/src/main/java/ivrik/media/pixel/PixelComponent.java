@@ -79,7 +79,7 @@ final class PixelComponent {
     Line line() {
         byte[] bytes = new byte[(width - 1) * step + this.bytes];
         short[] shorts = new short[areShorts() ? width : 0];
-        return new Line(bytes, ByteBuffer.wrap(bytes).order(order), shorts, new int[width]);
+        return new Line(bytes, ByteBuffer.wrap(bytes).order(order), shorts, new float[width]);
     }
 
     /**
@@ -89,7 +89,7 @@ final class PixelComponent {
      * @param samples the same bytes, in the component's order
      * @param shorts where samples are two bytes each and lie beside each other
      */
-    record Line(byte[] bytes, ByteBuffer samples, short[] shorts, int[] codes) {}
+    record Line(byte[] bytes, ByteBuffer samples, short[] shorts, float[] codes) {}
 
     private boolean areBytes() {
         return step == 1 && depth == Byte.SIZE && !floats;
@@ -112,8 +112,7 @@ final class PixelComponent {
     /** Reads a row into {@code out} from {@code o} on. */
     void read(int y, float[] out, int o, Line line) {
         if (areShorts()) {
-            ValueLayout.OfShort stored = ValueLayout.JAVA_SHORT_UNALIGNED.withOrder(order);
-            MemorySegment.copy(plane, stored, at(y), line.shorts(), 0, width);
+            MemorySegment.copy(plane, shorts(), at(y), line.shorts(), 0, width);
             Codes.read(line.shorts(), shift, depth, out, o);
             return;
         }
@@ -145,39 +144,43 @@ final class PixelComponent {
 
     /** Writes a row from {@code from} on; what other components have in the same bytes stays. */
     void write(int y, float[] in, int from, Line line) {
+        float[] codes = line.codes();
+        if (!floats && from == 0) { // what begins at 0 is the quickest
+            Lines.codes(in, (1 << depth) - 1, codes);
+        } else if (!floats) {
+            System.arraycopy(in, from, codes, 0, width);
+            Lines.codes(codes, (1 << depth) - 1, codes);
+        }
+        if (areShorts()) {
+            Codes.write(codes, shift, line.shorts());
+            MemorySegment.copy(line.shorts(), 0, plane, shorts(), at(y), width);
+            return;
+        }
         if (step > bytes) {
             load(y, line);
         }
+        byte[] stored = line.bytes();
         ByteBuffer samples = line.samples();
-        if (floats) {
+        if (areBytes()) {
+            Codes.write(codes, stored);
+        } else if (floats) {
             for (int x = 0, i = 0; x < width; x++, i += step) {
                 samples.putFloat(i, in[from + x]);
             }
+        } else if (depth <= Byte.SIZE) {
+            for (int x = 0, i = 0; x < width; x++, i += step) {
+                stored[i] = (byte) ((int) codes[x] << shift);
+            }
         } else {
-            int[] codes = line.codes();
-            Lines.codes(in, from, (1 << depth) - 1, codes);
-            if (depth <= 8) {
-                pack(codes, line.bytes());
-            } else {
-                for (int x = 0, i = 0; x < width; x++, i += step) {
-                    samples.putShort(i, (short) (codes[x] << shift));
-                }
+            for (int x = 0, i = 0; x < width; x++, i += step) {
+                samples.putShort(i, (short) ((int) codes[x] << shift));
             }
         }
-        byte[] stored = line.bytes();
         MemorySegment.copy(stored, 0, plane, ValueLayout.JAVA_BYTE, at(y), stored.length);
     }
 
-    private void pack(int[] codes, byte[] bytes) {
-        if (step == 1 && shift == 0) {
-            for (int x = 0; x < bytes.length; x++) {
-                bytes[x] = (byte) codes[x];
-            }
-            return;
-        }
-        for (int x = 0, i = 0; x < codes.length; x++, i += step) {
-            bytes[i] = (byte) (codes[x] << shift);
-        }
+    private ValueLayout.OfShort shorts() {
+        return ValueLayout.JAVA_SHORT_UNALIGNED.withOrder(order);
     }
 
     private void load(int y, Line line) {

@@ -16,8 +16,14 @@ class CodesTest {
         }
         float[] out = new float[256 + 7];
         Codes.read(stored, out, 7);
+        float[] codes = new float[256];
         for (int code = 0; code < 256; code++) {
             assertThat(out[7 + code]).isEqualTo((float) (code / 255.0));
+            codes[code] = code;
+        }
+        Codes.write(codes, stored);
+        for (int code = 0; code < 256; code++) {
+            assertThat(stored[code]).isEqualTo((byte) code);
         }
     }
 
@@ -33,8 +39,14 @@ class CodesTest {
         }
         float[] out = new float[codes];
         Codes.read(stored, shift, depth, out, 0);
+        float[] written = new float[codes];
         for (int code = 0; code < codes; code++) {
             assertThat(out[code]).isEqualTo((float) ((double) code / (codes - 1)));
+            written[code] = code;
+        }
+        Codes.write(written, shift, stored);
+        for (int code = 0; code < codes; code++) {
+            assertThat(stored[code]).isEqualTo((short) (code << shift));
         }
     }
 }

@@ -237,16 +237,20 @@ public final class Gaussian {
                                     .<Neighbours>map(plane -> new RowVectors(plane, fill))
                                     .orElseGet(() -> new RowWindow(in, fill, c.down().length));
                     float[] nothing = new float[Lines.room(width)];
-                    float[] sum = new float[Lines.room(width)];
+                    boolean whole = Lines.room(width) == width;
+                    float[] sum = whole ? out.data() : new float[Lines.room(width)];
                     float[] half = c.downHalf();
                     for (int j = from; j < to; j++) {
+                        int at = whole ? out.row(j) : 0;
                         int middle = c.begin(j - c.margin()) + (c.down().length - 1) / 2;
                         if (c.down().length % 2 == 0) {
-                            rows.pairs(nothing, 0, 0, half, 0, middle, middle + 1, sum, 0, width);
+                            rows.pairs(nothing, 0, 0, half, 0, middle, middle + 1, sum, at, width);
                         } else {
-                            rows.about(middle, half, sum, 0, width);
+                            rows.about(middle, half, sum, at, width);
                         }
-                        System.arraycopy(sum, 0, out.data(), out.row(j), width);
+                        if (!whole) {
+                            System.arraycopy(sum, 0, out.data(), out.row(j), width);
+                        }
                     }
                 });
         return out;

@@ -23,14 +23,19 @@ record Symmetric(Plane in, float[] across, float[] down, EdgeFill fill, EdgeFill
         int r = across.length - 1;
         int width = in.width();
         float[] sum = new float[r + Lines.room(width) + r + Lines.room(r)];
-        float[] result = new float[Lines.room(width)];
+        boolean whole = Lines.room(width) == width;
+        float[] result = whole ? null : new float[Lines.room(width)];
         Neighbours rows = new RowVectors(in, fillDown);
         Neighbours moved = new Moved(sum);
         return (y, out, o) -> {
             rows.about(y, down, sum, r, width);
             fill.extend(sum, r, width);
-            moved.about(r, across, result, 0, width);
-            System.arraycopy(result, 0, out, o, width);
+            if (whole) {
+                moved.about(r, across, out, o, width);
+            } else {
+                moved.about(r, across, result, 0, width);
+                System.arraycopy(result, 0, out, o, width);
+            }
         };
     }
 

@@ -1,8 +1,9 @@
 package ivrik.media.pixel;
 
 /**
- * Rows of whole-number codes as shares of the largest, in loops that Java makes vectors of. It converts numbers with a
- * sign only, so half of their range is taken off first; small ones of floats and not of larger whole ones; and one step after the other.
+ * Rows of whole-number codes as shares of the largest, in loops that Java makes vectors of. For that they read numbers
+ * with a sign, so half of the range is taken off first; they make bytes and shorts of floats, not of larger whole
+ * numbers; and each does one of these steps.
  */
 final class Codes {
     private static final int BYTE = 256;

@@ -23,7 +23,7 @@ import java.util.concurrent.ConcurrentHashMap;
  * largest of the component's depth is 1.
  */
 final class PixelComponent {
-    /** What codes of so many bits stand for. */
+    /** What codes of so many bits stand for, where samples do not lie beside each other. */
     private static final Map<Integer, float[]> CODES = new ConcurrentHashMap<>();
 
     private final MemorySegment plane;
@@ -63,8 +63,8 @@ final class PixelComponent {
         long inLine = c.offset() + (width - 1L) * step + bytes - 1;
         memory.check(c.offset(), inLine);
         memory.check((height - 1) * lineBytes + c.offset(), (height - 1) * lineBytes + inLine);
-        this.codes =
-                floats || depth > 16 ? null : CODES.computeIfAbsent(depth, PixelComponent::codes);
+        boolean lookedUp = !floats && depth <= Short.SIZE && !areBytes() && !areShorts();
+        this.codes = lookedUp ? CODES.computeIfAbsent(depth, PixelComponent::codes) : null;
     }
 
     private static float[] codes(int depth) {
@@ -88,6 +88,7 @@ final class PixelComponent {
      * @param bytes as they are stored
      * @param samples the same bytes, in the component's order
      * @param shorts where samples are two bytes each and lie beside each other
+     * @param codes that are to be stored
      */
     record Line(byte[] bytes, ByteBuffer samples, short[] shorts, float[] codes) {}
 

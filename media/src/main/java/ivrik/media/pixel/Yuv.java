@@ -51,6 +51,20 @@ record Yuv(
                         224 * unit / largest);
     }
 
+    /** Weight of green in luma. */
+    private double kg() {
+        return 1 - kr - kb;
+    }
+
+    /** How far red lies over luma for a whole step of its difference. */
+    private float redGain() {
+        return (float) (2 * (1 - kr) / chromaSpan);
+    }
+
+    private float blueGain() {
+        return (float) (2 * (1 - kb) / chromaSpan);
+    }
+
     /** Luma alone to grey. */
     Plane grey(Plane luma, Workers workers) {
         Plane out = Plane.of(luma.width(), luma.height());
@@ -71,11 +85,10 @@ record Yuv(
         float black = (float) blackLuma;
         float lumaGain = (float) (1 / lumaSpan);
         float zero = (float) chromaZero;
-        float redGain = (float) (2 * (1 - kr) / chromaSpan);
-        float blueGain = (float) (2 * (1 - kb) / chromaSpan);
-        double kg = 1 - kr - kb;
-        float redInGreen = (float) (kr / kg);
-        float blueInGreen = (float) (kb / kg);
+        float redGain = redGain();
+        float blueGain = blueGain();
+        float redInGreen = (float) (kr / kg());
+        float blueInGreen = (float) (kb / kg());
         for (int i = from; i < to; i++) {
             float luma = (y[i] - black) * lumaGain;
             float blue = (cb[i] - zero) * blueGain;
@@ -88,7 +101,7 @@ record Yuv(
 
     /** The first samples of luma, changed in place to red by the difference of red. */
     void toRed(float[] y, float[] cr, int n) {
-        toColour(y, cr, (float) (2 * (1 - kr) / chromaSpan), n);
+        toColour(y, cr, redGain(), n);
     }
 
     /** The first samples of luma, changed in place to green by the differences of blue and red. */
@@ -96,11 +109,10 @@ record Yuv(
         float black = (float) blackLuma;
         float lumaGain = (float) (1 / lumaSpan);
         float zero = (float) chromaZero;
-        float redGain = (float) (2 * (1 - kr) / chromaSpan);
-        float blueGain = (float) (2 * (1 - kb) / chromaSpan);
-        double kg = 1 - kr - kb;
-        float redInGreen = (float) (kr / kg);
-        float blueInGreen = (float) (kb / kg);
+        float redGain = redGain();
+        float blueGain = blueGain();
+        float redInGreen = (float) (kr / kg());
+        float blueInGreen = (float) (kb / kg());
         for (int i = 0; i < n; i++) {
             float luma = (y[i] - black) * lumaGain;
             float blue = (cb[i] - zero) * blueGain;
@@ -111,7 +123,7 @@ record Yuv(
 
     /** The first samples of luma, changed in place to blue by the difference of blue. */
     void toBlue(float[] y, float[] cb, int n) {
-        toColour(y, cb, (float) (2 * (1 - kb) / chromaSpan), n);
+        toColour(y, cb, blueGain(), n);
     }
 
     private void toColour(float[] y, float[] difference, float gain, int n) {
@@ -129,7 +141,7 @@ record Yuv(
     void luma(float[] red, float[] green, float[] blue, float[] y) {
         float black = (float) blackLuma;
         float r = (float) (lumaSpan * kr);
-        float g = (float) (lumaSpan * (1 - kr - kb));
+        float g = (float) (lumaSpan * kg());
         float b = (float) (lumaSpan * kb);
         for (int i = 0; i < y.length; i++) {
             y[i] = black + r * red[i] + g * green[i] + b * blue[i];
@@ -153,7 +165,7 @@ record Yuv(
         float zero = (float) chromaZero;
         float a = (float) (gain * rest);
         float b = (float) (gain * weight);
-        float c = (float) (gain * (1 - kr - kb));
+        float c = (float) (gain * kg());
         for (int i = 0; i < out.length; i++) {
             out[i] = zero + (a * own[i] - b * other[i] - c * green[i]);
         }

@@ -1,6 +1,5 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
@@ -234,22 +233,18 @@ public final class Gaussian {
                 (from, to) -> {
                     Neighbours rows =
                             in.plane()
-                                    .<Neighbours>map(plane -> new RowVectors(plane, fill))
+                                    .<Neighbours>map(plane -> new PlaneRows(plane, fill))
                                     .orElseGet(() -> new RowWindow(in, fill, c.down().length));
-                    float[] nothing = new float[Lines.room(width)];
-                    boolean whole = Lines.room(width) == width;
-                    float[] sum = whole ? out.data() : new float[Lines.room(width)];
+                    float[] nothing = new float[width];
                     float[] half = c.downHalf();
                     for (int j = from; j < to; j++) {
-                        int at = whole ? out.row(j) : 0;
                         int middle = c.begin(j - c.margin()) + (c.down().length - 1) / 2;
+                        float[] sums = out.data();
+                        int at = out.row(j);
                         if (c.down().length % 2 == 0) {
-                            rows.pairs(nothing, 0, 0, half, 0, middle, middle + 1, sum, at, width);
+                            rows.pairs(nothing, 0, 0, half, 0, middle, middle + 1, sums, at, width);
                         } else {
-                            rows.about(middle, half, sum, at, width);
-                        }
-                        if (!whole) {
-                            System.arraycopy(sum, 0, out.data(), out.row(j), width);
+                            rows.about(middle, half, sums, at, width);
                         }
                     }
                 });
@@ -260,7 +255,7 @@ public final class Gaussian {
     private record Drawn(Plane coarse, Coarse c, Size size) implements Rows {
         @Override
         public Reader reader() {
-            RowVectors rows = new RowVectors(coarse, EdgeFill.REPEAT);
+            PlaneRows rows = new PlaneRows(coarse, EdgeFill.REPEAT);
             return (y, out, o) -> {
                 int first = c.first(y) + c.margin();
                 rows.four(first, c.up(), y % c.step() * 4, out, o);

@@ -4,8 +4,7 @@ import ivrik.core.picture.Lines;
 
 /**
  * Samples that lie alike on both sides of a middle, to be summed with one weight for each pair: the rows of a plane
- * above and below one of them, or one row moved to the left and right. They are read where they lie, in whole vectors
- * (see {@link Lines#room}).
+ * above and below one of them, or one row moved to the left and right. They are read where they lie.
  */
 interface Neighbours {
     /** The array that the neighbour of a number lies in. */
@@ -19,7 +18,7 @@ interface Neighbours {
      *
      * @param half the weights, the first of them its own
      * @param to where the sums begin
-     * @param n how many there are; there must be room for whole vectors
+     * @param n how many there are; what lies beyond them stays
      */
     default void about(int number, float[] half, float[] out, int to, int n) {
         float[] data = data(number);

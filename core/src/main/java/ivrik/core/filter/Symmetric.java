@@ -1,6 +1,5 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
 
@@ -22,20 +21,13 @@ record Symmetric(Plane in, float[] across, float[] down, EdgeFill fill, EdgeFill
     public Reader reader() {
         int r = across.length - 1;
         int width = in.width();
-        float[] sum = new float[r + Lines.room(width) + r + Lines.room(r)];
-        boolean whole = Lines.room(width) == width;
-        float[] result = whole ? null : new float[Lines.room(width)];
-        Neighbours rows = new RowVectors(in, fillDown);
+        float[] sum = new float[r + width + r];
+        Neighbours rows = new PlaneRows(in, fillDown);
         Neighbours moved = new Moved(sum);
         return (y, out, o) -> {
             rows.about(y, down, sum, r, width);
             fill.extend(sum, r, width);
-            if (whole) {
-                moved.about(r, across, out, o, width);
-            } else {
-                moved.about(r, across, result, 0, width);
-                System.arraycopy(result, 0, out, o, width);
-            }
+            moved.about(r, across, out, o, width);
         };
     }
 

@@ -7,7 +7,8 @@ import java.util.Arrays;
 
 /**
  * Arithmetic on rows. Loops over arrays of their own with one index are vectorised by the compiler; where
- * rows begin at places of their own they are worked on in whole vectors, in arrays with {@link #room}.
+ * rows begin at places of their own they are worked on in vectors: in whole ones, in arrays with {@link #room}, or what
+ * is left one by one, and what lies beyond stays.
  */
 public final class Lines {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
@@ -31,10 +32,14 @@ public final class Lines {
         }
     }
 
-    /** a * w from a place on; in whole vectors. */
+    /** a * w, each from a place of its own on; what is beyond n stays. */
     public static void scale(float[] a, int from, float w, float[] out, int to, int n) {
-        for (int i = 0; i < n; i += FLOATS.length()) {
+        int i = 0;
+        for (; i <= n - FLOATS.length(); i += FLOATS.length()) {
             at(a, from + i).mul(w).intoArray(out, to + i);
+        }
+        for (; i < n; i++) {
+            out[to + i] = a[from + i] * w;
         }
     }
 
@@ -69,16 +74,20 @@ public final class Lines {
         }
     }
 
-    /** Adds (a + b) * w, each from a place of its own on; in whole vectors, see {@link #room}. */
+    /** Adds (a + b) * w, each from a place of its own on; what is beyond n stays. */
     public static void addPair(
             float[] a, int fromA, float[] b, int fromB, float w, float[] out, int to, int n) {
-        for (int i = 0; i < n; i += FLOATS.length()) {
+        int i = 0;
+        for (; i <= n - FLOATS.length(); i += FLOATS.length()) {
             FloatVector pair = at(a, fromA + i).add(at(b, fromB + i)).mul(w);
             at(out, to + i).add(pair).intoArray(out, to + i);
         }
+        for (; i < n; i++) {
+            out[to + i] += (a[fromA + i] + b[fromB + i]) * w;
+        }
     }
 
-    /** base * u + (a + b) * v + (c + d) * w, each from a place of its own on; in whole vectors. */
+    /** base * u + (a + b) * v + (c + d) * w, each from a place of its own on; what is beyond n stays. */
     public static void pairs(
             float[] base,
             int fromBase,
@@ -96,10 +105,16 @@ public final class Lines {
             float[] out,
             int to,
             int n) {
-        for (int i = 0; i < n; i += FLOATS.length()) {
+        int i = 0;
+        for (; i <= n - FLOATS.length(); i += FLOATS.length()) {
             FloatVector first = at(a, fromA + i).add(at(b, fromB + i)).mul(v);
             FloatVector second = at(c, fromC + i).add(at(d, fromD + i)).mul(w);
             at(base, fromBase + i).mul(u).add(first.add(second)).intoArray(out, to + i);
+        }
+        for (; i < n; i++) {
+            float first = (a[fromA + i] + b[fromB + i]) * v;
+            float second = (c[fromC + i] + d[fromD + i]) * w;
+            out[to + i] = base[fromBase + i] * u + (first + second);
         }
     }
 

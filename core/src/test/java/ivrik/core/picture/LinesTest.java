@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 import java.util.Arrays;
 import java.util.Random;
@@ -73,5 +74,44 @@ class LinesTest {
             assertThat(clamped[i]).isBetween(wanted - 0x1p-24f, wanted);
         }
         assertThat(clamped).contains(1f);
+    }
+
+    /** By plain loops, in rows of which no vector, one or some fit in, each from a place of its own on. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 7, 15, 16, 17, 33, 100})
+    void sumsOfPairsLeaveWhatLiesBeyondTheirEnd(int n) {
+        Random random = new Random(n);
+        float[][] rows = new float[5][];
+        Arrays.setAll(rows, k -> noise(random, n + k));
+        float[] out = noise(random, n + 30);
+        float[] scaled = out.clone();
+        float[] added = out.clone();
+        float[] paired = out.clone();
+        Lines.scale(rows[1], 1, 0.3f, scaled, 9, n);
+        Lines.addPair(rows[1], 1, rows[2], 2, 0.3f, added, 9, n);
+        Lines.pairs(
+                rows[0], 0, 0.7f, rows[1], 1, rows[2], 2, 0.3f, rows[3], 3, rows[4], 4, 0.2f,
+                paired, 9, n);
+        float[] wantedScaled = out.clone();
+        float[] wantedAdded = out.clone();
+        float[] wantedPaired = out.clone();
+        for (int i = 0; i < n; i++) {
+            float inner = (rows[1][1 + i] + rows[2][2 + i]) * 0.3f;
+            float outer = (rows[3][3 + i] + rows[4][4 + i]) * 0.2f;
+            wantedScaled[9 + i] = rows[1][1 + i] * 0.3f;
+            wantedAdded[9 + i] = out[9 + i] + inner;
+            wantedPaired[9 + i] = rows[0][i] * 0.7f + (inner + outer);
+        }
+        assertThat(scaled).isEqualTo(wantedScaled);
+        assertThat(added).isEqualTo(wantedAdded);
+        assertThat(paired).isEqualTo(wantedPaired);
+    }
+
+    private static float[] noise(Random random, int n) {
+        float[] row = new float[n];
+        for (int i = 0; i < n; i++) {
+            row[i] = random.nextFloat();
+        }
+        return row;
     }
 }

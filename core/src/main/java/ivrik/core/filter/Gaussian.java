@@ -230,23 +230,35 @@ public final class Gaussian {
         Plane out = Plane.of(width, count);
         workers.rows(
                 count,
-                (from, to) -> {
+                () -> {
                     Neighbours rows =
                             in.plane()
                                     .<Neighbours>map(plane -> new PlaneRows(plane, fill))
                                     .orElseGet(() -> new RowWindow(in, fill, c.down().length));
                     float[] nothing = new float[width];
                     float[] half = c.downHalf();
-                    for (int j = from; j < to; j++) {
-                        int middle = c.begin(j - c.margin()) + (c.down().length - 1) / 2;
-                        float[] sums = out.data();
-                        int at = out.row(j);
-                        if (c.down().length % 2 == 0) {
-                            rows.pairs(nothing, 0, 0, half, 0, middle, middle + 1, sums, at, width);
-                        } else {
-                            rows.about(middle, half, sums, at, width);
+                    return (from, to) -> {
+                        for (int j = from; j < to; j++) {
+                            int middle = c.begin(j - c.margin()) + (c.down().length - 1) / 2;
+                            float[] sums = out.data();
+                            int at = out.row(j);
+                            if (c.down().length % 2 == 0) {
+                                rows.pairs(
+                                        nothing,
+                                        0,
+                                        0,
+                                        half,
+                                        0,
+                                        middle,
+                                        middle + 1,
+                                        sums,
+                                        at,
+                                        width);
+                            } else {
+                                rows.about(middle, half, sums, at, width);
+                            }
                         }
-                    }
+                    };
                 });
         return out;
     }

@@ -167,16 +167,18 @@ public interface ColourRows {
         workers.parts(3, c -> out[c] = Plane.of(width(), height())); // zeroed, which takes its time
         workers.rows(
                 height(),
-                (from, to) -> {
+                () -> {
                     Reader reader = reader();
                     float[][] rgb = new float[3][width()];
-                    for (int y = from; y < to; y++) {
-                        Cancel.poll();
-                        reader.row(y, rgb);
-                        for (int c = 0; c < 3; c++) {
-                            System.arraycopy(rgb[c], 0, out[c].data(), y * width(), width());
+                    return (from, to) -> {
+                        for (int y = from; y < to; y++) {
+                            Cancel.poll();
+                            reader.row(y, rgb);
+                            for (int c = 0; c < 3; c++) {
+                                System.arraycopy(rgb[c], 0, out[c].data(), y * width(), width());
+                            }
                         }
-                    }
+                    };
                 });
         return List.of(out);
     }

@@ -2,12 +2,14 @@ package ivrik.core.threads;
 
 import ivrik.core.picture.Rows;
 
+import java.util.Arrays;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.IntConsumer;
+import java.util.function.Supplier;
 
 /**
  * The fixed pool that picture work is spread over. Work comes as rows, cut into bands; which thread
@@ -53,12 +55,29 @@ public final class Workers implements AutoCloseable {
      * thrown here, after the bands under way have ended.
      */
     public void rows(int count, Rows rows) {
+        rows(count, () -> rows);
+    }
+
+    /**
+     * The same where a thread keeps something from one of its bands to the next, such as room for a row.
+     *
+     * @param each gives each thread that comes to it its own
+     */
+    public void rows(int count, Supplier<Rows> each) {
         int bands = (count + BAND_ROWS - 1) / BAND_ROWS;
         if (isAlone(bands) && !Cancel.CURRENT.isBound()) {
-            rows.run(0, count);
+            each.get().run(0, count);
             return;
         }
-        parts(bands, band -> rows.run(band * BAND_ROWS, Math.min(count, (band + 1) * BAND_ROWS)));
+        parts(
+                bands,
+                () -> {
+                    Rows rows = each.get();
+                    return band -> {
+                        int from = band * BAND_ROWS;
+                        rows.run(from, Math.min(count, from + BAND_ROWS));
+                    };
+                });
     }
 
     /**
@@ -66,24 +85,31 @@ public final class Workers implements AutoCloseable {
      * it too late, as it is busy elsewhere, is not waited for.
      */
     public void parts(int count, IntConsumer part) {
+        parts(count, () -> part);
+    }
+
+    private void parts(int count, Supplier<IntConsumer> each) {
         Cancel cancel = Cancel.CURRENT.orElse(Cancel.NEVER);
         if (isAlone(count)) {
+            IntConsumer part = each.get();
             for (int i = 0; i < count; i++) {
                 cancel.check();
                 part.accept(i);
             }
             return;
         }
-        AtomicInteger next = new AtomicInteger();
+        Shares shares = new Shares(count, Math.min(threads, count));
         AtomicReference<Throwable> failure = new AtomicReference<>();
         CountDownLatch done = new CountDownLatch(count);
-        Runnable take =
-                () -> {
+        IntConsumer take =
+                who -> {
                     WITHIN.set(true);
-                    for (int i = next.getAndIncrement(); i < count; i = next.getAndIncrement()) {
+                    IntConsumer part = null;
+                    for (int i = shares.next(who); i < count; i = shares.next(who)) {
                         try {
                             if (failure.get() == null) {
                                 cancel.check();
+                                part = part == null ? each.get() : part;
                                 part.accept(i);
                             }
                         } catch (Throwable t) {
@@ -94,16 +120,47 @@ public final class Workers implements AutoCloseable {
                     }
                     WITHIN.set(false);
                 };
-        for (int i = 1; i < Math.min(threads, count); i++) {
-            pool.execute(() -> ScopedValue.where(Cancel.CURRENT, cancel).run(take));
+        for (int i = 1; i < shares.next.length; i++) {
+            int who = i;
+            pool.execute(
+                    () -> ScopedValue.where(Cancel.CURRENT, cancel).run(() -> take.accept(who)));
         }
-        take.run();
+        take.accept(0);
         await(done);
         switch (failure.get()) {
             case null -> {}
             case RuntimeException e -> throw e;
             case Error e -> throw e;
             case Throwable t -> throw new IllegalStateException(t);
+        }
+    }
+
+    /**
+     * Parts that each thread takes in order from a share of its own, so that what it has kept is of use for the next;
+     * then what is left of the others' shares.
+     */
+    private record Shares(int count, AtomicInteger[] next) {
+        Shares(int count, int shares) {
+            this(count, new AtomicInteger[shares]);
+            Arrays.setAll(next, k -> new AtomicInteger(begin(k)));
+        }
+
+        private int begin(int share) {
+            return (int) ((long) count * share / next.length);
+        }
+
+        /** Of all, the number of the part to take next; {@code count} when none is left. */
+        int next(int who) {
+            for (int k = 0; k < next.length; k++) {
+                int share = (who + k) % next.length;
+                if (next[share].get() < begin(share + 1)) {
+                    int part = next[share].getAndIncrement();
+                    if (part < begin(share + 1)) {
+                        return part;
+                    }
+                }
+            }
+            return count;
         }
     }
 

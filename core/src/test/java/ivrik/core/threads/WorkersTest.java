@@ -38,6 +38,32 @@ class WorkersTest {
         }
     }
 
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3})
+    @Timeout(20)
+    void eachThreadHasItsOwnForAllItsBandsAndEveryRowIsDoneOnce(int threads) {
+        AtomicInteger own = new AtomicInteger();
+        AtomicIntegerArray done = new AtomicIntegerArray(1000);
+        try (Workers workers = new Workers(threads)) {
+            workers.rows(
+                    1000,
+                    () -> {
+                        own.incrementAndGet();
+                        Thread mine = Thread.currentThread();
+                        return (from, to) -> {
+                            assertThat(Thread.currentThread()).isSameAs(mine);
+                            for (int y = from; y < to; y++) {
+                                done.incrementAndGet(y);
+                            }
+                        };
+                    });
+        }
+        assertThat(own.get()).isBetween(1, threads);
+        for (int y = 0; y < 1000; y++) {
+            assertThat(done.get(y)).isEqualTo(1);
+        }
+    }
+
     @Test
     @Timeout(value = 20, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
     void whatIsDoneDoesNotWaitForAHelperThatIsBusyElsewhere() throws InterruptedException {

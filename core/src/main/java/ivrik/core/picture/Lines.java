@@ -16,8 +16,6 @@ public final class Lines {
     /** The largest code of a byte. */
     private static final int BYTE = 255;
 
-    private static final int GRID = 1 << 24;
-
     private Lines() {}
 
     /** How long an array must be for {@code n} values to be worked on in whole vectors. */
@@ -142,17 +140,6 @@ public final class Lines {
         }
         for (; i < n; i++) {
             out[to + i] = a * r[fromR + i] + b * s[fromS + i] + c * t[fromT + i] + d * u[fromU + i];
-        }
-    }
-
-    /**
-     * Brings samples into 0 to 1, on a grid of 2^-24, which is as fine as floats are near 1; what is not a number
-     * becomes 0. As whole numbers: clamping floats takes twice the time.
-     */
-    public static void clamp(float[] row) {
-        for (int i = 0; i < row.length; i++) {
-            int steps = Math.min(GRID, Math.max(0, (int) (row[i] * GRID)));
-            row[i] = steps * (1f / GRID);
         }
     }
 

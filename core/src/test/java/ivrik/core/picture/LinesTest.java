@@ -63,19 +63,6 @@ class LinesTest {
         assertThat(words).isEqualTo(wanted);
     }
 
-    @Test
-    void clampedSamplesLieBetweenNothingAndAll() {
-        float[] samples = samples(Depth.INT8, 255);
-        float[] clamped = samples.clone();
-        Lines.clamp(clamped);
-        for (int i = 0; i < clamped.length; i++) {
-            float v = samples[i];
-            float wanted = v <= 0 || Float.isNaN(v) ? 0 : Math.min(v, 1);
-            assertThat(clamped[i]).isBetween(wanted - 0x1p-24f, wanted);
-        }
-        assertThat(clamped).contains(1f);
-    }
-
     /** By plain loops, in rows of which no vector, one or some fit in, each from a place of its own on. */
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 7, 15, 16, 17, 33, 100})

@@ -1,21 +1,41 @@
 package ivrik.media.pixel;
 
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.VectorShuffle;
+import jdk.incubator.vector.VectorSpecies;
+
 /** Rows of colour difference at less than full size: up linearly, down by the matching weights. */
 final class Chroma {
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+
+    /** Two vectors whose samples take turns: the first half of that, and the second. */
+    private static final VectorShuffle<Float> TURNS = VectorShuffle.makeZip(FLOATS, 0);
+
+    private static final VectorShuffle<Float> MORE_TURNS = VectorShuffle.makeZip(FLOATS, 1);
+
+    /** Of two vectors that follow each other every second sample, from the first or the second on. */
+    private static final VectorShuffle<Float> FIRST_OF_TWO = VectorShuffle.makeUnzip(FLOATS, 0);
+
+    private static final VectorShuffle<Float> SECOND_OF_TWO = VectorShuffle.makeUnzip(FLOATS, 1);
+
     private Chroma() {}
 
     /** Twice as many: each sample on its own pixel, the mean of two between; the last stands alone. */
     static void doubled(float[] in, float[] out) {
-        int n = in.length;
-        float here = in[0];
-        for (int i = 0; i < n - 1; i++) {
-            float next = in[i + 1];
-            out[2 * i] = here;
-            out[2 * i + 1] = here + 0.5f * (next - here);
-            here = next;
+        int last = in.length - 1;
+        int i = 0;
+        for (; i <= last - FLOATS.length(); i += FLOATS.length()) {
+            FloatVector here = at(in, i);
+            FloatVector between = here.add(at(in, i + 1).sub(here).mul(0.5f));
+            here.rearrange(TURNS, between).intoArray(out, 2 * i);
+            here.rearrange(MORE_TURNS, between).intoArray(out, 2 * i + FLOATS.length());
         }
-        out[2 * n - 2] = here;
-        out[2 * n - 1] = here;
+        for (; i < last; i++) {
+            out[2 * i] = in[i];
+            out[2 * i + 1] = in[i] + 0.5f * (in[i + 1] - in[i]);
+        }
+        out[2 * last] = in[last];
+        out[2 * last + 1] = in[last];
     }
 
     /**
@@ -30,12 +50,26 @@ final class Chroma {
         int last = sum.length - 1;
         out[0] = 0.125f * (3 * sum[0] + sum[Math.min(1, last)]);
         int x = 1;
+        for (; 2 * (x + FLOATS.length()) <= last; x += FLOATS.length()) {
+            FloatVector a = at(sum, 2 * x - 1);
+            FloatVector b = at(sum, 2 * x - 1 + FLOATS.length());
+            FloatVector before = a.rearrange(FIRST_OF_TWO, b);
+            FloatVector here = a.rearrange(SECOND_OF_TWO, b);
+            FloatVector after =
+                    at(sum, 2 * x + 1)
+                            .rearrange(FIRST_OF_TWO, at(sum, 2 * x + 1 + FLOATS.length()));
+            before.add(here.mul(2)).add(after).mul(0.125f).intoArray(out, x);
+        }
         for (; 2 * x < last; x++) {
             out[x] = 0.125f * (sum[2 * x - 1] + 2 * sum[2 * x] + sum[2 * x + 1]);
         }
         for (; x < out.length; x++) {
             out[x] = 0.125f * (sum[2 * x - 1] + 3 * sum[2 * x]);
         }
+    }
+
+    private static FloatVector at(float[] row, int i) {
+        return FloatVector.fromArray(FLOATS, row, i);
     }
 
     /**

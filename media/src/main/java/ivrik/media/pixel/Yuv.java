@@ -6,6 +6,11 @@ import ivrik.core.colour.Luma;
 import ivrik.core.picture.Plane;
 import ivrik.core.threads.Workers;
 
+import jdk.incubator.vector.FloatVector;
+import jdk.incubator.vector.Vector;
+import jdk.incubator.vector.VectorOperators;
+import jdk.incubator.vector.VectorSpecies;
+
 /**
  * Luma and colour difference to R'G'B' and back, by the luma weights of ITU-R BT.601, BT.709 and
  * BT.2020; each inverse is solved from its forward.
@@ -24,6 +29,9 @@ record Yuv(
         double lumaSpan,
         double chromaZero,
         double chromaSpan) {
+    private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
+    private static final int GRID = 1 << 24;
+
     /** By FFmpeg's tags; where they say nothing, high definition is BT.709 and the rest BT.601. */
     static Yuv of(int colourSpace, boolean fullRange, int bits, int height) {
         double[] k =
@@ -80,32 +88,61 @@ record Yuv(
         return out;
     }
 
-    /** Luma and the differences of blue and red from one index to another, changed in place to red, green, blue. */
-    void toRgb(float[] y, float[] cb, float[] cr, int from, int to) {
-        float black = (float) blackLuma;
-        float lumaGain = (float) (1 / lumaSpan);
-        float zero = (float) chromaZero;
-        float redGain = redGain();
-        float blueGain = blueGain();
-        float redInGreen = (float) (kr / kg());
-        float blueInGreen = (float) (kb / kg());
-        for (int i = from; i < to; i++) {
-            float luma = (y[i] - black) * lumaGain;
-            float blue = (cb[i] - zero) * blueGain;
-            float red = (cr[i] - zero) * redGain;
-            y[i] = luma + red;
-            cb[i] = luma - red * redInGreen - blue * blueInGreen;
-            cr[i] = luma + blue;
-        }
+    /**
+     * A row of colour difference between two others.
+     *
+     * @param share of the lower one, 0 to 1
+     */
+    record Between(float[] upper, float[] lower, float share) {}
+
+    /**
+     * The first samples of a row of luma to red, green and blue.
+     *
+     * @param rgb the first of these is luma until then
+     */
+    void toRgb(float[][] rgb, Between cb, Between cr, int n) {
+        System.arraycopy(rgb[0], 0, rgb[1], 0, n);
+        System.arraycopy(rgb[0], 0, rgb[2], 0, n);
+        toRed(rgb[0], cr, n);
+        toGreen(rgb[1], cb, cr, n);
+        toBlue(rgb[2], cb, n);
     }
 
     /** The first samples of luma, changed in place to red by the difference of red. */
-    void toRed(float[] y, float[] cr, int n) {
-        toColour(y, cr, redGain(), n);
+    void toRed(float[] y, Between cr, int n) {
+        toColour(y, cr.upper, cr.lower, cr.share, redGain(), n);
+    }
+
+    /** The first samples of luma, changed in place to blue by the difference of blue. */
+    void toBlue(float[] y, Between cb, int n) {
+        toColour(y, cb.upper, cb.lower, cb.share, blueGain(), n);
+    }
+
+    private void toColour(float[] y, float[] upper, float[] lower, float share, float gain, int n) {
+        float black = (float) blackLuma;
+        float lumaGain = (float) (1 / lumaSpan);
+        float zero = (float) chromaZero;
+        for (int i = 0; i < n; i++) {
+            float luma = (y[i] - black) * lumaGain;
+            float difference = upper[i] + share * (lower[i] - upper[i]);
+            y[i] = luma + (difference - zero) * gain;
+        }
     }
 
     /** The first samples of luma, changed in place to green by the differences of blue and red. */
-    void toGreen(float[] y, float[] cb, float[] cr, int n) {
+    void toGreen(float[] y, Between cb, Between cr, int n) {
+        toGreen(y, cb.upper, cb.lower, cb.share, cr.upper, cr.lower, cr.share, n);
+    }
+
+    private void toGreen(
+            float[] y,
+            float[] upperBlue,
+            float[] lowerBlue,
+            float shareBlue,
+            float[] upperRed,
+            float[] lowerRed,
+            float shareRed,
+            int n) {
         float black = (float) blackLuma;
         float lumaGain = (float) (1 / lumaSpan);
         float zero = (float) chromaZero;
@@ -115,59 +152,61 @@ record Yuv(
         float blueInGreen = (float) (kb / kg());
         for (int i = 0; i < n; i++) {
             float luma = (y[i] - black) * lumaGain;
-            float blue = (cb[i] - zero) * blueGain;
-            float red = (cr[i] - zero) * redGain;
+            float cb = upperBlue[i] + shareBlue * (lowerBlue[i] - upperBlue[i]);
+            float cr = upperRed[i] + shareRed * (lowerRed[i] - upperRed[i]);
+            float blue = (cb - zero) * blueGain;
+            float red = (cr - zero) * redGain;
             y[i] = luma - red * redInGreen - blue * blueInGreen;
         }
     }
 
-    /** The first samples of luma, changed in place to blue by the difference of blue. */
-    void toBlue(float[] y, float[] cb, int n) {
-        toColour(y, cb, blueGain(), n);
-    }
-
-    private void toColour(float[] y, float[] difference, float gain, int n) {
+    /**
+     * Rows of red, green and blue to rows of codes of Y', Cb and Cr, as shares of the largest code. Samples are brought
+     * into 0 to 1 first, on a grid of 2^-24, which is as fine as floats are near 1; what is not a number becomes 0.
+     */
+    void toCodes(float[] red, float[] green, float[] blue, float[] luma, float[] cb, float[] cr) {
         float black = (float) blackLuma;
-        float lumaGain = (float) (1 / lumaSpan);
+        float redInLuma = (float) (lumaSpan * kr);
+        float greenInLuma = (float) (lumaSpan * kg());
+        float blueInLuma = (float) (lumaSpan * kb);
         float zero = (float) chromaZero;
-        for (int i = 0; i < n; i++) {
-            float luma = (y[i] - black) * lumaGain;
-            float colour = (difference[i] - zero) * gain;
-            y[i] = luma + colour;
+        float own = (float) (chromaSpan / 2);
+        float redInCb = (float) (chromaSpan / 2 * kr / (1 - kb));
+        float greenInCb = (float) (chromaSpan / 2 * kg() / (1 - kb));
+        float blueInCr = (float) (chromaSpan / 2 * kb / (1 - kr));
+        float greenInCr = (float) (chromaSpan / 2 * kg() / (1 - kr));
+        int i = 0;
+        for (; i <= luma.length - FLOATS.length(); i += FLOATS.length()) {
+            FloatVector r = clamped(red, i);
+            FloatVector g = clamped(green, i);
+            FloatVector b = clamped(blue, i);
+            r.mul(redInLuma)
+                    .add(black)
+                    .add(g.mul(greenInLuma))
+                    .add(b.mul(blueInLuma))
+                    .intoArray(luma, i);
+            b.mul(own).sub(r.mul(redInCb)).sub(g.mul(greenInCb)).add(zero).intoArray(cb, i);
+            r.mul(own).sub(b.mul(blueInCr)).sub(g.mul(greenInCr)).add(zero).intoArray(cr, i);
+        }
+        for (; i < luma.length; i++) {
+            float r = clamped(red[i]);
+            float g = clamped(green[i]);
+            float b = clamped(blue[i]);
+            luma[i] = black + r * redInLuma + g * greenInLuma + b * blueInLuma;
+            cb[i] = zero + (own * b - redInCb * r - greenInCb * g);
+            cr[i] = zero + (own * r - blueInCr * b - greenInCr * g);
         }
     }
 
-    /** Rows of red, green and blue from 0 to 1 to rows of codes of Y', as shares of the largest code. */
-    void luma(float[] red, float[] green, float[] blue, float[] y) {
-        float black = (float) blackLuma;
-        float r = (float) (lumaSpan * kr);
-        float g = (float) (lumaSpan * kg());
-        float b = (float) (lumaSpan * kb);
-        for (int i = 0; i < y.length; i++) {
-            y[i] = black + r * red[i] + g * green[i] + b * blue[i];
-        }
+    private static FloatVector clamped(float[] row, int i) {
+        FloatVector steps = FloatVector.fromArray(FLOATS, row, i).mul(GRID);
+        Vector<Integer> whole = steps.convert(VectorOperators.F2I, 0);
+        return ((FloatVector)
+                        whole.reinterpretAsInts().max(0).min(GRID).convert(VectorOperators.I2F, 0))
+                .mul(1f / GRID);
     }
 
-    /** The same to Cb. */
-    void cb(float[] red, float[] green, float[] blue, float[] cb) {
-        difference(blue, 1 - kb, red, kr, green, cb);
-    }
-
-    /** The same to Cr. */
-    void cr(float[] red, float[] green, float[] blue, float[] cr) {
-        difference(red, 1 - kr, blue, kb, green, cr);
-    }
-
-    /** How far one colour lies over luma, with the weights of the others in luma. */
-    private void difference(
-            float[] own, double rest, float[] other, double weight, float[] green, float[] out) {
-        double gain = chromaSpan / (2 * rest);
-        float zero = (float) chromaZero;
-        float a = (float) (gain * rest);
-        float b = (float) (gain * weight);
-        float c = (float) (gain * kg());
-        for (int i = 0; i < out.length; i++) {
-            out[i] = zero + (a * own[i] - b * other[i] - c * green[i]);
-        }
+    private static float clamped(float sample) {
+        return Math.clamp((int) (sample * GRID), 0, GRID) * (1f / GRID);
     }
 }

@@ -3,10 +3,8 @@ package ivrik.media.pixel;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
-import ivrik.core.threads.Workers;
 
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
@@ -61,32 +59,15 @@ final class YuvRows implements ColourRows {
         return new Size(width, height);
     }
 
-    /** Luma and the differences of blue and red are read to where red, green and blue are to be. */
     @Override
     public Reader reader() {
-        Band band = new Band();
+        PixelComponent.Line line = lumaSamples.line();
+        Difference blues = new Difference(cbSamples);
+        Difference reds = new Difference(crSamples);
         return (y, rgb) -> {
-            band.read(y, rgb[0], rgb[1], rgb[2], 0);
-            yuv.toRgb(rgb[0], rgb[1], rgb[2], 0, width);
+            lumaSamples.read(y, rgb[0], 0, line);
+            yuv.toRgb(rgb, blues.at(y), reds.at(y), width);
         };
-    }
-
-    @Override
-    public List<Plane> toPlanes(Workers workers) {
-        Plane red = Plane.of(width, height);
-        Plane green = Plane.of(width, height);
-        Plane blue = Plane.of(width, height);
-        workers.rows(
-                height,
-                (from, to) -> {
-                    Band band = new Band();
-                    for (int y = from; y < to; y++) {
-                        int row = y * width;
-                        band.read(y, red.data(), green.data(), blue.data(), row);
-                        yuv.toRgb(red.data(), green.data(), blue.data(), row, row + width);
-                    }
-                });
-        return List.of(red, green, blue);
     }
 
     @Override
@@ -103,21 +84,13 @@ final class YuvRows implements ColourRows {
         Difference blues = new Difference(cbSamples);
         Difference reds = new Difference(crSamples);
         float[] own = new float[width];
-        float[] cb = new float[width];
-        float[] cr = new float[width];
         return (y, out, o) -> {
             float[] luma = o == 0 ? out : own; // what begins at 0 is the quickest
             lumaSamples.read(y, luma, 0, line);
-            if (number != 0) {
-                blues.read(y, cb, 0);
-            }
-            if (number != 2) {
-                reds.read(y, cr, 0);
-            }
             switch (number) {
-                case 0 -> yuv.toRed(luma, cr, width);
-                case 1 -> yuv.toGreen(luma, cb, cr, width);
-                default -> yuv.toBlue(luma, cb, width);
+                case 0 -> yuv.toRed(luma, reds.at(y), width);
+                case 1 -> yuv.toGreen(luma, blues.at(y), reds.at(y), width);
+                default -> yuv.toBlue(luma, blues.at(y), width);
             }
             if (luma == own) {
                 System.arraycopy(luma, 0, out, o, width);
@@ -125,48 +98,26 @@ final class YuvRows implements ColourRows {
         };
     }
 
-    /** What one thread needs. */
-    private final class Band {
-        private final Difference blues = new Difference(cbSamples);
-        private final Difference reds = new Difference(crSamples);
-        private final PixelComponent.Line line = lumaSamples.line();
-
-        /** A row of luma and the differences of blue and red, from {@code o} on. */
-        void read(int y, float[] luma, float[] cb, float[] cr, int o) {
-            lumaSamples.read(y, luma, o, line);
-            blues.read(y, cb, o);
-            reds.read(y, cr, o);
-        }
-    }
-
-    /** Rows of one colour difference; those that rows of pixels lie between are read and drawn through once. */
+    /** One colour difference; its rows are read and drawn through across once for all rows of pixels about them. */
     private final class Difference {
         private final PixelComponent samples;
         private final PixelComponent.Line line;
         private final float[] read = new float[chromaWidth];
         private final float[][] kept = new float[2][width];
         private final int[] keptRow = {-1, -1};
-        private final float[] between = new float[width];
 
         Difference(PixelComponent samples) {
             this.samples = samples;
             this.line = samples.line();
         }
 
-        /** What belongs to row {@code y} of pixels, into {@code out} from {@code o} on. */
-        void read(int y, float[] out, int o) {
+        /** What belongs to row {@code y} of pixels; holds until the next is asked for. */
+        Yuv.Between at(int y) {
             double place = Chroma.place(y, chromaHeight, subY, false);
             int first = (int) place;
             float share = (float) (place - first);
             float[] row = row(first);
-            if (share != 0) {
-                float[] result = o == 0 ? out : between; // what begins at 0 is the quickest
-                blend(row, row(first + 1), share, result);
-                row = result;
-            }
-            if (row != out) {
-                System.arraycopy(row, 0, out, o, width);
-            }
+            return new Yuv.Between(row, share == 0 ? row : row(first + 1), share);
         }
 
         private float[] row(int y) {
@@ -181,12 +132,6 @@ final class YuvRows implements ColourRows {
                 }
             }
             return kept[slot];
-        }
-
-        private static void blend(float[] a, float[] b, float share, float[] out) {
-            for (int i = 0; i < a.length; i++) {
-                out[i] = a[i] + share * (b[i] - a[i]);
-            }
         }
     }
 }

@@ -3,7 +3,6 @@ package ivrik.media.pixel;
 import static org.bytedeco.ffmpeg.global.avutil.AVCOL_RANGE_JPEG;
 
 import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
@@ -52,12 +51,14 @@ final class YuvWriter {
     void write(Workers workers) {
         workers.rows(
                 chroma.height(),
-                (from, to) -> {
+                () -> {
                     Band band = new Band();
-                    for (int y = from; y < to; y++) {
-                        Cancel.poll();
-                        band.write(y);
-                    }
+                    return (from, to) -> {
+                        for (int y = from; y < to; y++) {
+                            Cancel.poll();
+                            band.write(y);
+                        }
+                    };
                 });
     }
 
@@ -65,10 +66,7 @@ final class YuvWriter {
     private final class Band {
         private final ColourRows.Reader reader = colour.reader();
         private final int width = colour.width();
-        private final float[] red = new float[width];
-        private final float[] green = new float[width];
-        private final float[] blue = new float[width];
-        private final float[][] rgb = {red, green, blue};
+        private final float[][] rgb = new float[3][width];
         private final float[] y = new float[width];
         private final float[][] blues = new float[2][width];
         private final float[][] reds = new float[2][width];
@@ -82,23 +80,14 @@ final class YuvWriter {
             for (int i = 0; i < rowsShared; i++) {
                 int at = row * rowsShared + i;
                 if (at < height) {
-                    load(at);
-                    yuv.luma(red, green, blue, y);
+                    reader.row(at, rgb);
+                    yuv.toCodes(rgb[0], rgb[1], rgb[2], y, blues[i], reds[i]);
                     luma.write(at, y, 0, lumaLine);
-                    yuv.cb(red, green, blue, blues[i]);
-                    yuv.cr(red, green, blue, reds[i]);
                 }
             }
             boolean pair = rowsShared == 2 && row * 2 + 1 < height;
             write(row, cb, blues[0], blues[pair ? 1 : 0]);
             write(row, cr, reds[0], reds[pair ? 1 : 0]);
-        }
-
-        private void load(int at) {
-            reader.row(at, rgb);
-            Lines.clamp(red);
-            Lines.clamp(green);
-            Lines.clamp(blue);
         }
 
         private void write(int row, PixelComponent component, float[] upper, float[] lower) {

@@ -64,6 +64,8 @@ launch() {
   shift
   # no words, "demo" and files are for the window, which is also rehearsed
   case "${1:-demo}" in demo | rehearse | *.*) ;; *) flags+=("@$told/command.args") ;; esac
+  # what the toolkit would set itself: that makes the environment anew, and what loads FFmpeg meanwhile, and reads it, crashes
+  export GDK_BACKEND=x11 IBUS_ENABLE_SYNC_MODE=1
   # where nobody keeps settings, the toolkit's file chooser would complain that it cannot
   [ -n "${DBUS_SESSION_BUS_ADDRESS:-}" ] || export GSETTINGS_BACKEND=${GSETTINGS_BACKEND:-memory}
   exec "$java" "${flags[@]}" "-Divrik.home=$home" "-Divrik.program=$program" -cp "$jars" ${kept[@]+"${kept[@]}"} $(memory) \

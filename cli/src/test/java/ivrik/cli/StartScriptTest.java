@@ -235,6 +235,16 @@ class StartScriptTest {
         assertThat(run(jdk)).contains("settings: memory");
     }
 
+    /** To set what is not there yet moves all the environment, while other threads read it. */
+    @Test
+    void theToolkitNeedNotSetAnythingInTheEnvironment() throws Exception {
+        Path jdk = copied();
+        program(
+                jdk.resolve("bin/java"),
+                "#!/bin/sh\necho \"display: $GDK_BACKEND $IBUS_ENABLE_SYNC_MODE\"\n");
+        assertThat(run(jdk)).contains("display: x11 1");
+    }
+
     @Test
     void javaMayHaveAQuarterMoreThanPicturesMayOrAThirdOfTheMachineUpTo4Gb() throws Exception {
         Path jdk = copied();

@@ -24,6 +24,9 @@ public final class Workers implements AutoCloseable {
     /** Whether this thread is at work on a band. */
     private static final ThreadLocal<Boolean> WITHIN = ThreadLocal.withInitial(() -> false);
 
+    /** How many threads this one leaves to others. */
+    private static final ScopedValue<Integer> LEFT = ScopedValue.newInstance();
+
     private final int threads;
     private final ExecutorService pool;
 
@@ -98,7 +101,7 @@ public final class Workers implements AutoCloseable {
             }
             return;
         }
-        Shares shares = new Shares(count, Math.min(threads, count));
+        Shares shares = new Shares(count, Math.min(threads(), count));
         AtomicReference<Throwable> failure = new AtomicReference<>();
         CountDownLatch done = new CountDownLatch(count);
         IntConsumer take =
@@ -164,8 +167,20 @@ public final class Workers implements AutoCloseable {
         }
     }
 
+    /**
+     * Does work with so many threads fewer, but at least its own: those are left to who needs a processor for something
+     * else meanwhile.
+     */
+    public static <T> T leaving(int threads, Supplier<T> work) {
+        return ScopedValue.where(LEFT, threads).call(work::get);
+    }
+
+    private int threads() {
+        return Math.max(1, threads - LEFT.orElse(0));
+    }
+
     private boolean isAlone(int parts) {
-        return pool == null || parts < 2 || WITHIN.get();
+        return threads() == 1 || parts < 2 || WITHIN.get();
     }
 
     private static void await(CountDownLatch done) {

@@ -8,9 +8,14 @@ import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
+import java.util.Set;
+import java.util.concurrent.BrokenBarrierException;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.CyclicBarrier;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicIntegerArray;
+import java.util.function.IntConsumer;
 
 class WorkersTest {
     @Test
@@ -61,6 +66,32 @@ class WorkersTest {
         assertThat(own.get()).isBetween(1, threads);
         for (int y = 0; y < 1000; y++) {
             assertThat(done.get(y)).isEqualTo(1);
+        }
+    }
+
+    @Test
+    @Timeout(20)
+    void threadsThatAreLeftToOthersAreNotAskedToHelp() {
+        try (Workers workers = new Workers(2)) {
+            Set<Thread> atWork = ConcurrentHashMap.newKeySet();
+            IntConsumer part = number -> atWork.add(Thread.currentThread());
+            Workers.leaving(
+                    1,
+                    () -> {
+                        workers.parts(100, part);
+                        return null;
+                    });
+            assertThat(atWork).containsExactly(Thread.currentThread());
+            CyclicBarrier both = new CyclicBarrier(2);
+            workers.parts(2, number -> met(both)); // with one thread it would wait for ever
+        }
+    }
+
+    private static void met(CyclicBarrier all) {
+        try {
+            all.await();
+        } catch (InterruptedException | BrokenBarrierException e) {
+            throw new IllegalStateException(e);
         }
     }
 

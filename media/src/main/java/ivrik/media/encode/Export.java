@@ -218,7 +218,8 @@ public final class Export {
                     progress.accept(done);
                     continue;
                 }
-                Frame frame = frames.frame(n);
+                long number = n;
+                Frame frame = together.next(() -> frames.frame(number));
                 together.then(
                         () -> {
                             StillWriter.write(
@@ -303,7 +304,8 @@ public final class Export {
         try (MovieWriter writer = part;
                 Together together = new Together()) {
             for (long n = some.first(); n <= some.last(); n++) {
-                AVFrame filled = frames.filled(n, writer.encoder());
+                long number = n;
+                AVFrame filled = together.next(() -> frames.filled(number, writer.encoder()));
                 long done = n - range.first() + 1;
                 together.then(
                         () -> {

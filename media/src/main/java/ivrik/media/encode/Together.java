@@ -2,6 +2,7 @@ package ivrik.media.encode;
 
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Threads;
+import ivrik.core.threads.Workers;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -9,6 +10,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.Supplier;
 
 /**
  * Work done in turn by a thread of its own while the caller makes the next: encoding beside rendering. No
@@ -27,6 +29,15 @@ final class Together implements AutoCloseable {
             awaitOldest();
         }
         waiting.add(thread.submit(work));
+    }
+
+    /**
+     * Makes the next. While more waits than what is being done it leaves that a processor of its own: with all taken, it
+     * would be done more slowly now and by itself afterwards.
+     */
+    <T> T next(Supplier<T> making) {
+        boolean isBehind = waiting.stream().filter(each -> !each.isDone()).count() > 1;
+        return isBehind ? Workers.leaving(1, making) : making.get();
     }
 
     /** Waits until all is done. */

@@ -8,11 +8,6 @@ import jdk.incubator.vector.VectorSpecies;
 final class Chroma {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
 
-    /** Two vectors whose samples take turns: the first half of that, and the second. */
-    private static final VectorShuffle<Float> TURNS = VectorShuffle.makeZip(FLOATS, 0);
-
-    private static final VectorShuffle<Float> MORE_TURNS = VectorShuffle.makeZip(FLOATS, 1);
-
     /** Of two vectors that follow each other every second sample, from the first or the second on. */
     private static final VectorShuffle<Float> FIRST_OF_TWO = VectorShuffle.makeUnzip(FLOATS, 0);
 
@@ -20,22 +15,21 @@ final class Chroma {
 
     private Chroma() {}
 
-    /** Twice as many: each sample on its own pixel, the mean of two between; the last stands alone. */
+    /**
+     * Twice as many: each sample on its own pixel, the mean of two between; the last stands alone. No vectors: the first
+     * pictures that a window shows are read by this.
+     */
     static void doubled(float[] in, float[] out) {
-        int last = in.length - 1;
-        int i = 0;
-        for (; i <= last - FLOATS.length(); i += FLOATS.length()) {
-            FloatVector here = at(in, i);
-            FloatVector between = here.add(at(in, i + 1).sub(here).mul(0.5f));
-            here.rearrange(TURNS, between).intoArray(out, 2 * i);
-            here.rearrange(MORE_TURNS, between).intoArray(out, 2 * i + FLOATS.length());
+        int n = in.length;
+        float here = in[0];
+        for (int i = 0; i < n - 1; i++) {
+            float next = in[i + 1];
+            out[2 * i] = here;
+            out[2 * i + 1] = here + 0.5f * (next - here);
+            here = next;
         }
-        for (; i < last; i++) {
-            out[2 * i] = in[i];
-            out[2 * i + 1] = in[i] + 0.5f * (in[i + 1] - in[i]);
-        }
-        out[2 * last] = in[last];
-        out[2 * last + 1] = in[last];
+        out[2 * n - 2] = here;
+        out[2 * n - 1] = here;
     }
 
     /**

@@ -225,42 +225,37 @@ public final class Gaussian {
 
     /** The coarse rows, with a margin above and below. */
     private static Plane few(Rows in, Coarse c, EdgeFill fill, Workers workers) {
-        int count = c.count(in.height()) + 2 * c.margin();
-        int width = in.width();
-        Plane out = Plane.of(width, count);
+        Plane out = Plane.of(in.width(), c.count(in.height()) + 2 * c.margin());
         workers.rows(
-                count,
+                out.height(),
                 () -> {
-                    Neighbours rows =
-                            in.plane()
-                                    .<Neighbours>map(plane -> new PlaneRows(plane, fill))
-                                    .orElseGet(() -> new RowWindow(in, fill, c.down().length));
-                    float[] nothing = new float[width];
-                    float[] half = c.downHalf();
+                    Rows.Reader rows = decimated(in, c, fill);
                     return (from, to) -> {
                         for (int j = from; j < to; j++) {
-                            int middle = c.begin(j - c.margin()) + (c.down().length - 1) / 2;
-                            float[] sums = out.data();
-                            int at = out.row(j);
-                            if (c.down().length % 2 == 0) {
-                                rows.pairs(
-                                        nothing,
-                                        0,
-                                        0,
-                                        half,
-                                        0,
-                                        middle,
-                                        middle + 1,
-                                        sums,
-                                        at,
-                                        width);
-                            } else {
-                                rows.about(middle, half, sums, at, width);
-                            }
+                            rows.row(j - c.margin(), out.data(), out.row(j));
                         }
                     };
                 });
         return out;
+    }
+
+    /** Reads coarse rows, those above the first and below the last too. */
+    private static Rows.Reader decimated(Rows in, Coarse c, EdgeFill fill) {
+        Neighbours rows =
+                in.plane()
+                        .<Neighbours>map(plane -> new PlaneRows(plane, fill))
+                        .orElseGet(() -> new RowWindow(in, fill, c.down().length));
+        int width = in.width();
+        float[] nothing = new float[width];
+        float[] half = c.downHalf();
+        return (j, out, o) -> {
+            int middle = c.begin(j) + (c.down().length - 1) / 2;
+            if (c.down().length % 2 == 0) {
+                rows.pairs(nothing, 0, 0, half, 0, middle, middle + 1, out, o, width);
+            } else {
+                rows.about(middle, half, out, o, width);
+            }
+        };
     }
 
     /** The rows drawn through the coarse ones. */

@@ -64,7 +64,7 @@ launch() {
   shift
   # no words, "demo" and files are for the window, which is also rehearsed
   case "${1:-demo}" in demo | rehearse | *.*) ;; *) flags+=("@$told/command.args") ;; esac
-  # what the toolkit would set itself: that makes the environment anew, and what loads FFmpeg meanwhile, and reads it, crashes
+  # the toolkit would set these itself, which moves the environment while what loads FFmpeg reads it: a crash
   export GDK_BACKEND=x11 IBUS_ENABLE_SYNC_MODE=1
   # where nobody keeps settings, the toolkit's file chooser would complain that it cannot
   [ -n "${DBUS_SESSION_BUS_ADDRESS:-}" ] || export GSETTINGS_BACKEND=${GSETTINGS_BACKEND:-memory}

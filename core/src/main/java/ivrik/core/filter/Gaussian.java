@@ -226,15 +226,11 @@ public final class Gaussian {
     /** The coarse rows, with a margin above and below. */
     private static Plane few(Rows in, Coarse c, EdgeFill fill, Workers workers) {
         Plane out = Plane.of(in.width(), c.count(in.height()) + 2 * c.margin());
-        workers.rows(
+        workers.eachRow(
                 out.height(),
                 () -> {
                     Rows.Reader rows = decimated(in, c, fill);
-                    return (from, to) -> {
-                        for (int j = from; j < to; j++) {
-                            rows.row(j - c.margin(), out.data(), out.row(j));
-                        }
-                    };
+                    return j -> rows.row(j - c.margin(), out.data(), out.row(j));
                 });
         return out;
     }

@@ -5,7 +5,6 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
-import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.ArrayList;
@@ -98,16 +97,15 @@ public final class Halo {
     }
 
     private static void add(Rows rows, float by, Plane sum, Workers workers) {
-        workers.rows(
+        workers.eachRow(
                 sum.height(),
-                (from, to) -> {
+                () -> {
                     Rows.Reader reader = rows.reader();
                     float[] row = new float[sum.width()];
-                    for (int y = from; y < to; y++) {
-                        Cancel.poll();
+                    return y -> {
                         reader.row(y, row, 0);
                         add(row, by, sum.data(), sum.row(y));
-                    }
+                    };
                 });
     }
 

@@ -1,6 +1,5 @@
 package ivrik.core.picture;
 
-import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.Arrays;
@@ -165,18 +164,15 @@ public interface ColourRows {
     default List<Plane> toPlanes(Workers workers) {
         Plane[] out = new Plane[3];
         workers.parts(3, c -> out[c] = Plane.of(width(), height())); // zeroed, which takes its time
-        workers.rows(
+        workers.eachRow(
                 height(),
                 () -> {
                     Reader reader = reader();
                     float[][] rgb = new float[3][width()];
-                    return (from, to) -> {
-                        for (int y = from; y < to; y++) {
-                            Cancel.poll();
-                            reader.row(y, rgb);
-                            for (int c = 0; c < 3; c++) {
-                                System.arraycopy(rgb[c], 0, out[c].data(), y * width(), width());
-                            }
+                    return y -> {
+                        reader.row(y, rgb);
+                        for (int c = 0; c < 3; c++) {
+                            System.arraycopy(rgb[c], 0, out[c].data(), y * width(), width());
                         }
                     };
                 });

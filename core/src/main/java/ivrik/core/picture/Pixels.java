@@ -63,13 +63,13 @@ public final class Pixels {
         for (int i = 0; i < out.length; i++) {
             out[i] = wanted[i] ? Plane.of(w, size.height()) : null;
         }
-        workers.rows(
+        workers.eachRow(
                 size.height(),
-                (from, to) -> {
+                () -> {
                     ColourRows.Reader reader = in.get();
                     float[][] a = new float[inputs][w];
                     float[][] b = new float[out.length][w];
-                    for (int y = from; y < to; y++) {
+                    return y -> {
                         reader.row(y, a);
                         work.run(a, b, w);
                         for (int i = 0; i < out.length; i++) {
@@ -77,7 +77,7 @@ public final class Pixels {
                                 System.arraycopy(b[i], 0, out[i].data(), y * w, w);
                             }
                         }
-                    }
+                    };
                 });
         return Arrays.asList(out);
     }

@@ -40,20 +40,17 @@ public interface Rows {
 
     /** All rows, made by many threads, into a plane of their size that nobody reads yet. */
     default void into(Plane out, Workers workers) {
-        workers.rows(
+        workers.eachRow(
                 height(),
                 () -> {
                     Reader reader = reader();
-                    return (from, to) -> write(reader, from, to, out);
+                    return y -> reader.row(y, out.data(), out.row(y));
                 });
     }
 
     /** Some rows in order, by one thread, into a plane of their size; given up when no longer wanted. */
     default void write(int from, int to, Plane out) {
-        write(reader(), from, to, out);
-    }
-
-    private static void write(Reader reader, int from, int to, Plane out) {
+        Reader reader = reader();
         for (int y = from; y < to; y++) {
             Cancel.poll();
             reader.row(y, out.data(), out.row(y));

@@ -4,7 +4,6 @@ import ivrik.core.cache.Keepable;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import java.util.Collection;
@@ -36,14 +35,11 @@ public record Screen(int[] pixels, Size size) implements Keepable {
     static Screen of(ColourRows rgb, Workers workers) {
         int width = rgb.width();
         int[] pixels = new int[width * rgb.height()];
-        workers.rows(
+        workers.eachRow(
                 rgb.height(),
-                (from, to) -> {
+                () -> {
                     Packer packer = new Packer(rgb, width);
-                    for (int y = from; y < to; y++) {
-                        Cancel.poll();
-                        packer.row(y, pixels, y * width);
-                    }
+                    return y -> packer.row(y, pixels, y * width);
                 });
         return new Screen(pixels, new Size(width, rgb.height()));
     }

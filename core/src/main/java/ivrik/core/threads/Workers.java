@@ -58,15 +58,30 @@ public final class Workers implements AutoCloseable {
      * thrown here, after the bands under way have ended.
      */
     public void rows(int count, Rows rows) {
-        rows(count, () -> rows);
+        bands(count, () -> rows);
     }
 
     /**
-     * The same where a thread keeps something from one of its bands to the next, such as room for a row.
+     * The same row by row, given up when it is no longer wanted. A thread keeps its work for all rows that it comes to,
+     * with whatever scratch space that needs.
      *
-     * @param each gives each thread that comes to it its own
+     * @param work gives each thread its own, which is told the number of a row
      */
-    public void rows(int count, Supplier<Rows> each) {
+    public void eachRow(int count, Supplier<IntConsumer> work) {
+        bands(
+                count,
+                () -> {
+                    IntConsumer row = work.get();
+                    return (from, to) -> {
+                        for (int y = from; y < to; y++) {
+                            Cancel.poll();
+                            row.accept(y);
+                        }
+                    };
+                });
+    }
+
+    private void bands(int count, Supplier<Rows> each) {
         int bands = (count + BAND_ROWS - 1) / BAND_ROWS;
         if (isAlone(bands) && !Cancel.CURRENT.isBound()) {
             each.get().run(0, count);
@@ -156,11 +171,9 @@ public final class Workers implements AutoCloseable {
         int next(int who) {
             for (int k = 0; k < next.length; k++) {
                 int share = (who + k) % next.length;
-                if (next[share].get() < begin(share + 1)) {
-                    int part = next[share].getAndIncrement();
-                    if (part < begin(share + 1)) {
-                        return part;
-                    }
+                int part = next[share].getAndIncrement();
+                if (part < begin(share + 1)) {
+                    return part;
                 }
             }
             return count;

@@ -50,16 +50,14 @@ class WorkersTest {
         AtomicInteger own = new AtomicInteger();
         AtomicIntegerArray done = new AtomicIntegerArray(1000);
         try (Workers workers = new Workers(threads)) {
-            workers.rows(
+            workers.eachRow(
                     1000,
                     () -> {
                         own.incrementAndGet();
                         Thread mine = Thread.currentThread();
-                        return (from, to) -> {
+                        return y -> {
                             assertThat(Thread.currentThread()).isSameAs(mine);
-                            for (int y = from; y < to; y++) {
-                                done.incrementAndGet(y);
-                            }
+                            done.incrementAndGet(y);
                         };
                     });
         }

@@ -6,7 +6,6 @@ import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 import ivrik.media.ffmpeg.FrameMemory;
 
@@ -71,15 +70,14 @@ final class PackedWriter {
 
     /** A byte that no component lies in becomes 0. */
     void write(Workers workers) {
-        workers.rows(
+        workers.eachRow(
                 colour.height(),
-                (from, to) -> {
+                () -> {
                     ColourRows.Reader reader = colour.reader();
                     float[][] rgb = new float[3][colour.width()];
                     float[] codes = new float[colour.width()];
                     int[] words = new int[codes.length];
-                    for (int y = from; y < to; y++) {
-                        Cancel.poll();
+                    return y -> {
                         reader.row(y, rgb);
                         Lines.words(rgb, shifts, words);
                         if (alpha.isPresent()) {
@@ -90,7 +88,7 @@ final class PackedWriter {
                         }
                         MemorySegment.copy(
                                 words, 0, memory, WORDS, start + y * lineBytes, words.length);
-                    }
+                    };
                 });
     }
 

@@ -7,7 +7,6 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.rejoin.Composite;
-import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import org.bytedeco.ffmpeg.avutil.AVFrame;
@@ -69,19 +68,18 @@ public final class PixelWriter {
         Size size = new Size(colour.width(), colour.height());
         List<PixelComponent> components =
                 IntStream.range(0, 3).mapToObj(c -> component(size, out, layout, c)).toList();
-        workers.rows(
+        workers.eachRow(
                 colour.height(),
-                (from, to) -> {
+                () -> {
                     ColourRows.Reader reader = colour.reader();
                     float[][] rgb = new float[3][colour.width()];
                     PixelComponent.Line line = components.getFirst().line();
-                    for (int y = from; y < to; y++) {
-                        Cancel.poll();
+                    return y -> {
                         reader.row(y, rgb);
                         for (int c = 0; c < 3; c++) {
                             components.get(c).write(y, rgb[c], 0, line);
                         }
-                    }
+                    };
                 });
     }
 
@@ -99,13 +97,11 @@ public final class PixelWriter {
     private static void write(
             Plane in, AVFrame out, AVPixFmtDescriptor layout, int component, Workers workers) {
         PixelComponent samples = component(in.size(), out, layout, component);
-        workers.rows(
+        workers.eachRow(
                 in.height(),
-                (from, to) -> {
+                () -> {
                     PixelComponent.Line line = samples.line();
-                    for (int y = from; y < to; y++) {
-                        samples.write(y, in.data(), in.row(y), line);
-                    }
+                    return y -> samples.write(y, in.data(), in.row(y), line);
                 });
     }
 

@@ -110,39 +110,36 @@ record Yuv(
 
     /** The first samples of luma, changed in place to red by the difference of red. */
     void toRed(float[] y, Between cr, int n) {
-        toColour(y, cr.upper, cr.lower, cr.share, redGain(), n);
+        toColour(y, cr, redGain(), n);
     }
 
     /** The first samples of luma, changed in place to blue by the difference of blue. */
     void toBlue(float[] y, Between cb, int n) {
-        toColour(y, cb.upper, cb.lower, cb.share, blueGain(), n);
+        toColour(y, cb, blueGain(), n);
     }
 
-    private void toColour(float[] y, float[] upper, float[] lower, float share, float gain, int n) {
+    private void toColour(float[] y, Between difference, float gain, int n) {
+        float[] upper = difference.upper;
+        float[] lower = difference.lower;
+        float share = difference.share;
         float black = (float) blackLuma;
         float lumaGain = (float) (1 / lumaSpan);
         float zero = (float) chromaZero;
         for (int i = 0; i < n; i++) {
             float luma = (y[i] - black) * lumaGain;
-            float difference = upper[i] + share * (lower[i] - upper[i]);
-            y[i] = luma + (difference - zero) * gain;
+            float between = upper[i] + share * (lower[i] - upper[i]);
+            y[i] = luma + (between - zero) * gain;
         }
     }
 
     /** The first samples of luma, changed in place to green by the differences of blue and red. */
     void toGreen(float[] y, Between cb, Between cr, int n) {
-        toGreen(y, cb.upper, cb.lower, cb.share, cr.upper, cr.lower, cr.share, n);
-    }
-
-    private void toGreen(
-            float[] y,
-            float[] upperBlue,
-            float[] lowerBlue,
-            float shareBlue,
-            float[] upperRed,
-            float[] lowerRed,
-            float shareRed,
-            int n) {
+        float[] upperBlue = cb.upper;
+        float[] lowerBlue = cb.lower;
+        float shareBlue = cb.share;
+        float[] upperRed = cr.upper;
+        float[] lowerRed = cr.lower;
+        float shareRed = cr.share;
         float black = (float) blackLuma;
         float lumaGain = (float) (1 / lumaSpan);
         float zero = (float) chromaZero;
@@ -152,10 +149,10 @@ record Yuv(
         float blueInGreen = (float) (kb / kg());
         for (int i = 0; i < n; i++) {
             float luma = (y[i] - black) * lumaGain;
-            float cb = upperBlue[i] + shareBlue * (lowerBlue[i] - upperBlue[i]);
-            float cr = upperRed[i] + shareRed * (lowerRed[i] - upperRed[i]);
-            float blue = (cb - zero) * blueGain;
-            float red = (cr - zero) * redGain;
+            float betweenBlue = upperBlue[i] + shareBlue * (lowerBlue[i] - upperBlue[i]);
+            float betweenRed = upperRed[i] + shareRed * (lowerRed[i] - upperRed[i]);
+            float blue = (betweenBlue - zero) * blueGain;
+            float red = (betweenRed - zero) * redGain;
             y[i] = luma - red * redInGreen - blue * blueInGreen;
         }
     }

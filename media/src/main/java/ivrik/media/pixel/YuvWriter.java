@@ -4,7 +4,6 @@ import static org.bytedeco.ffmpeg.global.avutil.AVCOL_RANGE_JPEG;
 
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Size;
-import ivrik.core.threads.Cancel;
 import ivrik.core.threads.Workers;
 
 import org.bytedeco.ffmpeg.avutil.AVFrame;
@@ -49,17 +48,7 @@ final class YuvWriter {
     }
 
     void write(Workers workers) {
-        workers.rows(
-                chroma.height(),
-                () -> {
-                    Band band = new Band();
-                    return (from, to) -> {
-                        for (int y = from; y < to; y++) {
-                            Cancel.poll();
-                            band.write(y);
-                        }
-                    };
-                });
+        workers.eachRow(chroma.height(), () -> new Band()::write);
     }
 
     /** What one thread needs: rows of floats and of bytes. */

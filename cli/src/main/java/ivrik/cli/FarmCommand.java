@@ -2,7 +2,7 @@ package ivrik.cli;
 
 import ivrik.cli.farm.FarmException;
 import ivrik.cli.farm.FarmFolder;
-import ivrik.cli.farm.Plan;
+import ivrik.cli.farm.FarmPlan;
 import ivrik.cli.farm.Scheduler;
 import ivrik.core.project.Project;
 import ivrik.media.decode.Import;
@@ -145,7 +145,7 @@ final class FarmCommand implements Callable<Integer> {
         if (again && !dryRun) {
             forget(folder);
         }
-        Plan plan = look == null ? planned(folder) : applied();
+        FarmPlan plan = look == null ? planned(folder) : applied();
         if (dryRun) {
             return tell(plan);
         }
@@ -183,7 +183,7 @@ final class FarmCommand implements Callable<Integer> {
     }
 
     /** A project's parts; it is kept in the folder as it is now, whatever is edited meanwhile. */
-    private Plan planned(Path folder) {
+    private FarmPlan planned(Path folder) {
         if (inputs.size() > 1) {
             throw new ParameterException(
                     spec.commandLine(), "one project at a time, or clips with --look");
@@ -212,7 +212,7 @@ final class FarmCommand implements Callable<Integer> {
                 order.form().isMovie()
                         ? List.of("join", out + ".parts", "-o", out.toString(), "--overwrite")
                         : List.of();
-        return new Plan(each, join);
+        return new FarmPlan(each, join);
     }
 
     private List<String> part(Path project, Path out, String share) {
@@ -242,7 +242,7 @@ final class FarmCommand implements Callable<Integer> {
     }
 
     /** One part for each clip. */
-    private Plan applied() {
+    private FarmPlan applied() {
         look.set(spec.commandLine());
         List<Path> clips = inputs.stream().flatMap(i -> ManyFiles.of(i).stream()).toList();
         if (clips.size() > 1 && !OutputName.isTemplate(output.out.toString())) {
@@ -257,7 +257,7 @@ final class FarmCommand implements Callable<Integer> {
             words.addAll(passedOn());
             each.add(words);
         }
-        return new Plan(each, List.of());
+        return new FarmPlan(each, List.of());
     }
 
     /** Options of {@code render} and {@code apply} that were given, as they were given, but for the target's. */
@@ -296,7 +296,7 @@ final class FarmCommand implements Callable<Integer> {
                 .orElse(nameOrFile);
     }
 
-    private int tell(Plan plan) {
+    private int tell(FarmPlan plan) {
         PrintWriter out = spec.commandLine().getOut();
         Stream.concat(plan.parts().stream(), Stream.of(plan.join()))
                 .filter(words -> !words.isEmpty())

@@ -35,12 +35,12 @@ final class LanternScene implements Scene {
         new Lantern(1078, 232, 190, 242, 3, 5.2),
     };
 
-    private final Light town = town();
+    private final LightCanvas town = town();
 
     @Override
     public Frame frame(int n) {
         double t = Scene.seconds(n);
-        Light light = town.copy();
+        LightCanvas light = town.copy();
         farLights(light, t);
         for (Lantern lantern : LANTERNS) {
             hang(light, lantern, t);
@@ -55,15 +55,15 @@ final class LanternScene implements Scene {
         return 0.5 + 0.5 * Hash.signed(key);
     }
 
-    private static Light town() {
-        Light light = new Light(WIDTH, HEIGHT);
+    private static LightCanvas town() {
+        LightCanvas light = new LightCanvas(WIDTH, HEIGHT);
         light.background(
                 (c, x, y) -> {
                     double dusk = Math.exp(-Math.pow((y - 470) / 210.0, 2));
                     return new double[] {0.004, 0.006, 0.016}[c]
                             + dusk * new double[] {0.020, 0.010, 0.026}[c];
                 });
-        light.cover(bridge(), Light.flat(0.0022, 0.0025, 0.0045));
+        light.cover(bridge(), LightCanvas.flat(0.0022, 0.0025, 0.0045));
         light.cover(
                 new Rectangle2D.Double(0, WATER, WIDTH, HEIGHT - WATER),
                 (c, x, y) -> {
@@ -106,7 +106,7 @@ final class LanternScene implements Scene {
     }
 
     /** Lights behind, large soft discs; each with a broken likeness on the water. */
-    private static void farLights(Light light, double t) {
+    private static void farLights(LightCanvas light, double t) {
         for (int i = 0; i < 46; i++) {
             double x = WIDTH * random(31, i) + 5 * Math.sin(0.5 * t + i);
             double y = 150 + 330 * random(32, i);
@@ -120,13 +120,13 @@ final class LanternScene implements Scene {
             }
             double strength =
                     (0.05 + 0.13 * random(37, i)) * (0.85 + 0.15 * Math.sin(2 * t + 3 * i));
-            light.disc(x, y, r, Light.times(colour, strength));
+            light.disc(x, y, r, LightCanvas.times(colour, strength));
             double wave = 4 * Math.sin(1.3 * t + 0.7 * i);
             light.disc(
                     x + wave,
                     WATER + (WATER - y) * 0.35 + 24,
                     r * 0.8,
-                    Light.times(colour, 0.35 * strength));
+                    LightCanvas.times(colour, 0.35 * strength));
         }
         for (int post = 0; post < 9; post++) {
             double x = 50 + post * 148;
@@ -136,7 +136,7 @@ final class LanternScene implements Scene {
         }
     }
 
-    private static void hang(Light light, Lantern l, double t) {
+    private static void hang(LightCanvas light, Lantern l, double t) {
         double angle =
                 0.055 * Math.sin(1.35 * t + l.phase) + 0.02 * Math.sin(2.9 * t + 2 * l.phase);
         AffineTransform swing = AffineTransform.getRotateInstance(angle, l.x, -60);
@@ -147,13 +147,13 @@ final class LanternScene implements Scene {
                 light,
                 swing,
                 new BasicStroke(2f).createStrokedShape(new Line2D.Double(cx, -60, cx, top)),
-                Light.flat(0.01, 0.008, 0.008));
+                LightCanvas.flat(0.01, 0.008, 0.008));
         double[] centre = {cx, cy};
         swing.transform(centre, 0, centre, 0, 1);
         double[] colour = PAPER[l.paper];
         double flame =
                 1 + 0.06 * Math.sin(7 * t + l.phase) + 0.04 * Math.sin(11.3 * t + 2 * l.phase);
-        light.glow(centre[0], centre[1], l.width * 0.85, Light.times(colour, 0.05));
+        light.glow(centre[0], centre[1], l.width * 0.85, LightCanvas.times(colour, 0.05));
         AffineTransform back;
         try {
             back = swing.createInverse();
@@ -167,7 +167,7 @@ final class LanternScene implements Scene {
                     light,
                     swing,
                     new Rectangle2D.Double(cx - l.width * 0.17, end, l.width * 0.34, 14),
-                    Light.flat(0.012, 0.008, 0.006));
+                    LightCanvas.flat(0.012, 0.008, 0.006));
         }
         for (int thread = -2; thread <= 2; thread++) {
             fill(
@@ -180,7 +180,7 @@ final class LanternScene implements Scene {
                                             top + l.height,
                                             cx + thread * 6 + 2 * Math.sin(2 * t + thread),
                                             top + l.height + 42)),
-                    Light.flat(Light.times(colour, 0.07)));
+                    LightCanvas.flat(LightCanvas.times(colour, 0.07)));
         }
     }
 
@@ -236,7 +236,8 @@ final class LanternScene implements Scene {
         return rib * seam * flame * (thick * tint * (0.42 + 1.7 * core) + white);
     }
 
-    private static void fill(Light light, AffineTransform swing, Shape shape, Light.Shade shade) {
+    private static void fill(
+            LightCanvas light, AffineTransform swing, Shape shape, LightCanvas.Shade shade) {
         light.cover(swing.createTransformedShape(shape), shade);
     }
 }

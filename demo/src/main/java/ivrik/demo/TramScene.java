@@ -26,12 +26,12 @@ final class TramScene implements Scene {
     private static final double[] VIOLET = {0.5, 0.18, 1.0};
     private static final double[] AMBER = {1.0, 0.45, 0.06};
 
-    private final Light town = town();
+    private final LightCanvas town = town();
 
     @Override
     public Frame frame(int n) {
         double t = Scene.seconds(n);
-        Light light = town.copy();
+        LightCanvas light = town.copy();
         signs(light, t);
         bulbs(light, t);
         tram(light, -330 + 880 * ease(t / 4.4), t);
@@ -51,8 +51,8 @@ final class TramScene implements Scene {
     }
 
     /** What stands still: sky, far houses, shop fronts. */
-    private static Light town() {
-        Light light = new Light(WIDTH, HEIGHT);
+    private static LightCanvas town() {
+        LightCanvas light = new LightCanvas(WIDTH, HEIGHT);
         light.background(
                 (c, x, y) -> {
                     double low = Math.exp(-(PAVEMENT - y) / 190.0);
@@ -65,7 +65,7 @@ final class TramScene implements Scene {
             double top = 70 + 190 * random(2, house);
             light.cover(
                     new Rectangle2D.Double(x, top, w, PAVEMENT - top),
-                    Light.flat(0.004, 0.0045, 0.008));
+                    LightCanvas.flat(0.004, 0.0045, 0.008));
             for (double wy = top + 18; wy < 300; wy += 26) {
                 for (double wx = x + 12; wx < x + w - 16; wx += 22) {
                     double lit = random(3, house, (long) wx, (long) wy);
@@ -73,7 +73,8 @@ final class TramScene implements Scene {
                         double[] colour = random(4, (long) wx, (long) wy) > 0.3 ? WARM : TEAL;
                         light.cover(
                                 new Rectangle2D.Double(wx, wy, 10, 14),
-                                Light.flat(Light.times(colour, 0.05 + 0.22 * (lit - 0.72))));
+                                LightCanvas.flat(
+                                        LightCanvas.times(colour, 0.05 + 0.22 * (lit - 0.72))));
                     }
                 }
             }
@@ -90,11 +91,11 @@ final class TramScene implements Scene {
         return light;
     }
 
-    private static void shopFront(Light light, int shop, double x, double w) {
+    private static void shopFront(LightCanvas light, int shop, double x, double w) {
         light.cover(
                 new Rectangle2D.Double(x, 232, w, PAVEMENT - 232),
-                Light.flat(0.009, 0.0075, 0.010));
-        light.cover(new Rectangle2D.Double(x, 228, w, 6), Light.flat(0.02, 0.018, 0.02));
+                LightCanvas.flat(0.009, 0.0075, 0.010));
+        light.cover(new Rectangle2D.Double(x, 228, w, 6), LightCanvas.flat(0.02, 0.018, 0.02));
         double[] inside = shop % 3 == 1 ? new double[] {0.55, 0.7, 0.75} : WARM;
         double cx = x + w / 2;
         light.cover(
@@ -112,12 +113,13 @@ final class TramScene implements Scene {
             double h = 12 + 34 * random(5, shop, item);
             light.cover(
                     new Rectangle2D.Double(x + 18 + item * 14, PAVEMENT - 20 - h, 8, h),
-                    Light.flat(Light.times(inside, 0.02 + 0.05 * random(6, shop, item))));
+                    LightCanvas.flat(
+                            LightCanvas.times(inside, 0.02 + 0.05 * random(6, shop, item))));
         }
         for (int bar = 0; bar < 4; bar++) {
             light.cover(
                     new Rectangle2D.Double(x + 12 + bar * (w - 74) / 3 - 1, 352, 2, PAVEMENT - 372),
-                    Light.flat(0.01, 0.009, 0.01));
+                    LightCanvas.flat(0.01, 0.009, 0.01));
         }
         Path2D awning = new Path2D.Double();
         awning.moveTo(x + 6, 326);
@@ -133,7 +135,7 @@ final class TramScene implements Scene {
                 awning, (c, px, py) -> cloth[c] * (((int) ((px - x) / 15)) % 2 == 0 ? 1 : 0.35));
     }
 
-    private static void signs(Light light, double t) {
+    private static void signs(LightCanvas light, double t) {
         neon(light, Lettering.bold("MOTH & LAMP", 34, 0.04, 104, 298), ROSE, 1);
         neon(light, Lettering.bold("TEA", 58, 0.1, 316, 304), LEAF, 0.9 + 0.1 * flicker(t, 2));
         neon(light, new RoundRectangle2D.Double(246, 248, 140, 66, 20, 20), LEAF, 0.5);
@@ -154,7 +156,7 @@ final class TramScene implements Scene {
     }
 
     /** A bent tube of light: a hot core in a coloured skin. */
-    private static void neon(Light light, Shape shape, double[] colour, double strength) {
+    private static void neon(LightCanvas light, Shape shape, double[] colour, double strength) {
         Shape tube =
                 new BasicStroke(3.6f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND)
                         .createStrokedShape(shape);
@@ -166,13 +168,14 @@ final class TramScene implements Scene {
                 box.getCenterX(),
                 box.getCenterY(),
                 box.getWidth() * 0.36,
-                Light.times(colour, 0.11 * strength));
-        light.add(tube, Light.flat(Light.times(colour, 2.3 * strength)));
-        light.add(core, Light.flat(Light.times(new double[] {1.5, 1.4, 1.5}, strength)));
+                LightCanvas.times(colour, 0.11 * strength));
+        light.add(tube, LightCanvas.flat(LightCanvas.times(colour, 2.3 * strength)));
+        light.add(
+                core, LightCanvas.flat(LightCanvas.times(new double[] {1.5, 1.4, 1.5}, strength)));
     }
 
     /** Strings of small bulbs across the street: strong, small highlights. */
-    private static void bulbs(Light light, double t) {
+    private static void bulbs(LightCanvas light, double t) {
         for (int string = 0; string < 3; string++) {
             double left = 16 + 52 * string;
             double right = 44 + 46 * string;
@@ -187,7 +190,7 @@ final class TramScene implements Scene {
                                             (left + right) / 2 + 2 * sag,
                                             1300,
                                             right)),
-                    Light.flat(0.012, 0.012, 0.014));
+                    LightCanvas.flat(0.012, 0.012, 0.014));
             int count = 27 - 3 * string;
             for (int i = 0; i <= count; i++) {
                 double s = (double) i / count;
@@ -207,13 +210,13 @@ final class TramScene implements Scene {
                 double r = 3.4 + 0.5 * string;
                 light.add(
                         new Ellipse2D.Double(x - r, y - r, 2 * r, 2 * r),
-                        Light.flat(Light.times(colour, 5.5)));
-                light.glow(x, y, 15, Light.times(colour, 0.16));
+                        LightCanvas.flat(LightCanvas.times(colour, 5.5)));
+                light.glow(x, y, 15, LightCanvas.times(colour, 0.16));
             }
         }
     }
 
-    private static void tram(Light light, double x, double t) {
+    private static void tram(LightCanvas light, double x, double t) {
         double top = 298;
         double w = 640;
         double sway = 0.8 * Math.sin(5 * t);
@@ -225,9 +228,12 @@ final class TramScene implements Scene {
                     double sheen = 0.5 + 0.7 * Math.exp(-Math.pow((py - y - 26) / 22, 2));
                     return new double[] {0.20, 0.016, 0.022}[c] * sheen;
                 });
-        light.cover(new Rectangle2D.Double(x + 2, y + 122, w - 4, 14), Light.flat(0.42, 0.33, 0.2));
         light.cover(
-                new Rectangle2D.Double(x + 10, y + 194, w - 20, 22), Light.flat(0.01, 0.009, 0.01));
+                new Rectangle2D.Double(x + 2, y + 122, w - 4, 14),
+                LightCanvas.flat(0.42, 0.33, 0.2));
+        light.cover(
+                new Rectangle2D.Double(x + 10, y + 194, w - 20, 22),
+                LightCanvas.flat(0.01, 0.009, 0.01));
         for (int i = 0; i < 7; i++) {
             double wx = x + 26 + i * 79;
             boolean door = i == 2 || i == 5;
@@ -243,55 +249,57 @@ final class TramScene implements Scene {
             } else {
                 light.cover(
                         new Rectangle2D.Double(wx + 33, y + 30, 3, 158),
-                        Light.flat(0.05, 0.01, 0.01));
+                        LightCanvas.flat(0.05, 0.01, 0.01));
             }
         }
         Shape board = new RoundRectangle2D.Double(x + 210, y + 6, 220, 22, 6, 6);
-        light.cover(board, Light.flat(0.006, 0.005, 0.004));
+        light.cover(board, LightCanvas.flat(0.006, 0.005, 0.004));
         light.add(
                 Lettering.bold("7  LANTERN BRIDGE", 17, 0.08, x + 320, y + 23),
-                Light.flat(Light.times(AMBER, 2.6)));
+                LightCanvas.flat(LightCanvas.times(AMBER, 2.6)));
         lamp(light, x + w - 14, y + 156, new double[] {1.0, 0.9, 0.7}, 14);
         lamp(light, x + 12, y + 160, ROSE, 5);
         for (double wheel : new double[] {110, 190, 460, 540}) {
             light.cover(
                     new Ellipse2D.Double(x + wheel - 20, y + 184, 40, 40),
-                    Light.flat(0.006, 0.006, 0.007));
+                    LightCanvas.flat(0.006, 0.006, 0.007));
         }
     }
 
-    private static void wire(Light light, double x, double y) {
+    private static void wire(LightCanvas light, double x, double y) {
         Shape line =
                 new BasicStroke(1.6f)
                         .createStrokedShape(new Line2D.Double(-10, 258, WIDTH + 10, 246));
-        light.cover(line, Light.flat(0.02, 0.02, 0.024));
+        light.cover(line, LightCanvas.flat(0.02, 0.02, 0.024));
         Path2D arm = new Path2D.Double();
         arm.moveTo(x - 26, y + 2);
         arm.lineTo(x + 22, y - 26);
         arm.lineTo(x - 4, y - 54);
-        light.cover(new BasicStroke(3f).createStrokedShape(arm), Light.flat(0.014, 0.014, 0.016));
-        light.add(new Ellipse2D.Double(x - 8, y - 58, 8, 8), Light.flat(5, 6, 9));
+        light.cover(
+                new BasicStroke(3f).createStrokedShape(arm), LightCanvas.flat(0.014, 0.014, 0.016));
+        light.add(new Ellipse2D.Double(x - 8, y - 58, 8, 8), LightCanvas.flat(5, 6, 9));
         light.glow(x - 4, y - 54, 18, new double[] {0.15, 0.2, 0.4});
     }
 
-    private static void passenger(Light light, double x, double feet, double kind) {
+    private static void passenger(LightCanvas light, double x, double feet, double kind) {
         double h = 34 + 18 * kind;
-        light.cover(new Ellipse2D.Double(x, feet - h, 17, 20), Light.flat(0.05, 0.03, 0.02));
+        light.cover(new Ellipse2D.Double(x, feet - h, 17, 20), LightCanvas.flat(0.05, 0.03, 0.02));
         light.cover(
                 new RoundRectangle2D.Double(x - 9, feet - h + 18, 36, h, 18, 18),
-                Light.flat(0.035, 0.022, 0.02));
+                LightCanvas.flat(0.035, 0.022, 0.02));
     }
 
-    private static void lamp(Light light, double x, double y, double[] colour, double strength) {
+    private static void lamp(
+            LightCanvas light, double x, double y, double[] colour, double strength) {
         light.add(
                 new Ellipse2D.Double(x - 8, y - 8, 16, 16),
-                Light.flat(Light.times(colour, strength)));
-        light.glow(x, y, 30, Light.times(colour, 0.03 * strength));
+                LightCanvas.flat(LightCanvas.times(colour, strength)));
+        light.glow(x, y, 30, LightCanvas.times(colour, 0.03 * strength));
     }
 
     /** The street gives back what stands above it, drawn out downward and broken by ripples. */
-    private static void wetStreet(Light light, double t) {
-        Light mirror = new Light(WIDTH, HEIGHT);
+    private static void wetStreet(LightCanvas light, double t) {
+        LightCanvas mirror = new LightCanvas(WIDTH, HEIGHT);
         for (int y = STREET; y < HEIGHT; y++) {
             double depth = (y - STREET) / (double) (HEIGHT - STREET);
             for (int x = 0; x < WIDTH; x++) {
@@ -324,7 +332,8 @@ final class TramScene implements Scene {
                 }
             }
         }
-        light.cover(new Rectangle2D.Double(0, STREET, WIDTH, 3), Light.flat(0.014, 0.013, 0.016));
+        light.cover(
+                new Rectangle2D.Double(0, STREET, WIDTH, 3), LightCanvas.flat(0.014, 0.013, 0.016));
         for (double rail : new double[] {528, 552}) {
             Shape track =
                     new BasicStroke(2.2f)
@@ -346,7 +355,7 @@ final class TramScene implements Scene {
             double[] here = {light.rgb[0][at], light.rgb[1][at], light.rgb[2][at]};
             light.add(
                     new Ellipse2D.Double(x - 1.6, y - 0.8, 3.4, 1.7),
-                    Light.flat(Light.times(here, 9 * on)));
+                    LightCanvas.flat(LightCanvas.times(here, 9 * on)));
         }
     }
 }

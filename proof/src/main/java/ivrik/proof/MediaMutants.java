@@ -91,7 +91,7 @@ final class MediaMutants implements Trial {
         try (var left = Files.list(file.getParent())) {
             for (Path path :
                     left.filter(p -> p.getFileName().toString().startsWith("m")).toList()) {
-                Trees.remove(path);
+                Folders.remove(path);
             }
         }
     }

@@ -62,7 +62,7 @@ public final class Proof {
         }
         boolean beside = times == 0 && only.isEmpty() && minutes >= LONG;
         long seconds = beside ? Math.round(minutes * 60) : SHORT_SOAK_S;
-        Traced traced = new Traced();
+        SystemCalls traced = new SystemCalls();
         List<Trial> mutants =
                 List.of(
                         new FileMutants(beside ? LONG_MUTANTS : SHORT_MUTANTS),
@@ -148,7 +148,7 @@ public final class Proof {
         try {
             Files.createDirectories(folder);
             tried.merge(trial.name(), trial.run(seed, folder), Integer::sum);
-            Trees.remove(folder);
+            Folders.remove(folder);
         } catch (Exception | AssertionError e) {
             String failure =
                     trial.name() + " with --seed " + seed + ": " + e + "\n  kept in " + folder;

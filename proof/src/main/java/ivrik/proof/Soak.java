@@ -35,7 +35,7 @@ final class Soak implements Trial {
         boolean told = seed % 2 == 0;
         Path data = Files.createDirectories(folder.resolve("data"));
         Path home = Path.of(System.getProperty("ivrik.home"));
-        Path demo = Trees.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
+        Path demo = Folders.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
         Path log = folder.resolve("ivrik.log");
         if (told) {
             Preferences.load(data).withMemoryMb(BUDGET_MB).save(data);

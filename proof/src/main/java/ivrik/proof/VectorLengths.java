@@ -28,7 +28,7 @@ final class VectorLengths implements Trial {
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
         Path home = Path.of(System.getProperty("ivrik.home"));
-        Path demo = Trees.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
+        Path demo = Folders.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
         Project project = Determinism.project(Made.project(), random);
         Path file = Files.writeString(demo.resolve("it.ivrik"), ProjectJson.write(project));
         int frame = random.nextInt(240);

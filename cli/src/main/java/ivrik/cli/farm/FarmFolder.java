@@ -39,9 +39,9 @@ public final class FarmFolder {
     public static final int NOT_AGAIN = 3;
 
     private final Path folder;
-    private final Plan plan;
+    private final FarmPlan plan;
 
-    private FarmFolder(Path folder, Plan plan) {
+    private FarmFolder(Path folder, FarmPlan plan) {
         this.folder = folder;
         this.plan = plan;
     }
@@ -74,7 +74,7 @@ public final class FarmFolder {
      * @param retries how often a part that fails is done again
      * @throws FarmException if there is one with another plan
      */
-    public static FarmFolder begin(Path folder, Plan plan, Path program, int retries) {
+    public static FarmFolder begin(Path folder, FarmPlan plan, Path program, int retries) {
         if (isThere(folder) && !open(folder).plan.equals(plan)) {
             throw FarmException.ofSomethingElse(folder);
         }
@@ -94,7 +94,7 @@ public final class FarmFolder {
             throw new MissingFileException(folder.resolve(PLAN).toString());
         }
         try {
-            return new FarmFolder(folder, Plan.parse(ProjectFile.text(folder.resolve(PLAN))));
+            return new FarmFolder(folder, FarmPlan.parse(ProjectFile.text(folder.resolve(PLAN))));
         } catch (IllegalArgumentException e) {
             throw new FarmException(
                     folder.resolve(PLAN) + " is damaged: " + e.getMessage(),

@@ -38,7 +38,7 @@ public final class Renderer {
     private final Sources sources;
     private final Workers workers;
     private final Store store;
-    private final Laying laying;
+    private final LayerComposite composite;
 
     /**
      * @param pictures of the sources; each is read to its end, wanted or not, so that no reader stops in the middle
@@ -48,7 +48,7 @@ public final class Renderer {
         this.sources = new Sources(pictures, workers, store);
         this.workers = workers;
         this.store = store;
-        this.laying = new Laying(workers);
+        this.composite = new LayerComposite(workers);
     }
 
     /** A whole frame of a project at full size. */
@@ -147,7 +147,7 @@ public final class Renderer {
         }
         return plan.ground()
                 .colour()
-                .map(colour -> new Passage(laying.uponGround(colour, all), all.key(), site))
+                .map(colour -> new Passage(composite.uponGround(colour, all), all.key(), site))
                 .orElse(all);
     }
 
@@ -169,7 +169,7 @@ public final class Renderer {
             Key beneath = below == null ? Key.of(size) : below.key();
             Key key = Key.of(new Laid(beneath, over.key(), layer.blend(), layer.opacity()));
             Frame under = below == null ? Frame.empty(size) : below.frame();
-            below = new Passage(laying.upon(under, over, layer), key, site);
+            below = new Passage(composite.upon(under, over, layer), key, site);
         }
         return below == null ? new Passage(Frame.empty(size), Key.of("nothing"), site) : below;
     }
@@ -180,7 +180,7 @@ public final class Renderer {
         if (span.blend() == Blend.NORMAL && span.opacity() == 1) {
             return over;
         }
-        Frame mixed = laying.mixed(below.frame(), over.frame(), span);
+        Frame mixed = composite.mixed(below.frame(), over.frame(), span);
         return new Passage(mixed, over.key().then(span.blend()).then(span.opacity()), below.site());
     }
 

@@ -32,7 +32,7 @@ public final class LowResolution implements PictureTreatment {
                             Parameter.of("colours", "colours", "", 0, 256, 0, 1),
                             Parameter.percent("dither", "dither", 0, 200, 100).setting(),
                             Parameter.percent("gap", "gap", 0, 95, 0))
-                    .choosing(Palette.RULE, SHAPE)
+                    .choosing(FewColours.RULE, SHAPE)
                     .called("pixels", "mosaic", "palette", "dither", "dot matrix", "retro");
 
     @Override
@@ -54,7 +54,7 @@ public final class LowResolution implements PictureTreatment {
         List<Plane> cells =
                 settings.number("colours") < 2
                         ? small.colour()
-                        : Palette.of(settings)
+                        : FewColours.of(settings)
                                 .nearest(small.colour(), (float) settings.share("dither"), workers);
         Cells large = new Cells(Places.of(width, across), Places.of(height, down));
         double gap = settings.share("gap");

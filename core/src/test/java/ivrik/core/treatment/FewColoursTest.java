@@ -87,7 +87,7 @@ class FewColoursTest {
                         Pictured.noise(80, 80, 1),
                         Pictured.noise(80, 80, 2),
                         Pictured.noise(80, 80, 3));
-        for (String palette : Palette.RULE.words()) {
+        for (String palette : FewColours.RULE.words()) {
             Set<List<Float>> found = new HashSet<>();
             List<Plane> out = done(noise, Map.of("colours", colours), palette, "squares");
             for (int i = 0; i < 6400; i++) {

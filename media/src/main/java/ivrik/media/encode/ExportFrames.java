@@ -6,7 +6,7 @@ import ivrik.core.colour.Conversion;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Source;
-import ivrik.core.render.Dither;
+import ivrik.core.render.OutputDither;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
@@ -77,7 +77,7 @@ record ExportFrames(
     private Frame frame(Plan plan, long n) {
         Frame frame = renderer.render(plan, order.scale(), cancel);
         Frame carried = isCarried() ? frame : converted(frame);
-        return isDithered(plan) ? Dither.of(carried, depth, n, workers) : carried;
+        return isDithered(plan) ? OutputDither.of(carried, depth, n, workers) : carried;
     }
 
     /**

@@ -13,11 +13,11 @@ import java.util.List;
  * Noise of at most half a code before rounding to few bits, so that a smooth change does not leave in
  * bands. What lies on a code already stays on it. The noise is a hash of frame, channel and place.
  */
-public final class Dither {
+public final class OutputDither {
     /** A little under a half: with all of it a value on a code could be rounded to the next. */
     private static final double HALF = 0.499;
 
-    private Dither() {}
+    private OutputDither() {}
 
     /** The colour dithered for a depth; coverage is left as it is. */
     public static Frame of(Frame frame, Depth depth, long number, Workers workers) {

@@ -10,7 +10,7 @@ import ivrik.core.separation.Ink;
 import ivrik.core.threads.Workers;
 
 /** A layer's picture laid upon what is beneath it: lane by lane, where its lanes lie apart. */
-record Laying(Workers workers) {
+record LayerComposite(Workers workers) {
     /** By the layer's blend mode and as far as it is opaque. */
     Frame upon(Frame under, Passage over, LayerPlan layer) {
         return layer.blend() == Blend.NORMAL && over.parting().isPresent()

@@ -11,11 +11,13 @@ import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
 
-class DitherTest {
+class OutputDitherTest {
     private final Workers workers = Workers.shared();
 
     private Plane dithered(Plane p, long number) {
-        return Dither.of(Frame.opaque(p, p, p), Depth.INT8, number, workers).colour().getFirst();
+        return OutputDither.of(Frame.opaque(p, p, p), Depth.INT8, number, workers)
+                .colour()
+                .getFirst();
     }
 
     @Test
@@ -46,8 +48,8 @@ class DitherTest {
     void theSameFrameIsTheSameOnAnyThreadsAndTheNextIsAnother() {
         Plane noise = Pictured.noise(64, 64, 1);
         Frame frame = Frame.opaque(noise, noise, noise);
-        Frame one = Dither.of(frame, Depth.INT8, 5, new Workers(1));
-        Frame many = Dither.of(frame, Depth.INT8, 5, workers);
+        Frame one = OutputDither.of(frame, Depth.INT8, 5, new Workers(1));
+        Frame many = OutputDither.of(frame, Depth.INT8, 5, workers);
         assertThat(one.colour().get(2).sameSamples(many.colour().get(2))).isTrue();
         assertThat(one.colour().get(2).sameSamples(one.colour().get(1))).isFalse();
         assertThat(dithered(noise, 6).sameSamples(dithered(noise, 5))).isFalse();

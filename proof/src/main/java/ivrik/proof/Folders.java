@@ -6,8 +6,8 @@ import java.nio.file.Path;
 import java.util.Comparator;
 
 /** Folders with all that is in them. */
-final class Trees {
-    private Trees() {}
+final class Folders {
+    private Folders() {}
 
     static void remove(Path path) throws IOException {
         try (var all = Files.walk(path)) {

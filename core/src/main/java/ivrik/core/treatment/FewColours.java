@@ -8,7 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** A few colours, made by rule. */
-final class Palette {
+final class FewColours {
     /** How the colours are chosen. */
     static final Option RULE =
             new Option(
@@ -34,7 +34,7 @@ final class Palette {
     /** How far the dither goes to either side, in each channel. */
     private final float reach;
 
-    private Palette(List<double[]> all) {
+    private FewColours(List<double[]> all) {
         colours = new float[all.size()][3];
         for (int i = 0; i < colours.length; i++) {
             for (int c = 0; c < 3; c++) {
@@ -44,14 +44,14 @@ final class Palette {
         reach = (float) reach(all);
     }
 
-    static Palette of(Settings settings) {
+    static FewColours of(Settings settings) {
         int n = (int) Math.max(2, Math.round(settings.number("colours")));
         return switch (settings.word(RULE)) {
-            case "hues" -> new Palette(hues(n));
-            case "greys" -> new Palette(shades(n, 1, 1, 1));
-            case "amber" -> new Palette(shades(n, 1, 0.69, 0.12));
-            case "green" -> new Palette(shades(n, 0.25, 1, 0.38));
-            default -> new Palette(steps(n));
+            case "hues" -> new FewColours(hues(n));
+            case "greys" -> new FewColours(shades(n, 1, 1, 1));
+            case "amber" -> new FewColours(shades(n, 1, 0.69, 0.12));
+            case "green" -> new FewColours(shades(n, 0.25, 1, 0.38));
+            default -> new FewColours(steps(n));
         };
     }
 

@@ -24,17 +24,17 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * One picture of all built-in looks on a frame of a clip: {@code LookSheet CLIP FRAME OUT.png}. Each is made at
+ * One picture of all built-in looks on a frame of a clip: {@code ContactSheet CLIP FRAME OUT.png}. Each is made at
  * the size that it is shown at.
  */
-public final class LookSheet {
+public final class ContactSheet {
     private static final int COLUMNS = 5;
     private static final int WIDE = 300;
     private static final int LABEL = 24;
     private static final int GAP = 6;
     private static final long STORE_BYTES = 1L << 29;
 
-    private LookSheet() {}
+    private ContactSheet() {}
 
     public static void main(String[] args) {
         Path clip = Path.of(args[0]);

@@ -13,21 +13,21 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 
 /** A canvas of linear light: shapes cover it or add to it, glows spread, and a film develops it. */
-final class Light {
+final class LightCanvas {
     final int width;
     final int height;
 
     /** Red, green and blue light; 1 is the white of the screen, lamps are far above. */
     final float[][] rgb;
 
-    Light(int width, int height) {
+    LightCanvas(int width, int height) {
         this.width = width;
         this.height = height;
         this.rgb = new float[3][width * height];
     }
 
-    Light copy() {
-        Light copy = new Light(width, height);
+    LightCanvas copy() {
+        LightCanvas copy = new LightCanvas(width, height);
         for (int c = 0; c < 3; c++) {
             System.arraycopy(rgb[c], 0, copy.rgb[c], 0, width * height);
         }

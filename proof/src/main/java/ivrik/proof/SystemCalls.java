@@ -28,7 +28,7 @@ import java.util.stream.Stream;
  * written outside the data folder, the target's folder and the temporary folder, and nothing that everyone
  * could write to; what is in the pictures' words is not in the log.
  */
-final class Traced implements Trial {
+final class SystemCalls implements Trial {
     private static final int SECONDS = 240;
     private static final String CALLS =
             "socket,connect,bind,listen,sendto,sendmsg,open,openat,creat,mkdir,mkdirat,rename,renameat,renameat2,link,linkat,symlink,"
@@ -63,7 +63,7 @@ final class Traced implements Trial {
             return 0;
         }
         Path home = Path.of(System.getProperty("ivrik.home"));
-        Path demo = Trees.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
+        Path demo = Folders.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
         Path project = demo.resolve("lantern-week.ivrik");
         ProjectFile.save(project, withTitle(ProjectFile.open(project).project()));
         Path target = Files.createDirectories(folder.resolve("target"));

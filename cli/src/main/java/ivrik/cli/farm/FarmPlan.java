@@ -12,7 +12,7 @@ import java.util.List;
  * @param parts in any order, by any process, each of them as often as need be; counted from 1
  * @param join when all parts are done; empty if there is nothing to join
  */
-public record Plan(List<List<String>> parts, List<String> join) {
+public record FarmPlan(List<List<String>> parts, List<String> join) {
     private static final ObjectMapper JSON =
             new ObjectMapper().enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES);
 
@@ -27,9 +27,9 @@ public record Plan(List<List<String>> parts, List<String> join) {
     /**
      * @throws IllegalArgumentException if the text is no plan
      */
-    static Plan parse(String text) {
+    static FarmPlan parse(String text) {
         try {
-            return JSON.readValue(text, Plan.class);
+            return JSON.readValue(text, FarmPlan.class);
         } catch (JsonProcessingException e) {
             throw new IllegalArgumentException(e.getOriginalMessage(), e);
         }

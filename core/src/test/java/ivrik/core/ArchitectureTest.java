@@ -1,5 +1,6 @@
 package ivrik.core;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
@@ -26,6 +27,20 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule theRoadHasNoLoops =
             slices().matching("ivrik.core.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule numbersAreTheSameOnEveryMachine =
+            noClasses()
+                    .should()
+                    .accessTargetWhere(
+                            describe(
+                                    "Java lets the last bit of differ from machine to machine",
+                                    access ->
+                                            access.getTargetOwner().isEquivalentTo(Math.class)
+                                                    && access.getName()
+                                                            .matches(
+                                                                    "a?(sin|cos|tan)h?|atan2|exp(m1)?"
+                                                                        + "|log(10|1p)?|pow|cbrt|hypot")));
 
     @ArchTest
     static final ArchRule picturesStandAlone =

@@ -46,7 +46,8 @@ public record InkPair(Ink left, Ink right) {
     private static double apart(Ink a, Ink b) {
         double sum = 0;
         for (int c = 0; c < 3; c++) {
-            sum += Math.pow(a.part(c) - b.part(c), 2);
+            double apart = a.part(c) - b.part(c);
+            sum += apart * apart;
         }
         return sum;
     }

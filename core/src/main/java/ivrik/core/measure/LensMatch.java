@@ -122,7 +122,7 @@ public final class LensMatch {
     private static Optional<Fit> refined(Fit begin, Plane held, Plane other, Workers workers) {
         Plane from = soft(held, workers);
         Plane to = soft(other, workers);
-        double half = Math.hypot(held.width(), held.height()) / 2;
+        double half = StrictMath.hypot(held.width(), held.height()) / 2;
         Fit fit = begin;
         for (int round = 0; round < ROUNDS; round++) {
             List<Point> points = points(moved(from, fit, half, workers), to, fit, half);
@@ -185,13 +185,13 @@ public final class LensMatch {
             double middleY = from.height() / 2.0;
             double cx = left + BLOCK / 2.0 - middleX;
             double cy = top + BLOCK / 2.0 - middleY;
-            fromMiddle = Math.hypot(cx, cy);
+            fromMiddle = StrictMath.hypot(cx, cy);
             double[] v = new double[3];
             for (int y = top; y < top + BLOCK; y++) {
                 for (int x = left; x < left + BLOCK; x++) {
                     double dx = x + 0.5 - middleX;
                     double dy = y + 0.5 - middleY;
-                    double r = Math.max(1e-6, Math.hypot(dx, dy));
+                    double r = Math.max(1e-6, StrictMath.hypot(dx, dy));
                     double across = (from.at(x + 1, y) - from.at(x - 1, y)) / 2.0;
                     double down = (from.at(x, y + 1) - from.at(x, y - 1)) / 2.0;
                     v[0] = from.at(x, y);
@@ -234,7 +234,8 @@ public final class LensMatch {
             double sure = Math.sqrt(Math.max(0, left) / (N - 3) * inverse[2][2]) / gain;
             return sure > 1
                     ? Optional.empty()
-                    : Optional.of(new double[] {-solved[2] / gain, Math.hypot(sure, SUREST_PX)});
+                    : Optional.of(
+                            new double[] {-solved[2] / gain, StrictMath.hypot(sure, SUREST_PX)});
         }
     }
 

@@ -36,7 +36,8 @@ public final class Bandwidth implements LaneTreatment {
     @Override
     public Rows apply(Plane lane, Settings settings, Context context) {
         double perPixel = settings.number("lines") / 2 / lane.height();
-        double sigma = Math.sqrt(settings.number("passes") * Math.log(2) / 2) / Math.PI / perPixel;
+        double sigma =
+                Math.sqrt(settings.number("passes") * StrictMath.log(2) / 2) / Math.PI / perPixel;
         double ringing = settings.share("ringing");
         return ringing == 0
                 ? Gaussian.of(lane, sigma, 0, settings.edgeFill(), context.workers())

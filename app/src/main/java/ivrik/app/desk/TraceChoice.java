@@ -11,6 +11,8 @@ import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
 
 import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
@@ -28,11 +30,31 @@ final class TraceChoice extends HBox {
 
     private final Session session;
     private final View view;
+    private final ToggleButton tall;
+    private final Label word = Controls.quiet("trace");
+
+    /** What the controls were made for. */
+    private Offer made;
+
+    /**
+     * What can be chosen from.
+     *
+     * @param names numbers of the selected treatment
+     * @param other the title of what else is traced, or empty
+     */
+    private record Offer(List<String> names, Traced traced, String other) {}
 
     TraceChoice(Session session, View view) {
         super(2);
         this.session = session;
         this.view = view;
+        this.tall =
+                Controls.toggle(
+                        "trace-tall",
+                        "one plot",
+                        "All lanes in one tall plot, or each in its row. Alt and the wheel:"
+                                + " closer");
+        tall.selectedProperty().bindBidirectional(view.tall);
         setAlignment(Pos.CENTER_LEFT);
         session.stateProperty()
                 .addListener(
@@ -85,36 +107,35 @@ final class TraceChoice extends HBox {
     }
 
     private void make() {
-        List<String> names = names(session.state());
-        getChildren().setAll(tall(), Controls.quiet("trace"));
-        if (names.size() > MOST_BESIDE) {
-            getChildren().add(choice(names));
+        State state = session.state();
+        Traced traced = view.traced.get();
+        String title = traced instanceof Traced.Other other ? other.title(state) : "";
+        Offer offer = new Offer(names(state), traced, title);
+        if (offer.equals(made)) {
+            return;
+        }
+        made = offer;
+        List<Node> all = new ArrayList<>(List.of(tall, word));
+        if (offer.names.size() > MOST_BESIDE) {
+            all.add(choice(offer.names));
         } else {
-            names.forEach(name -> getChildren().add(button(name)));
+            offer.names.forEach(name -> all.add(button(name)));
         }
-        if (view.traced.get() instanceof Traced.Other other) {
-            ToggleButton shown =
-                    Controls.toggle(
-                            "trace-other",
-                            other.title(session.state()),
-                            "Shown and pegged in the rows: the number last pressed in the"
-                                    + " close-up");
-            shown.setSelected(true);
-            shown.setOnAction(e -> shown.setSelected(true));
-            getChildren().add(shown);
+        if (!title.isEmpty()) {
+            all.add(other(title));
         }
+        getChildren().setAll(all);
     }
 
-    private ToggleButton tall() {
-        ToggleButton tall =
+    private static ToggleButton other(String title) {
+        ToggleButton shown =
                 Controls.toggle(
-                        "trace-tall",
-                        "one plot",
-                        "All lanes in one tall plot, or each in its row. Alt and the wheel:"
-                                + " closer");
-        tall.setSelected(view.tall.get());
-        tall.setOnAction(e -> view.tall.set(tall.isSelected()));
-        return tall;
+                        "trace-other",
+                        title,
+                        "Shown and pegged in the rows: the number last pressed in the close-up");
+        shown.setSelected(true);
+        shown.setOnAction(e -> shown.setSelected(true));
+        return shown;
     }
 
     private boolean isTraced(String name) {

@@ -10,7 +10,6 @@ import ivrik.core.project.Project;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /** One root: the project and what is selected in it. */
 public record State(Project project, Selection selection) {
@@ -56,10 +55,12 @@ public record State(Project project, Selection selection) {
     /** Which of the layer's looks it is. */
     public int lookNumber() {
         List<LayerLook> looks = layer().map(Layer::looks).orElse(List.of());
-        return IntStream.range(0, looks.size())
-                .filter(i -> looks.get(i).id().equals(selection.look()))
-                .findFirst()
-                .orElse(0);
+        for (int i = 0; i < looks.size(); i++) {
+            if (looks.get(i).id().equals(selection.look())) {
+                return i;
+            }
+        }
+        return 0;
     }
 
     public int lane() {

@@ -1,9 +1,12 @@
 package ivrik.app.session;
 
 import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -15,6 +18,18 @@ import java.util.Optional;
 final class Weight {
     /** About what an object with its fields takes, in bytes. */
     private static final long OBJECT = 48;
+
+    /** What gives the parts of a record that are objects. Java looks them up anew each time it is asked. */
+    private static final ClassValue<List<Method>> PARTS =
+            new ClassValue<>() {
+                @Override
+                protected List<Method> computeValue(Class<?> type) {
+                    return Arrays.stream(type.getRecordComponents())
+                            .filter(part -> !part.getType().isPrimitive())
+                            .map(RecordComponent::getAccessor)
+                            .toList();
+                }
+            };
 
     private Weight() {}
 
@@ -40,17 +55,15 @@ final class Weight {
     private static long record(Object before, Record after) {
         boolean alike = before != null && before.getClass() == after.getClass();
         long sum = 0;
-        for (RecordComponent part : after.getClass().getRecordComponents()) {
-            if (!part.getType().isPrimitive()) {
-                sum += of(alike ? value(part, before) : null, value(part, after));
-            }
+        for (Method part : PARTS.get(after.getClass())) {
+            sum += of(alike ? value(part, before) : null, value(part, after));
         }
         return sum;
     }
 
-    private static Object value(RecordComponent part, Object of) {
+    private static Object value(Method part, Object of) {
         try {
-            return part.getAccessor().invoke(of);
+            return part.invoke(of);
         } catch (IllegalAccessException | InvocationTargetException e) {
             throw new IllegalStateException(e);
         }

@@ -8,6 +8,7 @@ import ivrik.core.motion.Peg;
 import ivrik.core.motion.Value;
 
 import javafx.event.EventType;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -185,6 +186,10 @@ class PegWindowTest {
         d.settle();
         int[] plot = belowTheRuler();
         assertThat(plot).isNotEqualTo(rows);
+        assertThat(d.find("#trace-tall"))
+                .as("its button says so")
+                .isInstanceOfSatisfying(
+                        ToggleButton.class, b -> assertThat(b.isSelected()).isTrue());
         d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.UP);
         d.settle();
         assertThat(belowTheRuler()).isNotEqualTo(plot);

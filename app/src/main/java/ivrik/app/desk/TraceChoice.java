@@ -10,6 +10,7 @@ import ivrik.core.look.Target.OfLane;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
 
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -27,6 +28,8 @@ import java.util.List;
 final class TraceChoice extends HBox {
     /** More stand in a menu. */
     private static final int MOST_BESIDE = 3;
+
+    private static final int APART = 6;
 
     private final Session session;
     private final View view;
@@ -55,6 +58,7 @@ final class TraceChoice extends HBox {
                         "All lanes in one tall plot, or each in its row. Alt and the wheel:"
                                 + " closer");
         tall.selectedProperty().bindBidirectional(view.tall);
+        setMargin(word, new Insets(0, 0, 0, APART));
         setAlignment(Pos.CENTER_LEFT);
         session.stateProperty()
                 .addListener(

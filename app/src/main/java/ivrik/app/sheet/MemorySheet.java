@@ -2,15 +2,12 @@ package ivrik.app.sheet;
 
 import com.sun.management.OperatingSystemMXBean;
 
-import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 import java.lang.management.ManagementFactory;
@@ -52,14 +49,8 @@ public final class MemorySheet extends VBox {
                                 + " this start can give counts from the next one on.");
         note.getStyleClass().add("quiet");
         note.setWrapText(true);
-        Button done = new Button("Done");
-        done.setId("memory-done");
-        Controls.explain(done, "What was set is in force already");
-        done.getStyleClass().add("primary");
-        done.setOnAction(e -> sheets.away());
-        HBox buttons = new HBox(done);
-        buttons.setAlignment(Pos.CENTER_RIGHT);
-        getChildren().addAll(head, grid, note, buttons);
+        Button done = sheets.done("memory-done", "What was set is in force already");
+        getChildren().addAll(head, grid, note, Sheets.end(done));
         setMaxWidth(440);
     }
 

@@ -1,6 +1,5 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Controls;
 import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.core.colour.ColourSpace;
@@ -93,14 +92,10 @@ public final class SequenceSheet extends VBox {
                         "Larger than the picture, lanes can be pulled wholly apart: light adds on"
                                 + " black, ink takes away on paper.");
         note.setWrapText(true);
-        Button done = new Button("Done");
-        done.setId("sequence-done");
-        Controls.explain(done, "What was set is in force already; undo takes it back");
-        done.getStyleClass().add("primary");
-        done.setOnAction(e -> sheets.away());
-        HBox buttons = new HBox(done);
-        buttons.setAlignment(Pos.CENTER_RIGHT);
-        getChildren().addAll(head, grid, note, buttons);
+        Button done =
+                sheets.done(
+                        "sequence-done", "What was set is in force already; undo takes it back");
+        getChildren().addAll(head, grid, note, Sheets.end(done));
         setMaxWidth(440);
         show();
     }

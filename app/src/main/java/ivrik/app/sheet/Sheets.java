@@ -1,10 +1,13 @@
 package ivrik.app.sheet;
 
+import ivrik.app.control.Controls;
+
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -75,6 +78,20 @@ public final class Sheets extends StackPane {
                 waiting.remove().run();
             }
         }
+    }
+
+    /** The button that puts a sheet away whose changes are in force already. */
+    Button done(String id, String help) {
+        Button done = Controls.button(id, "Done", help, this::away);
+        done.getStyleClass().add("primary");
+        return done;
+    }
+
+    /** What a sheet ends with. */
+    static HBox end(Button button) {
+        HBox end = new HBox(button);
+        end.setAlignment(Pos.CENTER_RIGHT);
+        return end;
     }
 
     /** A choice offered by a question. */

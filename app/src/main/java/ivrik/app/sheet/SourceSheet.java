@@ -7,12 +7,10 @@ import ivrik.core.project.Source;
 import ivrik.core.project.Source.Reading;
 import ivrik.media.facts.SourceFacts;
 
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
@@ -42,7 +40,7 @@ public final class SourceSheet extends VBox {
     private record Meaning(String words, UnaryOperator<Reading> read) {}
 
     private final GridPane grid = new GridPane(12, 10);
-    private final Button done = new Button("Done");
+    private final Button done;
     private Source source;
     private int row;
 
@@ -117,14 +115,9 @@ public final class SourceSheet extends VBox {
                     });
         }
         facts.remarks().forEach(r -> fact("Note", r));
-        done.setId("source-done");
-        Controls.explain(done, "What was chosen is in force already");
-        done.getStyleClass().add("primary");
+        done = sheets.done("source-done", "What was chosen is in force already");
         done.setDefaultButton(true);
-        done.setOnAction(e -> sheets.away());
-        HBox end = new HBox(done);
-        end.setAlignment(Pos.CENTER_RIGHT);
-        getChildren().addAll(head, grid, end);
+        getChildren().addAll(head, grid, Sheets.end(done));
         setMaxWidth(600);
     }
 

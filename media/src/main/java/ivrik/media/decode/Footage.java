@@ -25,9 +25,14 @@ public sealed interface Footage extends AutoCloseable
 
     Size size();
 
-    Rational rate();
+    /** In frames a second: 24 where it has none of its own. */
+    default Rational rate() {
+        return Rational.of(24);
+    }
 
-    long frames();
+    default long frames() {
+        return 1;
+    }
 
     Depth depth();
 
@@ -99,8 +104,9 @@ public sealed interface Footage extends AutoCloseable
         return colours().to(space).map(c -> c.apply(delivered, workers)).orElse(delivered);
     }
 
+    /** Lets go of what is open, if anything is. */
     @Override
-    void close();
+    default void close() {}
 
     /**
      * Opens a movie, still, vector graphic, or numbered sequence ({@code shot-%04d.png}).
@@ -167,7 +173,7 @@ public sealed interface Footage extends AutoCloseable
 
         @Override
         public Rational rate() {
-            return kind().isStill() ? Rational.of(24) : reader.rate();
+            return kind().isStill() ? Footage.super.rate() : reader.rate();
         }
 
         @Override
@@ -244,16 +250,6 @@ public sealed interface Footage extends AutoCloseable
         }
 
         @Override
-        public Rational rate() {
-            return Rational.of(24);
-        }
-
-        @Override
-        public long frames() {
-            return 1;
-        }
-
-        @Override
         public Depth depth() {
             return picture.depth();
         }
@@ -277,9 +273,6 @@ public sealed interface Footage extends AutoCloseable
         public Frame delivered(long n, Size shown) {
             return picture.frame();
         }
-
-        @Override
-        public void close() {}
     }
 
     /** A moving WebP. */
@@ -323,9 +316,6 @@ public sealed interface Footage extends AutoCloseable
         public Frame delivered(long n, Size shown) {
             return webp.frame(n);
         }
-
-        @Override
-        public void close() {}
     }
 
     /** A vector graphic. */
@@ -338,16 +328,6 @@ public sealed interface Footage extends AutoCloseable
         @Override
         public Size size() {
             return graphic.size();
-        }
-
-        @Override
-        public Rational rate() {
-            return Rational.of(24);
-        }
-
-        @Override
-        public long frames() {
-            return 1;
         }
 
         @Override
@@ -364,8 +344,5 @@ public sealed interface Footage extends AutoCloseable
         public Frame delivered(long n, Size shown) {
             return graphic.draw(shown);
         }
-
-        @Override
-        public void close() {}
     }
 }

@@ -1,6 +1,5 @@
 package ivrik.media.decode;
 
-import ivrik.core.motion.Rational;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
@@ -37,11 +36,6 @@ record NumberedFootage(
     }
 
     @Override
-    public Rational rate() {
-        return Rational.of(24);
-    }
-
-    @Override
     public long frames() {
         return sequence.frames();
     }
@@ -57,7 +51,4 @@ record NumberedFootage(
             return still.read(0, shown);
         }
     }
-
-    @Override
-    public void close() {}
 }

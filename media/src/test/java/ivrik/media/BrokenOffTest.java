@@ -105,6 +105,15 @@ class BrokenOffTest {
     }
 
     @Test
+    void aPartWhosePicturesAreAllEncodedIsFinishedThoughItIsBrokenOffThere() {
+        Export.Order order = order("out.mp4", Forms.H264);
+        broken(order, 96);
+        List<Long> done = new ArrayList<>();
+        run(order, done);
+        assertThat(done).startsWith(96L, 97L);
+    }
+
+    @Test
     void whatIsAskedForOtherwiseBeginsAnew() throws IOException {
         Export.Order order = order("out.mp4", Forms.H264);
         broken(order, 120);

@@ -14,8 +14,6 @@ import ivrik.media.decode.NumberedSequence;
 import ivrik.media.file.SafeFile;
 import ivrik.media.sound.SoundMix;
 
-import org.bytedeco.ffmpeg.avutil.AVFrame;
-
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -237,21 +235,21 @@ public final class Export {
         Order order = frames.order();
         FrameRange range = order.range();
         MovieWriter.Options options = frames.movieOptions(words);
-        if (!order.form().isInParts()) {
-            pictures(
-                    new MovieWriter(order.out(), options, frames.workers()),
-                    range,
-                    frames,
-                    progress);
-            return;
+        try (Encoding encoding = new Encoding(frames, progress)) {
+            if (!order.form().isInParts()) {
+                encoding.movie(new MovieWriter(order.out(), options, frames.workers()), range);
+                encoding.await();
+                return;
+            }
+            List<FrameRange> cut = parts(range);
+            List<Path> parts = new ArrayList<>();
+            for (int k = 0; k < cut.size(); k++) {
+                parts.add(unfinished.part(k));
+                encoding.part(parts.getLast(), options, cut.get(k));
+            }
+            encoding.await();
+            join(parts, options, frames);
         }
-        List<FrameRange> cut = parts(range);
-        List<Path> parts = new ArrayList<>();
-        for (int k = 0; k < cut.size(); k++) {
-            parts.add(unfinished.part(k));
-            part(parts.getLast(), cut.get(k), options, frames, progress);
-        }
-        join(parts, options, frames);
     }
 
     /** The frames of each part of a movie: cut at places that depend on its range alone. */
@@ -261,24 +259,6 @@ public final class Export {
             parts.add(new FrameRange(first, Math.min(first + PART - 1, range.last())));
         }
         return parts;
-    }
-
-    /** Makes a part of a movie, unless it is there. */
-    static void part(
-            Path file,
-            FrameRange some,
-            MovieWriter.Options options,
-            ExportFrames frames,
-            LongConsumer progress) {
-        long before = some.first() - frames.order().range().first();
-        if (!Files.exists(file)) {
-            pictures(
-                    MovieWriter.part(file, options, before, frames.workers()),
-                    some,
-                    frames,
-                    progress);
-        }
-        progress.accept(before + some.length());
     }
 
     /** Puts the parts of a movie together, with its sound. */
@@ -295,26 +275,6 @@ public final class Export {
                         return mix.frame(order.range().first() + n);
                     },
                     frames.workers());
-        }
-    }
-
-    private static void pictures(
-            MovieWriter part, FrameRange some, ExportFrames frames, LongConsumer progress) {
-        FrameRange range = frames.order().range();
-        try (MovieWriter writer = part;
-                Together together = new Together()) {
-            for (long n = some.first(); n <= some.last(); n++) {
-                long number = n;
-                AVFrame filled = together.next(() -> frames.filled(number, writer.encoder()));
-                long done = n - range.first() + 1;
-                together.then(
-                        () -> {
-                            writer.picture(filled);
-                            progress.accept(done);
-                        });
-            }
-            together.await();
-            writer.finish();
         }
     }
 }

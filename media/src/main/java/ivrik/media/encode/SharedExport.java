@@ -85,8 +85,11 @@ public final class SharedExport {
                 (frames, words) -> {
                     MovieWriter.Options options = frames.movieOptions(words);
                     List<FrameRange> parts = Export.parts(order.range());
-                    for (int k = (int) share.first(count); k < share.end(count); k++) {
-                        Export.part(folder.part(k), parts.get(k), options, frames, progress);
+                    try (Encoding encoding = new Encoding(frames, progress)) {
+                        for (int k = (int) share.first(count); k < share.end(count); k++) {
+                            encoding.part(folder.part(k), options, parts.get(k));
+                        }
+                        encoding.await();
                     }
                 });
     }

@@ -14,7 +14,7 @@ import java.util.function.Supplier;
 
 /**
  * Work done in turn by a thread of its own while the caller makes the next: encoding beside rendering. No
- * more than a few wait, so that memory is bounded; a fault of the work is the caller's.
+ * more than a few wait, so that memory is bounded; a fault of the work is the caller's, and nothing is done after it.
  */
 final class Together implements AutoCloseable {
     private static final int WAITING = 2;
@@ -23,12 +23,27 @@ final class Together implements AutoCloseable {
             Executors.newSingleThreadExecutor(Threads.named("ivrik-encoder"));
     private final Deque<Future<?>> waiting = new ArrayDeque<>();
 
+    /** Seen by the thread alone. */
+    private boolean hasFailed;
+
     /** Does this after all before it; waits if too much is waiting. */
     void then(Runnable work) {
         while (waiting.size() >= WAITING) {
             awaitOldest();
         }
-        waiting.add(thread.submit(work));
+        waiting.add(thread.submit(() -> attempt(work)));
+    }
+
+    private void attempt(Runnable work) {
+        if (hasFailed) {
+            return;
+        }
+        try {
+            work.run();
+        } catch (RuntimeException | Error e) {
+            hasFailed = true;
+            throw e;
+        }
     }
 
     /**
@@ -62,10 +77,9 @@ final class Together implements AutoCloseable {
         }
     }
 
-    /** Gives up what has not begun and waits for what has. */
+    /** Waits until all is done, but not for its faults. */
     @Override
     public void close() {
-        waiting.forEach(each -> each.cancel(false));
         thread.close();
     }
 }

@@ -42,6 +42,34 @@ class TogetherTest {
     }
 
     @Test
+    void nothingIsDoneAfterAFault() {
+        List<Integer> done = new ArrayList<>();
+        CountDownLatch mayGoOn = new CountDownLatch(1);
+        try (Together together = new Together()) {
+            together.then(
+                    () -> {
+                        awaited(mayGoOn);
+                        throw new IllegalArgumentException("no");
+                    });
+            together.then(() -> done.add(1));
+            mayGoOn.countDown();
+        }
+        assertThat(done).isEmpty();
+    }
+
+    @Test
+    void whatIsHandedInIsDoneWhoeverGivesUpTheRest() {
+        List<Integer> done = new ArrayList<>();
+        CountDownLatch mayGoOn = new CountDownLatch(1);
+        try (Together together = new Together()) {
+            together.then(() -> awaited(mayGoOn));
+            together.then(() -> done.add(1));
+            mayGoOn.countDown();
+        }
+        assertThat(done).containsExactly(1);
+    }
+
+    @Test
     void whatIsBehindHasAProcessorOfItsOwn() {
         CountDownLatch mayGoOn = new CountDownLatch(1);
         try (Workers workers = new Workers(2);

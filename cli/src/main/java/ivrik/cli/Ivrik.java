@@ -3,6 +3,7 @@ package ivrik.cli;
 import ivrik.core.IvrikException;
 import ivrik.core.Version;
 import ivrik.core.cache.NoRoomException;
+import ivrik.media.ffmpeg.LoadedAside;
 import ivrik.media.file.UserFolder;
 
 import org.slf4j.LoggerFactory;
@@ -117,6 +118,9 @@ public final class Ivrik implements Callable<Integer> {
             Optional<String[]> plain = plainStart(args);
             if (plain.isPresent()) {
                 return Window.run(plain.get());
+            }
+            if (Stream.of(args).anyMatch(Ivrik::isPlainlyAFile)) {
+                LoadedAside.begin(); // it is read as soon as the words are
             }
             return commandLine(args)
                     .setOut(out)

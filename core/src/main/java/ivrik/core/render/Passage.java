@@ -105,7 +105,7 @@ final class Passage {
 
     /** Makes all of an opaque picture now if the same has been asked for before. */
     void settle() {
-        if (frame == null && site.store().recurs(key)) {
+        if (frame == null && site.recurs(key)) {
             frame();
         }
     }

@@ -103,6 +103,12 @@ public final class Renderer {
                 });
     }
 
+    /** Whether a frame will be opaque; its rows are not made for that. */
+    public boolean isOpaque(Plan plan, double scale, Cancel cancel) {
+        Site ahead = new Site(scale, workers, cancel, store, true);
+        return wanted(plan, scale, cancel, () -> composed(plan, ahead).isOpaque());
+    }
+
     /**
      * Part of a frame.
      *
@@ -140,7 +146,10 @@ public final class Renderer {
 
     /** All layers laid upon each other; what is one opaque layer is left to its rows. */
     private Passage composed(Plan plan, double scale, Cancel cancel) {
-        Site site = new Site(scale, workers, cancel, store);
+        return composed(plan, new Site(scale, workers, cancel, store));
+    }
+
+    private Passage composed(Plan plan, Site site) {
         Passage all = composed(plan.size(), plan.layers(), site);
         if (all.isOpaque()) {
             return all;

@@ -61,7 +61,7 @@ record Treat(LookPlan look, int number, List<LaneWork> works, Supplies supplies)
 
     private Lane opaque(Separation model, Lane lane, LaneWork work, boolean last, Site site) {
         Key key = lane.key().then(work.key());
-        boolean kept = !last || site.store().peek(key).isPresent() || site.store().recurs(key);
+        boolean kept = !last || site.store().peek(key).isPresent() || site.recurs(key);
         if (!kept) {
             return new Lane(key, apply(model, lane.rows(), work, site).ready(site.workers()), null);
         }

@@ -80,6 +80,19 @@ class MadeOfRowsTest {
     }
 
     @Test
+    void whetherAFrameIsOpaqueIsKnownBeforeItsRowsAreMade() {
+        Scene scene = opaque();
+        Plan plan = Planner.plan(scene.project(BLURRED), 3);
+        Renderer renderer = scene.renderer();
+        assertThat(renderer.isOpaque(plan, 1, Cancel.NEVER)).isTrue();
+        made(renderer, plan);
+        assertThat(ways).as("it was not asked for before").containsExactly("rows");
+        Scene covered = new Scene(Frame.straight(plane(0), plane(2), plane(4), plane(6)));
+        Plan other = Planner.plan(covered.project(BLURRED), 3);
+        assertThat(covered.renderer().isOpaque(other, 1, Cancel.NEVER)).isFalse();
+    }
+
+    @Test
     void whatIsKeptAlreadyIsTaken() {
         Scene scene = opaque();
         Plan plan = Planner.plan(scene.project(BLURRED), 3);

@@ -134,7 +134,8 @@ record ExportFrames(
      * @param words told what is not as one would expect
      */
     MovieWriter.Options movieOptions(List<String> words) {
-        boolean opaque = frame(order.range().first()).isOpaque();
+        Plan first = planner.plan(order.range().first());
+        boolean opaque = renderer.isOpaque(first, order.scale(), cancel);
         Form form = order.form();
         boolean sound = order.sound() && SoundMix.hasSound(order.project());
         if (sound && !form.keepsSound()) {

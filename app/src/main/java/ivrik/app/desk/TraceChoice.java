@@ -29,7 +29,7 @@ final class TraceChoice extends HBox {
     /** More stand in a menu. */
     private static final int MOST_BESIDE = 3;
 
-    private static final int APART = 6;
+    private static final int APART = 5;
 
     private final Session session;
     private final View view;
@@ -58,7 +58,7 @@ final class TraceChoice extends HBox {
                         "All lanes in one tall plot, or each in its row. Alt and the wheel:"
                                 + " closer");
         tall.selectedProperty().bindBidirectional(view.tall);
-        setMargin(word, new Insets(0, 0, 0, APART));
+        setMargin(word, new Insets(0, APART, 0, APART));
         setAlignment(Pos.CENTER_LEFT);
         session.stateProperty()
                 .addListener(

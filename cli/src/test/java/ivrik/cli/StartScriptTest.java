@@ -17,7 +17,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 
 /**
  * The start script in a built folder that was moved or copied, with a Java that only says what it was told,
@@ -248,23 +247,16 @@ class StartScriptTest {
 
     @Test
     void commandsCompileAllThatWorksOnVectorsBeforeTheyRunIt() throws Exception {
-        Path tree = Path.of("").toAbsolutePath().getParent();
         List<String> wanted = new ArrayList<>(List.of("quiet"));
-        for (String module : List.of("core", "media", "cli", "app")) {
-            Path sources = tree.resolve(module + "/src/main/java");
-            try (Stream<Path> files = Files.walk(sources)) {
-                for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
-                    if (Files.readString(file).contains("\nimport jdk.incubator.vector.")) {
-                        String name = sources.relativize(file).toString().replace('/', '.');
-                        String all = name.substring(0, name.length() - ".java".length()) + "::*";
-                        wanted.add("CompileThresholdScaling," + all + ",0.001");
-                        wanted.add("BackgroundCompilation," + all + ",false");
-                    }
-                }
+        for (Path file : SourceFiles.all()) {
+            if (Files.readString(file).contains("\nimport jdk.incubator.vector.")) {
+                String all = SourceFiles.className(file) + "::*";
+                wanted.add("CompileThresholdScaling," + all + ",0.001");
+                wanted.add("BackgroundCompilation," + all + ",false");
             }
         }
         assertThat(wanted).hasSizeGreaterThan(2);
-        assertThat(Files.readAllLines(tree.resolve("build/command.args")))
+        assertThat(Files.readAllLines(SourceFiles.tree().resolve("build/command.args")))
                 .filteredOn(line -> line.startsWith("-XX:CompileCommand="))
                 .map(line -> line.substring("-XX:CompileCommand=".length()))
                 .containsExactlyInAnyOrderElementsOf(wanted);

@@ -11,6 +11,7 @@ import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
+import java.util.function.DoubleBinaryOperator;
 
 /** A canvas of linear light: shapes cover it or add to it, glows spread, and a film develops it. */
 final class LightCanvas {
@@ -100,35 +101,41 @@ final class LightCanvas {
     /** A soft round light: a Gaussian of {@code sigma} pixels. */
     void glow(double cx, double cy, double sigma, double[] colour) {
         int reach = (int) Math.ceil(3.5 * sigma);
-        for (int y = Math.max(0, (int) cy - reach);
-                y < Math.min(height, (int) cy + reach + 1);
-                y++) {
-            for (int x = Math.max(0, (int) cx - reach);
-                    x < Math.min(width, (int) cx + reach + 1);
-                    x++) {
-                double d2 = (x + 0.5 - cx) * (x + 0.5 - cx) + (y + 0.5 - cy) * (y + 0.5 - cy);
-                double g = Math.exp(-d2 / (2 * sigma * sigma));
-                for (int c = 0; c < 3; c++) {
-                    rgb[c][y * width + x] += (float) (g * colour[c]);
-                }
-            }
-        }
+        spot(
+                cx,
+                cy,
+                reach,
+                colour,
+                (dx, dy) -> Math.exp(-(dx * dx + dy * dy) / (2 * sigma * sigma)));
     }
 
     /** An out-of-focus light: a disc with a slightly brighter rim, as a lens draws it. */
     void disc(double cx, double cy, double radius, double[] colour) {
         int reach = (int) Math.ceil(radius) + 2;
+        spot(
+                cx,
+                cy,
+                reach,
+                colour,
+                (dx, dy) -> {
+                    double d = Math.hypot(dx, dy);
+                    double edge = Math.clamp((radius - d) / 2.5 + 0.5, 0, 1);
+                    return edge * (0.75 + 0.5 * Math.pow(Math.min(1, d / radius), 6));
+                });
+    }
+
+    /** Adds light about a place: as much of a colour as {@code share} says, by how far it is across and down. */
+    private void spot(
+            double cx, double cy, int reach, double[] colour, DoubleBinaryOperator share) {
         for (int y = Math.max(0, (int) cy - reach);
                 y < Math.min(height, (int) cy + reach + 1);
                 y++) {
             for (int x = Math.max(0, (int) cx - reach);
                     x < Math.min(width, (int) cx + reach + 1);
                     x++) {
-                double d = Math.hypot(x + 0.5 - cx, y + 0.5 - cy);
-                double edge = Math.clamp((radius - d) / 2.5 + 0.5, 0, 1);
-                double rim = 0.75 + 0.5 * Math.pow(Math.min(1, d / radius), 6);
+                double here = share.applyAsDouble(x + 0.5 - cx, y + 0.5 - cy);
                 for (int c = 0; c < 3; c++) {
-                    rgb[c][y * width + x] += (float) (edge * rim * colour[c]);
+                    rgb[c][y * width + x] += (float) (here * colour[c]);
                 }
             }
         }

@@ -10,6 +10,27 @@ import ivrik.core.threads.Workers;
 public final class Kernels {
     private Kernels() {}
 
+    /** What becomes of a sample, by its value and its place. */
+    @FunctionalInterface
+    public interface Sampled {
+        double of(float sample, int x, int y);
+    }
+
+    /** What becomes of each sample of a, one by one. */
+    public static Plane sampled(Plane a, Sampled made, Workers workers) {
+        Plane out = Plane.of(a.width(), a.height());
+        workers.rows(
+                a.height(),
+                (from, to) -> {
+                    for (int y = from; y < to; y++) {
+                        for (int x = 0; x < a.width(); x++) {
+                            out.data()[out.row(y) + x] = (float) made.of(a.at(x, y), x, y);
+                        }
+                    }
+                });
+        return out;
+    }
+
     /** a * b. */
     public static Plane multiply(Plane a, Plane b, Workers workers) {
         return pairwise(

@@ -3,6 +3,7 @@ package ivrik.core.render;
 import ivrik.core.motion.Hash;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
+import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
 import ivrik.core.threads.Workers;
 
@@ -31,19 +32,7 @@ public final class OutputDither {
     }
 
     private static Plane noisy(Plane in, double most, long number, int channel, Workers workers) {
-        Plane out = Plane.of(in.width(), in.height());
-        workers.rows(
-                in.height(),
-                (from, to) -> {
-                    for (int y = from; y < to; y++) {
-                        for (int x = 0; x < in.width(); x++) {
-                            out.data()[out.row(y) + x] =
-                                    (float)
-                                            (in.data()[in.row(y) + x]
-                                                    + most * Hash.signed(number, channel, x, y));
-                        }
-                    }
-                });
-        return out;
+        return Kernels.sampled(
+                in, (sample, x, y) -> sample + most * Hash.signed(number, channel, x, y), workers);
     }
 }

@@ -233,21 +233,21 @@ public final class Export {
     private static void movie(
             ExportFrames frames, Unfinished unfinished, LongConsumer progress, List<String> words) {
         Order order = frames.order();
-        FrameRange range = order.range();
         MovieWriter.Options options = frames.movieOptions(words);
+        List<Path> parts = new ArrayList<>();
         try (Encoding encoding = new Encoding(frames, progress)) {
-            if (!order.form().isInParts()) {
-                encoding.movie(new MovieWriter(order.out(), options, frames.workers()), range);
-                encoding.await();
-                return;
-            }
-            List<FrameRange> cut = parts(range);
-            List<Path> parts = new ArrayList<>();
-            for (int k = 0; k < cut.size(); k++) {
-                parts.add(unfinished.part(k));
-                encoding.part(parts.getLast(), options, cut.get(k));
+            if (order.form().isInParts()) {
+                for (FrameRange some : parts(order.range())) {
+                    parts.add(unfinished.part(parts.size()));
+                    encoding.part(parts.getLast(), options, some);
+                }
+            } else {
+                encoding.movie(
+                        new MovieWriter(order.out(), options, frames.workers()), order.range());
             }
             encoding.await();
+        }
+        if (order.form().isInParts()) {
             join(parts, options, frames);
         }
     }

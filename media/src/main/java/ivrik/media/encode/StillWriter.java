@@ -8,10 +8,10 @@ import ivrik.core.colour.Transfer;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
+import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
-import ivrik.media.decode.TransferPlane;
 import ivrik.media.file.SafeFile;
 import ivrik.media.pixel.PixelWriter;
 
@@ -89,7 +89,12 @@ public final class StillWriter {
         Frame light =
                 new Frame(
                         straight.colour().stream()
-                                .map(p -> TransferPlane.of(p, Transfer.SRGB::toLinear, workers))
+                                .map(
+                                        p ->
+                                                Kernels.sampled(
+                                                        p,
+                                                        (v, x, y) -> Transfer.SRGB.toLinear(v),
+                                                        workers))
                                 .toList(),
                         straight.alpha(),
                         straight.coverage());

@@ -1,5 +1,6 @@
 package ivrik.bench;
 
+import ivrik.core.colour.Luma;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.picture.Frame;
@@ -133,7 +134,7 @@ public final class Qualities {
                 double r = Math.clamp(frame.colour().get(0).at(x, y), 0f, 1f);
                 double g = Math.clamp(frame.colour().get(1).at(x, y), 0f, 1f);
                 double b = Math.clamp(frame.colour().get(2).at(x, y), 0f, 1f);
-                double luma = 0.2126 * r + 0.7152 * g + 0.0722 * b;
+                double luma = Luma.RED * r + Luma.GREEN * g + Luma.BLUE * b;
                 planes[0].data()[y * w + x] = (float) luma;
                 planes[1].data()[y * w + x] = (float) ((b - luma) / 1.8556 + 0.5);
                 planes[2].data()[y * w + x] = (float) ((r - luma) / 1.5748 + 0.5);

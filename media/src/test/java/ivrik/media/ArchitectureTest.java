@@ -9,6 +9,8 @@ import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
+import java.io.File;
+
 @AnalyzeClasses(packages = "ivrik.media", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
     @ArchTest
@@ -21,6 +23,10 @@ class ArchitectureTest {
                     .should()
                     .dependOnClassesThat()
                     .resideInAnyPackage("javafx..", "javax.swing..", "ivrik.app..", "ivrik.cli..");
+
+    @ArchTest
+    static final ArchRule nothingIsRememberedOfEachFileUntilTheEnd =
+            noClasses().should().callMethod(File.class, "deleteOnExit");
 
     @ArchTest
     static final ArchRule everyFaultIsOneTheUserCanActOn =

@@ -11,11 +11,11 @@ import java.util.logging.Logger;
 import java.util.spi.ToolProvider;
 
 /**
- * The window as a tool of the command: {@code [FILE...]}, {@code --demo}, or {@code --screenshots
- * DIR}. Without a display, and for screenshots, JavaFX's Headless platform is used.
+ * The window as a tool of the command line: {@code [FILE...]}, {@code --demo}, or {@code --screenshots DIR}.
+ * Without a display, and for screenshots, JavaFX's Headless platform is used.
  */
 public final class WindowTool implements ToolProvider {
-    /** JavaFX warns of being on the class path, which is where it is meant to be here. */
+    /** Suppresses JavaFX's warning about the class path, which is intended here. */
     private static final Logger JAVAFX = Logger.getLogger("javafx");
 
     @Override
@@ -31,8 +31,7 @@ public final class WindowTool implements ToolProvider {
         boolean headless = screenshots || !hasDisplay();
         if (headless && !screenshots && !demo) {
             err.println(
-                    "ivrik: there is no display to open the window on: set DISPLAY, or use a"
-                            + " subcommand (ivrik --help)");
+                    "ivrik: no display found. Set DISPLAY, or use a command (see 'ivrik --help')");
             return 1;
         }
         if (headless) {
@@ -40,8 +39,8 @@ public final class WindowTool implements ToolProvider {
             System.setProperty("prism.order", "sw");
         } else if (isLinux() && !hasGtk()) {
             err.println(
-                    "ivrik: the window needs GTK 3, which is missing: install it, as with 'apt-get"
-                            + " install libgtk-3-0'");
+                    "ivrik: GTK 3 is required for the window. Install it, for example with"
+                            + " 'apt-get install libgtk-3-0'");
             return 1;
         }
         IvrikApp.run(headless, args);

@@ -1,2 +1,2 @@
-/** The window. Depends on core and media; nothing depends on it. */
+/** The window. Depends on core and media; no other module depends on it. */
 package ivrik.app;

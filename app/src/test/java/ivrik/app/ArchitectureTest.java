@@ -26,7 +26,7 @@ class ArchitectureTest {
     static final ArchRule controlsKnowNothingOfTheProject =
             noClasses()
                     .that()
-                    .resideInAnyPackage("ivrik.app.control..", "ivrik.app.theme..")
+                    .resideInAnyPackage("ivrik.app.widget..", "ivrik.app.theme..")
                     .should()
                     .dependOnClassesThat()
                     .resideInAnyPackage(

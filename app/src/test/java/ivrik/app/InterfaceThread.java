@@ -11,7 +11,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 
-/** JavaFX's one thread, as tests reach it. */
+/** The JavaFX application thread, for tests. */
 public final class InterfaceThread {
     private static final long PATIENCE_S = 90;
     private static boolean started;

@@ -3,7 +3,7 @@ package ivrik.bench;
 import static org.bytedeco.opencv.global.opencv_core.*;
 import static org.bytedeco.opencv.global.opencv_imgproc.*;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.picture.Frame;
@@ -18,7 +18,7 @@ import ivrik.core.sampling.Sampler;
 import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Context;
 import ivrik.core.treatment.Settings;
@@ -39,8 +39,8 @@ import java.util.Optional;
 import java.util.Random;
 
 /**
- * The table of ratios: {@code bench/run [--quick] [--only WORDS] [--json FILE]}. Quick leaves out what has
- * no limit.
+ * Prints the table of ratios: {@code bench/run [--quick] [--only WORDS] [--json FILE]}. With {@code --quick}
+ * rows without a limit are skipped.
  */
 public final class Bench {
     private static final int WIDTH = 1920;
@@ -53,7 +53,9 @@ public final class Bench {
     private final Plane green = noise(2);
     private final Plane blue = noise(3);
 
-    /** So long it takes, with few of them, until samples at places of any kind are read by vectors. */
+    /**
+     * Warm-up until Java vectorises the sampling of arbitrary positions, if few rows run before.
+     */
     private static final double SETTLED_SECONDS = 12;
 
     private Bench() {}
@@ -111,7 +113,7 @@ public final class Bench {
                             copy(),
                             Double.NaN));
         }
-        duels.addAll(new StoreDuels(Frame.opaque(red, green, blue), workers).all());
+        duels.addAll(new CacheDuels(Frame.opaque(red, green, blue), workers).all());
         for (String model : List.of("rgb", "ycbcr-709", "oklab", "cmyk", "lab", "xyz")) {
             duels.add(
                     new Duel(
@@ -158,7 +160,8 @@ public final class Bench {
 
     private Runnable shift(Sampler sampler) {
         Shift shift = new Shift();
-        Context context = new Context(1, new Rgb().lanes().getFirst(), Optional.empty(), workers);
+        Context context =
+                new Context(1, new Rgb().channels().getFirst(), Optional.empty(), workers);
         Settings settings = new Settings(Map.of("x", 3.37, "y", -1.62), EdgeFill.REPEAT, sampler);
         return () -> shift.apply(red, settings, context).toPlane(workers);
     }
@@ -174,7 +177,7 @@ public final class Bench {
                         in, out, move, out.size(), interpolation, BORDER_REPLICATE, new Scalar());
     }
 
-    /** From planes to screen pixels: all three lanes moved, rejoined, packed. */
+    /** From planes to screen pixels: all three channels shifted, rejoined, packed. */
     private Runnable split(double x, double y) {
         Frame frame = Frame.opaque(red, green, blue);
         Plan plan =
@@ -185,25 +188,25 @@ public final class Bench {
                                 .withDial("green-y", y)
                                 .withDial("blue-x", -x)
                                 .withDial("blue-y", y));
-        Renderer renderer = new Renderer((p, s) -> frame, workers, new Store(0));
-        return () -> renderer.screen(plan, 1, Cancel.NEVER);
+        Renderer renderer = new Renderer((p, s) -> frame, workers, new FrameCache(0));
+        return () -> renderer.screen(plan, 1, Cancellation.NEVER);
     }
 
-    /** Four treatments on each of three lanes, from planes to screen pixels. */
+    /** Four treatments on each of three channels, from planes to screen pixels. */
     private Runnable treated(double scale) {
         Frame full = Frame.opaque(red, green, blue);
         Frame frame = Resample.to(full, full.size().scaled(scale), workers);
         Plan plan = OneLayer.plan(full, OneLayer.four());
-        Renderer renderer = new Renderer((p, s) -> frame, workers, new Store(0));
-        return () -> renderer.screen(plan, scale, Cancel.NEVER);
+        Renderer renderer = new Renderer((p, s) -> frame, workers, new FrameCache(0));
+        return () -> renderer.screen(plan, scale, Cancellation.NEVER);
     }
 
-    /** Taken apart and rejoined as the renderer does it, row by row. */
+    /** Separates and rejoins row by row, as the renderer does. */
     private Runnable roundTrip(Separation model) {
         Frame frame = Frame.opaque(red, green, blue);
         Plan plan = OneLayer.plan(frame, Look.atRest("rest", model));
-        Renderer renderer = new Renderer((p, s) -> frame, workers, new Store(0));
-        return () -> renderer.rejoined(plan, plan.layers().getFirst(), 0, 1, Cancel.NEVER);
+        Renderer renderer = new Renderer((p, s) -> frame, workers, new FrameCache(0));
+        return () -> renderer.rejoined(plan, plan.layers().getFirst(), 0, 1, Cancellation.NEVER);
     }
 
     private Runnable blend(Blend mode) {
@@ -217,7 +220,7 @@ public final class Bench {
         return () -> copy(red.data(), to);
     }
 
-    /** As what makes new planes does: the planes are new each time. */
+    /** Copies to new planes, as treatments that allocate do. */
     private Runnable copyNew() {
         return () -> {
             for (Plane from : List.of(red, green, blue)) {

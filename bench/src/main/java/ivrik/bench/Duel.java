@@ -5,27 +5,27 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Two pieces of work in turn, many times, so that a machine whose speed drifts slows both. The ratio
- * is the median of the ratios of neighbours.
+ * Two tasks measured alternately, so that changes in machine speed affect both. The ratio is the median of
+ * the ratios of adjacent runs.
  *
- * @param limit what the ratio may be at most; not a number where there is none
+ * @param limit largest allowed ratio; NaN for none
  */
 record Duel(String name, Runnable ours, Runnable reference, double limit) {
     private static final int FEWEST = 5;
 
-    /** What came out. */
+    /** The measured times and ratio. */
     record Result(String name, double ivrikMs, double referenceMs, double ratio, double limit) {
         boolean isWithinLimit() {
             return !(ratio > limit);
         }
     }
 
-    /** Whether there is something that the ratio may be at most. */
+    /** Whether the ratio has a limit. */
     boolean isLimited() {
         return !Double.isNaN(limit);
     }
 
-    /** Lets Java compile ours, for so many seconds; the reference needs no more than to be run once. */
+    /** Runs Ivrik's task for some seconds until Java has compiled it, and the reference once. */
     void warmUp(double seconds) {
         reference.run();
         for (double spent = 0; spent < 1000 * seconds; ) {
@@ -33,7 +33,7 @@ record Duel(String name, Runnable ours, Runnable reference, double limit) {
         }
     }
 
-    /** Measures for so many seconds; five rounds at the least. */
+    /** Measures for some seconds; at least five rounds. */
     Result run(double seconds) {
         List<double[]> rounds = rounds(seconds);
         double[] a = rounds.stream().mapToDouble(r -> r[0]).toArray();

@@ -19,8 +19,8 @@ import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
- * The whole program against the {@code ffmpeg} command with its own filters, each doing the same: 240 frames
- * of 1920x1080 decoded, treated and encoded, both on two threads, in turn.
+ * Compares whole exports with the {@code ffmpeg} command and its own filters, each doing the same: 240 frames
+ * of 1920x1080 decoded, treated and encoded on two threads, alternately.
  */
 public final class ExportDuels {
     private static final int FRAMES = 240;
@@ -45,7 +45,7 @@ public final class ExportDuels {
     }
 
     /**
-     * @param args the kind of row to measure, {@code split} or {@code blur}; all of them if there is none
+     * @param args kind of row to measure, {@code split} or {@code blur}; all if empty
      */
     public static void main(String[] args) throws IOException, InterruptedException {
         Path home = Path.of(System.getProperty("ivrik.home", "."));

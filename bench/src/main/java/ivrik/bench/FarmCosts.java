@@ -1,6 +1,6 @@
 package ivrik.bench;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.FrameRange;
@@ -8,13 +8,13 @@ import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.MediaPictures;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.file.ProjectFile;
 
 import java.io.IOException;
@@ -26,8 +26,8 @@ import java.util.Map;
 import java.util.stream.LongStream;
 
 /**
- * What a frame of a project costs when Java is warm: decoding, rendering and encoding, each by itself, and all of
- * it in an export, where they go on beside each other. {@code FarmCosts PROJECT}.
+ * Cost per frame of a project with warm Java: decoding, rendering and encoding separately, and the export,
+ * where they overlap. {@code FarmCosts PROJECT}.
  */
 final class FarmCosts {
     private static final FrameRange FRAMES = new FrameRange(80, 103);
@@ -41,15 +41,16 @@ final class FarmCosts {
         Path made = folder.resolve("made.mkv");
         System.out.printf("decode %.1f ms a frame%n", decode(project));
         System.out.printf("render %.1f ms%n", render(project));
-        System.out.printf("all, to FFV1 %.1f ms%n", export(project, made, Forms.FFV1, FRAMES));
-        Project plain =
-                Import.project(Import.source(made, "made"), BuiltInLooks.named("in-register"));
+        System.out.printf(
+                "all, to FFV1 %.1f ms%n", export(project, made, ExportFormats.FFV1, FRAMES));
+        Project plain = Import.project(Import.source(made, "made"), BuiltInLooks.named("neutral"));
         FrameRange all = plain.allFrames();
         double read = decode(plain);
-        for (Form form : List.of(Forms.FFV1, Forms.of(Path.of("a.mp4")))) {
-            Path out = folder.resolve("out" + form.ending());
+        for (ExportFormat format :
+                List.of(ExportFormats.FFV1, ExportFormats.of(Path.of("a.mp4")))) {
+            Path out = folder.resolve("out" + format.ending());
             System.out.printf(
-                    "encode %s %.1f ms%n", form.title(), export(plain, out, form, all) - read);
+                    "encode %s %.1f ms%n", format.title(), export(plain, out, format, all) - read);
             System.out.printf("  %d bytes%n", Files.size(out) / all.length());
             Files.delete(out);
         }
@@ -57,7 +58,7 @@ final class FarmCosts {
         Files.delete(folder);
     }
 
-    /** Milliseconds a frame of the quickest round. */
+    /** Milliseconds per frame of the fastest round. */
     private static double quickest(long frames, Runnable round) {
         return LongStream.range(0, ROUNDS)
                         .map(
@@ -120,21 +121,21 @@ final class FarmCosts {
                             new Renderer(
                                     (picture, shown) -> decoded.get(picture),
                                     Workers.shared(),
-                                    new Store(0));
-                    plans.forEach(plan -> renderer.render(plan, 1, Cancel.NEVER));
+                                    new FrameCache(0));
+                    plans.forEach(plan -> renderer.render(plan, 1, Cancellation.NEVER));
                 });
     }
 
-    private static double export(Project project, Path out, Form form, FrameRange range) {
+    private static double export(Project project, Path out, ExportFormat format, FrameRange range) {
         return quickest(
                 range.length(),
                 () ->
                         Export.run(
-                                Export.Order.of(project, out, form)
+                                Export.Order.of(project, out, format)
                                         .withRange(range)
                                         .withOverwrite(true),
                                 Workers.shared(),
                                 done -> {},
-                                Cancel.NEVER));
+                                Cancellation.NEVER));
     }
 }

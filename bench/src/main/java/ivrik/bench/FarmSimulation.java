@@ -4,12 +4,12 @@ import java.util.PriorityQueue;
 import java.util.Random;
 
 /**
- * A farm played through, part by part: nodes that are not equally quick, parts that fail and are done again, and
- * a disk that all share.
+ * Simulation of a farm render, part by part: nodes of different speed, parts that fail and are repeated, and
+ * a shared disk.
  *
- * @param model what things cost
- * @param spread of the nodes' and parts' speeds, as a share of one (standard deviation of the logarithm)
- * @param failing how many parts of one fail, half way through on the mean
+ * @param model costs
+ * @param spread standard deviation of the logarithm of speed
+ * @param failing share of parts that fail, half way through on average
  */
 record FarmSimulation(FarmModel model, double spread, double failing) {
     private record Node(double free, double speed) implements Comparable<Node> {
@@ -19,14 +19,14 @@ record FarmSimulation(FarmModel model, double spread, double failing) {
         }
     }
 
-    /** Seconds until all is joined. */
+    /** Seconds until the movie is joined. */
     double run(long frames, int parts, int nodes, long seed) {
         Random random = new Random(seed);
         PriorityQueue<Node> idle = new PriorityQueue<>();
         for (int n = 0; n < nodes; n++) {
             idle.add(new Node(0, Math.exp(spread * random.nextGaussian())));
         }
-        double disk = 0; // until when the disk has work
+        double disk = 0; // time until which the disk is busy
         double last = 0;
         double share = (double) frames / parts;
         for (int part = 0; part < parts; part++) {

@@ -4,8 +4,8 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * What a farm of some size takes, by the model and played through: {@code Farms name=value...} of start, frame,
- * join (seconds), in, out (bytes a frame), disk (bytes a second), frames, nodes, spread, failing.
+ * Duration of a farm render by model and simulation: {@code Farms name=value...} with start, frame, join
+ * (seconds), in, out (bytes per frame), disk (bytes per second), frames, nodes, spread, failing.
  */
 final class Farms {
     private static final int ROUNDS = 20;

@@ -1,17 +1,17 @@
 package ivrik.bench;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.PlaneArithmetic;
 import ivrik.core.picture.Size;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Renderer;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 
 import java.util.Arrays;
@@ -22,15 +22,15 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * What each built-in look costs: of a 1080p picture to the screen, at full and at half size, measured in turn
- * with copies of a plane of the same size. A part costs what is saved without its step.
+ * Cost of each built-in look: a 1080p picture to screen pixels at full and half size, measured alternately
+ * with copies of a plane of the same size. The cost of a step is the saving without it.
  */
 public final class LookCosts {
     private static final Size FULL = new Size(1920, 1080);
     private static final int ROUNDS = 15;
     private static final int WARM = 48;
 
-    /** Until then Java compiles, and ways of the same work race each other for being the quicker one. */
+    /** Warm-up until Java has compiled the code. */
     private static final double SETTLED_SECONDS = 10;
 
     private LookCosts() {}
@@ -53,7 +53,7 @@ public final class LookCosts {
     }
 
     private static void report(BuiltInLook built) {
-        Look look = built.shownOff();
+        Look look = built.withExampleSettings();
         double[] full = spent(look, 1, SETTLED_SECONDS);
         double[] half = spent(look, 0.5, SETTLED_SECONDS / 4);
         Map<Double, String> parts = new TreeMap<>(Comparator.reverseOrder());
@@ -73,7 +73,9 @@ public final class LookCosts {
                 String.join(", ", parts.values()));
     }
 
-    /** Medians in milliseconds after so many seconds of playing: of the look, and of a copy of a plane of its size. */
+    /**
+     * Medians in milliseconds after a warm-up in seconds: of the look, and of a copy of a plane.
+     */
     private static double[] spent(Look look, double scale, double seconds) {
         Size size = FULL.scaled(scale);
         Frame picture = picture(size);
@@ -84,11 +86,12 @@ public final class LookCosts {
         long settled = System.nanoTime() + (long) (seconds * 1e9);
         int i = -WARM;
         while (i < ROUNDS) {
-            Renderer renderer = new Renderer((p, shown) -> picture, workers, new Store(1 << 28));
+            Renderer renderer =
+                    new Renderer((p, shown) -> picture, workers, new FrameCache(1 << 28));
             long began = System.nanoTime();
-            renderer.screen(plan, scale, Cancel.NEVER);
+            renderer.screen(plan, scale, Cancellation.NEVER);
             long between = System.nanoTime();
-            Kernels.scale(picture.colour().getFirst(), 1, workers);
+            PlaneArithmetic.scale(picture.colour().getFirst(), 1, workers);
             long end = System.nanoTime();
             if (i >= 0) {
                 ms[i] = (between - began) / 1e6;
@@ -105,7 +108,7 @@ public final class LookCosts {
         return sorted[sorted.length / 2];
     }
 
-    /** Lamps on a dim ground, so that there is light to spread. */
+    /** Lamps on a dim background, so that there are highlights. */
     private static Frame picture(Size size) {
         Plane[] planes = new Plane[3];
         for (int c = 0; c < 3; c++) {

@@ -1,14 +1,14 @@
 package ivrik.bench;
 
 import ivrik.core.look.Look;
-import ivrik.core.look.Place.Fit;
+import ivrik.core.look.Placement.Fit;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Instant;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.project.Ground;
+import ivrik.core.project.Background;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.render.LookPlanner;
@@ -17,13 +17,13 @@ import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
-import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.LensDistortion;
 import ivrik.core.treatment.Shift;
 
 import java.util.List;
 import java.util.Optional;
 
-/** What is rendered where something is measured: one opaque layer under a look. */
+/** A project for measurements: one opaque layer with a look. */
 final class OneLayer {
     private OneLayer() {}
 
@@ -34,31 +34,31 @@ final class OneLayer {
         LookPlan planned = LookPlanner.plan(look, Instant.of(0, Rational.of(24)));
         return new Plan(
                 size,
-                Ground.NOTHING,
+                Background.TRANSPARENT,
                 List.of(
                         new Plan.LayerPlan(
                                 "l",
                                 Optional.of(new Plan.Picture(source, 0)),
-                                new Plan.PlacePlan(Fit.FIT, 0, 0, 1, 0, false, false),
+                                new Plan.PlacementPlan(Fit.FIT, 0, 0, 1, 0, false, false),
                                 List.of(planned),
                                 Blend.NORMAL,
                                 1)));
     }
 
-    /** Four treatments on each of three lanes. */
+    /** Four treatments on each of three channels. */
     static Look four() {
         Look look =
                 Look.atRest(
                         "four",
                         Separations.named("rgb"),
                         new Shift(),
-                        new Lens(),
+                        new LensDistortion(),
                         new GaussianBlur(),
                         new Grain());
         for (int step = 0; step < 4; step++) {
-            look = look.withStep(step, s -> Step.shownOff(s.id(), s.kind(), 3));
-            for (int lane = 0; step == 2 && lane < 3; lane++) {
-                look = look.withAmounts(step, lane, a -> a.with("radius", Value.of(16)));
+            look = look.withStep(step, s -> Step.withExampleSettings(s.id(), s.kind(), 3));
+            for (int channel = 0; step == 2 && channel < 3; channel++) {
+                look = look.withSettings(step, channel, a -> a.with("radius", Value.of(16)));
             }
         }
         return look;

@@ -7,13 +7,13 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.Sampling;
 
@@ -24,9 +24,9 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * How good compressed movies are: the demo's tram, red and blue three pixels apart, written in each form and
- * compared with itself written without loss, in luma and in colour difference. Writes the last part of
- * {@code docs/formats.md}.
+ * Measures the quality of compressed movies: the demo's tram with red and blue three pixels apart, exported
+ * in each format and compared with a lossless export, in luma and colour difference. Writes the last section
+ * of {@code docs/formats.md}.
  */
 public final class Qualities {
     private static final FrameRange FRAMES = new FrameRange(0, 47);
@@ -44,7 +44,7 @@ public final class Qualities {
                         Import.source(home.resolve("demo/lantern-week/media/tram.webm"), "tram"),
                         split);
         Path exact = folder.resolve("exact.mkv");
-        write(project, exact, Forms.FFV1, Quality.GOOD, Sampling.FULL);
+        write(project, exact, ExportFormats.FFV1, Quality.GOOD, Sampling.FULL);
         StringBuilder table = new StringBuilder(HEADING + "\n\n");
         table.append(
                 "`bench/qualities` measures it: the demo's tram, red and blue three pixels apart,"
@@ -52,23 +52,28 @@ public final class Qualities {
                         + " difference (all at full size). Colour that is kept at a quarter of the"
                         + " pixels costs a split more than the compression does.\n\n");
         table.append(
-                "| form | colour | quality | kB | luma dB | colour dB | luma SSIM | colour SSIM"
+                "| format | sampling | quality | kB | luma dB | chroma dB | luma SSIM | chroma SSIM"
                         + " |\n");
         table.append("|---|---|---|---|---|---|---|---|\n");
-        for (Form form : List.of(Forms.H264, Forms.AV1, Forms.VP9, Forms.PRORES)) {
-            for (Sampling sampling : form.samplings()) {
+        for (ExportFormat format :
+                List.of(
+                        ExportFormats.H264,
+                        ExportFormats.AV1,
+                        ExportFormats.VP9,
+                        ExportFormats.PRORES)) {
+            for (Sampling sampling : format.samplings()) {
                 for (Quality quality :
-                        form.hasQuality() ? Quality.values() : new Quality[] {Quality.GOOD}) {
-                    Path out = folder.resolve("out" + form.ending());
-                    write(project, out, form, quality, sampling);
+                        format.hasQuality() ? Quality.values() : new Quality[] {Quality.GOOD}) {
+                    Path out = folder.resolve("out" + format.ending());
+                    write(project, out, format, quality, sampling);
                     double[] m = measured(exact, out);
                     String line =
                             String.format(
                                     Locale.ROOT,
                                     "| %s | %s | %s | %d | %.1f | %.1f | %.3f | %.3f |%n",
-                                    form.id(),
+                                    format.id(),
                                     sampling.id(),
-                                    form.hasQuality()
+                                    format.hasQuality()
                                             ? quality.name().toLowerCase(Locale.ROOT)
                                             : "",
                                     Files.size(out) / 1000,
@@ -87,9 +92,9 @@ public final class Qualities {
     }
 
     private static void write(
-            Project project, Path out, Form form, Quality quality, Sampling sampling) {
+            Project project, Path out, ExportFormat format, Quality quality, Sampling sampling) {
         Export.run(
-                Export.Order.of(project, out, form)
+                Export.Order.of(project, out, format)
                         .withRange(FRAMES)
                         .withQuality(quality)
                         .withSampling(sampling)
@@ -97,7 +102,7 @@ public final class Qualities {
                         .withOverwrite(true),
                 Workers.shared(),
                 n -> {},
-                Cancel.NEVER);
+                Cancellation.NEVER);
     }
 
     private static double[] measured(Path exact, Path out) {
@@ -152,7 +157,7 @@ public final class Qualities {
         return sum / a.data().length;
     }
 
-    /** Wang, Bovik, Sheikh, Simoncelli 2004, over blocks side by side. */
+    /** Structural similarity (Wang, Bovik, Sheikh, Simoncelli 2004) over adjacent blocks. */
     private static double ssim(Plane a, Plane b) {
         double c1 = 0.01 * 0.01;
         double c2 = 0.03 * 0.03;

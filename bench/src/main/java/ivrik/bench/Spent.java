@@ -10,18 +10,18 @@ import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 
 /**
- * What a command took.
+ * Resources that a command used.
  *
- * @param processor seconds, of it and all that it started
+ * @param processor seconds of the command and its child processes
  * @param wall seconds
- * @param megabytes the most memory that one of its processes had
+ * @param megabytes largest memory of any of its processes
  */
 record Spent(double processor, double wall, long megabytes) {
     /**
-     * Runs a command to its end; needs bash, whose {@code time} knows what a process took.
+     * Runs a command; needs bash for {@code time}.
      *
-     * @param folder for what it says
-     * @throws IllegalStateException if it fails, with the last of its words
+     * @param folder working folder for output
+     * @throws IllegalStateException if the command fails, with the end of its output
      */
     static Spent of(Path folder, List<String> command) throws IOException, InterruptedException {
         Path times = folder.resolve("times");
@@ -49,7 +49,7 @@ record Spent(double processor, double wall, long megabytes) {
                 most >> 10);
     }
 
-    /** Kilobytes that a process had at its most; 0 where the system does not say, or if it has ended. */
+    /** Peak memory of a process in kilobytes; 0 if unknown or ended. */
     private static long mostOf(ProcessHandle process) {
         try {
             return Files.readAllLines(Path.of("/proc/" + process.pid() + "/status")).stream()
@@ -60,7 +60,7 @@ record Spent(double processor, double wall, long megabytes) {
         } catch (NoSuchFileException e) {
             return 0;
         } catch (IOException e) {
-            return 0; // it ended while it was read
+            return 0; // the process has just ended
         }
     }
 

@@ -16,10 +16,10 @@ import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.separation.Rgb;
 import ivrik.core.threads.Workers;
+import ivrik.core.treatment.ChannelTreatment;
 import ivrik.core.treatment.Context;
-import ivrik.core.treatment.LaneTreatment;
-import ivrik.core.treatment.Lens;
-import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.LensDistortion;
+import ivrik.core.treatment.PinWarp;
 import ivrik.core.treatment.Settings;
 
 import org.bytedeco.javacpp.FloatPointer;
@@ -34,7 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Treatments of one plane against the same work by OpenCV. */
+/** Treatments of one plane against OpenCV. */
 final class TreatmentDuels {
     private static final EdgeFill FILL = EdgeFill.REPEAT;
 
@@ -59,7 +59,7 @@ final class TreatmentDuels {
     }
 
     /**
-     * All of them.
+     * All comparisons.
      *
      * @param copy copies one plane
      */
@@ -69,13 +69,13 @@ final class TreatmentDuels {
         duels.add(
                 new Duel(
                         "lens, linear / remap with ready maps",
-                        treated(new Lens(), Map.of("k0", 0.6, "k1", 1.0)),
+                        treated(new LensDistortion(), Map.of("k0", 0.6, "k1", 1.0)),
                         remap,
                         1));
         duels.add(
                 new Duel(
                         "pins with border, linear / remap with ready maps",
-                        treated(new Pins(), pins()),
+                        treated(new PinWarp(), pins()),
                         remap,
                         1));
         double[] sigmas = {2, 8, 20, 80};
@@ -136,17 +136,18 @@ final class TreatmentDuels {
         return () -> into(new Noise(plane.size(), size, 1, origin));
     }
 
-    /** As with the reference, what comes out goes into a plane that is there. */
+    /** Writes to an existing plane, as the reference does. */
     private void into(Rows rows) {
         rows.into(result, workers);
     }
 
-    private Runnable treated(LaneTreatment treatment, Map<String, Double> numbers) {
+    private Runnable treated(ChannelTreatment treatment, Map<String, Double> numbers) {
         Map<String, Double> all = new HashMap<>();
         treatment.description().parameters().forEach(p -> all.put(p.name(), p.rest()));
         all.putAll(numbers);
         Settings settings = new Settings(all, FILL, Sampler.LINEAR);
-        Context context = new Context(1, new Rgb().lanes().getFirst(), Optional.empty(), workers);
+        Context context =
+                new Context(1, new Rgb().channels().getFirst(), Optional.empty(), workers);
         return () -> into(treatment.apply(plane, settings, context));
     }
 

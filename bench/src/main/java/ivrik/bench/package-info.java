@@ -1,5 +1,5 @@
 /**
- * Speed, as ratios measured side by side in one run: ours against a reference on the same data and
- * as many threads. Depends on core and OpenCV.
+ * Speed as ratios measured side by side in one run: Ivrik against a reference on the same data with the same
+ * number of threads. Depends on core and OpenCV.
  */
 package ivrik.bench;

@@ -2,8 +2,8 @@ package ivrik.cli;
 
 import ivrik.core.look.Look;
 import ivrik.core.project.Project;
+import ivrik.media.decode.FilePatterns;
 import ivrik.media.decode.Import;
-import ivrik.media.decode.ManyFiles;
 import ivrik.media.encode.OutputName;
 
 import picocli.CommandLine.Command;
@@ -22,10 +22,11 @@ import java.util.concurrent.Callable;
         name = "apply",
         mixinStandardHelpOptions = true,
         description = {
-            "Do a look to a still, movie or numbered sequence, or to many of them.",
+            "Apply a look to a still, movie or numbered sequence, or to several.",
             "",
-            "With {name} in OUT there may be many: what is finished and newer than its clip and the"
-                    + " look is left, what cannot be made is reported at the end and stops nothing."
+            "With {name} in OUT, several inputs are allowed. Outputs newer than their clip"
+                    + " and look are skipped; failures are reported at the end and do not stop the"
+                    + " rest."
         })
 final class ApplyCommand implements Callable<Integer> {
     @Spec private CommandSpec spec;
@@ -34,8 +35,8 @@ final class ApplyCommand implements Callable<Integer> {
             paramLabel = "INPUT",
             arity = "1..*",
             description =
-                    "A still, a movie, a vector graphic, or shot-%%04d.png; or many, such as"
-                            + " 'clips/*.mov'.")
+                    "A still, movie, vector graphic or numbered sequence such as shot-%%04d.png;"
+                            + " or several, such as 'clips/*.mov'.")
     private List<String> inputs;
 
     @Mixin private LookOptions look;
@@ -45,17 +46,19 @@ final class ApplyCommand implements Callable<Integer> {
     @Mixin private OutputOptions output;
 
     @Option(
-            names = "--again",
-            description = "Of many clips, make those too that are finished: with other dials, say.")
+            names = "--restart",
+            description = "Render finished clips again, for example after changing a dial.")
     private boolean again;
 
-    @Option(names = "--json", description = "Of many clips, report what became of each as JSON.")
+    @Option(
+            names = "--json",
+            description = "With several clips, report the outcome of each as JSON.")
     private boolean json;
 
     @Override
     public Integer call() {
         Look set = look.set(spec.commandLine());
-        List<Path> clips = inputs.stream().flatMap(i -> ManyFiles.of(i).stream()).toList();
+        List<Path> clips = inputs.stream().flatMap(i -> FilePatterns.of(i).stream()).toList();
         if (OutputName.isTemplate(output.out.toString())) {
             return new ManyClips(output, look.files(), p -> project(p, set), spec.commandLine())
                     .make(clips, again, json);
@@ -63,9 +66,9 @@ final class ApplyCommand implements Callable<Integer> {
         if (clips.size() > 1 || again || json) {
             throw new ParameterException(
                     spec.commandLine(),
-                    "of several clips, OUT has "
+                    "with several clips, OUT must contain "
                             + OutputName.NAME
-                            + " where the name of each comes, such as 'out/"
+                            + ", for example 'out/"
                             + OutputName.NAME
                             + ".mp4'");
         }

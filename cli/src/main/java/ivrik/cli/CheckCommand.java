@@ -22,7 +22,7 @@ import java.util.concurrent.Callable;
 @Command(
         name = "check",
         mixinStandardHelpOptions = true,
-        description = "Say all that is wrong with a project or a look.")
+        description = "Check a project or a look and list all problems.")
 final class CheckCommand implements Callable<Integer> {
     @Spec private CommandSpec spec;
 
@@ -46,21 +46,24 @@ final class CheckCommand implements Callable<Integer> {
         problems.forEach(out::println);
         out.println(
                 problems.isEmpty()
-                        ? "nothing is wrong with " + file
-                        : problems.size() + " found in " + file);
+                        ? "no problems found in " + file
+                        : problems.size()
+                                + (problems.size() == 1 ? " problem" : " problems")
+                                + " found in "
+                                + file);
         return problems.isEmpty() ? 0 : 1;
     }
 
     private static void checkSource(Source source, List<String> problems) {
         try (Footage footage =
-                Footage.open(Path.of(source.path()), source.reading(), Workers.shared())) {
+                Footage.open(Path.of(source.path()), source.settings(), Workers.shared())) {
             if (footage.frames() < source.frames()) {
                 problems.add(
                         "source "
                                 + source.name()
-                                + " had "
+                                + ": expected "
                                 + source.frames()
-                                + " frames, its file now has "
+                                + " frames, the file has "
                                 + footage.frames());
             }
         } catch (IvrikException e) {

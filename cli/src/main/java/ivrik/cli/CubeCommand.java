@@ -17,8 +17,8 @@ import java.util.List;
         name = "cube",
         mixinStandardHelpOptions = true,
         description =
-                "Write what a look makes of each colour as a lookup table, for use elsewhere. Looks"
-                        + " that see neighbours, places or times have none.")
+                "Export a look as a lookup table. Looks that depend on neighbouring pixels,"
+                        + " position or time cannot be exported.")
 final class CubeCommand implements Runnable {
     private static final List<Integer> SIDES = List.of(17, 33, 65);
 
@@ -30,47 +30,47 @@ final class CubeCommand implements Runnable {
             names = "--points",
             defaultValue = "33",
             paramLabel = "N",
-            description = "Points along each side: 17, 33 or 65; ${DEFAULT-VALUE} if left out.")
+            description = "Grid points per axis: 17, 33 or 65. Default: ${DEFAULT-VALUE}.")
     private int points;
 
     @Option(
             names = "--frame",
             defaultValue = "0",
             paramLabel = "N",
-            description = "At which frame of the look, from 0.")
+            description = "Frame at which the look is evaluated, counted from 0.")
     private long frame;
 
     @Option(
             names = {"-o", "--out"},
             required = true,
             paramLabel = "FILE",
-            description = "FILE.cube; or FILE.cc, of one slope, offset and power.")
+            description = "FILE.cube, or FILE.cc for a single slope, offset and power.")
     private Path out;
 
-    @Mixin private Overwriting overwriting;
+    @Mixin private OverwriteOption overwriting;
 
     @Override
     public void run() {
         if (!SIDES.contains(points)) {
             throw new ParameterException(
                     spec.commandLine(),
-                    "Invalid value for option '--points': it is 17, 33 or 65, not " + points);
+                    "Invalid value for option '--points': use 17, 33 or 65, not " + points);
         }
         if (frame < 0) {
             throw new ParameterException(
                     spec.commandLine(),
-                    "Invalid value for option '--frame': frames are counted from 0, not " + frame);
+                    "Invalid value for option '--frame': frames start at 0, not " + frame);
         }
         if (GradeFile.isDecisions(out) && !out.toString().endsWith(".cc")) {
             throw new ParameterException(
-                    spec.commandLine(), "a colour decision list is written as FILE.cc");
+                    spec.commandLine(), "a colour decision list needs the extension .cc");
         }
         overwriting.check(List.of(out), look.files());
         Look set = look.set(spec.commandLine());
         if (GradeFile.isDecisions(out) && GradeFile.decisions(set, frame).isEmpty()) {
             throw new ParameterException(
                     spec.commandLine(),
-                    GradeFile.NO_DECISIONS + "; write a .cube of " + set.shownName());
+                    GradeFile.NO_DECISIONS + "; write a .cube of " + set.displayName());
         }
         GradeFile.write(set, out, points, frame);
     }

@@ -5,8 +5,8 @@ import ivrik.cli.farm.FarmFolder;
 import ivrik.cli.farm.FarmPlan;
 import ivrik.cli.farm.Scheduler;
 import ivrik.core.project.Project;
+import ivrik.media.decode.FilePatterns;
 import ivrik.media.decode.Import;
-import ivrik.media.decode.ManyFiles;
 import ivrik.media.encode.Batch;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.OutputName;
@@ -39,21 +39,23 @@ import java.util.stream.Stream;
         name = "farm",
         mixinStandardHelpOptions = true,
         description = {
-            "Have a project rendered, or a look applied to many clips, by many machines at once.",
+            "Render a project, or apply a look to many clips, on several computers.",
             "",
-            "A scheduler that is there already is given the parts as jobs, and one job that joins"
-                + " what they made. Begun again it goes on: parts that are done are not done again."
-                + " All machines must see the same folders. In OUT.farm lie the marks of what is"
-                + " done and a log for each part."
+            "Submits the parts as jobs to an existing scheduler, and one job that joins"
+                    + " them. Run again, it continues: finished parts are skipped. All computers"
+                    + " must see the same folders. OUT.farm holds the state and one log per part."
         })
 final class FarmCommand implements Callable<Integer> {
     private static final int FRAMES_A_PART = 96;
 
-    /** Each part costs its start; at the end those that are done wait for the slowest: docs/scale.md. */
+    /**
+     * Each part has an overhead, and at the end finished nodes wait for the slowest; {@code docs/scale.md}
+     * derives the number.
+     */
     private static final int PARTS_A_PLACE = 8;
 
-    /** Schedulers take no longer arrays unless they are told to. */
-    private static final int MOST_PARTS = 1000;
+    /** Default limit of job arrays in schedulers. */
+    private static final int MAX_PARTS = 1000;
 
     private static final int LOOK_AGAIN_MS = 500;
 
@@ -62,7 +64,7 @@ final class FarmCommand implements Callable<Integer> {
     @Parameters(
             paramLabel = "INPUT",
             arity = "1..*",
-            description = "A project; or with --look clips, one part each.")
+            description = "A project; or clips with --look, one part per clip.")
     private List<String> inputs;
 
     @ArgGroup(exclusive = false)
@@ -78,8 +80,7 @@ final class FarmCommand implements Callable<Integer> {
             names = "--parts",
             paramLabel = "N",
             description =
-                    "How many parts a project is cut into; if left out one for 96 frames, and no"
-                            + " more than eight times as many as are done at once.")
+                    "Number of parts. Default: one per 96 frames, at most eight times --parallel.")
     private Integer parts;
 
     @Option(
@@ -92,38 +93,38 @@ final class FarmCommand implements Callable<Integer> {
     private String scheduler;
 
     @Option(
-            names = "--at-once",
+            names = "--parallel",
             paramLabel = "N",
             defaultValue = "500",
-            description = "How many parts at a time at most; ${DEFAULT-VALUE} by default.")
+            description = "Largest number of parts at a time. Default: ${DEFAULT-VALUE}.")
     private int atOnce;
 
     @Option(
             names = "--retries",
             paramLabel = "N",
             defaultValue = "2",
-            description = "How often a part that fails is done again; ${DEFAULT-VALUE} by default.")
+            description = "Number of retries of a failed part. Default: ${DEFAULT-VALUE}.")
     private int retries;
 
-    @Option(names = "--copy", description = "Copy what the project is made of into OUT.farm first.")
+    @Option(names = "--copy", description = "Copy the project and its footage to OUT.farm first.")
     private boolean copy;
 
-    @Option(names = "--again", description = "Forget what is done and begin anew.")
+    @Option(names = "--restart", description = "Discard finished parts and start again.")
     private boolean again;
 
-    @Option(names = "--dry-run", description = "Say what would be done, and do nothing.")
+    @Option(names = "--dry-run", description = "Print the commands without running them.")
     private boolean dryRun;
 
-    @Option(names = "--no-wait", description = "End when the jobs are given over.")
+    @Option(names = "--no-wait", description = "Return after submitting the jobs.")
     private boolean noWait;
 
-    @Option(names = "--cancel", description = "Take back the jobs that are not done.")
+    @Option(names = "--cancel", description = "Cancel unfinished jobs.")
     private boolean cancel;
 
     @Option(
             names = "--program",
             paramLabel = "FILE",
-            description = "The command 'ivrik' on the machines, if it is not this one.")
+            description = "Path of the 'ivrik' command on the other computers, if different.")
     private Path program;
 
     private PrintWriter err;
@@ -134,12 +135,13 @@ final class FarmCommand implements Callable<Integer> {
         Path folder = FarmFolder.of(output.out);
         if (cancel) {
             Scheduler.cancel(FarmFolder.open(folder));
-            err.println("ivrik: cancelled; what is done stays, and begun again it goes on");
+            err.println("ivrik: cancelled; finished parts are kept; run again to continue");
             return 0;
         }
         if (atOnce < 1 || retries < 0 || parts != null && parts < 1) {
             throw new ParameterException(
-                    spec.commandLine(), "--parts and --at-once are 1 or more, --retries 0 or more");
+                    spec.commandLine(),
+                    "--parts and --parallel must be at least 1, --retries at least 0");
         }
         Scheduler chosen = Scheduler.of(scheduler);
         if (again && !dryRun) {
@@ -147,16 +149,16 @@ final class FarmCommand implements Callable<Integer> {
         }
         FarmPlan plan = look == null ? planned(folder) : applied();
         if (dryRun) {
-            return tell(plan);
+            return report(plan);
         }
         FarmFolder farm = FarmFolder.begin(folder, plan, program(), retries);
         if (farm.isJoined()) {
-            err.println("ivrik: all is done already; --again does it anew");
+            err.println("ivrik: all parts are finished; use --restart to render again");
             return 0;
         }
         if (!Scheduler.isAlive(farm)) {
             List<Integer> missing = farm.missing();
-            err.printf("ivrik: %d of %d parts to be done%n", missing.size(), farm.parts());
+            err.printf("ivrik: %d of %d parts to render%n", missing.size(), farm.parts());
             String said = chosen.submit(farm, missing, atOnce);
             if (!said.isEmpty()) {
                 err.println("ivrik: note: " + said);
@@ -177,27 +179,31 @@ final class FarmCommand implements Callable<Integer> {
         String here = program == null ? System.getProperty("ivrik.program") : program.toString();
         if (here == null) {
             throw new ParameterException(
-                    spec.commandLine(), "--program names the command 'ivrik' on the machines");
+                    spec.commandLine(),
+                    "--program must name the 'ivrik' command on the other computers");
         }
         return Path.of(here).toAbsolutePath();
     }
 
-    /** A project's parts; it is kept in the folder as it is now, whatever is edited meanwhile. */
+    /**
+     * Plans the parts of a project. The farm folder keeps the project as it is now, unaffected by later
+     * edits.
+     */
     private FarmPlan planned(Path folder) {
         if (inputs.size() > 1) {
             throw new ParameterException(
-                    spec.commandLine(), "one project at a time, or clips with --look");
+                    spec.commandLine(), "give one project, or clips with --look");
         }
         Path file = Path.of(inputs.getFirst());
-        Project project = Inputs.project(file);
+        Project project = InputFiles.project(file);
         Export.Order order = output.order(project, output.out, List.of(file), scale.value);
         if (FarmFolder.isThere(folder)) {
-            SharedExport.check(order.withOverwrite(true)); // what is there is its own
+            SharedExport.check(order.withOverwrite(true)); // existing output belongs to this farm
         } else {
             SharedExport.check(order);
         }
         Path kept = dryRun ? file.toAbsolutePath() : keep(project, folder);
-        long most = Math.min(MOST_PARTS, SharedExport.count(order));
+        long most = Math.min(MAX_PARTS, SharedExport.count(order));
         long usual =
                 Math.min(
                         Math.ceilDiv(order.range().length(), FRAMES_A_PART),
@@ -209,20 +215,20 @@ final class FarmCommand implements Callable<Integer> {
                         .mapToObj(k -> part(kept, out, k + "/" + count))
                         .toList();
         List<String> join =
-                order.form().isMovie()
+                order.format().isMovie()
                         ? List.of("join", out + ".parts", "-o", out.toString(), "--overwrite")
                         : List.of();
         return new FarmPlan(each, join);
     }
 
     private List<String> part(Path project, Path out, String share) {
-        List<String> words = new ArrayList<>(List.of("render", project.toString()));
-        words.addAll(List.of("--part", share, "-o", out.toString(), "--overwrite"));
-        words.addAll(passedOn());
-        return words;
+        List<String> arguments = new ArrayList<>(List.of("render", project.toString()));
+        arguments.addAll(List.of("--part", share, "-o", out.toString(), "--overwrite"));
+        arguments.addAll(passedOn());
+        return arguments;
     }
 
-    /** Where the project is that the parts are made of; a farm that goes on has it. */
+    /** The project that the parts render; a continued farm keeps its own. */
     private Path keep(Project project, Path folder) {
         Path own = folder.resolve("project" + ProjectFile.ENDING);
         Path copies = folder.resolve("copies");
@@ -241,26 +247,26 @@ final class FarmCommand implements Callable<Integer> {
         return copy ? copies.resolve(own.getFileName()) : own;
     }
 
-    /** One part for each clip. */
+    /** Plans one part per clip. */
     private FarmPlan applied() {
         look.set(spec.commandLine());
-        List<Path> clips = inputs.stream().flatMap(i -> ManyFiles.of(i).stream()).toList();
+        List<Path> clips = inputs.stream().flatMap(i -> FilePatterns.of(i).stream()).toList();
         if (clips.size() > 1 && !OutputName.isTemplate(output.out.toString())) {
             throw new ParameterException(
-                    spec.commandLine(), "of several clips, OUT has {name} where their names come");
+                    spec.commandLine(), "with several clips, OUT must contain {name}");
         }
         List<List<String>> each = new ArrayList<>();
         for (Batch.Item item : Batch.items(clips, output.out.toString())) {
-            List<String> words = new ArrayList<>(List.of("apply"));
-            words.add(item.input().toAbsolutePath().toString());
-            words.addAll(List.of("-o", item.out().toAbsolutePath().toString(), "--overwrite"));
-            words.addAll(passedOn());
-            each.add(words);
+            List<String> arguments = new ArrayList<>(List.of("apply"));
+            arguments.add(item.input().toAbsolutePath().toString());
+            arguments.addAll(List.of("-o", item.out().toAbsolutePath().toString(), "--overwrite"));
+            arguments.addAll(passedOn());
+            each.add(arguments);
         }
         return new FarmPlan(each, List.of());
     }
 
-    /** Options of {@code render} and {@code apply} that were given, as they were given, but for the target's. */
+    /** The given options of {@code render} or {@code apply}, without those for the target. */
     private List<String> passedOn() {
         Stream<OptionSpec> theirs =
                 Stream.of(
@@ -272,48 +278,49 @@ final class FarmCommand implements Callable<Integer> {
                 theirs.map(OptionSpec::longestName)
                         .filter(name -> !name.equals("--out") && !name.equals("--overwrite"))
                         .collect(Collectors.toSet());
-        List<String> words = new ArrayList<>();
+        List<String> arguments = new ArrayList<>();
         for (OptionSpec option : spec.commandLine().getParseResult().matchedOptions()) {
             String name = option.longestName();
             if (!names.contains(name)) {
                 continue;
             }
             if (option.arity().max() == 0) {
-                words.add(name);
+                arguments.add(name);
                 continue;
             }
             for (String value : option.originalStringValues()) {
-                words.add(name);
-                words.add(name.equals("--look") ? wholeLook(value) : value);
+                arguments.add(name);
+                arguments.add(name.equals("--look") ? wholeLook(value) : value);
             }
         }
-        return words;
+        return arguments;
     }
 
     private static String wholeLook(String nameOrFile) {
-        return Inputs.file(nameOrFile)
+        return InputFiles.file(nameOrFile)
                 .map(file -> file.toAbsolutePath().toString())
                 .orElse(nameOrFile);
     }
 
-    private int tell(FarmPlan plan) {
+    private int report(FarmPlan plan) {
         PrintWriter out = spec.commandLine().getOut();
         Stream.concat(plan.parts().stream(), Stream.of(plan.join()))
-                .filter(words -> !words.isEmpty())
-                .forEach(words -> out.println("ivrik " + String.join(" ", words)));
-        err.printf("ivrik: %d parts; nothing was done%n", plan.parts().size());
+                .filter(arguments -> !arguments.isEmpty())
+                .forEach(arguments -> out.println("ivrik " + String.join(" ", arguments)));
+        err.printf("ivrik: %d parts; dry run, nothing submitted%n", plan.parts().size());
         return 0;
     }
 
-    /** Shows how far it is. To stop waiting stops nothing else. */
+    /** Shows progress. Interrupting the wait does not stop the jobs. */
     private int await(FarmFolder farm) {
-        int told = -1;
+        int reported = -1;
         while (true) {
-            boolean alive = Scheduler.isAlive(farm); // before looking, so that nothing slips by
+            boolean alive =
+                    Scheduler.isAlive(farm); // read before the check, so that no progress is missed
             int done = farm.parts() - farm.missing().size();
-            if (done != told) {
-                err.printf("ivrik: %d of %d parts are done%n", done, farm.parts());
-                told = done;
+            if (done != reported) {
+                err.printf("ivrik: %d of %d parts finished%n", done, farm.parts());
+                reported = done;
             }
             if (farm.isJoined()) {
                 return 0;
@@ -332,12 +339,12 @@ final class FarmCommand implements Callable<Integer> {
 
     private int failed(FarmFolder farm) {
         for (int part : farm.missing()) {
-            err.printf("ivrik: part %d is not done: %s%n", part, farm.log(Integer.toString(part)));
+            err.printf("ivrik: part %d failed: %s%n", part, farm.log(Integer.toString(part)));
         }
         if (farm.missing().isEmpty()) {
-            err.printf("ivrik: the parts are not joined: %s%n", farm.log("join"));
+            err.printf("ivrik: joining failed: %s%n", farm.log("join"));
         }
-        err.println("ivrik: begun again it goes on with what is missing");
+        err.println("ivrik: run again to render the missing parts");
         return 1;
     }
 }

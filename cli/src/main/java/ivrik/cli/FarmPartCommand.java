@@ -11,7 +11,10 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 
-@Command(name = "farm-part", hidden = true, description = "Do one part of a farm, or join them.")
+@Command(
+        name = "farm-part",
+        hidden = true,
+        description = "Render one part of a farm job, or join the parts.")
 final class FarmPartCommand implements Callable<Integer> {
     @Spec private CommandSpec spec;
 

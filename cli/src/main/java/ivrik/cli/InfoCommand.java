@@ -23,14 +23,14 @@ import java.util.Map;
 @Command(
         name = "info",
         mixinStandardHelpOptions = true,
-        description = "Say what a piece of footage is.")
+        description = "Show facts about a footage file.")
 final class InfoCommand implements Runnable {
     @Spec private CommandSpec spec;
 
     @Parameters(paramLabel = "FILE")
     private Path file;
 
-    @Option(names = "--json", description = "As JSON.")
+    @Option(names = "--json", description = "Print JSON.")
     private boolean json;
 
     @Override
@@ -39,14 +39,14 @@ final class InfoCommand implements Runnable {
         try (Footage footage = Footage.open(file, Workers.shared())) {
             facts.put("file", file.toString());
             facts.put("kind", footage.kind().name().toLowerCase(Locale.ROOT));
-            facts.put("form", footage.form());
+            facts.put("form", footage.format());
             facts.put("width", footage.size().width());
             facts.put("height", footage.size().height());
             facts.put("depth", footage.depth().name().toLowerCase(Locale.ROOT));
             facts.put("frames", footage.frames());
             facts.put("rate", footage.rate().toString());
             facts.put("sound", footage.hasSound());
-            facts.put("colours", footage.colours().word());
+            facts.put("colours", footage.colours().text());
             if (footage.isUneven()) {
                 facts.put("uneven", true);
             }
@@ -55,9 +55,9 @@ final class InfoCommand implements Runnable {
             }
             List<SoundTracks.Track> tracks = SoundTracks.of(file);
             if (tracks.size() > 1) {
-                facts.put("tracks", tracks.stream().map(SoundTracks.Track::words).toList());
+                facts.put("tracks", tracks.stream().map(SoundTracks.Track::description).toList());
             }
-            facts.put("notes", footage.remarks(file));
+            facts.put("notes", footage.notices(file));
         }
         var out = spec.commandLine().getOut();
         if (json) {

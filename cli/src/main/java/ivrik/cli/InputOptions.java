@@ -3,7 +3,7 @@ package ivrik.cli;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Source;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.media.decode.Import;
 
 import picocli.CommandLine.ITypeConverter;
@@ -13,47 +13,47 @@ import picocli.CommandLine.TypeConversionException;
 import java.nio.file.Path;
 import java.util.Optional;
 
-/** How footage is read where there is a choice. */
+/** Decoding options of footage. */
 final class InputOptions {
     @Option(
             names = "--rate",
             paramLabel = "FPS",
             converter = Rate.class,
-            description = "Frames a second of a numbered sequence, such as 24 or 30000/1001.")
+            description = "Frame rate of a numbered sequence in fps, such as 24 or 30000/1001.")
     Rational rate;
 
     @Option(
             names = "--layer",
             paramLabel = "NAME",
-            description = "A layer of an OpenEXR picture; info lists them.")
+            description = "Layer of an OpenEXR image; 'ivrik info' lists them.")
     String layer;
 
     @Option(
             names = "--track",
             paramLabel = "N",
-            description = "The sound track, by its number in the file; the main one if left out.")
+            description = "Number of the sound track in the file. Default: the main track.")
     Integer track;
 
     @Option(
-            names = "--as-delivered",
-            description = "Leave colours as they are, whatever the file's tags say of them.")
+            names = "--no-conversion",
+            description = "Ignore the file's colour tags; do not convert colours.")
     boolean delivered;
 
     @Option(
-            names = "--taken-as",
+            names = "--colour-space",
             paramLabel = "SPACE",
             description =
-                    "What the numbers of its colours mean, whatever its tags say: srgb, display-p3,"
-                            + " bt2020, bt2100-pq or bt2100-hlg.")
+                    "Colour space of the input, in place of its tags: srgb, display-p3, bt2020,"
+                            + " bt2100-pq or bt2100-hlg.")
     String space;
 
-    Reading reading() {
-        Reading reading =
-                Reading.USUAL
-                        .withDelivered(delivered)
-                        .withSpace(Optional.ofNullable(space).map(ColourSpace::named));
-        reading = layer == null ? reading : reading.withLayer(layer);
-        return track == null ? reading : reading.withTrack(track);
+    FootageSettings reading() {
+        FootageSettings reading =
+                FootageSettings.AUTOMATIC
+                        .withNoConversion(delivered)
+                        .withColourSpace(Optional.ofNullable(space).map(ColourSpace::named));
+        reading = layer == null ? reading : reading.withImageLayer(layer);
+        return track == null ? reading : reading.withSoundTrack(track);
     }
 
     Source source(Path file) {
@@ -76,10 +76,10 @@ final class InputOptions {
                 }
             } catch (ArithmeticException | IllegalArgumentException e) {
                 throw new TypeConversionException(
-                        "a rate looks like 24 or 30000/1001, not '" + text + "'");
+                        "expected a frame rate such as 24 or 30000/1001, not '" + text + "'");
             }
             throw new TypeConversionException(
-                    "a rate lies over 0 and up to 1000, not '" + text + "'");
+                    "a frame rate must be above 0 and at most 1000, not '" + text + "'");
         }
     }
 }

@@ -2,8 +2,8 @@ package ivrik.cli;
 
 import ivrik.core.IvrikException;
 import ivrik.core.Version;
-import ivrik.core.cache.NoRoomException;
-import ivrik.media.ffmpeg.LoadedAside;
+import ivrik.core.cache.NotEnoughMemoryException;
+import ivrik.media.ffmpeg.FfmpegPreload;
 import ivrik.media.file.UserFolder;
 
 import org.slf4j.LoggerFactory;
@@ -22,20 +22,21 @@ import java.util.concurrent.Callable;
 import java.util.spi.ToolProvider;
 import java.util.stream.Stream;
 
-/** The command {@code ivrik}: the window, or one of the subcommands. */
+/** The command {@code ivrik}: opens the window or runs a subcommand. */
 @Command(
         name = "ivrik",
         versionProvider = Ivrik.VersionLine.class,
         mixinStandardHelpOptions = true,
-        description = "Colour channels taken apart, moved, and put back together.",
+        description = "Separates colour channels, treats each, and rejoins them.",
         synopsisSubcommandLabel = "[COMMAND]",
         addMethodSubcommands = false,
         footer = {
             "",
-            "Without a command the window opens. Exit: 0 done, 1 could not, 2 wrong usage."
+            "Without a command, the window opens. Exit codes: 0 success, 1 failure, 2"
+                    + " wrong usage."
         })
 public final class Ivrik implements Callable<Integer> {
-    /** The subcommands that have a class of their own, in the order of the help text. */
+    /** Subcommands, in the order of the help text. */
     private static final List<Class<?>> COMMANDS =
             List.of(
                     InfoCommand.class,
@@ -55,7 +56,7 @@ public final class Ivrik implements Callable<Integer> {
                     CheckCommand.class,
                     RehearseCommand.class);
 
-    /** What {@code --version} says. */
+    /** Text of {@code --version}. */
     static final class VersionLine implements IVersionProvider {
         @Override
         public String[] getVersion() {
@@ -73,14 +74,15 @@ public final class Ivrik implements Callable<Integer> {
 
     @Command(
             name = "demo",
-            description = "The window with the demo project; without a display, a picture of it.")
+            description =
+                    "Open the demo project; without a display, write a picture of the window.")
     int demo() {
         return Window.run("--demo");
     }
 
     @Command(
             name = "screenshots",
-            description = "The pictures of docs/screenshots, made from the demo.")
+            description = "Write the pictures of docs/screenshots from the demo.")
     int screenshots(
             @Parameters(arity = "0..1", defaultValue = "docs/screenshots", paramLabel = "DIR")
                     String folder) {
@@ -89,15 +91,14 @@ public final class Ivrik implements Callable<Integer> {
 
     public static void main(String[] args) {
         unpackIntoOurFolder();
-        System.setProperty(
-                "java.awt.headless", "true"); // what is used of that toolkit needs no display
+        System.setProperty("java.awt.headless", "true"); // the parts of AWT in use need no display
         System.exit(
                 run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), args));
     }
 
     /**
-     * Where libraries put the parts of them that are not Java: with what else is ours, unless they are told. Each has
-     * a folder of its own: both lock a file in it, and Java refuses a process its second lock of one file.
+     * Sets the folder for native libraries: Ivrik's cache folder, unless configured. Each library has its own
+     * folder, because both lock a file in it and Java refuses a process two locks on one file.
      */
     static void unpackIntoOurFolder() {
         Path natives = Path.of(logFile()).resolveSibling("natives");
@@ -120,24 +121,24 @@ public final class Ivrik implements Callable<Integer> {
                 return Window.run(plain.get());
             }
             if (Stream.of(args).anyMatch(Ivrik::isPlainlyAFile)) {
-                LoadedAside.begin(); // it is read as soon as the words are
+                FfmpegPreload.begin(); // needed right after the command line is parsed
             }
-            return commandLine(args)
+            return FormerOptions.refusedBy(commandLine(args))
                     .setOut(out)
                     .setErr(err)
                     .setCaseInsensitiveEnumValuesAllowed(true)
                     .setExecutionExceptionHandler((fault, c, parsed) -> failed(fault, err, args))
                     .execute(args);
         } catch (OutOfMemoryError e) {
-            return failed(new NoRoomException(e), err, args);
+            return failed(new NotEnoughMemoryException(e), err, args);
         } catch (RuntimeException e) {
             return failed(e, err, args);
         }
     }
 
     /**
-     * What the window is told where nothing needs to be parsed, as when it is started from a menu, for the demo or with
-     * files: parsing takes a tenth of the time until the first picture.
+     * Arguments of the window if nothing has to be parsed, as for a start from a menu, with the demo or with
+     * files: parsing takes a tenth of the time to the first picture.
      */
     private static Optional<String[]> plainStart(String... args) {
         if (List.of(args).equals(List.of("demo"))) {
@@ -147,22 +148,23 @@ public final class Ivrik implements Callable<Integer> {
         return filesOnly ? Optional.of(args) : Optional.empty();
     }
 
-    /** No option and no command: those have no dot, and files of ours have one. */
-    private static boolean isPlainlyAFile(String word) {
-        return !word.startsWith("-")
-                && !word.startsWith("@")
-                && word.contains(".")
-                && new File(word).exists();
+    /** Neither an option nor a command: those have no dot, file names do. */
+    private static boolean isPlainlyAFile(String argument) {
+        return !argument.startsWith("-")
+                && !argument.startsWith("@")
+                && argument.contains(".")
+                && new File(argument).exists();
     }
 
     /**
-     * With the subcommand that is named, or none where there are files only: to make all of them, which a help text
-     * shows, takes longer than many of them run.
+     * With only the named subcommand, or none for files only: creating all of them takes longer than many of
+     * them run. The help text needs all.
      */
     private static CommandLine commandLine(String... args) {
-        List<String> words = List.of(args);
-        List<Class<?>> named = COMMANDS.stream().filter(c -> words.indexOf(name(c)) == 0).toList();
-        boolean anyOption = words.stream().anyMatch(w -> w.startsWith("-"));
+        List<String> arguments = List.of(args);
+        List<Class<?>> named =
+                COMMANDS.stream().filter(c -> arguments.indexOf(name(c)) == 0).toList();
+        boolean anyOption = arguments.stream().anyMatch(w -> w.startsWith("-"));
         CommandLine line = new CommandLine(new Ivrik());
         (named.isEmpty() && anyOption ? COMMANDS : named).forEach(line::addSubcommand);
         line.getCommandSpec().addMethodSubcommands();
@@ -175,18 +177,15 @@ public final class Ivrik implements Callable<Integer> {
 
     private static int failed(Exception fault, PrintWriter err, String... args) {
         LoggerFactory.getLogger(Ivrik.class).error("ivrik " + String.join(" ", args), fault);
-        err.println("ivrik: " + word(fault));
+        err.println("ivrik: " + message(fault));
         err.flush();
         return 1;
     }
 
-    private static String word(Exception fault) {
+    private static String message(Exception fault) {
         return fault instanceof IvrikException known
                 ? known.oneLine()
-                : "something went wrong inside Ivrik ("
-                        + fault.getMessage()
-                        + "): see "
-                        + logFile();
+                : "internal error in Ivrik (" + fault.getMessage() + "): see " + logFile();
     }
 
     private static String logFile() {
@@ -197,17 +196,14 @@ public final class Ivrik implements Callable<Integer> {
         }
     }
 
-    /** The window lives in another module and is found as a tool of this process. */
+    /** The window is in another module and is found as a tool of this process. */
     static final class Window {
         private Window() {}
 
         static int run(String... args) {
             return ToolProvider.findFirst("ivrik-window")
                     .map(tool -> tool.run(System.out, System.err, args))
-                    .orElseThrow(
-                            () ->
-                                    new IllegalStateException(
-                                            "the window is not part of this build"));
+                    .orElseThrow(() -> new IllegalStateException("this build has no window"));
         }
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.cli;
 
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.encode.SharedExport;
 
@@ -16,7 +16,7 @@ import java.nio.file.Path;
 @Command(
         name = "join",
         mixinStandardHelpOptions = true,
-        description = "Put the parts of a movie together that 'render --part' has left.")
+        description = "Join the movie parts written by 'render --part'.")
 final class JoinCommand implements Runnable {
     @Spec private CommandSpec spec;
 
@@ -27,14 +27,14 @@ final class JoinCommand implements Runnable {
             names = {"-o", "--out"},
             required = true,
             paramLabel = "OUT",
-            description = "The movie, in the form that was rendered.")
+            description = "Movie to write, in the format of its parts.")
     private Path out;
 
-    @Mixin private Overwriting overwriting;
+    @Mixin private OverwriteOption overwriting;
 
     @Override
     public void run() {
-        SharedExport.join(parts, out, overwriting.allowed, Workers.shared(), Cancel.NEVER)
+        SharedExport.join(parts, out, overwriting.allowed, Workers.shared(), Cancellation.NEVER)
                 .forEach(word -> spec.commandLine().getErr().println("ivrik: note: " + word));
     }
 }

@@ -23,8 +23,9 @@ import java.util.List;
         name = "lens",
         mixinStandardHelpOptions = true,
         description =
-                "Measure how a lens has parted red and blue from green; with -o a look that does"
-                        + " the same, or with --off one that takes it out.")
+                "Measure lateral chromatic aberration: the displacement of red and blue from"
+                        + " green. -o writes a look that reproduces it, or with --correct one that"
+                        + " corrects it.")
 final class LensCommand implements Runnable {
     private static final double PER_CENT = 100;
 
@@ -37,13 +38,13 @@ final class LensCommand implements Runnable {
             names = "--frame",
             defaultValue = "0",
             paramLabel = "N",
-            description = "Which frame, from 0.")
+            description = "Frame number, counted from 0.")
     private long frame;
 
-    @Option(names = "--json", description = "As JSON, with each block that was measured.")
+    @Option(names = "--json", description = "Print JSON, with every measured block.")
     private boolean json;
 
-    @Option(names = "--off", description = "The look takes the fringes out.")
+    @Option(names = "--correct", description = "Write a look that corrects the aberration.")
     private boolean off;
 
     @Option(
@@ -53,7 +54,7 @@ final class LensCommand implements Runnable {
 
     @Mixin private InputOptions reading;
 
-    @Mixin private Overwriting overwriting;
+    @Mixin private OverwriteOption overwriting;
 
     @Override
     public void run() {
@@ -84,8 +85,8 @@ final class LensCommand implements Runnable {
                         + frame
                         + " of "
                         + input.getFileName()
-                        + " has too little structure to measure a lens by",
-                "try another --frame, one with edges out to the corners");
+                        + " has too little detail to measure the lens",
+                "choose a --frame with edges near the corners");
     }
 
     private void say(String channel, LensMatch.Fit fit) {
@@ -93,8 +94,8 @@ final class LensCommand implements Runnable {
                 .getOut()
                 .printf(
                         java.util.Locale.ROOT,
-                        "%-5s k0 %+.4f %%  k1 %+.4f %%  k2 %+.4f %%  at the corner %+.2f px, give"
-                                + " or take %.2f; %d blocks%n",
+                        "%-5s k0 %+.4f %%  k1 %+.4f %%  k2 %+.4f %%  at the corner %+.2f px,"
+                                + " \u00b1 %.2f px; %d blocks%n",
                         channel,
                         PER_CENT * fit.k0(),
                         PER_CENT * fit.k1(),

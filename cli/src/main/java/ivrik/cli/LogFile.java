@@ -18,11 +18,11 @@ import ch.qos.logback.core.util.FileSize;
 import org.slf4j.Logger;
 
 /**
- * The log: a file, and the one before it, where the property {@code ivrik.log} says. In code, because reading this from
- * an XML file is a good part of what comes before the window.
+ * Configures the log: a file and its predecessor, at the path in the property {@code ivrik.log}. Configured
+ * in code because reading XML would slow down the start.
  */
 public final class LogFile extends ContextAwareBase implements Configurator {
-    private static final long MOST_BYTES = 2 << 20;
+    private static final long MAX_BYTES = 2 << 20;
 
     @Override
     public ExecutionStatus configure(LoggerContext context) {
@@ -41,7 +41,7 @@ public final class LogFile extends ContextAwareBase implements Configurator {
         log.setRollingPolicy(started(oneBefore, context));
 
         SizeBasedTriggeringPolicy<ILoggingEvent> whenLong = new SizeBasedTriggeringPolicy<>();
-        whenLong.setMaxFileSize(new FileSize(MOST_BYTES));
+        whenLong.setMaxFileSize(new FileSize(MAX_BYTES));
         whenLong.setCheckIncrement(Duration.buildBySeconds(1));
         log.setTriggeringPolicy(started(whenLong, context));
 

@@ -13,15 +13,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 
-/** Which look, and how its dials and seeds are set. */
+/** Selects a look and sets its dials and seeds. */
 final class LookOptions {
     @Option(
             names = "--look",
             required = true,
             paramLabel = "NAME|FILE",
             description =
-                    "A built-in look, one of your own, a look file, a .cube table or a .cc colour"
-                            + " decision list.")
+                    "A built-in look, one of your looks, a look file, a .cube table or a .cc"
+                            + " colour decision list.")
     private String look;
 
     @Option(
@@ -30,12 +30,12 @@ final class LookOptions {
             description = "Sets a dial of the look; may be repeated.")
     private Map<String, String> dials = new LinkedHashMap<>();
 
-    @Option(names = "--seed", description = "Draws all jitter from this seed.")
+    @Option(names = "--seed", description = "Seed of all jitter and noise.")
     private Long seed;
 
-    /** The look as it is set. */
+    /** The look with its settings. */
     Look set(CommandLine command) {
-        Look set = Inputs.look(look);
+        Look set = InputFiles.look(look);
         for (var dial : dials.entrySet()) {
             set =
                     set.withDial(
@@ -45,12 +45,12 @@ final class LookOptions {
         return seed == null ? set : set.withSeed(seed);
     }
 
-    /** The file that it is read from, if it is one. */
+    /** The look's file, if it has one. */
     List<Path> files() {
-        return Inputs.file(look).stream().toList();
+        return InputFiles.file(look).stream().toList();
     }
 
-    /** A number, or the word that stands for one. */
+    /** A number, or the value of a word. */
     private static double value(Dial dial, String text, CommandLine command) {
         OptionalDouble word = dial.valueOf(text);
         if (word.isPresent()) {
@@ -60,9 +60,9 @@ final class LookOptions {
             return Double.parseDouble(text);
         } catch (NumberFormatException e) {
             String may =
-                    dial.words().isEmpty()
+                    dial.choices().isEmpty()
                             ? "a number"
-                            : "one of " + String.join(", ", dial.words());
+                            : "one of " + String.join(", ", dial.choices());
             throw new ParameterException(
                     command,
                     "Invalid value for option '--set': "

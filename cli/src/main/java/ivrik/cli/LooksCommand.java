@@ -21,7 +21,7 @@ import java.util.Map;
 final class LooksCommand implements Runnable {
     @Spec private CommandSpec spec;
 
-    @Option(names = "--json", description = "As JSON.")
+    @Option(names = "--json", description = "Print JSON.")
     private boolean json;
 
     @Override
@@ -36,16 +36,16 @@ final class LooksCommand implements Runnable {
         for (Look look : BuiltInLooks.all()) {
             out.printf("%s%n  %s%n", look.name(), look.note());
             for (Dial dial : look.dials()) {
-                if (!dial.words().isEmpty()) {
+                if (!dial.choices().isEmpty()) {
                     out.printf(
                             "  %-14s %s; default %s%n",
                             dial.name(),
-                            String.join(", ", dial.words()),
-                            dial.word(dial.value().rest()));
+                            String.join(", ", dial.choices()),
+                            dial.choice(dial.value().rest()));
                     continue;
                 }
                 out.printf(
-                        "  %-14s %s to %s %s, default %s, adds nothing at %s%n",
+                        "  %-14s %s to %s %s, default %s, neutral at %s%n",
                         dial.name(),
                         plain(dial.min()),
                         plain(dial.max()),
@@ -76,8 +76,8 @@ final class LooksCommand implements Runnable {
                                     dial.put("max", d.max());
                                     dial.put("rest", d.value().rest());
                                     dial.put("neutral", d.rest());
-                                    if (!d.words().isEmpty()) {
-                                        dial.put("words", d.words());
+                                    if (!d.choices().isEmpty()) {
+                                        dial.put("choices", d.choices());
                                     }
                                     return dial;
                                 })

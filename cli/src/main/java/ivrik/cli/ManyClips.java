@@ -2,7 +2,7 @@ package ivrik.cli;
 
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.media.encode.Batch;
 import ivrik.media.encode.Batch.Item;
 import ivrik.media.encode.Batch.Outcome;
@@ -18,7 +18,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 
-/** Many clips, made one after the other, and told about. */
+/** Renders several clips in order and reports the results. */
 final class ManyClips {
     private final OutputOptions output;
     private final List<Path> also;
@@ -27,8 +27,8 @@ final class ManyClips {
     private final PrintWriter err;
 
     /**
-     * @param also files besides the clips that each is made from
-     * @param project what is made of a clip
+     * @param also further input files of every clip
+     * @param project project for a clip
      */
     ManyClips(
             OutputOptions output,
@@ -43,16 +43,16 @@ final class ManyClips {
     }
 
     /**
-     * @param again whether those that are finished are made again
+     * @param again whether to render finished clips again
      * @return the exit code
      */
     int make(List<Path> clips, boolean again, boolean json) {
         List<Item> items = Batch.items(clips, output.out.toString());
-        List<Report> reports = Batch.run(items, also, again, new Making(), Cancel.NEVER);
+        List<Report> reports = Batch.run(items, also, again, new Making(), Cancellation.NEVER);
         if (json) {
             out.println(InfoCommand.text(tree(reports)));
         }
-        tell(reports);
+        report(reports);
         return Batch.count(reports, Outcome.FAILED) == 0 ? 0 : 1;
     }
 
@@ -70,21 +70,21 @@ final class ManyClips {
                     item.out(),
                     also,
                     1,
-                    output.saying(item.words() + ": ", output.range(made), err));
+                    output.saying(item.progress() + ": ", output.range(made), err));
         }
     }
 
-    /** Notes on those that were made, then what could not be. */
-    private void tell(List<Report> reports) {
+    /** Prints notes on rendered clips, then failures. */
+    private void report(List<Report> reports) {
         for (Report report : reports) {
             if (report.outcome() == Outcome.DONE) {
-                report.words()
+                report.notes()
                         .forEach(
                                 w -> err.printf("ivrik: note: %s: %s%n", report.item().input(), w));
             }
         }
         err.printf(
-                "ivrik: %d made, %d finished before and left, %d could not be made%n",
+                "ivrik: %d rendered, %d already finished, %d failed%n",
                 Batch.count(reports, Outcome.DONE),
                 Batch.count(reports, Outcome.LEFT),
                 Batch.count(reports, Outcome.FAILED));
@@ -92,7 +92,7 @@ final class ManyClips {
             if (report.outcome() == Outcome.FAILED) {
                 err.printf(
                         "ivrik: %s: %s%n",
-                        report.item().input(), String.join("; ", report.words()));
+                        report.item().input(), String.join("; ", report.notes()));
             }
         }
     }
@@ -100,7 +100,7 @@ final class ManyClips {
     private static Map<String, Object> tree(List<Report> reports) {
         Map<String, Object> tree = new LinkedHashMap<>();
         for (Outcome outcome : Outcome.values()) {
-            tree.put(word(outcome), Batch.count(reports, outcome));
+            tree.put(title(outcome), Batch.count(reports, outcome));
         }
         tree.put("clips", reports.stream().map(ManyClips::tree).toList());
         return tree;
@@ -110,12 +110,12 @@ final class ManyClips {
         Map<String, Object> tree = new LinkedHashMap<>();
         tree.put("input", report.item().input().toString());
         tree.put("output", report.item().out().toString());
-        tree.put("outcome", word(report.outcome()));
-        tree.put("words", report.words());
+        tree.put("outcome", title(report.outcome()));
+        tree.put("notes", report.notes());
         return tree;
     }
 
-    private static String word(Outcome outcome) {
+    private static String title(Outcome outcome) {
         return outcome.name().toLowerCase(Locale.ROOT);
     }
 }

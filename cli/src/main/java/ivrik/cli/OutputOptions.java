@@ -3,14 +3,14 @@ package ivrik.cli;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Advice;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
 import ivrik.media.UnwritableTargetException;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
-import ivrik.media.encode.Odd;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
+import ivrik.media.encode.OddSizes;
 import ivrik.media.encode.Preset;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.Sampling;
@@ -25,94 +25,95 @@ import java.util.List;
 import java.util.function.LongConsumer;
 import java.util.stream.Stream;
 
-/** Where and how pictures leave: shared by {@code apply} and {@code render}. */
+/** Target and format of exports, shared by {@code apply} and {@code render}. */
 final class OutputOptions {
     @Option(
             names = {"-o", "--out"},
             required = true,
             paramLabel = "OUT",
             description =
-                    "Its ending decides the form: .png .tif .exr (with %%04d: numbered), .mkv .webm"
-                            + " .mp4 .webp .apng .gif; .wav for the sound alone.")
+                    "The extension selects the format: .png .tif .exr (%%04d for a numbered"
+                            + " sequence), .mkv .webm .mp4 .webp .apng .gif; .wav for sound only.")
     Path out;
 
     @Option(
             names = "--frames",
             paramLabel = "A-B",
-            converter = Inputs.Range.class,
-            description = "Frames from 0, both ends included; all if left out.")
+            converter = InputFiles.Range.class,
+            description = "First and last frame, inclusive, counted from 0. Default: all.")
     FrameRange frames;
 
     @Option(
-            names = "--form",
-            paramLabel = "FORM",
+            names = "--format",
+            paramLabel = "FORMAT",
             description =
-                    "Instead of the ending's own form: png, tiff, exr, ffv1, prores, av1, vp9,"
-                            + " h264, webp, apng, gif.")
-    String form;
+                    "Format, in place of the one that the extension selects: png, tiff, exr, ffv1,"
+                            + " prores, av1, vp9, h264, webp, apng, gif.")
+    String format;
 
     @Option(
             names = "--preset",
-            paramLabel = "WHAT FOR",
+            paramLabel = "PRESET",
             description =
-                    "editing, web, alpha, preview, sticker or exact: form, quality, colour and size"
-                            + " at once, in place of those options.")
+                    "editing, web, alpha, preview, animated-image or lossless: sets format,"
+                            + " quality, chroma sampling and size together.")
     String preset;
 
     @Option(
-            names = "--sample",
+            names = "--sampling",
             paramLabel = "420|422|444",
             description =
-                    "How fully a movie keeps colour; 444 for colour splits. The form's own if left"
-                            + " out.")
+                    "Chroma sampling; use 444 for colour splits. Default: that of the format.")
     String sample;
 
     @Option(
             names = "--odd",
-            defaultValue = "PAD",
+            defaultValue = "pad",
             description =
-                    "Where a form has no odd sizes: ${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} if"
-                            + " left out.")
-    Odd odd;
+                    "For formats that need even sizes: ${COMPLETION-CANDIDATES}. Default:"
+                            + " ${DEFAULT-VALUE}.")
+    OddSizes odd;
 
     @Option(
             names = "--quality",
-            defaultValue = "GOOD",
+            defaultValue = "good",
             description = "${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} if left out.")
     Quality quality;
 
     @Option(
             names = "--dither",
-            description = "Dither when leaving to 8 bit; a frame that is not changed never is.")
+            description = "Dither 8-bit output; unchanged frames are not dithered.")
     boolean dither;
 
-    @Option(names = "--no-sound", description = "Leave the sound out.")
+    @Option(names = "--no-sound", description = "Export without sound.")
     boolean noSound;
 
-    @Option(names = "--progress", description = "Say how far it is, even when not on a terminal.")
+    @Option(
+            names = "--progress",
+            description = "Print progress even when the output is not a terminal.")
     boolean progress;
 
-    @Mixin Overwriting overwriting;
+    @Mixin OverwriteOption overwriting;
 
-    /** The frames that are wanted, all of which there are. */
+    /** The selected frames, all of which must exist. */
     FrameRange range(Project project) {
         FrameRange all = project.allFrames();
         FrameRange range = frames == null ? all : frames;
         if (range.last() > all.last()) {
             throw new UnreadableMediaException(
-                    "there is no frame " + range.last() + " in " + project.name(),
-                    "it has frames 0 to " + all.last());
+                    project.name() + " has no frame " + range.last(),
+                    "available frames: 0 to " + all.last());
         }
         return range;
     }
 
-    /** Says how far it is, where anyone is likely to read it. */
+    /** Prints progress if the output is a terminal or progress was requested. */
     LongConsumer saying(FrameRange range, PrintWriter err) {
         return saying("", range, err);
     }
 
     /**
-     * @param before what stands before it
+     * @param before prefix of each line
      */
     LongConsumer saying(String before, FrameRange range, PrintWriter err) {
         boolean say = progress || System.console() != null && System.console().isTerminal();
@@ -126,7 +127,7 @@ final class OutputOptions {
     }
 
     /**
-     * @param kept files besides the project's media that are read
+     * @param kept further input files
      */
     void export(Project project, List<Path> kept, double scale, PrintWriter err) {
         export(project, out, kept, scale, saying(range(project), err))
@@ -134,25 +135,29 @@ final class OutputOptions {
     }
 
     /**
-     * To a file or pattern of its own.
+     * Exports to a file or pattern.
      *
-     * @return what is not as one would expect, in words for the user
+     * @return notes for the user
      */
     List<String> export(
             Project project, Path to, List<Path> kept, double scale, LongConsumer done) {
         FrameRange range = range(project);
         if (WavFile.isWav(to)) {
             overwriting.check(List.of(to), kept);
-            WavFile.write(project, range, to, done, Cancel.NEVER);
+            WavFile.write(project, range, to, done, Cancellation.NEVER);
             return List.of();
         }
-        List<String> words =
-                Export.run(order(project, to, kept, scale), Workers.shared(), done, Cancel.NEVER);
-        return Stream.concat(words.stream(), Advice.at(project, range.first(), scale).stream())
+        List<String> notes =
+                Export.run(
+                        order(project, to, kept, scale),
+                        Workers.shared(),
+                        done,
+                        Cancellation.NEVER);
+        return Stream.concat(notes.stream(), Advice.at(project, range.first(), scale).stream())
                 .toList();
     }
 
-    /** What is to be written. */
+    /** The export. */
     Export.Order order(Project project, Path to, List<Path> kept, double scale) {
         if (preset != null) {
             return preset(Preset.named(preset), basic(project, to, kept, scale));
@@ -161,17 +166,18 @@ final class OutputOptions {
     }
 
     private static Export.Order preset(Preset preset, Export.Order order) {
-        if (Forms.of(order.out()) != Forms.of(Path.of("a" + preset.form().ending()))) {
+        if (ExportFormats.of(order.out())
+                != ExportFormats.of(Path.of("a" + preset.format().ending()))) {
             throw new UnwritableTargetException(
-                    "the form for " + preset.title() + " is " + preset.form().title(),
-                    "let OUT end with " + preset.form().ending(),
+                    "preset " + preset.title() + " needs the format " + preset.format().title(),
+                    "use the extension " + preset.format().ending() + " for OUT",
                     null);
         }
         return preset.applied(order);
     }
 
     private Export.Order basic(Project project, Path to, List<Path> kept, double scale) {
-        Form chosen = form == null ? Forms.of(to) : Forms.named(form);
+        ExportFormat chosen = format == null ? ExportFormats.of(to) : ExportFormats.named(format);
         return Export.Order.of(project, to, chosen)
                 .with(
                         o ->

@@ -15,7 +15,7 @@ import java.util.List;
 @Command(
         name = "pack",
         mixinStandardHelpOptions = true,
-        description = "Put a project and all that it is made of into one zip file.")
+        description = "Package a project with its footage in one zip file.")
 final class PackCommand implements Runnable {
     @Parameters(paramLabel = "PROJECT")
     private Path file;
@@ -26,11 +26,11 @@ final class PackCommand implements Runnable {
             paramLabel = "FILE.zip")
     private Path out;
 
-    @Mixin private Overwriting overwriting;
+    @Mixin private OverwriteOption overwriting;
 
     @Override
     public void run() {
-        Project project = Inputs.project(file);
+        Project project = InputFiles.project(file);
         overwriting.check(List.of(out), List.of(file));
         ProjectPackage.write(project, Import.name(file), out);
     }

@@ -12,7 +12,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 
-/** A little of what commands do, then what the window does, while a class cache is made of all that it takes. */
+/** Runs parts of the commands and the window while a class cache is recorded. */
 @Command(
         name = "rehearse",
         hidden = true,
@@ -49,9 +49,9 @@ final class RehearseCommand implements Callable<Integer> {
         return Ivrik.run(out, spec.commandLine().getErr(), "demo");
     }
 
-    /** What it says is of no use to anybody, unless it cannot be done. */
-    private static void does(Object... words) {
-        String[] line = List.of(words).stream().map(Object::toString).toArray(String[]::new);
+    /** Runs a command; its output is shown only if it fails. */
+    private static void does(Object... arguments) {
+        String[] line = List.of(arguments).stream().map(Object::toString).toArray(String[]::new);
         StringWriter said = new StringWriter();
         PrintWriter writer = new PrintWriter(said, true);
         if (Ivrik.run(writer, writer, line) != 0) {

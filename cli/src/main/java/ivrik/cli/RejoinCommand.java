@@ -15,7 +15,8 @@ import java.util.List;
         name = "rejoin",
         mixinStandardHelpOptions = true,
         description =
-                "Put the lanes of a folder that separate wrote back into a picture, at its depth.")
+                "Rejoin the channels in a folder written by 'separate' into a picture of the"
+                        + " original bit depth.")
 final class RejoinCommand implements Runnable {
     @Parameters(paramLabel = "DIR")
     private Path folder;
@@ -27,7 +28,7 @@ final class RejoinCommand implements Runnable {
             description = ".png .tif .exr")
     private Path out;
 
-    @Mixin private Overwriting overwriting;
+    @Mixin private OverwriteOption overwriting;
 
     @Override
     public void run() {

@@ -4,13 +4,13 @@ import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Takes;
 import ivrik.core.project.Takes.OfLayer;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
+import ivrik.media.encode.ChannelExport;
+import ivrik.media.encode.ChannelFormat;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.LaneExport;
-import ivrik.media.encode.LaneForm;
-import ivrik.media.encode.Share;
+import ivrik.media.encode.ExportShare;
 import ivrik.media.encode.SharedExport;
 import ivrik.media.encode.TakeExport;
 
@@ -40,61 +40,60 @@ final class RenderCommand implements Runnable {
     private ScaleOption scale;
 
     @Option(
-            names = "--lanes",
+            names = "--channels",
             description =
-                    "Write the treated lanes of every look, before they are rejoined, into the"
-                            + " folder OUT: LAYER/LOOK/LANE-0000.exr, or as --lane-form says.")
-    private boolean lanes;
+                    "Export the treated channels of every look, before the rejoin, into the folder"
+                            + " OUT: LAYER/LOOK/CHANNEL-0000.exr, or as --channel-format selects.")
+    private boolean channels;
 
     @Option(
-            names = "--lane-form",
-            paramLabel = "FORM",
+            names = "--channel-format",
+            paramLabel = "FORMAT",
             defaultValue = "float",
             description =
-                    "float: an EXR for each lane, its values as they are; layers: one EXR with a"
-                            + " part for each lane; greys or inked: 16-bit PNG. ${DEFAULT-VALUE} by"
-                            + " default.")
-    private String laneForm;
+                    "float: one EXR per channel, unclamped; layers: one multi-part EXR; greys or"
+                            + " inked: 16-bit PNG. Default: ${DEFAULT-VALUE}.")
+    private String channelFormat;
 
     @Option(
             names = "--take",
             paramLabel = "NAME",
             description =
-                    "What is kept under that name in place of what is done now; may be there"
-                            + " several times, with {take} in OUT.")
+                    "Render this take instead of the current looks; may be repeated with {take} in"
+                            + " OUT.")
     private List<String> takes = List.of();
 
-    @Option(names = "--picked", description = "Every take that is picked in the project.")
-    private boolean picked;
+    @Option(names = "--marked", description = "Render every take marked for export.")
+    private boolean marked;
 
     @Option(
             names = "--part",
             paramLabel = "K/N",
             converter = Part.class,
             description =
-                    "Only the K-th of N parts, as several machines do it. Stills go to their names;"
-                            + " a movie's gather in OUT.parts until 'ivrik join' puts them"
-                            + " together.")
-    private Share part;
+                    "Render part K of N, to share work between computers. Stills are written"
+                            + " directly; movie parts are collected in OUT.parts for 'ivrik join'.")
+    private ExportShare part;
 
     @Mixin private OutputOptions output;
 
     @Override
     public void run() {
-        if (part != null && (lanes || picked || !takes.isEmpty())) {
+        if (part != null && (channels || marked || !takes.isEmpty())) {
             throw new ParameterException(
-                    spec.commandLine(), "--part goes with none of --lanes, --take and --picked");
+                    spec.commandLine(),
+                    "--part cannot be combined with --channels, --take or --marked");
         }
-        Project project = Inputs.project(file);
+        Project project = InputFiles.project(file);
         if (part != null) {
             writePart(project);
             return;
         }
-        if (lanes) {
-            writeLanes(project);
+        if (channels) {
+            writeChannels(project);
             return;
         }
-        if (picked || !takes.isEmpty()) {
+        if (marked || !takes.isEmpty()) {
             writeTakes(project);
             return;
         }
@@ -108,16 +107,16 @@ final class RenderCommand implements Runnable {
                         part,
                         Workers.shared(),
                         output.saying(output.range(project), err),
-                        Cancel.NEVER)
+                        Cancellation.NEVER)
                 .forEach(word -> err.println("ivrik: note: " + word));
     }
 
     /** {@code K/N}. */
-    static final class Part implements ITypeConverter<Share> {
+    static final class Part implements ITypeConverter<ExportShare> {
         @Override
-        public Share convert(String text) {
+        public ExportShare convert(String text) {
             try {
-                return Share.parse(text);
+                return ExportShare.parse(text);
             } catch (IllegalArgumentException e) {
                 throw new TypeConversionException(e.getMessage());
             }
@@ -128,14 +127,14 @@ final class RenderCommand implements Runnable {
         PrintWriter err = spec.commandLine().getErr();
         List<OfLayer> wanted =
                 Stream.concat(
-                                picked ? Takes.picked(project).stream() : Stream.of(),
+                                marked ? Takes.marked(project).stream() : Stream.of(),
                                 takes.stream().flatMap(n -> Takes.named(project, n).stream()))
                         .distinct()
                         .toList();
         if (wanted.isEmpty()) {
             throw new UnreadableMediaException(
-                    "no take is picked in " + file,
-                    "pick some in the window, or name them with --take");
+                    "no take is marked for export in " + file,
+                    "mark takes in the window or name them with --take");
         }
         List<Export.Order> orders =
                 TakeExport.orders(
@@ -145,13 +144,14 @@ final class RenderCommand implements Runnable {
                         orders,
                         Workers.shared(),
                         output.saying(new FrameRange(0, frames - 1), err),
-                        Cancel.NEVER)
+                        Cancellation.NEVER)
                 .forEach(word -> err.println("ivrik: note: " + word));
     }
 
-    private void writeLanes(Project project) {
+    private void writeChannels(Project project) {
         FrameRange range = output.range(project);
-        LaneExport treated = new LaneExport(project, range, LaneForm.named(laneForm), output.out);
+        ChannelExport treated =
+                new ChannelExport(project, range, ChannelFormat.named(channelFormat), output.out);
         output.overwriting.check(
                 treated.files(),
                 Stream.concat(Stream.of(file), treated.inputs().stream()).toList());
@@ -159,6 +159,6 @@ final class RenderCommand implements Runnable {
                 scale.value,
                 Workers.shared(),
                 output.saying(range, spec.commandLine().getErr()),
-                Cancel.NEVER);
+                Cancellation.NEVER);
     }
 }

@@ -4,7 +4,7 @@ import picocli.CommandLine.ITypeConverter;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.TypeConversionException;
 
-/** How large a project is rendered: shared by {@code render} and {@code farm}. */
+/** Size of the rendering, shared by {@code render} and {@code farm}. */
 final class ScaleOption {
     private static final double LARGEST = 8;
 
@@ -12,7 +12,7 @@ final class ScaleOption {
             names = "--scale",
             defaultValue = "1",
             converter = Checked.class,
-            description = "Of the sequence's size; ${DEFAULT-VALUE} by default.")
+            description = "Scale relative to the sequence size. Default: ${DEFAULT-VALUE}.")
     double value;
 
     static final class Checked implements ITypeConverter<Double> {
@@ -25,7 +25,7 @@ final class ScaleOption {
                 throw new TypeConversionException("a scale is a number, not '" + text + "'");
             }
             if (!(value > 0 && value <= LARGEST)) {
-                throw new TypeConversionException("a scale lies over 0 and up to 8");
+                throw new TypeConversionException("a scale must be above 0 and at most 8");
             }
             return value;
         }

@@ -17,7 +17,8 @@ import java.util.List;
         name = "separate",
         mixinStandardHelpOptions = true,
         description =
-                "Write the lanes of a picture: one 32-bit float OpenEXR each, and separation.json.")
+                "Export the channels of a picture as 32-bit float OpenEXR files, with"
+                        + " separation.json.")
 final class SeparateCommand implements Runnable {
     @Parameters(paramLabel = "INPUT")
     private Path input;
@@ -28,14 +29,14 @@ final class SeparateCommand implements Runnable {
             paramLabel = "MODEL",
             description =
                     "rgb, cmy, cmyk, cmyk:0.6, ycbcr-601, ycbcr-709, ycbcr-2020, ycocg, xyz, lms,"
-                            + " lab, oklab, hsv, or trio:RRGGBB,RRGGBB,RRGGBB.")
+                            + " lab, oklab, hsv, or primaries:RRGGBB,RRGGBB,RRGGBB.")
     private String model;
 
     @Option(
             names = "--frame",
             defaultValue = "0",
             paramLabel = "N",
-            description = "Which frame, from 0.")
+            description = "Frame number, counted from 0.")
     private long frame;
 
     @Option(
@@ -46,7 +47,7 @@ final class SeparateCommand implements Runnable {
 
     @Mixin private InputOptions reading;
 
-    @Mixin private Overwriting overwriting;
+    @Mixin private OverwriteOption overwriting;
 
     @Override
     public void run() {

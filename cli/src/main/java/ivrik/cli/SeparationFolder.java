@@ -1,12 +1,13 @@
 package ivrik.cli;
 
+import com.fasterxml.jackson.annotation.JsonAlias;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.threads.Workers;
@@ -27,8 +28,8 @@ import java.util.SequencedMap;
 import java.util.stream.Stream;
 
 /**
- * A separation as files: one 32-bit float OpenEXR per lane, unclamped, values as they are, one for
- * straight alpha if there is any, and {@code separation.json} that says how they belong together.
+ * Separated channels as files: one 32-bit float OpenEXR per channel with unclamped values, one for straight
+ * alpha if there is any, and {@code separation.json} that lists them.
  */
 final class SeparationFolder {
     private static final String FORMAT = "ivrik-separation";
@@ -43,16 +44,18 @@ final class SeparationFolder {
             int version,
             String model,
             String depth,
-            List<Lane> lanes,
+            @JsonAlias("lanes") List<ChannelFile> channels,
             String alpha) {
         /**
-         * @param remainder the file of what the floats of the lane could not hold; null where they
-         *     hold enough
+         * One channel.
+         *
+         * @param remainder file with the part of the values that 32-bit floats cannot hold; null if there is
+         *     none
          */
-        record Lane(String id, String file, String remainder) {}
+        record ChannelFile(String id, String file, String remainder) {}
     }
 
-    /** A frame and the depth it came in, or shall leave at. */
+    /** A frame and its stored depth. */
     record Picture(Frame frame, Depth depth) {}
 
     static void write(Path folder, Picture picture, Separation model, Workers workers) {
@@ -63,17 +66,17 @@ final class SeparationFolder {
         }
         Frame frame = picture.frame().straight(workers);
         List<Plane> planes = model.separateFully(frame.colour(), workers);
-        List<Index.Lane> lanes = new ArrayList<>();
-        int count = model.lanes().size();
+        List<Index.ChannelFile> channels = new ArrayList<>();
+        int count = model.channels().size();
         for (int i = 0; i < count; i++) {
-            String id = model.lanes().get(i).id();
+            String id = model.channels().get(i).id();
             StillWriter.writePlane(planes.get(i), folder.resolve(id + ".exr"), workers);
             String remainder = null;
             if (model.remainders() > 0) {
                 remainder = id + "-remainder.exr";
                 StillWriter.writePlane(planes.get(count + i), folder.resolve(remainder), workers);
             }
-            lanes.add(new Index.Lane(id, id + ".exr", remainder));
+            channels.add(new Index.ChannelFile(id, id + ".exr", remainder));
         }
         if (!frame.isOpaque()) {
             StillWriter.writePlane(frame.coverage().getFirst(), folder.resolve(ALPHA), workers);
@@ -84,24 +87,24 @@ final class SeparationFolder {
                         1,
                         model.id(),
                         picture.depth().name(),
-                        lanes,
+                        channels,
                         frame.isOpaque() ? null : ALPHA);
         SafeFile.write(folder.resolve(INDEX), InfoCommand.text(index) + "\n");
     }
 
-    /** All files that may be written for a model. */
+    /** All files that may be written for a colour model. */
     static List<Path> files(Path folder, Separation model) {
         List<Path> files = new ArrayList<>(List.of(folder.resolve(INDEX), folder.resolve(ALPHA)));
-        for (LaneKind lane : model.lanes()) {
-            files.add(folder.resolve(lane.id() + ".exr"));
+        for (ChannelKind channel : model.channels()) {
+            files.add(folder.resolve(channel.id() + ".exr"));
             if (model.remainders() > 0) {
-                files.add(folder.resolve(lane.id() + "-remainder.exr"));
+                files.add(folder.resolve(channel.id() + "-remainder.exr"));
             }
         }
         return files;
     }
 
-    /** All files that are there. */
+    /** All existing files of a separation. */
     static List<Path> contents(Path folder) {
         if (!Files.isDirectory(folder)) {
             throw new ivrik.media.MissingFileException(folder.toString());
@@ -125,48 +128,48 @@ final class SeparationFolder {
         }
         if (index == null || !FORMAT.equals(index.format()) || index.version() > 1) {
             throw new UnreadableMediaException(
-                    file + " is not a separation that this Ivrik knows",
+                    file + " is not a separation that this version supports",
                     "separate the picture again");
         }
-        if (index.model() == null || index.lanes() == null || index.depth() == null) {
+        if (index.model() == null || index.channels() == null || index.depth() == null) {
             throw new UnreadableMediaException(
-                    file + " is incomplete: it says no model, depth or lanes",
+                    file + " is incomplete: model, depth or channels are missing",
                     "separate the picture again");
         }
         Separation model = Separations.named(index.model());
-        SequencedMap<String, Plane> lanes = new LinkedHashMap<>();
+        SequencedMap<String, Plane> channels = new LinkedHashMap<>();
         SequencedMap<String, Plane> remainders = new LinkedHashMap<>();
-        for (LaneKind kind : model.lanes()) {
-            Index.Lane lane =
-                    index.lanes().stream()
+        for (ChannelKind kind : model.channels()) {
+            Index.ChannelFile channel =
+                    index.channels().stream()
                             .filter(l -> l != null && kind.id().equals(l.id()))
                             .findFirst()
                             .orElseThrow(
                                     () ->
                                             new UnreadableMediaException(
-                                                    file + " does not name the lane " + kind.id(),
+                                                    file + " does not list channel " + kind.id(),
                                                     "separate the picture again"));
-            lanes.put(lane.file(), plane(folder, lane.file(), workers));
-            if (lane.remainder() != null) {
-                remainders.put(lane.remainder(), plane(folder, lane.remainder(), workers));
+            channels.put(channel.file(), plane(folder, channel.file(), workers));
+            if (channel.remainder() != null) {
+                remainders.put(channel.remainder(), plane(folder, channel.remainder(), workers));
             }
         }
         if (remainders.size() == model.remainders()) {
-            lanes.putAll(remainders);
+            channels.putAll(remainders);
         }
-        checkSizes(lanes);
-        List<Plane> colour = model.rejoin(List.copyOf(lanes.values()), workers);
+        checkSizes(channels);
+        List<Plane> colour = model.rejoin(List.copyOf(channels.values()), workers);
         Frame frame = Frame.opaque(colour.get(0), colour.get(1), colour.get(2));
         if (index.alpha() != null) {
             Plane alpha = plane(folder, index.alpha(), workers);
-            lanes.put(index.alpha(), alpha);
-            checkSizes(lanes);
+            channels.put(index.alpha(), alpha);
+            checkSizes(channels);
             frame = Frame.straight(colour.get(0), colour.get(1), colour.get(2), alpha);
         }
         return new Picture(frame, depth(index, file));
     }
 
-    /** All lanes of a picture are as large as it. */
+    /** All channels must have the same size. */
     private static void checkSizes(SequencedMap<String, Plane> planes) {
         Map.Entry<String, Plane> first = planes.firstEntry();
         planes.forEach(
@@ -180,7 +183,7 @@ final class SeparationFolder {
                                         + first.getKey()
                                         + " has "
                                         + first.getValue().size(),
-                                "all lanes of a picture are of its size: separate it again");
+                                "all channels must have the same size; separate the picture again");
                     }
                 });
     }
@@ -192,7 +195,7 @@ final class SeparationFolder {
                 .orElseThrow(
                         () ->
                                 new UnreadableMediaException(
-                                        file + " says a depth that is not known: " + index.depth(),
+                                        file + " has an unknown bit depth: " + index.depth(),
                                         "separate the picture again"));
     }
 

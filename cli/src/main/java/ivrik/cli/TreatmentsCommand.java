@@ -21,11 +21,11 @@ import java.util.Map;
 @Command(
         name = "treatments",
         mixinStandardHelpOptions = true,
-        description = "List the treatments, their parameters with their ranges, and their options.")
+        description = "List the treatments with parameters, ranges and options.")
 final class TreatmentsCommand implements Runnable {
     @Spec private CommandSpec spec;
 
-    @picocli.CommandLine.Option(names = "--json", description = "As JSON.")
+    @picocli.CommandLine.Option(names = "--json", description = "Print JSON.")
     private boolean json;
 
     @Override
@@ -39,19 +39,19 @@ final class TreatmentsCommand implements Runnable {
         }
         for (Treatment treatment : Treatments.all()) {
             Description d = treatment.description();
-            out.printf("%s, of %s%n  %s%n", d.id(), of(treatment), d.help());
+            out.printf("%s (%s)%n  %s%n", d.id(), of(treatment), d.help());
             parameters(d).forEach(p -> out.println("  " + line(p)));
             for (Option option : d.options()) {
-                out.printf("  %-14s %s%n", option.name(), String.join(" | ", option.words()));
+                out.printf("  %-14s %s%n", option.name(), String.join(" | ", option.choices()));
             }
         }
     }
 
     private static String of(Treatment treatment) {
-        return treatment instanceof PictureTreatment ? "the whole picture" : "lanes";
+        return treatment instanceof PictureTreatment ? "whole picture" : "per channel";
     }
 
-    /** Those of things of a series included, under the name of the first thing. */
+    /** Parameters, including those of the first item of each series. */
     private static List<Parameter> parameters(Description d) {
         List<Parameter> all = new ArrayList<>(d.parameters());
         d.series().ifPresent(series -> series.parameters().forEach(p -> all.add(first(series, p))));
@@ -79,27 +79,27 @@ final class TreatmentsCommand implements Runnable {
         Map<String, Object> tree = new LinkedHashMap<>();
         tree.put("name", d.id());
         tree.put("title", d.title());
-        tree.put("of", treatment instanceof PictureTreatment ? "picture" : "lanes");
+        tree.put("of", treatment instanceof PictureTreatment ? "picture" : "channels");
         tree.put("help", d.help());
         tree.put("parameters", d.parameters().stream().map(TreatmentsCommand::tree).toList());
         d.series()
                 .ifPresent(
                         series -> {
-                            Map<String, Object> things = new LinkedHashMap<>();
-                            things.put("name", series.name());
-                            things.put(
+                            Map<String, Object> items = new LinkedHashMap<>();
+                            items.put("name", series.name());
+                            items.put(
                                     "parameters",
                                     series.parameters().stream()
                                             .map(TreatmentsCommand::tree)
                                             .toList());
-                            tree.put("series", things);
+                            tree.put("series", items);
                         });
         List<Map<String, Object>> options = new ArrayList<>();
         for (Option option : d.options()) {
             Map<String, Object> each = new LinkedHashMap<>();
             each.put("name", option.name());
             each.put("help", option.help());
-            each.put("words", option.words());
+            each.put("choices", option.choices());
             options.add(each);
         }
         tree.put("options", options);

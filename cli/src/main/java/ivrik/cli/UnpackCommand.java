@@ -13,7 +13,7 @@ import java.nio.file.Path;
 @Command(
         name = "unpack",
         mixinStandardHelpOptions = true,
-        description = "Take a package apart into a new folder, and say where its project is.")
+        description = "Unpack a package into a new folder and print the path of the project.")
 final class UnpackCommand implements Runnable {
     @Spec private CommandSpec spec;
 

@@ -1,5 +1,5 @@
 /**
- * The headless command. One class per subcommand; each parses its words, calls core and media, and
- * says what it did. Depends on core and media.
+ * The command line. One class per subcommand parses its arguments, calls core and media, and reports the
+ * result. Depends on core and media.
  */
 package ivrik.cli;

@@ -46,25 +46,27 @@ class BuiltInLooksTest extends Commanded {
     @Test
     void aDialOfWordsTakesThemAndRefusesOthers() throws IOException {
         Path in = picture8("a.png", false);
-        for (String word : List.of("triad", "1")) {
+        for (String word : List.of("shadow-mask", "1")) {
             assertThat(masked(in, word)).isZero();
         }
         assertThat(masked(in, "round")).isNotZero();
-        assertThat(err).contains("grille, slot, triad, own-picture").contains("'round'");
+        assertThat(err)
+                .contains("aperture-grille, slot-mask, shadow-mask, custom-image")
+                .contains("'round'");
     }
 
     @Test
     void aMaskThatIsTooFineForThePixelsIsSaidWithTheNextCleanPitch() throws IOException {
         String in = picture8("a.png", false).toString();
         String to = folder.resolve("to.png").toString();
-        assertThat(ivrik("apply", in, "--look", "tube", "--set", "strength=1", "-o", to)).isZero();
+        assertThat(ivrik("apply", in, "--look", "crt", "--set", "strength=1", "-o", to)).isZero();
         assertThat(err).doesNotContain("pitch");
         assertThat(
                         ivrik(
                                 "apply",
                                 in,
                                 "--look",
-                                "tube",
+                                "crt",
                                 "--set",
                                 "strength=1",
                                 "--set",
@@ -73,23 +75,23 @@ class BuiltInLooksTest extends Commanded {
                                 "-o",
                                 to))
                 .isZero();
-        assertThat(err).contains("note: ", "2.2 px", "2.5 px is the next clean pitch");
+        assertThat(err).contains("note: ", "2.2 px", "the next usable pitch is 2.5 px");
     }
 
     private int masked(Path in, String word) {
         String to = folder.resolve(word + ".png").toString();
-        return ivrik("apply", in.toString(), "--look", "tube", "--set", "mask=" + word, "-o", to);
+        return ivrik("apply", in.toString(), "--look", "crt", "--set", "mask=" + word, "-o", to);
     }
 
     @ParameterizedTest
     @CsvSource({
         "channel-blur, red green blue",
-        "lens-fringe, amount smear",
-        "spectrum, length",
+        "chromatic-aberration, amount smear",
+        "spectral-dispersion, length",
         "block-glitch, strength",
-        "ghost-pins, amount",
-        "max-min, radius",
-        "glow-one-colour, length"
+        "ghost-warp, amount",
+        "dilate-erode, radius",
+        "colour-streak, length"
     })
     void aLookAtRestShowsItselfOffAndAtZeroIsBitExact(String look, String dials)
             throws IOException {

@@ -38,7 +38,7 @@ class CommandLineTest extends Commanded {
                                     "apply",
                                     in.toString(),
                                     "--look",
-                                    "in-register",
+                                    "neutral",
                                     "--overwrite",
                                     "-o",
                                     to.toString()))
@@ -82,7 +82,7 @@ class CommandLineTest extends Commanded {
                 new Path[] {
                     picture8("a.png", false), picture8("b.png", true), picture16("c.png")
                 }) {
-            Path lanes = folder.resolve("lanes-" + in.getFileName());
+            Path channels = folder.resolve("channels-" + in.getFileName());
             Path back = folder.resolve("back.png");
             assertThat(
                             ivrik(
@@ -92,21 +92,22 @@ class CommandLineTest extends Commanded {
                                     "rgb",
                                     "--overwrite",
                                     "-o",
-                                    lanes.toString()))
+                                    channels.toString()))
                     .isZero();
-            assertThat(lanes.resolve("red.exr")).exists();
-            JsonNode index = new ObjectMapper().readTree(lanes.resolve("separation.json").toFile());
+            assertThat(channels.resolve("red.exr")).exists();
+            JsonNode index =
+                    new ObjectMapper().readTree(channels.resolve("separation.json").toFile());
             assertThat(index.path("model").asText()).isEqualTo("rgb");
-            assertThat(index.path("lanes")).hasSize(3);
-            assertThat(ivrik("rejoin", lanes.toString(), "--overwrite", "-o", back.toString()))
+            assertThat(index.path("channels")).hasSize(3);
+            assertThat(ivrik("rejoin", channels.toString(), "--overwrite", "-o", back.toString()))
                     .isZero();
             assertSamePixels(in, back);
         }
-        Files.delete(folder.resolve("lanes-a.png/green.exr"));
+        Files.delete(folder.resolve("channels-a.png/green.exr"));
         assertThat(
                         ivrik(
                                 "rejoin",
-                                folder.resolve("lanes-a.png").toString(),
+                                folder.resolve("channels-a.png").toString(),
                                 "--overwrite",
                                 "-o",
                                 folder.resolve("x.png").toString()))
@@ -129,15 +130,15 @@ class CommandLineTest extends Commanded {
                 "lab",
                 "oklab",
                 "hsv",
-                "trio:ff5a28,28c878,4638ff",
-                "trio:dd39e0,8031bf,9d35c9,linear"
+                "primaries:ff5a28,28c878,4638ff",
+                "primaries:dd39e0,8031bf,9d35c9,linear"
             })
     void everySeparationOfAPictureAndItsAlphaIsRejoinedExactly(String model) throws IOException {
         for (Path in :
                 new Path[] {
                     picture8("a.png", false), picture8("b.png", true), picture16("c.png")
                 }) {
-            Path lanes = folder.resolve("lanes");
+            Path channels = folder.resolve("channels");
             Path back = folder.resolve("back.png");
             assertThat(
                             ivrik(
@@ -147,12 +148,12 @@ class CommandLineTest extends Commanded {
                                     model,
                                     "--overwrite",
                                     "-o",
-                                    lanes.toString()))
+                                    channels.toString()))
                     .isZero();
-            assertThat(ivrik("rejoin", lanes.toString(), "--overwrite", "-o", back.toString()))
+            assertThat(ivrik("rejoin", channels.toString(), "--overwrite", "-o", back.toString()))
                     .isZero();
             assertSamePixels(in, back);
-            try (var files = Files.list(lanes)) { // one with alpha would leave its plane behind
+            try (var files = Files.list(channels)) { // one with alpha would leave its plane behind
                 for (Path file : files.toList()) {
                     Files.delete(file);
                 }
@@ -169,7 +170,7 @@ class CommandLineTest extends Commanded {
                                 "apply",
                                 in.toString(),
                                 "--look",
-                                "stereo-glasses",
+                                "anaglyph",
                                 "--set",
                                 "depth=8",
                                 "--set",
@@ -189,23 +190,23 @@ class CommandLineTest extends Commanded {
             }
         }
         assertThat(ivrik("looks")).isZero();
-        assertThat(out).contains("stereo-glasses").contains("depth").contains("pair");
+        assertThat(out).contains("anaglyph").contains("depth").contains("pair");
     }
 
     @Test
-    void aTrioInOnePlaneIsRefusedInOneLine() throws IOException {
+    void aCustomPrimariesInOnePlaneIsRefusedInOneLine() throws IOException {
         Path in = picture8("in.png", false);
         assertThat(
                         ivrik(
                                 "separate",
                                 in.toString(),
                                 "--model",
-                                "trio:ff0000,00ff00,ffff00",
+                                "primaries:ff0000,00ff00,ffff00",
                                 "--overwrite",
                                 "-o",
                                 folder.resolve("x").toString()))
                 .isEqualTo(1);
-        assertThat(err).contains("one plane").contains("the nearest that work are");
+        assertThat(err).contains("linearly dependent").contains("nearest valid primaries");
         assertThat(err.strip().lines()).hasSize(1);
         assertThat(folder.resolve("x")).doesNotExist();
     }
@@ -259,7 +260,7 @@ class CommandLineTest extends Commanded {
     @Test
     void looksAndInfoAreSaidInWordsAndInJson() throws IOException {
         assertThat(ivrik("looks")).isZero();
-        assertThat(out).contains("in-register").contains("red-x").contains("px");
+        assertThat(out).contains("neutral").contains("red-x").contains("px");
         assertThat(ivrik("looks", "--json")).isZero();
         JsonNode looks = new ObjectMapper().readTree(out);
         assertThat(looks.get(1).path("dials")).hasSize(8);
@@ -274,7 +275,7 @@ class CommandLineTest extends Commanded {
     @Test
     void checkSaysAllThatIsWrong() throws IOException {
         assertThat(ivrik("check", DEMO.toString())).isZero();
-        assertThat(out).contains("nothing is wrong");
+        assertThat(out).contains("no problems found");
         Path moved = folder.resolve("moved.ivrik");
         Files.writeString(moved, Files.readString(DEMO).replace("\"shift\"", "\"shove\""));
         assertThat(ivrik("check", moved.toString())).isEqualTo(1);

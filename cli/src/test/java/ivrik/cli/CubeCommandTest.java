@@ -11,7 +11,7 @@ import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Contrast;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.Halftone;
-import ivrik.core.treatment.PictureCurve;
+import ivrik.core.treatment.RgbCurves;
 import ivrik.core.treatment.Saturation;
 import ivrik.core.treatment.SlopeOffsetPower;
 import ivrik.core.treatment.Vignette;
@@ -41,20 +41,20 @@ class CubeCommandTest extends Commanded {
                                 new Contrast(),
                                 new SlopeOffsetPower(),
                                 new Saturation(),
-                                new PictureCurve())
-                        .withAmounts(0, 0, a -> a.with("contrast", Value.of(118)))
-                        .withAmounts(
+                                new RgbCurves())
+                        .withSettings(0, 0, a -> a.with("contrast", Value.of(118)))
+                        .withSettings(
                                 1,
                                 0,
                                 a ->
                                         a.with("slope-red", Value.of(1.1))
                                                 .with("offset-blue", Value.of(0.04))
                                                 .with("power-green", Value.of(1.15)))
-                        .withAmounts(2, 0, a -> a.with("saturation", Value.of(80)))
-                        .withAmounts(
+                        .withSettings(2, 0, a -> a.with("saturation", Value.of(80)))
+                        .withSettings(
                                 3,
                                 0,
-                                a -> a.withThing(Curve.SERIES, Map.of("in", 40.0, "out", 46.0)));
+                                a -> a.withItem(Curve.SERIES, Map.of("in", 40.0, "out", 46.0)));
         return Files.writeString(folder.resolve("grade.look.json"), LookJson.write(look));
     }
 
@@ -144,7 +144,7 @@ class CubeCommandTest extends Commanded {
     @Test
     void aLookThatSeesNeighboursIsRefusedByNameAndLeavesWhatIsThere() throws IOException {
         Path table = Files.writeString(folder.resolve("old.cube"), "yesterday's");
-        for (String look : List.of("channel-blur", "film", "ghost-trail")) {
+        for (String look : List.of("channel-blur", "film-print", "channel-trails")) {
             int exit =
                     ivrik(
                             "cube",
@@ -157,7 +157,7 @@ class CubeCommandTest extends Commanded {
                             table.toString());
             assertThat(exit).as(look).isEqualTo(1);
             assertThat(err.lines()).hasSize(1);
-            assertThat(err).contains("cannot be a table of colours");
+            assertThat(err).contains("cannot become a lookup table");
         }
         assertThat(table).hasContent("yesterday's");
         assertThat(ivrik("cube", "--look", "duotone", "--points", "20", "-o", table.toString()))
@@ -166,15 +166,15 @@ class CubeCommandTest extends Commanded {
         assertThat(err).contains("old.cube");
     }
 
-    /** A vignette and a halftone treat each value by itself, but not alike everywhere. */
+    /** A vignette and a halftone treat each value by itself, but differently at each position. */
     @Test
     void aLookThatSeesPlacesIsRefused() throws IOException {
         Look vignette =
                 Look.atRest("dark-corners", new Rgb(), new Vignette())
-                        .withAmounts(0, 0, a -> a.with("stops", Value.of(-2)));
+                        .withSettings(0, 0, a -> a.with("stops", Value.of(-2)));
         Look dots =
                 Look.atRest("dots", new Rgb(), new Halftone())
-                        .withAmounts(0, 0, a -> a.with("amount", Value.of(100)));
+                        .withSettings(0, 0, a -> a.with("amount", Value.of(100)));
         Path table = folder.resolve("no.cube");
         for (Look look : List.of(vignette, dots)) {
             Path file = folder.resolve(look.name() + ".look.json");
@@ -182,7 +182,7 @@ class CubeCommandTest extends Commanded {
             assertThat(ivrik("cube", "--look", file.toString(), "-o", table.toString()))
                     .as(look.name())
                     .isEqualTo(1);
-            assertThat(err).contains("cannot be a table of colours");
+            assertThat(err).contains("cannot become a lookup table");
         }
         assertThat(table).doesNotExist();
     }
@@ -197,7 +197,7 @@ class CubeCommandTest extends Commanded {
     private static String dial(String look) {
         return switch (look) {
             case "channel-blur" -> "red=12";
-            case "film" -> "grain=0.5";
+            case "film-print" -> "grain=0.5";
             default -> "red=60";
         };
     }
@@ -228,7 +228,7 @@ class CubeCommandTest extends Commanded {
                 Path.of(cube), Files.readString(Path.of(cube)).replace("SIZE 33", "SIZE 34"));
         assertThat(ivrik("apply", in, "--look", cube, "--overwrite", "-o", looked.toString()))
                 .isEqualTo(1);
-        assertThat(err).contains("Night grade.cube", "ends after 35937 of 39304");
+        assertThat(err).contains("Night grade.cube", "only 35937 of 39304");
     }
 
     /** Against (v slope + offset)^power and the saturation about BT.709 luma. */
@@ -268,7 +268,7 @@ class CubeCommandTest extends Commanded {
         Path same = folder.resolve("same.png");
         ivrik("apply", in.toString(), "--look", again.toString(), "-o", same.toString());
         assertThat(same).hasSameBinaryContentAs(made);
-        assertThat(ivrik("cube", "--look", "tube", "-o", folder.resolve("t.cc").toString()))
+        assertThat(ivrik("cube", "--look", "crt", "-o", folder.resolve("t.cc").toString()))
                 .isEqualTo(2);
     }
 
@@ -277,11 +277,11 @@ class CubeCommandTest extends Commanded {
             delimiter = '|',
             value = {
                 "<a><SOPNode><Slope>1 2</Slope></SOPNode></a> | Slope has 2 numbers",
-                "<a><SOPNode><Power>1 0 1</Power></SOPNode></a> | Power lies between",
-                "<a><SOPNode><Offset>1 x 1</Offset></SOPNode></a> | 'x', which is no number",
+                "<a><SOPNode><Power>1 0 1</Power></SOPNode></a> | Power must be between",
+                "<a><SOPNode><Offset>1 x 1</Offset></SOPNode></a> | 'x', which is not a number",
                 "<a><b/></a> | no correction",
                 "<!DOCTYPE a [<!ENTITY e SYSTEM 'file:///etc/hostname'>]><a>&e;</a> | DOCTYPE",
-                "no list | no colour decision list"
+                "no list | cannot be read as a colour decision list"
             })
     void aDamagedDecisionListIsRefused(String text, String why) throws IOException {
         Path list = Files.writeString(folder.resolve("bad.cc"), text);

@@ -185,9 +185,8 @@ class FarmOnSlurmTest {
         command("[ ! -e mended ] && [ \"$SLURMD_NODENAME\" = n2 ] && ulimit -f 8");
         assertThat(end(farm("--retries", "0"))).as(Files.readString(said())).isEqualTo(1);
         String said = Files.readString(said());
-        assertThat(said).contains("is not done").contains("goes on with what is missing");
-        String log =
-                said.lines().filter(l -> l.contains("is not done: ")).findFirst().orElseThrow();
+        assertThat(said).contains("failed").contains("run again to render the missing parts");
+        String log = said.lines().filter(l -> l.contains(" failed: ")).findFirst().orElseThrow();
         assertThat(Path.of(log.substring(log.indexOf(": /") + 2))).content().contains("farmed-");
         Files.createFile(folder.resolve("mended"));
         assertThat(end(farm("--retries", "0"))).as(Files.readString(said())).isZero();
@@ -202,7 +201,7 @@ class FarmOnSlurmTest {
             Thread.sleep(100);
         }
         assertThat(end(farm("--cancel"))).as(Files.readString(said())).isZero();
-        assertThat(Files.readString(said())).contains("what is done stays");
+        assertThat(Files.readString(said())).contains("finished parts are kept");
         for (String left = jobs(); !left.isEmpty(); left = jobs()) {
             Thread.sleep(200); // until Slurm has ended them
         }

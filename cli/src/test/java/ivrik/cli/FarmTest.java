@@ -81,11 +81,11 @@ class FarmTest extends Commanded {
         assertThat(out).contains("--part 1/2").contains("--part 2/2").contains("ivrik join");
         assertThat(Path.of(beside("out.mp4.farm"))).doesNotExist();
         assertThat(movie("out.mp4", "--copy")).as(err).isZero();
-        assertThat(err).contains("0 of 2 parts are done").contains("2 of 2 parts are done");
+        assertThat(err).contains("0 of 2 parts finished").contains("2 of 2 parts finished");
         assertThat(Path.of(beside("out.mp4"))).hasSameBinaryContentAs(Path.of(beside("whole.mp4")));
         assertThat(Path.of(beside("out.mp4.farm/logs/2.txt"))).content().contains("ended with 0");
         assertThat(movie("out.mp4", "--copy")).as(err).isZero();
-        assertThat(err).contains("done already");
+        assertThat(err).contains("all parts are finished");
     }
 
     @ParameterizedTest
@@ -96,7 +96,7 @@ class FarmTest extends Commanded {
     })
     void aSiteMayChangeTheScript(String what, String with) throws IOException {
         assertThat(movie("out.mkv", "--scheduler", "" + script(what, with))).as(err).isZero();
-        assertThat(err).contains("2 of 2 parts are done");
+        assertThat(err).contains("2 of 2 parts finished");
         assertThat(Path.of(beside("out.mkv"))).exists();
     }
 
@@ -118,7 +118,7 @@ class FarmTest extends Commanded {
         String strict = "set -euo pipefail";
         Path own = script(strict, strict + "\nPATH='" + slow.getParent() + "':$PATH");
         assertThat(movie("out.mkv", "--scheduler", "" + own)).as(err).isZero();
-        assertThat(err).contains("2 of 2 parts are done");
+        assertThat(err).contains("2 of 2 parts finished");
     }
 
     @Test
@@ -131,7 +131,7 @@ class FarmTest extends Commanded {
                         + working
                         + " \"$@\" ;; esac\n");
         assertThat(movie("out.mkv", "--retries", "1")).isEqualTo(1);
-        assertThat(err).contains("part 2 is not done").contains("goes on with what is missing");
+        assertThat(err).contains("part 2 failed").contains("run again to render the missing parts");
         assertThat(Path.of(beside("out.mkv"))).doesNotExist();
         assertThat(Path.of(beside("out.mkv.farm/logs/join.txt"))).content().contains("missing: 2");
         assertThat(Path.of(beside("out.mkv.farm/logs/local.txt")))
@@ -140,13 +140,13 @@ class FarmTest extends Commanded {
                 .containsPattern("(?s)Killed.*Killed");
         Separately.program(program);
         assertThat(movie("out.mkv", "--retries", "1")).as(err).isZero();
-        assertThat(err).contains("1 of 2 parts to be done");
+        assertThat(err).contains("1 of 2 parts to render");
         assertThat(Path.of(beside("out.mkv"))).exists();
         assertThat(movie("out.mkv", "--parts", "1")).isEqualTo(1);
-        assertThat(err).contains("is of something else").contains("--again");
-        assertThat(movie("out.mkv", "--parts", "1", "--again", "--overwrite")).as(err).isZero();
-        assertThat(err).contains("1 of 1 parts are done");
-        assertThat(movie("out.mkv", "--at-once", "0")).isEqualTo(2);
+        assertThat(err).contains("belongs to another job").contains("--restart");
+        assertThat(movie("out.mkv", "--parts", "1", "--restart", "--overwrite")).as(err).isZero();
+        assertThat(err).contains("1 of 1 parts finished");
+        assertThat(movie("out.mkv", "--parallel", "0")).isEqualTo(2);
     }
 
     @Test
@@ -187,8 +187,8 @@ class FarmTest extends Commanded {
         String job = Files.readString(Path.of(beside("out.mkv.farm/jobs"))).strip();
         ProcessHandle leader = ProcessHandle.of(Long.parseLong(job)).orElseThrow();
         assertThat(leader.isAlive()).isTrue();
-        assertThat(movie("out.mkv", "--again")).isEqualTo(1);
-        assertThat(err).contains("are not done yet").contains("--cancel");
+        assertThat(movie("out.mkv", "--restart")).isEqualTo(1);
+        assertThat(err).contains("are still running").contains("--cancel");
         assertThat(farm("" + project, "-o", beside("out.mkv"), "--cancel")).as(err).isZero();
         leader.onExit().get(20, java.util.concurrent.TimeUnit.SECONDS);
     }
@@ -215,7 +215,7 @@ class FarmTest extends Commanded {
                 .contains("completions: 7")
                 .contains("completionMode: Indexed");
         assertThat(movie("out.gif")).isEqualTo(1);
-        assertThat(err).contains("made in one go");
+        assertThat(err).contains("cannot be rendered in parts");
         assertThat(movie("out.mkv", "--parts", "9", "--dry-run")).as(err).isZero();
         assertThat(err).as("no more than there are pieces").contains("2 parts");
     }

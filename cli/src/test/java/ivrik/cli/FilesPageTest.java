@@ -36,19 +36,20 @@ class FilesPageTest extends Commanded {
         assertThat(project.project().layers()).hasSize(1);
         LookJson.Reading look = LookJson.read(sample("look"));
         assertThat(look.problems()).isEmpty();
-        assertThat(look.look().steps().getFirst().lanes().getFirst().value("x").at(0)).isEqualTo(3);
+        assertThat(look.look().steps().getFirst().channels().getFirst().value("x").at(0))
+                .isEqualTo(3);
     }
 
     @Test
     void aSeparationIsRejoined() throws IOException {
-        Path lanes = Files.createDirectory(folder.resolve("lanes"));
-        Files.writeString(lanes.resolve("separation.json"), sample("separation"));
-        for (String lane : new String[] {"red", "green", "blue"}) {
+        Path channels = Files.createDirectory(folder.resolve("channels"));
+        Files.writeString(channels.resolve("separation.json"), sample("separation"));
+        for (String channel : new String[] {"red", "green", "blue"}) {
             StillWriter.writePlane(
-                    Plane.flat(8, 6, 0.6f), lanes.resolve(lane + ".exr"), Workers.shared());
+                    Plane.flat(8, 6, 0.6f), channels.resolve(channel + ".exr"), Workers.shared());
         }
         Path out = folder.resolve("out.png");
-        assertThat(ivrik("rejoin", lanes.toString(), "-o", out.toString())).as(err).isZero();
+        assertThat(ivrik("rejoin", channels.toString(), "-o", out.toString())).as(err).isZero();
         Path grey = folder.resolve("grey.png");
         Plane plane = Plane.flat(8, 6, 0.6f);
         StillWriter.write(Frame.opaque(plane, plane, plane), grey, Depth.INT8, Workers.shared());

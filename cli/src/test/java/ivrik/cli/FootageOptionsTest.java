@@ -33,7 +33,7 @@ class FootageOptionsTest extends Commanded {
             "apply",
             folder.resolve("s-%04d.png").toString(),
             "--look",
-            "in-register",
+            "neutral",
             "-o",
             movie.toString(),
             "--rate",
@@ -43,7 +43,7 @@ class FootageOptionsTest extends Commanded {
         assertThat(info(movie).path("rate").asText()).isEqualTo("30000/1001");
         words[words.length - 1] = "0/0";
         assertThat(ivrik(words)).isEqualTo(2);
-        assertThat(err).contains("a rate");
+        assertThat(err).contains("a frame rate");
         words[words.length - 1] = "-5";
         assertThat(ivrik(words)).isEqualTo(2);
     }
@@ -56,7 +56,7 @@ class FootageOptionsTest extends Commanded {
                 "apply",
                 TRAM.toString(),
                 "--look",
-                "in-register",
+                "neutral",
                 "--frames",
                 "0-3",
                 "-o",
@@ -69,23 +69,21 @@ class FootageOptionsTest extends Commanded {
     }
 
     @Test
-    void whatAFormCannotKeepIsSaid() throws IOException {
+    void whatAFormatCannotKeepIsSaid() throws IOException {
         String in = picture8("in.png", true).toString();
         Path odd = folder.resolve("odd.mp4");
-        assertThat(ivrik("apply", in, "--look", "in-register", "-o", odd.toString()))
-                .as(err)
-                .isZero();
-        assertThat(err).contains("ivrik: note: ").contains("laid on black");
+        assertThat(ivrik("apply", in, "--look", "neutral", "-o", odd.toString())).as(err).isZero();
+        assertThat(err).contains("ivrik: note: ").contains("composited over black");
         assertThat(
                         ivrik(
                                 "apply",
                                 in,
                                 "--look",
-                                "in-register",
+                                "neutral",
                                 "--overwrite",
                                 "-o",
                                 odd.toString(),
-                                "--sample",
+                                "--sampling",
                                 "444"))
                 .isEqualTo(1);
         assertThat(err).contains("4:4:4").contains("choose 420");
@@ -94,13 +92,13 @@ class FootageOptionsTest extends Commanded {
                                 "apply",
                                 in,
                                 "--look",
-                                "in-register",
-                                "--form",
+                                "neutral",
+                                "--format",
                                 "av1",
                                 "--overwrite",
                                 "-o",
                                 odd.toString(),
-                                "--sample",
+                                "--sampling",
                                 "444"))
                 .as(err)
                 .isZero();
@@ -109,7 +107,7 @@ class FootageOptionsTest extends Commanded {
     /** In a process of its own, where encoders would tell the terminal what they think. */
     @ParameterizedTest
     @ValueSource(strings = {"av1", "h264", "vp9", "prores"})
-    void encodersAreQuiet(String form) throws Exception {
+    void encodersAreQuiet(String format) throws Exception {
         Path out = folder.resolve("out.bin");
         Process process =
                 Separately.ivrik(
@@ -118,8 +116,8 @@ class FootageOptionsTest extends Commanded {
                         TRAM.toString(),
                         "--look",
                         "rgb-split",
-                        "--form",
-                        form,
+                        "--format",
+                        format,
                         "--frames",
                         "0-2",
                         "-o",
@@ -150,14 +148,14 @@ class FootageOptionsTest extends Commanded {
         Path cut = folder.resolve("cut.png");
         Files.write(cut, java.util.Arrays.copyOf(png, 60));
         assertThat(ivrik("info", cut.toString())).isEqualTo(1);
-        assertThat(err).contains("cut.png").doesNotContain("inside Ivrik");
+        assertThat(err).contains("cut.png").doesNotContain("internal error in Ivrik");
     }
 
     @Test
     void helpKnowsTheOptions() {
         assertThat(ivrik("apply", "--help")).isZero();
         assertThat(out)
-                .contains("--rate", "--sample", "--no-sound", "--overwrite", "--odd", "--layer")
-                .contains("--track", "--as-delivered", "--form");
+                .contains("--rate", "--sampling", "--no-sound", "--overwrite", "--odd", "--layer")
+                .contains("--track", "--no-conversion", "--format");
     }
 }

@@ -78,7 +78,7 @@ class FullDiskTest {
                 .singleElement()
                 .asString()
                 .contains(name)
-                .containsAnyOf("space", "room", "too large");
+                .containsAnyOf("disk space", "disk quota");
         assertThat(out).hasContent("the version of yesterday");
         try (var left = Files.list(folder)) {
             assertThat(left).containsExactlyInAnyOrder(out, noise, errors);

@@ -42,7 +42,7 @@ class InputsStayTest extends Commanded {
     @Test
     void applyDoesNotWriteOverItsPictureByAnyNameNorOverItsLook() throws IOException {
         String in = picture8("in.png", false).toString();
-        String read = "it is read from";
+        String read = "is a source of this export";
         refused(read, "apply", in, "--look", "rgb-split", "--overwrite", "-o", in);
         Path link = Files.createSymbolicLink(folder.resolve("link.png"), Path.of("in.png"));
         refused(read, "apply", in, "--look", "rgb-split", "--overwrite", "-o", link.toString());
@@ -58,10 +58,18 @@ class InputsStayTest extends Commanded {
         }
         String pattern = folder.resolve("s-%04d.png").toString();
         String look = "rgb-split";
-        refused("read from", "apply", pattern, "--look", look, "--overwrite", "-o", pattern);
+        refused(
+                "is a source of this export",
+                "apply",
+                pattern,
+                "--look",
+                look,
+                "--overwrite",
+                "-o",
+                pattern);
         String one = folder.resolve("s-0001.png").toString();
         refused(
-                "read from",
+                "is a source of this export",
                 "apply",
                 pattern,
                 "--look",
@@ -82,7 +90,7 @@ class InputsStayTest extends Commanded {
         String in = picture8("in.png", false).toString();
         Path out = Files.writeString(folder.resolve("out.png"), "of yesterday");
         String[] words = {"apply", in, "--look", "rgb-split", "-o", out.toString()};
-        refused("is there already", words);
+        refused("already exists", words);
         assertThat(err).contains("--overwrite");
         assertThat(ivrik("apply", in, "--look", "rgb-split", "--overwrite", "-o", out.toString()))
                 .isZero();
@@ -103,10 +111,16 @@ class InputsStayTest extends Commanded {
                    "size": [40, 30], "rate": "24", "frames": 1, "sound": false}],
                  "layers": []}
                 """);
-        refused("read from", "render", project.toString(), "--overwrite", "-o", picture.toString());
+        refused(
+                "is a source of this export",
+                "render",
+                project.toString(),
+                "--overwrite",
+                "-o",
+                picture.toString());
         Path disguised = Files.createSymbolicLink(folder.resolve("p.png"), project);
         refused(
-                "read from",
+                "is a source of this export",
                 "render",
                 project.toString(),
                 "--overwrite",
@@ -117,30 +131,38 @@ class InputsStayTest extends Commanded {
     @Test
     void separateAndRejoinLeaveTheirInputsAlone() throws IOException {
         String in = picture8("in.png", false).toString();
-        Path lanes = folder.resolve("lanes");
-        assertThat(ivrik("separate", in, "--model", "rgb", "-o", lanes.toString())).isZero();
-        for (String lane : List.of("red.exr", "green.exr", "blue.exr", "separation.json")) {
-            String out = lanes.resolve(lane).toString();
+        Path channels = folder.resolve("channels");
+        assertThat(ivrik("separate", in, "--model", "rgb", "-o", channels.toString())).isZero();
+        for (String channel : List.of("red.exr", "green.exr", "blue.exr", "separation.json")) {
+            String out = channels.resolve(channel).toString();
             refused(
-                    lane.endsWith("exr") ? "read from" : "",
+                    channel.endsWith("exr") ? "is a source of this export" : "",
                     "rejoin",
-                    lanes.toString(),
+                    channels.toString(),
                     "--overwrite",
                     "-o",
                     out);
         }
-        String green = lanes.resolve("green.exr").toString();
+        String green = channels.resolve("green.exr").toString();
         refused(
-                "read from",
+                "is a source of this export",
                 "separate",
                 green,
                 "--model",
                 "rgb",
                 "--overwrite",
                 "-o",
-                lanes.toString());
-        refused("already", "separate", in, "--model", "rgb", "-o", lanes.toString());
-        assertThat(ivrik("separate", in, "--model", "rgb", "--overwrite", "-o", lanes.toString()))
+                channels.toString());
+        refused("already", "separate", in, "--model", "rgb", "-o", channels.toString());
+        assertThat(
+                        ivrik(
+                                "separate",
+                                in,
+                                "--model",
+                                "rgb",
+                                "--overwrite",
+                                "-o",
+                                channels.toString()))
                 .isZero();
     }
 
@@ -180,10 +202,10 @@ class InputsStayTest extends Commanded {
     }
 
     @Test
-    void lanesOfSeveralSizesAreRefusedByNameAndDoNoHarm() throws Exception {
+    void channelsOfSeveralSizesAreRefusedByNameAndDoNoHarm() throws Exception {
         String in = picture8("in.png", true).toString();
-        Path lanes = folder.resolve("lanes");
-        assertThat(ivrik("separate", in, "--model", "rgb", "-o", lanes.toString())).isZero();
+        Path channels = folder.resolve("channels");
+        assertThat(ivrik("separate", in, "--model", "rgb", "-o", channels.toString())).isZero();
         Path small = folder.resolve("small");
         String tiny = folder.resolve("tiny.png").toString();
         javax.imageio.ImageIO.write(
@@ -191,18 +213,18 @@ class InputsStayTest extends Commanded {
                 "png",
                 Path.of(tiny).toFile());
         assertThat(ivrik("separate", tiny, "--model", "rgb", "-o", small.toString())).isZero();
-        for (String lane : List.of("red.exr", "blue.exr", "alpha.exr")) {
-            Path mixed = Files.createDirectories(folder.resolve("mixed-" + lane));
+        for (String channel : List.of("red.exr", "blue.exr", "alpha.exr")) {
+            Path mixed = Files.createDirectories(folder.resolve("mixed-" + channel));
             for (Path file : files().keySet()) {
-                if (file.getParent().equals(lanes)) {
+                if (file.getParent().equals(channels)) {
                     Files.copy(file, mixed.resolve(file.getFileName()));
                 }
             }
             Files.copy(
-                    small.resolve(lane),
-                    mixed.resolve(lane),
+                    small.resolve(channel),
+                    mixed.resolve(channel),
                     java.nio.file.StandardCopyOption.REPLACE_EXISTING);
-            Path out = folder.resolve("out-" + lane + ".png");
+            Path out = folder.resolve("out-" + channel + ".png");
             Process process =
                     Separately.ivrik(folder, "rejoin", mixed.toString(), "-o", out.toString());
             String said = new String(process.getErrorStream().readAllBytes());
@@ -215,22 +237,22 @@ class InputsStayTest extends Commanded {
     @Test
     void aSeparationMayNameNoFileOutsideItsFolder() throws IOException {
         String in = picture8("in.png", false).toString();
-        Path lanes = folder.resolve("lanes");
-        assertThat(ivrik("separate", in, "--model", "rgb", "-o", lanes.toString())).isZero();
-        Path index = lanes.resolve("separation.json");
+        Path channels = folder.resolve("channels");
+        assertThat(ivrik("separate", in, "--model", "rgb", "-o", channels.toString())).isZero();
+        Path index = channels.resolve("separation.json");
         String text = Files.readString(index);
         String out = folder.resolve("out.png").toString();
         for (String bad :
                 List.of(
-                        text.replace("\"red.exr\"", "\"../lanes/red.exr\""),
+                        text.replace("\"red.exr\"", "\"../channels/red.exr\""),
                         text.replace("\"red.exr\"", "null"),
-                        text.replaceAll("(?s)\"lanes\".*?\\]", "\"lanes\" : null"),
+                        text.replaceAll("(?s)\"channels\".*?\\]", "\"channels\" : null"),
                         text.replace("INT8", "INT9"),
                         "null",
                         "[]")) {
             Files.writeString(index, bad);
-            refused("separation.json", "rejoin", lanes.toString(), "-o", out);
-            assertThat(err).doesNotContain("inside Ivrik");
+            refused("separation.json", "rejoin", channels.toString(), "-o", out);
+            assertThat(err).doesNotContain("internal error in Ivrik");
         }
     }
 }

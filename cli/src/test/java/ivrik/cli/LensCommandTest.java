@@ -60,7 +60,7 @@ class LensCommandTest extends Commanded {
         String off = folder.resolve("off.look.json").toString();
         assertThat(ivrik("lens", fringed.toString(), "-o", on)).isZero();
         assertThat(out).contains("red").contains("at the corner");
-        assertThat(ivrik("lens", fringed.toString(), "--off", "-o", off)).isZero();
+        assertThat(ivrik("lens", fringed.toString(), "--correct", "-o", off)).isZero();
         Path mended = folder.resolve("mended.png");
         Path like = folder.resolve("like.png");
         assertThat(ivrik("apply", fringed.toString(), "--look", off, "-o", mended.toString()))
@@ -77,6 +77,6 @@ class LensCommandTest extends Commanded {
         Plane grey = Plane.flat(W, H, 0.5f);
         StillWriter.write(Frame.opaque(grey, grey, grey), flat, Depth.INT8, Workers.shared());
         assertThat(ivrik("lens", flat.toString())).isEqualTo(1);
-        assertThat(err).contains("too little structure").contains("try another --frame");
+        assertThat(err).contains("too little detail").contains("choose a --frame");
     }
 }

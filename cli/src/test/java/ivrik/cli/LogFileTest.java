@@ -55,7 +55,7 @@ class LogFileTest {
 
     /** Whether a file is long enough is looked at now and then. */
     @Test
-    void aLongOneIsPutAsideAndOneBeforeItIsKept() throws Exception {
+    void aLongLogIsRotatedAndOneFormerLogIsKept() throws Exception {
         String line = "x".repeat(1 << 16);
         Path aside = folder.resolve("ivrik.log.1");
         for (int i = 0; i < 400 && !Files.exists(aside); i++) {

@@ -74,8 +74,8 @@ class ManyClipsTest extends Commanded {
         assertThat(report.get("failed").asInt()).isEqualTo(2);
         assertThat(report.get("clips")).hasSize(CLIPS);
         assertThat(report.get("clips").get(7).get("outcome").asText()).isEqualTo("failed");
-        assertThat(report.get("clips").get(7).get("words").get(0).asText()).contains("clip-07.png");
-        assertThat(err).contains("48 made", "2 could not be made", "clip-07.png", "clip-31.png");
+        assertThat(report.get("clips").get(7).get("notes").get(0).asText()).contains("clip-07.png");
+        assertThat(err).contains("48 rendered", "2 failed", "clip-07.png", "clip-31.png");
         assertThat(made()).hasSize(48).containsKey(outs.resolve("clip-49-split.png"));
 
         ivrik(
@@ -100,7 +100,7 @@ class ManyClipsTest extends Commanded {
         Files.delete(clips.resolve("clip-07.png"));
         Files.delete(clips.resolve("clip-31.png"));
         assertThat(all("--overwrite")).isZero();
-        assertThat(err).contains("2 made", "46 finished before", "0 could not");
+        assertThat(err).contains("2 rendered", "46 already finished", "0 failed");
         Map<Path, FileTime> second = made();
         first.forEach(
                 (file, time) -> {
@@ -112,15 +112,15 @@ class ManyClipsTest extends Commanded {
     }
 
     @Test
-    void whatIsOlderThanItsClipIsNotReplacedUnlessToldTo() throws IOException {
+    void whatIsOlderThanItsClipIsNotReplacedUnlessReportedTo() throws IOException {
         Files.copy(picture8("good.png", false), clips.resolve("a.png"));
         assertThat(all()).isZero();
         assertThat(all()).isZero();
-        assertThat(err).contains("1 finished before");
-        assertThat(all("--again")).isEqualTo(1);
+        assertThat(err).contains("1 already finished");
+        assertThat(all("--restart")).isEqualTo(1);
         assertThat(err).contains("a-split.png", "--overwrite");
-        assertThat(all("--again", "--overwrite")).isZero();
-        assertThat(err).contains("1 made");
+        assertThat(all("--restart", "--overwrite")).isZero();
+        assertThat(err).contains("1 rendered");
     }
 
     /** Killed in the middle: some numbers are missing, so it is made again. */
@@ -143,10 +143,10 @@ class ManyClipsTest extends Commanded {
         Path last = outs.resolve("clips/shot-03.png");
         assertThat(last).exists();
         assertThat(ivrik(words)).isZero();
-        assertThat(err).contains("1 finished before");
+        assertThat(err).contains("1 already finished");
         Files.delete(last);
         assertThat(ivrik(words)).isZero();
-        assertThat(err).contains("1 made");
+        assertThat(err).contains("1 rendered");
         assertThat(last).exists();
     }
 
@@ -169,7 +169,7 @@ class ManyClipsTest extends Commanded {
                                 "-o",
                                 outs + "/{name}.png"))
                 .isEqualTo(1);
-        assertThat(err).contains("would both become", "{folder}");
+        assertThat(err).contains("would both be written to", "{folder}");
         assertThat(ivrik("apply", clips + "/*.mov", "--look", "swap", "-o", outs + "/{name}.png"))
                 .isEqualTo(1);
         assertThat(err).contains("*.mov");

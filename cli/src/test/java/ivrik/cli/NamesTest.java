@@ -6,9 +6,9 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.project.Project;
 import ivrik.media.decode.Import;
 import ivrik.media.file.Journal;
-import ivrik.media.file.LostWork;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.ProjectLock;
+import ivrik.media.file.RecoverableWork;
 
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -45,8 +45,8 @@ class NamesTest extends Commanded {
         ok("apply", picture, "--look", "rgb-split", "-o", plain);
         assertSamePixels(inside.resolve("out " + name + ".png"), plain);
         ok("info", picture);
-        ok("separate", picture, "--model", "oklab", "-o", inside.resolve("lanes " + name));
-        ok("rejoin", inside.resolve("lanes " + name), "-o", inside.resolve("back.png"));
+        ok("separate", picture, "--model", "oklab", "-o", inside.resolve("channels " + name));
+        ok("rejoin", inside.resolve("channels " + name), "-o", inside.resolve("back.png"));
         assertSamePixels(picture, inside.resolve("back.png"));
 
         Path project = inside.resolve(name + ".ivrik");
@@ -65,7 +65,7 @@ class NamesTest extends Commanded {
         try (ProjectLock held = ProjectLock.take(project)) {
             assertThat(held).isNotNull();
             Journal.beside(project).write(made);
-            assertThat(LostWork.of(project)).as("its own is not lost").isEmpty();
+            assertThat(RecoverableWork.of(project)).as("its own is not lost").isEmpty();
         }
         try (var left = Files.list(inside)) {
             assertThat(left.map(f -> f.getFileName().toString()).filter(f -> f.endsWith(".part")))

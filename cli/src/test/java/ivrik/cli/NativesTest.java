@@ -43,7 +43,7 @@ class NativesTest {
     }
 
     @Test
-    void whatALibraryIsToldHolds() {
+    void whatALibraryIsReportedHolds() {
         System.setProperty(LIBRARIES.getFirst(), "/elsewhere");
         Ivrik.unpackIntoOurFolder();
         assertThat(System.getProperty(LIBRARIES.getFirst())).isEqualTo("/elsewhere");

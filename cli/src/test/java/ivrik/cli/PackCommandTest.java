@@ -164,7 +164,7 @@ class PackCommandTest extends Commanded {
     @Test
     void whatIsNoPackageIsRefused() throws IOException {
         zip("deep/a.ivrik");
-        refused("no project at its top");
+        refused("no project at the top level");
         zip("a.ivrik", "media/A.png", "media/a.png");
         refused("twice");
         Files.writeString(zip, "no zip file");
@@ -184,7 +184,7 @@ class PackCommandTest extends Commanded {
             out.putNextEntry(new ZipEntry("media/zeros.png"));
             out.write(new byte[64 << 20]);
         }
-        refused("grow beyond all bounds");
+        refused("expands to an unreasonable size");
     }
 
     @Test
@@ -193,7 +193,7 @@ class PackCommandTest extends Commanded {
         Path to = Files.createDirectory(folder.resolve("to"));
         Path kept = Files.writeString(to.resolve("kept.txt"), "kept");
         assertThat(ivrik("unpack", zip.toString(), "-o", to.toString())).isEqualTo(1);
-        assertThat(err).contains("holds something");
+        assertThat(err).contains("is not empty");
         try (Stream<Path> files = Files.list(to)) {
             assertThat(files).containsExactly(kept);
         }

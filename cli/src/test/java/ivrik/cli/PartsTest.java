@@ -17,7 +17,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** One export shared by several processes comes to what one process makes, byte for byte. */
+/** An export shared by several processes gives the bytes of a single process. */
 class PartsTest extends Commanded {
     private Path project;
 
@@ -59,7 +59,7 @@ class PartsTest extends Commanded {
         assertThat(render("out.mp4", "--part", "2/2")).as(err).isZero();
         assertThat(folder.resolve("out.mp4")).doesNotExist();
         assertThat(join("out.mp4.parts", "out.mp4")).isEqualTo(1);
-        assertThat(err).contains("lacks 1 of 2 stretches: 1").contains("--part");
+        assertThat(err).contains("lacks 1 of 2 parts: 1").contains("--part");
         Path second = folder.resolve("out.mp4.parts/0001.movie");
         var made = Files.getLastModifiedTime(second);
         assertThat(render("out.mp4", "--part", "1/2")).as(err).isZero();
@@ -95,24 +95,25 @@ class PartsTest extends Commanded {
     void partsOfDifferentOrdersDoNotMeet() {
         assertThat(render("out.mkv", "--part", "2/2")).as(err).isZero();
         assertThat(render("out.mkv", "--part", "1/2", "--no-sound")).isEqualTo(1);
-        assertThat(err).contains("out.mkv.parts has parts of another project, or made otherwise");
+        assertThat(err)
+                .contains("out.mkv.parts contains parts of another project or with other settings");
         assertThat(render("out.mkv", "--part", "9/9")).as(err).isZero();
         assertThat(render("out.mkv", "--part", "2/9")).as(err).isZero();
-        assertThat(err).contains("nothing is left for part 2/9");
+        assertThat(err).contains("part 2/9 is empty");
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"0/3", "4/3", "3", "a/b", "1/0", "1/1000000"})
     void whatIsNoPartIsWrongUse(String part) {
         assertThat(render("out.mkv", "--part", part)).isEqualTo(2);
-        assertThat(err).contains("a part is K/N");
+        assertThat(err).contains("a part");
     }
 
     @Test
     void whatCannotBeSharedOrJoinedSaysSo() throws IOException {
         assertThat(render("out.gif", "--part", "1/2")).isEqualTo(1);
-        assertThat(err).contains("made in one go");
-        assertThat(render("out.mkv", "--part", "1/2", "--lanes")).isEqualTo(2);
+        assertThat(err).contains("cannot be rendered in parts");
+        assertThat(render("out.mkv", "--part", "1/2", "--channels")).isEqualTo(2);
         assertThat(join("nowhere.parts", "x.mp4")).isEqualTo(1);
         assertThat(err).contains("nowhere.parts");
         Path damaged = Files.createDirectory(folder.resolve("d.mp4.parts"));

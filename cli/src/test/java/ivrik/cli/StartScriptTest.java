@@ -135,7 +135,7 @@ class StartScriptTest {
     }
 
     @Test
-    void javaIsToldToLeaveMoreRoomAfterAMarkingThanItTakesToBeginTheNext() throws Exception {
+    void javaIsReportedToLeaveMoreRoomAfterAMarkingThanItTakesToBeginTheNext() throws Exception {
         String said = flags("@" + System.getProperty("ivrik.home") + "/build/java.args");
         assertThat(said).containsPattern("G1UseAdaptiveIHOP *= false");
         assertThat(100 - flag(said, "MinHeapFreeRatio"))
@@ -143,7 +143,7 @@ class StartScriptTest {
     }
 
     @Test
-    void aCommandIsToldMoreThanTheWindow() throws Exception {
+    void aCommandIsReportedMoreThanTheWindow() throws Exception {
         Path jdk = copied();
         String more = "@" + home + "/build/command.args";
         assertThat(run(jdk, "render", "a.ivrik")).contains(more);
@@ -154,7 +154,7 @@ class StartScriptTest {
     }
 
     @Test
-    void javaKnowsAllThatACommandIsTold() throws Exception {
+    void javaKnowsAllThatACommandIsReported() throws Exception {
         String said = flags("@" + System.getProperty("ivrik.home") + "/build/command.args");
         assertThat(said).containsPattern("AOTReplayTraining *= false");
         assertThat(flag(said, "Tier3InvocationThreshold")).isEqualTo(1000);
@@ -162,11 +162,11 @@ class StartScriptTest {
     }
 
     /** All that Java goes by, once it is told so. */
-    private static String flags(String told) throws Exception {
+    private static String flags(String reported) throws Exception {
         Process java =
                 new ProcessBuilder(
                                 Path.of(System.getProperty("java.home"), "bin/java").toString(),
-                                told,
+                                reported,
                                 "-XX:+PrintFlagsFinal",
                                 "-version")
                         .redirectError(ProcessBuilder.Redirect.DISCARD)

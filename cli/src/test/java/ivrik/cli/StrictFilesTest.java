@@ -28,7 +28,7 @@ class StrictFilesTest extends Commanded {
     private Path look(String steps) throws IOException {
         return Files.writeString(
                 folder.resolve("hand.look.json"),
-                "{\"format\": \"ivrik-look\", \"version\": 2, \"name\": \"hand\", \"separation\":"
+                "{\"format\": \"ivrik-look\", \"version\": 3, \"name\": \"hand\", \"separation\":"
                         + " \"rgb\", \"steps\": ["
                         + steps
                         + "]}");
@@ -37,41 +37,39 @@ class StrictFilesTest extends Commanded {
     private static String values(String treatment, String values) {
         return "{\"id\": \"a\", \"treatment\": \""
                 + treatment
-                + "\", \"lanes\": [{\"values\": {"
+                + "\", \"channels\": [{\"values\": {"
                 + values
                 + "}}, {}, {}]}";
     }
 
     @ParameterizedTest
     @CsvSource({
-        "gaussian, '\"radius\": 5000', 'step a, lanes 1, values, radius: 5000 lies outside 0 to'",
-        "gaussian, '\"radios\": 5', '''radios'' is not known here and was left out; perhaps"
-                + " radius'",
-        "gaussian, '\"radius\": \"wide\"', 'is no number; 0 is taken'",
-        "gaussian, '\"radius\": {\"pegs\": [{\"frame\": 1.5, \"value\": 2}]}', 'no whole number'",
-        "gausian, '', 'there is no treatment named ''gausian'''",
-        "curve, '\"point.0.on\": 4', '''point.0.on'' is not known here'"
+        "gaussian, '\"radius\": 5000', 'treatment a, channel 1, values, radius: 5000 is outside 0"
+                + " to'",
+        "gaussian, '\"radios\": 5', 'unknown field ''radios'' skipped; did you mean" + " radius?'",
+        "gaussian, '\"radius\": \"wide\"', 'is not a number; 0 used'",
+        "gaussian, '\"radius\": {\"keyframes\": [{\"frame\": 1.5, \"value\": 2}]}', 'must be an"
+                + " integer'",
+        "gausian, '', 'no treatment is named ''gausian'''",
+        "curve, '\"point.0.on\": 4', 'unknown field ''point.0.on'''"
     })
-    void checkKnowsEveryTreatmentsNumbers(String treatment, String values, String told)
+    void checkKnowsEveryTreatmentsNumbers(String treatment, String values, String reported)
             throws IOException {
         assertThat(ivrik("check", look(values(treatment, values)).toString())).isEqualTo(1);
-        assertThat(out.replace("lane 1", "lanes 1"))
-                .contains(told)
-                .doesNotContain("jackson")
-                .doesNotContain("Exception");
+        assertThat(out).contains(reported).doesNotContain("jackson").doesNotContain("Exception");
     }
 
     @ParameterizedTest
     @CsvSource({
-        "'\"size\": [0, 4]', 'each number is a whole one from 1 to 16384'",
+        "'\"size\": [0, 4]', 'each number must be an integer from 1 to 16384'",
         "'\"size\": [40000, 4]', 'from 1 to 16384'",
-        "'\"rate\": \"0\"', 'outside 1/100 to 1000'",
-        "'\"rate\": \"fast\"', 'outside 1/100 to 1000'",
+        "'\"rate\": \"0\"', 'outside the range 1/100 to 1000'",
+        "'\"rate\": \"fast\"', 'outside the range 1/100 to 1000'",
         "'\"frames\": -3', '-3 lies outside 1 to'",
-        "'\"kind\": \"film\"', 'choose one of movie, still, sequence'",
-        "'\"reading\": {\"trak\": 2}', 'perhaps track is meant'"
+        "'\"kind\": \"film\"', 'choose one of: movie, still, sequence'",
+        "'\"settings\": {\"soundTrak\": 2}', 'did you mean soundTrack?'"
     })
-    void checkSaysWhatASourceCannotBe(String field, String told) throws IOException {
+    void checkSaysWhatASourceCannotBe(String field, String reported) throws IOException {
         String source = "\"id\": \"s\", \"path\": \"s.png\", \"size\": [4, 4], \"rate\": \"24\"";
         String name = field.substring(0, field.indexOf(':') + 1);
         String changed =
@@ -83,11 +81,11 @@ class StrictFilesTest extends Commanded {
         Path project =
                 Files.writeString(
                         folder.resolve("hand.ivrik"),
-                        "{\"format\": \"ivrik-project\", \"version\": 2, \"sources\": [{"
+                        "{\"format\": \"ivrik-project\", \"version\": 3, \"sources\": [{"
                                 + changed
                                 + "}]}");
         assertThat(ivrik("check", project.toString())).isEqualTo(1);
-        assertThat(out).contains("source s").contains(told);
+        assertThat(out).contains("source s").contains(reported);
     }
 
     @Test
@@ -96,28 +94,28 @@ class StrictFilesTest extends Commanded {
                 Files.writeString(
                         folder.resolve("hand.ivrik"),
                         """
-                        {"format": "ivrik-project", "version": 2, "layers": [{"id": "l",
+                        {"format": "ivrik-project", "version": 3, "layers": [{"id": "l",
                           "clips": [{"source": "gone", "start": 0, "length": 4}],
                           "looks": [{"id": "look-1", "look": {"separation": "rgb",
-                            "reach": {"matte": {"layer": "nobody"}},
-                            "lanes": [{"feed": {"source": "far"}}, {}, {}],
-                            "steps": [{"id": "m", "treatment": "mask", "picture": "none"}],
+                            "mask": {"matte": {"layer": "nobody"}},
+                            "channels": [{"channelSource": {"source": "far"}}, {}, {}],
+                            "steps": [{"id": "m", "treatment": "screen-pattern", "picture": "none"}],
                             "dials": [{"name": "d", "links": [{"target": "m2.red.amount"}]}]}}]}]}
                         """);
         assertThat(ivrik("check", project.toString())).isEqualTo(1);
         assertThat(out)
-                .contains("layer l shows a source that is not listed: gone")
-                .contains("step m uses a source that is not listed: none")
-                .contains("Red uses a source that is not listed: far")
-                .contains("held in by a layer that is not there: nobody")
-                .contains("there is nothing at m2.red.amount to be driven")
-                .contains("5 found in");
+                .contains("layer l uses an unknown source: gone")
+                .contains("treatment m uses an unknown source: none")
+                .contains("Red uses an unknown source: far")
+                .contains("has a mask that uses an unknown layer: nobody")
+                .contains("no value at m2.red.amount to drive")
+                .contains("5 problems found in");
     }
 
     @Test
     void treatmentsAreListedWithTheirRangesInWordsAndInJson() throws IOException {
         assertThat(ivrik("treatments")).isZero();
-        assertThat(out).contains("gaussian, of lanes").contains("exposure, of the whole picture");
+        assertThat(out).contains("gaussian (per channel)").contains("exposure (whole picture)");
         assertThat(ivrik("treatments", "--json")).isZero();
         JsonNode all = new ObjectMapper().readTree(out);
         assertThat(all).hasSameSizeAs(Treatments.all());
@@ -136,8 +134,8 @@ class StrictFilesTest extends Commanded {
     void aPictureTreatmentInALookFileIsDoneToTheLastCode() throws IOException {
         Path look =
                 look(
-                        "{\"id\": \"e\", \"treatment\": \"exposure\", \"words\": {\"light\": \"as"
-                                + " delivered\"}, \"lanes\": [{\"values\": {\"stops\": 1}}]}");
+                        "{\"id\": \"e\", \"treatment\": \"exposure\", \"options\": {\"light\":"
+                            + " \"gamma-encoded\"}, \"channels\": [{\"values\": {\"stops\": 1}}]}");
         assertThat(ivrik("check", look.toString())).isZero();
         Path in = picture8("in.png", false);
         Path to = folder.resolve("out.png");

@@ -24,10 +24,13 @@ class TakesAndPresetsTest extends Commanded {
         return ivrik(Stream.of(words).map(Object::toString).toArray(String[]::new));
     }
 
-    /** A project in register with two takes of a red lane 3 and 8 px to the right, the second picked. */
+    /**
+     * A project in register with two takes, whose red channel is 3 and 8 px to the right; the second take is
+     * marked for export.
+     */
     private Path project(Path still) {
         Project project =
-                Import.project(Import.source(still, "still"), BuiltInLooks.named("in-register"));
+                Import.project(Import.source(still, "still"), BuiltInLooks.named("neutral"));
         String id = project.layers().getFirst().id();
         for (int shift : List.of(3, 8)) {
             List<LayerLook> looks =
@@ -36,7 +39,7 @@ class TakesAndPresetsTest extends Commanded {
                                     LayerLook.FIRST,
                                     BuiltInLooks.named("rgb-split").withDial("red-x", shift),
                                     true));
-            project = project.withLayer(id, l -> Takes.kept(l, "Red by " + shift, looks));
+            project = project.withLayer(id, l -> Takes.withTake(l, "Red by " + shift, looks));
         }
         project =
                 project.withLayer(
@@ -44,7 +47,10 @@ class TakesAndPresetsTest extends Commanded {
                         l ->
                                 l.withTakes(
                                         l.takes().stream()
-                                                .map(t -> t.withPicked(t.name().endsWith("8")))
+                                                .map(
+                                                        t ->
+                                                                t.withMarkedForExport(
+                                                                        t.name().endsWith("8")))
                                                 .toList()));
         Path file = folder.resolve("p.ivrik");
         ProjectFile.save(file, project);
@@ -72,10 +78,10 @@ class TakesAndPresetsTest extends Commanded {
     }
 
     @Test
-    void takesByNameAndThosePickedBecomeWhatTheirLooksWouldBe() throws IOException {
+    void takesByNameAndThoseSelectedBecomeWhatTheirLooksWouldBe() throws IOException {
         Path still = picture8("in.png", false);
         Path file = project(still);
-        assertThat(render(file, "out-{take}.png", List.of("Red by 3"), "--picked")).isZero();
+        assertThat(render(file, "out-{take}.png", List.of("Red by 3"), "--marked")).isZero();
         assertThat(apply(still, "three.png", "--set", "red-x=3")).isZero();
         assertThat(apply(still, "eight.png", "--set", "red-x=8")).isZero();
         assertThat(bytes("out-red-by-3.png")).isEqualTo(bytes("three.png"));
@@ -84,13 +90,13 @@ class TakesAndPresetsTest extends Commanded {
     }
 
     @Test
-    void whatIsNotThereOrWouldGoToOneFileIsToldAndNothingIsWritten() throws IOException {
+    void whatIsNotThereOrWouldGoToOneFileIsReportedAndNothingIsWritten() throws IOException {
         Path file = project(picture8("in.png", false));
         List<String> both = List.of("Red by 3", "Red by 8");
         assertThat(render(file, "one.png", List.of("Red by 5"))).isNotZero();
-        assertThat(err).contains("there is no take named 'Red by 5'").contains("Red by 3");
+        assertThat(err).contains("no take is named 'Red by 5'").contains("Red by 3");
         assertThat(render(file, "one.png", both)).isNotZero();
-        assertThat(err).contains("2 takes cannot go to one file").contains("{take}");
+        assertThat(err).contains("2 takes cannot share one file").contains("{take}");
         Files.writeString(folder.resolve("t-red-by-8.png"), "mine");
         assertThat(render(file, "t-{take}.png", both)).isNotZero();
         try (Stream<Path> files = Files.list(folder)) {
@@ -103,13 +109,14 @@ class TakesAndPresetsTest extends Commanded {
     }
 
     @Test
-    void aPresetDecidesTheFormAndTheEndingMustBeIts() throws IOException {
+    void aPresetDecidesTheFormatAndTheEndingMustBeIts() throws IOException {
         Path still = picture8("in.png", true);
-        assertThat(apply(still, "s.webp", "--preset", "sticker")).isZero();
+        assertThat(apply(still, "s.webp", "--preset", "animated-image")).isZero();
         assertThat(bytes("s.webp")).isNotEmpty();
-        assertThat(apply(still, "s.mp4", "--preset", "sticker")).isNotZero();
-        assertThat(err).contains("Moving WebP").contains("let OUT end with .webp");
+        assertThat(apply(still, "s.mp4", "--preset", "animated-image")).isNotZero();
+        assertThat(err).contains("Animated WebP").contains("use the extension .webp for OUT");
         assertThat(apply(still, "s.webp", "--preset", "stick")).isNotZero();
-        assertThat(err).contains("choose one of editing, web, alpha, preview, sticker, exact");
+        assertThat(err)
+                .contains("choose one of: editing, web, alpha, preview, animated-image, lossless");
     }
 }

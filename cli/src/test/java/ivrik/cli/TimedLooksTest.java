@@ -19,7 +19,7 @@ import java.util.stream.StreamSupport;
 
 import javax.imageio.ImageIO;
 
-/** Looks that move in time, done to a numbered sequence of pictures no two of which are alike. */
+/** Looks that change over time, applied to a numbered sequence of different pictures. */
 class TimedLooksTest extends Commanded {
     private static final int FRAMES = 12;
     private static final int WIDTH = 40;
@@ -64,7 +64,7 @@ class TimedLooksTest extends Commanded {
         return image.getRGB(x, y) >> channel & 0xff;
     }
 
-    /** A channel that lies as it lay in another picture, so many pixels to the right. */
+    /** A channel equals that of another picture, shifted to the right by a number of pixels. */
     private void assertMoved(BufferedImage made, BufferedImage from, int channel, int right) {
         for (int y = 0; y < HEIGHT; y++) {
             for (int x = Math.max(0, right); x < WIDTH + Math.min(0, right); x++) {
@@ -89,19 +89,19 @@ class TimedLooksTest extends Commanded {
                         "at", "before", "after", "phases", "peak", "angle", "shake", "repeat");
         assertThat(dials(looks, "tile-swipe"))
                 .containsExactly("at", "length", "tiles", "angle", "shutter", "split");
-        assertThat(dials(looks, "lane-lag")).containsExactly("red", "green", "blue", "fade");
-        assertThat(dials(looks, "slit-time")).containsExactly("red", "green", "blue", "angle");
-        assertThat(dials(looks, "lane-cut")).containsExactly("red", "green", "blue");
-        assertThat(dials(looks, "lane-wipe")).containsExactly("red", "green", "blue", "angle");
+        assertThat(dials(looks, "channel-delay")).containsExactly("red", "green", "blue", "fade");
+        assertThat(dials(looks, "slit-scan")).containsExactly("red", "green", "blue", "angle");
+        assertThat(dials(looks, "staggered-cut")).containsExactly("red", "green", "blue");
+        assertThat(dials(looks, "channel-wipe")).containsExactly("red", "green", "blue", "angle");
         assertThat(dials(looks, "pull-apart")).containsExactly("at", "length", "distance", "angle");
         for (String look :
                 List.of(
                         "burst-split",
                         "tile-swipe",
-                        "lane-lag",
-                        "slit-time",
-                        "lane-cut",
-                        "lane-wipe",
+                        "channel-delay",
+                        "slit-scan",
+                        "staggered-cut",
+                        "channel-wipe",
                         "pull-apart")) {
             List<BufferedImage> made = apply(look);
             for (int n = 0; n < FRAMES; n++) {
@@ -126,7 +126,7 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void aBurstPartsTheLanesInStepsAboutItsFrame() throws IOException {
+    void aBurstPartsTheChannelsInStepsAboutItsFrame() throws IOException {
         List<BufferedImage> made =
                 apply("burst-split", "at=6", "before=3", "after=3", "phases=1", "peak=8");
         for (int n = 0; n < FRAMES; n++) {
@@ -157,7 +157,7 @@ class TimedLooksTest extends Commanded {
 
     @Test
     void aSlitIsAnotherFrameInEachColumn() throws IOException {
-        List<BufferedImage> made = apply("slit-time", "red=4");
+        List<BufferedImage> made = apply("slit-scan", "red=4");
         int n = 7;
         for (int x = 0; x < WIDTH; x++) {
             double late = 4 * (x + 0.5) / WIDTH;
@@ -171,7 +171,7 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void lanesArePulledApartUntilTheCutAndComeTogetherAfterIt() throws IOException {
+    void channelsArePulledApartUntilTheCutAndComeTogetherAfterIt() throws IOException {
         List<BufferedImage> made = apply("pull-apart", "at=6", "length=8", "distance=16");
         for (int n = 0; n < FRAMES; n++) {
             int px = Math.max(0, 16 - (n - 6) * (n - 6));
@@ -183,14 +183,14 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void laggingLanesAreThoseOfOtherFrames() throws IOException {
-        List<BufferedImage> made = apply("lane-lag", "red=2", "blue=-3");
+    void laggingChannelsAreThoseOfOtherFrames() throws IOException {
+        List<BufferedImage> made = apply("channel-delay", "red=2", "blue=-3");
         for (int n = 0; n < FRAMES; n++) {
             assertMoved(made.get(n), source.get(Math.max(0, n - 2)), RED, 0);
             assertMoved(made.get(n), source.get(n), GREEN, 0);
             assertMoved(made.get(n), source.get(Math.min(FRAMES - 1, n + 3)), BLUE, 0);
         }
-        List<BufferedImage> faded = apply("lane-lag", "red=2", "blue=-3", "fade=1");
+        List<BufferedImage> faded = apply("channel-delay", "red=2", "blue=-3", "fade=1");
         for (int n = 0; n < FRAMES; n++) {
             assertUntouched(faded.get(n), n);
         }

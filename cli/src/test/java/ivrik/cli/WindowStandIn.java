@@ -7,7 +7,7 @@ import java.util.spi.ToolProvider;
 /** Stands for the window where it is not part of the build: notes what it was told. */
 public final class WindowStandIn implements ToolProvider {
     static final int EXIT = 3;
-    static List<String> told;
+    static List<String> reported;
 
     @Override
     public String name() {
@@ -16,7 +16,7 @@ public final class WindowStandIn implements ToolProvider {
 
     @Override
     public int run(PrintWriter out, PrintWriter err, String... args) {
-        told = List.of(args);
+        reported = List.of(args);
         return EXIT;
     }
 }

@@ -12,33 +12,33 @@ import java.nio.file.Path;
 /** What the window is told, whether words had to be parsed for it or not. */
 class WindowStartTest extends Commanded {
     @BeforeEach
-    void nothingWasTold() {
-        WindowStandIn.told = null;
+    void nothingWasReported() {
+        WindowStandIn.reported = null;
     }
 
-    private void assertTold(String... words) {
-        assertThat(WindowStandIn.told).containsExactly(words);
+    private void assertReported(String... words) {
+        assertThat(WindowStandIn.reported).containsExactly(words);
     }
 
     @Test
     void withoutWordsItOpens() {
         assertThat(ivrik()).isEqualTo(WindowStandIn.EXIT);
-        assertTold();
+        assertReported();
     }
 
     @Test
     void theDemoIsAskedFor() {
         assertThat(ivrik("demo")).isEqualTo(WindowStandIn.EXIT);
-        assertTold("--demo");
+        assertReported("--demo");
         assertThat(ivrik("screenshots", "there")).isEqualTo(WindowStandIn.EXIT);
-        assertTold("--screenshots", "there");
+        assertReported("--screenshots", "there");
     }
 
     /** What a class cache is made of; the commands before it have to succeed. */
     @Test
     void theDemoEndsARehearsal() {
         assertThat(ivrik("rehearse")).isEqualTo(WindowStandIn.EXIT);
-        assertTold("--demo");
+        assertReported("--demo");
         assertThat(ivrik("--help")).isZero();
         assertThat(out).contains("render").doesNotContain("rehearse");
     }
@@ -48,9 +48,9 @@ class WindowStartTest extends Commanded {
         Path tram = Files.createFile(folder.resolve("tram.mov"));
         String gone = folder.resolve("gone.mov").toString();
         assertThat(ivrik(tram.toString(), tram.toString())).isEqualTo(WindowStandIn.EXIT);
-        assertTold(tram.toString(), tram.toString());
+        assertReported(tram.toString(), tram.toString());
         assertThat(ivrik(tram.toString(), gone)).isEqualTo(WindowStandIn.EXIT);
-        assertTold(tram.toString(), gone);
+        assertReported(tram.toString(), gone);
     }
 
     @Test
@@ -58,6 +58,6 @@ class WindowStartTest extends Commanded {
         Path tram = Files.createFile(folder.resolve("tram.mov"));
         assertThat(ivrik(tram.toString(), "--no-such-option")).isEqualTo(2);
         assertThat(ivrik("info", tram.toString())).as("it holds nothing").isEqualTo(1);
-        assertThat(WindowStandIn.told).isNull();
+        assertThat(WindowStandIn.reported).isNull();
     }
 }

@@ -1,8 +1,8 @@
 package ivrik.core;
 
 /**
- * A fault that the user can act on. The message says what happened, to which file or value; {@link
- * #advice} what to do about it. Each kind of fault is a class of its own.
+ * An error that the user can act on. The message says what happened and to which file or value;
+ * {@link #advice} says what to do. Each kind of error is a class of its own.
  */
 public abstract class IvrikException extends RuntimeException {
     private final String advice;
@@ -16,7 +16,7 @@ public abstract class IvrikException extends RuntimeException {
         return advice;
     }
 
-    /** What happened and what to do, in one line. */
+    /** The message and the advice in one line. */
     public String oneLine() {
         return (getMessage() + ": " + advice).replaceAll("\\s+", " ");
     }

@@ -5,12 +5,12 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 
-/** Which Ivrik this is, as its build says. */
+/** The version of this build. */
 public final class Version {
-    /** Numbers with points between them. */
+    /** Version number, such as {@code 0.3.0}. */
     public static final String NUMBER = read();
 
-    /** With the name. */
+    /** Product name and version number. */
     public static final String NAME = "Ivrik " + NUMBER;
 
     private Version() {}

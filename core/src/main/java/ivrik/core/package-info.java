@@ -1,6 +1,6 @@
 /**
- * The whole computation of Ivrik, without files, natives or interface. A picture takes one road
- * through the packages: picture, colour, separation, treatment, rejoin; motion gives the numbers,
- * look and project say what is to be done, render does it.
+ * The whole computation of Ivrik, without files, natives or interface. A picture passes through the packages
+ * in this order: picture, colour, separation, treatment, rejoin. {@code motion} computes values over time,
+ * {@code look} and {@code project} are the model, {@code render} runs the pipeline.
  */
 package ivrik.core;

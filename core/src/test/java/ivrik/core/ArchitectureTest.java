@@ -25,7 +25,7 @@ class ArchitectureTest {
                             "org.bytedeco..");
 
     @ArchTest
-    static final ArchRule theRoadHasNoLoops =
+    static final ArchRule thePipelineHasNoLoops =
             slices().matching("ivrik.core.(*)..").should().beFreeOfCycles();
 
     @ArchTest

@@ -1,6 +1,6 @@
 package ivrik.demo;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.picture.Depth;
@@ -10,7 +10,7 @@ import ivrik.core.project.Source;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
 import ivrik.core.render.Screen;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.decode.MediaPictures;
@@ -24,15 +24,15 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * One picture of all built-in looks on a frame of a clip: {@code ContactSheet CLIP FRAME OUT.png}. Each is made at
- * the size that it is shown at.
+ * A contact sheet of all built-in looks on one frame: {@code ContactSheet CLIP FRAME OUT.png}. Each look is
+ * rendered at its displayed size.
  */
 public final class ContactSheet {
     private static final int COLUMNS = 5;
     private static final int WIDE = 300;
     private static final int LABEL = 24;
     private static final int GAP = 6;
-    private static final long STORE_BYTES = 1L << 29;
+    private static final long CACHE_BYTES = 1L << 29;
 
     private ContactSheet() {}
 
@@ -57,7 +57,7 @@ public final class ContactSheet {
             int x = GAP + i % COLUMNS * (WIDE + GAP);
             int y = GAP + i / COLUMNS * (high + LABEL);
             g.drawImage(tile(source, looks.get(i), frame, new Size(WIDE, high)), x, y, null);
-            g.drawString(looks.get(i).look().shownName(), x, y + high + 17);
+            g.drawString(looks.get(i).look().displayName(), x, y + high + 17);
         }
         g.dispose();
         StillWriter.write(MakeDemo.frame(sheet), Path.of(args[2]), Depth.INT8, Workers.shared());
@@ -65,12 +65,13 @@ public final class ContactSheet {
 
     private static BufferedImage tile(Source source, BuiltInLook look, long frame, Size size) {
         Workers workers = Workers.shared();
-        Project project = Import.project(source, look.shownOff());
-        Store store = new Store(STORE_BYTES);
-        try (MediaPictures pictures = new MediaPictures(workers, store)) {
-            Renderer renderer = new Renderer(pictures, workers, store);
+        Project project = Import.project(source, look.withExampleSettings());
+        FrameCache cache = new FrameCache(CACHE_BYTES);
+        try (MediaPictures pictures = new MediaPictures(workers, cache)) {
+            Renderer renderer = new Renderer(pictures, workers, cache);
             double scale = (double) size.width() / source.size().width();
-            Screen screen = renderer.screen(Planner.plan(project, frame), scale, Cancel.NEVER);
+            Screen screen =
+                    renderer.screen(Planner.plan(project, frame), scale, Cancellation.NEVER);
             Size made = screen.size();
             BufferedImage tile =
                     new BufferedImage(made.width(), made.height(), BufferedImage.TYPE_INT_RGB);

@@ -2,22 +2,22 @@ package ivrik.demo;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Direction;
 import ivrik.core.look.Burst.Drive;
-import ivrik.core.look.Burst.Way;
-import ivrik.core.look.BurstParts;
+import ivrik.core.look.BurstParameters;
+import ivrik.core.look.ChannelSource;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Dial.Link;
-import ivrik.core.look.Feed;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
-import ivrik.core.look.Place;
+import ivrik.core.look.Placement;
 import ivrik.core.look.Target.OfBurst;
-import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfChannel;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Hill;
 import ivrik.core.motion.Jitter;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Phase;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
@@ -38,7 +38,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** The project that the demo opens: three shots, a burst about one cut, a swipe across the other, a title, a span. */
+/**
+ * The demo project: three shots, a burst around one cut, a swipe across the other, a title and spans.
+ */
 final class DemoProject {
     private static final Size SIZE = new Size(Scene.WIDTH, Scene.HEIGHT);
     private static final Title CAPTION =
@@ -46,15 +48,15 @@ final class DemoProject {
     private static final Rational RATE = Rational.of(Scene.RATE);
 
     private static final double PEAK_PX = 15;
-    private static final int LANES = 3;
+    private static final int CHANNELS = 3;
 
-    /** Where the lanterns take over from the tram. */
+    /** The cut from the tram to the lanterns. */
     private static final Anchor CUT = new Anchor.AtCut("clip-2");
 
-    /** Where the tram comes back. */
+    /** Frame at which the tram returns. */
     private static final long BACK = 2 * Scene.FRAMES;
 
-    /** Frames of its coming back. */
+    /** Frames of the returning tram. */
     private static final int AGAIN = 48;
 
     private DemoProject() {}
@@ -77,9 +79,9 @@ final class DemoProject {
         Layer title = Layer.of("title", "title", titleLook(), new Clip("title", 24, 144, 0));
         Layer caption =
                 Layer.of("caption", "caption", captionLook(), new Clip("caption", 4, 68, 0))
-                        .withPlace(Place.FITTED.withY(Value.of(322)));
+                        .withPlacement(Placement.FITTED.withY(Value.of(322)));
         Layer grain =
-                Layer.of("grain", "grain", grainLook(), new Clip(Clip.BENEATH, BACK - 24, 72, 0));
+                Layer.of("grain", "grain", grainLook(), new Clip(Clip.BELOW, BACK - 24, 72, 0));
         return new Project(
                 "Lantern Week",
                 new Sequence(SIZE, RATE),
@@ -91,20 +93,19 @@ final class DemoProject {
                         Source.of("caption", CAPTION, SIZE)),
                 List.of(
                         shots,
-                        span("halation", Scene.FRAMES, 64),
+                        span("halation", "halation", Scene.FRAMES, 64),
                         title,
                         caption,
                         grain,
-                        span("tape", BACK + 4, 20),
-                        span("tube", BACK + 28, 20)),
+                        span("tape", "videotape", BACK + 4, 20),
+                        span("tube", "crt", BACK + 28, 20)),
                 List.of(new Marker(48, "bell")),
                 Optional.empty());
     }
 
-    /** A look over all that lies beneath, for a while. */
-    private static Layer span(String look, long from, long frames) {
-        return Layer.of(
-                look, look, BuiltInLooks.named(look), new Clip(Clip.BENEATH, from, frames, 0));
+    /** A look over all layers below for some frames. Random numbers depend on the id. */
+    private static Layer span(String id, String look, long from, long frames) {
+        return Layer.of(id, look, BuiltInLooks.named(look), new Clip(Clip.BELOW, from, frames, 0));
     }
 
     private static Source movie(String name) {
@@ -123,35 +124,46 @@ final class DemoProject {
         return new Source(name, name, path, kind, SIZE, RATE, 1, false);
     }
 
-    /** Red and blue opposed about green: apart gently, in steps up to the cut, and back; each cuts by itself. */
+    /**
+     * Red and blue move apart around green: slowly at first, in steps up to the cut, and back; each channel
+     * has its own cut.
+     */
     private static Look shotsLook() {
-        return BuiltInLooks.named("in-register")
+        return BuiltInLooks.named("neutral")
                 .withName("Night drift")
                 .withTitle("")
                 .withNote("Red and blue part toward the cut and come back.")
-                .withAmounts(
+                .withSettings(
                         0,
                         0,
                         a ->
                                 a.with("x", Value.of(1))
                                         .with("y", Value.of(-1))
                                         .withJitter(jitter(Value.ZERO)))
-                .withAmounts(
+                .withSettings(
                         0,
                         2,
                         a ->
                                 a.with("x", Value.of(-1))
                                         .with("y", Value.of(1))
                                         .withJitter(jitter(Value.ZERO)))
-                .withBursts(List.of(parting(), shaking()))
+                .withBursts(List.of(separating(), shaking()))
                 .withDials(List.of(split()))
-                .withLane(1, lane -> lane.withHold(true))
-                .withLane(0, lane -> lane.withFeed(Feed.OWN.withCutFrames(Value.of(-2))))
-                .withLane(2, lane -> lane.withFeed(Feed.OWN.withCutFrames(Value.of(2))))
+                .withChannel(1, channel -> channel.withFixed(true))
+                .withChannel(
+                        0,
+                        channel ->
+                                channel.withChannelSource(
+                                        ChannelSource.LAYER_PICTURE.withCutFrames(Value.of(-2))))
+                .withChannel(
+                        2,
+                        channel ->
+                                channel.withChannelSource(
+                                        ChannelSource.LAYER_PICTURE.withCutFrames(Value.of(2))))
                 .withOverscan(new Overscan(Overscan.Kind.AUTOMATIC, 1));
     }
 
-    /** How far they part at the cut. */
+    /** The distance at the cut. */
     private static Dial split() {
         return new Dial(
                 "split",
@@ -161,10 +173,12 @@ final class DemoProject {
                 200,
                 100,
                 Value.of(100),
-                List.of(new Link(new OfBurst("parting", BurstParts.STRENGTH), 0.01)));
+                List.of(new Link(new OfBurst("parting", BurstParameters.STRENGTH), 0.01)));
     }
 
-    /** From the lanterns to the tram over copies of the picture, red and blue apart while it is fast. */
+    /**
+     * From the lanterns to the tram over tiled copies, with red and blue apart while it is fast.
+     */
     private static Look swipeLook() {
         Look swipe =
                 BuiltInLooks.named("tile-swipe")
@@ -179,86 +193,94 @@ final class DemoProject {
                                 .toList());
     }
 
-    /** A little grain over all of the end, each lane its own. */
+    /** Light grain over the end, independent per channel. */
     private static Look grainLook() {
         Look look = Look.atRest("Evening grain", Separations.named("rgb"), new Grain());
-        for (int lane = 0; lane < LANES; lane++) {
-            look = look.withAmounts(0, lane, a -> a.with("strength", Value.of(5)));
+        for (int channel = 0; channel < CHANNELS; channel++) {
+            look = look.withSettings(0, channel, a -> a.with("strength", Value.of(5)));
         }
         return look;
     }
 
-    /** Red and blue in steps to the cut, each further than the one before, and back in the mirror. */
-    private static Burst parting() {
+    /** Red and blue move in growing steps up to the cut, and back. */
+    private static Burst separating() {
         List<Phase> rising = new ArrayList<>();
         for (double px : new double[] {1, 3, 6, 10}) {
             rising.add(new Phase(4, px / PEAK_PX));
         }
-        return Burst.of("parting", CUT, LANES)
+        return Burst.of("parting", CUT, CHANNELS)
                 .with(
                         b ->
                                 b.name("Parting")
-                                        .course(new Hill(rising, 3, Optional.empty(), false))
-                                        .ways(List.of(Way.AHEAD, Way.STILL, Way.OPPOSED))
+                                        .envelope(
+                                                new PeakEnvelope(
+                                                        rising, 3, Optional.empty(), false))
+                                        .directions(
+                                                List.of(
+                                                        Direction.FORWARD,
+                                                        Direction.FIXED,
+                                                        Direction.OPPOSITE))
                                         .drives(
                                                 List.of(
                                                         drive(0, "x", PEAK_PX),
                                                         drive(2, "x", PEAK_PX))));
     }
 
-    /** A shake that swells toward the cut. */
+    /** A shake that grows towards the cut. */
     private static Burst shaking() {
-        return Burst.of("shaking", CUT, LANES)
+        return Burst.of("shaking", CUT, CHANNELS)
                 .with(
                         b ->
                                 b.name("Shaking")
-                                        .course(
-                                                new Hill(
+                                        .envelope(
+                                                new PeakEnvelope(
                                                         List.of(new Phase(12, 0.9)),
                                                         1,
                                                         Optional.empty(),
                                                         true))
                                         .drives(
                                                 List.of(
-                                                        drive(0, OfLane.JITTER, 6),
-                                                        drive(2, OfLane.JITTER, 6))));
+                                                        drive(0, OfChannel.JITTER, 6),
+                                                        drive(2, OfChannel.JITTER, 6))));
     }
 
-    private static Drive drive(int lane, String parameter, double factor) {
-        return new Drive(new OfLane("shift-1", lane, parameter), factor);
+    private static Drive drive(int channel, String parameter, double factor) {
+        return new Drive(new OfChannel("shift-1", channel, parameter), factor);
     }
 
-    /** The second shot as a print: magenta and yellow settle onto the others after the cut. */
+    /** The second shot as a print: magenta and yellow settle into register after the cut. */
     private static Look inkLook() {
         return Look.atRest("Settling inks", Separations.named("cmyk"), new Shift())
                 .withNote("Magenta and yellow come to rest on cyan and key after the cut.")
-                .withAmounts(0, 1, a -> a.with("x", settling(-6)).with("y", settling(3)))
-                .withAmounts(0, 2, a -> a.with("x", settling(5)).with("y", settling(-4)));
+                .withSettings(0, 1, a -> a.with("x", settling(-6)).with("y", settling(3)))
+                .withSettings(0, 2, a -> a.with("x", settling(5)).with("y", settling(-4)));
     }
 
     private static Value settling(double from) {
         return new Value(
                 0,
                 List.of(
-                        new Peg(Scene.FRAMES - 1, 0, Ease.HOLD),
-                        new Peg(Scene.FRAMES, from, Ease.SMOOTH),
-                        new Peg(Scene.FRAMES + 60, 0, Ease.HOLD)));
+                        new Keyframe(Scene.FRAMES - 1, 0, Ease.HOLD),
+                        new Keyframe(Scene.FRAMES, from, Ease.SMOOTH),
+                        new Keyframe(Scene.FRAMES + 60, 0, Ease.HOLD)));
     }
 
-    /** Typed words in three colours of the festival's own, parting as they go. */
+    /** A typed title in three ink colours that move apart. */
     private static Look captionLook() {
         Value away =
                 new Value(
                         0,
                         List.of(
-                                new Peg(4, 18, Ease.SMOOTH),
-                                new Peg(16, 0, Ease.HOLD),
-                                new Peg(58, 0, Ease.SMOOTH),
-                                new Peg(71, 16, Ease.HOLD)));
+                                new Keyframe(4, 18, Ease.SMOOTH),
+                                new Keyframe(16, 0, Ease.HOLD),
+                                new Keyframe(58, 0, Ease.SMOOTH),
+                                new Keyframe(71, 16, Ease.HOLD)));
         return Look.atRest(
-                        "Three lights", Separations.named("trio:ff5a28,28c878,4638ff"), new Shift())
-                .withAmounts(0, 0, a -> a.with("x", away))
-                .withAmounts(0, 2, a -> a.with("x", away.map(v -> -v)));
+                        "Three lights",
+                        Separations.named("primaries:ff5a28,28c878,4638ff"),
+                        new Shift())
+                .withSettings(0, 0, a -> a.with("x", away))
+                .withSettings(0, 2, a -> a.with("x", away.map(v -> -v)));
     }
 
     private static Jitter jitter(Value amount) {
@@ -270,22 +292,22 @@ final class DemoProject {
                 new Value(
                         0,
                         List.of(
-                                new Peg(24, 26, Ease.SMOOTH),
-                                new Peg(44, 3, Ease.SMOOTH),
-                                new Peg(150, 3, Ease.SMOOTH),
-                                new Peg(167, 30, Ease.HOLD)));
+                                new Keyframe(24, 26, Ease.SMOOTH),
+                                new Keyframe(44, 3, Ease.SMOOTH),
+                                new Keyframe(150, 3, Ease.SMOOTH),
+                                new Keyframe(167, 30, Ease.HOLD)));
         Value blue =
                 new Value(
                         0,
                         List.of(
-                                new Peg(24, -26, Ease.SMOOTH),
-                                new Peg(44, -3, Ease.SMOOTH),
-                                new Peg(150, -3, Ease.SMOOTH),
-                                new Peg(167, -30, Ease.HOLD)));
-        return BuiltInLooks.named("in-register")
+                                new Keyframe(24, -26, Ease.SMOOTH),
+                                new Keyframe(44, -3, Ease.SMOOTH),
+                                new Keyframe(150, -3, Ease.SMOOTH),
+                                new Keyframe(167, -30, Ease.HOLD)));
+        return BuiltInLooks.named("neutral")
                 .withName("Title drift")
                 .withTitle("")
-                .withAmounts(0, 0, a -> a.with("x", red))
-                .withAmounts(0, 2, a -> a.with("x", blue));
+                .withSettings(0, 0, a -> a.with("x", red))
+                .withSettings(0, 2, a -> a.with("x", blue));
     }
 }

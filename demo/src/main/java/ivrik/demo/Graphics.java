@@ -10,7 +10,7 @@ import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.Locale;
 
-/** The title as a vector graphic, and the register chart as a picture. */
+/** The title as a vector graphic, and the registration chart as a picture. */
 final class Graphics {
     private static final Color[] BARS = {
         Color.WHITE,
@@ -25,7 +25,7 @@ final class Graphics {
 
     private Graphics() {}
 
-    /** LANTERN WEEK over QUILLHAVEN, white on nothing. */
+    /** LANTERN WEEK over QUILLHAVEN, white on transparent. */
     static String title() {
         return """
         <svg xmlns="http://www.w3.org/2000/svg" width="1280" height="720" viewBox="0 0 1280 720">
@@ -56,7 +56,7 @@ final class Graphics {
         return d.toString();
     }
 
-    /** Fine lines, wedges, colour bars and a star, for checking register and moire. */
+    /** Fine lines, wedges, colour bars and a star, to check registration and moire. */
     static BufferedImage chart() {
         BufferedImage chart =
                 new BufferedImage(Scene.WIDTH, Scene.HEIGHT, BufferedImage.TYPE_INT_RGB);

@@ -23,7 +23,7 @@ final class LanternScene implements Scene {
     };
     private static final int WATER = 520;
 
-    /** Where a lantern hangs, how large it is, which paper. */
+    /** Position, size and paper of a lantern. */
     private record Lantern(
             double x, double rope, double width, double height, int paper, double phase) {}
 
@@ -105,7 +105,7 @@ final class LanternScene implements Scene {
         return stone;
     }
 
-    /** Lights behind, large soft discs; each with a broken likeness on the water. */
+    /** Background lights as large soft discs, each with a broken reflection on the water. */
     private static void farLights(LightCanvas light, double t) {
         for (int i = 0; i < 46; i++) {
             double x = WIDTH * random(31, i) + 5 * Math.sin(0.5 * t + i);
@@ -184,7 +184,7 @@ final class LanternScene implements Scene {
         }
     }
 
-    /** Light through paper: brightest before the flame, darker at the rim and along the ribs. */
+    /** Light through paper: brightest near the flame, darker at the rim and along the ribs. */
     private static double paper(
             Lantern l,
             double tint,

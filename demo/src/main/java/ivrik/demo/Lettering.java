@@ -12,7 +12,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Map;
 
-/** Words as outlines, in the fonts that ship with Ivrik. */
+/** Text as outlines, in the fonts that ship with Ivrik. */
 final class Lettering {
     private static final Font BOLD = font("IBMPlexSansCondensed-Bold");
     private static final Font MEDIUM = font("IBMPlexSansCondensed-Medium");
@@ -30,7 +30,7 @@ final class Lettering {
         }
     }
 
-    /** For text that is drawn as it is. */
+    /** For text without effects. */
     static Font plain(float size) {
         return MEDIUM.deriveFont(size);
     }

@@ -13,12 +13,14 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.util.function.DoubleBinaryOperator;
 
-/** A canvas of linear light: shapes cover it or add to it, glows spread, and a film develops it. */
+/**
+ * A canvas of linear light: shapes cover it or add to it, and the result is developed like film.
+ */
 final class LightCanvas {
     final int width;
     final int height;
 
-    /** Red, green and blue light; 1 is the white of the screen, lamps are far above. */
+    /** Red, green and blue light; 1 is white, lamps are far above. */
     final float[][] rgb;
 
     LightCanvas(int width, int height) {
@@ -35,7 +37,7 @@ final class LightCanvas {
         return copy;
     }
 
-    /** Light of a place. */
+    /** Light at a position. */
     interface Shade {
         double at(int channel, double x, double y);
     }
@@ -58,12 +60,12 @@ final class LightCanvas {
         }
     }
 
-    /** Covers what was there. */
+    /** Replaces the light below a shape. */
     void cover(Shape shape, Shade shade) {
         paint(shape, shade, true);
     }
 
-    /** Adds to what was there. */
+    /** Adds light within a shape. */
     void add(Shape shape, Shade shade) {
         paint(shape, shade, false);
     }
@@ -98,7 +100,7 @@ final class LightCanvas {
         }
     }
 
-    /** A soft round light: a Gaussian of {@code sigma} pixels. */
+    /** A Gaussian light of {@code sigma} pixels. */
     void glow(double cx, double cy, double sigma, double[] colour) {
         int reach = (int) Math.ceil(3.5 * sigma);
         spot(
@@ -109,7 +111,7 @@ final class LightCanvas {
                 (dx, dy) -> Math.exp(-(dx * dx + dy * dy) / (2 * sigma * sigma)));
     }
 
-    /** An out-of-focus light: a disc with a slightly brighter rim, as a lens draws it. */
+    /** An out-of-focus light: a disc with a slightly brighter rim. */
     void disc(double cx, double cy, double radius, double[] colour) {
         int reach = (int) Math.ceil(radius) + 2;
         spot(
@@ -124,7 +126,7 @@ final class LightCanvas {
                 });
     }
 
-    /** Adds light about a place: as much of a colour as {@code share} says, by how far it is across and down. */
+    /** Adds light around a position, weighted by {@code share} of the offset. */
     private void spot(
             double cx, double cy, int reach, double[] colour, DoubleBinaryOperator share) {
         for (int y = Math.max(0, (int) cy - reach);
@@ -141,7 +143,7 @@ final class LightCanvas {
         }
     }
 
-    /** Adds what of this light a lens scatters: the picture spread by {@code sigma}, by a share. */
+    /** Adds scattered light: the picture blurred by {@code sigma}, times a share. */
     void bloom(double sigma, double share) {
         for (int c = 0; c < 3; c++) {
             float[] spread = blurred(rgb[c], sigma);
@@ -170,7 +172,7 @@ final class LightCanvas {
         return a;
     }
 
-    /** The mean of {@code 2 radius + 1} rows, all columns of a row at once. */
+    /** Mean of {@code 2 radius + 1} rows, whole rows at a time. */
     private void down(float[] in, float[] out, int radius) {
         double[] sum = new double[width];
         for (int k = -radius; k <= radius; k++) {
@@ -204,7 +206,7 @@ final class LightCanvas {
         }
     }
 
-    /** The light as a delivered picture: a film's shoulder, then sRGB, with a trace of its grain. */
+    /** Converts the light to a frame: a film shoulder, then sRGB, with slight grain. */
     Frame develop(double exposure, long frame) {
         Plane[] planes = new Plane[3];
         for (int c = 0; c < 3; c++) {

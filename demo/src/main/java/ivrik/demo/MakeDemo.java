@@ -6,7 +6,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.MovieWriter;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.StillWriter;
@@ -18,7 +18,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** Writes the whole demo: {@code MakeDemo FOLDER}. */
+/** Writes the demo: {@code MakeDemo FOLDER}. */
 public final class MakeDemo {
     private MakeDemo() {}
 
@@ -41,8 +41,8 @@ public final class MakeDemo {
     private static void movie(Scene scene, boolean tram, Path out) {
         var options =
                 MovieWriter.Options.of(
-                                Forms.VP9,
-                                Quality.FINEST,
+                                ExportFormats.VP9,
+                                Quality.BEST,
                                 new Size(Scene.WIDTH, Scene.HEIGHT),
                                 Rational.of(Scene.RATE))
                         .withSound(true);

@@ -2,13 +2,13 @@ package ivrik.demo;
 
 import ivrik.core.motion.Hash;
 
-/** A soft made-up sound: a slow chord, the tram's hum and bell, or water and paper. */
+/** Generated sound: a slow chord, the tram's hum and bell, or water and paper. */
 final class SoundTrack {
     private static final int RATE = 48_000;
 
     private SoundTrack() {}
 
-    /** Stereo samples while a frame is shown. */
+    /** Stereo samples of a frame. */
     static float[] frame(boolean tram, int n) {
         int count = RATE / Scene.RATE;
         float[] stereo = new float[2 * count];

@@ -14,7 +14,7 @@ import java.awt.geom.RoundRectangle2D;
 
 /** A lit tram crosses a wet street of neon shop fronts at night. */
 final class TramScene implements Scene {
-    /** Where the pavement meets the shop fronts, and where the street begins. */
+    /** Upper edge of the pavement, and of the street. */
     private static final int PAVEMENT = 492;
 
     private static final int STREET = 518;
@@ -50,7 +50,7 @@ final class TramScene implements Scene {
         return 0.5 + 0.5 * Hash.signed(key);
     }
 
-    /** What stands still: sky, far houses, shop fronts. */
+    /** Static parts: sky, distant houses, shop fronts. */
     private static LightCanvas town() {
         LightCanvas light = new LightCanvas(WIDTH, HEIGHT);
         light.background(
@@ -155,7 +155,7 @@ final class TramScene implements Scene {
         return random(7, sign, (long) Math.floor(t * 11)) > 0.86 ? 0.25 : 1;
     }
 
-    /** A bent tube of light: a hot core in a coloured skin. */
+    /** A neon tube: a hot core within a coloured glow. */
     private static void neon(LightCanvas light, Shape shape, double[] colour, double strength) {
         Shape tube =
                 new BasicStroke(3.6f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND)
@@ -174,7 +174,7 @@ final class TramScene implements Scene {
                 core, LightCanvas.flat(LightCanvas.times(new double[] {1.5, 1.4, 1.5}, strength)));
     }
 
-    /** Strings of small bulbs across the street: strong, small highlights. */
+    /** Strings of small bulbs across the street: small, bright highlights. */
     private static void bulbs(LightCanvas light, double t) {
         for (int string = 0; string < 3; string++) {
             double left = 16 + 52 * string;
@@ -297,7 +297,7 @@ final class TramScene implements Scene {
         light.glow(x, y, 30, LightCanvas.times(colour, 0.03 * strength));
     }
 
-    /** The street gives back what stands above it, drawn out downward and broken by ripples. */
+    /** Reflections on the wet street, stretched downwards and broken by ripples. */
     private static void wetStreet(LightCanvas light, double t) {
         LightCanvas mirror = new LightCanvas(WIDTH, HEIGHT);
         for (int y = STREET; y < HEIGHT; y++) {

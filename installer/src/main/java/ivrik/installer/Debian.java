@@ -8,8 +8,8 @@ import java.util.EnumSet;
 import java.util.Set;
 
 /**
- * The image as a Debian package, in {@code /opt/ivrik}, with a command, a desktop entry, the kinds of files,
- * AppStream data and an icon. It has no scripts of its own: Debian's triggers see to the rest.
+ * The image as a Debian package in {@code /opt/ivrik}, with a command, a desktop entry, file types, AppStream
+ * data and an icon. It has no maintainer scripts; Debian's triggers do the rest.
  */
 final class Debian {
     private static final String CONTROL =
@@ -86,7 +86,7 @@ final class Debian {
         Files.writeString(file, text);
     }
 
-    /** Readable by all, written by its owner, whatever this process's own habits are. */
+    /** Makes files readable by all and writable by their owner, whatever the umask. */
     private static void onlyOursToWrite(Path root) throws IOException {
         for (Path each : Trees.all(root)) {
             if (Files.isSymbolicLink(each)) {

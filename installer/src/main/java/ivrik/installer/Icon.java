@@ -18,21 +18,21 @@ import java.nio.charset.StandardCharsets;
 import javax.imageio.ImageIO;
 
 /**
- * The icon: three registration marks, red, green and blue, not quite in register. Drawn at any size, and as
- * the files that systems ask for, which are small containers around a PNG.
+ * The icon: three registration marks, red, green and blue, slightly out of register. Drawn at any size, and
+ * as system icon files, which are small containers around PNG.
  */
 final class Icon {
     static final int SIZE = 512;
 
-    /** The largest that an ICO holds. */
+    /** Largest size in an ICO file. */
     private static final int ICO_SIZE = 256;
 
-    private static final Color GROUND = new Color(0x1c, 0x1b, 0x1b);
+    private static final Color BACKGROUND = new Color(0x1c, 0x1b, 0x1b);
 
-    /** The marks add up as light does: where all three meet it is white. */
+    /** The marks add like light: where all three overlap they are white. */
     private static final Color[] MARKS = {Color.RED, Color.GREEN, Color.BLUE};
 
-    /** Where each mark's centre is, beside that of the icon, in shares of its size. */
+    /** Centre of each mark relative to the icon, in shares of its size. */
     private static final double[][] PLACES = {{-0.03, -0.017}, {0, 0.035}, {0.03, -0.017}};
 
     private static final double RADIUS = 0.21;
@@ -81,11 +81,11 @@ final class Icon {
         return g;
     }
 
-    /** Light on light; nothing is darker than the ground. */
+    /** Adds light; no pixel gets darker than the background. */
     private static void add(BufferedImage to, BufferedImage light) {
         for (int y = 0; y < to.getHeight(); y++) {
             for (int x = 0; x < to.getWidth(); x++) {
-                to.setRGB(x, y, to.getRGB(x, y) | light.getRGB(x, y) | GROUND.getRGB());
+                to.setRGB(x, y, to.getRGB(x, y) | light.getRGB(x, y) | BACKGROUND.getRGB());
             }
         }
     }
@@ -96,7 +96,7 @@ final class Icon {
         return out.toByteArray();
     }
 
-    /** For Windows: a folder of one picture. */
+    /** For Windows: a directory with one picture. */
     static byte[] ico() throws IOException {
         byte[] png = png(ICO_SIZE);
         ByteBuffer out = ByteBuffer.allocate(22 + png.length).order(ByteOrder.LITTLE_ENDIAN);
@@ -106,7 +106,7 @@ final class Icon {
         return out.put(png).array();
     }
 
-    /** For macOS: the type {@code ic09} is a PNG of 512 pixels. */
+    /** For macOS: type {@code ic09} is a PNG of 512 pixels. */
     static byte[] icns() throws IOException {
         byte[] png = png(SIZE);
         ByteBuffer out = ByteBuffer.allocate(16 + png.length);

@@ -11,22 +11,22 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * An application image: the jars, a Java trimmed to what they need, the demo, licences, an icon, and on Linux
- * the start script and a class cache.
+ * An application image: the jars, a reduced Java runtime, the demo, licences, an icon, and on Linux the start
+ * script and a class cache.
  *
- * @param home the tree that was built
+ * @param home the built tree
  * @param folder the image
- * @param version as its build says
+ * @param version version of the build
  */
 record Image(Path home, Path folder, String version) {
-    /** What the jars use of Java, as jdeps lists it, less what is only for databases. */
+    /** Java modules of the jars, as listed by jdeps, without those for databases. */
     private static final String MODULES =
             "java.base,java.desktop,java.naming,jdk.incubator.vector,jdk.management,jdk.unsupported";
 
-    /** What Java is told wherever it runs Ivrik. */
+    /** File with the Java options of every start. */
     private static final String ARGUMENTS = "java.args";
 
-    /** What it is told besides where no script starts it. */
+    /** Further options where no start script is used. */
     private static final List<String> MORE_FLAGS =
             List.of(
                     "--add-modules=jdk.incubator.vector",
@@ -55,7 +55,7 @@ record Image(Path home, Path folder, String version) {
         if (system == Package.System.LINUX) {
             strip(runtime);
         }
-        List<String> words =
+        List<String> arguments =
                 new ArrayList<>(
                         List.of(
                                 "--type",
@@ -80,11 +80,11 @@ record Image(Path home, Path folder, String version) {
                                 icon(work, system).toString(),
                                 "--dest",
                                 work.toString()));
-        flags(home).forEach(flag -> words.addAll(List.of("--java-options", flag)));
+        flags(home).forEach(flag -> arguments.addAll(List.of("--java-options", flag)));
         if (system == Package.System.WINDOWS) {
-            words.add("--win-console"); // it is a command too
+            arguments.add("--win-console"); // also a console command
         }
-        Tool.run("jpackage", words);
+        Tool.run("jpackage", arguments);
         Path folder = work.resolve(system == Package.System.MACOS ? "ivrik.app" : "ivrik");
         Image image = new Image(home, folder, version);
         if (system == Package.System.LINUX) {
@@ -100,26 +100,26 @@ record Image(Path home, Path folder, String version) {
         }
     }
 
-    /** Takes names out of the natives that only a debugger reads, where there is a program that can. */
+    /** Strips debug symbols from native libraries, if a tool is available. */
     private static void strip(Path runtime) throws IOException, InterruptedException {
         Path program = Path.of("/usr/bin/strip");
         if (!Files.isExecutable(program)) {
             return;
         }
-        List<String> words = new ArrayList<>(List.of(program.toString(), "--strip-unneeded"));
+        List<String> arguments = new ArrayList<>(List.of(program.toString(), "--strip-unneeded"));
         for (Path file : Trees.all(runtime)) {
             if (file.toString().endsWith(".so")) {
                 file.toFile().setWritable(true);
-                words.add(file.toString());
+                arguments.add(file.toString());
             }
         }
-        run(words);
+        run(arguments);
     }
 
-    private static void run(List<String> words) throws IOException, InterruptedException {
-        int exit = new ProcessBuilder(words).inheritIO().start().waitFor();
+    private static void run(List<String> arguments) throws IOException, InterruptedException {
+        int exit = new ProcessBuilder(arguments).inheritIO().start().waitFor();
         if (exit != 0) {
-            throw new IllegalStateException(words.getFirst() + " ended with " + exit);
+            throw new IllegalStateException(arguments.getFirst() + " ended with " + exit);
         }
     }
 
@@ -137,7 +137,7 @@ record Image(Path home, Path folder, String version) {
         }
     }
 
-    /** As the jar of the core has it. */
+    /** The version in the core's jar. */
     private static String version(Path input) throws IOException {
         try (var jar = FileSystems.newFileSystem(input.resolve("ivrik-core.jar"))) {
             return Files.readString(jar.getPath("ivrik/core/version.txt")).strip();
@@ -153,8 +153,8 @@ record Image(Path home, Path folder, String version) {
     }
 
     /**
-     * The same script's words start it as in the tree, so that memory and class cache are the same; the cache
-     * is made last, when all files have the date that they keep.
+     * Starts by the same script as the tree, so that memory settings and class cache are the same; the cache
+     * is written last, after all file dates are set.
      */
     private void startByScript() throws IOException, InterruptedException {
         Path start = folder.resolve("bin/ivrik");

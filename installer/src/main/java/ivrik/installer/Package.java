@@ -6,12 +6,12 @@ import java.util.Locale;
 
 /**
  * {@code Package HOME [--type app|deb|rpm|msi|exe|dmg|pkg]}: makes an application image of a built tree in
- * {@code HOME/target/package}, and of that what a system installs.
+ * {@code HOME/target/package}, and a system package from the image.
  */
 public final class Package {
     private Package() {}
 
-    /** The systems there are, as jpackage tells them apart. */
+    /** Operating systems as distinguished by jpackage. */
     enum System {
         LINUX,
         WINDOWS,
@@ -37,7 +37,7 @@ public final class Package {
                 switch (type) {
                     case "app" -> image.folder();
                     case "deb" -> Debian.make(image);
-                    default -> Others.make(image, type);
+                    default -> SystemPackages.make(image, type);
                 };
         java.lang.System.out.printf("%s, %.1f MB%n", made, Trees.bytes(made) / 1e6);
     }

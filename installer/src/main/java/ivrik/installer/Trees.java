@@ -11,9 +11,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Folders with all that is in them. */
+/** Operations on folder trees. */
 final class Trees {
-    /** What all files are dated, so that the same build gives the same package. */
+    /** Date of all files, so that the same build gives the same package. */
     static final Instant DATE = Instant.parse("2026-01-01T00:00:00Z");
 
     private Trees() {}
@@ -32,7 +32,7 @@ final class Trees {
         }
     }
 
-    /** Copies a file, or a folder with all that is in it. */
+    /** Copies a file or a folder tree. */
     static void copy(Path from, Path to) throws IOException {
         for (Path each : all(from)) {
             Path target = to.resolve(from.relativize(each).toString());
@@ -49,7 +49,7 @@ final class Trees {
         }
     }
 
-    /** Dates all that is in a folder alike. */
+    /** Sets the date of all files in a folder tree. */
     static void date(Path folder) throws IOException {
         for (Path each : all(folder)) {
             if (!Files.isSymbolicLink(each)) {

@@ -1,6 +1,5 @@
 /**
- * Makes what can be installed without Java: an application image with a runtime of its own, and the forms in
- * which systems install it. Comes in: the jars that the build made. Goes out: {@code target/package}. Depends on
- * the JDK alone, whose jlink and jpackage do the work.
+ * Makes packages that need no installed Java: an application image with its own runtime, and system packages.
+ * In: the built jars. Out: {@code target/package}. Depends only on the JDK's jlink and jpackage.
  */
 package ivrik.installer;

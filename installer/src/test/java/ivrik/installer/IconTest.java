@@ -19,7 +19,7 @@ import javax.imageio.ImageIO;
 class IconTest {
     @ParameterizedTest
     @ValueSource(ints = {48, 256, 512})
-    void thereIsLightOfEachColourOnADarkRoundedGround(int size) {
+    void thereIsLightOfEachColourOnADarkRoundedBackground(int size) {
         BufferedImage icon = Icon.draw(size);
         assertThat(icon.getRGB(0, 0) >>> 24).as("the corner is empty").isLessThan(200);
         assertThat(icon.getRGB(size / 16, size / 2) | 0xff000000).isEqualTo(0xff1c1b1b);

@@ -2,7 +2,7 @@ package ivrik.media;
 
 import ivrik.core.IvrikException;
 
-/** A file is there but what is in it cannot be read. */
+/** A file exists but its content cannot be read. */
 public final class UnreadableMediaException extends IvrikException {
     public UnreadableMediaException(String what, String advice) {
         super(what, advice, null);

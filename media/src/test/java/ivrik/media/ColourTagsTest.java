@@ -76,7 +76,7 @@ class ColourTagsTest {
         "bmp, bmp, bgr24, ''",
         "exr, exr, gbrpf32le, ''"
     })
-    void stillsOfOtherFormsAreRead(String ending, String encoder, String layout, String options) {
+    void stillsOfOtherFormatsAreRead(String ending, String encoder, String layout, String options) {
         Path file = folder.resolve("flat." + ending);
         TestMedia.make(
                 file,

@@ -13,15 +13,15 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
-import ivrik.media.encode.Odd;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
+import ivrik.media.encode.OddSizes;
 import ivrik.media.encode.Quality;
 import ivrik.media.encode.Sampling;
 import ivrik.media.sound.SoundReader;
@@ -63,16 +63,16 @@ class ExportTest {
         project = Import.project(Import.source(file, "in"), MOVED);
     }
 
-    private Path export(Project p, String name, Form form, FrameRange range) {
+    private Path export(Project p, String name, ExportFormat format, FrameRange range) {
         Path out = folder.resolve(name);
         Export.run(
-                Export.Order.of(p, out, form)
+                Export.Order.of(p, out, format)
                         .withRange(range)
-                        .withQuality(Quality.FINEST)
+                        .withQuality(Quality.BEST)
                         .withOverwrite(true),
                 workers,
                 n -> {},
-                Cancel.NEVER);
+                Cancellation.NEVER);
         return out;
     }
 
@@ -81,7 +81,7 @@ class ExportTest {
         for (boolean changed : new boolean[] {false, true}) {
             Project still =
                     project.withLayer(
-                            "shots", l -> l.withLook(0, k -> BuiltInLooks.named("in-register")));
+                            "shots", l -> l.withLook(0, k -> BuiltInLooks.named("neutral")));
             Project fine =
                     changed
                             ? still.withLayer(
@@ -90,7 +90,7 @@ class ExportTest {
                                             l.withLook(
                                                     0,
                                                     k ->
-                                                            k.withLane(
+                                                            k.withChannel(
                                                                     0,
                                                                     s ->
                                                                             s.withStrength(
@@ -111,19 +111,19 @@ class ExportTest {
     private Path ordered(Project p, String name, boolean dither) {
         Path out = folder.resolve(name);
         Export.run(
-                Export.Order.of(p, out, Forms.PNG)
+                Export.Order.of(p, out, ExportFormats.PNG)
                         .withRange(new FrameRange(3, 3))
                         .withDither(dither),
                 workers,
                 n -> {},
-                Cancel.NEVER);
+                Cancellation.NEVER);
         return out;
     }
 
     @Test
     void losslessMovieAndNumberedStillsAreTheSameFrames() {
-        export(project, "still-%03d.png", Forms.PNG, project.allFrames());
-        Path movie = export(project, "out.mkv", Forms.FFV1, project.allFrames());
+        export(project, "still-%03d.png", ExportFormats.PNG, project.allFrames());
+        Path movie = export(project, "out.mkv", ExportFormats.FFV1, project.allFrames());
         try (Footage read = Footage.open(movie, workers);
                 Footage stills = Footage.open(folder.resolve("still-%03d.png"), workers)) {
             assertThat(read.frames()).isEqualTo(96).isEqualTo(stills.frames());
@@ -143,7 +143,7 @@ class ExportTest {
 
     @Test
     void soundIsTrimmedToTheRange() {
-        Path movie = export(project, "part.mkv", Forms.FFV1, new FrameRange(24, 47));
+        Path movie = export(project, "part.mkv", ExportFormats.FFV1, new FrameRange(24, 47));
         assertThat(TestMedia.sound(movie)).hasSize(48_000);
         try (SoundReader whole = new SoundReader(folder.resolve("in.mkv"));
                 SoundReader part = new SoundReader(movie)) {
@@ -172,17 +172,17 @@ class ExportTest {
         "prores, 444"
     })
     void compressedMoviesLookTheSameAndAreTaggedRight(String name, String sample) {
-        Form form = Forms.named(name);
-        Path movie = folder.resolve("out" + form.ending());
+        ExportFormat format = ExportFormats.named(name);
+        Path movie = folder.resolve("out" + format.ending());
         Export.run(
-                Export.Order.of(project, movie, form)
+                Export.Order.of(project, movie, format)
                         .withRange(new FrameRange(0, 23))
-                        .withQuality(Quality.FINEST)
+                        .withQuality(Quality.BEST)
                         .withSampling(Sampling.named(sample)),
                 workers,
                 n -> {},
-                Cancel.NEVER);
-        Path exact = export(project, "exact.mkv", Forms.FFV1, new FrameRange(0, 23));
+                Cancellation.NEVER);
+        Path exact = export(project, "exact.mkv", ExportFormats.FFV1, new FrameRange(0, 23));
         try (Footage read = Footage.open(movie, workers);
                 Footage wanted = Footage.open(exact, workers)) {
             assertThat(read.frames()).isEqualTo(24);
@@ -190,7 +190,7 @@ class ExportTest {
             Frame a = read.frame(12, read.size());
             Frame b = wanted.frame(12, wanted.size());
             assertThat(apart(a, b, 1)).isLessThan(0.03);
-            // Red and blue of a split keep their edges only where colour is kept whole.
+            // Separated red and blue keep their edges only without chroma subsampling.
             assertThat(apart(a, b, 0)).isLessThan(sample.equals("444") ? 0.03 : 0.1);
         }
         assertThat(tags(movie)).isEqualTo("primaries 1, transfer 1, matrix 1, range 1");
@@ -218,53 +218,52 @@ class ExportTest {
         "bt2100-pq,  h264,   'primaries 1, transfer 1, matrix 1, range 1'"
     })
     void aSequenceIsTaggedAsWhatItsNumbersMeanAndComesBackTheSame(
-            String space, String form, String tags) {
+            String space, String format, String tags) {
         Project wide =
-                project.withLayer(
-                                "shots", l -> l.withLook(0, k -> BuiltInLooks.named("in-register")))
+                project.withLayer("shots", l -> l.withLook(0, k -> BuiltInLooks.named("neutral")))
                         .withSequence(project.sequence().withColour(ColourSpace.named(space)));
-        Form chosen = Forms.named(form);
+        ExportFormat chosen = ExportFormats.named(format);
         Path movie = folder.resolve("wide" + chosen.ending());
         List<String> words =
                 Export.run(
                         Export.Order.of(wide, movie, chosen)
                                 .withRange(new FrameRange(0, 0))
-                                .withQuality(Quality.FINEST),
+                                .withQuality(Quality.BEST),
                         workers,
                         n -> {},
-                        Cancel.NEVER);
+                        Cancellation.NEVER);
         assertThat(tags(movie)).isEqualTo(tags);
-        assertThat(words.stream().anyMatch(w -> w.contains("does not carry")))
-                .isEqualTo(form.equals("h264"));
+        assertThat(words.stream().anyMatch(w -> w.contains("cannot store")))
+                .isEqualTo(format.equals("h264"));
         try (Footage source = Footage.open(Path.of(project.sources().getFirst().path()), workers);
                 Footage read = Footage.open(movie, workers)) {
             Frame a = source.frame(0, source.size());
             Frame b = read.frame(0, read.size());
-            assertThat(apart(a, b, 1)).isLessThan(chosen == Forms.FFV1 ? 0.004 : 0.03);
+            assertThat(apart(a, b, 1)).isLessThan(chosen == ExportFormats.FFV1 ? 0.004 : 0.03);
         }
     }
 
     @Test
-    void formsWithoutAlphaSayOnWhatThePictureIsLaid() throws IOException {
+    void formatsWithoutAlphaSayOnWhatThePictureIsLaid() throws IOException {
         Path svg =
                 Files.writeString(
                         folder.resolve("t.svg"),
                         "<svg xmlns='http://www.w3.org/2000/svg' width='64' height='64'>"
                                 + "<rect x='16' y='16' width='32' height='32' fill='#fff'/></svg>");
-        Project p = Import.project(Import.source(svg, "t"), BuiltInLooks.named("in-register"));
-        for (Form form : Forms.all()) {
-            Path out = folder.resolve("laid" + form.ending());
+        Project p = Import.project(Import.source(svg, "t"), BuiltInLooks.named("neutral"));
+        for (ExportFormat format : ExportFormats.all()) {
+            Path out = folder.resolve("laid" + format.ending());
             List<String> words =
                     Export.run(
-                            Export.Order.of(p, out, form)
+                            Export.Order.of(p, out, format)
                                     .withRange(new FrameRange(0, 0))
                                     .withOverwrite(true),
                             workers,
                             n -> {},
-                            Cancel.NEVER);
-            boolean keeps = form.keepsAlpha(form.samplings().getFirst());
-            assertThat(words.stream().anyMatch(w -> w.contains("laid on black")))
-                    .as(form.title())
+                            Cancellation.NEVER);
+            boolean keeps = format.keepsAlpha(format.samplings().getFirst());
+            assertThat(words.stream().anyMatch(w -> w.contains("composited over black")))
+                    .as(format.title())
                     .isEqualTo(!keeps);
         }
     }
@@ -290,29 +289,33 @@ class ExportTest {
     }
 
     @Test
-    void anOddSizeIsMadeEvenForFormsThatNeedIt() {
+    void anOddSizeIsMadeEvenForFormatsThatNeedIt() {
         Path odd = folder.resolve("odd.png");
         TestMedia.make(
                 odd, new TestMedia.Track("color=0x808080:s=65x49:d=0.04,format=rgb24", "png", ""));
-        Project p = Import.project(Import.source(odd, "odd"), BuiltInLooks.named("in-register"));
-        for (Odd way : Odd.values()) {
-            Path out = folder.resolve(way + ".mp4");
+        Project p = Import.project(Import.source(odd, "odd"), BuiltInLooks.named("neutral"));
+        for (OddSizes direction : OddSizes.values()) {
+            Path out = folder.resolve(direction + ".mp4");
             List<String> words =
                     Export.run(
-                            Export.Order.of(p, out, Forms.H264).withOdd(way),
+                            Export.Order.of(p, out, ExportFormats.H264).withOdd(direction),
                             workers,
                             n -> {},
-                            Cancel.NEVER);
-            assertThat(words).singleElement().asString().contains("65x49").contains(way.word());
+                            Cancellation.NEVER);
+            assertThat(words)
+                    .singleElement()
+                    .asString()
+                    .contains("65x49")
+                    .contains(direction.title());
             try (Footage read = Footage.open(out, workers)) {
                 assertThat(read.size())
-                        .isEqualTo(way == Odd.PAD ? new Size(66, 50) : new Size(64, 48));
+                        .isEqualTo(direction == OddSizes.PAD ? new Size(66, 50) : new Size(64, 48));
             }
         }
     }
 
     @Test
-    void alphaLeavesInTheFormsThatKeepIt() throws IOException {
+    void alphaLeavesInTheFormatsThatKeepIt() throws IOException {
         Path svg =
                 Files.writeString(
                         folder.resolve("t.svg"),
@@ -322,10 +325,15 @@ class ExportTest {
                 Import.project(
                         Import.source(svg, "t"),
                         BuiltInLooks.named("rgb-split").withDial("red-x", 8));
-        for (Form form : List.of(Forms.PNG, Forms.FFV1, Forms.VP9, Forms.PRORES)) {
+        for (ExportFormat format :
+                List.of(
+                        ExportFormats.PNG,
+                        ExportFormats.FFV1,
+                        ExportFormats.VP9,
+                        ExportFormats.PRORES)) {
             try (Footage read =
                     Footage.open(
-                            export(p, "alpha" + form.ending(), form, new FrameRange(0, 0)),
+                            export(p, "alpha" + format.ending(), format, new FrameRange(0, 0)),
                             workers)) {
                 Frame frame = read.frame(0, read.size());
                 assertThat(frame.isOpaque()).isFalse();
@@ -340,7 +348,7 @@ class ExportTest {
     void aCancelledExportLeavesWhatWasThereBefore() throws IOException {
         Path out = Files.writeString(folder.resolve("kept.mkv"), "mine");
         List<Long> done = new CopyOnWriteArrayList<>();
-        var order = Export.Order.of(project, out, Forms.FFV1).withOverwrite(true);
+        var order = Export.Order.of(project, out, ExportFormats.FFV1).withOverwrite(true);
         assertThatThrownBy(() -> Export.run(order, workers, done::add, () -> done.size() >= 5))
                 .isInstanceOf(CancelledException.class);
         assertThat(out).hasContent("mine");
@@ -356,17 +364,19 @@ class ExportTest {
                                 export(
                                         project,
                                         "no/such/folder/a.mkv",
-                                        Forms.FFV1,
+                                        ExportFormats.FFV1,
                                         new FrameRange(0, 0)))
                 .isInstanceOf(UnwritableTargetException.class)
-                .hasMessageContaining("no folder");
-        assertThatThrownBy(() -> export(project, "one.png", Forms.PNG, new FrameRange(0, 3)))
-                .hasMessageContaining("cannot hold 4 frames");
+                .hasMessageContaining("does not exist");
+        assertThatThrownBy(
+                        () -> export(project, "one.png", ExportFormats.PNG, new FrameRange(0, 3)))
+                .hasMessageContaining("holds one frame, not 4");
         Files.createDirectory(folder.resolve("dir.mkv"));
-        assertThatThrownBy(() -> export(project, "dir.mkv", Forms.FFV1, new FrameRange(0, 0)))
+        assertThatThrownBy(
+                        () -> export(project, "dir.mkv", ExportFormats.FFV1, new FrameRange(0, 0)))
                 .hasMessageContaining("is a folder");
         Files.delete(folder.resolve("in.mkv"));
-        assertThatThrownBy(() -> export(project, "a.mkv", Forms.FFV1, new FrameRange(0, 0)))
+        assertThatThrownBy(() -> export(project, "a.mkv", ExportFormats.FFV1, new FrameRange(0, 0)))
                 .isInstanceOf(MissingFileException.class);
         assertThat(folder.resolve("a.mkv")).doesNotExist();
     }

@@ -8,12 +8,12 @@ import ivrik.core.IvrikException;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.MovieReader;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.MovieWriter;
 import ivrik.media.encode.Quality;
 import ivrik.media.sound.SoundReader;
@@ -81,7 +81,9 @@ class FailedOpeningsTest {
     void aMovieTakenAwayWhileItIsRead() throws IOException {
         Path file = TestMedia.counting(folder.resolve("counting.mkv"), 12, "ffv1", "");
         Path away = folder.resolve("away.mkv");
-        Reading counted = Reading.USUAL.withCounted(true); // goes back only by opening it again
+        FootageSettings counted =
+                FootageSettings.AUTOMATIC.withCountFrames(
+                        true); // goes back only by opening it again
         try (MovieReader reader = new MovieReader(file, counted, Workers.shared())) {
             Frame second = reader.frame(1);
             reader.frame(6);
@@ -103,19 +105,24 @@ class FailedOpeningsTest {
 
     @Test
     void writers() throws IOException {
-        for (Form form : Forms.all().stream().filter(Form::isMovie).toList()) {
+        for (ExportFormat format :
+                ExportFormats.all().stream().filter(ExportFormat::isMovie).toList()) {
             MovieWriter.Options options =
-                    MovieWriter.Options.of(form, Quality.GOOD, new Size(64, 48), Rational.of(24));
-            Path missing = folder.resolve("none/out" + form.ending());
+                    MovieWriter.Options.of(format, Quality.GOOD, new Size(64, 48), Rational.of(24));
+            Path missing = folder.resolve("none/out" + format.ending());
             failing(() -> new MovieWriter(missing, options, Workers.shared()).close());
         }
         Path out = folder.resolve("small.mp4");
         MovieWriter.Options small =
-                MovieWriter.Options.of(Forms.H264, Quality.GOOD, new Size(2, 2), Rational.of(24));
+                MovieWriter.Options.of(
+                        ExportFormats.H264, Quality.GOOD, new Size(2, 2), Rational.of(24));
         failing(() -> new MovieWriter(out, small, Workers.shared()).close());
         MovieWriter.Options huge =
                 MovieWriter.Options.of(
-                        Forms.H264, Quality.GOOD, new Size(40_000, 40_000), Rational.of(24));
+                        ExportFormats.H264,
+                        Quality.GOOD,
+                        new Size(40_000, 40_000),
+                        Rational.of(24));
         failing(() -> new MovieWriter(out, huge, Workers.shared()).close());
         try (var left = Files.list(folder)) {
             assertThat(left).isEmpty();

@@ -17,14 +17,14 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** What FFmpeg says of files, as it reaches people. */
+/** FFmpeg's messages about files, as users see them. */
 class FfmpegWordsTest {
     @TempDir Path folder;
 
     @Test
     void aTextEndsAtItsZeroWhateverComesAfterIt() {
         Ffmpeg.load();
-        assertThat(Ffmpeg.word(AVERROR_INVALIDDATA))
+        assertThat(Ffmpeg.errorText(AVERROR_INVALIDDATA))
                 .isEqualTo("Invalid data found when processing input");
         byte[] bytes = "a word\0a/lang/Object".getBytes(StandardCharsets.US_ASCII);
         try (BytePointer text = new BytePointer(bytes.length)) {
@@ -45,7 +45,7 @@ class FfmpegWordsTest {
         assertThatThrownBy(() -> Footage.open(movie, Workers.shared()))
                 .isInstanceOf(UnreadableMediaException.class)
                 .hasMessageContaining("m.mov")
-                .hasMessageContaining("compression that is not known here")
+                .hasMessageContaining("its codec is not supported")
                 .hasMessageNotContaining("has no size");
     }
 }

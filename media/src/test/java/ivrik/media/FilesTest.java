@@ -3,7 +3,7 @@ package ivrik.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
@@ -61,7 +61,7 @@ class FilesTest {
     void aFullDiskIsCalledAFullDisk() {
         assertThat(SafeFile.fault(folder, new IOException("No space left on device")).oneLine())
                 .contains("disk is full")
-                .contains("free some space");
+                .contains("free disk space");
         assertThat(SafeFile.fault(folder, new IOException("denied")).oneLine())
                 .contains("cannot write");
     }
@@ -119,18 +119,18 @@ class FilesTest {
     @Test
     void filesOfSourcesThatAreGoneAreClosedAndWhatIsReadIsCounted() {
         Source source = project().sources().getFirst();
-        Store store = new Store(1 << 24);
-        try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
+        FrameCache cache = new FrameCache(1 << 24);
+        try (MediaPictures pictures = new MediaPictures(Workers.shared(), cache)) {
             var frame = pictures.frame(new Plan.Picture(source, 0), source.size());
             assertThat(pictures.openFiles()).isEqualTo(1);
-            assertThat(store.held())
+            assertThat(cache.held())
                     .as("in the bytes that it came in")
                     .isEqualTo(read(source).bytes());
             pictures.closeOthers(List.of(source));
             assertThat(pictures.openFiles()).isEqualTo(1);
             pictures.closeOthers(List.of());
             assertThat(pictures.openFiles()).isZero();
-            assertThat(store.held()).isZero();
+            assertThat(cache.held()).isZero();
             assertThat(pictures.frame(new Plan.Picture(source, 0), source.size()).size())
                     .as("and opened again when it is asked for")
                     .isEqualTo(frame.size());

@@ -6,8 +6,8 @@ import ivrik.core.picture.Frame;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.MovieReader;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.Sampling;
 import ivrik.media.sound.SoundReader;
 
@@ -24,7 +24,7 @@ import java.util.stream.Collectors;
 
 /**
  * The matrix of forms in {@code docs/formats.md} is what comes out when each of them is tried: {@code
- * -Divrik.docs=write} writes it anew.
+ * -Divrik.docs=write} writes it again.
  */
 class FormatsTest {
     private static final Path DOCUMENT =
@@ -32,7 +32,7 @@ class FormatsTest {
     private static final Path FIXTURES = Path.of("src/test/resources/formats");
 
     /** What stands below is measured by the bench, and differs from machine to machine. */
-    private static final String MEASURED = "## How good compressed movies are";
+    private static final String MEASURED = "## Quality of compressed movies";
 
     @TempDir Path folder;
 
@@ -49,30 +49,30 @@ class FormatsTest {
         {"JPEG", "plain.jpg", "base8.png"},
         {"JPEG, progressive", "progressive.jpg", "base8.png"},
         {"JPEG, grey", "grey.jpg", "grey.png"},
-        {"JPEG of four inks", "cmyk.jpg", "base8.png"},
+        {"JPEG, CMYK", "cmyk.jpg", "base8.png"},
         {"JPEG with Exif orientation", "orient6.jpg", ""},
         {"TIFF in strips", "strips8.tif", "base8.png"},
         {"TIFF in tiles", "tiles16.tif", "base.png"},
-        {"TIFF, planes apart", "planar8.tif", "base8.png"},
+        {"TIFF, planar", "planar8.tif", "base8.png"},
         {"TIFF, LZW with predictor", "lzw16.tif", "base.png"},
         {"TIFF, deflated", "zip16.tif", "base.png"},
         {"TIFF, PackBits", "packbits8.tif", "base8.png"},
         {"TIFF, JPEG", "jpeg8.tif", "base8.png"},
         {"TIFF, 32-bit float", "float32.tif", "base.png"},
         {"TIFF, half float", "half16.tif", "base.png"},
-        {"TIFF, 32-bit whole numbers", "whole32.tif", "base.png"},
+        {"TIFF, 32-bit integer", "whole32.tif", "base.png"},
         {"TIFF, associated alpha", "associated8.tif", "base8.png"},
         {"TIFF, unassociated alpha", "unassociated16.tif", "base.png"},
-        {"TIFF of four inks", "cmyk8.tif", "base8.png"},
+        {"TIFF, CMYK", "cmyk8.tif", "base8.png"},
         {"TIFF with a palette", "palette.tif", "palette.png"},
         {"TIFF with orientation", "orient6.tif", ""},
         {"BigTIFF", "big16.tif", "base.png"},
         {"TIFF, big-endian", "bigendian16.tif", "base.png"},
         {"TGA", "plain.tga", "base8.png"},
-        {"TGA, run lengths", "rle.tga", "base8.png"},
+        {"TGA, run-length encoded", "rle.tga", "base8.png"},
         {"BMP", "plain.bmp", "base8.png"},
         {"PPM", "plain.ppm", "base8.png"},
-        {"HEIC, an odd size", "odd.heic", "odd.png"},
+        {"HEIC, odd size", "odd.heic", "odd.png"},
         {"HEIC in tiles", "grid.heic", "grid.png"},
     };
 
@@ -101,48 +101,54 @@ class FormatsTest {
     @Test
     void theDocumentSaysWhatIsSo() throws IOException {
         StringBuilder text = new StringBuilder();
-        text.append("# Forms in and out\n\n");
+        text.append("# File formats\n\n");
         text.append(
-                "Made by `FormatsTest`, which tries each of them; `mvn test -pl core,media"
-                        + " -Dtest=FormatsTest -Divrik.docs=write` writes it anew.\n\n");
-        text.append("## Pictures in\n\n");
+                "`FormatsTest` tests every format and checks this page. To update the page, run"
+                        + " `mvn test -pl core,media -Dtest=FormatsTest -Divrik.docs=write`.\n\n");
+        text.append("## Images: import\n\n");
         text.append(
                 table(
-                        new Row("kind", "size", "depth", "mean off, in codes of 8 bit", "most off"),
+                        new Row(
+                                "format",
+                                "size",
+                                "depth",
+                                "mean error, 8-bit codes",
+                                "largest error"),
                         stills()));
         text.append(
                 "\n"
-                    + "Also: OpenEXR with layers, parts of a window, chromaticities; Radiance;"
-                    + " animated GIF, APNG and WebP as movies; SVG with pictures of its own folder."
-                    + " Colours of ICC profiles, gamma and chromaticity tags, BT.2020, P3, PQ and"
-                    + " HLG are brought to the sequence's, or left as they are if one likes.\n\n");
-        text.append("## Movies in\n\n");
+                    + "Also: OpenEXR with layers, partial data windows and chromaticities;"
+                    + " Radiance; animated GIF, APNG and WebP as movies; SVG with images from its"
+                    + " own folder. ICC profiles, gamma and chromaticity tags, BT.2020, P3, PQ and"
+                    + " HLG are converted to the colour space of the sequence. The footage settings"
+                    + " can turn the conversion off.\n\n");
+        text.append("## Movies: import\n\n");
         text.append(
                 table(
                         new Row(
                                 "container",
-                                "pictures",
+                                "video",
                                 "sound",
-                                "frame n is frame n",
-                                "found by",
-                                "sound off by"),
+                                "frame numbers exact",
+                                "frames found by",
+                                "sound error"),
                         movies()));
         text.append(
                 "\n"
-                        + "MP3 in AVI comes with the delay of its encoder (0.02 s), which that"
-                        + " container does not tell.\n\n");
-        text.append("## Out\n\n");
+                    + "MP3 in AVI starts late by the delay of its encoder (0.02 s), which the AVI"
+                    + " container does not store.\n\n");
+        text.append("## Export\n\n");
         text.append(
                 table(
                         new Row(
-                                "form",
-                                "`--form`",
-                                "ending",
-                                "colour kept",
+                                "format",
+                                "`--format`",
+                                "extension",
+                                "chroma sampling",
                                 "alpha",
                                 "wide colour",
                                 "lossless"),
-                        forms()));
+                        formats()));
         text.append("\n");
         String before = Files.isRegularFile(DOCUMENT) ? Files.readString(DOCUMENT) : "";
         int measured = before.indexOf(MEASURED);
@@ -235,7 +241,7 @@ class FormatsTest {
                                 m[1].replace("lib", "").replace("_ks", ""),
                                 m[3].isEmpty() ? "none" : m[3].replace("lib", ""),
                                 exact ? "yes" : "no",
-                                reader.isCounted() ? "counting" : "its times",
+                                reader.isCounted() ? "counting" : "time stamps",
                                 m[3].isEmpty() ? "" : sound(file)));
             }
         }
@@ -256,28 +262,30 @@ class FormatsTest {
         throw new AssertionError("no click in " + file);
     }
 
-    private static List<Row> forms() {
+    private static List<Row> formats() {
         List<Row> rows = new ArrayList<>();
-        for (Form form : Forms.all()) {
+        for (ExportFormat format : ExportFormats.all()) {
             boolean wide =
-                    form.carries(ivrik.core.colour.ColourSpace.BT2100_PQ)
-                            || form.carries(ivrik.core.colour.ColourSpace.DISPLAY_P3);
+                    format.carries(ivrik.core.colour.ColourSpace.BT2100_PQ)
+                            || format.carries(ivrik.core.colour.ColourSpace.DISPLAY_P3);
             String alpha =
-                    form.samplings().stream()
-                            .filter(form::keepsAlpha)
+                    format.samplings().stream()
+                            .filter(format::keepsAlpha)
                             .map(Sampling::id)
                             .collect(Collectors.joining(", "));
             rows.add(
                     new Row(
-                            form.title(),
-                            form.id(),
-                            form.ending(),
-                            form.samplings().stream()
+                            format.title(),
+                            format.id(),
+                            format.ending(),
+                            format.samplings().stream()
                                     .map(Sampling::id)
                                     .collect(Collectors.joining(", ")),
-                            alpha.isEmpty() ? "laid on black" : form.isMovie() ? alpha : "yes",
-                            wide ? "tagged" : "brought to BT.709",
-                            form.isExact() ? "yes" : "no"));
+                            alpha.isEmpty()
+                                    ? "composited over black"
+                                    : format.isMovie() ? alpha : "yes",
+                            wide ? "tagged" : "converted to BT.709",
+                            format.isExact() ? "yes" : "no"));
         }
         return rows;
     }

@@ -8,13 +8,13 @@ import ivrik.core.picture.Frame;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.Preset;
 import ivrik.media.encode.Quality;
 
@@ -55,13 +55,13 @@ class MovingPicturesTest {
                 layer.id(), l -> l.withClips(List.of(l.clips().getFirst().withLength(24))));
     }
 
-    private Path export(Project p, String name, Form form) {
+    private Path export(Project p, String name, ExportFormat format) {
         Path out = folder.resolve(name);
         Export.run(
-                Export.Order.of(p, out, form).withRange(RANGE).withQuality(Quality.FINEST),
+                Export.Order.of(p, out, format).withRange(RANGE).withQuality(Quality.BEST),
                 workers,
                 n -> {},
-                Cancel.NEVER);
+                Cancellation.NEVER);
         return out;
     }
 
@@ -89,12 +89,12 @@ class MovingPicturesTest {
     @ParameterizedTest
     @ValueSource(strings = {"apng", "webp", "gif"})
     void comeBackWithEveryFrameItsTimeAndWhatIsTransparent(String name) throws IOException {
-        Form form = Forms.named(name);
+        ExportFormat format = ExportFormats.named(name);
         Project project = sticker();
-        Path out = export(project, "out" + form.ending(), form);
+        Path out = export(project, "out" + format.ending(), format);
         Path stills = folder.resolve("still-%02d.png");
-        export(project, stills.getFileName().toString(), Forms.PNG);
-        boolean few = form == Forms.GIF;
+        export(project, stills.getFileName().toString(), ExportFormats.PNG);
+        boolean few = format == ExportFormats.GIF;
         try (Footage moving = Footage.open(out, workers);
                 Footage wanted = Footage.open(stills, workers)) {
             assertThat(moving.frames()).isEqualTo(12).isEqualTo(wanted.frames());
@@ -107,19 +107,19 @@ class MovingPicturesTest {
                 assertThat(apart[1]).as("alpha of frame %d", n).isLessThan(few ? 0.51 : 1e-6);
             }
         }
-        byte[] again = Files.readAllBytes(export(project, "again" + form.ending(), form));
+        byte[] again = Files.readAllBytes(export(project, "again" + format.ending(), format));
         assertThat(Files.readAllBytes(out)).as("the same bytes").isEqualTo(again);
     }
 
     @Test
     void goRoundAndRound() throws IOException {
         Project project = sticker();
-        assertThat(text(export(project, "a.gif", Forms.GIF)))
+        assertThat(text(export(project, "a.gif", ExportFormats.GIF)))
                 .contains("NETSCAPE2.0\u0003\u0001\0\0");
-        assertThat(text(export(project, "a.apng", Forms.APNG)))
+        assertThat(text(export(project, "a.apng", ExportFormats.APNG)))
                 .as("12 frames, played without end")
                 .contains("acTL\0\0\0\u000c\0\0\0\0");
-        String webp = text(export(project, "a.webp", Forms.WEBP));
+        String webp = text(export(project, "a.webp", ExportFormats.WEBP));
         int at = webp.indexOf("ANIM") + 12;
         assertThat(webp.substring(at, at + 2)).isEqualTo("\0\0");
     }
@@ -129,17 +129,17 @@ class MovingPicturesTest {
     }
 
     @Test
-    void aPresetIsAFormWithAllItsChoices() throws IOException {
+    void aPresetIsAFormatWithAllItsChoices() throws IOException {
         Project project = sticker();
         for (Preset preset : Preset.values()) {
-            Path out = folder.resolve(preset.id() + preset.form().ending());
+            Path out = folder.resolve(preset.id() + preset.format().ending());
             List<String> words =
                     Export.run(
-                            preset.applied(Export.Order.of(project, out, Forms.PNG))
+                            preset.applied(Export.Order.of(project, out, ExportFormats.PNG))
                                     .withRange(RANGE),
                             workers,
                             n -> {},
-                            Cancel.NEVER);
+                            Cancellation.NEVER);
             try (Footage made = Footage.open(out, workers)) {
                 assertThat(made.size().width()).isEqualTo(Math.round(96 * preset.scale()));
                 boolean alpha = !made.frame(0, made.size()).isOpaque();

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 
@@ -35,15 +35,20 @@ class OpenExrTest {
                         window);
         try (Footage footage = Footage.open(file, Workers.shared())) {
             assertThat(footage.delivered(0, footage.size()).colour().get(0).at(0, 0)).isEqualTo(1);
-            assertThat(footage.remarks(file))
+            assertThat(footage.notices(file))
                     .anyMatch(r -> r.contains("beauty") && r.contains("glow"));
         }
         try (Footage footage =
-                Footage.open(file, Reading.USUAL.withLayer("glow"), Workers.shared())) {
+                Footage.open(
+                        file, FootageSettings.AUTOMATIC.withImageLayer("glow"), Workers.shared())) {
             assertThat(footage.delivered(0, footage.size()).colour().get(2).at(1, 2)).isEqualTo(31);
         }
         assertThatThrownBy(
-                        () -> Footage.open(file, Reading.USUAL.withLayer("fog"), Workers.shared()))
+                        () ->
+                                Footage.open(
+                                        file,
+                                        FootageSettings.AUTOMATIC.withImageLayer("fog"),
+                                        Workers.shared()))
                 .isInstanceOf(UnreadableMediaException.class)
                 .hasMessageContaining("fog");
     }
@@ -61,7 +66,8 @@ class OpenExrTest {
             assertThat(footage.delivered(0, footage.size()).colour().get(0).at(2, 1)).isEqualTo(3);
         }
         try (Footage footage =
-                Footage.open(file, Reading.USUAL.withLayer("glow"), Workers.shared())) {
+                Footage.open(
+                        file, FootageSettings.AUTOMATIC.withImageLayer("glow"), Workers.shared())) {
             assertThat(footage.layers()).containsExactly("glow", "beauty");
             assertThat(footage.size()).isEqualTo(new Size(4, 3));
             assertThat(footage.delivered(0, footage.size()).colour().get(2).at(1, 2)).isEqualTo(31);

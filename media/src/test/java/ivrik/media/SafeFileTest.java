@@ -10,11 +10,11 @@ import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.StillWriter;
 import ivrik.media.file.Journal;
-import ivrik.media.file.LostWork;
-import ivrik.media.file.Owner;
+import ivrik.media.file.ProcessOwner;
 import ivrik.media.file.ProjectFile;
-import ivrik.media.file.ProjectHeldException;
 import ivrik.media.file.ProjectLock;
+import ivrik.media.file.ProjectLockedException;
+import ivrik.media.file.RecoverableWork;
 import ivrik.media.file.SafeFile;
 
 import org.junit.jupiter.api.Test;
@@ -28,17 +28,19 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 
-/** Files written aside: what they leave, what they keep, and whose leftovers they take away. */
+/**
+ * Files written beside their target: what they leave, what they keep, and whose leftovers they delete.
+ */
 @EnabledOnOs({OS.LINUX, OS.MAC})
 class SafeFileTest {
     @TempDir Path folder;
 
     /** A process that ran on this machine and has ended. */
-    private static Owner ended() throws IOException, InterruptedException {
+    private static ProcessOwner ended() throws IOException, InterruptedException {
         Process process = new ProcessBuilder("sleep", "60").start();
-        Owner owner =
-                new Owner(
-                        Owner.self().machine(),
+        ProcessOwner owner =
+                new ProcessOwner(
+                        ProcessOwner.self().machine(),
                         process.pid(),
                         process.toHandle().info().startInstant().orElseThrow().toEpochMilli());
         assertThat(owner.isGone()).isFalse();
@@ -77,7 +79,7 @@ class SafeFileTest {
         new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor();
         assertThatThrownBy(() -> SafeFile.write(pipe, "x"))
                 .isInstanceOf(UnwritableTargetException.class)
-                .hasMessageContaining("no ordinary file");
+                .hasMessageContaining("not a regular file");
         assertThat(Files.isRegularFile(pipe)).isFalse();
     }
 
@@ -85,8 +87,10 @@ class SafeFileTest {
     void whatAKilledProcessLeftIsTakenAwayAndWhatALivingOneWritesIsNot()
             throws IOException, InterruptedException {
         Path dead = Files.createFile(folder.resolve(".o.mp4." + ended().token() + ".1.part"));
-        Path alive = Files.createFile(folder.resolve(".o.mp4." + Owner.self().token() + ".9.part"));
-        Owner far = new Owner("another-machine", 1, 1);
+        Path alive =
+                Files.createFile(
+                        folder.resolve(".o.mp4." + ProcessOwner.self().token() + ".9.part"));
+        ProcessOwner far = new ProcessOwner("another-machine", 1, 1);
         Path elsewhere = Files.createFile(folder.resolve(".o.mp4." + far.token() + ".1.part"));
         Path others = Files.createFile(folder.resolve(".o.mp4." + ended().token() + ".notes"));
         SafeFile.write(folder.resolve("o.mp4"), "whole");
@@ -98,12 +102,13 @@ class SafeFileTest {
 
     @Test
     void aProcessIsGoneWhenAnotherHasItsNumber() {
-        Owner self = Owner.self();
+        ProcessOwner self = ProcessOwner.self();
         assertThat(self.isGone()).isFalse();
-        assertThat(new Owner(self.machine(), self.pid(), self.began() - 60_000).isGone()).isTrue();
-        assertThat(new Owner("another-machine", 1, 1).isGone()).isFalse();
-        assertThat(Owner.parse(self.token())).contains(self);
-        assertThat(Owner.parse("123")).isEmpty();
+        assertThat(new ProcessOwner(self.machine(), self.pid(), self.began() - 60_000).isGone())
+                .isTrue();
+        assertThat(new ProcessOwner("another-machine", 1, 1).isGone()).isFalse();
+        assertThat(ProcessOwner.parse(self.token())).contains(self);
+        assertThat(ProcessOwner.parse("123")).isEmpty();
     }
 
     @Test
@@ -118,7 +123,7 @@ class SafeFileTest {
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(first.file())))
                 .isEqualTo("rw-------");
         assertThat(ProjectFile.open(first.file()).project()).isEqualTo(project);
-        assertThat(LostWork.of(file)).as("its window lives").isEmpty();
+        assertThat(RecoverableWork.of(file)).as("its window lives").isEmpty();
         first.clear();
         assertThat(first.file()).doesNotExist();
     }
@@ -129,23 +134,25 @@ class SafeFileTest {
         Project project = project();
         Journal journal = Journal.beside(file);
         journal.write(project);
-        String token = Owner.self().token();
+        String token = ProcessOwner.self().token();
         Path left =
                 Files.move(
                         journal.file(),
                         Path.of(journal.file().toString().replace(token, ended().token())));
         Path old = Files.copy(left, folder.resolve(".p.ivrik.journal"));
         Files.setLastModifiedTime(old, FileTime.fromMillis(1000));
-        assertThat(LostWork.of(file)).extracting(LostWork::file).containsExactly(left, old);
-        LostWork lost = LostWork.of(file).getFirst();
+        assertThat(RecoverableWork.of(file))
+                .extracting(RecoverableWork::file)
+                .containsExactly(left, old);
+        RecoverableWork lost = RecoverableWork.of(file).getFirst();
         assertThat(lost.read().project()).isEqualTo(project);
         Journal next = Journal.beside(file);
         lost.becomes(next);
         assertThat(left).doesNotExist();
         assertThat(next.file()).exists();
-        assertThat(LostWork.of(file)).extracting(LostWork::file).containsExactly(old);
-        LostWork.of(file).getFirst().throwAway();
-        assertThat(LostWork.of(file)).isEmpty();
+        assertThat(RecoverableWork.of(file)).extracting(RecoverableWork::file).containsExactly(old);
+        RecoverableWork.of(file).getFirst().discard();
+        assertThat(RecoverableWork.of(file)).isEmpty();
     }
 
     @Test
@@ -154,7 +161,7 @@ class SafeFileTest {
         try (ProjectLock held = ProjectLock.take(file)) {
             assertThat(held).isNotNull();
             assertThatThrownBy(() -> ProjectLock.take(file))
-                    .isInstanceOf(ProjectHeldException.class)
+                    .isInstanceOf(ProjectLockedException.class)
                     .hasMessageContaining(System.getProperty("user.name"));
         }
         ProjectLock.take(file).close();

@@ -5,16 +5,16 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.look.BuiltInLooks;
-import ivrik.core.look.Lists;
+import ivrik.core.look.ListEdits;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Loudness;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.media.decode.Import;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.sound.SoundMix;
 import ivrik.media.sound.WavFile;
 
@@ -62,19 +62,19 @@ class SoundMixTest {
     void clipsSoundInTheirPlacesAndLayersTogether() {
         Source low = tone("low", 240);
         Source high = tone("high", 960);
-        Project shots = Import.project(low, BuiltInLooks.named("in-register")).withSource(high);
+        Project shots = Import.project(low, BuiltInLooks.named("neutral")).withSource(high);
         Layer base =
                 shots.layers()
                         .getFirst()
                         .withClips(List.of(new Clip("low", 0, 24, 0), new Clip("high", 30, 24, 6)));
         Project project =
                 shots.withLayers(
-                        Lists.plus(
+                        ListEdits.plus(
                                 List.of(base),
                                 Layer.of(
                                         "over",
                                         "over",
-                                        BuiltInLooks.named("in-register"),
+                                        BuiltInLooks.named("neutral"),
                                         new Clip("high", 10, 5, 0))));
         assertThat(SoundMix.hasSound(project)).isTrue();
         try (SoundMix mix = new SoundMix(project)) {
@@ -94,9 +94,9 @@ class SoundMixTest {
     }
 
     @Test
-    void aShotIsAsLoudAsItIsToldToBe() {
+    void aShotIsAsLoudAsItIsReportedToBe() {
         Source low = tone("low", 240);
-        Project shots = Import.project(low, BuiltInLooks.named("in-register"));
+        Project shots = Import.project(low, BuiltInLooks.named("neutral"));
         Clip clip = shots.layers().getFirst().clips().getFirst();
         Project quiet = with(shots, clip.withLoudness(new Loudness(-6.0206, false)));
         try (SoundMix mix = new SoundMix(shots)) {
@@ -117,24 +117,24 @@ class SoundMixTest {
     }
 
     @Test
-    void theEndingDecidesTheForm() {
-        assertThat(Forms.of(Path.of("a.PNG"))).isEqualTo(Forms.PNG);
-        assertThat(Forms.of(Path.of("a.tiff"))).isEqualTo(Forms.TIFF);
-        assertThat(Forms.of(Path.of("a-%04d.exr"))).isEqualTo(Forms.EXR);
-        assertThat(Forms.of(Path.of("a.mkv"))).isEqualTo(Forms.FFV1);
-        assertThat(Forms.of(Path.of("a.mp4"))).isEqualTo(Forms.H264);
-        assertThat(Forms.named("av1")).isEqualTo(Forms.AV1);
-        assertThat(Forms.of(Path.of("a.mov"))).isEqualTo(Forms.PRORES);
-        assertThat(Forms.FFV1.hasQuality()).isFalse();
-        assertThatThrownBy(() -> Forms.of(Path.of("a.doc"))).hasMessageContaining("a.doc");
+    void theEndingDecidesTheFormat() {
+        assertThat(ExportFormats.of(Path.of("a.PNG"))).isEqualTo(ExportFormats.PNG);
+        assertThat(ExportFormats.of(Path.of("a.tiff"))).isEqualTo(ExportFormats.TIFF);
+        assertThat(ExportFormats.of(Path.of("a-%04d.exr"))).isEqualTo(ExportFormats.EXR);
+        assertThat(ExportFormats.of(Path.of("a.mkv"))).isEqualTo(ExportFormats.FFV1);
+        assertThat(ExportFormats.of(Path.of("a.mp4"))).isEqualTo(ExportFormats.H264);
+        assertThat(ExportFormats.named("av1")).isEqualTo(ExportFormats.AV1);
+        assertThat(ExportFormats.of(Path.of("a.mov"))).isEqualTo(ExportFormats.PRORES);
+        assertThat(ExportFormats.FFV1.hasQuality()).isFalse();
+        assertThatThrownBy(() -> ExportFormats.of(Path.of("a.doc"))).hasMessageContaining("a.doc");
     }
 
     /** Read by the JDK's own code: the samples of the mix, to half a code. */
     @Test
     void theSoundAloneIsWrittenAsItIsMixed() throws Exception {
-        Project shots = Import.project(tone("low", 240), BuiltInLooks.named("in-register"));
+        Project shots = Import.project(tone("low", 240), BuiltInLooks.named("neutral"));
         Path file = folder.resolve("sound.wav");
-        WavFile.write(shots, new FrameRange(6, 29), file, n -> {}, Cancel.NEVER);
+        WavFile.write(shots, new FrameRange(6, 29), file, n -> {}, Cancellation.NEVER);
         try (AudioInputStream sound = AudioSystem.getAudioInputStream(file.toFile());
                 SoundMix mix = new SoundMix(shots)) {
             assertThat(sound.getFormat().getSampleRate()).isEqualTo(48_000);
@@ -161,11 +161,13 @@ class SoundMixTest {
                         folder.resolve("mute.mkv"),
                         new TestMedia.Track(
                                 "color=black:s=16x16:r=24:d=1,format=yuv444p", "ffv1", ""));
-        Project mute =
-                Import.project(Import.source(still, "mute"), BuiltInLooks.named("in-register"));
+        Project mute = Import.project(Import.source(still, "mute"), BuiltInLooks.named("neutral"));
         Path file = folder.resolve("sound.wav");
-        assertThatThrownBy(() -> WavFile.write(mute, mute.allFrames(), file, n -> {}, Cancel.NEVER))
-                .hasMessageContaining("has no sound");
+        assertThatThrownBy(
+                        () ->
+                                WavFile.write(
+                                        mute, mute.allFrames(), file, n -> {}, Cancellation.NEVER))
+                .hasMessageContaining("contains no sound");
         assertThat(file).doesNotExist();
     }
 }

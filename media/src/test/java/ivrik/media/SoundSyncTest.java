@@ -112,7 +112,7 @@ class SoundSyncTest {
     void aClipThatIsTrimmedTakesItsSoundAlong() {
         Path file = clicking("a.mp4", "mpeg4", "aac", "stereo", 0.38, 0.8);
         Source source = Import.source(file, "s");
-        Project project = Import.project(source, BuiltInLooks.named("in-register"));
+        Project project = Import.project(source, BuiltInLooks.named("neutral"));
         Project trimmed =
                 project.withLayer(
                         "shots", l -> l.withClips(java.util.List.of(new Clip("s", 5, 30, 12))));

@@ -3,7 +3,7 @@ package ivrik.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.project.Source;
 import ivrik.core.render.Plan;
@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Whoever steps back through frames that cannot be decoded by themselves does not have them decoded anew each time. */
+/** Whoever steps back through frames that cannot be decoded by themselves does not have them decoded again each time. */
 class SteppingBackTest {
     private static final int FRAMES = 75;
 
@@ -37,7 +37,7 @@ class SteppingBackTest {
         "c.mkv,  mpeg2video,  -flags qscale -global_quality 118 -bf 2 -g 75",
         "d.h264, libopenh264, -b 4000000 -g 75"
     })
-    void framesOnTheWayAreThere(String name, String encoder, String options) {
+    void framesOnTheDirectionAreThere(String name, String encoder, String options) {
         Path file = TestMedia.counting(folder.resolve(name), FRAMES, encoder, options);
         try (Footage footage = Footage.open(file, Workers.shared())) {
             rows(footage, FRAMES - 1);
@@ -56,7 +56,7 @@ class SteppingBackTest {
     }
 
     @Test
-    void onTheWayForwardAndInLeapsNothingIsKept() {
+    void onTheDirectionForwardAndInLeapsNothingIsKept() {
         Path file =
                 TestMedia.counting(
                         folder.resolve("a.mp4"), FRAMES, "libopenh264", "-b 4000000 -g 75");
@@ -82,13 +82,13 @@ class SteppingBackTest {
             one = footage.read(FRAMES - 2, footage.size()).bytes();
             kept = footage.keptBytes();
         }
-        Store store = new Store(1 << 26);
-        try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
+        FrameCache cache = new FrameCache(1 << 26);
+        try (MediaPictures pictures = new MediaPictures(Workers.shared(), cache)) {
             pictures.frame(new Plan.Picture(source, FRAMES - 1), source.size());
             pictures.frame(new Plan.Picture(source, FRAMES - 2), source.size());
-            assertThat(store.held()).isEqualTo(2 * one + kept);
+            assertThat(cache.held()).isEqualTo(2 * one + kept);
             pictures.closeOthers(List.of());
-            assertThat(store.held()).isZero();
+            assertThat(cache.held()).isZero();
         }
     }
 }

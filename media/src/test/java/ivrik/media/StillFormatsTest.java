@@ -160,13 +160,13 @@ class StillFormatsTest {
         Files.copy(FORMATS.resolve("plain.jpg"), lies, StandardCopyOption.REPLACE_EXISTING);
         assertThat(apart(lies, "base8.png").most()).isLessThan(14);
         try (Footage footage = Footage.open(lies, Workers.shared())) {
-            assertThat(footage.remarks(lies))
+            assertThat(footage.notices(lies))
                     .anyMatch(r -> r.contains("png") && r.contains("jpeg"));
         }
         Path tiff = Files.copy(FORMATS.resolve("lzw16.tif"), folder.resolve("t.jpeg"));
         assertThat(apart(tiff, "base.png").most()).isLessThan(0.001);
         try (Footage footage = Footage.open(FORMATS.resolve("plain.jpg"), Workers.shared())) {
-            assertThat(footage.remarks(FORMATS.resolve("plain.jpg"))).isEmpty();
+            assertThat(footage.notices(FORMATS.resolve("plain.jpg"))).isEmpty();
         }
     }
 
@@ -223,7 +223,7 @@ class StillFormatsTest {
                                 + "><rect width='80' height='40' fill='#ff0000'/></svg>");
         try (Footage footage = Footage.open(file, Workers.shared())) {
             assertThat(footage.size()).isEqualTo(new Size(width, height));
-            assertThat(footage.remarks(file)).hasSize(width == 4096 ? 1 : 0);
+            assertThat(footage.notices(file)).hasSize(width == 4096 ? 1 : 0);
         }
     }
 

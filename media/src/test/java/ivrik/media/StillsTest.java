@@ -105,7 +105,7 @@ class StillsTest {
     @Test
     void aPlaneKeepsEveryFloat() {
         Plane plane = Plane.of(4, 1, -3.5f, 1e-20f, 7.25f, 123456.78f);
-        Path file = folder.resolve("lane.exr");
+        Path file = folder.resolve("channel.exr");
         StillWriter.writePlane(plane, file, workers);
         try (MovieReader reader = new MovieReader(file, workers)) {
             assertThat(reader.stored(0).colour().getFirst().sameSamples(plane)).isTrue();

@@ -81,7 +81,7 @@ class TitleTest {
     void linesOfDifferentLengthStandAsTheyAreAligned() {
         Title two = Title.EMPTY.withText("HHHHHH\nH").withSizePx(40);
         int left = lowLine(two.withAlign(Align.LEFT));
-        int middle = lowLine(two.withAlign(Align.MIDDLE));
+        int middle = lowLine(two.withAlign(Align.CENTRE));
         int right = lowLine(two.withAlign(Align.RIGHT));
         assertThat(left).isLessThan(middle - 20);
         assertThat(middle).isLessThan(right - 20);

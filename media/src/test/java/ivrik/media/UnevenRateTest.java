@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
-import ivrik.core.project.Arrange;
+import ivrik.core.project.ProjectEdits;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.core.threads.Workers;
@@ -78,7 +78,7 @@ class UnevenRateTest {
         try (Footage footage = Footage.open(file, Workers.shared())) {
             assertThat(footage.isUneven()).isTrue();
             assertThat(footage.kind()).isEqualTo(Source.Kind.MOVIE);
-            assertThat(footage.remarks(file)).anyMatch(r -> r.contains("unevenly"));
+            assertThat(footage.notices(file)).anyMatch(r -> r.contains("variable frame rate"));
             double rate = footage.rate().toDouble();
             assertThat(rate).isEqualTo(20);
             assertThat(footage.frames() / rate).isCloseTo(3.45, within(0.2));
@@ -111,7 +111,7 @@ class UnevenRateTest {
         assertThat(source.rate()).isEqualTo(Rational.of(25));
         assertThat(source.frames()).isBetween(72L, 76L);
         Sequence sequence = new Sequence(source.size(), Rational.of(24));
-        assertThat(Arrange.length(source, sequence)).isBetween(69L, 73L);
+        assertThat(ProjectEdits.length(source, sequence)).isBetween(69L, 73L);
         try (var sound = new ivrik.media.sound.SoundReader(file)) {
             float[] from = sound.read((int) (2.49 * 48000), 960);
             assertThat(Math.abs(from[0])).isLessThan(0.01f);
@@ -181,9 +181,9 @@ class UnevenRateTest {
                         "mpeg4",
                         "-g 50");
         Source source = Import.source(file, "s");
-        assertThat(source.reading().counted()).isTrue();
+        assertThat(source.settings().countFrames()).isTrue();
         List<Frame> inOrder = new ArrayList<>();
-        try (Footage footage = Footage.open(file, source.reading(), Workers.shared())) {
+        try (Footage footage = Footage.open(file, source.settings(), Workers.shared())) {
             for (int n = 0; n < 50; n++) {
                 inOrder.add(footage.frame(n, footage.size()));
             }
@@ -192,7 +192,7 @@ class UnevenRateTest {
                 assertThat(sought.colour().get(0).sameSamples(inOrder.get(n).colour().get(0)))
                         .isTrue();
             }
-            assertThat(footage.remarks(file)).anyMatch(r -> r.contains("counted"));
+            assertThat(footage.notices(file)).anyMatch(r -> r.contains("counted"));
         }
     }
 }

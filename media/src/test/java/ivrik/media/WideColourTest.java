@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.Frame;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 
@@ -78,7 +78,7 @@ class WideColourTest {
                                 + "range=full:npl=203");
         try (Footage footage = Footage.open(file, WORKERS)) {
             assertThat(footage.colours().highRange()).isEqualTo(!trc.equals("bt709"));
-            assertThat(footage.remarks(file)).hasSize(1);
+            assertThat(footage.notices(file)).hasSize(1);
             Frame frame = footage.frame(0, footage.size());
             int[] plane = {2, 0, 1};
             // Of hybrid log-gamma zscale brightens each channel by itself; only greys are the same.
@@ -142,7 +142,8 @@ class WideColourTest {
             var usual = new ivrik.core.render.Plan.Picture(source, 0);
             var kept =
                     new ivrik.core.render.Plan.Picture(
-                            source.withReading(Reading.USUAL.withDelivered(true)), 0);
+                            source.withSettings(FootageSettings.AUTOMATIC.withNoConversion(true)),
+                            0);
             var same = new ivrik.core.render.Plan.Picture(source, 0, ColourSpace.BT2100_PQ);
             double code = (500 - 64) / 876.0;
             assertThat((double) pictures.frame(kept, source.size()).colour().get(0).at(3, 3))
@@ -284,7 +285,7 @@ class WideColourTest {
         ColorSpace engine = new ICC_ColorSpace(ICC_Profile.getInstance(profile));
         ColorSpace linear = ColorSpace.getInstance(ColorSpace.CS_LINEAR_RGB);
         try (Footage footage = Footage.open(file, WORKERS)) {
-            assertThat(footage.colours().word()).isEqualTo("wide and of our own");
+            assertThat(footage.colours().text()).isEqualTo("wide and of our own");
             Frame frame = footage.frame(0, footage.size());
             for (int i = 0; i < COLOURS.length; i++) {
                 float[] in = new float[3];
@@ -319,7 +320,7 @@ class WideColourTest {
                 assertThat(frame.colour().get(1).at(i, 0))
                         .isEqualTo((float) (COLOURS[i][1] / 65535.0));
             }
-            assertThat(footage.remarks(file)).isEmpty();
+            assertThat(footage.notices(file)).isEmpty();
         }
     }
 

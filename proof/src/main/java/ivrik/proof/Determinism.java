@@ -6,7 +6,7 @@ import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 
 import java.nio.file.Files;
@@ -14,7 +14,9 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
 
-/** Looks with their dials anywhere: the same bits with one, two and five threads, whatever was rendered before. */
+/**
+ * Looks with random dial values: the same bits with one, two and five threads, whatever was rendered before.
+ */
 final class Determinism implements Trial {
     private static final int TIMES = 12;
     private static final int WIDTH = 96;
@@ -27,7 +29,7 @@ final class Determinism implements Trial {
     @Override
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
-        Project demo = Made.project();
+        Project demo = GeneratedProjects.project();
         try (Workers one = new Workers(1);
                 Workers two = new Workers(2);
                 Workers five = new Workers(5)) {
@@ -47,18 +49,19 @@ final class Determinism implements Trial {
     }
 
     private static long sum(Project project, long frame, Workers workers) {
-        return Made.sum(Made.render(project, frame, WIDTH, workers, Cancel.NEVER));
+        return GeneratedProjects.sum(
+                GeneratedProjects.render(project, frame, WIDTH, workers, Cancellation.NEVER));
     }
 
-    /** The demo, or one layer of it, with any look whose dials are anywhere. */
+    /** The demo, or one of its layers, with any look and random dial values. */
     static Project project(Project demo, Random random) {
         var shelf = BuiltInLooks.shelf();
-        Look look = shelf.get(random.nextInt(shelf.size())).shownOff();
+        Look look = shelf.get(random.nextInt(shelf.size())).withExampleSettings();
         for (Dial dial : look.dials()) {
             double share = Math.pow(random.nextDouble(), 3);
             double end = random.nextBoolean() ? dial.min() : dial.max();
             double to = dial.rest() + share * (end - dial.rest());
-            look = look.withDial(dial.name(), dial.words().isEmpty() ? to : Math.rint(to));
+            look = look.withDial(dial.name(), dial.choices().isEmpty() ? to : Math.rint(to));
         }
         Look chosen = look;
         Layer layer = demo.layers().getFirst();

@@ -11,7 +11,10 @@ import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 
-/** An export is killed in the middle: no half file under its name, and the next one goes on to the same frames. */
+/**
+ * An export is killed midway: no incomplete file has its final name, and the next run continues to the same
+ * frames.
+ */
 final class ExportKills implements Trial {
     private static final int FRAMES = 48;
 
@@ -66,7 +69,7 @@ final class ExportKills implements Trial {
         return all;
     }
 
-    /** What is there under a final name is whole. */
+    /** Checks that files with final names are complete. */
     private static void check(Path folder, String ending, boolean all) throws Exception {
         boolean stills = ending.contains("%");
         int there = 0;
@@ -79,7 +82,7 @@ final class ExportKills implements Trial {
             try (Footage footage = Footage.open(file, Workers.shared())) {
                 long frames = footage.frames();
                 Frame last = footage.delivered(stills ? 0 : FRAMES - 1, footage.size());
-                if (!stills && frames != FRAMES || !Made.isSound(last)) {
+                if (!stills && frames != FRAMES || !GeneratedProjects.isSound(last)) {
                     throw new Failure(file + " has " + frames + " frames");
                 }
             }

@@ -26,8 +26,9 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 
 /**
- * Projects and looks with one or two fields that are wrong: each is read or refused with a word, what is read is planned,
- * rendered and written in bounded time, comes to numbers only, and comes back as it was written.
+ * Projects and looks with one or two wrong fields: each is read or refused with a message; a project that is
+ * read can be planned, rendered and written in bounded time, gives finite numbers, and is the same after
+ * writing and reading.
  */
 final class FileMutants implements Trial {
     private static final int SECONDS = 25;
@@ -61,7 +62,7 @@ final class FileMutants implements Trial {
     private final int times;
 
     /**
-     * @param times how many are made in one trial
+     * @param times mutants per trial
      */
     FileMutants(int times) {
         this.times = times;
@@ -75,14 +76,15 @@ final class FileMutants implements Trial {
     @Override
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
-        String demo = Made.demo();
+        String demo = GeneratedProjects.demo();
         var shelf = BuiltInLooks.shelf();
         for (int i = 0; i < times; i++) {
             boolean isProject = random.nextInt(3) > 0;
             String whole =
                     isProject
                             ? demo
-                            : LookJson.write(shelf.get(random.nextInt(shelf.size())).shownOff());
+                            : LookJson.write(
+                                    shelf.get(random.nextInt(shelf.size())).withExampleSettings());
             String mutant = mutant(whole, random);
             Path file = folder.resolve(i + (isProject ? ".ivrik" : ".look.json"));
             Files.writeString(file, mutant);
@@ -147,11 +149,11 @@ final class FileMutants implements Trial {
             }
             throw new Failure("no end after " + SECONDS + " s" + where);
         } catch (ExecutionException e) {
-            throw new Failure(trace(e.getCause()));
+            throw new Failure(graph(e.getCause()));
         }
     }
 
-    private static String trace(Throwable fault) {
+    private static String graph(Throwable fault) {
         StringBuilder text = new StringBuilder(fault.toString());
         for (int i = 0; i < Math.min(8, fault.getStackTrace().length); i++) {
             text.append("\n    ").append(fault.getStackTrace()[i]);
@@ -159,7 +161,7 @@ final class FileMutants implements Trial {
         return text.toString();
     }
 
-    /** What does not hold; empty if all does. */
+    /** The violated property; empty if all hold. */
     private static String fault(String mutant, boolean isProject, long frame, long end) {
         Project project;
         try {
@@ -171,13 +173,13 @@ final class FileMutants implements Trial {
             return e.oneLine().isBlank() ? "refused without a word" : "";
         }
         if (!ProjectJson.read(ProjectJson.write(project)).project().equals(project)) {
-            return "it does not come back as it was written";
+            return "writing and reading changed the project";
         }
         try {
             Frame made =
-                    Made.render(
+                    GeneratedProjects.render(
                             project, frame, 48, Workers.shared(), () -> System.nanoTime() > end);
-            return Made.isSound(made) ? "" : "it comes to no numbers";
+            return GeneratedProjects.isSound(made) ? "" : "the result contains NaN or infinity";
         } catch (IvrikException e) {
             return e.oneLine().isBlank() ? "refused without a word" : "";
         } catch (CancelledException e) {
@@ -187,7 +189,7 @@ final class FileMutants implements Trial {
 
     private static Project withLook(LookJson.Reading reading) {
         try {
-            Project demo = Made.project();
+            Project demo = GeneratedProjects.project();
             Layer layer = demo.layers().getFirst();
             return demo.withLayers(List.of(layer.withLook(0, old -> reading.look())));
         } catch (java.io.IOException e) {

@@ -5,7 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 
-/** Folders with all that is in them. */
+/** Folder trees. */
 final class Folders {
     private Folders() {}
 
@@ -17,7 +17,7 @@ final class Folders {
         }
     }
 
-    /** Copies a folder; the copy. */
+    /** Copies a folder tree; returns the copy. */
     static Path copy(Path from, Path to) throws IOException {
         try (var all = Files.walk(from)) {
             for (Path each : all.toList()) {

@@ -5,12 +5,15 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Java processes of the same Java and classes as this one, and of the classes that Ivrik keeps for a quick start, told as its launcher tells it. */
+/**
+ * Starts Java processes with the same runtime, classes and options as the launcher, including the class
+ * cache.
+ */
 final class Java {
     private Java() {}
 
     /** The command that runs a main class without a display. */
-    static List<String> command(List<String> flags, Class<?> main, Object... words) {
+    static List<String> command(List<String> flags, Class<?> main, Object... arguments) {
         List<String> command = new ArrayList<>();
         command.add(Path.of(System.getProperty("java.home"), "bin/java").toString());
         Path home = Path.of(System.getProperty("ivrik.home"));
@@ -28,12 +31,12 @@ final class Java {
                         "-Dprism.order=sw",
                         "-Divrik.home=" + home));
         Path classes = kept.resolve("ivrik.aot");
-        if (Files.exists(classes)) { // of other jars than these, it is left aside
+        if (Files.exists(classes)) { // the JVM ignores a cache of other jars
             command.addAll(List.of("-XX:AOTCache=" + classes, "-Xlog:disable"));
         }
         command.addAll(flags);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), main.getName()));
-        for (Object word : words) {
+        for (Object word : arguments) {
             command.add(word.toString());
         }
         return command;

@@ -8,13 +8,13 @@ import ivrik.core.picture.Plane;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.StillWriter;
 
 import java.io.PrintWriter;
@@ -24,8 +24,8 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * Small pictures of odd sizes, with and without alpha, written in every form and read again; lanes of
- * several sizes put together: {@code MediaMatrix FOLDER SEED}. Says each thing it has done.
+ * Small pictures of odd sizes, with and without alpha, exported in every format and read again; channels of
+ * several sizes joined: {@code MediaMatrix FOLDER SEED}. Prints each step.
  */
 public final class MediaMatrix {
     private static final Workers WORKERS = new Workers(2);
@@ -41,15 +41,16 @@ public final class MediaMatrix {
             for (Depth depth : List.of(Depth.INT8, Depth.INT16)) {
                 Path still = folder.resolve("in-" + alpha + depth + ".png");
                 StillWriter.write(noise(width, height, alpha, random), still, depth, WORKERS);
-                for (Form form : Forms.all()) {
-                    Path out = written(still, form, 1, folder.resolve(alpha + "" + depth + form));
+                for (ExportFormat format : ExportFormats.all()) {
+                    Path out =
+                            written(still, format, 1, folder.resolve(alpha + "" + depth + format));
                     try (Footage footage = Footage.open(out, WORKERS)) {
                         System.out.println(out + " " + footage.frame(0, footage.size()).size());
                     }
                 }
             }
         }
-        lanesOfSeveralSizes(folder);
+        channelsOfSeveralSizes(folder);
         System.exit(0);
     }
 
@@ -66,38 +67,38 @@ public final class MediaMatrix {
                 : Frame.opaque(planes[0], planes[1], planes[2]);
     }
 
-    /** A still split and written in a form; the file, or the pattern of the stills. */
-    static Path written(Path still, Form form, int frames, Path stem) {
+    /** A still split and exported; returns the file, or the pattern of the stills. */
+    static Path written(Path still, ExportFormat format, int frames, Path stem) {
         Source source = Import.source(still, "in");
         Project project = Import.project(source, BuiltInLooks.named("rgb-split"));
         Path out =
                 stem.resolveSibling(
-                        stem.getFileName() + (form.isMovie() ? "" : "-%02d") + form.ending());
+                        stem.getFileName() + (format.isMovie() ? "" : "-%02d") + format.ending());
         Export.run(
-                Export.Order.of(project, out, form).withRange(new FrameRange(0, frames - 1)),
+                Export.Order.of(project, out, format).withRange(new FrameRange(0, frames - 1)),
                 WORKERS,
                 n -> {},
-                Cancel.NEVER);
+                Cancellation.NEVER);
         return out;
     }
 
-    private static void lanesOfSeveralSizes(Path folder) throws Exception {
+    private static void channelsOfSeveralSizes(Path folder) throws Exception {
         Path large = folder.resolve("in-true" + Depth.INT8 + ".png");
         Path small = folder.resolve("in-false" + Depth.INT8 + ".png");
-        Path lanes = folder.resolve("lanes");
+        Path channels = folder.resolve("channels");
         Path others = folder.resolve("others");
-        run(0, "separate", large, "--model", "rgb", "-o", lanes);
+        run(0, "separate", large, "--model", "rgb", "-o", channels);
         run(0, "separate", small, "--model", "rgb", "-o", others);
-        run(0, "rejoin", lanes, "-o", folder.resolve("back.png"));
-        Files.delete(lanes.resolve("green.exr"));
-        Files.copy(others.resolve("green.exr"), lanes.resolve("green.exr"));
-        run(1, "rejoin", lanes, "-o", folder.resolve("mixed.png"));
+        run(0, "rejoin", channels, "-o", folder.resolve("back.png"));
+        Files.delete(channels.resolve("green.exr"));
+        Files.copy(others.resolve("green.exr"), channels.resolve("green.exr"));
+        run(1, "rejoin", channels, "-o", folder.resolve("mixed.png"));
     }
 
-    static void run(int exit, Object... words) {
-        String[] line = new String[words.length];
+    static void run(int exit, Object... arguments) {
+        String[] line = new String[arguments.length];
         for (int i = 0; i < line.length; i++) {
-            line[i] = words[i].toString();
+            line[i] = arguments[i].toString();
         }
         PrintWriter said = new PrintWriter(System.out, true);
         int got = Ivrik.run(said, said, line);

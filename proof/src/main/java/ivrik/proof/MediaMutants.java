@@ -11,14 +11,14 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * Pictures, movies, drawings, tables and taken-apart lanes with bytes that are wrong, missing or too many,
- * read in a process of its own: each is read or refused within 10 s of that process's time with a word that
- * names the file, and the process lives on.
+ * Pictures, movies, graphics, tables and separated channels with wrong, missing or additional bytes, read in
+ * a separate process: each is read or refused within 10 s of processor time with a message that names the
+ * file, and the process survives.
  */
 final class MediaMutants implements Trial {
     private static final Duration BOUND = Duration.ofSeconds(10);
 
-    /** However little of the machine it has. */
+    /** Wall-clock limit for a starved process. */
     private static final Duration PATIENCE = Duration.ofMinutes(3);
 
     private static final byte[] TELLING = {0, 1, 0x7f, (byte) 0xff, (byte) 0x80, '-', '9', '<'};
@@ -26,7 +26,7 @@ final class MediaMutants implements Trial {
     private final int times;
 
     /**
-     * @param times how many are read by one process
+     * @param times files per process
      */
     MediaMutants(int times) {
         this.times = times;
@@ -53,7 +53,7 @@ final class MediaMutants implements Trial {
         try (var asked = process.outputWriter();
                 BufferedReader said = process.inputReader()) {
             ask(asked, Samples.still());
-            said.readLine(); // now it runs
+            said.readLine(); // the process is running
             for (int i = 0; i < times; i++) {
                 Path file = mutant(whole.get(random.nextInt(whole.size())), folder, i, random);
                 ask(asked, file);
@@ -96,12 +96,12 @@ final class MediaMutants implements Trial {
         }
     }
 
-    /** Its own time, of all its threads together. */
+    /** Processor time of all threads. */
     private static Duration own(Process process) {
         return process.info().totalCpuDuration().orElse(Duration.ZERO);
     }
 
-    /** A copy of a file, or of a folder of which one file is another. */
+    /** A copy of a file, or of a folder with one file replaced. */
     private static Path mutant(Path whole, Path folder, int number, Random random)
             throws IOException {
         Path copy = folder.resolve("m" + number + "-" + whole.getFileName());

@@ -12,8 +12,8 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * Reads the files whose names come in, one a line, as the command line does: {@code MediaReader FOLDER STILL}.
- * Answers each with an empty line, or with what was wrong about the way it was refused.
+ * Reads the files whose names it receives, one per line, like the command line:
+ * {@code MediaReader FOLDER STILL}. Prints an empty line for each, or the fault of the refusal.
  */
 public final class MediaReader {
     private MediaReader() {}
@@ -59,7 +59,7 @@ public final class MediaReader {
                 : "";
     }
 
-    /** Whether a text names a file, or one in a folder. */
+    /** Whether a message names a file, or a file in a folder. */
     private static boolean names(String text, Path file) throws IOException {
         try (var all = Files.walk(file)) {
             return all.anyMatch(each -> text.contains(each.getFileName().toString()));

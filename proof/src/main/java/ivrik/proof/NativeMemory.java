@@ -7,11 +7,10 @@ import java.util.List;
 import java.util.regex.Pattern;
 
 /**
- * All forms read and written in a process that valgrind watches: no byte outside of what was allocated,
- * and none that was given back, is touched.
+ * All formats read and written under valgrind: no access outside allocated memory, and none to freed memory.
  */
 final class NativeMemory implements Trial {
-    /** The dynamic linker reads its own strings by the word. */
+    /** The dynamic linker reads its own strings by words. */
     private static final String LINKER = "dl-load.c";
 
     private static final Pattern BLOCK =

@@ -12,13 +12,13 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.Stream;
 
 /**
- * Runs the trials: {@code proof/run [--minutes N | --times K] [--only NAME] [--seed S]}. For a few minutes,
- * or so many times, they go in turn; for longer four go on beside each other: mutants, killing exports with
- * the laws of rendering in between, killing windows, and one soak. Prints counts at the end, and every failure with the seed that repeats it and the
- * folder that keeps its files.
+ * Runs the trials: {@code proof/run [--minutes N | --times K] [--only NAME] [--seed S]}. Short runs execute
+ * them in turn. Long runs execute four groups in parallel: mutants, killed exports with laws of rendering
+ * between them, killed windows, and one soak test. Prints counts at the end, and every failure with its seed
+ * and the folder of its files.
  */
 public final class Proof {
-    /** So many minutes are enough to go on beside each other. */
+    /** Minutes from which a run is long. */
     private static final double LONG = 10;
 
     private static final Duration SO_FAR = Duration.ofMinutes(5);
@@ -30,7 +30,7 @@ public final class Proof {
     private static final int LONG_EDITS = 5000;
     private static final int SHORT_EDITS = 300;
 
-    /** Of these there are to be more than of what stands between them. */
+    /** Killed exports between other trials. */
     private static final int EXPORTS_IN_A_ROW = 24;
 
     private final Map<String, Integer> tried = new ConcurrentSkipListMap<>();
@@ -62,7 +62,7 @@ public final class Proof {
         }
         boolean beside = times == 0 && only.isEmpty() && minutes >= LONG;
         long seconds = beside ? Math.round(minutes * 60) : SHORT_SOAK_S;
-        SystemCalls traced = new SystemCalls();
+        SystemCalls graphed = new SystemCalls();
         List<Trial> mutants =
                 List.of(
                         new FileMutants(beside ? LONG_MUTANTS : SHORT_MUTANTS),
@@ -72,7 +72,7 @@ public final class Proof {
                         new UndoOracle(beside ? LONG_EDITS : SHORT_EDITS),
                         new Determinism(),
                         new VectorLengths(),
-                        new GivenUp());
+                        new CancelledRendering());
         List<Trial> exports = List.of(new ExportKills());
         List<Trial> windows = List.of(new WindowKills(beside ? LONG_HAND_MS : SHORT_HAND_MS));
         Soak soak = new Soak(seconds);
@@ -80,17 +80,17 @@ public final class Proof {
         Proof proof = new Proof(Files.createTempDirectory("ivrik-proof"), minutes, seed);
         proof.begin();
         if (beside) {
-            proof.once(traced, seed);
+            proof.once(graphed, seed);
             proof.begin();
             List<Trial> exportsAndLaws = new ArrayList<>(laws);
             exportsAndLaws.addAll(Collections.nCopies(EXPORTS_IN_A_ROW, exports.getFirst()));
             proof.beside(mutants, exportsAndLaws, windows, List.of(soak));
         } else {
-            // valgrind takes minutes: only if it is asked for
+            // valgrind takes minutes: only on request
             boolean watched = times > 0 || !only.isEmpty();
             List<Trial> last = watched ? List.of(soak, new NativeMemory()) : List.of(soak);
             Stream<Trial> all =
-                    Stream.of(List.of(traced), mutants, laws, exports, windows, last)
+                    Stream.of(List.of(graphed), mutants, laws, exports, windows, last)
                             .flatMap(List::stream);
             proof.inTurn(all.toList(), only, times);
         }
@@ -131,7 +131,7 @@ public final class Proof {
         }
     }
 
-    /** What has begun is brought to its end. */
+    /** Runs trials that have started to their end. */
     private void untilTheEnd(List<Trial> trials) {
         for (long seed = firstSeed; System.nanoTime() < end; seed++) {
             for (Trial trial : trials) {

@@ -4,12 +4,12 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.StillWriter;
 
 import java.io.IOException;
@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
 
-/** A small whole file of every kind that is read, made once in this process. */
+/** A small valid file of every readable kind, generated once per process. */
 final class Samples {
     private static final int MOVIE_FRAMES = 4;
     private static final Size CLIP = new Size(320, 180);
@@ -29,12 +29,12 @@ final class Samples {
 
     private Samples() {}
 
-    /** The still that the others are made of. */
+    /** The still that the others are derived from. */
     static Path still() throws IOException {
         return files().stream().filter(f -> f.endsWith("still.png")).findFirst().orElseThrow();
     }
 
-    /** Files, and one folder of lanes. */
+    /** Files, and one folder of channels. */
     static synchronized List<Path> files() throws IOException {
         if (made == null) {
             made = make(Files.createTempDirectory("ivrik-samples"));
@@ -42,21 +42,21 @@ final class Samples {
         return made;
     }
 
-    /** The tram, 96 frames of it, small and without loss. */
+    /** 96 frames of the tram, small and lossless. */
     static synchronized Path clip() throws IOException {
         if (clip == null) {
             Path out = Files.createTempDirectory("ivrik-clip").resolve("tram.mkv");
             Path tram = Path.of(HOME, "demo/lantern-week/media/tram.webm");
             Project project =
-                    Import.project(Import.source(tram, "tram"), BuiltInLooks.named("in-register"));
+                    Import.project(Import.source(tram, "tram"), BuiltInLooks.named("neutral"));
             Export.run(
                     Export.Order.of(
                             project.withSequence(project.sequence().withSize(CLIP)),
                             out,
-                            Forms.FFV1),
+                            ExportFormats.FFV1),
                     Workers.shared(),
                     n -> {},
-                    Cancel.NEVER);
+                    Cancellation.NEVER);
             clip = out;
         }
         return clip;
@@ -69,11 +69,11 @@ final class Samples {
                 still,
                 Depth.INT16,
                 Workers.shared());
-        for (Form form : Forms.all()) {
-            int frames = form.isMovie() ? MOVIE_FRAMES : 1;
-            MediaMatrix.written(still, form, frames, folder.resolve("" + form));
+        for (ExportFormat format : ExportFormats.all()) {
+            int frames = format.isMovie() ? MOVIE_FRAMES : 1;
+            MediaMatrix.written(still, format, frames, folder.resolve("" + format));
         }
-        MediaMatrix.run(0, "separate", still, "--model", "cmyk", "-o", folder.resolve("lanes"));
+        MediaMatrix.run(0, "separate", still, "--model", "cmyk", "-o", folder.resolve("channels"));
         Path cube = folder.resolve("look.cube");
         MediaMatrix.run(0, "cube", "--look", "duotone", "--points", "17", "-o", cube);
         Path media = Path.of(HOME, "demo/lantern-week/media");

@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.regex.Pattern;
 
 /**
- * The demo is worked on and played for a while, with a budget for pictures of 1 GB or in a process of 1 GB:
- * it takes at most 600 MB more than that, and no frame fails.
+ * The demo is edited and played for a while, with a picture budget of 1 GB or in a process of 1 GB: it uses
+ * at most 600 MB more, and no frame fails.
  */
 final class Soak implements Trial {
     private static final int BUDGET_MB = 1024;
@@ -32,20 +32,20 @@ final class Soak implements Trial {
 
     @Override
     public int run(long seed, Path folder) throws Exception {
-        boolean told = seed % 2 == 0;
+        boolean reported = seed % 2 == 0;
         Path data = Files.createDirectories(folder.resolve("data"));
         Path home = Path.of(System.getProperty("ivrik.home"));
         Path demo = Folders.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
         Path log = folder.resolve("ivrik.log");
-        if (told) {
+        if (reported) {
             Preferences.load(data).withMemoryMb(BUDGET_MB).save(data);
         }
-        // it never rests, and leaves what is tried beside it its share
+        // runs without pauses at low priority, so that parallel trials get their share
         List<String> command = new ArrayList<>(List.of("nice", "-n", "10"));
         command.addAll(
                 Java.command(
-                        List.of(told ? "-Xmx1280m" : "-Xmx1g", "-Divrik.log=" + log),
-                        SoakHand.class,
+                        List.of(reported ? "-Xmx1280m" : "-Xmx1g", "-Divrik.log=" + log),
+                        SoakDriver.class,
                         data,
                         demo.resolve("lantern-week.ivrik"),
                         seconds));
@@ -63,9 +63,10 @@ final class Soak implements Trial {
         } finally {
             process.destroyForcibly();
         }
-        System.out.printf("soak: %d MB at most, %s%n", most, told ? "1 GB for pictures" : "1 GB");
+        System.out.printf(
+                "soak: %d MB at most, %s%n", most, reported ? "1 GB for pictures" : "1 GB");
         if (process.exitValue() != 0) {
-            throw new Failure("it ended with " + process.exitValue());
+            throw new Failure("the process ended with " + process.exitValue());
         }
         if (most > BUDGET_MB + MORE_MB) {
             throw new Failure(most + " MB");
@@ -78,7 +79,7 @@ final class Soak implements Trial {
         return 1;
     }
 
-    /** Megabytes of memory that a process has. */
+    /** Resident memory of a process in megabytes. */
     private static long resident(Process process) throws IOException {
         try {
             return Files.readAllLines(Path.of("/proc/" + process.pid() + "/status")).stream()
@@ -87,7 +88,7 @@ final class Soak implements Trial {
                     .findFirst()
                     .orElse(0);
         } catch (java.nio.file.NoSuchFileException e) {
-            return 0; // it has just ended
+            return 0; // the process has just ended
         }
     }
 }

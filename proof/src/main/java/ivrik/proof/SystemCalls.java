@@ -24,9 +24,9 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * The command line and the window under the eyes of strace: no socket of any network is used; nothing is
- * written outside the data folder, the target's folder and the temporary folder, and nothing that everyone
- * could write to; what is in the pictures' words is not in the log.
+ * The command line and the window under strace: no network socket is used; nothing is written outside the
+ * data folder, the target's folder and the temporary folder, and nothing world-writable; texts in pictures do
+ * not appear in the log.
  */
 final class SystemCalls implements Trial {
     private static final int SECONDS = 240;
@@ -34,13 +34,13 @@ final class SystemCalls implements Trial {
             "socket,connect,bind,listen,sendto,sendmsg,open,openat,creat,mkdir,mkdirat,rename,renameat,renameat2,link,linkat,symlink,"
                 + "symlinkat,unlink,unlinkat,rmdir";
 
-    /** What devices and the kernel are told is no file. */
+    /** Devices and kernel files. */
     private static final List<String> NO_FILES = List.of("/dev/", "/proc/");
 
     private static final Pattern SOCKET =
             Pattern.compile("\\b(socket|connect|bind|listen|send\\w+)\\(");
 
-    /** Java opens and closes these when it begins to read files, to see which networks the machine knows. */
+    /** Java opens and closes these when it starts to use files, to detect the network protocols. */
     private static final Pattern ASKED =
             Pattern.compile("socket\\(AF_INET6?, SOCK_STREAM, IPPROTO_IP\\)");
 
@@ -53,13 +53,14 @@ final class SystemCalls implements Trial {
 
     @Override
     public String name() {
-        return "traced";
+        return "system-calls";
     }
 
     @Override
     public int run(long seed, Path folder) throws Exception {
         if (!canWatch(folder)) {
-            System.out.println("traced: there is no strace that may watch, nothing was seen");
+            System.out.println(
+                    "system-calls: strace is missing or not permitted; nothing was checked");
             return 0;
         }
         Path home = Path.of(System.getProperty("ivrik.home"));
@@ -89,7 +90,7 @@ final class SystemCalls implements Trial {
         return project.withSources(sources).withLayers(layers);
     }
 
-    /** Whether strace is installed, and allowed to watch others. */
+    /** Whether strace is installed and permitted. */
     private static boolean canWatch(Path folder) throws Exception {
         String command = "strace -f --seccomp-bpf -qq -o '" + folder.resolve("try") + "' true";
         return new ProcessBuilder("sh", "-c", command)
@@ -110,7 +111,7 @@ final class SystemCalls implements Trial {
         Object[] words = Stream.concat(Stream.of(name), Stream.of(more)).toArray();
         command.addAll(Java.command(flags, Ivrik.class, words));
         command.removeIf(
-                w -> w.startsWith("-Dglass.") || w.startsWith("-Dprism.")); // as started by hand
+                w -> w.startsWith("-Dglass.") || w.startsWith("-Dprism.")); // as in a manual start
         ProcessBuilder builder = new ProcessBuilder(command).directory(folder.toFile());
         builder.environment().put("IVRIK_DATA", folder.resolve("data").toString());
         builder.environment().put("TMPDIR", temporary.toString());
@@ -122,8 +123,9 @@ final class SystemCalls implements Trial {
             throw new Failure(name + " has not ended; it said: " + Files.readString(said));
         }
         if (process.exitValue() != 0) {
-            String told = Files.readString(said);
-            throw new Failure(name + " ended with " + process.exitValue() + "; it said: " + told);
+            String reported = Files.readString(said);
+            throw new Failure(
+                    name + " ended with " + process.exitValue() + "; it said: " + reported);
         }
         List<String> all = whole(Files.readAllLines(calls));
         long asked = all.stream().filter(c -> ASKED.matcher(c).find()).count();
@@ -135,10 +137,7 @@ final class SystemCalls implements Trial {
         }
     }
 
-    /**
-     * Calls in one line each: where another thread's call comes between, strace says the beginning of a call and
-     * its end in two.
-     */
+    /** Joins calls that strace splits when another thread's call comes between. */
     static List<String> whole(List<String> lines) {
         Map<String, String> begun = new LinkedHashMap<>();
         List<String> whole = new ArrayList<>();

@@ -2,23 +2,23 @@ package ivrik.proof;
 
 import java.nio.file.Path;
 
-/** One way of trying to break something. */
+/** An attempt to break something. */
 interface Trial {
-    /** What it is called on the command line. */
+    /** The name on the command line. */
     String name();
 
     /**
-     * Tries once.
+     * Runs one attempt.
      *
-     * @param seed decides everything that is left to chance
-     * @param folder empty and its own; kept if it fails
-     * @return how many things were tried
-     * @throws Failure what did not hold
-     * @throws Exception what kept it from being tried
+     * @param seed determines all random choices
+     * @param folder empty folder, kept on failure
+     * @return number of checks
+     * @throws Failure if a property is violated
+     * @throws Exception if the attempt cannot be made
      */
     int run(long seed, Path folder) throws Exception;
 
-    /** Something that was promised does not hold. */
+    /** A promised property is violated. */
     final class Failure extends Exception {
         Failure(String message) {
             super(message);

@@ -1,21 +1,21 @@
 package ivrik.proof;
 
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Follow;
-import ivrik.app.session.LaneEdits;
-import ivrik.app.session.Models;
+import ivrik.app.session.SeparationChange;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
-import ivrik.app.session.Steps;
 import ivrik.app.session.TakeEdits;
+import ivrik.app.session.TreatmentEdits;
 import ivrik.app.session.View;
 import ivrik.core.json.ProjectJson;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
-import ivrik.core.project.Arrange;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.project.ProjectEdits;
 import ivrik.core.project.ShotEdits;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Treatments;
@@ -27,12 +27,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 
-/** Random edits of the demo: all undone it is the start, all done again it is the end, and each state comes back from a file. */
+/**
+ * Random edits of the demo: undoing all of them gives the start, redoing all gives the end, and each state
+ * survives writing and reading.
+ */
 final class UndoOracle implements Trial {
     private final int edits;
 
     /**
-     * @param edits how many one after the other
+     * @param edits number of successive edits
      */
     UndoOracle(int edits) {
         this.edits = edits;
@@ -46,8 +49,8 @@ final class UndoOracle implements Trial {
     @Override
     public int run(long seed, Path folder) throws Exception {
         Random random = new Random(seed);
-        Project demo = Made.project();
-        Session session = new Session(Long.MAX_VALUE); // none are forgotten
+        Project demo = GeneratedProjects.project();
+        Session session = new Session(Long.MAX_VALUE); // keep all undo steps
         session.open(demo);
         View view = new View();
         List<Project> states = new ArrayList<>();
@@ -87,19 +90,19 @@ final class UndoOracle implements Trial {
             session.selectLayer(session.project().layers().getFirst().id());
             return;
         }
-        Steps steps = new Steps(session);
+        TreatmentEdits steps = new TreatmentEdits(session);
         List<Step> all = look.steps();
         switch (random.nextInt(16)) {
             case 0 -> steps.add(Treatments.all().get(random.nextInt(Treatments.all().size())));
             case 1 -> steps.remove(state.stepId());
             case 2 -> steps.move(state.stepId(), random.nextInt(3) - 1);
             case 3 ->
-                    Models.change(
+                    SeparationChange.change(
                             session,
                             view,
                             Separations.all().get(random.nextInt(Separations.all().size())));
             case 4 -> session.selectLayer(any(session.project().layers(), random).id());
-            case 5 -> session.selectLane(random.nextInt(look.lanes().size()));
+            case 5 -> session.selectChannel(random.nextInt(look.channels().size()));
             case 6 -> nudge(session, random);
             case 7 ->
                     session.editLayer(
@@ -127,16 +130,16 @@ final class UndoOracle implements Trial {
                             old ->
                                     BuiltInLooks.shelf()
                                             .get(random.nextInt(BuiltInLooks.shelf().size()))
-                                            .shownOff());
+                                            .withExampleSettings());
             case 11 ->
                     session.editLayer(
                             "One more",
-                            l -> Arrange.withNewLook(l, l.freeLookId(), l.looks().size() - 1));
-            case 12 -> new TakeEdits(session, view).keep();
+                            l -> ProjectEdits.withNewLook(l, l.freeLookId(), l.looks().size() - 1));
+            case 12 -> new TakeEdits(session, view).save();
             case 13 -> onShot(session, layer, random);
             case 14 -> {
                 if (!all.isEmpty()) {
-                    session.selectCell(any(all, random).id(), state.lane());
+                    session.selectCell(any(all, random).id(), state.channel());
                 }
             }
             default -> {
@@ -162,12 +165,12 @@ final class UndoOracle implements Trial {
     }
 
     private static void nudge(Session session, Random random) {
-        if (LaneEdits.hasShift(session.state())) {
-            int lane = LaneEdits.share(session.state());
+        if (ChannelEdits.hasShift(session.state())) {
+            int channel = ChannelEdits.share(session.state());
             String step = session.state().stepId();
             Follow follow = Follow.values()[random.nextInt(Follow.values().length)];
             Point2D to = new Point2D(random.nextInt(40) - 20, random.nextInt(40) - 20);
-            session.editLook("Nudge", l -> follow.moved(l, step, lane, random.nextInt(240), to));
+            session.editLook("Nudge", l -> follow.moved(l, step, channel, random.nextInt(240), to));
         }
     }
 

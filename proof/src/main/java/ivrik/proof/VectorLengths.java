@@ -9,9 +9,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
 
-/** A frame of the demo with another look, by the command line on processors with shorter vectors: the same file. */
+/**
+ * A frame of the demo with another look, rendered by the command line on processors with shorter vectors: the
+ * same file.
+ */
 final class VectorLengths implements Trial {
-    /** The longest there are, then 256 bits, 128, and none of AVX. */
+    /** The longest vectors, then 256 bits, 128 bits, and no AVX. */
     private static final List<List<String>> PROCESSORS =
             List.of(
                     List.of(),
@@ -29,7 +32,7 @@ final class VectorLengths implements Trial {
         Random random = new Random(seed);
         Path home = Path.of(System.getProperty("ivrik.home"));
         Path demo = Folders.copy(home.resolve("demo/lantern-week"), folder.resolve("demo"));
-        Project project = Determinism.project(Made.project(), random);
+        Project project = Determinism.project(GeneratedProjects.project(), random);
         Path file = Files.writeString(demo.resolve("it.ivrik"), ProjectJson.write(project));
         int frame = random.nextInt(240);
         Path first = null;
@@ -65,7 +68,7 @@ final class VectorLengths implements Trial {
                         .start()
                         .waitFor();
         if (exit != 0) {
-            throw new Failure("it ended with " + exit + ": " + Files.readString(said));
+            throw new Failure("the render ended with " + exit + ": " + Files.readString(said));
         }
     }
 }

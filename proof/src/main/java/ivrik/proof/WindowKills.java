@@ -9,8 +9,8 @@ import ivrik.core.project.Project;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 import ivrik.media.encode.StillWriter;
-import ivrik.media.file.LostWork;
 import ivrik.media.file.ProjectFile;
+import ivrik.media.file.RecoverableWork;
 
 import java.io.BufferedReader;
 import java.nio.file.Files;
@@ -19,15 +19,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 
-/** A window is killed while its hand is busy; what was done up to two seconds before is kept. */
+/** A window is killed during input; everything done up to two seconds before is kept. */
 final class WindowKills implements Trial {
     private static final int PAUSE_MS = 500;
-    private static final long LOST_AT_MOST_MS = 2000;
+    private static final long MAX_LOST_MS = 2000;
 
     private final int longestMs;
 
     /**
-     * @param longestMs of work before the window is killed; at least half of it
+     * @param longestMs longest time until the window is killed; at least half of it is used
      */
     WindowKills(int longestMs) {
         this.longestMs = longestMs;
@@ -52,12 +52,12 @@ final class WindowKills implements Trial {
         Path project = folder.resolve("p.ivrik");
         ProjectFile.save(
                 project,
-                Import.project(Import.source(picture, "p"), BuiltInLooks.named("in-register")));
+                Import.project(Import.source(picture, "p"), BuiltInLooks.named("neutral")));
         Process process =
                 new ProcessBuilder(
                                 Java.command(
                                         List.of(),
-                                        Hand.class,
+                                        InputDriver.class,
                                         data,
                                         named ? project : picture,
                                         PAUSE_MS))
@@ -77,8 +77,9 @@ final class WindowKills implements Trial {
         } finally {
             process.destroyForcibly();
         }
-        long must = nudges.stream().filter(t -> t <= killed - LOST_AT_MOST_MS).count();
-        List<LostWork> lost = named ? LostWork.of(project) : LostWork.unnamed(data);
+        long must = nudges.stream().filter(t -> t <= killed - MAX_LOST_MS).count();
+        List<RecoverableWork> lost =
+                named ? RecoverableWork.of(project) : RecoverableWork.unnamed(data);
         if (lost.size() != 1) {
             throw new Failure(lost.size() + " journals after " + nudges.size() + " nudges");
         }
@@ -92,8 +93,8 @@ final class WindowKills implements Trial {
 
     private static long nudge(BufferedReader said) throws Exception {
         for (String line = said.readLine(); line != null; line = said.readLine()) {
-            if (line.startsWith(Hand.NUDGED)) {
-                return Long.parseLong(line.substring(Hand.NUDGED.length()));
+            if (line.startsWith(InputDriver.NUDGED)) {
+                return Long.parseLong(line.substring(InputDriver.NUDGED.length()));
             }
         }
         throw new IllegalStateException("the window ended by itself");
@@ -101,6 +102,6 @@ final class WindowKills implements Trial {
 
     private static double red(Project project) {
         Look look = project.layers().getFirst().looks().getFirst().look();
-        return look.steps().getFirst().lanes().getFirst().value("x").rest();
+        return look.steps().getFirst().channels().getFirst().value("x").rest();
     }
 }

@@ -12,9 +12,9 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.FutureTask;
 
-/** A window in a process of its own, with one thing brought in and a hand on its keys. */
+/** A window in a separate process, with one imported clip and simulated input. */
 final class Windowed {
-    /** Work that goes on until the process is ended. */
+    /** Input that continues until the process ends. */
     @FunctionalInterface
     interface Work {
         void on(Windowed window) throws Exception;
@@ -25,7 +25,7 @@ final class Windowed {
 
     private Windowed() {}
 
-    /** Opens a window on a file and works in it; a fault ends the process and is told. */
+    /** Opens a window with a file and runs the input; an error ends the process with a message. */
     static void run(Path data, Path file, Work work) {
         try {
             work.on(open(data, file));

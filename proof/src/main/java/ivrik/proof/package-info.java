@@ -1,5 +1,5 @@
 /**
- * What shows that Ivrik holds: the application killed, starved and fed from outside, for as long as one
- * likes. Not shipped; {@code proof/run} starts it.
+ * Robustness trials: the application is killed, starved and fed invalid input for any length of time. Not
+ * shipped; {@code proof/run} starts them.
  */
 package ivrik.proof;

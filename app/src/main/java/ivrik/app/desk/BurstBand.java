@@ -3,14 +3,14 @@ package ivrik.app.desk;
 import ivrik.app.session.Session;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Burst;
-import ivrik.core.look.Bursting;
+import ivrik.core.look.BurstEdits;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
-import ivrik.core.motion.Axis;
-import ivrik.core.motion.Coming;
-import ivrik.core.motion.Course;
-import ivrik.core.motion.Hill;
+import ivrik.core.motion.AnchorTime;
+import ivrik.core.motion.Envelope;
 import ivrik.core.motion.Instant;
+import ivrik.core.motion.Occurrence;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Marker;
@@ -24,48 +24,50 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /**
- * The bursts of the look on the desk: hills that stand on the line under the lanes, with a foot where their
- * anchor is.
+ * The bursts of the selected look, drawn on the line below the channels with a foot at their anchor.
  *
- * @param base the height of that line
+ * @param base vertical position of the line
  */
 record BurstBand(Session session, TimeScale scale, double base) {
     private static final double HIGH = 12;
     private static final double SIDE = 4;
     private static final double NEAR = 6;
 
-    /** A burst at one of its comings. */
-    record Standing(Burst burst, Axis axis) {
+    /** A burst at one of its repetitions. */
+    record Standing(Burst burst, AnchorTime anchorTime) {
         double first() {
-            double reach = burst.course() instanceof Hill h ? h.before() + h.peak() - 1 : before();
-            return axis.frame() - reach - (axis.between() ? 1 : 0);
+            double reach =
+                    burst.envelope() instanceof PeakEnvelope h
+                            ? h.before() + h.peak() - 1
+                            : before();
+            return anchorTime.frame() - reach - (anchorTime.between() ? 1 : 0);
         }
 
         private double before() {
-            return burst.course().before();
+            return burst.envelope().before();
         }
 
-        /** The first frame after it. */
+        /** The frame after its end. */
         double end() {
             double reach =
-                    burst.course() instanceof Hill h
-                            ? h.after() + h.peak() - (axis.between() ? 1 : 0)
-                            : burst.course().after() + 1;
-            return axis.frame() + reach;
+                    burst.envelope() instanceof PeakEnvelope h
+                            ? h.after() + h.peak() - (anchorTime.between() ? 1 : 0)
+                            : burst.envelope().after() + 1;
+            return anchorTime.frame() + reach;
         }
     }
 
-    /** Where a burst is held. */
+    /** Draggable parts of a burst. */
     enum Grip {
         BODY,
         BEFORE,
         AFTER
     }
 
-    /** A burst that is held. */
+    /** A dragged part of a burst. */
     record Held(Standing standing, Grip grip) {}
 
-    /** All of them, the selected one last. */
+    /** All bursts, the selected one last. */
     List<Standing> standing() {
         Layer layer = session.state().layer().orElse(null);
         Look look = session.state().look().orElse(null);
@@ -76,16 +78,17 @@ record BurstBand(Session session, TimeScale scale, double base) {
         Instant first = session.plans().planner().instant(layer, Rational.ZERO);
         String selected = session.state().burst().map(Burst::id).orElse("");
         for (Burst each : look.bursts()) {
-            Burst burst = Bursting.timed(look, each, first);
-            List<Axis> axes =
-                    Coming.between(
+            Burst burst = BurstEdits.timed(look, each, first);
+            List<AnchorTime> axes =
+                    Occurrence.between(
                             burst.anchor(),
-                            burst.course(),
+                            burst.envelope(),
                             burst.repeat(),
                             first,
                             Rational.of(scale.frames()));
             boolean on = burst.id().equals(selected);
-            axes.forEach(axis -> all.add(on ? all.size() : 0, new Standing(burst, axis)));
+            axes.forEach(
+                    anchorTime -> all.add(on ? all.size() : 0, new Standing(burst, anchorTime)));
         }
         return all;
     }
@@ -96,9 +99,9 @@ record BurstBand(Session session, TimeScale scale, double base) {
             boolean on = chosen && standing.burst.id().equals(selected);
             g.setFill(p.colour(on ? "paper" : "type"));
             g.setGlobalAlpha(on ? 1 : standing.burst.on() ? 0.45 : 0.2);
-            hill(g, standing);
+            peakEnvelope(g, standing);
             g.setGlobalAlpha(1);
-            double foot = Math.rint(scale.x(middle(standing.axis))) + 0.5;
+            double foot = Math.rint(scale.x(middle(standing.anchorTime))) + 0.5;
             g.setStroke(p.colour(on ? "paper" : "quiet"));
             g.setLineWidth(1);
             g.strokeLine(foot, base, foot, base + 3);
@@ -106,16 +109,17 @@ record BurstBand(Session session, TimeScale scale, double base) {
         }
     }
 
-    private static double middle(Axis axis) {
-        return axis.between() ? axis.frame() : axis.frame() + 0.5;
+    private static double middle(AnchorTime anchorTime) {
+        return anchorTime.between() ? anchorTime.frame() : anchorTime.frame() + 0.5;
     }
 
-    private void hill(GraphicsContext g, Standing standing) {
+    private void peakEnvelope(GraphicsContext g, Standing standing) {
         double least = Math.min(1, scale.frameWidth());
         double drawn = Double.NEGATIVE_INFINITY;
         double end = Math.min(standing.end(), scale.end());
         for (long f = (long) Math.max(scale.first(), Math.floor(standing.first())); f < end; f++) {
-            double share = Math.abs(standing.burst.course().at(standing.axis, Rational.of(f)));
+            double share =
+                    Math.abs(standing.burst.envelope().at(standing.anchorTime, Rational.of(f)));
             if (share > 0 && scale.x(f) >= drawn) {
                 double high = 2 + (HIGH - 2) * Math.min(1, share);
                 double width = Math.max(1, scale.frameWidth()) + 0.4 * least;
@@ -125,7 +129,7 @@ record BurstBand(Session session, TimeScale scale, double base) {
         }
     }
 
-    /** What is under the pointer; of several the selected one, by its ends first. */
+    /** The part under the pointer; the selected burst has precedence, and its ends come first. */
     Optional<Held> at(double x, double y) {
         if (y < base - HIGH || y > base + SIDE) {
             return Optional.empty();
@@ -146,28 +150,30 @@ record BurstBand(Session session, TimeScale scale, double base) {
     }
 
     /**
-     * What a held burst becomes when it is dragged.
+     * A burst after a drag.
      *
-     * @param burst as it was before
+     * @param burst burst before the drag
      */
     Burst dragged(Held held, Burst burst, double from, double to) {
         long by = Math.round((to - from) / scale.frameWidth());
         if (held.grip == Grip.BODY) {
-            return moved(burst, held.standing.axis, by, to - from);
+            return moved(burst, held.standing.anchorTime, by, to - from);
         }
         boolean later = held.grip == Grip.AFTER;
-        Course course = burst.course();
-        double frames = later ? course.after() + by : course.before() - by;
-        return burst.withCourse(Bursting.stretched(course, later, frames));
+        Envelope envelope = burst.envelope();
+        double frames = later ? envelope.after() + by : envelope.before() - by;
+        return burst.withEnvelope(BurstEdits.stretched(envelope, later, frames));
     }
 
-    /** To a cut or a marker that it is near, else to a frame; from several markers it is moved off. */
-    private Burst moved(Burst burst, Axis axis, long by, double byPixels) {
+    /**
+     * Snaps to a nearby cut or marker, otherwise to a frame; a burst at several markers gets an offset.
+     */
+    private Burst moved(Burst burst, AnchorTime anchorTime, long by, double byPixels) {
         if (burst.anchor() instanceof Anchor.AtMarkers at && at.markers().size() > 1) {
             int offset = (int) (burst.repeat().offsetFrames() + by);
             return burst.withRepeat(burst.repeat().withOffsetFrames(offset));
         }
-        double x = scale.x(middle(axis)) + byPixels;
+        double x = scale.x(middle(anchorTime)) + byPixels;
         Burst there = burst.withRepeat(burst.repeat().withOffsetFrames(0));
         Map<String, Long> cuts =
                 session.state().layer().map(l -> session.project().cuts(l)).orElse(Map.of());
@@ -180,7 +186,9 @@ record BurstBand(Session session, TimeScale scale, double base) {
                                         .map(id -> new Anchor.AtMarkers(List.of(id)))
                                         .map(there::withAnchor))
                 .orElseGet(
-                        () -> there.withAnchor(new Anchor.AtFrame(Math.max(0, axis.frame() + by))));
+                        () ->
+                                there.withAnchor(
+                                        new Anchor.AtFrame(Math.max(0, anchorTime.frame() + by))));
     }
 
     private <T> Optional<T> near(List<T> places, Function<T, Number> frame, double x) {

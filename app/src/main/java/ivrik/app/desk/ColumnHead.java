@@ -1,7 +1,7 @@
 package ivrik.app.desk;
 
 import ivrik.app.session.Session;
-import ivrik.app.session.Steps;
+import ivrik.app.session.TreatmentEdits;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 
@@ -12,22 +12,22 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 
-/** The head of a treatment's column: a press selects it, a drag moves the column. */
+/** Head of a treatment's column: a click selects it, a drag moves the column. */
 final class ColumnHead extends Label {
     private static final double DRAG_FROM = 6;
 
     private final Session session;
-    private final Steps steps;
+    private final TreatmentEdits steps;
     private final String id;
     private final Runnable select;
     private double pressedAt;
     private boolean dragging;
 
     /**
-     * @param number of the step in its look
+     * @param number index of the step in its look
      */
-    ColumnHead(Session session, Steps steps, Step step, int number, Runnable select) {
-        super(step.kind().description().title() + (step.on() ? "" : " off"));
+    ColumnHead(Session session, TreatmentEdits steps, Step step, int number, Runnable select) {
+        super(step.kind().description().title() + (step.on() ? "" : " (off)"));
         this.session = session;
         this.steps = steps;
         this.id = step.id();
@@ -37,7 +37,7 @@ final class ColumnHead extends Label {
         setTooltip(
                 new Tooltip(
                         step.kind().description().help()
-                                + "\nDrag to change the order of work; right button for more"));
+                                + "\nDrag to reorder. Right-click for more"));
         setContextMenu(menu(step));
         setOnMousePressed(this::pressed);
         setOnMouseDragged(this::dragged);
@@ -52,14 +52,14 @@ final class ColumnHead extends Label {
         ContextMenu menu =
                 new ContextMenu(
                         item(
-                                step.on() ? "Switch off" : "Switch on",
+                                step.on() ? "Turn off" : "Turn on",
                                 () ->
                                         session.editLook(
-                                                "Treatment on or off",
+                                                "Turn treatment on or off",
                                                 l -> l.withStep(id, s -> s.withOn(!s.on())))),
-                        item("One column to the left", () -> steps.move(id, -1)),
-                        item("One column to the right", () -> steps.move(id, 1)),
-                        item("Remove", () -> steps.remove(id)));
+                        item("Move earlier", () -> steps.move(id, -1)),
+                        item("Move later", () -> steps.move(id, 1)),
+                        item("Remove treatment", () -> steps.remove(id)));
         for (Section section : Section.of(step.kind())) {
             if (section != step.section()) {
                 menu.getItems().add(item(to(section), () -> steps.place(id, section)));
@@ -70,9 +70,9 @@ final class ColumnHead extends Label {
 
     private static String to(Section section) {
         return switch (section) {
-            case PREPARE -> "Do it to the picture, before separating";
-            case LANES -> "Do it to each lane";
-            case FINISH -> "Do it to the picture, after rejoining";
+            case PREPARE -> "Apply to: whole picture, before separation";
+            case CHANNELS -> "Apply to: each channel";
+            case FINISH -> "Apply to: whole picture, after rejoin";
         };
     }
 

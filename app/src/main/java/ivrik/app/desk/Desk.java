@@ -1,10 +1,11 @@
 package ivrik.app.desk;
 
-import ivrik.app.control.Controls;
-import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.widget.Controls;
+import ivrik.app.widget.NumberField;
+import ivrik.core.motion.Rational;
 
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -20,7 +21,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 
-/** The band across the lower part of the window: matrix and time, and the line of transport below. */
+/** The lower part of the window: matrix and timeline, with the transport below. */
 public final class Desk extends SplitPane {
     private static final double FAR = 1e8;
 
@@ -30,7 +31,7 @@ public final class Desk extends SplitPane {
     private final Label clock = new Label();
     private final ReadOnlyDoubleWrapper least = new ReadOnlyDoubleWrapper();
 
-    /** Of the width that the columns are wanted to have, where they need no more. */
+    /** Preferred share of the width for the columns. */
     private double share = 0.5;
 
     public Desk(Session session, View view, Matrix matrix, TimeView time) {
@@ -40,7 +41,7 @@ public final class Desk extends SplitPane {
         frame =
                 new NumberField(
                         new NumberField.Spec("", 0, FAR, 0, 1, 0, false),
-                        "The frame that is shown; type one to go there",
+                        "Current frame. Type a number to go to that frame",
                         to ->
                                 view.frame.set(
                                         Math.min(Math.round(to), session.project().frames() - 1)));
@@ -52,8 +53,8 @@ public final class Desk extends SplitPane {
         FlowPane strip =
                 new FlowPane(
                         transport,
-                        new PegStrip(session, view, time.pegs()),
-                        new TraceChoice(session, view));
+                        new KeyframeStrip(session, view, time.keyframes()),
+                        new GraphChoice(session, view));
         strip.getStyleClass().addAll("strip", "wraps", "transport");
         BorderPane right = new BorderPane(time);
         right.setBottom(strip);
@@ -88,7 +89,7 @@ public final class Desk extends SplitPane {
         return state.look().map(l -> l.steps().size()).orElse(0);
     }
 
-    /** How much of the width the columns are wanted to have; more while they need it. */
+    /** Sets the preferred share of the width for the columns; they get more if they need it. */
     public void setShare(double wanted) {
         share = wanted;
         setDividerPositions(wanted);
@@ -98,15 +99,15 @@ public final class Desk extends SplitPane {
         return share;
     }
 
-    /** How high it must be for all lanes and layers to be seen, the rows as low as they can be. */
+    /** Smallest height that shows all channels and layers. */
     public ReadOnlyDoubleProperty leastHeight() {
         return least.getReadOnlyProperty();
     }
 
     private double least(double transport, Matrix matrix) {
-        int lanes = session.state().look().map(l -> l.lanes().size()).orElse(0);
-        double rows = Metrics.HEAD + lanes * Metrics.leastLane(view.textScale.get());
-        double time = rows + Ribbon.room(session.project().layers()) + transport;
+        int channels = session.state().look().map(l -> l.channels().size()).orElse(0);
+        double rows = Metrics.HEAD + channels * Metrics.leastChannel(view.textScale.get());
+        double time = rows + ShotRibbon.room(session.project().layers()) + transport;
         double columns = rows + Metrics.SCROLL + ((Region) matrix.getBottom()).getHeight();
         return Math.max(time, columns);
     }
@@ -116,7 +117,7 @@ public final class Desk extends SplitPane {
         play.setId("play");
         play.setMinWidth(Region.USE_PREF_SIZE);
         play.selectedProperty().bindBidirectional(view.playing);
-        play.setTooltip(new Tooltip("Play or stop (Space)"));
+        play.setTooltip(new Tooltip("Play or stop. Key: Space"));
         view.playing.addListener((o, a, b) -> play.setText(b ? "Stop" : "Play"));
         return play;
     }
@@ -126,21 +127,19 @@ public final class Desk extends SplitPane {
         loop.getStyleClass().add("plain");
         loop.setMinWidth(Region.USE_PREF_SIZE);
         loop.selectedProperty().bindBidirectional(view.loop);
-        loop.setTooltip(new Tooltip("Begin again at the end of the play range"));
+        loop.setTooltip(new Tooltip("Loops playback of the play range. Key: R"));
         return loop;
     }
 
     private void showClock() {
         frame.show(view.frame.get());
-        double rate = session.project().sequence().rate().toDouble();
+        Rational rate = session.project().sequence().rate();
         clock.setText(
                 String.format(
                         java.util.Locale.ROOT,
-                        "of %d  %.2f s  %s a second",
+                        "of %d frames  %.2f s  %s fps",
                         session.project().frames(),
-                        view.frame.get() / rate,
-                        rate == Math.rint(rate)
-                                ? Long.toString((long) rate)
-                                : String.format(java.util.Locale.ROOT, "%.3f", rate)));
+                        view.frame.get() / rate.toDouble(),
+                        Controls.rate(rate)));
     }
 }

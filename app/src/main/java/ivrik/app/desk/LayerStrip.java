@@ -1,21 +1,21 @@
 package ivrik.app.desk;
 
-import ivrik.app.control.Controls;
-import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
-import ivrik.app.shape.Aimed;
-import ivrik.core.look.Lists;
+import ivrik.app.shape.TargetedFields;
+import ivrik.app.widget.Controls;
+import ivrik.app.widget.NumberField;
+import ivrik.core.look.ListEdits;
 import ivrik.core.look.Look;
-import ivrik.core.look.Onto;
-import ivrik.core.look.Reach;
+import ivrik.core.look.LookBlend;
+import ivrik.core.look.Mask;
 import ivrik.core.look.Target;
-import ivrik.core.project.Arrange;
 import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
+import ivrik.core.project.ProjectEdits;
 import ivrik.core.rejoin.Blend;
 
 import javafx.geometry.Pos;
@@ -30,7 +30,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Under the matrix: which layer is on the desk, which of its looks, and how that meets the picture. */
+/** Below the matrix: the selected layer, the selected look, its mask and its blending. */
 public final class LayerStrip extends FlowPane {
     private final Session session;
     private final View view;
@@ -55,8 +55,8 @@ public final class LayerStrip extends FlowPane {
         make();
     }
 
-    /** All that the strip is made for; the amount within it is only shown anew. */
-    private record Made(List<Name> layers, List<Name> looks, Optional<Reach> reach, String onto) {
+    /** Everything that the strip is built for; the opacity is only updated. */
+    private record Made(List<Name> layers, List<Name> looks, Optional<Mask> mask, String blend) {
         record Name(String id, String name, boolean on) {}
 
         static Made of(State state) {
@@ -67,12 +67,12 @@ public final class LayerStrip extends FlowPane {
                             .toList(),
                     state.layer().stream()
                             .flatMap(l -> l.looks().stream())
-                            .map(l -> new Name(l.id(), l.look().shownName() + l.shots(), l.on()))
+                            .map(l -> new Name(l.id(), l.look().displayName() + l.shots(), l.on()))
                             .toList(),
-                    state.look().map(Look::reach),
+                    state.look().map(Look::mask),
                     state.lookNumber()
                             + " "
-                            + state.look().map(l -> l.onto().blend().id()).orElse(""));
+                            + state.look().map(l -> l.blend().mode().id()).orElse(""));
         }
     }
 
@@ -84,11 +84,11 @@ public final class LayerStrip extends FlowPane {
 
     private void make(State state, Layer layer) {
         Look look = state.look().orElseThrow();
-        getChildren().addAll(layers(layer), looks(state, layer), reach(look), onto(look), amount());
+        getChildren().addAll(layers(layer), looks(state, layer), mask(look), blend(look), amount());
     }
 
     private MenuButton layers(Layer layer) {
-        MenuButton menu = menu("Layer: " + layer.name(), "The layer that is being worked on");
+        MenuButton menu = menu("Layer: " + layer.name(), "The selected layer");
         menu.setId("layer");
         List<Layer> layers = session.project().layers();
         for (Layer each : layers.reversed()) {
@@ -101,41 +101,41 @@ public final class LayerStrip extends FlowPane {
         }
         int at = layers.indexOf(layer);
         menu.getItems().add(new SeparatorMenuItem());
-        item(menu, "Its place, text and time", () -> show(Face.LAYER));
-        item(menu, "Lay it higher", () -> swap(at, at + 1)).setDisable(at == layers.size() - 1);
-        item(menu, "Lay it lower", () -> swap(at, at - 1)).setDisable(at == 0);
-        item(menu, "Take the layer away", () -> remove(layer)).setDisable(layers.size() < 2);
+        item(menu, "Show layer", () -> show(Face.LAYER));
+        item(menu, "Move up", () -> swap(at, at + 1)).setDisable(at == layers.size() - 1);
+        item(menu, "Move down", () -> swap(at, at - 1)).setDisable(at == 0);
+        item(menu, "Delete layer", () -> remove(layer)).setDisable(layers.size() < 2);
         return menu;
     }
 
-    /** Which part of the picture the look touches; its controls are a press away. */
-    private Button reach(Look look) {
-        Reach r = look.reach();
-        List<String> words = new ArrayList<>();
+    /** Shows the mask; a click opens its controls. */
+    private Button mask(Look look) {
+        Mask r = look.mask();
+        List<String> parts = new ArrayList<>();
         if (r.tones().on()) {
-            words.add("tones");
+            parts.add("tone");
         }
         if (r.colour().on()) {
-            words.add("colour");
+            parts.add("colour");
         }
         if (r.matte().isOn()) {
-            words.add("matte");
+            parts.add("matte");
         }
-        String what = words.isEmpty() ? "all" : String.join(", ", words);
-        Button button = new Button("Reaches " + (r.inverted() ? "all but " + what : what));
+        String what = parts.isEmpty() ? "none" : String.join(", ", parts);
+        Button button = new Button("Mask: " + what + (r.inverted() ? ", inverted" : ""));
         button.getStyleClass().add("plain");
-        button.setId("reach");
-        button.setTooltip(new Tooltip("The look's reach: which part of the picture it touches"));
-        button.setOnAction(e -> show(Face.REACH));
+        button.setId("mask");
+        button.setTooltip(new Tooltip("Mask of the look: which parts of the picture it changes"));
+        button.setOnAction(e -> show(Face.MASK));
         return button;
     }
 
     private void swap(int a, int b) {
-        session.edit("Order of the layers", p -> Arrange.swapped(p, a, b));
+        session.edit("Reorder layers", p -> ProjectEdits.swapped(p, a, b));
     }
 
     private void remove(Layer layer) {
-        session.edit("Take away layer " + layer.name(), p -> Arrange.withoutLayer(p, layer.id()));
+        session.edit("Delete layer " + layer.name(), p -> ProjectEdits.withoutLayer(p, layer.id()));
     }
 
     private MenuButton looks(State state, Layer layer) {
@@ -144,8 +144,9 @@ public final class LayerStrip extends FlowPane {
         int count = layer.looks().size();
         MenuButton menu =
                 menu(
-                        "Look: " + (count > 1 ? at + 1 + " of " + count + " " : "") + titled(now),
-                        "The looks of this layer, done one after the other");
+                        (count > 1 ? "Look " + (at + 1) + " of " + count + ": " : "Look: ")
+                                + titled(now),
+                        "Looks of this layer, in order");
         menu.setId("look");
         for (int i = 0; i < count; i++) {
             LayerLook each = layer.looks().get(i);
@@ -162,45 +163,45 @@ public final class LayerStrip extends FlowPane {
                                     }));
         }
         menu.getItems().add(new SeparatorMenuItem());
-        item(menu, "Its name, dials and motion blur", () -> show(Face.LOOK));
+        item(menu, "Show look", () -> show(Face.LOOK));
         item(
                 menu,
-                now.on() ? "Switch it off" : "Switch it on",
+                now.on() ? "Turn off" : "Turn on",
                 () ->
                         session.editLayer(
-                                "Look on or off",
+                                "Turn look on or off",
                                 l ->
                                         l.withLooks(
-                                                Lists.with(l.looks(), at, now.withOn(!now.on())))));
+                                                ListEdits.with(
+                                                        l.looks(), at, now.withOn(!now.on())))));
         if (layer.clips().size() > 1 && now.shots().isEmpty()) {
-            item(menu, "Only on this shot", () -> onShots(at, shotHere(layer)));
+            item(menu, "Use on this shot only", () -> onShots(at, shotHere(layer)));
         } else if (!now.shots().isEmpty()) {
-            item(menu, "On all shots", () -> onShots(at, List.of()));
+            item(menu, "Use on all shots", () -> onShots(at, List.of()));
         }
         item(
                 menu,
-                "Add a look after it",
+                "Add look after this",
                 () -> {
                     String id = layer.freeLookId();
-                    session.editLayer("Add a look", l -> Arrange.withNewLook(l, id, at));
+                    session.editLayer("Add look", l -> ProjectEdits.withNewLook(l, id, at));
                     session.selectLook(id);
                 });
-        item(menu, "Move this look one earlier", () -> moveLook(at, at - 1)).setDisable(at == 0);
-        item(menu, "Move this look one later", () -> moveLook(at, at + 1))
-                .setDisable(at == count - 1);
+        item(menu, "Move earlier", () -> moveLook(at, at - 1)).setDisable(at == 0);
+        item(menu, "Move later", () -> moveLook(at, at + 1)).setDisable(at == count - 1);
         item(
                         menu,
-                        "Take the look away",
+                        "Remove look",
                         () ->
                                 session.editLayer(
-                                        "Take away a look", l -> Arrange.withoutLook(l, at)))
+                                        "Remove look", l -> ProjectEdits.withoutLook(l, at)))
                 .setDisable(count < 2);
         return menu;
     }
 
     private static String titled(LayerLook look) {
         int shots = look.shots().size();
-        return look.look().shownName()
+        return look.look().displayName()
                 + (look.on() ? "" : ", off")
                 + (shots == 0 ? "" : shots == 1 ? ", on 1 shot" : ", on " + shots + " shots");
     }
@@ -211,64 +212,66 @@ public final class LayerStrip extends FlowPane {
 
     private void onShots(int look, List<String> shots) {
         session.editLayer(
-                "Shots of the look",
+                "Change shots of look",
                 l ->
                         l.withLooks(
-                                Lists.with(l.looks(), look, l.looks().get(look).withShots(shots))));
+                                ListEdits.with(
+                                        l.looks(), look, l.looks().get(look).withShots(shots))));
     }
 
     private void moveLook(int from, int to) {
-        session.editLayer("Order of the looks", l -> Arrange.withLooksSwapped(l, from, to));
+        session.editLayer("Reorder looks", l -> ProjectEdits.withLooksSwapped(l, from, to));
     }
 
-    private MenuButton onto(Look look) {
-        MenuButton onto =
+    private MenuButton blend(Look look) {
+        MenuButton blend =
                 menu(
-                        word(look.onto().blend()),
-                        "How the treated picture is laid on the untouched one: instead of it, or by"
-                                + " a blend mode");
-        onto.setId("onto");
+                        title(look.blend().mode()),
+                        "Blend of the treated picture with the untreated picture: replace it, or"
+                                + " use a blend mode");
+        blend.setId("look-blend");
         for (Blend each : Blend.values()) {
-            onto.getItems()
+            blend.getItems()
                     .add(
                             Controls.item(
-                                    word(each),
-                                    each == look.onto().blend(),
+                                    title(each),
+                                    each == look.blend().mode(),
                                     () ->
                                             session.editLook(
-                                                    "Onto: " + each.id(),
+                                                    "Look blend: " + each.id(),
                                                     l ->
-                                                            l.withOnto(
-                                                                    new Onto(
+                                                            l.withBlend(
+                                                                    new LookBlend(
                                                                             each,
-                                                                            l.onto().amount())))));
+                                                                            l.blend()
+                                                                                    .opacity())))));
         }
-        return onto;
+        return blend;
     }
 
-    private static String word(Blend blend) {
-        return blend == Blend.NORMAL ? "Replaces it" : "Laid on by " + blend.title();
+    private static String title(Blend blend) {
+        return blend == Blend.NORMAL ? "Blend: replace" : "Blend: " + blend.title();
     }
 
     private NumberField amount() {
         amount =
                 new NumberField(
                         new NumberField.Spec("%", 0, 100, 100, 5, 0, false),
-                        "How much of the look is laid onto the untouched picture",
+                        "Opacity of the look over the untreated picture, in %",
                         to ->
                                 session.editLook(
-                                        "Onto amount",
+                                        "Look opacity",
                                         l ->
-                                                l.withOnto(
-                                                        new Onto(
-                                                                l.onto().blend(),
-                                                                l.onto()
-                                                                        .amount()
+                                                l.withBlend(
+                                                        new LookBlend(
+                                                                l.blend().mode(),
+                                                                l.blend()
+                                                                        .opacity()
                                                                         .set(
                                                                                 view.frame.get(),
                                                                                 to / 100)))));
-        amount.setId("onto-amount");
-        Aimed.at(amount, session, view, new Target.OfOnto());
+        amount.setId("look-opacity");
+        TargetedFields.at(amount, session, view, new Target.OfOpacity());
         showAmount();
         return amount;
     }
@@ -277,11 +280,11 @@ public final class LayerStrip extends FlowPane {
         session.state()
                 .look()
                 .filter(l -> amount != null)
-                .ifPresent(l -> amount.show(100 * l.onto().amount().at(view.frame.get())));
+                .ifPresent(l -> amount.show(100 * l.blend().opacity().at(view.frame.get())));
     }
 
     private void show(Face face) {
-        view.closeUpShown.set(true);
+        view.controlsShown.set(true);
         view.face.set(face);
     }
 

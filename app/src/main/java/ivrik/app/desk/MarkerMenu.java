@@ -1,8 +1,8 @@
 package ivrik.app.desk;
 
-import ivrik.app.control.Controls;
 import ivrik.app.session.Session;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.Controls;
 import ivrik.core.project.Marker;
 import ivrik.core.separation.Ink;
 
@@ -18,9 +18,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** Markers under the pointer: finding them, and their menu with name and colour. */
+/** Finds markers under the pointer, and shows their menu with name and colour. */
 final class MarkerMenu {
-    private static final double REACH = 6;
+    private static final double GRAB_RADIUS = 6;
     private static final List<Ink> INKS =
             List.of(Ink.RED, Ink.YELLOW, Ink.GREEN, Ink.CYAN, Ink.BLUE, Ink.MAGENTA);
 
@@ -31,12 +31,12 @@ final class MarkerMenu {
         this.session = session;
     }
 
-    /** The marker at a place of the ruler. */
+    /** The marker at a position of the ruler. */
     Optional<Marker> at(TimeScale scale, double x, double y) {
         return y > Metrics.HEAD + 14
                 ? Optional.empty()
                 : session.project().markers().stream()
-                        .filter(m -> Math.abs(scale.x(m.frame() + 0.5) - x) < REACH)
+                        .filter(m -> Math.abs(scale.x(m.frame() + 0.5) - x) < GRAB_RADIUS)
                         .findFirst();
     }
 
@@ -57,25 +57,25 @@ final class MarkerMenu {
         name.setOnAction(
                 e -> {
                     String to = name.getText().strip();
-                    edit("Name of a marker", marker.id(), m -> m.withName(to));
+                    edit("Rename marker", marker.id(), m -> m.withName(to));
                     menu.hide();
                 });
         HBox inks = new HBox(4);
         INKS.forEach(ink -> inks.getChildren().add(ink(marker, ink)));
         MenuItem plain =
                 Controls.item(
-                        "No colour",
+                        "Default colour",
                         () ->
                                 edit(
-                                        "Colour of a marker",
+                                        "Change marker colour",
                                         marker.id(),
                                         m -> m.withColour(Optional.empty())));
         MenuItem away =
                 Controls.item(
-                        "Take the marker away",
+                        "Delete marker",
                         () ->
                                 session.edit(
-                                        "Take away a marker",
+                                        "Delete marker",
                                         p ->
                                                 p.withMarkers(
                                                         p.markers().stream()
@@ -103,13 +103,13 @@ final class MarkerMenu {
         button.setAccessibleText("Colour " + ink.hex());
         button.setOnAction(
                 e -> {
-                    edit("Colour of a marker", marker.id(), m -> m.withColour(Optional.of(ink)));
+                    edit("Change marker colour", marker.id(), m -> m.withColour(Optional.of(ink)));
                     menu.hide();
                 });
         return button;
     }
 
-    /** A marker moved to another frame. */
+    /** The markers with one moved to another frame. */
     static List<Marker> moved(List<Marker> all, Marker marker, long frame) {
         boolean taken =
                 all.stream().anyMatch(m -> m.frame() == frame && !m.id().equals(marker.id()));

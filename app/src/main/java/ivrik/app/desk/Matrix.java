@@ -1,19 +1,19 @@
 package ivrik.app.desk;
 
-import ivrik.app.session.LaneEdits;
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
-import ivrik.app.session.Steps;
+import ivrik.app.session.TreatmentEdits;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
 import ivrik.app.theme.Palette;
-import ivrik.core.look.LaneState;
+import ivrik.core.look.ChannelState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Source;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -31,14 +31,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The matrix: a row for each lane, a column for separation, each treatment of lanes, and rejoin; on either
- * side a column for each treatment of the whole picture, of one cell.
+ * The matrix: a row per channel; columns for separation, each channel treatment, and rejoin; on either side a
+ * column with one cell for each whole-picture treatment.
  */
 public final class Matrix extends BorderPane {
     private final Session session;
     private final View view;
     private final ObjectProperty<Palette> palette;
-    private final Steps steps;
+    private final TreatmentEdits steps;
     private final GridPane before = new GridPane();
     private final GridPane names = new GridPane();
     private final GridPane grid = new GridPane();
@@ -47,19 +47,19 @@ public final class Matrix extends BorderPane {
     private final ScrollPane columns = new ScrollPane(grid);
     private final List<RejoinCell> rejoined = new ArrayList<>();
     private final List<ColumnHead> heads = new ArrayList<>();
-    private final List<Cell> cells = new ArrayList<>();
-    private final List<LaneHead> lanes = new ArrayList<>();
+    private final List<TreatmentCell> cells = new ArrayList<>();
+    private final List<ChannelHead> channels = new ArrayList<>();
     private Label separate = new Label();
     private Label rejoin = new Label();
     private Made made;
 
-    /** All that the rows and columns are made for; values within them are only drawn anew. */
+    /** Everything that rows and columns are built for; the values in them are only redrawn. */
     private record Made(
             String separation,
-            List<LaneKind> kinds,
+            List<ChannelKind> kinds,
             List<Column> columns,
-            List<LaneState> lanes,
-            List<String> feeds,
+            List<ChannelState> channels,
+            List<String> channelSources,
             String rejoin,
             double text,
             double high) {
@@ -68,13 +68,13 @@ public final class Matrix extends BorderPane {
         static Made of(State state, Look look, double text, double high) {
             return new Made(
                     look.model().title(),
-                    look.model().lanes(),
+                    look.model().channels(),
                     look.steps().stream()
                             .map(s -> new Column(s.id(), s.section(), s.on()))
                             .toList(),
-                    look.lanes().stream().map(l -> l.withStrength(Value.ZERO)).toList(),
-                    look.lanes().stream()
-                            .map(l -> state.project().source(l.feed().source()))
+                    look.channels().stream().map(l -> l.withStrength(Value.ZERO)).toList(),
+                    look.channels().stream()
+                            .map(l -> state.project().source(l.channelSource().source()))
                             .map(source -> source.map(Source::name).orElse(""))
                             .toList(),
                     look.rejoin().id(),
@@ -83,7 +83,8 @@ public final class Matrix extends BorderPane {
         }
     }
 
-    public Matrix(Session session, View view, Steps steps, ObjectProperty<Palette> palette) {
+    public Matrix(
+            Session session, View view, TreatmentEdits steps, ObjectProperty<Palette> palette) {
         this.session = session;
         this.view = view;
         this.steps = steps;
@@ -106,7 +107,7 @@ public final class Matrix extends BorderPane {
         show();
     }
 
-    /** Makes rows and columns anew where there are others now, and shows what is selected. */
+    /** Rebuilds rows and columns if they changed, and marks the selection. */
     private void show() {
         State state = session.state();
         Made needed =
@@ -133,7 +134,7 @@ public final class Matrix extends BorderPane {
         rejoined.clear();
         heads.clear();
         cells.clear();
-        lanes.clear();
+        channels.clear();
         state.look().ifPresentOrElse(this::make, this::makeEmpty);
         columns.setHvalue(scrolled);
         if (focused != null) {
@@ -144,7 +145,7 @@ public final class Matrix extends BorderPane {
         }
     }
 
-    /** Marks what is selected: a column, a cell, a lane. */
+    /** Marks the selected column, cell and channel. */
     private void mark() {
         State state = session.state();
         Face face = view.face.get();
@@ -156,9 +157,9 @@ public final class Matrix extends BorderPane {
                         select(
                                 c,
                                 c.stepId().equals(state.stepId())
-                                        && (c.isWhole() || c.lane() == state.lane())));
-        for (int lane = 0; lane < lanes.size(); lane++) {
-            select(lanes.get(lane), lane == state.lane());
+                                        && (c.isWhole() || c.channel() == state.channel())));
+        for (int channel = 0; channel < channels.size(); channel++) {
+            select(channels.get(channel), channel == state.channel());
         }
         Platform.runLater(this::bringSelectedIntoView);
     }
@@ -180,24 +181,24 @@ public final class Matrix extends BorderPane {
             double left = number * wide(Metrics.COLUMN);
             double from = columns.getHvalue() * over;
             double least = Math.max(0, left + wide(Metrics.COLUMN) - seen);
-            // of a column that is wider than what is seen, its beginning
+            // a column wider than the view shows its start
             columns.setHvalue(Math.min(left, Math.max(from, least)) / over);
         }
     }
 
-    /** Which of the columns of lanes is selected; -1 if none is. */
+    /** Index of the selected column among those of channels; -1 if none. */
     private int selectedColumn() {
         State state = session.state();
         return state.look()
-                .map(l -> l.steps(Section.LANES).indexOf(state.step().orElse(null)))
+                .map(l -> l.steps(Section.CHANNELS).indexOf(state.step().orElse(null)))
                 .orElse(-1);
     }
 
     private void makeEmpty() {
         Label hint =
                 new Label(
-                        "Lanes appear here as soon as there is a clip: red, green and blue, each"
-                                + " with its own row.");
+                        "Import a clip to see its red, green and blue channels here, one row"
+                                + " each.");
         hint.getStyleClass().add("quiet");
         hint.setWrapText(true);
         hint.setPrefWidth(wide(2 * Metrics.NAME_COLUMN));
@@ -206,59 +207,64 @@ public final class Matrix extends BorderPane {
     }
 
     private void make(Look look) {
-        List<LaneKind> kinds = look.model().lanes();
+        List<ChannelKind> kinds = look.model().channels();
         separate = head(separation(look), wide(Metrics.NAME_COLUMN));
         separate.setTooltip(
-                new Tooltip("How the picture is taken apart: press to change the model"));
+                new Tooltip(
+                        "Separation: the colour model that splits the picture into channels. Click"
+                                + " to change it"));
         separate.setId("head-separate");
         separate.setOnMouseClicked(e -> face(Face.SEPARATE));
         names.add(separate, 0, 0);
         wholes(look, Section.PREPARE, before);
         wholes(look, Section.FINISH, after);
-        List<Step> steps = look.steps(Section.LANES);
+        List<Step> steps = look.steps(Section.CHANNELS);
         for (int s = 0; s < steps.size(); s++) {
             grid.add(columnHead(look, steps.get(s)), s, 0);
         }
         end.add(plus(), 0, 0);
         rejoin = head("Rejoin", wide(Metrics.COLUMN));
-        rejoin.setTooltip(new Tooltip("How the lanes become a picture again: inks, modes, order"));
+        rejoin.setTooltip(
+                new Tooltip(
+                        "Rejoin: puts the channels back into a picture, with inks, blend modes"
+                                + " and an order"));
         rejoin.setId("head-rejoin");
         rejoin.setOnMouseClicked(e -> face(Face.REJOIN));
         end.add(rejoin, 1, 0);
         double high = high(look);
-        for (int lane = 0; lane < kinds.size(); lane++) {
-            LaneHead head = new LaneHead(session, look, lane, kinds.get(lane));
+        for (int channel = 0; channel < kinds.size(); channel++) {
+            ChannelHead head = new ChannelHead(session, look, channel, kinds.get(channel));
             size(head, wide(Metrics.NAME_COLUMN), high);
-            lanes.add(head);
-            names.add(head, 0, 1 + lane);
+            channels.add(head);
+            names.add(head, 0, 1 + channel);
             for (int s = 0; s < steps.size(); s++) {
-                Cell cell = cell(look, steps.get(s), lane, kinds.get(lane));
+                TreatmentCell cell = cell(look, steps.get(s), channel, kinds.get(channel));
                 size(cell, wide(Metrics.COLUMN), high);
-                grid.add(cell, s, 1 + lane);
+                grid.add(cell, s, 1 + channel);
             }
             Region between = new Region();
             between.getStyleClass().add("cell");
             size(between, Metrics.PLUS, high);
-            end.add(between, 0, 1 + lane);
-            end.add(rejoinCell(look, lane, kinds.get(lane)), 1, 1 + lane);
+            end.add(between, 0, 1 + channel);
+            end.add(rejoinCell(look, channel, kinds.get(channel)), 1, 1 + channel);
         }
         columns.setMinWidth(steps.isEmpty() ? 0 : wide(Metrics.COLUMN));
         columns.setMinHeight(Metrics.HEAD + kinds.size() * high + Metrics.SCROLL);
         columns.setPrefHeight(Metrics.HEAD + kinds.size() * high + Metrics.SCROLL);
     }
 
-    /** How high a row is. */
+    /** Height of a row. */
     private double high(Look look) {
-        return Metrics.lane(look.lanes().size(), view.deskHeight.get(), view.textScale.get());
+        return Metrics.channel(look.channels().size(), view.deskHeight.get(), view.textScale.get());
     }
 
-    /** The columns of what is done to the whole picture: one cell over all lanes in each. */
+    /** Adds columns of whole-picture treatments, with one cell over all channels. */
     private void wholes(Look look, Section section, GridPane into) {
         int column = 0;
         for (Step step : look.steps(section)) {
             into.add(columnHead(look, step), column, 0);
-            Cell cell = cell(look, step, 0, LaneEdits.PICTURE);
-            int count = look.lanes().size();
+            TreatmentCell cell = cell(look, step, 0, ChannelEdits.PICTURE);
+            int count = look.channels().size();
             size(cell, wide(Metrics.COLUMN), count * high(look));
             into.add(cell, column, 1);
             column++;
@@ -269,7 +275,7 @@ public final class Matrix extends BorderPane {
         Runnable select =
                 () -> {
                     face(Face.TREATMENT);
-                    session.selectCell(step.id(), session.state().lane());
+                    session.selectCell(step.id(), session.state().channel());
                 };
         ColumnHead head = new ColumnHead(session, steps, step, look.number(step.id()), select);
         size(head, wide(Metrics.COLUMN), Metrics.HEAD);
@@ -277,29 +283,32 @@ public final class Matrix extends BorderPane {
         return head;
     }
 
-    /** Brings up all treatments to choose from. */
+    /** Opens the list of all treatments. */
     private Button plus() {
         Button plus = new Button("+");
         plus.setId("add-treatment");
         plus.getStyleClass().setAll("button", "column-head", "plus");
-        plus.setTooltip(new Tooltip("Add a treatment: shows what each would do to this frame"));
+        plus.setTooltip(
+                new Tooltip(
+                        "Add treatment: one step applied to the channels or to the whole"
+                                + " picture. Previews each one on this frame. Key: Insert"));
         plus.setOnAction(e -> view.band.set(View.Band.TREATMENTS));
         size(plus, Metrics.PLUS, Metrics.HEAD);
         return plus;
     }
 
-    /** The model's name, if there is room for both words. */
+    /** Short name of the model. */
     private static String separation(Look look) {
         String title = look.model().title();
         return title.length() > 10 ? title : "Separate " + title;
     }
 
     private void face(Face face) {
-        view.closeUpShown.set(true);
+        view.controlsShown.set(true);
         view.face.set(face);
     }
 
-    /** Columns hold words, and grow with them. */
+    /** Columns grow with the text size. */
     private double wide(double width) {
         return Math.rint(width * view.textScale.get());
     }
@@ -317,8 +326,8 @@ public final class Matrix extends BorderPane {
         node.setMaxSize(width, height);
     }
 
-    private Cell cell(Look look, Step step, int lane, LaneKind kind) {
-        Cell cell = new Cell(session, view, palette, step, lane, kind);
+    private TreatmentCell cell(Look look, Step step, int channel, ChannelKind kind) {
+        TreatmentCell cell = new TreatmentCell(session, view, palette, step, channel, kind);
         cell.getStyleClass().add("cell");
         cell.setFocusTraversable(true);
         cell.setId("cell-" + look.number(step.id()) + "-" + kind.id());
@@ -339,21 +348,21 @@ public final class Matrix extends BorderPane {
         return cell;
     }
 
-    /** A cell of the whole picture leaves the lane that is worked on. */
-    private void select(Cell cell) {
+    /** A whole-picture cell keeps the selected channel. */
+    private void select(TreatmentCell cell) {
         State now = session.state();
-        int lane = cell.isWhole() ? now.lane() : cell.lane();
-        if (!cell.stepId().equals(now.stepId()) || lane != now.lane()) {
-            session.selectCell(cell.stepId(), lane);
+        int channel = cell.isWhole() ? now.channel() : cell.channel();
+        if (!cell.stepId().equals(now.stepId()) || channel != now.channel()) {
+            session.selectCell(cell.stepId(), channel);
         }
     }
 
-    /** The ink a lane paints with, and how. */
-    private Node rejoinCell(Look look, int lane, LaneKind kind) {
-        RejoinCell cell = new RejoinCell(look, lane, kind);
+    /** Ink and blend mode of a channel. */
+    private Node rejoinCell(Look look, int channel, ChannelKind kind) {
+        RejoinCell cell = new RejoinCell(look, channel, kind);
         cell.setOnMouseClicked(
                 e -> {
-                    session.selectLane(lane);
+                    session.selectChannel(channel);
                     face(Face.REJOIN);
                 });
         size(cell, wide(Metrics.COLUMN), high(look));

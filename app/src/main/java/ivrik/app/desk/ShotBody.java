@@ -13,12 +13,12 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * A shot held by its middle: dragged, it goes elsewhere in time; with the shortcut key what it shows slips.
+ * A dragged shot: moves in time, or slips its content with the shortcut key.
  *
- * @param from where the pointer took hold of it
+ * @param from position where the drag started
  */
 record ShotBody(Layer layer, Clip shot, double from) {
-    /** A press that goes no further is a click. */
+    /** Largest movement of a click in pixels. */
     private static final double STILL = 4;
 
     private static final double NEAR = 5;
@@ -26,7 +26,7 @@ record ShotBody(Layer layer, Clip shot, double from) {
     /** The shot under the pointer. */
     static Optional<ShotBody> at(
             Session session, TimeScale scale, double rowsBottom, double x, double y) {
-        return Ribbon.at(session.project().layers(), y, rowsBottom, scale.moment(x))
+        return ShotRibbon.at(session.project().layers(), y, rowsBottom, scale.moment(x))
                 .flatMap(
                         layer ->
                                 layer.clipAt(scale.frame(x))
@@ -37,7 +37,7 @@ record ShotBody(Layer layer, Clip shot, double from) {
         return Math.abs(x - from) >= STILL;
     }
 
-    /** The project with the shot where the pointer has taken it; near a cut or a marker it catches on that. */
+    /** The project with the shot moved to the pointer; snaps to cuts and markers. */
     Project moved(Project project, TimeScale scale, double x, long playhead, boolean catching) {
         long by = Math.round(scale.moment(x) - scale.moment(from));
         long start = shot.start() + by;
@@ -53,7 +53,7 @@ record ShotBody(Layer layer, Clip shot, double from) {
         return project.withLayer(layer.id(), l -> changed);
     }
 
-    /** The project with what the shot shows slipped by as much as the pointer has gone. */
+    /** The project with the shot's content slipped by the pointer's distance. */
     Project slipped(Project project, TimeScale scale, double x) {
         Rational frames = Rational.of(Math.round(scale.moment(from) - scale.moment(x)));
         long by =

@@ -9,19 +9,19 @@ import ivrik.core.project.ShotEdits;
 import java.util.Optional;
 
 /**
- * The beginning or the end of a shot, to be dragged: a cut between two shots, or where one begins or ends by
- * itself.
+ * A dragged start or end of a shot; at a cut both shots change.
  *
- * @param begins whether it is the beginning of the shot
+ * @param begins whether it is the start
  */
 record ShotEdge(Layer layer, Clip shot, boolean begins) {
     private static final double NEAR = 5;
 
-    /** The edge under the pointer; none over the middle of a shot. */
+    /** The edge under the pointer; empty over the middle of a shot. */
     static Optional<ShotEdge> at(
             Session session, TimeScale scale, double rowsBottom, double x, double y) {
         Layer layer =
-                Ribbon.at(session.project().layers(), y, rowsBottom, scale.moment(x)).orElse(null);
+                ShotRibbon.at(session.project().layers(), y, rowsBottom, scale.moment(x))
+                        .orElse(null);
         if (layer == null) {
             return Optional.empty();
         }
@@ -36,11 +36,11 @@ record ShotEdge(Layer layer, Clip shot, boolean begins) {
                 .map(c -> new ShotEdge(layer, c, false));
     }
 
-    /** The project with the edge at a frame, or at what it catches on near there. */
+    /** The project with the edge at the pointer; snaps to nearby frames. */
     Project dragged(Project project, TimeScale scale, double x, long playhead, boolean catching) {
         long frame = Math.round(scale.moment(x));
         long own = begins ? shot.start() : shot.end();
-        Optional<Long> caught = Catching.at(project, playhead, scale, x, 0, own);
+        Optional<Long> caught = Snapping.at(project, playhead, scale, x, 0, own);
         long to = Math.max(0, catching ? caught.orElse(frame) : frame);
         ShotEdits edits = new ShotEdits(project, layer);
         Layer changed = begins ? edits.beginning(shot.id(), to) : edits.ending(shot.id(), to - 1);

@@ -1,10 +1,10 @@
 package ivrik.app.desk;
 
-import ivrik.app.control.Bars;
-import ivrik.app.control.Fitting;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.CanvasLines;
+import ivrik.app.widget.TextFitting;
 import ivrik.core.look.Look;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
@@ -20,10 +20,10 @@ import javafx.scene.text.Font;
 import java.util.List;
 import java.util.Map;
 
-/** Draws time: ruler, traces with their pegs, markers, cuts, and the ribbon of shots. */
+/** Draws the timeline: ruler, graphs with keyframes, markers, cuts and the ribbon of shots. */
 final class TimePainter {
-    /** A shot that is drawn narrower has no name, in pixels. */
-    private static final double LEAST_NAMED = 24;
+    /** Smallest width of a shot with a name, in pixels. */
+    private static final double MIN_NAMED = 24;
 
     private final Session session;
     private final View view;
@@ -32,7 +32,7 @@ final class TimePainter {
     private final double width;
     private final double height;
     private final TimeScale scale;
-    private Trace.Results results;
+    private Graph.Results results;
 
     TimePainter(
             Session session, View view, GraphicsContext g, Palette p, double width, double height) {
@@ -45,16 +45,19 @@ final class TimePainter {
         this.scale = TimeScale.of(view, width, session.project().frames());
     }
 
-    /** Where there is nothing to be timed yet, a word about what will be here. */
+    /** Draws a hint for an empty project. */
     void paintEmpty() {
         g.setFill(p.colour("quiet"));
-        g.setFont(p.words(13));
-        g.fillText("Time runs here: shots, cuts, and how each lane moves.", 16, 30);
+        g.setFont(p.textFont(13));
+        g.fillText("Timeline: shots, cuts and the keyframed values of each channel.", 16, 30);
     }
 
     void paint(
-            boolean[] cached, Trace.Results traced, PegHands hands, Map<String, Image> pictures) {
-        results = traced;
+            boolean[] cached,
+            Graph.Results graphed,
+            KeyframeActions hands,
+            Map<String, Image> pictures) {
+        results = graphed;
         ruler(cached);
         double bottom = rows(hands);
         new BurstBand(session, scale, bottom).paint(g, p, view.face.get() == View.Face.BURST);
@@ -86,14 +89,14 @@ final class TimePainter {
         }
         double rate = project.sequence().rate().toDouble();
         long every = tickEvery(rate);
-        g.setFont(p.numbers(11));
+        g.setFont(p.numberFont(11));
         g.setLineWidth(1);
         long step = Math.max(1, every / 4);
         for (long f = scale.first() / step * step; f < scale.end(); f += step) {
             boolean large = f % every == 0;
             double x = Math.rint(scale.x(f));
             g.setFill(p.colour(large ? "quiet" : "line"));
-            Bars.upright(g, x, large ? 10 : 18, Metrics.HEAD - 4, 1);
+            CanvasLines.vertical(g, x, large ? 10 : 18, Metrics.HEAD - 4, 1);
             if (large && scale.x(f) < width - 30) {
                 g.setFill(p.colour("quiet"));
                 g.fillText(Long.toString(f), x + 4, 16);
@@ -102,7 +105,7 @@ final class TimePainter {
         line(Metrics.HEAD - 0.5);
     }
 
-    /** A tick about every 80 pixels, in halves and multiples of a second. */
+    /** Distance of ticks: about 80 pixels, in halves or multiples of a second. */
     private long tickEvery(double rate) {
         double frames = 80 / scale.frameWidth();
         long second = Math.max(1, Math.round(rate));
@@ -119,15 +122,15 @@ final class TimePainter {
 
     private void line(double y) {
         g.setFill(p.colour("line"));
-        Bars.level(g, 0, y - 0.5, width, 1);
+        CanvasLines.level(g, 0, y - 0.5, width, 1);
     }
 
-    private double rows(PegHands hands) {
+    private double rows(KeyframeActions hands) {
         Look look = session.state().look().orElseThrow();
-        TraceRows rows = new TraceRows(session.state(), view, results);
-        TracePainter traces = new TracePainter(g, p, scale, look, results, hands);
-        for (int row = 0; row < rows.lanes(); row++) {
-            if (row == session.state().lane() && !rows.isTall()) {
+        GraphRows rows = new GraphRows(session.state(), view, results);
+        GraphPainter graphs = new GraphPainter(g, p, scale, look, results, hands);
+        for (int row = 0; row < rows.channels(); row++) {
+            if (row == session.state().channel() && !rows.isTall()) {
                 g.setFill(p.colour("raised").deriveColor(0, 1, 1, 0.5));
                 g.fillRect(0, rows.top(row), width, rows.height());
             }
@@ -143,23 +146,23 @@ final class TimePainter {
             double bottom = rows.isTall() ? rows.bottom() : rows.top(row + 1);
             g.rect(0, top, width, bottom - top);
             g.clip();
-            traces.paint(rows.trace(row), rows.middle(row));
+            graphs.paint(rows.graph(row), rows.middle(row));
             g.restore();
         }
         if (rows.isTall() && rows.count() > 0) {
-            traces.heights(rows.trace(0), rows.middle(0));
+            graphs.heights(rows.graph(0), rows.middle(0));
         }
         return rows.bottom();
     }
 
-    /** From the top layer down: a thin bar each, and the lowest as a ribbon with pictures. */
+    /** Layers from the top as thin bars, and the bottom layer as a ribbon with pictures. */
     private void ribbons(double top, Map<String, Image> pictures) {
         List<Layer> layers = session.project().layers();
         String selected = session.state().layer().map(Layer::id).orElse("");
         for (int i = layers.size() - 1; i >= 0; i--) {
             Layer layer = layers.get(i);
-            double y = Ribbon.top(layers, i, top);
-            double h = Ribbon.height(layers, i);
+            double y = ShotRibbon.top(layers, i, top);
+            double h = ShotRibbon.height(layers, i);
             for (Clip clip : layer.clips()) {
                 if (clip.end() < scale.first() || clip.start() > scale.end()) {
                     continue;
@@ -173,8 +176,8 @@ final class TimePainter {
                 }
                 boolean on = layer.id().equals(selected);
                 g.setFill(p.colour(on ? "paper" : "line"));
-                Bars.outline(g, Math.rint(x), y, Math.rint(w), h);
-                if (view.pickedShots.get().contains(new View.Shot(layer.id(), clip.id()))) {
+                CanvasLines.outline(g, Math.rint(x), y, Math.rint(w), h);
+                if (view.selectedShots.get().contains(new View.ShotId(layer.id(), clip.id()))) {
                     g.setFill(p.colour("paper"));
                     g.fillRect(Math.rint(x), y, Math.rint(w), 4);
                     g.fillRect(Math.rint(x), y + h - 4, Math.rint(w), 4);
@@ -196,18 +199,18 @@ final class TimePainter {
     }
 
     private void name(String name, double x, double y, double w, double h, boolean over) {
-        if (w < LEAST_NAMED) {
+        if (w < MIN_NAMED) {
             return;
         }
-        Font font = p.words(h < 14 ? 10.5 : 12);
-        String shown = Fitting.words(name, font, w - 12);
+        Font font = p.textFont(h < 14 ? 10.5 : 12);
+        String shown = TextFitting.fitted(name, font, w - 12);
         if (shown.isEmpty()) {
             return;
         }
         g.setFont(font);
         if (over) {
-            g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.75));
-            g.fillRect(x + 1, y + 1, Fitting.width(shown, font) + 10, 16);
+            g.setFill(p.colour("background").deriveColor(0, 1, 1, 0.75));
+            g.fillRect(x + 1, y + 1, TextFitting.width(shown, font) + 10, 16);
         }
         g.setFill(p.colour("type"));
         g.fillText(shown, x + 6, y + Math.min(13, h - (h < 14 ? 3 : 4)));
@@ -222,24 +225,24 @@ final class TimePainter {
         double each = h * image.getWidth() / image.getHeight();
         double first = x + Math.max(0, Math.floor(-x / each)) * each;
         for (double at = first; at < Math.min(x + w, width); at += each) {
-            Fitting.leftPart(g, image, Math.min(1, (x + w - at) / each), at, y, each, h);
+            TextFitting.leftPart(g, image, Math.min(1, (x + w - at) / each), at, y, each, h);
         }
     }
 
     private void marks(double rowsBottom) {
         g.setLineWidth(1);
-        double ribbon = Ribbon.top(session.project().layers(), 0, rowsBottom);
+        double ribbon = ShotRibbon.top(session.project().layers(), 0, rowsBottom);
         for (long cut : session.project().cuts()) {
             double x = scale.x(cut);
             g.setFill(p.colour("line"));
-            Bars.upright(g, Math.rint(x), Metrics.HEAD, rowsBottom, 1);
+            CanvasLines.vertical(g, Math.rint(x), Metrics.HEAD, rowsBottom, 1);
             g.setFill(p.colour("paper"));
             g.fillPolygon(
                     new double[] {x - 6, x + 5, x - 0.5},
                     new double[] {ribbon - 1, ribbon - 1, ribbon + 7},
                     3);
         }
-        g.setFont(p.words(11));
+        g.setFont(p.textFont(11));
         for (Marker marker : session.project().markers()) {
             double x = Math.rint(scale.x(marker.frame() + 0.5)) + 0.5;
             Color colour = marker.colour().map(p::readable).orElse(p.colour("quiet"));

@@ -3,19 +3,19 @@ package ivrik.app.desk;
 import ivrik.app.session.View;
 
 /**
- * Frames to pixels across and back.
+ * Converts between frames and horizontal pixels.
  *
- * @param from the frame at the left side
- * @param shown how many frames there are from there to the right side
- * @param frames how many there are in all
+ * @param from frame at the left side
+ * @param shown number of visible frames
+ * @param frames total number of frames
  */
 record TimeScale(double left, double width, double from, double shown, long frames) {
     private static final double MARGIN = 12;
 
-    /** Fewer frames than these are not shown. */
+    /** Smallest number of visible frames. */
     private static final double FEWEST = 8;
 
-    /** As much as the view shows of so many frames. */
+    /** The visible part of a view. */
     static TimeScale of(View view, double width, long frames) {
         long all = Math.max(1, frames);
         double shown = view.timeShown.get() <= 0 ? all : Math.min(all, view.timeShown.get());
@@ -23,17 +23,17 @@ record TimeScale(double left, double width, double from, double shown, long fram
         return new TimeScale(MARGIN, Math.max(1, width - 2 * MARGIN), from, shown, all);
     }
 
-    /** Where a frame begins. */
+    /** Horizontal position of the start of a frame. */
     double x(double frame) {
         return left + (frame - from) / shown * width;
     }
 
-    /** The moment at a place, in frames. */
+    /** The moment at a position, in frames. */
     double moment(double x) {
         return from + (x - left) / width * shown;
     }
 
-    /** The frame at a place, within the sequence. */
+    /** The frame at a position, within the sequence. */
     long frame(double x) {
         return Math.clamp((long) Math.floor(moment(x)), 0, frames - 1);
     }
@@ -42,17 +42,17 @@ record TimeScale(double left, double width, double from, double shown, long fram
         return width / shown;
     }
 
-    /** The first frame of which something is seen. */
+    /** First visible frame. */
     long first() {
         return (long) Math.clamp(Math.floor(moment(0)), 0, frames - 1);
     }
 
-    /** The first frame of which nothing is seen any more. */
+    /** Frame after the last visible one. */
     long end() {
         return (long) Math.clamp(Math.ceil(moment(left + width + MARGIN)), 1, frames);
     }
 
-    /** Shows so many times as much, the moment at a place staying where it is. */
+    /** Zooms by a factor about a position. */
     void zoom(View view, double times, double x) {
         double next = Math.clamp(shown * times, Math.min(FEWEST, frames), frames);
         double share = (x - left) / width;
@@ -60,12 +60,12 @@ record TimeScale(double left, double width, double from, double shown, long fram
         view.timeShown.set(next >= frames ? 0 : next);
     }
 
-    /** Shows what lies so many pixels to the right. */
+    /** Scrolls by pixels to the right. */
     void pan(View view, double pixels) {
         view.timeFrom.set(Math.clamp(from + pixels / width * shown, 0, frames - shown));
     }
 
-    /** Shows other frames if need be, so that one is seen. */
+    /** Scrolls to make a frame visible. */
     void reveal(View view, long frame) {
         if (frame < Math.floor(from) || frame >= from + shown) {
             view.timeFrom.set(Math.clamp(frame - shown / 8, 0, frames - shown));

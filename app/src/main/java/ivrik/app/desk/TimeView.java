@@ -1,14 +1,14 @@
 package ivrik.app.desk;
 
-import ivrik.app.control.Drawing;
-import ivrik.app.desk.PegDrags.Drag;
-import ivrik.app.session.Newest;
+import ivrik.app.desk.KeyframeDrags.Drag;
+import ivrik.app.session.GraphTargets;
+import ivrik.app.session.LatestTask;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
-import ivrik.app.session.Traced;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.Drawing;
 import ivrik.core.look.Burst;
 import ivrik.core.project.Marker;
 
@@ -31,8 +31,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Time, beside the matrix and in its rows: a ruler to scrub, a trace per lane with pegs to add (double
- * click), drag, ease and delete, and the ribbon of shots and layers.
+ * The timeline beside the matrix, with the same rows: a ruler to scrub, a graph per channel with keyframes to
+ * set (double click), drag, ease and delete, and the ribbon of shots and layers.
  */
 public final class TimeView extends Drawing {
     private final Session session;
@@ -40,12 +40,12 @@ public final class TimeView extends Drawing {
     private final Map<String, Image> pictures = new HashMap<>();
     private final Line playhead = new Line();
     private final Label number = new Label();
-    private final Newest work = new Newest();
-    private Trace.Results results = Trace.Results.NONE;
+    private final LatestTask work = new LatestTask();
+    private Graph.Results results = Graph.Results.NONE;
     private boolean[] cached = {};
-    private final PegHands hands;
+    private final KeyframeActions hands;
     private final MarkerMenu markers;
-    private final PegDrags drags;
+    private final KeyframeDrags drags;
     private Drag drag;
 
     public TimeView(Session session, View view, ObjectProperty<Palette> palette) {
@@ -53,11 +53,11 @@ public final class TimeView extends Drawing {
         this.session = session;
         this.view = view;
         this.markers = new MarkerMenu(session);
-        this.hands = new PegHands(session, view, this::redraw);
-        this.drags = new PegDrags(session, view, hands, this, this::rows);
+        this.hands = new KeyframeActions(session, view, this::redraw);
+        this.drags = new KeyframeDrags(session, view, hands, this, this::rows);
         getStyleClass().add("desk");
         setMinSize(200, 120);
-        setAccessibleText("Time: frames across, a lane's trace in each row");
+        setAccessibleText("Timeline: frames from left to right, one graph per channel");
         setOnMousePressed(this::pressed);
         setOnMouseMoved(this::moved);
         setOnMouseDragged(
@@ -80,10 +80,10 @@ public final class TimeView extends Drawing {
                 .addListener(
                         (o, was, is) -> {
                             if (!was.stepId().equals(is.stepId())) {
-                                results = Trace.Results.NONE;
-                                hands.pickNone();
+                                results = Graph.Results.NONE;
+                                hands.selectNone();
                             }
-                            trace();
+                            graph();
                         });
         view.frame.addListener(
                 (o, a, b) -> {
@@ -101,20 +101,20 @@ public final class TimeView extends Drawing {
         }
         setOnScroll(this::scrolled);
         view.face.addListener((o, a, b) -> redraw());
-        view.pickedShots.addListener((o, a, b) -> redraw());
-        view.traced.addListener(
+        view.selectedShots.addListener((o, a, b) -> redraw());
+        view.graphed.addListener(
                 (o, a, b) -> {
-                    hands.pickNone();
-                    trace();
+                    hands.selectNone();
+                    graph();
                 });
     }
 
-    /** Whether what the traced values come to is still being worked out. */
+    /** Whether graphed values are being computed. */
     public boolean isBusy() {
         return work.isBusy();
     }
 
-    /** Which frames are ready to be played. */
+    /** Shows which frames are ready for playback. */
     public void showCached(boolean[] ready) {
         if (!java.util.Arrays.equals(ready, cached)) {
             cached = ready;
@@ -122,7 +122,7 @@ public final class TimeView extends Drawing {
         }
     }
 
-    /** A small picture of a source, for the ribbon. */
+    /** Shows a thumbnail of a source in the ribbon. */
     public void showPicture(String source, Image image) {
         pictures.put(source, image);
         redraw();
@@ -138,13 +138,13 @@ public final class TimeView extends Drawing {
         }
     }
 
-    /** Works out anew, off the interface thread, what the traced values come to. */
-    private void trace() {
+    /** Computes the graphed values off the interface thread. */
+    private void graph() {
         State state = session.state();
         Plans plans = session.plans();
-        Traced traced = view.traced.get();
+        GraphTargets graphed = view.graphed.get();
         work.ask(
-                cancel -> Trace.results(state, plans, traced, cancel),
+                cancel -> Graph.results(state, plans, graphed, cancel),
                 made -> {
                     results = made;
                     redraw();
@@ -158,7 +158,7 @@ public final class TimeView extends Drawing {
         placePlayhead();
     }
 
-    /** Where the present frame is; moves over the drawing, which need not be done again. */
+    /** Moves the playhead without redrawing the rest. */
     private void placePlayhead() {
         boolean any = !session.project().layers().isEmpty();
         double x = Math.rint(scale().x(view.frame.get() + 0.5)) + 0.5;
@@ -180,33 +180,33 @@ public final class TimeView extends Drawing {
         return TimeScale.of(view, getWidth(), session.project().frames());
     }
 
-    private TraceRows rows() {
-        return new TraceRows(session.state(), view, results);
+    private GraphRows rows() {
+        return new GraphRows(session.state(), view, results);
     }
 
-    /** How far down the rows of the lanes go, in pixels. */
+    /** Bottom of the channel rows in pixels. */
     public double rowsBottom() {
         return rows().bottom();
     }
 
-    /** What lies at a place of it. */
-    public Area areaAt(Point2D at) {
-        return Area.at(session, scale(), rowsBottom(), at.getX(), at.getY());
+    /** The area at a position. */
+    public TimeArea areaAt(Point2D at) {
+        return TimeArea.at(session, scale(), rowsBottom(), at.getX(), at.getY());
     }
 
     private void pressed(MouseEvent e) {
         requestFocus();
         drags.hideMenu();
         if (takeMarker(e)) {
-            // held until it is let go, or its menu is shown
+            // held until the mouse button is released, or its menu is shown
         } else if (e.getY() < Metrics.HEAD) {
             drag = this::scrub;
             scrub(e);
         } else if (takeBurst(e)) {
-            view.closeUpShown.set(true);
+            view.controlsShown.set(true);
             view.face.set(View.Face.BURST);
         } else if (takeEdge(e)) {
-            // held until it is let go
+            // held until the mouse button is released
         } else if (e.getY() >= rowsBottom()) {
             scrub(e);
             takeShot(e);
@@ -222,7 +222,7 @@ public final class TimeView extends Drawing {
         redraw();
     }
 
-    /** Holds a marker for a drag; the right button, or a double click, shows its menu. */
+    /** Starts a drag of a marker; the right button, or a double click, shows its menu. */
     private boolean takeMarker(MouseEvent e) {
         TimeScale before = scale();
         Marker marker = markers.at(before, e.getX(), e.getY()).orElse(null);
@@ -246,7 +246,7 @@ public final class TimeView extends Drawing {
         return true;
     }
 
-    /** Holds the beginning or the end of a shot for a drag; Alt keeps it from catching on anything. */
+    /** Starts a drag of a shot's start or end; Alt disables snapping. */
     private boolean takeEdge(MouseEvent e) {
         TimeScale before = scale();
         ShotEdge edge = ShotEdge.at(session, before, rowsBottom(), e.getX(), e.getY()).orElse(null);
@@ -254,7 +254,7 @@ public final class TimeView extends Drawing {
             return false;
         }
         session.selectLayer(edge.layer().id());
-        Session.Gesture gesture = session.gesture("Move a cut of " + edge.layer().name());
+        Session.Gesture gesture = session.gesture("Move cut in " + edge.layer().name());
         long playhead = view.frame.get();
         drag =
                 move ->
@@ -269,22 +269,22 @@ public final class TimeView extends Drawing {
         return true;
     }
 
-    /** Selects the layer under the pointer, and holds its shot there for a drag. */
+    /** Selects the layer under the pointer and starts a drag of its shot. */
     private void takeShot(MouseEvent e) {
         TimeScale before = scale();
         ShotBody body = ShotBody.at(session, before, rowsBottom(), e.getX(), e.getY()).orElse(null);
-        Ribbon.at(session.project().layers(), e.getY(), rowsBottom(), before.moment(e.getX()))
+        ShotRibbon.at(session.project().layers(), e.getY(), rowsBottom(), before.moment(e.getX()))
                 .ifPresent(layer -> session.selectLayer(layer.id()));
         if (body == null || e.getButton() != MouseButton.PRIMARY) {
             return;
         }
         if (e.isShiftDown()) {
-            pick(new View.Shot(body.layer().id(), body.shot().id()));
+            select(new View.ShotId(body.layer().id(), body.shot().id()));
             return;
         }
-        view.pickedShots.set(Set.of());
+        view.selectedShots.set(Set.of());
         boolean slips = e.isShortcutDown();
-        Session.Gesture gesture = session.gesture(slips ? "Slip a shot" : "Move a shot");
+        Session.Gesture gesture = session.gesture(slips ? "Slip shot" : "Move shot");
         long playhead = view.frame.get();
         drag =
                 move -> {
@@ -303,22 +303,23 @@ public final class TimeView extends Drawing {
                 };
     }
 
-    /** Picks one shot more, or lets go of it. */
-    private void pick(View.Shot shot) {
-        Set<View.Shot> picked = new LinkedHashSet<>(view.pickedShots.get());
-        if (!picked.remove(shot)) {
-            picked.add(shot);
+    /** Adds a shot to the selection, or removes it. */
+    private void select(View.ShotId shot) {
+        Set<View.ShotId> selected = new LinkedHashSet<>(view.selectedShots.get());
+        if (!selected.remove(shot)) {
+            selected.add(shot);
         }
-        view.pickedShots.set(picked);
+        view.selectedShots.set(selected);
         view.notice.set(
-                picked.isEmpty()
+                selected.isEmpty()
                         ? ""
-                        : picked.size()
-                                + (picked.size() == 1 ? " shot" : " shots")
-                                + " picked: Layer, New span puts a look on just these");
+                        : selected.size()
+                                + (selected.size() == 1 ? " shot" : " shots")
+                                + " selected. Layer > Add span over selected shots puts a look on"
+                                + " them");
     }
 
-    /** What the pointer looks like where something can be held by its side. */
+    /** Changes the pointer over draggable sides. */
     private void moved(MouseEvent e) {
         boolean any = !session.project().layers().isEmpty();
         BurstBand band = new BurstBand(session, scale(), rowsBottom());
@@ -332,7 +333,7 @@ public final class TimeView extends Drawing {
         setCursor(side ? Cursor.H_RESIZE : Cursor.DEFAULT);
     }
 
-    /** Selects the burst under the pointer and holds it for a drag. */
+    /** Selects the burst under the pointer and starts a drag. */
     private boolean takeBurst(MouseEvent e) {
         BurstBand band = new BurstBand(session, scale(), rowsBottom());
         BurstBand.Held held = band.at(e.getX(), e.getY()).orElse(null);
@@ -352,7 +353,7 @@ public final class TimeView extends Drawing {
         return true;
     }
 
-    /** Along time; with the shortcut key closer or farther about the pointer, with Alt in value. */
+    /** Scrolls in time; with the shortcut key zooms about the pointer, with Alt scales values. */
     private void scrolled(ScrollEvent e) {
         if (e.isAltDown()) {
             view.zoomValue(Math.pow(1.01, e.getDeltaY()));
@@ -364,7 +365,7 @@ public final class TimeView extends Drawing {
         e.consume();
     }
 
-    /** Closer or farther about the present frame. */
+    /** Zooms about the present frame. */
     public void zoom(double times) {
         scale().zoom(view, times, scale().x(view.frame.get() + 0.5));
     }
@@ -374,8 +375,8 @@ public final class TimeView extends Drawing {
         view.frame.set(scale().frame(e.getX()));
     }
 
-    /** The pegs that are picked. */
-    public PegHands pegs() {
+    /** The selected keyframes. */
+    public KeyframeActions keyframes() {
         return hands;
     }
 }

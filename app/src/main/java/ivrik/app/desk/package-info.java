@@ -1,5 +1,5 @@
 /**
- * The desk: lanes down, treatments across, and in the same rows how the selected treatment moves over
- * time.
+ * The desk: channels in rows, treatments in columns, and in the same rows the graphs of the selected
+ * treatment over time.
  */
 package ivrik.app.desk;

@@ -1,10 +1,10 @@
 package ivrik.app.pane;
 
-import ivrik.app.session.LaneEdits;
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.shape.LaneHandle;
-import ivrik.app.shape.Mapping;
+import ivrik.app.shape.ChannelHandle;
+import ivrik.app.shape.PaneMapping;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
 import ivrik.core.treatment.Centre;
@@ -15,22 +15,22 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
-/** The point that the treatment of the lane being worked on works about: a cross to drag, for all lanes. */
-final class CentreHandle extends LaneHandle {
+/** Centre of the selected treatment: a cross that is dragged for all channels together. */
+final class CentreHandle extends ChannelHandle {
     private static final double ARM = 13;
-    private static final double REACH = 11;
+    private static final double GRAB_RADIUS = 11;
 
     CentreHandle(Session session, View view) {
         super(session, view);
     }
 
-    private Point2D place(Mapping m) {
+    private Point2D place(PaneMapping m) {
         return m.fromMiddle(
-                LaneEdits.place(amounts(), view.frame.get(), Centre.X.name(), Centre.Y.name()));
+                ChannelEdits.place(settings(), view.frame.get(), Centre.X.name(), Centre.Y.name()));
     }
 
     @Override
-    public void draw(GraphicsContext g, Palette p, Mapping m) {
+    public void draw(GraphicsContext g, Palette p, PaneMapping m) {
         Point2D at = place(m);
         cross(g, at, Color.gray(0, 0.6), 4);
         cross(g, at, p.colour("paper"), 1.6);
@@ -49,16 +49,17 @@ final class CentreHandle extends LaneHandle {
     }
 
     @Override
-    public boolean pressed(MouseEvent e, Mapping m) {
-        if (e.getButton() != MouseButton.PRIMARY || place(m).distance(e.getX(), e.getY()) > REACH) {
+    public boolean pressed(MouseEvent e, PaneMapping m) {
+        if (e.getButton() != MouseButton.PRIMARY
+                || place(m).distance(e.getX(), e.getY()) > GRAB_RADIUS) {
             return false;
         }
-        gesture = session.gesture("Move the centre");
+        gesture = session.gesture("Move centre");
         return true;
     }
 
     @Override
-    public void dragged(MouseEvent e, Mapping m) {
+    public void dragged(MouseEvent e, PaneMapping m) {
         Point2D at = m.toMiddle(e.getX(), e.getY());
         Point2D to = new Point2D(Math.rint(at.getX()), Math.rint(at.getY()));
         String step = session.state().stepId();
@@ -66,12 +67,12 @@ final class CentreHandle extends LaneHandle {
         gesture.editLook(
                 look -> {
                     Look moved = look;
-                    for (int lane = 0; lane < look.lanes().size(); lane++) {
+                    for (int channel = 0; channel < look.channels().size(); channel++) {
                         moved =
-                                LaneEdits.with(
+                                ChannelEdits.with(
                                         moved,
                                         step,
-                                        lane,
+                                        channel,
                                         frame,
                                         Centre.X.name(),
                                         Centre.Y.name(),

@@ -1,11 +1,11 @@
 package ivrik.app.pane;
 
-import ivrik.app.control.Badge;
-import ivrik.app.picture.Shown;
-import ivrik.app.session.LaneEdits;
+import ivrik.app.picture.ShownFrame;
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.app.session.View;
+import ivrik.app.widget.ChannelBadge;
 import ivrik.core.look.Step;
 import ivrik.core.picture.Frame;
 
@@ -18,25 +18,26 @@ import javafx.scene.layout.Region;
 import java.util.Locale;
 import java.util.function.Supplier;
 
-/** The line under the panes: lane, treatment and what there is to say; the values under the pointer. */
+/** The line below the panes: channel, treatment and messages; pixel values under the pointer. */
 public final class Footer extends HBox {
     private final Session session;
     private final View view;
-    private final Supplier<Shown> result;
-    private final Supplier<Shown> source;
-    private final Badge badge = new Badge();
+    private final Supplier<ShownFrame> result;
+    private final Supplier<ShownFrame> source;
+    private final ChannelBadge badge = new ChannelBadge();
     private final Label working = new Label();
     private final Label notice = new Label();
     private final Label place = new Label();
     private final Label value = new Label();
-    private final Label was = new Label("was");
+    private final Label was = new Label("before");
     private final Label before = new Label();
 
     /**
-     * @param result the last rendered result, or null
-     * @param source the last rendered source, or null
+     * @param result last rendered result, or null
+     * @param source last rendered source, or null
      */
-    public Footer(Session session, View view, Supplier<Shown> result, Supplier<Shown> source) {
+    public Footer(
+            Session session, View view, Supplier<ShownFrame> result, Supplier<ShownFrame> source) {
         this.session = session;
         this.view = view;
         this.result = result;
@@ -65,25 +66,27 @@ public final class Footer extends HBox {
 
     private void showWork() {
         State state = session.state();
-        boolean any = !LaneEdits.kinds(state).isEmpty();
+        boolean any = !ChannelEdits.kinds(state).isEmpty();
         badge.setVisible(any);
         if (!any) {
-            working.setText("Nothing to work on yet");
+            working.setText("No footage yet");
             return;
         }
-        var lane = LaneEdits.kinds(state).get(state.lane());
+        var channel = ChannelEdits.kinds(state).get(state.channel());
         String treatment =
-                state.step().map(s -> s.kind().description().title()).orElse("no treatment");
+                state.step()
+                        .map(s -> s.kind().description().title())
+                        .orElse("no treatment selected");
         boolean whole = state.step().filter(Step::isWhole).isPresent();
-        badge.show(whole ? LaneEdits.PICTURE : lane);
+        badge.show(whole ? ChannelEdits.PICTURE : channel);
         working.setText(
-                "working on " + (whole ? "the whole picture" : lane.title()) + ", " + treatment);
+                "editing " + (whole ? "whole picture" : channel.title()) + ", " + treatment);
     }
 
-    /** The values under the pointer, after and before. */
+    /** Shows the pixel values under the pointer, before and after. */
     public void showValues() {
         Point2D at = view.pointer.get();
-        Shown now = result.get();
+        ShownFrame now = result.get();
         boolean any = at != null && now != null && now.frame() != null;
         for (Label label : new Label[] {place, value, was, before}) {
             label.setVisible(any);
@@ -99,7 +102,7 @@ public final class Footer extends HBox {
                         : sample(source.get(), at));
     }
 
-    private static String sample(Shown shown, Point2D at) {
+    private static String sample(ShownFrame shown, Point2D at) {
         Frame frame = shown.frame();
         int x = Math.clamp((int) (at.getX() * shown.scale()), 0, frame.width() - 1);
         int y = Math.clamp((int) (at.getY() * shown.scale()), 0, frame.height() - 1);

@@ -1,10 +1,10 @@
 package ivrik.app.pane;
 
-import ivrik.app.session.LaneEdits;
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.shape.Handle;
-import ivrik.app.shape.Mapping;
+import ivrik.app.shape.PaneMapping;
 import ivrik.app.shape.Shapes;
 import ivrik.app.theme.Palette;
 import ivrik.core.treatment.Centre;
@@ -20,7 +20,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 
-/** The handles of the selected treatment on the picture, by what its description has. */
+/** The handles of the selected treatment on the picture, chosen by its description. */
 public final class Handles {
     private final Session session;
     private final Map<Control, Handle> ofShapes = new EnumMap<>(Control.class);
@@ -41,7 +41,7 @@ public final class Handles {
 
     private List<Handle> present() {
         List<Handle> present = new ArrayList<>();
-        LaneEdits.treatment(session.state())
+        ChannelEdits.treatment(session.state())
                 .ifPresent(
                         t -> {
                             Description d = t.description();
@@ -57,7 +57,7 @@ public final class Handles {
         return present;
     }
 
-    /** Whether the selected treatment lies along a line: a spectrum may also lie outward. */
+    /** Whether the treatment works along a line; a spectrum may also be radial. */
     private boolean hasLine() {
         return session.state()
                 .step()
@@ -68,20 +68,21 @@ public final class Handles {
                 .filter(
                         s ->
                                 !(s.kind() instanceof Dispersion)
-                                        || !s.word(Dispersion.WAY).equals(Dispersion.WAY.rest()))
+                                        || !s.choice(Dispersion.DIRECTION)
+                                                .equals(Dispersion.DIRECTION.rest()))
                 .isPresent();
     }
 
-    void draw(GraphicsContext g, Palette p, Mapping m) {
+    void draw(GraphicsContext g, Palette p, PaneMapping m) {
         present().forEach(h -> h.draw(g, p, m));
     }
 
-    boolean pressed(MouseEvent e, Mapping m) {
+    boolean pressed(MouseEvent e, PaneMapping m) {
         taken = present().stream().filter(h -> h.pressed(e, m)).findFirst().orElse(null);
         return taken != null;
     }
 
-    void dragged(MouseEvent e, Mapping m) {
+    void dragged(MouseEvent e, PaneMapping m) {
         if (taken != null) {
             taken.dragged(e, m);
         }

@@ -1,13 +1,13 @@
 package ivrik.app.pane;
 
-import ivrik.app.session.LaneEdits;
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.shape.LaneHandle;
-import ivrik.app.shape.Mapping;
+import ivrik.app.shape.ChannelHandle;
+import ivrik.app.shape.PaneMapping;
 import ivrik.app.theme.Palette;
 import ivrik.core.look.Look;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
@@ -18,48 +18,50 @@ import javafx.scene.paint.Color;
 import java.util.List;
 
 /**
- * The direction of a treatment: a line for each lane, as long as the lane is drawn out. A knob beyond
- * the end of the line of the lane being worked on turns all of them and sets how long its own is.
+ * Direction of a treatment: one line per channel, as long as the channel's length. A knob beyond the end of
+ * the selected channel's line rotates all lines and sets the selected length.
  */
-final class LineHandle extends LaneHandle {
+final class LineHandle extends ChannelHandle {
     static final String ANGLE = "angle";
     static final String LENGTH = "length";
 
-    /** How far beyond the end of the line its knob lies, on screen, so that a line of no length has one. */
+    /**
+     * Distance of the knob from the end of the line on screen, so that a line of length 0 has a knob.
+     */
     private static final double BEYOND = 22;
 
     private static final double RADIUS = 6;
-    private static final double REACH = 11;
+    private static final double GRAB_RADIUS = 11;
 
     LineHandle(Session session, View view) {
         super(session, view);
     }
 
-    private double number(int lane, String name) {
-        return amounts(lane).value(name).at(view.frame.get());
+    private double number(int channel, String name) {
+        return settings(channel).value(name).at(view.frame.get());
     }
 
-    /** What lies along a line has no centre, or does not use it. */
-    private static Point2D middle(Mapping m) {
+    /** Start of the lines; treatments along a line have no centre or do not use it. */
+    private static Point2D middle(PaneMapping m) {
         return m.fromMiddle(Point2D.ZERO);
     }
 
-    /** From the middle to the end of a lane's line, and {@code more} beyond it, on screen. */
-    private Point2D end(int lane, Mapping m, double more) {
-        double angle = Math.toRadians(number(lane, ANGLE));
-        double length = number(lane, LENGTH);
+    /** End of a channel's line, extended by {@code more}, on screen. */
+    private Point2D end(int channel, PaneMapping m, double more) {
+        double angle = Math.toRadians(number(channel, ANGLE));
+        double length = number(channel, LENGTH);
         double far = length / 2 * m.zoom() + (length < 0 ? -more : more);
         return new Point2D(Math.cos(angle) * far, Math.sin(angle) * far);
     }
 
     @Override
-    public void draw(GraphicsContext g, Palette p, Mapping m) {
-        List<LaneKind> kinds = LaneEdits.shares(session.state());
-        int working = LaneEdits.share(session.state());
+    public void draw(GraphicsContext g, Palette p, PaneMapping m) {
+        List<ChannelKind> kinds = ChannelEdits.shares(session.state());
+        int working = ChannelEdits.share(session.state());
         Point2D middle = middle(m);
         for (int k = 1; k <= kinds.size(); k++) {
-            int lane = (working + k) % kinds.size();
-            line(g, p.ink(kinds.get(lane)), middle, end(lane, m, 0), lane == working);
+            int channel = (working + k) % kinds.size();
+            line(g, p.ink(kinds.get(channel)), middle, end(channel, m, 0), channel == working);
         }
         Point2D end = middle.add(end(working, m, 0));
         Point2D knob = middle.add(end(working, m, BEYOND));
@@ -88,17 +90,18 @@ final class LineHandle extends LaneHandle {
     }
 
     @Override
-    public boolean pressed(MouseEvent e, Mapping m) {
-        Point2D knob = middle(m).add(end(LaneEdits.share(session.state()), m, BEYOND));
-        if (e.getButton() != MouseButton.PRIMARY || knob.distance(e.getX(), e.getY()) > REACH) {
+    public boolean pressed(MouseEvent e, PaneMapping m) {
+        Point2D knob = middle(m).add(end(ChannelEdits.share(session.state()), m, BEYOND));
+        if (e.getButton() != MouseButton.PRIMARY
+                || knob.distance(e.getX(), e.getY()) > GRAB_RADIUS) {
             return false;
         }
-        gesture = session.gesture("Turn the line");
+        gesture = session.gesture("Change direction");
         return true;
     }
 
     @Override
-    public void dragged(MouseEvent e, Mapping m) {
+    public void dragged(MouseEvent e, PaneMapping m) {
         Point2D to = new Point2D(e.getX(), e.getY()).subtract(middle(m));
         double unit = e.isAltDown() ? 10 : 1;
         double turned = Math.toDegrees(Math.atan2(to.getY(), to.getX()));
@@ -106,15 +109,15 @@ final class LineHandle extends LaneHandle {
         double px = 2 * Math.max(0, to.magnitude() - BEYOND) / m.zoom();
         double length = Math.rint(px * unit) / unit;
         String step = session.state().stepId();
-        int working = LaneEdits.share(session.state());
+        int working = ChannelEdits.share(session.state());
         long frame = view.frame.get();
         gesture.editLook(
                 look -> {
                     Look turning = look;
-                    for (int lane = 0; lane < look.lanes().size(); lane++) {
-                        turning = LaneEdits.with(turning, step, lane, frame, ANGLE, angle);
+                    for (int channel = 0; channel < look.channels().size(); channel++) {
+                        turning = ChannelEdits.with(turning, step, channel, frame, ANGLE, angle);
                     }
-                    return LaneEdits.with(turning, step, working, frame, LENGTH, length);
+                    return ChannelEdits.with(turning, step, working, frame, LENGTH, length);
                 });
     }
 }

@@ -1,10 +1,10 @@
 package ivrik.app.pane;
 
-import ivrik.app.picture.Shown;
-import ivrik.app.shape.Mapping;
+import ivrik.app.picture.ShownFrame;
+import ivrik.app.shape.PaneMapping;
 import ivrik.app.theme.Palette;
 import ivrik.core.measure.EdgeProfile;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Rgb;
 
 import javafx.geometry.Point2D;
@@ -17,14 +17,14 @@ import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 
 /**
- * A round glass under the pointer: the picture's own pixels, eight times as large. Below it the red,
- * green and blue across the edge there, and how far red and blue lie from green in pixels of the sequence.
+ * A round magnifier at the pointer: the picture's pixels, eight times enlarged. Below it, the red, green and
+ * blue values across the edge, and the distances of red and blue from green in sequence pixels.
  */
 final class Loupe {
     private static final double RADIUS = 84;
     private static final double MAGNIFY = 8;
     private static final double PROFILE = 64;
-    private static final int REACH = 10;
+    private static final int PROFILE_RADIUS = 10;
 
     private Loupe() {}
 
@@ -32,8 +32,8 @@ final class Loupe {
             GraphicsContext g,
             Palette p,
             Image image,
-            Shown shown,
-            Mapping m,
+            ShownFrame shown,
+            PaneMapping m,
             Point2D at,
             double width,
             double height) {
@@ -49,7 +49,7 @@ final class Loupe {
         g.arc(x, y, RADIUS, RADIUS, 0, 360);
         g.closePath();
         g.clip();
-        g.setFill(p.colour("ground"));
+        g.setFill(p.colour("background"));
         g.fillRect(x - RADIUS, y - RADIUS, 2 * RADIUS, 2 * RADIUS);
         g.setImageSmoothing(false);
         g.drawImage(
@@ -75,29 +75,29 @@ final class Loupe {
         }
     }
 
-    /** The three channels across the edge under the pointer, and how far their edges lie apart. */
+    /** Draws the channels across the edge under the pointer and the distances of their edges. */
     private static void profile(
-            GraphicsContext g, Palette p, Shown shown, Point2D at, double left, double top) {
+            GraphicsContext g, Palette p, ShownFrame shown, Point2D at, double left, double top) {
         int px = (int) Math.floor(at.getX());
         int py = (int) Math.floor(at.getY());
-        EdgeProfile profile = EdgeProfile.at(shown.frame(), px, py, REACH);
+        EdgeProfile profile = EdgeProfile.at(shown.frame(), px, py, PROFILE_RADIUS);
         boolean cut = IntStream.range(0, 3).anyMatch(profile::isCutOff);
         double high = PROFILE + (cut ? 36 : 20);
         g.setGlobalAlpha(0.9);
-        g.setFill(p.colour("ground"));
+        g.setFill(p.colour("background"));
         g.fillRect(left, top, 2 * RADIUS, high);
         g.setGlobalAlpha(1);
         g.setStroke(p.colour("line"));
         g.strokeRect(left, top, 2 * RADIUS, high);
         g.strokeLine(left + RADIUS, top, left + RADIUS, top + PROFILE);
-        List<LaneKind> rgb = new Rgb().lanes();
+        List<ChannelKind> rgb = new Rgb().channels();
         for (int c = 0; c < 3; c++) {
             g.setStroke(p.ink(rgb.get(c)));
             g.setLineWidth(1.6);
             curve(g, profile.values().get(c), left, top);
         }
-        g.setFont(p.numbers(11));
-        String way = profile.across() ? "across" : "down";
+        g.setFont(p.numberFont(11));
+        String direction = profile.across() ? "across" : "down";
         double x = left + 8;
         for (int c = 0; c < 3; c += 2) {
             g.setFill(p.ink(rgb.get(c)));
@@ -114,10 +114,10 @@ final class Loupe {
             x += 58;
         }
         g.setFill(p.colour("quiet"));
-        g.fillText(way, x, top + PROFILE + 14);
+        g.fillText(direction, x, top + PROFILE + 14);
         if (cut) {
-            g.setFont(p.words(11));
-            g.fillText("the edge is wider than this", left + 8, top + PROFILE + 30);
+            g.setFont(p.textFont(11));
+            g.fillText("edge wider than the loupe", left + 8, top + PROFILE + 30);
         }
     }
 

@@ -1,10 +1,10 @@
 package ivrik.app.pane;
 
-import ivrik.app.control.Controls;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.session.View.Kept;
 import ivrik.app.session.View.Show;
+import ivrik.app.session.View.TakeId;
+import ivrik.app.widget.Controls;
 import ivrik.core.project.Takes;
 
 import javafx.beans.binding.Bindings;
@@ -24,49 +24,48 @@ import javafx.scene.layout.Region;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A pane with the strip above it that says and chooses what it shows. */
+/** A pane with a strip above that names and chooses its content. */
 public final class PaneFrame extends BorderPane {
-    /** Which shot it is, cut to less than this, says nothing. */
-    private static final double LEAST = 70;
+    /** Smallest width of the shot's name. */
+    private static final double MIN = 70;
 
     private final Label detail = new Label();
     private final MenuButton choice = new MenuButton();
 
     /**
-     * @param take which take is shown where one is
-     * @param asTake what a pane shows that shows one
+     * @param take the shown take, if any
+     * @param asTake the content kind that shows a take
      */
     public PaneFrame(
             Session session,
             View view,
             ObjectProperty<Show> show,
-            ObjectProperty<Kept> take,
+            ObjectProperty<TakeId> take,
             Show asTake,
             PicturePane pane,
             Node... extras) {
         choice.getStyleClass().add("plain");
         choice.setMinWidth(USE_PREF_SIZE);
         choice.setId(asTake == Show.TAKE ? "pane-a" : "pane-b");
-        choice.setTooltip(new Tooltip("What this pane shows"));
+        choice.setTooltip(new Tooltip("Choose what this pane, one view of the picture, shows"));
         List<MenuItem> plain =
                 Stream.of(Show.values())
                         .filter(s -> !s.isTake())
-                        .map(s -> Controls.item(s.toString(), () -> show.set(s)))
+                        .map(s -> Controls.item(s, s.toString(), () -> show.set(s)))
                         .toList();
         choice.getItems().setAll(plain);
         choice.setOnShowing(
                 e -> {
                     choice.getItems().setAll(plain);
                     for (Takes.OfLayer each : Takes.all(session.project())) {
+                        TakeId id = new TakeId(each.layer().id(), each.take().id());
                         choice.getItems()
                                 .add(
                                         Controls.item(
+                                                id,
                                                 title(each),
                                                 () -> {
-                                                    take.set(
-                                                            new Kept(
-                                                                    each.layer().id(),
-                                                                    each.take().id()));
+                                                    take.set(id);
                                                     show.set(asTake);
                                                 }));
                     }
@@ -75,12 +74,12 @@ public final class PaneFrame extends BorderPane {
         detail.visibleProperty()
                 .bind(
                         Bindings.createBooleanBinding(
-                                () -> detail.getWidth() >= Math.min(LEAST, detail.prefWidth(-1)),
+                                () -> detail.getWidth() >= Math.min(MIN, detail.prefWidth(-1)),
                                 detail.widthProperty(),
                                 detail.textProperty()));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label working = new Label("working");
+        Label working = new Label("rendering");
         working.setId(asTake == Show.TAKE ? "working-a" : "working-b");
         working.getStyleClass().add("quiet");
         ProgressBar moving = new ProgressBar();
@@ -98,18 +97,21 @@ public final class PaneFrame extends BorderPane {
         setCenter(pane);
         Runnable name =
                 () ->
-                        choice.setText(
+                        Controls.show(
+                                choice,
+                                show.get().isTake() ? take.get() : show.get(),
                                 show.get().isTake()
                                         ? taken(session, take.get())
                                         : PicturePane.title(
                                                 show.get(),
-                                                view.without.get(),
-                                                view.showHeld.get() && show.get() == Show.RESULT));
+                                                view.bypass.get(),
+                                                view.showSnapshot.get()
+                                                        && show.get() == Show.RESULT));
         take.addListener((o, a, b) -> name.run());
         session.stateProperty().addListener((o, a, b) -> name.run());
         show.addListener((o, a, b) -> name.run());
-        view.without.addListener((o, a, b) -> name.run());
-        view.showHeld.addListener((o, a, b) -> name.run());
+        view.bypass.addListener((o, a, b) -> name.run());
+        view.showSnapshot.addListener((o, a, b) -> name.run());
         name.run();
     }
 
@@ -117,15 +119,15 @@ public final class PaneFrame extends BorderPane {
         return "Take: " + kept.take().name();
     }
 
-    private static String taken(Session session, Kept kept) {
+    private static String taken(Session session, TakeId kept) {
         return kept == null
                 ? Show.TAKE.toString()
                 : Takes.find(session.project(), kept.layer(), kept.take())
                         .map(PaneFrame::title)
-                        .orElse("Take that is gone");
+                        .orElse("Deleted take");
     }
 
-    /** Which shot and frame. */
+    /** Sets the shot and frame in the strip. */
     public void detail(String text) {
         detail.setText(text);
     }

@@ -1,14 +1,14 @@
 package ivrik.app.pane;
 
-import ivrik.app.control.Drawing;
-import ivrik.app.control.Fitting;
-import ivrik.app.picture.Shown;
+import ivrik.app.picture.ShownFrame;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Show;
-import ivrik.app.shape.Mapping;
+import ivrik.app.shape.PaneMapping;
 import ivrik.app.theme.Marks;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.Drawing;
+import ivrik.app.widget.TextFitting;
 import ivrik.core.picture.Size;
 
 import javafx.beans.property.ObjectProperty;
@@ -22,11 +22,14 @@ import javafx.scene.paint.Color;
 import java.util.List;
 import java.util.stream.DoubleStream;
 
-/** One view of the picture: zoomed and panned with the other, with handles, marks, split and loupe. */
+/**
+ * A view of the picture: zoomed and panned together with the other view, with handles, marks, split line and
+ * loupe.
+ */
 public final class PicturePane extends Drawing {
     private static final double MARK = 6;
 
-    /** Screen pixels to a pixel of the sequence at which zooming by keys stops. */
+    /** Zoom stops of the keys, in screen pixels per sequence pixel. */
     static final List<Double> STOPS = List.of(0.25, 0.5, 1.0, 2.0, 4.0, 8.0, 16.0, 32.0);
 
     private static final double SPLIT_GRIP = 6;
@@ -39,7 +42,7 @@ public final class PicturePane extends Drawing {
     private boolean workedOn = true;
     private Image image;
     private Image splitImage;
-    private Shown shown;
+    private ShownFrame shown;
     private String gap = "";
     private double apart;
     private Point2D panFrom;
@@ -83,14 +86,14 @@ public final class PicturePane extends Drawing {
                 session.stateProperty());
     }
 
-    /** A new picture. */
-    public void show(Shown next) {
+    /** Shows a new picture. */
+    public void show(ShownFrame next) {
         shown = next;
         image = next.image();
         redraw();
     }
 
-    /** No picture any more. */
+    /** Removes the picture. */
     public void clear() {
         image = null;
         splitImage = null;
@@ -99,34 +102,34 @@ public final class PicturePane extends Drawing {
         redraw();
     }
 
-    /** What is left of the split line. */
-    public void showSplit(Shown source) {
+    /** Sets the picture to the left of the split line. */
+    public void showSplit(ShownFrame source) {
         splitImage = source == null ? null : source.image();
         redraw();
     }
 
-    /** Why there is no picture, in plain words; empty where there is one. */
+    /** Explains why there is no picture; empty if there is one. */
     public void explain(String why) {
         gap = why;
         redraw();
     }
 
-    /** What is said in place of a picture; empty if nothing is. */
+    /** The explanation that replaces the picture; empty if there is none. */
     public String explanation() {
         return gap;
     }
 
-    /** How far the corner marks stand apart, in screen pixels. */
+    /** Sets the distance of the corner marks in screen pixels. */
     public void split(double pixels) {
         apart = pixels;
         redraw();
     }
 
-    public Shown shown() {
+    public ShownFrame shown() {
         return shown;
     }
 
-    /** Whether what it shows is what is being worked on; only that has handles. */
+    /** Sets whether the pane shows the selection; only then it has handles. */
     public void workedOn(boolean is) {
         workedOn = is;
         redraw();
@@ -136,7 +139,7 @@ public final class PicturePane extends Drawing {
         return workedOn && view.handles.get();
     }
 
-    /** Screen pixels to a pixel of the sequence at present. */
+    /** Present zoom in screen pixels per sequence pixel. */
     public double zoom() {
         return mapping().zoom();
     }
@@ -145,8 +148,9 @@ public final class PicturePane extends Drawing {
         return session.project().sequence().size();
     }
 
-    private Mapping mapping() {
-        return Mapping.of(sequence(), getWidth(), getHeight(), view.zoom.get(), view.centre.get());
+    private PaneMapping mapping() {
+        return PaneMapping.of(
+                sequence(), getWidth(), getHeight(), view.zoom.get(), view.centre.get());
     }
 
     @Override
@@ -158,7 +162,7 @@ public final class PicturePane extends Drawing {
                     case WHITE -> Color.gray(1);
                 });
         g.fillRect(0, 0, width, height);
-        Mapping m = mapping();
+        PaneMapping m = mapping();
         double w = sequence().width() * m.zoom();
         double h = sequence().height() * m.zoom();
         if (image != null) {
@@ -183,20 +187,22 @@ public final class PicturePane extends Drawing {
         }
     }
 
-    private void drawSplit(GraphicsContext g, Palette p, Mapping m, double w, double h) {
+    private void drawSplit(GraphicsContext g, Palette p, PaneMapping m, double w, double h) {
         if (view.split.get() < 0 || splitImage == null) {
             return;
         }
         double split = split(m);
         double x = m.left() + split * w;
-        Fitting.leftPart(g, splitImage, split, m.left(), m.top(), w, h);
+        TextFitting.leftPart(g, splitImage, split, m.left(), m.top(), w, h);
         g.setStroke(p.colour("paper"));
         g.setLineWidth(1);
         g.strokeLine(Math.rint(x) + 0.5, m.top(), Math.rint(x) + 0.5, m.top() + h);
     }
 
-    /** Where the split line is, as a share of the picture's width: where it was put, or as near as is in sight. */
-    private double split(Mapping m) {
+    /**
+     * Position of the split line as a share of the picture's width, limited to the visible part.
+     */
+    private double split(PaneMapping m) {
         double w = sequence().width() * m.zoom();
         double least = (2 * SPLIT_GRIP - m.left()) / w;
         double most = (getWidth() - 2 * SPLIT_GRIP - m.left()) / w;
@@ -204,8 +210,8 @@ public final class PicturePane extends Drawing {
         return Math.clamp(seen, 0, 1);
     }
 
-    /** What the instruments measure. */
-    private void drawMeasured(GraphicsContext g, Palette p, Mapping m) {
+    /** Draws the region of the scopes. */
+    private void drawMeasured(GraphicsContext g, Palette p, PaneMapping m) {
         var part = view.measured.get();
         g.setStroke(p.colour("paper"));
         g.setLineWidth(1);
@@ -218,8 +224,9 @@ public final class PicturePane extends Drawing {
         g.setLineDashes();
     }
 
-    /** In the corners of the pane, where the picture leaves them free. */
-    private void drawMarks(GraphicsContext g, Palette p, Mapping m, double width, double height) {
+    /** Draws corner marks outside the picture. */
+    private void drawMarks(
+            GraphicsContext g, Palette p, PaneMapping m, double width, double height) {
         double in = MARK * 2.5;
         for (double x : new double[] {in, width - in}) {
             for (double y : new double[] {in, height - in}) {
@@ -239,10 +246,10 @@ public final class PicturePane extends Drawing {
     }
 
     private void explain(GraphicsContext g, Palette p, double width, double height) {
-        g.setFont(p.words(14));
-        g.setFill(p.colour("ground").deriveColor(0, 1, 1, 0.85));
+        g.setFont(p.textFont(14));
+        g.setFill(p.colour("background").deriveColor(0, 1, 1, 0.85));
         String said = Character.toUpperCase(gap.charAt(0)) + gap.substring(1);
-        List<String> lines = Fitting.lines(said, g.getFont(), width - 60);
+        List<String> lines = TextFitting.lines(said, g.getFont(), width - 60);
         double line = 1.6 * g.getFont().getSize();
         double high = line * (lines.size() + 1.5);
         g.fillRect(0, height / 2 - high / 2, width, high);
@@ -263,7 +270,7 @@ public final class PicturePane extends Drawing {
         e.consume();
     }
 
-    /** Zooms to the next stop, closer or farther, about the middle of the pane. */
+    /** Zooms to the next stop about the middle of the pane. */
     public void zoomToStop(boolean closer) {
         double now = zoom();
         DoubleStream beyond =
@@ -274,9 +281,9 @@ public final class PicturePane extends Drawing {
                 .ifPresent(to -> zoomAt(getWidth() / 2, getHeight() / 2, to / now));
     }
 
-    /** Zooms by a factor; what is under a place of the pane stays there. */
+    /** Zooms by a factor about a position of the pane. */
     public void zoomAt(double x, double y, double factor) {
-        Mapping m = mapping();
+        PaneMapping m = mapping();
         Point2D under = m.toPicture(x, y);
         double zoom = Math.clamp(m.zoom() * factor, ZOOM_MIN, ZOOM_MAX);
         Size size = sequence();
@@ -289,10 +296,10 @@ public final class PicturePane extends Drawing {
 
     private void pressed(MouseEvent e) {
         requestFocus();
-        Mapping m = mapping();
-        if (view.picking.get() != null) {
-            var asked = view.picking.get();
-            view.picking.set(null);
+        PaneMapping m = mapping();
+        if (view.sampling.get() != null) {
+            var asked = view.sampling.get();
+            view.sampling.set(null);
             asked.accept(m.toPicture(e.getX(), e.getY()));
             return;
         }
@@ -310,7 +317,7 @@ public final class PicturePane extends Drawing {
     }
 
     private void dragged(MouseEvent e) {
-        Mapping m = mapping();
+        PaneMapping m = mapping();
         Size size = sequence();
         if (draggingSplit) {
             view.split.set(Math.clamp((e.getX() - m.left()) / (size.width() * m.zoom()), 0, 1));
@@ -342,10 +349,10 @@ public final class PicturePane extends Drawing {
         }
     }
 
-    /** What a pane is called. */
+    /** The title of a pane. */
     static String title(Show show, boolean without, boolean held) {
         return held
                 ? Show.HELD.toString()
-                : without && show == Show.RESULT ? "Without" : show.toString();
+                : without && show == Show.RESULT ? "Bypass" : show.toString();
     }
 }

@@ -1,8 +1,8 @@
 package ivrik.app.pane;
 
-import ivrik.app.control.Arithmetic;
-import ivrik.app.control.Controls;
 import ivrik.app.session.View;
+import ivrik.app.widget.Arithmetic;
+import ivrik.app.widget.Controls;
 
 import javafx.application.Platform;
 import javafx.scene.control.CustomMenuItem;
@@ -10,7 +10,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 
-/** How large the picture is shown: a menu of the usual magnifications, and a field for any other. */
+/** Zoom of the picture: a menu of common magnifications, and a field for any other. */
 public final class ZoomMenu extends MenuButton {
     private final View view;
     private final PicturePane pane;
@@ -24,14 +24,14 @@ public final class ZoomMenu extends MenuButton {
         getStyleClass().addAll("plain", "bare", "number", "quiet");
         setTooltip(
                 new Tooltip(
-                        "How large the picture is shown; 100 % is pixel for pixel. Keys: 0 fits,"
-                                + " Shift+0 is 100 %, + and - go to the next"));
+                        "Zoom of the picture; 100 % shows one image pixel per screen pixel. Keys: 0"
+                                + " fits the pane, Shift+0 is 100 %, + and - zoom in and out"));
         getItems().add(Controls.item("Fit", view.zoom.get() == 0, () -> view.zoom.set(0)));
         for (double stop : PicturePane.STOPS) {
             getItems().add(Controls.item(percent(stop), () -> to(stop)));
         }
         field.setId("zoom-field");
-        field.setPromptText("other, in %");
+        field.setPromptText("custom, %");
         field.setPrefColumnCount(7);
         field.setOnAction(e -> typed());
         getItems().add(new CustomMenuItem(field, false));

@@ -1,2 +1,2 @@
-/** The panes: the picture, its handles and marks, the loupe, and the line that says what is worked on. */
+/** The panes: the picture with its handles and marks, the loupe, and the footer. */
 package ivrik.app.pane;

@@ -3,8 +3,8 @@ package ivrik.app.picture;
 import ivrik.app.session.Plans;
 import ivrik.app.session.View.Show;
 import ivrik.core.IvrikException;
-import ivrik.core.cache.Store;
-import ivrik.core.measure.Register;
+import ivrik.core.cache.FrameCache;
+import ivrik.core.measure.Misregistration;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
@@ -14,7 +14,7 @@ import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Renderer;
 import ivrik.core.render.Screen;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Threads;
 import ivrik.core.threads.Workers;
@@ -41,36 +41,39 @@ import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /**
- * Renders what the panes ask for in a thread of its own. The newest request wins: an older one is
- * given up. Each is answered at half size first, then in full with its register.
+ * Renders the panes' requests on its own thread. A new request cancels the previous one. Each is answered at
+ * half size first, then at full size with its misregistration.
  */
 public final class PictureService {
     private static final Logger LOG = LoggerFactory.getLogger(PictureService.class);
     private static final double QUICK_SCALE = 0.5;
 
-    /** One part of so many of the memory is filled with frames that nobody has asked for. */
+    /** Share of the memory for frames rendered while idle, as a divisor. */
     private static final long FILLED_PART = 4;
 
     private final Workers workers = Workers.shared();
     private final ExecutorService thread =
             Executors.newSingleThreadExecutor(Threads.named("ivrik-render"));
-    private final AtomicReference<Request> newest = new AtomicReference<>();
-    private final Consumer<Answer> answers;
+    private final AtomicReference<RenderRequest> newest = new AtomicReference<>();
+    private final Consumer<RenderResult> answers;
     private volatile Reading reading;
     private volatile long budget = Runtime.getRuntime().maxMemory() / 2;
 
-    /** Files that are open, and what was made of them. Work that began with one goes on with it. */
+    /** Open files and results. Running work continues with the instance it started with. */
     private record Reading(
-            MediaPictures media, Renderer renderer, Store store, Map<Picture, Fault> faults) {}
+            MediaPictures media,
+            Renderer renderer,
+            FrameCache cache,
+            Map<Picture, SourceFault> faults) {}
 
     /**
-     * What is wanted of a frame.
+     * What is requested of a frame.
      *
-     * @param layer number among the plan's layers of the one whose lanes are shown, or -1
+     * @param layer index among the plan's layers of the one whose channels are shown, or -1
      */
     record Wanted(
-            Plan plan, Set<Show> shows, Map<Show, Plan> takes, int layer, int look, int lane) {
-        static Wanted of(Request request, Function<Plans, Plan> planned) {
+            Plan plan, Set<Show> shows, Map<Show, Plan> takes, int layer, int look, int channel) {
+        static Wanted of(RenderRequest request, Function<Plans, Plan> planned) {
             Plan plan = planned.apply(request.plans());
             Map<Show, Plan> takes = new EnumMap<>(Show.class);
             request.takes().entrySet().stream()
@@ -81,10 +84,11 @@ public final class PictureService {
                             .filter(i -> plan.layers().get(i).id().equals(request.layer()))
                             .findFirst()
                             .orElse(-1);
-            return new Wanted(plan, request.shows(), takes, layer, request.look(), request.lane());
+            return new Wanted(
+                    plan, request.shows(), takes, layer, request.look(), request.channel());
         }
 
-        /** What a pane's picture is made of. */
+        /** The plan of a pane's picture. */
         Plan plan(Show show) {
             return takes.getOrDefault(show, plan);
         }
@@ -99,32 +103,32 @@ public final class PictureService {
     }
 
     /**
-     * @param answers told on the interface thread, only of the newest request
+     * @param answers called on the interface thread, only for the latest request
      */
-    public PictureService(Consumer<Answer> answers) {
+    public PictureService(Consumer<RenderResult> answers) {
         this.answers = answers;
     }
 
-    /** Files are opened anew from now on; all that was kept is let go. */
-    public void readAnew() {
+    /** Reopens files and discards all results. */
+    public void reread() {
         Reading before = reading;
-        Store store = new Store(kept(budget));
-        MediaPictures media = new MediaPictures(workers, store);
-        Map<Picture, Fault> faults = new ConcurrentHashMap<>();
-        Renderer renderer = new Renderer(tolerant(media, faults), workers, store);
-        reading = new Reading(media, renderer, store, faults);
+        FrameCache cache = new FrameCache(kept(budget));
+        MediaPictures media = new MediaPictures(workers, cache);
+        Map<Picture, SourceFault> faults = new ConcurrentHashMap<>();
+        Renderer renderer = new Renderer(tolerant(media, faults), workers, cache);
+        reading = new Reading(media, renderer, cache, faults);
         if (before != null) {
             before.media.close();
         }
     }
 
-    /** What may be kept: an eighth of the budget is for pictures that are being made. */
+    /** Cache size: an eighth of the budget is reserved for pictures being rendered. */
     private static long kept(long budget) {
         return budget / 8 * 7;
     }
 
-    /** A picture that cannot be had leaves a gap and a word, which is told whenever the gap is shown. */
-    private static Pictures tolerant(MediaPictures media, Map<Picture, Fault> faults) {
+    /** A source that cannot be read leaves a transparent picture and a message. */
+    private static Pictures tolerant(MediaPictures media, Map<Picture, SourceFault> faults) {
         return (picture, shown) -> {
             try {
                 Frame frame = media.frame(picture, shown);
@@ -132,16 +136,17 @@ public final class PictureService {
                 return frame;
             } catch (IvrikException e) {
                 LOG.warn("{}", e.oneLine(), e);
-                faults.put(picture, new Fault(e.oneLine(), e instanceof MissingFileException));
+                faults.put(
+                        picture, new SourceFault(e.oneLine(), e instanceof MissingFileException));
                 return Frame.empty(shown);
             }
         };
     }
 
-    private static Map<String, Fault> faults(Reading reading, Plan plan) {
-        Map<String, Fault> here = new HashMap<>();
+    private static Map<String, SourceFault> faults(Reading reading, Plan plan) {
+        Map<String, SourceFault> here = new HashMap<>();
         for (Picture picture : plan.pictures()) {
-            Fault fault = reading.faults.get(picture);
+            SourceFault fault = reading.faults.get(picture);
             if (fault != null) {
                 here.put(picture.source().id(), fault);
             }
@@ -149,30 +154,30 @@ public final class PictureService {
         return here;
     }
 
-    /** How many bytes of pictures are kept at most; more of them are let go first. */
+    /** Sets the limit for cached pictures in bytes. */
     public void setBudget(long bytes) {
         budget = bytes;
         if (reading != null) {
-            reading.store.setBudget(kept(bytes));
+            reading.cache.setBudget(kept(bytes));
         }
     }
 
-    /** Pictures that are kept only to be there quickly are let go; those that are shown stay. */
-    public void letGo() {
-        reading.store.letGo();
+    /** Releases cached pictures; visible ones stay. */
+    public void release() {
+        reading.cache.release();
     }
 
-    /** How many bytes of pictures are kept now. */
+    /** Bytes of cached pictures. */
     public long held() {
-        return reading.store.held();
+        return reading.cache.held();
     }
 
-    /** Closes the files of sources that the project has no longer. */
+    /** Closes the files of sources that are not in the project. */
     public void closeOthers(Collection<Source> sources) {
         reading.media.closeOthers(sources);
     }
 
-    /** Sources whose files have gone or changed since they were opened. */
+    /** Whether files of sources were deleted or changed since they were opened. */
     public boolean anyChanged(Iterable<Source> sources) {
         for (Source source : sources) {
             if (source.kind().isFile() && reading.media.hasChanged(source)) {
@@ -182,70 +187,69 @@ public final class PictureService {
         return false;
     }
 
-    /** Whether a frame is ready for the screen at a scale or a better one. */
+    /** Whether a frame is ready at a scale or a better one. */
     public boolean isReady(Plan plan, double scale) {
         for (double s = scale; s <= 1; s *= 2) {
-            if (reading.store.holds(Renderer.screenKey(plan, s))) {
+            if (reading.cache.holds(Renderer.screenKey(plan, s))) {
                 return true;
             }
         }
         return false;
     }
 
-    /** A frame for the screen, if it is ready at this very scale. */
-    public Optional<Shown> ready(Plan plan, double scale) {
-        return reading.store
+    /** A frame that is ready at exactly this scale. */
+    public Optional<ShownFrame> ready(Plan plan, double scale) {
+        return reading.cache
                 .<Screen>peek(Renderer.screenKey(plan, scale))
-                .map(screen -> new Shown(screen, null, scale));
+                .map(screen -> new ShownFrame(screen, null, scale));
     }
 
-    /** Asks for pictures; the answers come later, on the interface thread. */
-    public void ask(Request request) {
+    /** Requests pictures; answers follow on the interface thread. */
+    public void ask(RenderRequest request) {
         newest.set(request);
         thread.execute(() -> work(request));
     }
 
-    /** Nothing is wanted any more. */
+    /** Cancels the request. */
     public void forget() {
         newest.set(null);
     }
 
-    private void work(Request request) {
-        Cancel stale = () -> newest.get() != request;
+    private void work(RenderRequest request) {
+        Cancellation stale = () -> newest.get() != request;
         try {
             stale.check();
             Reading reading = this.reading;
             Wanted first = Wanted.of(request, p -> p.guess(request.frame()));
             Plan guess = first.plan();
             if (!isReady(guess, 1)) {
-                Map<Show, Shown> quick = render(reading, first, QUICK_SCALE, stale);
-                Map<String, Fault> faults = faults(reading, guess);
-                answer(new Answer(request, guess, quick, null, false, faults));
+                Map<Show, ShownFrame> quick = render(reading, first, QUICK_SCALE, stale);
+                Map<String, SourceFault> faults = faults(reading, guess);
+                answer(new RenderResult(request, guess, quick, null, false, faults));
             }
             Wanted wanted = Wanted.of(request, p -> p.of(request.frame(), stale));
             Plan plan = wanted.plan();
-            Map<Show, Shown> fine = render(reading, wanted, 1, stale);
+            Map<Show, ShownFrame> fine = render(reading, wanted, 1, stale);
             Frame result = frame(reading.renderer, wanted, Show.RESULT, 1, stale);
             Frame source = reading.renderer.render(plan.untouched(), 1, stale);
-            Register register = register(reading.renderer, wanted, result, source, stale);
+            Misregistration register = register(reading.renderer, wanted, result, source, stale);
             boolean missed = misses(reading.renderer, wanted, stale);
-            answer(new Answer(request, plan, fine, register, missed, faults(reading, plan)));
+            answer(new RenderResult(request, plan, fine, register, missed, faults(reading, plan)));
         } catch (CancelledException e) {
-            // a newer request is already waiting
+            // a newer request is waiting
         } catch (RuntimeException | Error e) {
             LOG.error("a frame could not be rendered", e);
-            answer(Answer.failed(request, Fault.why(e)));
+            answer(RenderResult.failed(request, SourceFault.why(e)));
         }
     }
 
     /**
-     * How far the result is from the source. Where no layer has anything done to it that is no proof yet:
-     * then the lanes of the one on the desk are really rejoined, without the short cut of leaving them
-     * alone.
+     * Misregistration of the result. If no layer has an effect, the channels of the selected layer are
+     * separated and rejoined without shortcuts, so that the number is a proof.
      */
-    private Register register(
-            Renderer renderer, Wanted wanted, Frame result, Frame source, Cancel stale) {
-        Register shown = Register.between(result, source, workers);
+    private Misregistration register(
+            Renderer renderer, Wanted wanted, Frame result, Frame source, Cancellation stale) {
+        Misregistration shown = Misregistration.between(result, source, workers);
         Plan plan = wanted.plan();
         boolean untouched = plan.layers().stream().allMatch(LayerPlan::isNeutral);
         return shown.isExact() && untouched && wanted.hasLook()
@@ -253,14 +257,14 @@ public final class PictureService {
                 : shown;
     }
 
-    private boolean misses(Renderer renderer, Wanted wanted, Cancel stale) {
+    private boolean misses(Renderer renderer, Wanted wanted, Cancellation stale) {
         return wanted.hasLook()
-                && wanted.layerPlan().looks().get(wanted.look()).reach().isPresent()
-                && renderer.reached(wanted.plan(), wanted.layerPlan(), wanted.look(), 1, stale)
+                && wanted.layerPlan().looks().get(wanted.look()).mask().isPresent()
+                && renderer.maskWeights(wanted.plan(), wanted.layerPlan(), wanted.look(), 1, stale)
                         .isFlat(0);
     }
 
-    private void answer(Answer answer) {
+    private void answer(RenderResult answer) {
         Platform.runLater(
                 () -> {
                     if (newest.get() == answer.request()) {
@@ -269,8 +273,9 @@ public final class PictureService {
                 });
     }
 
-    private Map<Show, Shown> render(Reading reading, Wanted wanted, double scale, Cancel cancel) {
-        Map<Show, Shown> shown = new EnumMap<>(Show.class);
+    private Map<Show, ShownFrame> render(
+            Reading reading, Wanted wanted, double scale, Cancellation cancel) {
+        Map<Show, ShownFrame> shown = new EnumMap<>(Show.class);
         for (Show show : wanted.shows()) {
             if (show == Show.HELD) {
                 continue;
@@ -278,27 +283,29 @@ public final class PictureService {
             Frame frame = frame(reading.renderer, wanted, show, scale, cancel);
             Screen screen =
                     show == Show.RESULT || show.isTake()
-                            ? reading.store.get(
+                            ? reading.cache.get(
                                     Renderer.screenKey(wanted.plan(show), scale),
                                     () -> Screen.of(frame, workers))
                             : Screen.of(frame, workers);
-            shown.put(show, new Shown(screen, frame, scale));
+            shown.put(show, new ShownFrame(screen, frame, scale));
         }
         return shown;
     }
 
-    private Frame frame(Renderer renderer, Wanted wanted, Show show, double scale, Cancel cancel) {
+    private Frame frame(
+            Renderer renderer, Wanted wanted, Show show, double scale, Cancellation cancel) {
         Plan plan = wanted.plan();
         if (show.isOfALook() && !wanted.hasLook()) {
             return Frame.empty(plan.size().scaled(scale));
         }
         return switch (show) {
             case SOURCE -> renderer.render(plan.untouched(), scale, cancel);
-            case LANE_GREY, LANE_INK -> LaneView.of(wanted, show, scale, renderer, cancel, workers);
-            case REACH, REACH_OVER ->
-                    LaneView.reach(wanted, show, scale, renderer, cancel, workers);
+            case CHANNEL_GREY, CHANNEL_INK ->
+                    ChannelView.of(wanted, show, scale, renderer, cancel, workers);
+            case MASK_ONLY, MASK_OVERLAY ->
+                    ChannelView.masked(wanted, show, scale, renderer, cancel, workers);
             case DIFFERENCE ->
-                    LaneView.difference(
+                    ChannelView.difference(
                             renderer.render(plan, scale, cancel),
                             renderer.render(plan.untouched(), scale, cancel),
                             workers);
@@ -306,46 +313,47 @@ public final class PictureService {
         };
     }
 
-    /** Makes a frame for playback and keeps it, in the calling thread. */
-    void prepare(Plan plan, double scale, Cancel cancel) {
+    /** Renders a frame for playback into the cache, on the calling thread. */
+    void prepare(Plan plan, double scale, Cancellation cancel) {
         reading.renderer.screen(plan, scale, cancel);
     }
 
-    /** How many frames of a size at a scale the part of the memory has room for that is filled unasked. */
+    /** Number of frames of a size that fit into the idle share of the memory. */
     long room(Size size, double scale) {
         long bytes = Math.round(size.width() * scale * size.height() * scale) * Integer.BYTES;
         return kept(budget) / FILLED_PART / Math.max(1, bytes);
     }
 
-    /** A small picture of a frame, in the calling thread. */
-    public Shown small(Plan plan, int width) {
+    /** A thumbnail of a frame, on the calling thread. */
+    public ShownFrame small(Plan plan, int width) {
         double scale = Math.min(1, (double) width / plan.size().width());
-        return Shown.of(reading.renderer.render(plan, scale, Cancel.NEVER), scale, workers);
+        return ShownFrame.of(
+                reading.renderer.render(plan, scale, Cancellation.NEVER), scale, workers);
     }
 
-    /** How far a frame is from its source, at half size, in the calling thread. */
-    public Register register(Plan plan) {
+    /** Misregistration of a frame at half size, on the calling thread. */
+    public Misregistration register(Plan plan) {
         Renderer renderer = reading.renderer;
-        return Register.between(
-                renderer.render(plan, QUICK_SCALE, Cancel.NEVER),
-                renderer.render(plan.untouched(), QUICK_SCALE, Cancel.NEVER),
+        return Misregistration.between(
+                renderer.render(plan, QUICK_SCALE, Cancellation.NEVER),
+                renderer.render(plan.untouched(), QUICK_SCALE, Cancellation.NEVER),
                 workers);
     }
 
-    /** A frame of a source as it is, in the calling thread. */
+    /** A frame of a source without looks, on the calling thread. */
     public Frame original(Plan.Picture picture) {
         return reading.media.frame(picture, picture.source().size());
     }
 
-    /** A small picture of one frame of a source, in the calling thread. */
-    public Shown thumbnail(Source source, long frame, Size size) {
+    /** A thumbnail of a source's frame, on the calling thread. */
+    public ShownFrame thumbnail(Source source, long frame, Size size) {
         Size shown = source.size().fitInto(size);
         Frame small =
                 ivrik.core.sampling.Resample.to(
                         reading.media.frame(new Plan.Picture(source, frame), shown),
                         shown,
                         workers);
-        return Shown.of(small, 1, workers);
+        return ShownFrame.of(small, 1, workers);
     }
 
     public void close() {

@@ -6,7 +6,7 @@ import ivrik.app.session.View;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Threads;
 
@@ -25,24 +25,23 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 
 /**
- * Plays at the sequence's rate, from frames rendered ahead: the frame that is heard, or by the clock where
- * there is no sound. When they are not ready in time the size
- * of the picture is halved, and said so, before any time is lost.
+ * Plays at the sequence's rate from frames rendered ahead, synchronised to the sound, or to the clock without
+ * sound. If frames are late, the picture size is halved, with a message, before any frame is dropped.
  */
 public final class Player {
     private static final Logger LOG = LoggerFactory.getLogger(Player.class);
     private static final int AHEAD = 36;
 
-    /** How long to wait after a fault before the next frame is tried. */
+    /** Pause after an error before the next frame is rendered. */
     private static final long PAUSE_NANOS = 500_000_000;
 
-    /** How long an earlier frame stands in for one that is not ready. */
-    private static final long HELD_AT_MOST = 8;
+    /** Frames for which an earlier frame replaces one that is not ready. */
+    private static final long MAX_HELD = 8;
 
     private final Session session;
     private final View view;
     private final PictureService service;
-    private final Consumer<Shown> screen;
+    private final Consumer<ShownFrame> screen;
     private final SoundTrackPlayer sound;
     private final ExecutorService renderer =
             Executors.newSingleThreadExecutor(Threads.named("ivrik-playback"));
@@ -55,10 +54,10 @@ public final class Player {
             };
     private long startedAt;
     private long startFrame;
-    private volatile Pace pace = new Pace(1);
+    private volatile PlaybackSize pace = new PlaybackSize(1);
     private volatile long wanted = -1;
 
-    /** What is being played, as a snapshot for the thread that renders ahead. */
+    /** Snapshot of what is played, for the rendering thread. */
     private volatile Plans playing;
 
     private String said = "";
@@ -66,9 +65,9 @@ public final class Player {
     private long lastShown;
 
     /**
-     * @param screen told of each frame to show
+     * @param screen receives each frame to show
      */
-    public Player(Session session, View view, PictureService service, Consumer<Shown> screen) {
+    public Player(Session session, View view, PictureService service, Consumer<ShownFrame> screen) {
         this(session, view, service, screen, Speaker::ofTheMachine);
     }
 
@@ -76,7 +75,7 @@ public final class Player {
             Session session,
             View view,
             PictureService service,
-            Consumer<Shown> screen,
+            Consumer<ShownFrame> screen,
             Supplier<Optional<Speaker>> speakers) {
         this.sound =
                 new SoundTrackPlayer(
@@ -103,7 +102,7 @@ public final class Player {
         shownCount = 0;
         said = "";
         lastShown = -1;
-        pace = new Pace(1 / session.project().sequence().rate().toDouble());
+        pace = new PlaybackSize(1 / session.project().sequence().rate().toDouble());
         wanted = startFrame;
         playing = session.plans();
         renderer.execute(this::renderAhead);
@@ -122,12 +121,12 @@ public final class Player {
         view.notice.set("");
     }
 
-    /** How many different frames were shown since playing began. */
+    /** Number of different frames shown since the start. */
     public int shownCount() {
         return shownCount;
     }
 
-    /** The size that is played, as a share of the full one. */
+    /** Size of playback, relative to full size. */
     public double scale() {
         return pace.scale();
     }
@@ -158,7 +157,7 @@ public final class Player {
         show(project, frame);
     }
 
-    /** The frame that is heard; without sound the one that the clock has come to since. */
+    /** The audible frame; without sound the frame at the clock. */
     private long due(long now, Project project) {
         OptionalLong heard = sound.now();
         if (heard.isPresent()) {
@@ -170,11 +169,11 @@ public final class Player {
         return startFrame + (long) passed;
     }
 
-    /** Shows the frame, or the nearest before it that is ready. */
+    /** Shows a frame, or the nearest earlier one that is ready. */
     private void show(Project project, long frame) {
         FrameRange range = project.played();
-        for (long n = frame; n >= Math.max(range.first(), frame - HELD_AT_MOST); n--) {
-            Optional<Shown> ready = session.plans().known(n).flatMap(this::ready);
+        for (long n = frame; n >= Math.max(range.first(), frame - MAX_HELD); n--) {
+            Optional<ShownFrame> ready = session.plans().known(n).flatMap(this::ready);
             if (ready.isPresent()) {
                 pace.shown(n == frame && ready.get().scale() >= pace.scale());
                 if (n != lastShown) {
@@ -192,21 +191,21 @@ public final class Player {
 
     private void say() {
         if (!said.isEmpty()) {
-            return; // a fault is told until playing stops
+            return; // an error is reported until playback stops
         }
         double scale = pace.scale();
         view.notice.set(
                 scale == 1
                         ? ""
-                        : "Played at "
+                        : "Playing at "
                                 + (scale == 0.5 ? "half" : "quarter")
-                                + " size to keep time");
+                                + " size (\"half\" becomes \"1/2\", \"quarter\" becomes \"1/4\")");
     }
 
-    /** A frame at the best size there is. */
-    private Optional<Shown> ready(Plan plan) {
-        for (double s = 1; s >= Pace.SMALLEST; s /= 2) {
-            Optional<Shown> ready = service.ready(plan, s);
+    /** A frame at the best available size. */
+    private Optional<ShownFrame> ready(Plan plan) {
+        for (double s = 1; s >= PlaybackSize.SMALLEST; s /= 2) {
+            Optional<ShownFrame> ready = service.ready(plan, s);
             if (ready.isPresent()) {
                 return ready;
             }
@@ -215,8 +214,8 @@ public final class Player {
     }
 
     /**
-     * Renders, until playing stops, the first frame that is not ready among those to come; it begins as
-     * far ahead as the clock will have got by the time a frame is done.
+     * Renders the next frame that is not ready until playback stops, starting at the frame that will be due
+     * when rendering finishes.
      */
     private void renderAhead() {
         while (wanted >= 0) {
@@ -225,7 +224,7 @@ public final class Player {
             } catch (CancelledException e) {
                 LOG.debug("playing has stopped, or the sources were changed");
             } catch (RuntimeException | OutOfMemoryError e) {
-                tell(e);
+                report(e);
                 LockSupport.parkNanos(PAUSE_NANOS);
             }
         }
@@ -248,20 +247,21 @@ public final class Player {
             LockSupport.parkNanos(4_000_000);
         } else {
             long began = System.nanoTime();
-            service.prepare(next, scale, Cancel.NEVER);
+            service.prepare(next, scale, Cancellation.NEVER);
             pace.rendered(scale, (System.nanoTime() - began) / 1e9);
         }
     }
 
-    /** What keeps frames from being made is said; the clock goes on. */
-    private void tell(Throwable fault) {
+    /** Reports a rendering error; the clock continues. */
+    private void report(Throwable fault) {
         LOG.warn("a frame could not be made for playing", fault);
-        Platform.runLater(() -> fault("Frames are missing: " + Fault.why(fault)));
+        Platform.runLater(
+                () -> fault("Some frames could not be rendered: " + SourceFault.why(fault)));
     }
 
-    private void fault(String words) {
+    private void fault(String message) {
         if (view.playing.get()) {
-            said = words;
+            said = message;
             view.notice.set(said);
         }
     }

@@ -18,14 +18,14 @@ import java.util.function.LongSupplier;
 import java.util.function.Supplier;
 
 /**
- * Plays the sound of a project in a thread of its own, and says which frame is heard, which pictures are to
- * follow. Each frame's sound is that of the project as it is when it is mixed. Where no sound comes out it
- * says nothing, and pictures go by the clock.
+ * Plays a project's sound on its own thread and reports the audible frame, which the pictures follow. Each
+ * frame's sound is mixed from the project's state at that moment. Without sound output nothing is reported,
+ * and the pictures follow the clock.
  */
 final class SoundTrackPlayer {
     private static final Logger LOG = LoggerFactory.getLogger(SoundTrackPlayer.class);
 
-    /** An output that stands still for so long has failed. */
+    /** Time without progress after which the output has failed. */
     private static final long STALLED_NANOS = 1_000_000_000;
 
     private final Supplier<Optional<Speaker>> speakers;
@@ -34,8 +34,8 @@ final class SoundTrackPlayer {
     private volatile Track playing;
 
     /**
-     * @param clock in nanoseconds
-     * @param fault told why there is no sound any more, by any thread
+     * @param clock time in nanoseconds
+     * @param fault receives the reason when sound stops; called by any thread
      */
     SoundTrackPlayer(
             Supplier<Optional<Speaker>> speakers, LongSupplier clock, Consumer<String> fault) {
@@ -45,29 +45,29 @@ final class SoundTrackPlayer {
     }
 
     /**
-     * Begins, if there is anything to hear.
+     * Starts if there is any sound.
      *
-     * @param around whether to begin again at the end of the play range
+     * @param loop whether to continue from the start at the end of the play range
      */
-    void start(Project project, long frame, boolean around) {
+    void start(Project project, long frame, boolean loop) {
         stop();
         if (SoundMix.hasSound(project)) {
             Track track = new Track(frame);
             track.project = project;
-            track.around = around;
+            track.loop = loop;
             playing = track;
             Thread.ofPlatform().name("ivrik-sound").daemon().start(track::play);
         }
     }
 
-    /** Goes on with the project as it is now; begins at this frame if there was nothing to hear before. */
-    void follow(Project project, long frame, boolean around) {
+    /** Switches to a changed project; starts at this frame if there was no sound before. */
+    void follow(Project project, long frame, boolean loop) {
         Track track = playing;
         if (track == null) {
-            start(project, frame, around);
+            start(project, frame, loop);
         } else {
             track.project = project;
-            track.around = around;
+            track.loop = loop;
         }
     }
 
@@ -76,8 +76,8 @@ final class SoundTrackPlayer {
     }
 
     /**
-     * The frame that is heard now; the one after the last when all has been heard. Before the first sound
-     * comes out it is the first frame. Empty where nothing is heard.
+     * The audible frame; the frame after the last at the end, the first frame before the first sound; empty
+     * without sound.
      */
     OptionalLong now() {
         Track track = playing;
@@ -89,7 +89,7 @@ final class SoundTrackPlayer {
         private final Deque<Stretch> sent = new ArrayDeque<>();
         private final long first;
         private volatile Project project;
-        private volatile boolean around;
+        private volatile boolean loop;
         private Speaker speaker;
         private boolean silent;
         private boolean ended;
@@ -97,7 +97,7 @@ final class SoundTrackPlayer {
         private long heardBefore = -1;
         private long heardAt;
 
-        /** The samples of one frame: up to which one of all, and of which frame. */
+        /** End position of a frame's samples, and the frame. */
         private record Stretch(long end, long frame) {}
 
         Track(long first) {
@@ -120,7 +120,7 @@ final class SoundTrackPlayer {
                 waitUntilHeard();
             } catch (IvrikException e) {
                 LOG.warn("the sound stopped", e);
-                fault.accept("The sound has stopped: " + e.oneLine());
+                fault.accept("Sound stopped: " + e.oneLine());
             } finally {
                 synchronized (this) {
                     silent |= !ended;
@@ -135,7 +135,7 @@ final class SoundTrackPlayer {
                 Project now = project;
                 FrameRange range = now.played();
                 if (frame > range.last()) {
-                    if (!around) {
+                    if (!loop) {
                         return;
                     }
                     frame = range.first();
@@ -151,7 +151,7 @@ final class SoundTrackPlayer {
             }
         }
 
-        /** What was sent last is still to come out. */
+        /** Waits until the last samples are audible. */
         private void waitUntilHeard() {
             while (playing == this && !isOver()) {
                 LockSupport.parkNanos(2_000_000);
@@ -164,7 +164,7 @@ final class SoundTrackPlayer {
             return ended || silent;
         }
 
-        /** How much has been heard; an output that stands still is silent from then on. */
+        /** Audible position in samples; a stalled output is treated as silent. */
         private long heard() {
             long heard = speaker.heard();
             long at = clock.getAsLong();
@@ -173,7 +173,7 @@ final class SoundTrackPlayer {
                 heardAt = at;
             } else if (!silent && at - heardAt > STALLED_NANOS) {
                 silent = true;
-                fault.accept("The sound output stands still; the pictures go on by the clock");
+                fault.accept("The sound device does not respond. Playback continues without sound");
             }
             return heard;
         }
@@ -196,7 +196,7 @@ final class SoundTrackPlayer {
         }
     }
 
-    /** Floats of -1..1 as 16-bit little-endian integers; louder ones are cut off. */
+    /** Converts floats of -1..1 to 16-bit little-endian integers, with clipping. */
     static byte[] bytes(float[] samples) {
         byte[] bytes = new byte[2 * samples.length];
         for (int i = 0; i < samples.length; i++) {

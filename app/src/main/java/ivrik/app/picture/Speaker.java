@@ -12,21 +12,21 @@ import javax.sound.sampled.AudioSystem;
 import javax.sound.sampled.LineUnavailableException;
 import javax.sound.sampled.SourceDataLine;
 
-/** Where sound goes: 16-bit little-endian stereo at {@link SoundReader#RATE}. */
+/** A sound output: 16-bit little-endian stereo at {@link SoundReader#RATE}. */
 interface Speaker extends AutoCloseable {
     AudioFormat FORMAT = new AudioFormat(SoundReader.RATE, 16, 2, true, false);
 
-    /** Takes sound, and waits until there is room for it. */
+    /** Writes samples; waits for free space. */
     void play(byte[] samples);
 
-    /** How many samples of each channel have been heard by now. */
+    /** Number of audible samples per channel so far. */
     long heard();
 
-    /** Silence at once. */
+    /** Stops at once. */
     @Override
     void close();
 
-    /** That of the machine; empty if it has none that is free. */
+    /** The default output of the machine; empty if there is none available. */
     static Optional<Speaker> ofTheMachine() {
         Logger log = LoggerFactory.getLogger(Speaker.class);
         try {

@@ -1,5 +1,5 @@
 /**
- * Frames for the panes: rendered off the interface thread, newest first, quick then fine; kept for
- * playback. Depends on the session and on core's renderer.
+ * Pictures for the panes: rendered off the interface thread, the latest request first, reduced then full
+ * size; cached for playback. Depends on session and core's renderer.
  */
 package ivrik.app.picture;

@@ -1,7 +1,7 @@
 package ivrik.app.scope;
 
-import ivrik.app.control.Drawing;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.Drawing;
 import ivrik.core.measure.Scope;
 
 import javafx.beans.property.ObjectProperty;
@@ -11,20 +11,20 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 
-/** A trace under the lines that it is read by; dark in both schemes, for traces are of light. */
+/** A scope with its graticule; dark in both colour schemes. */
 final class ScopeDrawing extends Drawing {
     private static final double LEFT = 26;
     private static final double EDGE = 8;
 
-    /** Red, yellow, green, cyan, blue and magenta in full, as ARGB words. */
+    /** Saturated red, yellow, green, cyan, blue and magenta as ARGB. */
     private static final int[] FULL = {
         0xffff0000, 0xffffff00, 0xff00ff00, 0xff00ffff, 0xff0000ff, 0xffff00ff
     };
 
     private static final String[] LETTERS = {"R", "Y", "G", "C", "B", "M"};
 
-    private Kind kind = Kind.WAVEFORM;
-    private WritableImage trace;
+    private ScopeKind kind = ScopeKind.WAVEFORM;
+    private WritableImage image;
 
     ScopeDrawing(ObjectProperty<Palette> palette) {
         super(palette);
@@ -33,14 +33,14 @@ final class ScopeDrawing extends Drawing {
         setPrefSize(240, 220);
     }
 
-    void show(Kind shown, int[] pixels) {
+    void show(ScopeKind shown, int[] pixels) {
         kind = shown;
         if (pixels == null) {
-            trace = null;
+            image = null;
         } else {
-            int side = ScopeTrace.SIDE;
-            trace = new WritableImage(side, side);
-            trace.getPixelWriter()
+            int side = ScopeImage.SIDE;
+            image = new WritableImage(side, side);
+            image.getPixelWriter()
                     .setPixels(
                             0, 0, side, side, PixelFormat.getIntArgbPreInstance(), pixels, 0, side);
         }
@@ -52,7 +52,7 @@ final class ScopeDrawing extends Drawing {
     protected void draw(GraphicsContext g, Palette p, double width, double height) {
         g.setFill(Color.gray(0.05));
         g.fillRect(0, 0, width, height);
-        if (kind == Kind.VECTORSCOPE) {
+        if (kind == ScopeKind.VECTORSCOPE) {
             vectorscope(g, p, width, height);
         } else {
             field(g, p, width, height);
@@ -64,10 +64,10 @@ final class ScopeDrawing extends Drawing {
         double h = height - 2 * EDGE;
         g.setStroke(Color.gray(0.24));
         g.setLineWidth(1);
-        g.setFont(p.numbers(10));
+        g.setFont(p.numberFont(10));
         g.setFill(Color.gray(0.66));
         for (int k = 0; k <= 4; k++) {
-            if (kind == Kind.HISTOGRAM) {
+            if (kind == ScopeKind.HISTOGRAM) {
                 double x = Math.rint(LEFT + w * k / 4) + 0.5;
                 g.strokeLine(x, EDGE, x, EDGE + h);
             } else {
@@ -78,9 +78,9 @@ final class ScopeDrawing extends Drawing {
             }
         }
         g.setTextAlign(TextAlignment.LEFT);
-        if (trace != null) {
+        if (image != null) {
             g.setImageSmoothing(true);
-            g.drawImage(trace, LEFT, EDGE, w, h);
+            g.drawImage(image, LEFT, EDGE, w, h);
         }
     }
 
@@ -95,11 +95,11 @@ final class ScopeDrawing extends Drawing {
         double middleY = Math.rint(top + side / 2) + 0.5;
         g.strokeLine(middleX, top, middleX, top + side);
         g.strokeLine(left, middleY, left + side, middleY);
-        if (trace != null) {
+        if (image != null) {
             g.setImageSmoothing(true);
-            g.drawImage(trace, left, top, side, side);
+            g.drawImage(image, left, top, side, side);
         }
-        g.setFont(p.words(11));
+        g.setFont(p.textFont(11));
         g.setTextAlign(TextAlignment.CENTER);
         for (int i = 0; i < FULL.length; i++) {
             double x = left + side * Scope.cb(FULL[i]) / (Scope.CODES - 1);

@@ -1,10 +1,10 @@
 package ivrik.app.scope;
 
-import ivrik.app.control.Controls;
-import ivrik.app.picture.Shown;
-import ivrik.app.session.Newest;
+import ivrik.app.picture.ShownFrame;
+import ivrik.app.session.LatestTask;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.Controls;
 import ivrik.core.measure.Scope;
 import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
@@ -22,8 +22,8 @@ import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 
 /**
- * An instrument beside the picture: of all of what is shown or of a part of it, with the untouched picture
- * behind. It follows while things are dragged and played; the newest picture wins.
+ * A scope beside the picture, of the whole shown picture or a region, with the untouched picture behind.
+ * Updates during drags and playback; the latest picture wins.
  */
 public final class ScopePanel extends VBox {
     private static final double WIDE = 264;
@@ -35,21 +35,21 @@ public final class ScopePanel extends VBox {
     private final ToggleButton part =
             Controls.toggle(
                     "scope-part",
-                    "part",
-                    "Only a part of the picture: press one of its corners there, then the other");
+                    "region",
+                    "Measures a region only: click two opposite corners in the picture");
     private final Label hint = Controls.hint("");
-    private final Newest counting = new Newest();
-    private Kind kind = Kind.WAVEFORM;
-    private Shown result;
-    private Shown source;
+    private final LatestTask counting = new LatestTask();
+    private ScopeKind kind = ScopeKind.WAVEFORM;
+    private ShownFrame result;
+    private ShownFrame source;
 
     public ScopePanel(View view, ObjectProperty<Palette> palette) {
         this.view = view;
         this.palette = palette;
         drawing = new ScopeDrawing(palette);
-        choice = Controls.menu("scope-kind", "Which instrument is shown");
-        for (Kind each : Kind.values()) {
-            choice.getItems().add(Controls.item(each.title(), () -> choose(each)));
+        choice = Controls.menu("scope-kind", "Choose a scope");
+        for (ScopeKind each : ScopeKind.values()) {
+            choice.getItems().add(Controls.item(each, each.title(), () -> choose(each)));
         }
         part.setOnAction(e -> part());
         HBox head = new HBox(8, choice, part);
@@ -68,25 +68,25 @@ public final class ScopePanel extends VBox {
         choose(kind);
     }
 
-    private void choose(Kind chosen) {
+    private void choose(ScopeKind chosen) {
         kind = chosen;
-        choice.setText(kind.title());
+        Controls.show(choice, kind, kind.title());
         hint.setText(kind.help());
         count();
     }
 
-    /** All of the picture again, or the part between two places that are pressed next. */
+    /** Returns to the whole picture, or selects the region between the next two clicks. */
     private void part() {
         if (!part.isSelected()) {
             view.measured.set(null);
             hint.setText(kind.help());
             return;
         }
-        hint.setText("Press one corner of the part in the picture");
-        view.picking.set(
+        hint.setText("Click one corner of the region in the picture");
+        view.sampling.set(
                 from -> {
-                    hint.setText("Now the opposite corner");
-                    view.picking.set(
+                    hint.setText("Click the opposite corner");
+                    view.sampling.set(
                             to -> {
                                 view.measured.set(between(from, to));
                                 hint.setText(kind.help());
@@ -103,11 +103,11 @@ public final class ScopePanel extends VBox {
     }
 
     /**
-     * Another picture is shown.
+     * Shows the scope of another picture.
      *
-     * @param untouched null where there is none
+     * @param untouched null if there is none
      */
-    public void show(Shown picture, Shown untouched) {
+    public void show(ShownFrame picture, ShownFrame untouched) {
         result = picture;
         source = untouched;
         count();
@@ -117,18 +117,18 @@ public final class ScopePanel extends VBox {
         if (!view.scopes.get()) {
             return;
         }
-        Shown now = result;
-        Shown before = source;
+        ShownFrame now = result;
+        ShownFrame before = source;
         if (now == null) {
             drawing.show(kind, null);
             return;
         }
-        Kind asked = kind;
+        ScopeKind asked = kind;
         Rectangle2D within = view.measured.get();
         int[] inks = inks(palette.get());
         counting.ask(
                 cancel ->
-                        ScopeTrace.of(
+                        ScopeImage.of(
                                 asked,
                                 scope(now, within),
                                 before == null ? null : scope(before, within),
@@ -136,7 +136,7 @@ public final class ScopePanel extends VBox {
                 pixels -> drawing.show(asked, pixels));
     }
 
-    private static Scope scope(Shown shown, Rectangle2D within) {
+    private static Scope scope(ShownFrame shown, Rectangle2D within) {
         Size size = shown.size();
         return new Scope(
                 shown.pixels(),
@@ -144,7 +144,7 @@ public final class ScopePanel extends VBox {
                 within == null ? Region.all(size) : region(within, shown.scale()));
     }
 
-    /** Of a picture at a scale. */
+    /** The region of a picture at a scale. */
     private static Region region(Rectangle2D within, double scale) {
         return new Region(
                 (int) Math.floor(within.getMinX() * scale),
@@ -168,7 +168,7 @@ public final class ScopePanel extends VBox {
                 | (int) Math.round(c.getBlue() * 255);
     }
 
-    /** Whether it shows what was last asked for. */
+    /** Whether the latest picture is shown. */
     public boolean isSettled() {
         return !counting.isBusy();
     }

@@ -1,5 +1,5 @@
 /**
- * Instruments beside the picture: what is shown is counted off the interface thread and drawn. In come pictures
- * that are on the screen; it knows nothing of the project.
+ * Scopes beside the picture: counted off the interface thread and drawn. In: pictures on screen. Does not
+ * depend on the project.
  */
 package ivrik.app.scope;

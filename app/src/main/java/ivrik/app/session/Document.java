@@ -5,9 +5,9 @@ import ivrik.core.json.ProjectJson;
 import ivrik.core.project.Project;
 import ivrik.media.file.FileVersion;
 import ivrik.media.file.Journal;
-import ivrik.media.file.LostWork;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.ProjectLock;
+import ivrik.media.file.RecoverableWork;
 
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -28,21 +28,21 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 
 /**
- * The project's file: opening, saving, who has it, and the journal in which unsaved work is kept. To be
- * used on the interface thread; what touches the disk runs in a thread of its own and is told there.
+ * The project's file: opening, saving, its lock, and the journal of unsaved work. To be used on the interface
+ * thread; disk access runs on its own thread, and results are reported on the interface thread.
  */
 public final class Document implements AutoCloseable {
     /** How a project is opened. */
     public enum Access {
-        /** To be worked on; no other window may. */
+        /** For editing; no other window may open it so. */
         WORK,
-        /** To look: another window has it, and saving asks for another name. */
+        /** Read-only: another window has it open, and saving asks for another name. */
         LOOK,
-        /** As new work without a name. */
+        /** As a new project without a name. */
         COPY
     }
 
-    /** Whether the work is safe. */
+    /** Whether unsaved work is backed up. */
     public enum Safety {
         SAVED,
         KEPT_ASIDE,
@@ -50,21 +50,21 @@ public final class Document implements AutoCloseable {
     }
 
     /**
-     * What an opened file held.
+     * Result of opening a file.
      *
-     * @param problems what could not be read
-     * @param lost work on it that was never saved
+     * @param problems messages about what could not be read
+     * @param lost recoverable unsaved work on the project
      */
-    public record Opened(List<String> problems, List<LostOffer> lost) {}
+    public record Opened(List<String> problems, List<RecoveryOffer> lost) {}
 
-    /** How saving ended. */
+    /** Result of saving. */
     public sealed interface Outcome {
         record Saved(Path file) implements Outcome {}
 
         /**
-         * The file is not what was read or saved last.
+         * The file changed since it was read or saved.
          *
-         * @param there what stands in it now, empty if it is gone or no project any more
+         * @param there present content; empty if the file was deleted or is not a project
          */
         record Changed(Path file, Optional<Project> there, boolean gone) implements Outcome {}
 
@@ -73,40 +73,37 @@ public final class Document implements AutoCloseable {
 
     private static final Logger LOG = LoggerFactory.getLogger(Document.class);
 
-    /** The name of work that has none. */
+    /** Name of an unnamed project. */
     public static final String UNTITLED = "Untitled";
 
     private final Session session;
     private final Path dataFolder;
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Safety> safety = new ReadOnlyObjectWrapper<>(Safety.SAVED);
-    private final FileWork disk;
-    private final Keeper keeper;
-    private Keeper.Place place;
+    private final FileTasks disk;
+    private final BackupWriter keeper;
+    private BackupWriter.Place place;
     private ProjectLock lock;
     private FileVersion version = FileVersion.NONE;
     private Project kept;
     private boolean toLook;
 
     /**
-     * @param interfaceThread runs what is told
-     * @param say where a fault of the journal is told
+     * @param interfaceThread executes reports
+     * @param say receives journal errors
      */
     public Document(
             Session session, Path dataFolder, Executor interfaceThread, Consumer<String> say) {
         this.session = session;
-        this.disk = new FileWork("ivrik-document", interfaceThread);
+        this.disk = new FileTasks("ivrik-document", interfaceThread);
         this.dataFolder = dataFolder;
         this.place = placeFor(null);
         this.keeper =
-                new Keeper(
+                new BackupWriter(
                         project -> interfaceThread.execute(() -> isKept(project)),
                         fault ->
                                 interfaceThread.execute(
-                                        () ->
-                                                say.accept(
-                                                        "Work is not being kept safe: "
-                                                                + fault.oneLine())));
+                                        () -> say.accept("Backup failed: " + fault.oneLine())));
         session.stateProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -117,7 +114,7 @@ public final class Document implements AutoCloseable {
                         });
     }
 
-    /** Where the project is saved, null while it has no name. */
+    /** The project's file; null for an unnamed project. */
     public ReadOnlyObjectProperty<Path> fileProperty() {
         return file.getReadOnlyProperty();
     }
@@ -126,22 +123,22 @@ public final class Document implements AutoCloseable {
         return file.get();
     }
 
-    /** Whether the work is safe at present. */
+    /** Whether unsaved work is backed up. */
     public ReadOnlyObjectProperty<Safety> safetyProperty() {
         return safety.getReadOnlyProperty();
     }
 
-    /** Whether another window has the file, so that this one may not save there. */
-    public boolean isToLook() {
+    /** Whether another window has the file open, so that this one must not save to it. */
+    public boolean isReadOnly() {
         return toLook;
     }
 
-    /** Whether the disk is being read or written for it. */
+    /** Whether a disk operation is running. */
     public boolean isBusy() {
         return disk.isBusy();
     }
 
-    /** Where unsaved work of this window is kept. */
+    /** The journal of this window. */
     public Path journal() {
         return place.first().file();
     }
@@ -152,10 +149,10 @@ public final class Document implements AutoCloseable {
     }
 
     /**
-     * Opens a project as far as it can be read; the file is not touched.
+     * Opens a project as far as it can be read; the file is not changed.
      *
-     * @param fault told what kept it from being opened; the present work stays then. A {@link
-     *     ivrik.media.file.ProjectHeldException} if it is to be worked on and another window has it.
+     * @param fault receives the error if it cannot be opened; the present project then stays. A
+     *     {@link ivrik.media.file.ProjectLockedException} if another window has it open for editing
      */
     public void open(
             Path project, Access access, Consumer<Opened> opened, Consumer<IvrikException> fault) {
@@ -168,10 +165,11 @@ public final class Document implements AutoCloseable {
                             access != Access.WORK ? null : mine ? held : ProjectLock.take(real);
                     try {
                         String text = ProjectFile.text(real);
-                        ProjectJson.Reading reading = EarlyReading.of(text, real);
-                        List<LostOffer> lost =
+                        ProjectJson.Reading reading = ProjectPreload.of(text, real);
+                        List<RecoveryOffer> lost =
                                 access == Access.WORK
-                                        ? LostOffer.of(LostWork.of(real), reading.project())
+                                        ? RecoveryOffer.of(
+                                                RecoverableWork.of(real), reading.project())
                                         : List.of();
                         return () -> {
                             enter(real, access, claim, FileVersion.of(text));
@@ -201,13 +199,13 @@ public final class Document implements AutoCloseable {
         }
     }
 
-    /** All work without a name that earlier windows left, looked for on the disk. */
-    public void unnamedLost(Consumer<List<LostOffer>> then) {
+    /** Finds unnamed unsaved work of earlier windows. */
+    public void unnamedLost(Consumer<List<RecoveryOffer>> then) {
         allLost(List.of(), then);
     }
 
-    /** The same, and what was lost of the open project and of others. */
-    public void allLost(List<Path> others, Consumer<List<LostOffer>> then) {
+    /** Finds unnamed unsaved work, and that of the open project and others. */
+    public void allLost(List<Path> others, Consumer<List<RecoveryOffer>> then) {
         Set<Path> projects = new LinkedHashSet<>();
         if (file.get() != null) {
             projects.add(file.get());
@@ -215,35 +213,37 @@ public final class Document implements AutoCloseable {
         projects.addAll(others);
         work(
                 () -> {
-                    List<LostOffer> all = new ArrayList<>();
+                    List<RecoveryOffer> all = new ArrayList<>();
                     for (Path project : others.isEmpty() ? Set.<Path>of() : projects) {
                         all.addAll(
-                                LostOffer.of(
-                                        LostWork.of(project),
+                                RecoveryOffer.of(
+                                        RecoverableWork.of(project),
                                         Files.isRegularFile(project)
                                                 ? ProjectFile.open(project).project()
                                                 : Project.empty("")));
                     }
-                    all.addAll(LostOffer.of(LostWork.unnamed(dataFolder), Project.empty("")));
+                    all.addAll(
+                            RecoveryOffer.of(
+                                    RecoverableWork.unnamed(dataFolder), Project.empty("")));
                     return () -> then.accept(all);
                 },
                 fault -> {
-                    LOG.warn("kept work", fault);
+                    LOG.warn("recovered work could not be listed", fault);
                     then.accept(List.of());
                 });
     }
 
-    public void throwAway(LostWork lost, Consumer<IvrikException> fault) {
+    public void discard(RecoverableWork lost, Consumer<IvrikException> fault) {
         work(
                 () -> {
-                    lost.throwAway();
+                    lost.discard();
                     return () -> {};
                 },
                 fault);
     }
 
-    /** Takes lost work back, of the project that is open or without a name; it is unsaved. */
-    public void takeBack(LostWork lost, Runnable then, Consumer<IvrikException> fault) {
+    /** Recovers unsaved work of the open project or without a name; it stays unsaved. */
+    public void recover(RecoverableWork lost, Runnable then, Consumer<IvrikException> fault) {
         work(
                 () -> {
                     ProjectJson.Reading reading = lost.read();
@@ -261,9 +261,9 @@ public final class Document implements AutoCloseable {
                 fault);
     }
 
-    private void becomesOurs(LostWork lost, Consumer<IvrikException> fault) {
+    private void becomesOurs(RecoverableWork lost, Consumer<IvrikException> fault) {
         if (lost.elsewhere().isPresent()) {
-            return; // its window may still live there
+            return; // its window may be open on another machine
         }
         Journal ours = place.first();
         work(
@@ -274,16 +274,16 @@ public final class Document implements AutoCloseable {
                 fault);
     }
 
-    /** The work is not wanted: it is kept no longer. */
+    /** Discards the unsaved work. */
     public void discard() {
         keeper.drop(place);
     }
 
     /**
-     * Saves, unless the file has been changed by another program meanwhile.
+     * Saves, unless another program changed the file.
      *
-     * @param target another file than the present one takes its place, whatever stands there
-     * @param replace whether even a changed file is written over
+     * @param target a different file is always replaced
+     * @param replace whether to replace a changed file
      */
     public void save(Path target, boolean replace, Consumer<Outcome> then) {
         Path absolute = target.toAbsolutePath();
@@ -331,7 +331,7 @@ public final class Document implements AutoCloseable {
         }
     }
 
-    /** The present file is left, and its journal with it. */
+    /** Leaves the present file and its journal. */
     private void leave() {
         enter(null, Access.WORK, null, FileVersion.NONE);
     }
@@ -349,10 +349,10 @@ public final class Document implements AutoCloseable {
         file.set(access == Access.COPY ? null : project);
     }
 
-    /** Always new ones, so that clearing those of before cannot touch them. */
-    private Keeper.Place placeFor(Path project) {
+    /** New journals each time, so that discarding old ones cannot affect them. */
+    private BackupWriter.Place placeFor(Path project) {
         Journal unnamed = Journal.unnamed(dataFolder);
-        return new Keeper.Place(project == null ? unnamed : Journal.beside(project), unnamed);
+        return new BackupWriter.Place(project == null ? unnamed : Journal.beside(project), unnamed);
     }
 
     private void keepSoon() {
@@ -375,12 +375,12 @@ public final class Document implements AutoCloseable {
                         : session.project().equals(kept) ? Safety.KEPT_ASIDE : Safety.NOT_YET);
     }
 
-    /** Work on the disk that gives what is to be done on the interface thread. */
+    /** Runs disk work whose result is executed on the interface thread. */
     private void work(Supplier<Runnable> work, Consumer<IvrikException> fault) {
         disk.run(work, Runnable::run, fault);
     }
 
-    /** The window closes. What is not saved and was not discarded stays in its journal. */
+    /** Closes the window. Unsaved work that was not discarded stays in its journal. */
     @Override
     public void close() {
         keeper.close();

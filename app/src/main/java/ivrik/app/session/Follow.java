@@ -6,16 +6,19 @@ import ivrik.core.look.Step;
 import javafx.geometry.Point2D;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 
-/** How the other lanes follow one that is shifted. A held lane stays where it is. */
+/** How the other channels follow a shifted channel. Fixed channels do not follow. */
 public enum Follow {
-    ALONE("alone", "Only the lane that is moved moves"),
-    TOGETHER("together", "All lanes that are not kept still move the same way"),
-    OPPOSED("opposed", "Two lanes move as mirror images; the third, between them, stays"),
-    AGAINST(
-            "others opposite",
-            "This lane moves one way, all others that are not kept still the opposite way");
+    ALONE("this channel only", "Only the dragged channel moves"),
+    TOGETHER("all together", "All channels that are not fixed move together"),
+    MIRRORED(
+            "mirrored",
+            "The opposite channel moves by the same distance the other way; the middle"
+                    + " channel stays"),
+    OTHERS_MIRRORED(
+            "others mirrored", "All other channels that are not fixed move the opposite way");
 
     private final String title;
     private final String help;
@@ -23,6 +26,11 @@ public enum Follow {
     Follow(String title, String help) {
         this.title = title;
         this.help = help;
+    }
+
+    /** Part of the ids of commands and controls. */
+    public String id() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     public String help() {
@@ -34,39 +42,39 @@ public enum Follow {
         return title;
     }
 
-    /** The lanes that move when one does, itself first. */
-    public List<Integer> moving(Look look, String step, int lane) {
+    /** Channels that move with a channel, the channel itself first. */
+    public List<Integer> moving(Look look, String step, int channel) {
         if (look.step(step).filter(Step::isWhole).isPresent()) {
-            return List.of(lane);
+            return List.of(channel);
         }
-        int opposite = opposite(look, lane);
+        int opposite = opposite(look, channel);
         return IntStream.concat(
-                        IntStream.of(lane),
-                        IntStream.range(0, look.lanes().size())
-                                .filter(i -> i != lane && !look.lanes().get(i).hold())
+                        IntStream.of(channel),
+                        IntStream.range(0, look.channels().size())
+                                .filter(i -> i != channel && !look.channels().get(i).fixed())
                                 .filter(
                                         i ->
                                                 this == TOGETHER
-                                                        || this == AGAINST
-                                                        || this == OPPOSED && i == opposite))
+                                                        || this == OTHERS_MIRRORED
+                                                        || this == MIRRORED && i == opposite))
                 .boxed()
                 .toList();
     }
 
-    /** One lane shifted to a place as seen at a frame, and the others after it. */
-    public Look moved(Look look, String step, int lane, long frame, Point2D to) {
-        Point2D by = to.subtract(LaneEdits.shift(look, step, lane, frame));
-        Look moved = put(look, step, lane, frame, to);
-        for (int i : moving(look, step, lane)) {
-            if (i != lane) {
-                Point2D now = LaneEdits.shift(look, step, i, frame);
+    /** The look with a channel shifted to a position and the others following. */
+    public Look moved(Look look, String step, int channel, long frame, Point2D to) {
+        Point2D by = to.subtract(ChannelEdits.shift(look, step, channel, frame));
+        Look moved = put(look, step, channel, frame, to);
+        for (int i : moving(look, step, channel)) {
+            if (i != channel) {
+                Point2D now = ChannelEdits.shift(look, step, i, frame);
                 Point2D then =
                         switch (this) {
                             case ALONE -> now;
                             case TOGETHER -> now.add(by);
-                            case AGAINST -> now.subtract(by);
-                            case OPPOSED ->
-                                    third(look, step, lane, i, frame).multiply(2).subtract(to);
+                            case OTHERS_MIRRORED -> now.subtract(by);
+                            case MIRRORED ->
+                                    third(look, step, channel, i, frame).multiply(2).subtract(to);
                         };
                 moved = put(moved, step, i, frame, then);
             }
@@ -74,28 +82,28 @@ public enum Follow {
         return moved;
     }
 
-    private static Look put(Look look, String step, int lane, long frame, Point2D to) {
-        return LaneEdits.with(look, step, lane, frame, "x", "y", to);
+    private static Look put(Look look, String step, int channel, long frame, Point2D to) {
+        return ChannelEdits.with(look, step, channel, frame, "x", "y", to);
     }
 
-    /** The lane mirrored against another: the outer ones against each other, passing over one held. */
-    private static int opposite(Look look, int lane) {
-        int n = look.lanes().size();
-        int mirrored = n - 1 - lane;
-        if (mirrored != lane && !look.lanes().get(mirrored).hold()) {
+    /** The opposite channel: the outer ones are opposite to each other, skipping fixed ones. */
+    private static int opposite(Look look, int channel) {
+        int n = look.channels().size();
+        int mirrored = n - 1 - channel;
+        if (mirrored != channel && !look.channels().get(mirrored).fixed()) {
             return mirrored;
         }
         return IntStream.range(0, n)
-                .filter(i -> i != lane && !look.lanes().get(i).hold())
+                .filter(i -> i != channel && !look.channels().get(i).fixed())
                 .findFirst()
-                .orElse(lane);
+                .orElse(channel);
     }
 
-    /** What two opposed lanes are mirrored about: where the remaining one is. */
+    /** Centre of opposite channels: the position of the remaining channel. */
     private static Point2D third(Look look, String step, int a, int b, long frame) {
-        return IntStream.range(0, look.lanes().size())
+        return IntStream.range(0, look.channels().size())
                 .filter(i -> i != a && i != b)
-                .mapToObj(i -> LaneEdits.shift(look, step, i, frame))
+                .mapToObj(i -> ChannelEdits.shift(look, step, i, frame))
                 .findFirst()
                 .orElse(Point2D.ZERO);
     }

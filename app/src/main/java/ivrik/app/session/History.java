@@ -4,20 +4,18 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
 
-/** The edits that can be undone and those that can be done again, as many as memory allows. */
+/** Undo and redo steps within a memory limit. */
 final class History {
     private final long mostBytes;
     private final Deque<Edit> done = new ArrayDeque<>();
     private final Deque<Edit> undone = new ArrayDeque<>();
     private long bytes;
 
-    /**
-     * An edit's name, the states before and after it, and about what it takes.
-     */
+    /** An edit: name, state before and after, approximate memory. */
     private record Edit(String name, State before, State after, long bytes) {}
 
     /**
-     * @param mostBytes of all edits together; the oldest go first, the last one stays whatever it takes
+     * @param mostBytes memory limit; the oldest edits are dropped, the last one always stays
      */
     History(long mostBytes) {
         this.mostBytes = mostBytes;
@@ -30,7 +28,7 @@ final class History {
     }
 
     void add(String name, State before, State after) {
-        long takes = Weight.of(before.project(), after.project());
+        long takes = StateSize.of(before.project(), after.project());
         done.addLast(new Edit(name, before, after, takes));
         undone.clear();
         bytes += takes;
@@ -39,7 +37,9 @@ final class History {
         }
     }
 
-    /** Goes on with the last edit, if it has that name and led to this very state; else it is one more. */
+    /**
+     * Extends the last edit if it has the same name and led to this state; otherwise adds an edit.
+     */
     void addTo(String name, State before, State after) {
         Edit last = done.peekLast();
         if (last == null || last.after != before || !last.name.equals(name)) {
@@ -50,7 +50,7 @@ final class History {
         add(name, last.before, after);
     }
 
-    /** Takes the last edit back for good, if it began with this very state. */
+    /** Drops the last edit without redo, if it started from this state. */
     void drop(State before) {
         if (!done.isEmpty() && done.getLast().before == before) {
             bytes -= done.removeLast().bytes;
@@ -76,7 +76,7 @@ final class History {
         return Optional.of(last.before);
     }
 
-    /** The state after the edit that was undone last. */
+    /** The state after the last undone edit. */
     Optional<State> redo() {
         Edit next = undone.pollLast();
         if (next == null) {
@@ -87,7 +87,7 @@ final class History {
         return Optional.of(next.after);
     }
 
-    /** How many edits can be undone. */
+    /** Number of edits that can be undone. */
     int size() {
         return done.size();
     }

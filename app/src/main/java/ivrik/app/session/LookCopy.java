@@ -4,7 +4,7 @@ import ivrik.core.look.Look;
 import ivrik.core.look.LookParts;
 import ivrik.core.look.LookParts.Part;
 
-/** A look that is remembered, to be put on other layers and spans as a whole or in part. */
+/** A copied look, to be pasted as a whole or in part. */
 public final class LookCopy {
     private final Session session;
     private final View view;
@@ -15,24 +15,24 @@ public final class LookCopy {
         this.view = view;
     }
 
-    /** Remembers the look on the desk. */
+    /** Copies the selected look. */
     public void copy() {
         copied = session.state().look().orElseThrow();
-        view.notice.set(copied.shownName() + " is copied");
+        view.notice.set("Look copied: " + copied.displayName());
     }
 
     public boolean canPaste() {
         return copied != null && session.state().look().isPresent();
     }
 
-    /** Has it done in place of the look on the desk. */
+    /** Replaces the selected look. */
     public void paste() {
-        session.editLook("Paste the look " + copied.shownName(), l -> copied);
+        session.editLook("Paste look " + copied.displayName(), l -> copied);
     }
 
-    /** Puts a part of it into the look on the desk. */
+    /** Pastes a part into the selected look. */
     public void paste(Part part) {
         session.editLook(
-                "Paste of the look: " + part.title(), l -> LookParts.pasted(l, copied, part));
+                "Paste from look: " + part.title(), l -> LookParts.pasted(l, copied, part));
     }
 }

@@ -4,7 +4,7 @@ import ivrik.core.IvrikException;
 import ivrik.core.look.Look;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.LookLibrary.Contents;
-import ivrik.media.file.LookLibrary.Kept;
+import ivrik.media.file.LookLibrary.SavedLook;
 
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -15,32 +15,33 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 
-/** The looks that the user has kept, as the window shows them; files are read and written off its thread. */
+/** The user's looks for the window; files are read and written off the interface thread. */
 public final class OwnLooks {
     private final LookLibrary library;
     private final Consumer<IvrikException> failed;
-    private final ReadOnlyObjectWrapper<List<Kept>> all = new ReadOnlyObjectWrapper<>(List.of());
-    private final FileWork files;
+    private final ReadOnlyObjectWrapper<List<SavedLook>> all =
+            new ReadOnlyObjectWrapper<>(List.of());
+    private final FileTasks files;
 
     /**
-     * @param publisher runs on the interface thread
-     * @param failed told of what could not be done, on that thread
+     * @param publisher executes on the interface thread
+     * @param failed receives errors, on the interface thread
      */
     public OwnLooks(LookLibrary library, Executor publisher, Consumer<IvrikException> failed) {
         this.library = library;
-        this.files = new FileWork("ivrik-looks", publisher);
+        this.files = new FileTasks("ivrik-looks", publisher);
         this.failed = failed;
     }
 
-    /** All, by their titles. */
-    public ReadOnlyObjectProperty<List<Kept>> all() {
+    /** All looks, sorted by title. */
+    public ReadOnlyObjectProperty<List<SavedLook>> all() {
         return all.getReadOnlyProperty();
     }
 
     /**
-     * Reads them anew.
+     * Reads the looks again.
      *
-     * @param faults told of those that cannot be read at all, if there are any
+     * @param faults receives messages about unreadable files, if any
      */
     public void read(Consumer<List<String>> faults) {
         work(
@@ -53,21 +54,21 @@ public final class OwnLooks {
                 });
     }
 
-    /** Whether one is kept under a look's name. */
-    public boolean holds(Look look) {
+    /** Whether a look of this name exists. */
+    public boolean contains(Look look) {
         return all.get().stream().anyMatch(k -> k.look().name().equals(look.name()));
     }
 
     /**
-     * Keeps one, in the place of that of its name.
+     * Saves a look; replaces one of the same name.
      *
-     * @param picture makes the bytes of a small PNG of it, off the interface thread
+     * @param picture renders the thumbnail as PNG, off the interface thread
      */
-    public void keep(Look look, Supplier<byte[]> picture, Runnable then) {
-        change(() -> library.keep(look, picture.get()), then);
+    public void save(Look look, Supplier<byte[]> picture, Runnable then) {
+        change(() -> library.save(look, picture.get()), then);
     }
 
-    public void remove(Kept kept) {
+    public void remove(SavedLook kept) {
         change(() -> library.remove(kept.file()), () -> {});
     }
 
@@ -83,12 +84,12 @@ public final class OwnLooks {
                 });
     }
 
-    /** Reads a look file from anywhere. */
-    public void open(Path file, Consumer<Kept> then) {
+    /** Reads any look file. */
+    public void open(Path file, Consumer<SavedLook> then) {
         work(() -> LookLibrary.read(file), then);
     }
 
-    /** Writes a look to anywhere. */
+    /** Writes a look to any file. */
     public void write(Look look, Supplier<byte[]> picture, Path file, Runnable then) {
         work(
                 () -> {
@@ -102,7 +103,7 @@ public final class OwnLooks {
         all.set(contents.looks());
     }
 
-    /** Work with files of looks, off the interface thread; what comes of it is told on it. */
+    /** Runs a file operation off the interface thread; the result is reported on it. */
     public <T> void work(Supplier<T> work, Consumer<T> then) {
         files.run(work, then, failed);
     }

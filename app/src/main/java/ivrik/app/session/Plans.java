@@ -2,25 +2,25 @@ package ivrik.app.session;
 
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Project;
-import ivrik.core.render.Overscans;
+import ivrik.core.render.OverscanFinder;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * The plans of one project's frames, each worked out once, off the interface thread; which of them are
- * known can be asked anywhere. Safe for many threads.
+ * The plans of one project's frames, each computed once, off the interface thread; known plans can be read on
+ * any thread. Thread-safe.
  */
 public final class Plans {
     private final Project project;
     private final Planner planner;
     private final Map<Long, Plan> known = new ConcurrentHashMap<>();
 
-    Plans(Project project, Overscans overscans) {
+    Plans(Project project, OverscanFinder overscans) {
         this.project = project;
         this.planner = new Planner(project, overscans);
     }
@@ -29,27 +29,29 @@ public final class Plans {
         return project;
     }
 
-    /** For what is not the plan of a frame. */
+    /** The planner, for everything but plans of frames. */
     public Planner planner() {
         return planner;
     }
 
-    /** The plan of a frame if it is known already. */
+    /** The plan of a frame if it is known. */
     public Optional<Plan> known(long frame) {
         return Optional.ofNullable(known.get(frame));
     }
 
-    /** The plan of a frame, or one much like it that can be had at once; off the interface thread. */
+    /**
+     * The plan of a frame, or a similar one that is available at once; to be called off the interface thread.
+     */
     public Plan guess(long frame) {
         return known(frame).orElseGet(() -> planner.guess(frame));
     }
 
     /**
-     * The plan of a frame; to be asked off the interface thread.
+     * The plan of a frame; to be called off the interface thread.
      *
-     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException if cancelled
      */
-    public Plan of(long frame, Cancel cancel) {
+    public Plan of(long frame, Cancellation cancel) {
         Plan plan = known.get(frame);
         if (plan == null) {
             plan = planner.plan(Rational.of(frame), cancel);

@@ -2,12 +2,14 @@ package ivrik.app.session;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.IvrikException;
+import ivrik.media.encode.Quality;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.file.SafeFile;
 
@@ -22,10 +24,10 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * What is remembered of the window between starts.
+ * Settings of the window that persist between sessions.
  *
- * @param memoryMb how much of memory pictures may take, in MB; 0 for half of what Java may have
- * @param exports how projects were exported the last time, by their files
+ * @param memoryMb memory for pictures in MB; 0 for half of Java's limit
+ * @param exports last export settings by project file
  */
 @RecordBuilder
 public record Preferences(
@@ -33,11 +35,11 @@ public record Preferences(
         boolean darkroom,
         double textScale,
         double trayShare,
-        double closeUpShare,
+        double controlsShare,
         double deskShare,
         double timeShare,
         long memoryMb,
-        Map<String, KeptExport> exports)
+        Map<String, SavedExportSettings> exports)
         implements PreferencesBuilder.With {
     public static final Preferences FIRST =
             new Preferences(List.of(), true, 1, 0.118, 0.795, 0.653, 0.4, 0, Map.of());
@@ -58,25 +60,43 @@ public record Preferences(
         return dataFolder.resolve("window.json");
     }
 
-    /** Whether any were kept before. */
+    /** Whether settings were saved before. */
     public static boolean isKept(Path dataFolder) {
         return Files.exists(file(dataFolder));
     }
 
-    /** Those remembered; the first ones if there are none or they are damaged. */
+    /** The saved settings; the defaults if there are none or they are damaged. */
     public static Preferences load(Path dataFolder) {
         Path file = file(dataFolder);
         if (!Files.exists(file)) {
             return FIRST;
         }
         try {
-            ObjectNode all = MAPPER.valueToTree(FIRST); // for what an older Ivrik did not know
-            all.setAll((ObjectNode) MAPPER.readTree(ProjectFile.text(file)));
+            ObjectNode all =
+                    MAPPER.valueToTree(
+                            FIRST); // defaults for settings that an older version did not have
+            all.setAll(present((ObjectNode) MAPPER.readTree(ProjectFile.text(file))));
             return MAPPER.treeToValue(all, Preferences.class);
         } catch (JsonProcessingException | IvrikException | ClassCastException e) {
-            LOG.warn("the remembered window settings were left aside", e);
+            LOG.warn("damaged window settings were ignored", e);
             return FIRST;
         }
+    }
+
+    /** Converts names of earlier versions. */
+    private static ObjectNode present(ObjectNode read) {
+        if (read.has("closeUpShare")) {
+            read.set("controlsShare", read.remove("closeUpShare"));
+        }
+        for (JsonNode export : read.path("exports")) {
+            if (export instanceof ObjectNode settings && settings.has("form")) {
+                settings.set("format", settings.remove("form"));
+                if (settings.path("quality").asText().equals("FINEST")) {
+                    settings.put("quality", Quality.BEST.name());
+                }
+            }
+        }
+        return read;
     }
 
     public void save(Path dataFolder) {
@@ -94,19 +114,21 @@ public record Preferences(
         return withRecent(next.subList(0, Math.min(RECENT, next.size())));
     }
 
-    /** With how a project was exported; those of projects that are no longer recent are let go. */
-    public Preferences withExport(Path project, KeptExport export) {
-        Map<String, KeptExport> next = new TreeMap<>(exports);
+    /**
+     * These settings with an export added; those of projects that are no longer recent are dropped.
+     */
+    public Preferences withExport(Path project, SavedExportSettings export) {
+        Map<String, SavedExportSettings> next = new TreeMap<>(exports);
         next.keySet().retainAll(recent);
         next.put(project.toString(), export);
         return withExports(next);
     }
 
-    public Preferences withShares(double tray, double closeUp, double desk, double time) {
-        return with(p -> p.trayShare(tray).closeUpShare(closeUp).deskShare(desk).timeShare(time));
+    public Preferences withShares(double tray, double controls, double desk, double time) {
+        return with(p -> p.trayShare(tray).controlsShare(controls).deskShare(desk).timeShare(time));
     }
 
-    /** How much of memory pictures may take, in bytes; no more than this start can give. */
+    /** Memory for pictures in bytes, limited to what this process can use. */
     public long pictureBytes() {
         long most = Runtime.getRuntime().maxMemory();
         return memoryMb == 0 ? most / 2 : Math.min(memoryMb << 20, most / 5 * 4);

@@ -4,7 +4,7 @@ import ivrik.app.session.State.Selection;
 import ivrik.core.look.Look;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
-import ivrik.core.render.Overscans;
+import ivrik.core.render.OverscanFinder;
 
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -14,32 +14,32 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
- * The one store of what is being worked on. An edit makes a new state; undo and redo walk the list of
- * states by the names of the edits. Used on the interface thread only.
+ * Holds the application state. An edit creates a new state; undo and redo walk through the states. To be used
+ * on the interface thread.
  */
 public final class Session {
-    private static final long MOST_HISTORY_BYTES = 64L << 20;
+    private static final long MAX_HISTORY_BYTES = 64L << 20;
 
-    /** Small edits that follow each other no later are one. */
+    /** Small edits within this time form one undo step. */
     private static final Duration ONE_STEP = Duration.ofSeconds(1);
 
     private final ReadOnlyObjectWrapper<State> state =
             new ReadOnlyObjectWrapper<>(
                     new State(Project.empty(Document.UNTITLED), Selection.FIRST));
     private final History history;
-    private final Overscans overscans = new Overscans();
+    private final OverscanFinder overscans = new OverscanFinder();
     private Plans plans = plansOf(state.get().project());
     private Project saved = state.get().project();
 
-    /** When the last small edit was made, by the system's own clock. */
+    /** Time of the last small edit. */
     private long editedAgain = System.nanoTime() - ONE_STEP.toNanos();
 
     public Session() {
-        this(MOST_HISTORY_BYTES);
+        this(MAX_HISTORY_BYTES);
     }
 
     /**
-     * @param mostHistoryBytes of all edits that can be undone, about; the oldest go first
+     * @param mostHistoryBytes approximate memory limit of the undo steps; the oldest are dropped
      */
     public Session(long mostHistoryBytes) {
         history = new History(mostHistoryBytes);
@@ -57,7 +57,7 @@ public final class Session {
         return state().project();
     }
 
-    /** The plans of the project as it is now. */
+    /** The plans of the present project. */
     public Plans plans() {
         if (plans.project() != project()) {
             plans = plansOf(project());
@@ -65,12 +65,12 @@ public final class Session {
         return plans;
     }
 
-    /** The plans of another project, of which most is known if it is much like this one. */
+    /** The plans of another project; reuses those of similar frames. */
     public Plans plansOf(Project other) {
         return new Plans(other, overscans);
     }
 
-    /** Starts over with a project; nothing to undo, nothing to save. */
+    /** Opens a project with an empty history. */
     public void open(Project project) {
         history.clear();
         saved = project;
@@ -78,17 +78,17 @@ public final class Session {
         state.set(new State(project, Selection.of(layer, 0)));
     }
 
-    /** An edit of the project; one that changes nothing is no step. */
+    /** Edits the project; an edit without a change is not an undo step. */
     public void edit(String name, UnaryOperator<Project> change) {
         put(name, new State(change.apply(project()), state().selection()));
     }
 
-    /** An edit of the selected layer's look. */
+    /** Edits the selected look. */
     public void editLook(String name, UnaryOperator<Look> change) {
         edit(name, lookChange(change));
     }
 
-    /** The same small edit of the look again and again: those that follow each other quickly are one step. */
+    /** Repeats a small edit of the look; quick repetitions form one undo step. */
     public void editAgain(String name, UnaryOperator<Look> change) {
         State next = new State(lookChange(change).apply(project()), state().selection());
         long now = System.nanoTime();
@@ -103,7 +103,7 @@ public final class Session {
         editedAgain = now;
     }
 
-    /** An edit of the selected layer's look as one of the project. */
+    /** Converts an edit of the selected look to an edit of the project. */
     public UnaryOperator<Project> lookChange(UnaryOperator<Look> change) {
         return project ->
                 state().layer()
@@ -122,45 +122,45 @@ public final class Session {
         }
     }
 
-    /** Another selection; not a step of its own, but undo brings it back. */
+    /** Changes the selection; not an undo step, but restored by undo. */
     public void select(Selection selection) {
         state.set(new State(project(), selection));
     }
 
-    public void selectLane(int lane) {
-        select(state().selection().withCell(state().selection().step(), lane));
+    public void selectChannel(int channel) {
+        select(state().selection().withCell(state().selection().step(), channel));
     }
 
-    /** A lane's share in a treatment, by the step's id. */
-    public void selectCell(String step, int lane) {
-        select(state().selection().withCell(step, lane));
+    /** Selects a step and channel. */
+    public void selectCell(String step, int channel) {
+        select(state().selection().withCell(step, channel));
     }
 
     public void selectLayer(String layer) {
-        select(Selection.of(layer, state().selection().lane()));
+        select(Selection.of(layer, state().selection().channel()));
     }
 
-    /** Another look of the selected layer. */
+    /** Selects a look of the selected layer. */
     public void selectLook(String id) {
         select(state().selection().withLook(id));
     }
 
-    /** A burst of the selected look. */
+    /** Selects a burst of the selected look. */
     public void selectBurst(String id) {
         select(state().selection().withBurst(id));
     }
 
-    /** An edit of the selected layer. */
+    /** Edits the selected layer. */
     public void editLayer(String name, UnaryOperator<Layer> change) {
         state().layer().ifPresent(l -> edit(name, p -> p.withLayer(l.id(), change)));
     }
 
-    /** Begins a drag: all of its changes together are one step. */
+    /** Starts a drag; all its changes form one undo step. */
     public Gesture gesture(String name) {
         return new Gesture(name);
     }
 
-    /** One drag. Every change starts from the state that it began with. */
+    /** A drag; each change starts from the state before the drag. */
     public final class Gesture {
         private final String name;
         private final State before = state();
@@ -169,7 +169,7 @@ public final class Session {
             this.name = name;
         }
 
-        /** What the drag has come to: replaces what it was before. */
+        /** Replaces the previous change of the drag. */
         public void edit(UnaryOperator<Project> change) {
             State next = new State(change.apply(before.project()), before.selection());
             history.drop(before);
@@ -208,13 +208,13 @@ public final class Session {
         return saved.equals(project());
     }
 
-    /** The project as it was a moment ago is what stands on the disk now. */
+    /** Records that a project was written to disk. */
     public void markSaved(Project written) {
         saved = written;
         state.set(new State(project(), state().selection()));
     }
 
-    /** The project is not what is on the disk, whatever is undone. */
+    /** Records that the project differs from the disk, whatever is undone. */
     public void markUnsaved() {
         saved = Project.empty("");
     }

@@ -1,7 +1,7 @@
 package ivrik.app.session;
 
-import ivrik.core.look.Amounts;
 import ivrik.core.look.Burst;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.project.Layer;
@@ -11,22 +11,22 @@ import ivrik.core.project.Project;
 import java.util.List;
 import java.util.Optional;
 
-/** One root: the project and what is selected in it. */
+/** The project and the selection. */
 public record State(Project project, Selection selection) {
     /**
-     * What is being worked on: the ids of the layer, its look, its step and its burst, and the number of
-     * the lane. What is no longer there stands for the first that is.
+     * Ids of the selected layer, look, step and burst, and index of the channel. Missing ones stand for the
+     * first.
      */
-    public record Selection(String layer, String look, String step, String burst, int lane) {
+    public record Selection(String layer, String look, String step, String burst, int channel) {
         public static final Selection FIRST = new Selection("", "", "", "", 0);
 
-        /** The first look of a layer. */
-        public static Selection of(String layer, int lane) {
-            return new Selection(layer, "", "", "", lane);
+        /** Selects the first look of a layer. */
+        public static Selection of(String layer, int channel) {
+            return new Selection(layer, "", "", "", channel);
         }
 
         Selection withLook(String id) {
-            return new Selection(layer, id, "", "", lane);
+            return new Selection(layer, id, "", "", channel);
         }
 
         Selection withCell(String id, int number) {
@@ -34,11 +34,11 @@ public record State(Project project, Selection selection) {
         }
 
         Selection withBurst(String id) {
-            return new Selection(layer, look, step, id, lane);
+            return new Selection(layer, look, step, id, channel);
         }
     }
 
-    /** The selected layer, or the lowest. */
+    /** The selected layer, or the bottom layer. */
     public Optional<Layer> layer() {
         return project.layer(selection.layer()).or(() -> project.layers().stream().findFirst());
     }
@@ -52,7 +52,7 @@ public record State(Project project, Selection selection) {
         return layerLook().map(LayerLook::look);
     }
 
-    /** Which of the layer's looks it is. */
+    /** Index of the selected look in the layer. */
     public int lookNumber() {
         List<LayerLook> looks = layer().map(Layer::looks).orElse(List.of());
         for (int i = 0; i < looks.size(); i++) {
@@ -63,30 +63,30 @@ public record State(Project project, Selection selection) {
         return 0;
     }
 
-    public int lane() {
-        int lanes = look().map(l -> l.lanes().size()).orElse(1);
-        return Math.clamp(selection.lane(), 0, lanes - 1);
+    public int channel() {
+        int channels = look().map(l -> l.channels().size()).orElse(1);
+        return Math.clamp(selection.channel(), 0, channels - 1);
     }
 
-    /** The selected treatment, or the first of the look; empty if it has none. */
+    /** The selected treatment, or the first of the look; empty without treatments. */
     public Optional<Step> step() {
         return look().flatMap(
                         l -> l.step(selection.step()).or(() -> l.steps().stream().findFirst()));
     }
 
-    /** The id of the selected treatment; empty if there is none. */
+    /** Id of the selected treatment; empty if there is none. */
     public String stepId() {
         return step().map(Step::id).orElse("");
     }
 
-    /** The selected burst, or the first of the look; empty if it has none. */
+    /** The selected burst, or the first of the look; empty without bursts. */
     public Optional<Burst> burst() {
         return look().flatMap(
                         l -> l.burst(selection.burst()).or(() -> l.bursts().stream().findFirst()));
     }
 
-    /** The amounts being worked on: of the lane in the selected treatment, or of the picture. */
-    public Optional<Amounts> amounts() {
-        return step().map(s -> s.amounts(lane()));
+    /** The selected settings: of the channel in the treatment, or of the whole picture. */
+    public Optional<ChannelSettings> settings() {
+        return step().map(s -> s.settings(channel()));
     }
 }

@@ -8,7 +8,7 @@ import ivrik.core.project.Takes;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** The takes of the selected layer: kept, laid, named, picked and thrown out. */
+/** Edits of the selected layer's takes. */
 public final class TakeEdits {
     private final Session session;
     private final View view;
@@ -18,49 +18,53 @@ public final class TakeEdits {
         this.view = view;
     }
 
-    /** What is done on the layer now becomes a take, if it is none yet. */
-    public void keep() {
+    /** Saves the layer's looks as a take, unless they equal one. */
+    public void save() {
         Layer layer = session.state().layer().orElseThrow();
         Optional<Take> already = Takes.now(layer);
         if (already.isPresent()) {
-            view.notice.set("This is kept already, as " + already.get().name());
+            view.notice.set("Already saved as " + already.get().name());
             return;
         }
-        keep(Takes.nextName(layer), l -> l);
+        save(Takes.nextName(layer), l -> l);
     }
 
     /**
-     * Keeps what a change makes of what is done on the layer; that itself stays as it is.
+     * Saves a changed copy of the layer's looks as a take.
      *
-     * @param change of the look on the desk
+     * @param change change of the selected look
      */
-    public void keep(String name, UnaryOperator<Look> change) {
+    public void save(String name, UnaryOperator<Look> change) {
         int look = session.state().lookNumber();
         session.editLayer(
-                "Keep " + name, l -> Takes.kept(l, name, l.withLook(look, change).looks()));
-        view.notice.set(name + " is kept as a take; Shift+T shows all");
+                "Save take " + name,
+                l -> Takes.withTake(l, name, l.withLook(look, change).looks()));
+        view.notice.set("Saved as take: " + name + ". Shift+T shows all takes");
     }
 
-    /** Has it done on the layer in place of what is. */
-    public void lay(Take take) {
-        session.editLayer("Lay " + take.name(), l -> Takes.laid(l, take));
+    /** Applies a take to the layer. */
+    public void apply(Take take) {
+        session.editLayer("Apply take " + take.name(), l -> Takes.applied(l, take));
     }
 
-    /** Another name; what is empty is none. */
+    /** Renames a take; an empty name is ignored. */
     public void rename(String id, String name) {
         if (!name.isBlank()) {
-            edit("Name the take", id, t -> t.withName(name.strip()));
+            edit("Rename take", id, t -> t.withName(name.strip()));
         }
     }
 
-    /** Whether it is among those that are exported together. */
-    public void pick(String id, boolean picked) {
-        edit(picked ? "Pick the take" : "Leave the take", id, t -> t.withPicked(picked));
+    /** Marks a take for export. */
+    public void mark(String id, boolean selected) {
+        edit(
+                selected ? "Mark take for export" : "Unmark take for export",
+                id,
+                t -> t.withMarkedForExport(selected));
     }
 
     public void remove(String id) {
         session.editLayer(
-                "Throw out the take",
+                "Delete take",
                 l -> l.withTakes(l.takes().stream().filter(t -> !t.id().equals(id)).toList()));
     }
 

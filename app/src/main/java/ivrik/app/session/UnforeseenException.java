@@ -1,19 +1,19 @@
 package ivrik.app.session;
 
 import ivrik.core.IvrikException;
-import ivrik.core.cache.NoRoomException;
+import ivrik.core.cache.NotEnoughMemoryException;
 
-/** A fault of Ivrik's own, where one that the user can act on would be told. */
+/** An internal error, in place of one that the user can act on. */
 public final class UnforeseenException extends IvrikException {
     private UnforeseenException(Throwable cause) {
-        super("something went wrong inside Ivrik", "the log tells more of it", cause);
+        super("internal error in Ivrik", "see the log file for details", cause);
     }
 
-    /** Whatever went wrong, as something that can be told. */
-    public static IvrikException told(Throwable fault) {
+    /** Wraps any exception for display. */
+    public static IvrikException wrap(Throwable fault) {
         return switch (fault) {
             case IvrikException known -> known;
-            case OutOfMemoryError full -> new NoRoomException(full);
+            case OutOfMemoryError full -> new NotEnoughMemoryException(full);
             default -> new UnforeseenException(fault);
         };
     }

@@ -19,31 +19,34 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
-/** How the work is looked at: nothing here is saved with the project or undone. */
+/** State of the display: neither saved with the project nor undone. */
 public final class View {
-    /** What a pane shows. */
+    /** Content of a pane. */
     public enum Show {
         RESULT("Result"),
         SOURCE("Source"),
-        LANE_GREY("Lane in grey"),
-        LANE_INK("Lane in its ink"),
-        DIFFERENCE("Difference, 4 times"),
-        REACH("Reach"),
-        REACH_OVER("Reach over the picture"),
-        HELD("Frame put aside"),
+        CHANNEL_GREY("Channel in grey"),
+        CHANNEL_INK("Channel in ink colour"),
+        DIFFERENCE("Difference from source, ×4"),
+        MASK_ONLY("Mask"),
+        MASK_OVERLAY("Mask overlay"),
+        HELD("Snapshot"),
         TAKE("Take"),
-        OTHER_TAKE("Other take");
+        OTHER_TAKE("Second take");
 
         private final String title;
 
-        /** Whether it shows one of what is kept, which is chosen by its name. */
+        /** Whether a take is shown, which is chosen by name. */
         public boolean isTake() {
             return this == TAKE || this == OTHER_TAKE;
         }
 
-        /** Whether it shows something of the look on the desk, not of the whole picture. */
+        /** Whether it belongs to the selected look, not to the whole picture. */
         public boolean isOfALook() {
-            return this == LANE_GREY || this == LANE_INK || this == REACH || this == REACH_OVER;
+            return this == CHANNEL_GREY
+                    || this == CHANNEL_INK
+                    || this == MASK_ONLY
+                    || this == MASK_OVERLAY;
         }
 
         Show(String title) {
@@ -56,34 +59,34 @@ public final class View {
         }
     }
 
-    /** What the close-up shows. */
+    /** Panels of the controls. */
     public enum Face {
         TREATMENT,
         SEPARATE,
         REJOIN,
-        REACH,
+        MASK,
         BURST,
         LOOK,
         LAYER
     }
 
-    /** A sheet of small pictures in the place of the desk. */
+    /** Tiles in place of the desk. */
     public enum Band {
         NONE,
         BLENDS,
-        PROGRESSIVES,
+        CHANNEL_COMBINATIONS,
         TREATMENTS,
         LOOKS,
         TAKES
     }
 
-    /** A take by the ids of its layer and its own. */
-    public record Kept(String layer, String take) {}
+    /** A take by layer id and take id. */
+    public record TakeId(String layer, String take) {}
 
-    /** A shot by the ids of its layer and its own. */
-    public record Shot(String layer, String clip) {}
+    /** A shot by layer id and clip id. */
+    public record ShotId(String layer, String clip) {}
 
-    /** What lies around the picture. */
+    /** Colour around the picture. */
     public enum Surround {
         BLACK,
         GREY,
@@ -92,48 +95,48 @@ public final class View {
 
     public final LongProperty frame = new SimpleLongProperty();
 
-    /** The frame at the left side of the time that is shown. */
+    /** Frame at the left side of the timeline. */
     public final DoubleProperty timeFrom = new SimpleDoubleProperty();
 
-    /** How many frames of time are shown; 0 for all. */
+    /** Number of visible frames; 0 for all. */
     public final DoubleProperty timeShown = new SimpleDoubleProperty();
 
     public final ObjectProperty<Show> paneA = new SimpleObjectProperty<>(Show.RESULT);
     public final ObjectProperty<Show> paneB = new SimpleObjectProperty<>(Show.SOURCE);
 
-    /** The take that each pane shows where it shows one; null for none. */
-    public final ObjectProperty<Kept> takeA = new SimpleObjectProperty<>();
+    /** The take in each pane, if it shows one; null for none. */
+    public final ObjectProperty<TakeId> takeA = new SimpleObjectProperty<>();
 
-    public final ObjectProperty<Kept> takeB = new SimpleObjectProperty<>();
+    public final ObjectProperty<TakeId> takeB = new SimpleObjectProperty<>();
 
     public final ObjectProperty<Face> face = new SimpleObjectProperty<>(Face.TREATMENT);
 
     public final ObjectProperty<Band> band = new SimpleObjectProperty<>(Band.NONE);
 
-    /** Told of the place of the sequence that is pressed next; null while nobody asks. */
-    public final ObjectProperty<Consumer<Point2D>> picking = new SimpleObjectProperty<>();
+    /** Receives the next clicked position of the sequence; null when not sampling. */
+    public final ObjectProperty<Consumer<Point2D>> sampling = new SimpleObjectProperty<>();
 
-    /** An edit that is only tried: the panes show it, the project does not have it. Null for none. */
+    /** A previewed edit that the project does not contain; null for none. */
     public final ObjectProperty<UnaryOperator<Project>> trial = new SimpleObjectProperty<>();
 
     public final BooleanProperty twoPanes = new SimpleBooleanProperty();
 
-    /** While true the result pane shows the picture without the look. */
-    public final BooleanProperty without = new SimpleBooleanProperty();
+    /** While true, the result pane bypasses the look. */
+    public final BooleanProperty bypass = new SimpleBooleanProperty();
 
-    /** While true the result pane shows the held frame. */
-    public final BooleanProperty showHeld = new SimpleBooleanProperty();
+    /** While true, the result pane shows the snapshot. */
+    public final BooleanProperty showSnapshot = new SimpleBooleanProperty();
 
-    /** A line across the picture, source on its left; 0..1 of the width, or off below 0. */
+    /** Split line with the source on its left; 0..1 of the width, negative for off. */
     public final DoubleProperty split = new SimpleDoubleProperty(-1);
 
     public final BooleanProperty loupe = new SimpleBooleanProperty();
     public final BooleanProperty handles = new SimpleBooleanProperty(true);
 
-    /** Screen pixels to a pixel of the sequence; 0 fits the pane. */
+    /** Screen pixels per sequence pixel; 0 fits the pane. */
     public final DoubleProperty zoom = new SimpleDoubleProperty();
 
-    /** The middle of the pane, as shares of the picture's width and height. */
+    /** Centre of the pane as shares of the picture's width and height. */
     public final ObjectProperty<Point2D> centre = new SimpleObjectProperty<>(new Point2D(0.5, 0.5));
 
     public final ObjectProperty<Surround> surround = new SimpleObjectProperty<>(Surround.BLACK);
@@ -141,62 +144,62 @@ public final class View {
     public final BooleanProperty loop = new SimpleBooleanProperty(true);
     public final BooleanProperty darkroom = new SimpleBooleanProperty(true);
 
-    /** How much larger than its own size type is set: 1 to 2. */
+    /** Text size factor, 1 to 2. */
     public final DoubleProperty textScale = new SimpleDoubleProperty(1);
 
-    /** Whether the instruments are beside the picture. */
+    /** Whether the scopes are visible. */
     public final BooleanProperty scopes = new SimpleBooleanProperty();
 
-    /** The part that they measure, in pixels of the sequence; null for all of it. */
+    /** Region of the scopes in sequence pixels; null for the whole picture. */
     public final ObjectProperty<Rectangle2D> measured = new SimpleObjectProperty<>();
 
     public final BooleanProperty trayShown = new SimpleBooleanProperty(true);
-    public final BooleanProperty closeUpShown = new SimpleBooleanProperty(true);
+    public final BooleanProperty controlsShown = new SimpleBooleanProperty(true);
     public final BooleanProperty pictureOnly = new SimpleBooleanProperty();
 
-    /** How the other lanes follow one that is shifted by hand. */
+    /** How other channels follow a shifted channel. */
     public final ObjectProperty<Follow> follow = new SimpleObjectProperty<>(Follow.ALONE);
 
-    /** How many pixels, or steps of the number, an arrow key goes. */
+    /** Step of an arrow key, in pixels or parameter steps. */
     public final DoubleProperty nudge = new SimpleDoubleProperty(1);
 
-    /** Whether the picture is also in a window of its own. */
+    /** Whether the picture is also in a separate window. */
     public final BooleanProperty ownWindow = new SimpleBooleanProperty();
 
-    /** How high the desk is, in pixels. */
+    /** Height of the desk in pixels. */
     public final DoubleProperty deskHeight = new SimpleDoubleProperty();
 
-    /** Which numbers are traced and pegged in the rows. */
-    public final ObjectProperty<Traced> traced =
-            new SimpleObjectProperty<>(new Traced.OfTreatment("x"));
+    /** The graphed and keyframed numbers. */
+    public final ObjectProperty<GraphTargets> graphed =
+            new SimpleObjectProperty<>(new GraphTargets.OfTreatment("x"));
 
-    /** Whether the traces of all lanes are drawn in one tall plot. */
+    /** Whether all channels are graphed in one tall plot. */
     public final BooleanProperty tall = new SimpleBooleanProperty();
 
-    /** How many times closer than fitting their rows traces are drawn. */
+    /** Zoom of graphs in value, relative to fitting their rows. */
     public final DoubleProperty valueZoom = new SimpleDoubleProperty(1);
 
-    /** How far above rest the value in the middle of a row lies. */
+    /** Value in the middle of a row relative to the default. */
     public final DoubleProperty valueMiddle = new SimpleDoubleProperty();
 
-    /** Shots that are picked for what is done to several. */
-    public final ObjectProperty<Set<Shot>> pickedShots = new SimpleObjectProperty<>(Set.of());
+    /** Shots selected for a common operation. */
+    public final ObjectProperty<Set<ShotId>> selectedShots = new SimpleObjectProperty<>(Set.of());
 
-    /** Whether the panes still show something older than what is set, for longer than one notices. */
+    /** Whether the panes have shown an outdated picture for a noticeable time. */
     public final BooleanProperty behind = new SimpleBooleanProperty();
 
-    /** Something to tell in passing, such as why an edit shows nothing. */
+    /** A transient message, such as why an edit has no effect. */
     public final StringProperty notice = new SimpleStringProperty("");
 
-    /** The place under the pointer in pixels of the sequence, or null. */
+    /** The pointer in sequence pixels, or null. */
     public final ObjectProperty<Point2D> pointer = new SimpleObjectProperty<>();
 
-    /** Traces drawn higher, or lower. */
+    /** Zooms graphs in value. */
     public void zoomValue(double times) {
         valueZoom.set(Math.clamp(valueZoom.get() * times, 0.25, 64));
     }
 
-    /** All of time, and all of each trace. */
+    /** Shows all frames and all of each graph. */
     public void fitTime() {
         timeFrom.set(0);
         timeShown.set(0);

@@ -7,7 +7,7 @@ import javafx.scene.canvas.GraphicsContext;
 
 /** A direction and a length. */
 final class DirectionShape extends RulerShape {
-    /** A line of that direction. */
+    /** A line in the direction. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
         double length = s.number("length");

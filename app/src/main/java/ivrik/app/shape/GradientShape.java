@@ -1,10 +1,10 @@
 package ivrik.app.shape;
 
-import static ivrik.app.control.Controls.hint;
-import static ivrik.app.control.Controls.quiet;
-import static ivrik.app.control.Controls.row;
+import static ivrik.app.widget.Controls.hint;
+import static ivrik.app.widget.Controls.quiet;
+import static ivrik.app.widget.Controls.row;
 
-import ivrik.app.control.InkWell;
+import ivrik.app.widget.InkWell;
 import ivrik.core.treatment.GradientMap;
 import ivrik.core.treatment.GradientMap.Stop;
 import ivrik.core.treatment.Settings;
@@ -16,15 +16,15 @@ import javafx.scene.paint.Color;
 
 import java.util.List;
 
-/** Colours along a strip from dark to light. */
+/** A gradient from dark to light. */
 final class GradientShape extends Shape {
-    /** The strip, small. */
+    /** A small gradient. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
         strip(g, GradientMap.stops(s), x - 24, y - 4, 48, 8);
     }
 
-    /** The colours of all tones from left to right. */
+    /** Draws the gradient from left to right. */
     static void strip(
             GraphicsContext g, List<Stop> stops, double x, double y, double width, double height) {
         for (int i = 0; i < width; i++) {
@@ -39,17 +39,16 @@ final class GradientShape extends Shape {
     }
 
     @Override
-    public List<Node> closeUp(Around around) {
-        GradientStrip strip = new GradientStrip(around.session(), around.view(), around.palette());
+    public List<Node> controls(Context context) {
+        GradientStrip strip =
+                new GradientStrip(context.session(), context.view(), context.palette());
         strip.setId("gradient-strip");
-        InkWell well = new InkWell("The colour of the stop that was pressed last", strip::colour);
+        InkWell well = new InkWell("Colour of the selected stop", strip::colour);
         well.setId("stop-colour");
-        strip.onShown(well::show);
+        strip.onDrawn(well::show);
         return List.of(
                 strip,
                 row(quiet("colour"), well),
-                hint(
-                        "Press in the strip to set a stop, and drag it; the right button takes it"
-                                + " away."));
+                hint("Click the strip to add a stop, drag to move it, right-click to delete it."));
     }
 }

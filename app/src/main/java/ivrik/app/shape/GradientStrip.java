@@ -1,10 +1,10 @@
 package ivrik.app.shape;
 
+import ivrik.app.session.CurrentValues;
 import ivrik.app.session.Session;
-import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
-import ivrik.core.look.Amounts;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Ink;
 import ivrik.core.treatment.GradientMap;
@@ -22,33 +22,33 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
-/** Tones from dark to light as the colours that they become, with a grip under each colour that is set. */
-final class GradientStrip extends LaneDrawing {
+/** A gradient strip with a handle below each custom colour. */
+final class GradientStrip extends ChannelDrawing {
     private static final double SIDE = 7;
     private static final double GRIP = 8;
     private static final String MIDDLE = "middle-";
 
     private Consumer<Ink> shown = ink -> {};
 
-    /** The stop that was pressed last, by what its parameters are called by. */
+    /** Name of the stop that was clicked last. */
     private String stop = MIDDLE;
 
     GradientStrip(Session session, View view, ObjectProperty<Palette> palette) {
-        super(session, view, palette, "Colours in the place of tones");
+        super(session, view, palette, "Gradient, dark tones at the left");
         setMinSize(120, 52);
         setPrefHeight(52);
     }
 
     /**
-     * @param told the colour of the stop that was pressed last
+     * @param reported receives the colour of the selected stop
      */
-    void onShown(Consumer<Ink> told) {
-        shown = told;
+    void onDrawn(Consumer<Ink> reported) {
+        shown = reported;
         redraw();
     }
 
     private Optional<Settings> settings() {
-        return Values.settings(session, 0, view.frame.get());
+        return CurrentValues.settings(session, 0, view.frame.get());
     }
 
     private List<Stop> stops() {
@@ -73,7 +73,7 @@ final class GradientStrip extends LaneDrawing {
         GradientShape.strip(g, stops, SIDE, 0, w - 2 * SIDE, h - 16);
         for (Stop each : stops) {
             if (each.name().isEmpty()) {
-                continue; // of a ready scale
+                continue; // part of a built-in gradient
             }
             double x = x(each.at());
             boolean last = each.name().equals(stop);
@@ -92,15 +92,15 @@ final class GradientStrip extends LaneDrawing {
         }
     }
 
-    private void edit(String name, UnaryOperator<Amounts> change) {
+    private void edit(String name, UnaryOperator<ChannelSettings> change) {
         String step = session.state().stepId();
-        session.editLook(name, l -> l.withAmounts(step, 0, change));
+        session.editLook(name, l -> l.withSettings(step, 0, change));
     }
 
-    /** Another colour for the stop that was pressed last. */
+    /** Sets the colour of the selected stop. */
     void colour(Ink ink) {
         edit(
-                "Colour of a stop",
+                "Change stop colour",
                 a ->
                         a.with(stop + "red", Value.of(100 * ink.red()))
                                 .with(stop + "green", Value.of(100 * ink.green()))
@@ -122,16 +122,16 @@ final class GradientStrip extends LaneDrawing {
         if (here.isPresent()) {
             stop = here.get().name();
         } else if (stops.stream().noneMatch(s -> s.name().equals(MIDDLE))) {
-            return; // a ready scale
+            return; // a built-in gradient
         } else {
             stop =
                     GradientMap.SERIES.address(
                             settings().orElseThrow().count(GradientMap.SERIES), "");
             double[] rgb = GradientMap.colour(stops, tone(e) / 100);
             edit(
-                    "Add a stop",
+                    "Add stop",
                     a ->
-                            a.withThing(
+                            a.withItem(
                                     GradientMap.SERIES,
                                     Map.of(
                                             "at",
@@ -143,16 +143,16 @@ final class GradientStrip extends LaneDrawing {
                                             "blue",
                                             100 * rgb[2])));
         }
-        gesture = session.gesture("Move a stop");
+        gesture = session.gesture("Move stop");
         redraw();
     }
 
     private void remove(Stop gone) {
         stop = MIDDLE;
-        edit("Remove a stop", a -> a.withoutThing(GradientMap.SERIES, number(gone.name())));
+        edit("Delete stop", a -> a.withoutItem(GradientMap.SERIES, number(gone.name())));
     }
 
-    /** Which of the further colours it is; -1 for none of them. */
+    /** Index of a further colour; -1 for others. */
     private static int number(String name) {
         return name.startsWith(GradientMap.SERIES.name() + ".")
                 ? Integer.parseInt(name.split("\\.")[1])
@@ -161,12 +161,12 @@ final class GradientStrip extends LaneDrawing {
 
     @Override
     void dragged(MouseEvent e) {
-        String at = stop.equals(MIDDLE) ? "middle" : number(stop) >= 0 ? stop + "at" : null;
+        String at = stop.equals(MIDDLE) ? "midpoint" : number(stop) >= 0 ? stop + "at" : null;
         if (gesture == null || at == null) {
             return;
         }
         String step = session.state().stepId();
         double to = stop.equals(MIDDLE) ? Math.clamp(tone(e), 1, 99) : tone(e);
-        gesture.editLook(l -> l.withAmounts(step, 0, a -> a.with(at, Value.of(to))));
+        gesture.editLook(l -> l.withSettings(step, 0, a -> a.with(at, Value.of(to))));
     }
 }

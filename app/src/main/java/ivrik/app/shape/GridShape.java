@@ -1,6 +1,6 @@
 package ivrik.app.shape;
 
-import ivrik.core.treatment.KernelFilter;
+import ivrik.core.treatment.ConvolutionKernel;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Treatment;
 
@@ -14,12 +14,12 @@ final class GridShape extends Shape {
     /** The weights as squares. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
-        double cell = 2 * r / KernelFilter.SIDE;
-        for (int i = 0; i < KernelFilter.SIDE * KernelFilter.SIDE; i++) {
-            double w = s.number(KernelFilter.name(i));
+        double cell = 2 * r / ConvolutionKernel.SIDE;
+        for (int i = 0; i < ConvolutionKernel.SIDE * ConvolutionKernel.SIDE; i++) {
+            double w = s.number(ConvolutionKernel.name(i));
             double side = cell * Math.min(0.9, 0.2 + Math.abs(w) / 3);
-            double px = x - r + (i % KernelFilter.SIDE + 0.5) * cell;
-            double py = y - r + (i / KernelFilter.SIDE + 0.5) * cell;
+            double px = x - r + (i % ConvolutionKernel.SIDE + 0.5) * cell;
+            double py = y - r + (i / ConvolutionKernel.SIDE + 0.5) * cell;
             if (w > 0) {
                 g.fillRect(px - side / 2, py - side / 2, side, side);
             } else if (w < 0) {
@@ -31,13 +31,13 @@ final class GridShape extends Shape {
 
     @Override
     public String text(Treatment t, Settings s) {
-        return t.isNeutral(s) ? "as it is" : "kernel";
+        return t.isNeutral(s) ? "neutral" : "kernel";
     }
 
     @Override
-    public List<Node> closeUp(Around around) {
-        KernelGrid grid = new KernelGrid(around.session(), around.view());
-        around.onState(grid::show);
+    public List<Node> controls(Context context) {
+        KernelGrid grid = new KernelGrid(context.session(), context.view());
+        context.onState(grid::show);
         return List.of(grid);
     }
 }

@@ -5,14 +5,14 @@ import ivrik.app.theme.Palette;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 
-/** Something of a treatment that is held on the picture. */
+/** A draggable handle of a treatment on the picture. */
 public interface Handle {
-    void draw(GraphicsContext g, Palette p, Mapping m);
+    void draw(GraphicsContext g, Palette p, PaneMapping m);
 
-    /** Whether it was taken. */
-    boolean pressed(MouseEvent e, Mapping m);
+    /** Whether the press started a drag. */
+    boolean pressed(MouseEvent e, PaneMapping m);
 
-    void dragged(MouseEvent e, Mapping m);
+    void dragged(MouseEvent e, PaneMapping m);
 
     void released();
 }

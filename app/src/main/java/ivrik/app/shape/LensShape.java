@@ -1,11 +1,11 @@
 package ivrik.app.shape;
 
-import static ivrik.app.control.Controls.quiet;
-import static ivrik.app.control.Controls.row;
+import static ivrik.app.widget.Controls.quiet;
+import static ivrik.app.widget.Controls.row;
 
-import ivrik.app.control.NumberField;
 import ivrik.app.session.LensSpread;
-import ivrik.core.treatment.Lens;
+import ivrik.app.widget.NumberField;
+import ivrik.core.treatment.LensDistortion;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Treatment;
 
@@ -14,9 +14,9 @@ import javafx.scene.canvas.GraphicsContext;
 
 import java.util.List;
 
-/** How far each lane is magnified from the centre to the corner. */
+/** Magnification of each channel from the centre to the corner. */
 final class LensShape extends Shape {
-    /** Two arcs, the outer one where the corner comes. */
+    /** Two arcs, the outer one at the corner's magnified radius. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
         double corner = s.number("k0") + s.number("k1") + s.number("k2");
@@ -35,34 +35,35 @@ final class LensShape extends Shape {
     }
 
     @Override
-    public List<Node> closeUp(Around around) {
-        return List.of(PlotShape.plot(around), apart(around));
+    public List<Node> controls(Context context) {
+        return List.of(PlotShape.plot(context), apart(context));
     }
 
-    /** The one number that spreads a lens over the lanes. */
-    private static Node apart(Around around) {
+    /** One number that spreads a lens over the channels. */
+    private static Node apart(Context context) {
         NumberField field =
                 LookNumber.field(
-                        "lens-apart",
+                        "lens-spread",
                         new NumberField.Spec("%", -50, 50, 0, 0.1, 2, true),
-                        "How far the first and the last lane lie to either side at the corner; what"
-                                + " lies between is held",
-                        around.session(),
-                        "Spread the lens",
+                        "Displacement of the first and last channel at the corner, in %, in"
+                                + " opposite directions; the middle channel stays",
+                        context.session(),
+                        "Change spread",
                         to -> {
-                            String step = around.session().state().stepId();
-                            long frame = around.view().frame.get();
+                            String step = context.session().state().stepId();
+                            long frame = context.view().frame.get();
                             return l -> LensSpread.with(l, step, frame, to);
                         });
-        around.onState(
+        context.onState(
                 s ->
                         s.step()
-                                .filter(step -> step.kind() instanceof Lens)
+                                .filter(step -> step.kind() instanceof LensDistortion)
                                 .ifPresent(
                                         step ->
                                                 field.show(
                                                         LensSpread.at(
-                                                                step, around.view().frame.get()))));
-        return row(quiet("apart at the corner"), field);
+                                                                step,
+                                                                context.view().frame.get()))));
+        return row(quiet("Spread at corner"), field);
     }
 }

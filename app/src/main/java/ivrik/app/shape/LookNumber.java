@@ -1,21 +1,21 @@
 package ivrik.app.shape;
 
-import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
+import ivrik.app.widget.NumberField;
 import ivrik.core.look.Look;
 
 import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
 
-/** Numbers of the look on the desk. */
+/** Number fields of the selected look. */
 public final class LookNumber {
     private LookNumber() {}
 
     /**
-     * A number of the look; a drag is one step.
+     * A number of the look; a drag is one undo step.
      *
-     * @param name of the edit
-     * @param change what setting it to a value does
+     * @param name name of the undo step
+     * @param change edit for a new value
      */
     public static NumberField field(
             String id,

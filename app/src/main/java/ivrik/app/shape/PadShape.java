@@ -1,11 +1,11 @@
 package ivrik.app.shape;
 
-import ivrik.app.control.Controls;
-import ivrik.app.control.WhileShown;
 import ivrik.app.session.Follow;
 import ivrik.app.session.Nudge;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
+import ivrik.app.widget.Controls;
+import ivrik.app.widget.ListenWhileShown;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Treatment;
 
@@ -18,9 +18,9 @@ import javafx.scene.layout.FlowPane;
 import java.util.List;
 import java.util.Optional;
 
-/** A place: where each lane is moved. */
+/** A position per channel. */
 final class PadShape extends Shape {
-    /** Where the lane is moved, as a point away from a cross. */
+    /** A point offset from a cross. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
         double dx = s.number("x");
@@ -39,11 +39,11 @@ final class PadShape extends Shape {
     }
 
     @Override
-    public List<Node> closeUp(Around around) {
-        ShiftPad pad = new ShiftPad(around.session(), around.view(), around.palette());
+    public List<Node> controls(Context context) {
+        ShiftPad pad = new ShiftPad(context.session(), context.view(), context.palette());
         pad.setPrefHeight(166);
         pad.setId("shift-pad");
-        return List.of(pad, follow(around), step(around));
+        return List.of(pad, follow(context), step(context));
     }
 
     @Override
@@ -51,46 +51,45 @@ final class PadShape extends Shape {
         return Optional.of(new ShiftHandles(session, view));
     }
 
-    /** How far an arrow key moves the lane. */
-    private static Node step(Around around) {
-        View view = around.view();
+    /** Step of the arrow keys. */
+    private static Node step(Context context) {
+        View view = context.view();
         FlowPane box = new FlowPane(2, 2);
-        box.getChildren().add(Controls.quiet("arrow keys move by"));
+        box.getChildren().add(Controls.quiet("nudge, px"));
         for (double step : Nudge.STEPS) {
-            String word = Controls.plain(step);
+            String text = Controls.plain(step);
             ToggleButton button =
                     Controls.toggle(
                             "nudge-" + Math.round(10 * step),
-                            word,
-                            word
-                                    + " pixels with each press of an arrow key, ten times that with"
-                                    + " Shift, a tenth with Alt. Key: '");
+                            text,
+                            "Arrow keys move by "
+                                    + text
+                                    + " px; with Shift ten times, with Alt a tenth. Next step: '");
             button.setOnAction(
                     e -> {
                         button.setSelected(true);
                         view.nudge.set(step);
                     });
-            WhileShown.listen(
+            ListenWhileShown.listen(
                     button, () -> button.setSelected(view.nudge.get() == step), view.nudge);
             box.getChildren().add(button);
         }
         return box;
     }
 
-    /** How the other lanes follow the one that is dragged. */
-    private static Node follow(Around around) {
+    /** How the other channels follow a dragged one. */
+    private static Node follow(Context context) {
         ToggleGroup group = new ToggleGroup();
         FlowPane box = new FlowPane(2, 2);
         for (Follow how : Follow.values()) {
-            ToggleButton button =
-                    Controls.toggle("follow-" + Controls.word(how), how.toString(), how.help());
+            ToggleButton button = Controls.toggle("follow-" + how.id(), how.toString(), how.help());
             button.setToggleGroup(group);
             button.setOnAction(
                     e -> {
                         button.setSelected(true);
-                        around.view().follow.set(how);
+                        context.view().follow.set(how);
                     });
-            around.onState(s -> button.setSelected(around.view().follow.get() == how));
+            context.onState(s -> button.setSelected(context.view().follow.get() == how));
             box.getChildren().add(button);
         }
         return box;

@@ -2,7 +2,7 @@ package ivrik.app.shape;
 
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.PinWarp;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Treatment;
 
@@ -14,14 +14,14 @@ import java.util.Optional;
 
 /** Pins on the picture. */
 final class PinsShape extends Shape {
-    /** Each pin and where it goes. */
+    /** Each pin and its target. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
-        for (int i = 0; i < s.count(Pins.SERIES); i++) {
-            double px = x + Math.clamp(s.number(Pins.SERIES, i, "x") / 20, -26, 26);
-            double py = y + Math.clamp(s.number(Pins.SERIES, i, "y") / 20, -r, r);
-            double dx = Math.clamp(s.number(Pins.SERIES, i, "dx") / 4, -12, 12);
-            double dy = Math.clamp(s.number(Pins.SERIES, i, "dy") / 4, -12, 12);
+        for (int i = 0; i < s.count(PinWarp.SERIES); i++) {
+            double px = x + Math.clamp(s.number(PinWarp.SERIES, i, "x") / 20, -26, 26);
+            double py = y + Math.clamp(s.number(PinWarp.SERIES, i, "y") / 20, -r, r);
+            double dx = Math.clamp(s.number(PinWarp.SERIES, i, "dx") / 4, -12, 12);
+            double dy = Math.clamp(s.number(PinWarp.SERIES, i, "dy") / 4, -12, 12);
             g.strokeLine(px, py, px + dx, py + dy);
             g.fillOval(px - 2, py - 2, 4, 4);
         }
@@ -29,14 +29,14 @@ final class PinsShape extends Shape {
 
     @Override
     public String text(Treatment t, Settings s) {
-        int n = s.count(Pins.SERIES);
+        int n = s.count(PinWarp.SERIES);
         return n == 1 ? "1 pin" : n + " pins";
     }
 
     @Override
-    public List<Node> closeUp(Around around) {
-        PinsPart pins = new PinsPart(around.session(), around.view());
-        around.onState(pins::show);
+    public List<Node> controls(Context context) {
+        PinsPart pins = new PinsPart(context.session(), context.view());
+        context.onState(pins::show);
         return List.of(pins);
     }
 

@@ -1,6 +1,6 @@
 package ivrik.app.shape;
 
-import static ivrik.app.control.Controls.hint;
+import static ivrik.app.widget.Controls.hint;
 
 import ivrik.core.treatment.Plot;
 import ivrik.core.treatment.Settings;
@@ -12,9 +12,9 @@ import javafx.scene.canvas.GraphicsContext;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 
-/** What comes out for what goes in. */
+/** Output over input. */
 final class PlotShape extends Shape {
-    /** The curve of what comes out for what goes in. */
+    /** The curve. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
         if (!(t instanceof Plot plot)) {
@@ -48,21 +48,21 @@ final class PlotShape extends Shape {
     }
 
     @Override
-    public List<Node> closeUp(Around around) {
-        String whose = around.isWhole() ? "the curve" : "the lane being worked on";
-        return around.description().series().isPresent()
+    public List<Node> controls(Context context) {
+        String whose = context.isWhole() ? "the curve" : "the selected channel";
+        return context.description().series().isPresent()
                 ? List.of(
-                        plot(around),
+                        plot(context),
                         hint(
-                                "Press in the plot to set a point of "
+                                "Click to add a point to "
                                         + whose
-                                        + ", and drag it; the right button takes it away."))
-                : List.of(plot(around));
+                                        + ", drag to move it, right-click to delete it."))
+                : List.of(plot(context));
     }
 
-    static LanePlot plot(Around around) {
-        LanePlot plot = new LanePlot(around.session(), around.view(), around.palette());
-        plot.setId("lane-plot");
+    static ChannelPlot plot(Context context) {
+        ChannelPlot plot = new ChannelPlot(context.session(), context.view(), context.palette());
+        plot.setId("channel-plot");
         return plot;
     }
 }

@@ -9,9 +9,9 @@ import javafx.scene.canvas.GraphicsContext;
 
 import java.util.List;
 
-/** One number first of all. */
+/** A single main number. */
 class RulerShape extends Shape {
-    /** How far the first number is from rest, as a bar. */
+    /** The distance of the number from its default as a bar. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
         Parameter main = t.description().main();
@@ -24,14 +24,14 @@ class RulerShape extends Shape {
     }
 
     @Override
-    public List<Node> closeUp(Around around) {
-        LaneRuler ruler =
-                new LaneRuler(
-                        around.session(),
-                        around.view(),
-                        around.palette(),
-                        around.description().main());
-        ruler.setId("lane-ruler");
+    public List<Node> controls(Context context) {
+        ChannelRuler ruler =
+                new ChannelRuler(
+                        context.session(),
+                        context.view(),
+                        context.palette(),
+                        context.description().main());
+        ruler.setId("channel-ruler");
         return List.of(ruler);
     }
 }

@@ -20,28 +20,28 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /**
- * All that the window has for one shape of numbers: the small drawing in a cell with its words, the control
- * in the close-up, and the handle on the picture if there is one. {@link Shapes} lists them.
+ * Presentation of one kind of control: the drawing in a cell with its text, the control in the controls
+ * panel, and the handles on the picture if any. {@link Shapes} lists all.
  */
 public abstract class Shape {
-    /** What the control of a close-up is made of. */
-    public record Around(
+    /** What a control is built from. */
+    public record Context(
             Session session,
             View view,
             ObjectProperty<Palette> palette,
             Description description,
             boolean isWhole,
             List<Consumer<State>> showers) {
-        /** Has a node told of each new state. */
+        /** Registers a function that shows each new state. */
         void onState(Consumer<State> shower) {
             showers.add(shower);
         }
     }
 
-    /** Draws a lane's share about a place, no further than {@code r} pixels up and down. */
+    /** Draws a channel's settings about a position, at most {@code r} pixels up and down. */
     abstract void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s);
 
-    /** The number under the drawing. */
+    /** The number below the drawing. */
     public String text(Treatment t, Settings s) {
         Parameter main = t.description().main();
         double v = s.number(main.name());
@@ -49,18 +49,18 @@ public abstract class Shape {
         return (main.min() < 0 ? signed(v) : plain(v)) + unit;
     }
 
-    /** The control with all lanes in it. */
-    public abstract List<Node> closeUp(Around around);
+    /** The control for all channels. */
+    public abstract List<Node> controls(Context context);
 
-    /** What is held on the picture. */
+    /** The handle on the picture. */
     public Optional<Handle> handle(Session session, View view) {
         return Optional.empty();
     }
 
     /**
-     * Draws a cell's drawing about a place.
+     * Draws a cell about a position.
      *
-     * @param r how far it may go up and down, in pixels
+     * @param r largest extent up and down in pixels
      */
     public final void draw(
             GraphicsContext g,

@@ -5,7 +5,7 @@ import ivrik.core.treatment.Control;
 import java.util.EnumMap;
 import java.util.Map;
 
-/** The shape for each kind of control that a description can ask for; none can be forgotten here. */
+/** The shape of each {@link ivrik.core.treatment.Control}; the compiler checks completeness. */
 public final class Shapes {
     private static final Map<Control, Shape> ALL = new EnumMap<>(Control.class);
 

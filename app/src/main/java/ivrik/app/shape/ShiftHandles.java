@@ -1,10 +1,10 @@
 package ivrik.app.shape;
 
-import ivrik.app.session.LaneEdits;
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
@@ -15,43 +15,42 @@ import javafx.scene.paint.Color;
 import java.util.List;
 
 /**
- * The handles of a shift on the picture: a point per lane, as far from the picture's centre as the
- * lane is moved. Dragging one moves its lane.
+ * Handles of a shift on the picture: one point per channel, offset from the centre by the channel's shift.
  */
-final class ShiftHandles extends LaneHandle {
+final class ShiftHandles extends ChannelHandle {
     private static final double RADIUS = 7;
-    private static final double REACH = 11;
+    private static final double GRAB_RADIUS = 11;
 
-    private int lane;
+    private int channel;
     private Point2D grip;
 
     ShiftHandles(Session session, View view) {
         super(session, view);
     }
 
-    private Point2D place(int lane, Mapping m) {
-        return m.fromMiddle(LaneEdits.shifts(session.state(), view.frame.get()).get(lane));
+    private Point2D place(int channel, PaneMapping m) {
+        return m.fromMiddle(ChannelEdits.shifts(session.state(), view.frame.get()).get(channel));
     }
 
     @Override
-    public void draw(GraphicsContext g, Palette p, Mapping m) {
-        List<LaneKind> lanes = LaneEdits.shares(session.state());
-        if (!LaneEdits.hasShift(session.state())) {
+    public void draw(GraphicsContext g, Palette p, PaneMapping m) {
+        List<ChannelKind> channels = ChannelEdits.shares(session.state());
+        if (!ChannelEdits.hasShift(session.state())) {
             return;
         }
-        int working = LaneEdits.share(session.state());
-        g.setFont(p.words(11));
-        for (int i = 0; i < lanes.size(); i++) {
+        int working = ChannelEdits.share(session.state());
+        g.setFont(p.textFont(11));
+        for (int i = 0; i < channels.size(); i++) {
             if (i != working) {
-                point(g, p, place(i, m), p.ink(lanes.get(i)), lanes.get(i).letter(), false);
+                point(g, p, place(i, m), p.ink(channels.get(i)), channels.get(i).letter(), false);
             }
         }
         point(
                 g,
                 p,
                 place(working, m),
-                p.ink(lanes.get(working)),
-                lanes.get(working).letter(),
+                p.ink(channels.get(working)),
+                channels.get(working).letter(),
                 true);
     }
 
@@ -76,18 +75,18 @@ final class ShiftHandles extends LaneHandle {
     }
 
     @Override
-    public boolean pressed(MouseEvent e, Mapping m) {
-        if (!LaneEdits.hasShift(session.state()) || e.getButton() != MouseButton.PRIMARY) {
+    public boolean pressed(MouseEvent e, PaneMapping m) {
+        if (!ChannelEdits.hasShift(session.state()) || e.getButton() != MouseButton.PRIMARY) {
             return false;
         }
-        int working = LaneEdits.share(session.state());
-        List<LaneKind> kinds = LaneEdits.shares(session.state());
+        int working = ChannelEdits.share(session.state());
+        List<ChannelKind> kinds = ChannelEdits.shares(session.state());
         for (int k = 0; k < kinds.size(); k++) {
             int i = (working + k) % kinds.size();
             Point2D place = place(i, m);
-            if (place.distance(e.getX(), e.getY()) < REACH) {
-                LaneEdits.select(session, i);
-                lane = i;
+            if (place.distance(e.getX(), e.getY()) < GRAB_RADIUS) {
+                ChannelEdits.select(session, i);
+                channel = i;
                 grip = place.subtract(e.getX(), e.getY());
                 gesture = session.gesture("Move " + kinds.get(i).title());
                 return true;
@@ -97,7 +96,7 @@ final class ShiftHandles extends LaneHandle {
     }
 
     @Override
-    public void dragged(MouseEvent e, Mapping m) {
+    public void dragged(MouseEvent e, PaneMapping m) {
         if (gesture == null) {
             return;
         }
@@ -108,6 +107,6 @@ final class ShiftHandles extends LaneHandle {
         String step = session.state().stepId();
         Point2D place = new Point2D(x, y);
         gesture.editLook(
-                look -> view.follow.get().moved(look, step, lane, view.frame.get(), place));
+                look -> view.follow.get().moved(look, step, channel, view.frame.get(), place));
     }
 }

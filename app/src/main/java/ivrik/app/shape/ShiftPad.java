@@ -1,14 +1,14 @@
 package ivrik.app.shape;
 
-import ivrik.app.control.Bars;
+import ivrik.app.session.ChannelEdits;
+import ivrik.app.session.CurrentValues;
 import ivrik.app.session.Follow;
-import ivrik.app.session.LaneEdits;
 import ivrik.app.session.Session;
-import ivrik.app.session.Values;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.CanvasLines;
 import ivrik.core.look.Look;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Point2D;
@@ -20,21 +20,21 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** One pad with an inked point per lane: where each lane is moved to. Zero is in the middle. */
-public final class ShiftPad extends LaneDrawing {
+/** A pad with an ink-coloured point per channel at its shift; zero is in the centre. */
+public final class ShiftPad extends ChannelDrawing {
     private static final double RADIUS = 9;
     private static final double[] RANGES_PX = {8, 20, 50, 100, 250, 500, 1000, 2500, 20000};
 
-    private int lane;
+    private int channel;
     private Point2D grip;
     private double range = RANGES_PX[1];
 
     public ShiftPad(Session session, View view, ObjectProperty<Palette> palette) {
-        super(session, view, palette, "Where each lane is moved to, in pixels");
+        super(session, view, palette, "Offset of each channel, in px");
         setMinSize(120, 120);
     }
 
-    /** Screen pixels to a pixel of the sequence. */
+    /** Screen pixels per sequence pixel. */
     private double unit() {
         return (Math.min(getWidth(), getHeight()) / 2 - 14) / range;
     }
@@ -46,10 +46,10 @@ public final class ShiftPad extends LaneDrawing {
 
     @Override
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
-        List<LaneKind> kinds = LaneEdits.shares(session.state());
+        List<ChannelKind> kinds = ChannelEdits.shares(session.state());
         List<Point2D> points =
-                LaneEdits.hasShift(session.state())
-                        ? LaneEdits.shifts(session.state(), view.frame.get())
+                ChannelEdits.hasShift(session.state())
+                        ? ChannelEdits.shifts(session.state(), view.frame.get())
                         : List.of();
         List<Point2D> totals = totals(points);
         if (gesture == null) {
@@ -68,7 +68,7 @@ public final class ShiftPad extends LaneDrawing {
         if (points.isEmpty()) {
             return;
         }
-        int working = LaneEdits.share(session.state());
+        int working = ChannelEdits.share(session.state());
         Look look = session.state().look().orElseThrow();
         g.setLineDashes(2, 3);
         g.setStroke(p.colour("quiet"));
@@ -81,26 +81,26 @@ public final class ShiftPad extends LaneDrawing {
         for (int i = 0; i < totals.size(); i++) {
             total(g, place(points.get(i)), place(totals.get(i)), p.ink(kinds.get(i)));
         }
-        g.setFont(p.words(11));
+        g.setFont(p.textFont(11));
         for (int k = 1; k <= points.size(); k++) {
             int i = (working + k) % points.size();
-            boolean held = kinds.size() > 1 && look.lanes().get(i).hold();
+            boolean held = kinds.size() > 1 && look.channels().get(i).fixed();
             point(g, p, place(points.get(i)), kinds.get(i), i == working, held);
         }
     }
 
-    /** Where the lanes come to be with dials, bursts and jitter. */
+    /** Totals with dials, bursts and jitter. */
     private List<Point2D> totals(List<Point2D> points) {
         return IntStream.range(0, points.size())
                 .mapToObj(
-                        lane ->
-                                Values.settings(session, lane, view.frame.get())
+                        channel ->
+                                CurrentValues.settings(session, channel, view.frame.get())
                                         .map(s -> new Point2D(s.number("x"), s.number("y")))
-                                        .orElse(points.get(lane)))
+                                        .orElse(points.get(channel)))
                 .toList();
     }
 
-    /** A dot where the lane is drawn, if that is elsewhere than its point. */
+    /** Draws a dot at the total, if it differs from the set point. */
     private static void total(GraphicsContext g, Point2D set, Point2D at, Color ink) {
         if (set.distance(at) > 0.5) {
             g.setStroke(ink);
@@ -112,17 +112,17 @@ public final class ShiftPad extends LaneDrawing {
     }
 
     private void grid(GraphicsContext g, Palette p, double w, double h) {
-        g.setFill(p.colour("ground"));
+        g.setFill(p.colour("background"));
         g.fillRect(0, 0, w, h);
         double cell = range / 4 * unit();
         for (int i = -8; i <= 8; i++) {
             g.setFill(p.colour(i == 0 ? "line" : "faint"));
-            Bars.cross(g, w / 2 + i * cell, h / 2 + i * cell, w, h);
+            CanvasLines.cross(g, w / 2 + i * cell, h / 2 + i * cell, w, h);
         }
         g.setFill(p.colour("line"));
-        Bars.outline(g, 0, 0, w, h);
+        CanvasLines.outline(g, 0, 0, w, h);
         g.setFill(p.colour("quiet"));
-        g.setFont(p.numbers(11));
+        g.setFont(p.numberFont(11));
         g.fillText(String.format(java.util.Locale.ROOT, "%.0f px", range), 6, h - 7);
     }
 
@@ -130,10 +130,10 @@ public final class ShiftPad extends LaneDrawing {
             GraphicsContext g,
             Palette p,
             Point2D at,
-            LaneKind lane,
+            ChannelKind channel,
             boolean working,
             boolean held) {
-        Color ink = p.ink(lane);
+        Color ink = p.ink(channel);
         double x = at.getX();
         double y = at.getY();
         g.setStroke(ink);
@@ -146,29 +146,29 @@ public final class ShiftPad extends LaneDrawing {
             g.strokeLine(x, y - RADIUS - 4, x, y + RADIUS + 4);
         }
         g.setFill(ink);
-        g.fillText(lane.letter(), x + RADIUS + 4, y - RADIUS + 2);
+        g.fillText(channel.letter(), x + RADIUS + 4, y - RADIUS + 2);
     }
 
     @Override
     void pressed(MouseEvent e) {
-        if (!LaneEdits.hasShift(session.state())) {
+        if (!ChannelEdits.hasShift(session.state())) {
             return;
         }
-        List<LaneKind> kinds = LaneEdits.shares(session.state());
-        List<Point2D> points = LaneEdits.shifts(session.state(), view.frame.get());
-        int working = LaneEdits.share(session.state());
-        lane = working;
+        List<ChannelKind> kinds = ChannelEdits.shares(session.state());
+        List<Point2D> points = ChannelEdits.shifts(session.state(), view.frame.get());
+        int working = ChannelEdits.share(session.state());
+        channel = working;
         for (int k = 0; k < kinds.size(); k++) {
             int i = (working + k) % kinds.size();
             if (place(points.get(i)).distance(e.getX(), e.getY()) < RADIUS + 4) {
-                lane = i;
+                channel = i;
                 break;
             }
         }
-        LaneEdits.select(session, lane);
-        boolean taken = place(points.get(lane)).distance(e.getX(), e.getY()) < RADIUS + 4;
-        grip = taken ? place(points.get(lane)).subtract(e.getX(), e.getY()) : Point2D.ZERO;
-        gesture = session.gesture("Move " + kinds.get(lane).title() + suffix());
+        ChannelEdits.select(session, channel);
+        boolean taken = place(points.get(channel)).distance(e.getX(), e.getY()) < RADIUS + 4;
+        grip = taken ? place(points.get(channel)).subtract(e.getX(), e.getY()) : Point2D.ZERO;
+        gesture = session.gesture("Move " + kinds.get(channel).title() + suffix());
         if (!taken) {
             dragged(e);
         }
@@ -189,6 +189,6 @@ public final class ShiftPad extends LaneDrawing {
         Point2D to = new Point2D(x, y);
         String step = session.state().stepId();
         long frame = view.frame.get();
-        gesture.editLook(look -> view.follow.get().moved(look, step, lane, frame, to));
+        gesture.editLook(look -> view.follow.get().moved(look, step, channel, frame, to));
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.app.shape;
 
-import ivrik.app.session.LaneEdits;
+import ivrik.app.session.ChannelEdits;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Treatment;
 
@@ -9,9 +9,9 @@ import javafx.scene.canvas.GraphicsContext;
 
 import java.util.List;
 
-/** How far the wavelengths of each lane are spread. */
+/** Spread of the wavelengths of each channel. */
 final class SpectrumShape extends Shape {
-    /** Uprights over as far as the wavelengths are spread. */
+    /** Vertical lines over the spread. */
     @Override
     void art(GraphicsContext g, double x, double y, double r, Treatment t, Settings s) {
         double length = Math.abs(s.number("length"));
@@ -23,10 +23,10 @@ final class SpectrumShape extends Shape {
     }
 
     @Override
-    public List<Node> closeUp(Around around) {
-        int lanes = LaneEdits.shares(around.session().state()).size();
+    public List<Node> controls(Context context) {
+        int channels = ChannelEdits.shares(context.session().state()).size();
         SpectrumStrip strip =
-                new SpectrumStrip(around.session(), around.view(), around.palette(), lanes);
+                new SpectrumStrip(context.session(), context.view(), context.palette(), channels);
         strip.setId("spectrum-strip");
         return List.of(strip);
     }

@@ -1,12 +1,12 @@
 package ivrik.app.shape;
 
-import ivrik.app.session.LaneEdits;
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
-import ivrik.core.look.Amounts;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.Look;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Dispersion;
 
@@ -21,29 +21,29 @@ import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
- * Where the wavelengths of each lane come to lie, and how much of the lane each of them is: a strip for
- * each lane on one scale in pixels. A press or a drag in a lane's strip puts its end there.
+ * Positions and weights of each channel's wavelengths, one strip per channel on a common scale in pixels. A
+ * click or drag in a strip sets its length.
  */
-final class SpectrumStrip extends LaneDrawing {
+final class SpectrumStrip extends ChannelDrawing {
     private static final double[] ROOMS = {5, 10, 25, 50, 100, 250, 500, 1000};
     private static final double LEFT = 22;
     private static final double RIGHT = 8;
     private static final double STRIP = 30;
     private static final double FOOT = 20;
-    private static final List<LaneKind> LIGHT = new Rgb().lanes();
+    private static final List<ChannelKind> LIGHT = new Rgb().channels();
 
-    private int lane;
+    private int channel;
     private double room = 25;
 
-    SpectrumStrip(Session session, View view, ObjectProperty<Palette> palette, int lanes) {
-        super(session, view, palette, "How far the wavelengths of each lane are spread, in pixels");
-        setMinSize(120, lanes * STRIP + FOOT);
-        setPrefHeight(lanes * STRIP + FOOT);
+    SpectrumStrip(Session session, View view, ObjectProperty<Palette> palette, int channels) {
+        super(session, view, palette, "Length of the spectrum in each channel, in px");
+        setMinSize(120, channels * STRIP + FOOT);
+        setPrefHeight(channels * STRIP + FOOT);
     }
 
     private double at(Look look, int of, String parameter) {
-        Amounts amounts = LaneEdits.amounts(look, session.state().stepId(), of);
-        return amounts.value(parameter).at(view.frame.get());
+        ChannelSettings settings = ChannelEdits.settings(look, session.state().stepId(), of);
+        return settings.value(parameter).at(view.frame.get());
     }
 
     private double x(double px) {
@@ -58,14 +58,14 @@ final class SpectrumStrip extends LaneDrawing {
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
         Look look = session.state().look().orElse(null);
         if (look == null
-                || !(LaneEdits.treatment(session.state()).orElse(null) instanceof Dispersion)) {
+                || !(ChannelEdits.treatment(session.state()).orElse(null) instanceof Dispersion)) {
             return;
         }
-        List<LaneKind> kinds = LaneEdits.shares(session.state());
+        List<ChannelKind> kinds = ChannelEdits.shares(session.state());
         if (gesture == null) {
             chooseRoom(look, kinds.size());
         }
-        g.setFill(p.colour("ground"));
+        g.setFill(p.colour("background"));
         g.fillRect(0, 0, w, h);
         g.setLineWidth(1);
         double base = Math.rint(kinds.size() * STRIP) + 0.5;
@@ -76,7 +76,7 @@ final class SpectrumStrip extends LaneDrawing {
             String text = number(room * i / 2);
             double wide = text.length() * 6.6;
             g.setFill(p.colour("quiet"));
-            g.setFont(p.numbers(11));
+            g.setFont(p.numberFont(11));
             g.fillText(text, Math.clamp(x - wide / 2, LEFT, w - wide - 2), h - 6);
         }
         for (int i = 0; i < kinds.size(); i++) {
@@ -87,11 +87,11 @@ final class SpectrumStrip extends LaneDrawing {
         }
     }
 
-    /** More bars than this are not told apart. */
+    /** Largest number of distinguishable bars. */
     private static final int SMOOTH = 200;
 
     private void strip(
-            GraphicsContext g, Palette p, Look look, int number, LaneKind kind, double y) {
+            GraphicsContext g, Palette p, Look look, int number, ChannelKind kind, double y) {
         double length = at(look, number, "length");
         int n = (int) Math.clamp(Math.ceil(Math.abs(length)), at(look, number, "samples"), SMOOTH);
         double[] weights = Dispersion.weights(kind, n);
@@ -102,9 +102,9 @@ final class SpectrumStrip extends LaneDrawing {
             g.setFill(wavelength(k, n));
             g.fillRect(x(length * ((k + 0.5) / n - 0.5)) - wide / 2, y - high, wide, high);
         }
-        boolean working = number == LaneEdits.share(session.state());
+        boolean working = number == ChannelEdits.share(session.state());
         g.setFill(p.ink(kind));
-        g.setFont(p.words(12));
+        g.setFont(p.textFont(12));
         g.fillText(kind.letter(), 7, y - 8);
         g.setStroke(p.ink(kind));
         g.setLineWidth(working ? 2.4 : 1.4);
@@ -113,7 +113,7 @@ final class SpectrumStrip extends LaneDrawing {
         g.setLineWidth(1);
     }
 
-    /** What a wavelength looks like, as far as a screen can show it. */
+    /** Displayed colour of a wavelength. */
     private static Color wavelength(int k, int n) {
         double[] rgb = LIGHT.stream().mapToDouble(l -> Dispersion.weights(l, n)[k]).toArray();
         double most = Math.max(1e-9, Arrays.stream(rgb).max().orElse(1));
@@ -121,9 +121,9 @@ final class SpectrumStrip extends LaneDrawing {
         return Color.color(lit[0], lit[1], lit[2]);
     }
 
-    private void chooseRoom(Look look, int lanes) {
+    private void chooseRoom(Look look, int channels) {
         double far = 0;
-        for (int i = 0; i < lanes; i++) {
+        for (int i = 0; i < channels; i++) {
             far = Math.max(far, Math.abs(at(look, i, "length")) / 2);
         }
         for (double r : ROOMS) {
@@ -144,10 +144,10 @@ final class SpectrumStrip extends LaneDrawing {
         if (look == null) {
             return;
         }
-        List<LaneKind> kinds = LaneEdits.shares(session.state());
-        lane = Math.clamp((int) (e.getY() / STRIP), 0, kinds.size() - 1);
-        LaneEdits.select(session, lane);
-        gesture = session.gesture("Set " + kinds.get(lane).title() + " length");
+        List<ChannelKind> kinds = ChannelEdits.shares(session.state());
+        channel = Math.clamp((int) (e.getY() / STRIP), 0, kinds.size() - 1);
+        ChannelEdits.select(session, channel);
+        gesture = session.gesture("Set " + kinds.get(channel).title() + " length");
         dragged(e);
     }
 
@@ -160,6 +160,6 @@ final class SpectrumStrip extends LaneDrawing {
         double to = Math.rint(2 * px(e.getX()) * unit) / unit;
         String step = session.state().stepId();
         long frame = view.frame.get();
-        gesture.editLook(look -> LaneEdits.with(look, step, lane, frame, "length", to));
+        gesture.editLook(look -> ChannelEdits.with(look, step, channel, frame, "length", to));
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Controls;
+import ivrik.app.widget.Controls;
 
 import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCombination;
@@ -9,11 +9,11 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 
 /**
- * Something that can be done: it stands in a menu, in the command list, and on a key if it has one.
+ * A command: an item of a menu and of the command list, with an optional key.
  *
- * @param words other words by which it is found
- * @param name may say what it is about at the moment, as in {@code Undo Nudge Red}
- * @param goesOn done again and again while its key is held down; else once
+ * @param keywords further words for search
+ * @param name may depend on the state, as in {@code Undo Nudge Red}
+ * @param goesOn whether holding the key repeats the command
  */
 public record Command(
         String id,
@@ -22,17 +22,17 @@ public record Command(
         KeyCombination key,
         Runnable action,
         BooleanSupplier enabled,
-        String words,
+        String keywords,
         boolean goesOn) {
-    /** Without a key. */
+    /** A command without a key. */
     public Command(
             String id,
             String menu,
             Supplier<String> name,
             Runnable action,
             BooleanSupplier enabled,
-            String words) {
-        this(id, menu, name, null, action, enabled, words, false);
+            String keywords) {
+        this(id, menu, name, null, action, enabled, keywords, false);
     }
 
     public String title() {
@@ -43,7 +43,7 @@ public record Command(
         return key == null ? "" : key.getDisplayText();
     }
 
-    /** As a line of a menu, as it is now. */
+    /** A menu item for the present state. */
     public MenuItem item() {
         MenuItem item = Controls.item(title(), this::run);
         item.setAccelerator(key);

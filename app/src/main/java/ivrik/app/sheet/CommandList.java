@@ -1,7 +1,7 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Controls;
-import ivrik.app.control.Finding;
+import ivrik.app.widget.Controls;
+import ivrik.app.widget.Search;
 
 import javafx.collections.FXCollections;
 import javafx.collections.transformation.FilteredList;
@@ -16,20 +16,20 @@ import javafx.scene.layout.VBox;
 
 import java.util.List;
 
-/** All commands, found by typing part of their names. */
+/** All commands, filtered by typing. */
 public final class CommandList extends VBox {
     private final TextField search = new TextField();
     private final ListView<Command> list = new ListView<>();
-    private final Label word = new Label();
+    private final Label message = new Label();
     private final FilteredList<Command> found;
 
     public CommandList(List<Command> commands, Sheets sheets) {
         found = new FilteredList<>(FXCollections.observableArrayList(commands));
         Label head = new Label("Commands");
         head.getStyleClass().add("title");
-        search.setPromptText("Type part of what you want to do");
+        search.setPromptText("Search commands");
         search.setId("command-search");
-        Controls.explain(search, "Arrow keys choose, Enter does it, Escape goes back");
+        Controls.explain(search, "Arrow keys select, Enter runs the command, Escape closes");
         list.setItems(found);
         list.setPrefHeight(420);
         list.setFocusTraversable(false);
@@ -39,11 +39,12 @@ public final class CommandList extends VBox {
                 .addListener(
                         (o, a, text) -> {
                             found.setPredicate(c -> matches(c, text));
-                            word.setText("");
+                            message.setText("");
                             if (found.isEmpty()) {
                                 nearest(text, commands);
                             }
-                            list.getSelectionModel().select(0);
+                            List<String> titles = found.stream().map(Command::title).toList();
+                            select(Search.best(text, titles));
                         });
         Runnable run =
                 () -> {
@@ -64,27 +65,31 @@ public final class CommandList extends VBox {
                                         list.getSelectionModel().getSelectedIndex() + step,
                                         0,
                                         Math.max(0, found.size() - 1));
-                        list.getSelectionModel().select(next);
-                        list.scrollTo(Math.max(0, next - 6));
+                        select(next);
                         e.consume();
                     }
                 });
-        word.getStyleClass().add("quiet");
-        word.setId("command-word");
-        word.managedProperty().bind(word.textProperty().isNotEmpty());
-        getChildren().addAll(head, search, word, list);
+        message.getStyleClass().add("quiet");
+        message.setId("command-text");
+        message.managedProperty().bind(message.textProperty().isNotEmpty());
+        getChildren().addAll(head, search, message, list);
         setMaxWidth(560);
     }
 
-    /** Shows what there is of the word that is most like what was typed. */
+    private void select(int number) {
+        list.getSelectionModel().select(number);
+        list.scrollTo(Math.max(0, number - 6));
+    }
+
+    /** Shows the commands that match the most similar known word. */
     private void nearest(String text, List<Command> commands) {
         String near =
-                Finding.nearest(text, commands.stream().map(Command::title).toList()).orElse(null);
+                Search.nearest(text, commands.stream().map(Command::title).toList()).orElse(null);
         if (near == null) {
-            word.setText("Nothing is called so");
+            message.setText("No match");
             return;
         }
-        word.setText("Nothing is called so; this is near:");
+        message.setText("No match. Similar:");
         found.setPredicate(c -> matches(c, near));
     }
 
@@ -93,10 +98,10 @@ public final class CommandList extends VBox {
     }
 
     private static boolean matches(Command command, String text) {
-        return Finding.fits(text, command.menu() + " " + command.title() + " " + command.words());
+        return Search.fits(text, command.menu() + " " + command.title() + " " + command.keywords());
     }
 
-    /** Its words are others for each command; what they stand in is made once. */
+    /** Nodes are created once and reused for other commands. */
     private static final class Row extends ListCell<Command> {
         private final Label title = new Label();
         private final Label menu = new Label();

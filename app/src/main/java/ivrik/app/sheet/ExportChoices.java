@@ -1,15 +1,15 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Controls;
+import ivrik.app.widget.Controls;
 import ivrik.core.UnknownNameException;
 import ivrik.core.picture.Size;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Takes;
 import ivrik.media.encode.Export.Order;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
-import ivrik.media.encode.Odd;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
+import ivrik.media.encode.OddSizes;
 import ivrik.media.encode.OutputFiles;
 import ivrik.media.encode.OutputName;
 import ivrik.media.encode.Preset;
@@ -40,19 +40,22 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 
-/** What is exported and how: form, quality, frames, size, and where to. The form sets the ending, the ending the form. */
+/**
+ * Export settings: format, quality, frames, size and target. The format determines the extension, and vice
+ * versa.
+ */
 final class ExportChoices extends GridPane {
     private static final List<Double> SCALES = List.of(1.0, 0.5, 0.25, 2.0);
 
     private final Project project;
-    private final List<Takes.OfLayer> picked;
-    private final ChoiceBox<Form> form = new ChoiceBox<>();
+    private final List<Takes.OfLayer> marked;
+    private final ChoiceBox<ExportFormat> format = new ChoiceBox<>();
     private final ChoiceBox<Quality> quality = new ChoiceBox<>();
     private final ChoiceBox<Sampling> sampling = new ChoiceBox<>();
-    private final ChoiceBox<Odd> odd = new ChoiceBox<>();
-    private final CheckBox sound = new CheckBox("with sound");
+    private final ChoiceBox<OddSizes> odd = new ChoiceBox<>();
+    private final CheckBox sound = new CheckBox("include sound");
     private final ChoiceBox<Double> scale = new ChoiceBox<>();
-    private final CheckBox dither = new CheckBox("dither to 8 bit");
+    private final CheckBox dither = new CheckBox("dither to 8 bits");
     private final CheckBox each = new CheckBox();
     private final TextField from = new TextField();
     private final TextField to = new TextField();
@@ -60,45 +63,47 @@ final class ExportChoices extends GridPane {
     private int row;
 
     /**
-     * @param target where to, without an ending
+     * @param target target without extension
      */
-    ExportChoices(Project project, Path target, ExportSheet.Around around) {
+    ExportChoices(Project project, Path target, ExportSheet.Host around) {
         super(12, 10);
         this.project = project;
-        picked = Takes.picked(project);
-        fill(form, Forms.all(), Form::title, Forms.AV1, f -> formChosen());
+        marked = Takes.marked(project);
+        fill(
+                format,
+                ExportFormats.all(),
+                ExportFormat::title,
+                ExportFormats.AV1,
+                f -> formatChosen());
         fill(quality, List.of(Quality.values()), Quality::title, Quality.GOOD, q -> {});
         fill(sampling, List.of(Sampling.values()), Sampling::title, Sampling.QUARTER, s -> {});
-        fill(odd, List.of(Odd.values()), Odd::word, Odd.PAD, o -> {});
-        fill(scale, SCALES, this::sizeWord, 1.0, s -> {});
-        each.setText("each picked take in a file of its own (" + picked.size() + ")");
+        fill(odd, List.of(OddSizes.values()), OddSizes::title, OddSizes.PAD, o -> {});
+        fill(scale, SCALES, this::sizeText, 1.0, s -> {});
+        each.setText("one file per take marked for export (" + marked.size() + ")");
         each.selectedProperty().addListener((o, a, b) -> name(b));
         show(project.played());
         sound.setSelected(true);
         this.target.setText(target.toString());
         this.target.textProperty().addListener((o, a, b) -> endingTyped(b));
-        name(form, "form", "The kind of file; the ending of the name follows it");
+        name(format, "format", "File format. The file extension follows it");
         name(
                 sampling,
                 "sampling",
-                "Most movies keep colour at a quarter of the pixels; lanes that lie a few pixels"
-                        + " apart lose by that");
-        name(odd, "odd", "Some forms have only even widths and heights");
+                "Chroma sampling. 4:2:0 stores colour for one pixel in four, which softens"
+                        + " splits of a few pixels; 4:4:4 keeps them");
+        name(odd, "odd", "Some formats need even widths and heights");
         name(
                 dither,
                 "dither",
-                "Keeps smooth changes from leaving in bands; what is not changed is never touched");
-        name(each, "takes", "The name of each take comes where {take} stands in the file's name");
-        name(from, "from", "The first frame, counted from 0");
-        name(to, "to", "The last frame, which is written too");
-        name(
-                this.target,
-                "target",
-                "The file that is written; %04d stands for the number of each picture");
-        name(quality, "quality", "How much the file may lose to be smaller");
-        name(scale, "size", "Of the pictures, in pixels");
-        name(sound, "sound", "The sound of the shots goes along");
-        formChosen();
+                "Dither prevents banding in 8-bit files. Unchanged frames are not dithered");
+        name(each, "takes", "{take} in the file name is replaced by the name of each take");
+        name(from, "from", "First frame, counted from 0");
+        name(to, "to", "Last frame, inclusive");
+        name(this.target, "target", "File to write. %04d is replaced by the frame number");
+        name(quality, "quality", "Quality against file size");
+        name(scale, "size", "Image size, in px");
+        name(sound, "sound", "Includes the sound of the shots");
+        formatChosen();
         lay(around);
     }
 
@@ -107,14 +112,14 @@ final class ExportChoices extends GridPane {
         Controls.explain(control, help);
     }
 
-    private void lay(ExportSheet.Around around) {
+    private void lay(ExportSheet.Host around) {
         Button choose =
                 Controls.button(
                         "export-choose",
-                        "Choose...",
-                        "Asks for a place and a name",
+                        "Browse...",
+                        "Opens a file dialog",
                         () -> {
-                            Path chosen = around.choose(form.getValue());
+                            Path chosen = around.choose(format.getValue());
                             if (chosen != null) {
                                 target.setText(chosen.toString());
                             }
@@ -129,10 +134,10 @@ final class ExportChoices extends GridPane {
         for (Preset preset : Preset.values()) {
             presets.getChildren().add(button(preset));
         }
-        line("What for", presets);
-        line("Form", form);
+        line("Preset", presets);
+        line("Format", format);
         line("Quality", quality);
-        line("Colour", sampling);
+        line("Chroma sampling", sampling);
         line(
                 "Frames",
                 beside(
@@ -140,18 +145,18 @@ final class ExportChoices extends GridPane {
                         from,
                         new Label("to"),
                         to,
-                        new Label("of 0 to " + project.allFrames().last())));
+                        new Label("available: 0 to " + project.allFrames().last())));
         line("Size", beside(16, scale, dither, sound));
         line("Odd sizes", odd);
-        line("To", new HBox(8, target, choose));
+        line("Save to", new HBox(8, target, choose));
         GridPane.setHgrow(target.getParent(), Priority.ALWAYS);
-        if (!picked.isEmpty()) {
+        if (!marked.isEmpty()) {
             line("Takes", each);
         }
     }
 
-    private void line(String word, Node control) {
-        Label label = new Label(word);
+    private void line(String caption, Node control) {
+        Label label = new Label(caption);
         label.getStyleClass().add("quiet");
         addRow(row++, label, control);
     }
@@ -162,27 +167,27 @@ final class ExportChoices extends GridPane {
         return box;
     }
 
-    /** Sets all choices of what the pictures leave for; each can be changed afterwards. */
+    /** A button that applies a preset; all settings can be changed afterwards. */
     private Button button(Preset preset) {
         Button button = new Button(preset.title());
         button.getStyleClass().add("plain");
         button.setId("export-for-" + preset.id());
-        button.setTooltip(new Tooltip(preset.form().title()));
+        button.setTooltip(new Tooltip(preset.format().title()));
         button.setOnAction(e -> choose(preset));
         return button;
     }
 
     void choose(Preset preset) {
-        form.setValue(preset.form());
+        format.setValue(preset.format());
         quality.setValue(preset.quality());
         scale.setValue(preset.scale());
     }
 
-    void choose(Form other) {
-        form.setValue(other);
+    void choose(ExportFormat other) {
+        format.setValue(other);
     }
 
-    private String sizeWord(double s) {
+    private String sizeText(double s) {
         Size size = project.sequence().size().scaled(s);
         return size.width() + " x " + size.height() + (s == 1 ? ", full size" : "");
     }
@@ -212,8 +217,8 @@ final class ExportChoices extends GridPane {
         to.setText(Long.toString(range.last()));
     }
 
-    private void formChosen() {
-        Form now = form.getValue();
+    private void formatChosen() {
+        ExportFormat now = format.getValue();
         quality.setDisable(!now.hasQuality());
         sampling.getItems().setAll(now.samplings());
         sampling.setValue(now.samplings().getFirst());
@@ -228,19 +233,19 @@ final class ExportChoices extends GridPane {
         }
     }
 
-    /** An ending that another form has asks for that. */
+    /** Selects the format of a typed extension. */
     private void endingTyped(String name) {
-        if (name.endsWith(form.getValue().ending()) || name.isBlank()) {
+        if (name.endsWith(format.getValue().ending()) || name.isBlank()) {
             return;
         }
         try {
-            form.setValue(Forms.of(Path.of(name)));
+            format.setValue(ExportFormats.of(Path.of(name)));
         } catch (UnknownNameException | java.nio.file.InvalidPathException e) {
-            return; // not yet the ending of any
+            return; // not a complete extension yet
         }
     }
 
-    /** The place of the takes' names in the target, or none. */
+    /** Inserts or removes the placeholder for take names. */
     private void name(boolean ofTakes) {
         String plain = target.getText().replace("-" + OutputName.TAKE, "");
         target.setText(
@@ -251,14 +256,14 @@ final class ExportChoices extends GridPane {
                         : plain);
     }
 
-    /** Where to, as it is typed. */
+    /** The typed target. */
     StringProperty targetProperty() {
         return target.textProperty();
     }
 
-    /** The same choices as were made before, but for where to. */
+    /** Applies previous settings except the target. */
     void choose(Order before) {
-        form.setValue(before.form());
+        format.setValue(before.format());
         quality.setValue(before.quality());
         sampling.setValue(before.sampling());
         scale.setValue(before.scale());
@@ -269,16 +274,16 @@ final class ExportChoices extends GridPane {
     }
 
     /**
-     * What is to be written as it is chosen now.
+     * The export with the present settings.
      *
-     * @throws IllegalArgumentException if the frames are no two numbers, the second no smaller than the first
+     * @throws IllegalArgumentException if the frames are not two numbers in ascending order
      */
     Order order() {
         FrameRange range =
                 new FrameRange(
                         Long.parseLong(from.getText().strip()),
                         Long.parseLong(to.getText().strip()));
-        return Order.of(project, Path.of(target.getText()), form.getValue())
+        return Order.of(project, Path.of(target.getText()), format.getValue())
                 .with(
                         o ->
                                 o.range(range.within(project.allFrames()))
@@ -290,8 +295,8 @@ final class ExportChoices extends GridPane {
                                         .dither(dither.isSelected()));
     }
 
-    /** An order, or one for each take that is picked. */
+    /** One export, or one per marked take. */
     List<Order> orders(Order order) {
-        return each.isSelected() ? TakeExport.orders(order, picked) : List.of(order);
+        return each.isSelected() ? TakeExport.orders(order, marked) : List.of(order);
     }
 }

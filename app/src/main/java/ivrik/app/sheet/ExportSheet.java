@@ -1,7 +1,7 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Controls;
-import ivrik.app.picture.Fault;
+import ivrik.app.picture.SourceFault;
+import ivrik.app.widget.Controls;
 import ivrik.core.IvrikException;
 import ivrik.core.project.Project;
 import ivrik.core.threads.CancelledException;
@@ -9,7 +9,7 @@ import ivrik.core.threads.Threads;
 import ivrik.core.threads.Workers;
 import ivrik.media.TargetExistsException;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
+import ivrik.media.encode.ExportFormat;
 import ivrik.media.encode.Preset;
 import ivrik.media.encode.TakeExport;
 
@@ -30,33 +30,33 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
-/** Export: what is chosen for it, then how far it is. */
+/** The export sheet: settings, then progress. */
 public final class ExportSheet extends VBox {
     private static final Logger LOG = LoggerFactory.getLogger(ExportSheet.class);
 
     private final Sheets sheets;
-    private final Around around;
+    private final Host around;
     private final ExportChoices choices;
     private final List<Path> kept;
-    private final Label word = new Label();
+    private final Label status = new Label();
     private final ProgressBar bar = new ProgressBar(0);
     private final Button start = new Button("Export");
     private final Button cancel = new Button("Close");
-    private final Button reveal = new Button("Show in its folder");
-    private final Button throwAway = new Button("Throw away what is done");
+    private final Button reveal = new Button("Show in folder");
+    private final Button discard = new Button("Discard partial export");
     private volatile boolean stopped;
     private boolean running;
     private boolean mayReplace;
 
-    /** What the sheet asks of the window around it. */
-    public interface Around {
-        /** Where to write; null if none was chosen. */
-        Path choose(Form form);
+    /** What the sheet needs from the window. */
+    public interface Host {
+        /** Asks for a target; null if cancelled. */
+        Path choose(ExportFormat format);
 
-        /** What was written the last time; empty if nothing was. */
+        /** The last export; empty if there is none. */
         Optional<Export.Order> before();
 
-        /** What is being written, for the next time. */
+        /** Remembers the settings. */
         void remember(Export.Order order);
 
         /** Shows a finished file in its folder. */
@@ -64,11 +64,10 @@ public final class ExportSheet extends VBox {
     }
 
     /**
-     * @param kept files besides the project's media that must not be written over
-     * @param target where to, without an ending
+     * @param kept further files that must not be overwritten
+     * @param target target without extension
      */
-    public ExportSheet(
-            Project project, List<Path> kept, Path target, Sheets sheets, Around around) {
+    public ExportSheet(Project project, List<Path> kept, Path target, Sheets sheets, Host around) {
         this.kept = kept;
         this.sheets = sheets;
         this.around = around;
@@ -76,15 +75,18 @@ public final class ExportSheet extends VBox {
         around.before().ifPresent(choices::choose);
         choices.targetProperty().addListener((o, a, b) -> askBeforeReplacing());
         start.setId("export-start");
-        Controls.explain(start, "Writes the files; you can go on working afterwards");
+        Controls.explain(start, "Starts the export");
         cancel.setId("export-cancel");
-        Controls.explain(cancel, "Stops if it is writing; what is done is kept. Key: Escape");
-        word.setId("export-word");
-        Controls.explain(reveal, "Opens the folder of what was written");
-        Controls.explain(throwAway, "The next export begins anew");
-        throwAway.setId("export-throw-away");
+        Controls.explain(cancel, "Stops the export; finished frames are kept. Key: Escape");
+        status.setId("export-text");
+        Controls.explain(reveal, "Opens the folder of the exported file");
+        Controls.explain(
+                discard,
+                "Deletes the frames rendered so far; the next export starts from the first"
+                        + " frame");
+        discard.setId("export-discard");
         shown(reveal, false);
-        shown(throwAway, false);
+        shown(discard, false);
         start.getStyleClass().add("primary");
         start.setOnAction(e -> start());
         cancel.setOnAction(
@@ -99,20 +101,20 @@ public final class ExportSheet extends VBox {
         head.getStyleClass().add("title");
         bar.setMaxWidth(Double.MAX_VALUE);
         bar.setVisible(false);
-        word.setWrapText(true);
-        word.setMinHeight(18);
-        HBox buttons = new HBox(8, reveal, throwAway, cancel, start);
+        status.setWrapText(true);
+        status.setMinHeight(18);
+        HBox buttons = new HBox(8, reveal, discard, cancel, start);
         buttons.setAlignment(Pos.CENTER_RIGHT);
-        getChildren().addAll(head, choices, bar, word, buttons);
+        getChildren().addAll(head, choices, bar, status, buttons);
         setMaxWidth(680);
     }
 
-    /** Another form. */
-    public void choose(Form form) {
-        choices.choose(form);
+    /** Selects a format. */
+    public void choose(ExportFormat format) {
+        choices.choose(format);
     }
 
-    /** All that goes with what the pictures leave for. */
+    /** Selects a preset. */
     public void choose(Preset preset) {
         choices.choose(preset);
     }
@@ -121,7 +123,7 @@ public final class ExportSheet extends VBox {
         return start;
     }
 
-    /** Another name: whether it may be replaced is not settled yet. */
+    /** Asks again before replacing after the name changed. */
     private void askBeforeReplacing() {
         mayReplace = false;
         start.setText("Export");
@@ -134,22 +136,23 @@ public final class ExportSheet extends VBox {
             orders = choices.orders(order);
             around.remember(order);
         } catch (IvrikException e) {
-            word.setText("Could not: " + e.oneLine());
+            status.setText("Export failed: " + e.oneLine());
             return;
         } catch (IllegalArgumentException e) {
-            word.setText("The frames must be two numbers, the second no smaller than the first.");
+            status.setText(
+                    "Enter a first and a last frame; the last must not be smaller than the first.");
             return;
         }
         running = true;
         stopped = false;
         start.setDisable(true);
         shown(reveal, false);
-        shown(throwAway, false);
+        shown(discard, false);
         cancel.setText("Cancel");
         bar.setProgress(0);
         bar.setVisible(true);
-        word.setText("Beginning");
-        sheets.onAway(() -> stopped = true);
+        status.setText("Starting");
+        sheets.onClosed(() -> stopped = true);
         Threads.start("ivrik-export", () -> work(orders));
     }
 
@@ -160,7 +163,7 @@ public final class ExportSheet extends VBox {
         boolean done = false;
         boolean exists = false;
         try {
-            List<String> words =
+            List<String> notes =
                     TakeExport.run(
                             orders,
                             Workers.shared(),
@@ -173,35 +176,35 @@ public final class ExportSheet extends VBox {
                                                             (System.nanoTime() - began) / 1e9)),
                             () -> stopped);
             end =
-                    "Done: "
+                    "Exported: "
                             + orders.stream()
                                     .map(o -> o.out().toString())
                                     .collect(Collectors.joining(", "))
                             + ", "
                             + frames
                             + (frames == 1 ? " frame" : " frames")
-                            + words.stream()
+                            + notes.stream()
                                     .map(w -> ".\nNote: " + w)
                                     .collect(Collectors.joining());
             done = true;
         } catch (CancelledException e) {
             end = cancelled(orders);
         } catch (TargetExistsException e) {
-            end = e.getMessage() + ". Replace it, or choose another name.";
+            end = e.getMessage() + ". Replace it or enter another name.";
             exists = true;
         } catch (RuntimeException | OutOfMemoryError e) {
             LOG.error("export", e);
-            end = "Could not: " + Fault.why(e);
+            end = "Export failed: " + SourceFault.why(e);
         }
         String said = end;
         boolean finished = done;
         boolean ask = exists;
-        boolean kept = orders.getFirst().form().isMovie() && isBrokenOff(orders);
+        boolean kept = orders.getFirst().format().isMovie() && isBrokenOff(orders);
         Platform.runLater(
                 () -> {
                     ended(said, finished);
-                    shown(throwAway, kept);
-                    throwAway.setOnAction(e -> throwAway(orders));
+                    shown(discard, kept);
+                    discard.setOnAction(e -> discard(orders));
                     reveal.setOnAction(e -> around.reveal(orders.getFirst().out()));
                     if (ask) {
                         mayReplace = true;
@@ -210,18 +213,18 @@ public final class ExportSheet extends VBox {
                 });
     }
 
-    /** What there is of an export that was cancelled: stills that are written stay where they are. */
+    /** Describes what a cancelled export left. */
     private static String cancelled(List<Export.Order> orders) {
         boolean goesOn = isBrokenOff(orders);
-        if (!orders.getFirst().form().isMovie()) {
+        if (!orders.getFirst().format().isMovie()) {
             return goesOn
-                    ? "Cancelled; the frames already written stay. Export goes on from there."
-                    : "Cancelled; nothing was written.";
+                    ? "Export cancelled. Written frames are kept; Export continues from there."
+                    : "Export cancelled. No file was written.";
         }
         return (orders.size() > 1
-                        ? "Cancelled; what is whole stays."
-                        : "Cancelled; nothing was written under that name.")
-                + (goesOn ? " What is done is kept: Export goes on from there." : "");
+                        ? "Export cancelled. Complete files are kept."
+                        : "Export cancelled. No file of this name was written.")
+                + (goesOn ? " Rendered frames are kept; Export continues from there." : "");
     }
 
     private static boolean isBrokenOff(List<Export.Order> orders) {
@@ -231,10 +234,10 @@ public final class ExportSheet extends VBox {
     private void progress(long done, long all, double seconds) {
         bar.setProgress((double) done / all);
         double left = seconds / done * (all - done);
-        word.setText(
+        status.setText(
                 String.format(
                         Locale.ROOT,
-                        "%d of %d frames, %s left",
+                        "Frame %d of %d, %s left",
                         done,
                         all,
                         left < 60 ? Math.round(left) + " s" : Math.round(left / 60) + " min"));
@@ -242,18 +245,18 @@ public final class ExportSheet extends VBox {
 
     private void ended(String said, boolean finished) {
         running = false;
-        word.setText(said);
+        status.setText(said);
         start.setDisable(false);
         cancel.setText("Close");
         bar.setVisible(finished);
         shown(reveal, finished);
     }
 
-    /** Of an export that was broken off. */
-    private void throwAway(List<Export.Order> orders) {
-        shown(throwAway, false);
-        word.setText("What was done is thrown away.");
-        Thread.ofVirtual().start(() -> orders.forEach(o -> Export.throwAway(o.out())));
+    /** Discards an interrupted export. */
+    private void discard(List<Export.Order> orders) {
+        shown(discard, false);
+        status.setText("Partial export discarded.");
+        Thread.ofVirtual().start(() -> orders.forEach(o -> Export.discard(o.out())));
     }
 
     private static void shown(Button button, boolean shown) {

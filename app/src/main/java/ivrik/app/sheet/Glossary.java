@@ -4,53 +4,77 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.SequencedMap;
 
-/** Words of the window that are not every trade's, each in a sentence or two. */
+/** Ivrik's own words, explained in one or two sentences. */
 public final class Glossary {
-    private static final SequencedMap<String, String> WORDS = new LinkedHashMap<>();
+    private static final SequencedMap<String, String> ENTRIES = new LinkedHashMap<>();
 
     static {
-        put("lane", "One channel of a separation, with all that is done to it, as a row.");
-        put("separation", "Taking a picture apart into the channels of a colour model.");
-        put("treatment", "One step done to the lanes, each by its own amounts, or to the picture.");
-        put("rejoin", "Putting the lanes back into a picture.");
-        put("ink", "The colour that a lane paints with when the lanes are rejoined.");
+        put(
+                "channel",
+                "One component of a separation, such as red or luma, with its treatments; one"
+                        + " row of the desk.");
+        put("separation", "Splitting a picture into the channels of a colour model.");
+        put(
+                "treatment",
+                "One step applied to the channels, each with its own settings, or to the whole"
+                        + " picture.");
+        put("rejoin", "Putting the treated channels back into a picture.");
+        put("ink", "The colour in which a channel contributes to the picture at the rejoin.");
         put(
                 "in register",
-                "The rejoined lanes are the source again, to the last bit. Out of register, they"
-                        + " are not, by as much as the number says.");
+                "The channels line up; the header shows exact while they recombine to the"
+                        + " source, otherwise the largest difference.");
         put(
                 "look",
-                "All that is done to a picture, as one thing that can be kept and used again:"
-                        + " separation, treatments, rejoining, dials.");
-        put("reach", "Which part of the picture a look touches: tones, a colour, a matte.");
-        put("dial", "One control of a look that drives several numbers at once.");
-        put("take", "A complete variant of a layer's looks, kept beside the one in use.");
-        put("span", "A range of time whose looks apply to all that lies beneath.");
-        put("peg", "A value that is set for a frame; between pegs it goes along an ease.");
-        put("trace", "A value drawn over time.");
+                "A complete, reusable treatment of a picture: separation, treatments, rejoin"
+                        + " and dials, saved under a name.");
+        put("mask", "The part of the picture that a look changes: by tone, by colour, by matte.");
+        put("dial", "A control of a look that changes several values at once.");
+        put("take", "A saved variant of a layer's looks, beside the current one.");
+        put("span", "A range of time whose looks apply to all layers below.");
+        put("keyframe", "A value set at a frame; values between keyframes follow an ease.");
+        put("graph", "A value plotted over time.");
         put(
                 "burst",
-                "A movement around a cut, a marker or a frame: it comes in by phases, has its"
-                        + " peak, and goes out.");
-        put("phase", "One step of a burst, some frames long.");
-        put("jitter", "Random movement that is the same each time, by its seed.");
-        put("seed", "The number that random values are drawn from; another, other values.");
-        put("edges", "What lies where a lane has moved away: empty, repeat, mirror, wrap.");
-        put("overscan", "Enlarging the picture so that no uncovered edge shows.");
-        put("progressives", "The sheet of each lane alone, each pair, and all together.");
-        put("tray", "Where footage, looks and takes lie ready, on the left.");
-        put("close-up", "The large controls of what is selected, on the right.");
-        put("ground", "What is seen where no layer covers it.");
+                "A movement anchored to a cut, marker or frame: phases in, a peak, phases out.");
+        put("phase", "One step of a burst, with a length in frames and a strength.");
+        put("jitter", "Random movement that a seed makes repeatable.");
+        put(
+                "seed",
+                "A number that selects one random pattern; the same seed gives the same"
+                        + " pattern.");
+        put(
+                "edge fill",
+                "What fills the area that a moved channel uncovers: empty, repeat, mirror,"
+                        + " wrap.");
+        put("overscan", "Enlarging the picture to hide edges that moves uncover.");
+        put(
+                "channel combinations",
+                "A sheet with each channel alone, each pair, and all together.");
+        put(
+                "swipe",
+                "A movement from one place to another that does not come back, such as a"
+                        + " scroll across a cut.");
+        put("border pins", "Pins along the edge of the picture that keep the edge in place.");
+        put("blend sheet", "The current frame in every blend mode.");
+        put("pane", "One view of the picture; two can be side by side.");
+        put("tray", "The panel at the left with footage, looks and takes.");
+        put(
+                "desk",
+                "The panel below the picture: channels and treatments, with time beside"
+                        + " them.");
+        put("controls", "The panel at the right with the controls of the selection.");
+        put("background", "What shows where no layer covers the sequence.");
     }
 
     private Glossary() {}
 
-    private static void put(String word, String sense) {
-        WORDS.put(word, sense);
+    private static void put(String term, String sense) {
+        ENTRIES.put(term, sense);
     }
 
-    /** Each word and what it means. */
-    public static Map<String, String> words() {
-        return java.util.Collections.unmodifiableMap(WORDS);
+    /** Each word and its explanation. */
+    public static Map<String, String> entries() {
+        return java.util.Collections.unmodifiableMap(ENTRIES);
     }
 }

@@ -1,11 +1,11 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Drawing;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.Drawing;
 import ivrik.core.measure.LensMatch.Channels;
 import ivrik.core.measure.LensMatch.Fit;
 import ivrik.core.measure.LensMatch.Point;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Rgb;
 
 import javafx.beans.property.ObjectProperty;
@@ -18,8 +18,8 @@ import java.util.Locale;
 import java.util.Map;
 
 /**
- * How far red and blue lie outside green, from the middle of a picture to its corner: what was measured, the
- * surer the clearer, the curve through it, and the band in which the curve lies 19 times in 20.
+ * Outward shift of red and blue relative to green over the radius: measured blocks, more opaque the more
+ * certain, the fitted curve, and its 95 % band.
  */
 final class LensPlot extends Drawing {
     private static final double LEFT = 52;
@@ -27,36 +27,36 @@ final class LensPlot extends Drawing {
     private static final double FOOT = 24;
     private static final double DOT = 1.8;
 
-    /** It goes at least so far up and down, in pixels of the picture. */
-    private static final double LEAST_PX = 0.5;
+    /** Smallest range in picture pixels. */
+    private static final double MIN_PX = 0.5;
 
-    /** Standard deviations to either side. */
+    /** Standard deviations of the band to either side. */
     private static final double BAND = 2;
 
-    /** A block of this standard deviation, in pixels, is drawn half as clear as the surest. */
+    /** Standard deviation in pixels at which a block has half opacity. */
     private static final double HALF_SURE_PX = 0.15;
 
-    private final Map<LaneKind, Fit> fits = new LinkedHashMap<>();
+    private final Map<ChannelKind, Fit> fits = new LinkedHashMap<>();
 
     LensPlot(ObjectProperty<Palette> palette) {
         super(palette);
         setId("lens-plot");
         setPrefSize(600, 280);
         setMinSize(300, 160);
-        setAccessibleText("How far red and blue lie outside green, from the middle to the corner");
+        setAccessibleText("Displacement of red and blue from green, from centre to corner");
     }
 
     void show(Channels lens) {
-        List<LaneKind> lanes = new Rgb().lanes();
-        fits.put(lanes.getFirst(), lens.red());
-        fits.put(lanes.getLast(), lens.blue());
+        List<ChannelKind> channels = new Rgb().channels();
+        fits.put(channels.getFirst(), lens.red());
+        fits.put(channels.getLast(), lens.blue());
         redraw();
     }
 
     /**
-     * Where things lie.
+     * Scale of the plot.
      *
-     * @param most how far it goes up and down, in pixels of the picture
+     * @param most range in picture pixels
      */
     private record Room(double width, double height, double most) {
         double x(double r) {
@@ -78,7 +78,7 @@ final class LensPlot extends Drawing {
     }
 
     private double most() {
-        double most = LEAST_PX;
+        double most = MIN_PX;
         for (Fit fit : fits.values()) {
             for (Point p : fit.curve()) {
                 most = Math.max(most, Math.abs(p.outPx()) + BAND * p.surePx());
@@ -89,18 +89,18 @@ final class LensPlot extends Drawing {
 
     @Override
     protected void draw(GraphicsContext g, Palette p, double w, double h) {
-        g.setFill(p.colour("ground"));
+        g.setFill(p.colour("background"));
         g.fillRect(0, 0, w, h);
         Room room = new Room(w, h, most());
         scale(g, p, room);
-        fits.forEach((lane, fit) -> points(g, p.ink(lane), fit, room));
-        fits.forEach((lane, fit) -> curve(g, p.ink(lane), fit, room));
+        fits.forEach((channel, fit) -> points(g, p.ink(channel), fit, room));
+        fits.forEach((channel, fit) -> curve(g, p.ink(channel), fit, room));
     }
 
     private static void scale(GraphicsContext g, Palette p, Room room) {
         double step = step(room.most);
         g.setLineWidth(1);
-        g.setFont(p.numbers(11));
+        g.setFont(p.numberFont(11));
         for (double px = -Math.floor(room.most / step) * step; px <= room.most; px += step) {
             double y = Math.floor(room.y(px)) + 0.5;
             boolean none = Math.abs(px) < step / 2;
@@ -110,12 +110,12 @@ final class LensPlot extends Drawing {
             g.fillText(none ? "0 px" : String.format(Locale.ROOT, "%+.1f", px), 8, y + 4);
         }
         g.setFill(p.colour("quiet"));
-        g.setFont(p.words(11));
-        g.fillText("middle", LEFT, room.height - 7);
+        g.setFont(p.textFont(11));
+        g.fillText("centre", LEFT, room.height - 7);
         g.fillText("corner", room.right() - 36, room.height - 7);
     }
 
-    /** From line to line: 1, 2 or 5 of some power of ten, such that there are few. */
+    /** Distance of grid lines: 1, 2 or 5 times a power of ten. */
     private static double step(double most) {
         double power = Math.pow(10, Math.floor(Math.log10(most / 2)));
         double times = most / 2 / power;

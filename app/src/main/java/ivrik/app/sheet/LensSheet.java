@@ -1,14 +1,14 @@
 package ivrik.app.sheet;
 
-import static ivrik.app.control.Controls.hint;
-import static ivrik.app.control.Controls.item;
-import static ivrik.app.control.Controls.menu;
-import static ivrik.app.control.Controls.quiet;
+import static ivrik.app.widget.Controls.hint;
+import static ivrik.app.widget.Controls.item;
+import static ivrik.app.widget.Controls.menu;
+import static ivrik.app.widget.Controls.quiet;
 
-import ivrik.app.control.Controls;
-import ivrik.app.session.Laying;
-import ivrik.app.session.Newest;
+import ivrik.app.session.LatestTask;
+import ivrik.app.session.LookApplication;
 import ivrik.app.theme.Palette;
+import ivrik.app.widget.Controls;
 import ivrik.core.IvrikException;
 import ivrik.core.look.Look;
 import ivrik.core.look.MeasuredLens;
@@ -17,7 +17,7 @@ import ivrik.core.measure.LensMatch.Channels;
 import ivrik.core.measure.LensMatch.Fit;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 
 import javafx.beans.property.ObjectProperty;
@@ -38,51 +38,55 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
-/** Measures how a lens has parted the channels of a picture, and puts that on a layer or takes it out. */
+/**
+ * Measures the lateral chromatic aberration of a picture, and adds it to a layer or corrects it.
+ */
 public final class LensSheet extends VBox {
     private static final String ASKED =
-            "How far red and blue lie outside green: each dot a small part of the picture, the"
-                    + " surer the clearer. The band says within what the curve is known.";
+            "Displacement of red and blue from green. Each dot is one block of the picture,"
+                + " brighter where the measurement is more reliable; the band shows the uncertainty"
+                + " of the fitted curve.";
     private static final String NO_PICTURE =
-            "The layer shows no picture of its own at this frame. Go to one where it does.";
+            "The layer has no picture of its own at this frame. Go to a frame where it has"
+                    + " one.";
     private static final String TOO_LITTLE =
-            "This frame has too little structure to measure a lens by. Go to a frame with edges out"
-                    + " to the corners and ask again.";
+            "Too little detail to measure the lens. Go to a frame with edges near the"
+                    + " corners and measure again.";
 
     private final String picture;
     private final Use use;
     private final Sheets sheets;
-    private final Newest work = new Newest();
+    private final LatestTask work = new LatestTask();
     private final LensPlot plot;
-    private final Label word = hint("Measuring...");
+    private final Label status = hint("Measuring...");
     private final Label red = result("lens-red");
     private final Label blue = result("lens-blue");
-    private final Button on = new Button("Add it to the layer");
-    private final Button off = new Button("Take it out");
+    private final Button on = new Button("Add aberration");
+    private final Button off = new Button("Correct aberration");
     private final Button done = new Button("Close");
     private Layer target;
 
-    /** What came of measuring: a word on it, and what was found, if anything was. */
-    private record Answer(String word, Optional<Channels> found) {}
+    /** Result of the measurement: a message, and the fit if there is one. */
+    private record Answer(String message, Optional<Channels> found) {}
 
-    /** What is done with a look that was found. */
+    /** Uses a measured look. */
     @FunctionalInterface
     public interface Use {
         /**
-         * @param how before the looks that the layer has, or over them
+         * @param how before or after the layer's looks
          */
-        void lay(Look look, Layer layer, Laying.How how);
+        void apply(Look look, Layer layer, LookApplication.How how);
     }
 
     /**
-     * @param picture that is measured, in words
-     * @param frame gets it, if there is one; asked off the interface thread
-     * @param layers on which a lens can be laid
-     * @param chosen the one that is meant unless another is chosen
+     * @param picture name of the measured picture
+     * @param frame provides the picture, off the interface thread
+     * @param layers layers that the look can be applied to
+     * @param chosen default layer
      */
     public LensSheet(
             String picture,
-            Function<Cancel, Optional<Frame>> frame,
+            Function<Cancellation, Optional<Frame>> frame,
             List<Layer> layers,
             Layer chosen,
             Use use,
@@ -93,9 +97,10 @@ public final class LensSheet extends VBox {
         this.sheets = sheets;
         this.target = chosen;
         this.plot = new LensPlot(palette);
-        Label head = new Label("Match a lens");
+        setId("lens-sheet");
+        Label head = new Label("Match lens");
         head.getStyleClass().add("title");
-        word.setId("lens-word");
+        status.setId("lens-text");
         setVgrow(plot, Priority.ALWAYS);
         getChildren()
                 .addAll(
@@ -103,7 +108,7 @@ public final class LensSheet extends VBox {
                         quiet("Measured on " + picture),
                         plot,
                         new HBox(24, red, blue),
-                        word,
+                        status,
                         buttons(layers));
         setMaxWidth(660);
         on.setDisable(true);
@@ -111,7 +116,12 @@ public final class LensSheet extends VBox {
         work.ask(cancel -> answer(() -> frame.apply(cancel)), this::show);
     }
 
-    /** Nobody waits for what is being measured any more. */
+    /** Whether the measurement is running. */
+    public boolean isMeasuring() {
+        return work.isBusy();
+    }
+
+    /** Cancels the measurement. */
     public void forget() {
         work.forget();
     }
@@ -124,25 +134,27 @@ public final class LensSheet extends VBox {
     }
 
     private HBox buttons(List<Layer> layers) {
-        MenuButton where = menu("lens-where", "The layer that it is put on, or taken out of");
-        where.setText(target.name());
+        MenuButton where = menu("lens-where", "Layer that receives the look");
+        Controls.show(where, target.id(), target.name());
         for (Layer layer : layers) {
             where.getItems()
                     .add(
                             item(
+                                    layer.id(),
                                     layer.name(),
                                     () -> {
                                         target = layer;
-                                        where.setText(layer.name());
+                                        Controls.show(where, layer.id(), layer.name());
                                     }));
         }
         on.setId("lens-on");
-        on.setTooltip(new Tooltip("Gives the layer the same fringes, as a look over those it has"));
+        on.setTooltip(
+                new Tooltip("Adds a look to the layer that reproduces the measured aberration"));
         off.setId("lens-off");
-        off.setTooltip(new Tooltip("Brings red and blue of the layer back onto green"));
+        off.setTooltip(new Tooltip("Adds a look to the layer that aligns red and blue with green"));
         off.getStyleClass().add("primary");
         done.setId("lens-close");
-        Controls.explain(done, "Nothing is changed. Key: Escape");
+        Controls.explain(done, "Closes without changes. Key: Escape");
         done.setOnAction(e -> sheets.away());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -151,7 +163,7 @@ public final class LensSheet extends VBox {
         return row;
     }
 
-    /** Off the interface thread. */
+    /** Runs off the interface thread. */
     private static Answer answer(Supplier<Optional<Frame>> asked) {
         try {
             Optional<Frame> frame = asked.get();
@@ -166,34 +178,35 @@ public final class LensSheet extends VBox {
     }
 
     private void show(Answer answer) {
-        word.setText(answer.word);
+        status.setText(answer.message);
         answer.found.ifPresent(
                 f -> {
                     plot.show(f);
-                    red.setText(words("Red", f.red()));
-                    blue.setText(words("Blue", f.blue()));
+                    red.setText(description("Red", f.red()));
+                    blue.setText(description("Blue", f.blue()));
                     on.setDisable(false);
                     off.setDisable(false);
-                    on.setOnAction(e -> lay(MeasuredLens.on(f, picture), Laying.How.OVER));
-                    off.setOnAction(e -> lay(MeasuredLens.off(f, picture), Laying.How.FIRST));
+                    on.setOnAction(e -> lay(MeasuredLens.on(f, picture), LookApplication.How.OVER));
+                    off.setOnAction(
+                            e -> lay(MeasuredLens.off(f, picture), LookApplication.How.FIRST));
                 });
     }
 
-    private void lay(Look look, Laying.How how) {
+    private void lay(Look look, LookApplication.How how) {
         sheets.away();
-        use.lay(look, target, how);
+        use.apply(look, target, how);
     }
 
-    private static String words(String channel, Fit fit) {
+    private static String description(String channel, Fit fit) {
         return String.format(
                 Locale.ROOT,
-                "%s %+.2f px at the corner, give or take %.2f",
+                "%s %+.2f px at the corner, ± %.2f px",
                 channel,
                 fit.cornerPx(),
                 2 * fit.surePx());
     }
 
-    /** What has the keys at first. */
+    /** The node with the initial focus. */
     public Node first() {
         return done;
     }

@@ -1,10 +1,10 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Controls;
+import ivrik.app.widget.Controls;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Dial;
-import ivrik.core.look.KeptLook;
 import ivrik.core.look.Look;
+import ivrik.core.look.PortableLook;
 
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -22,7 +22,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
 
-/** A look to be kept: its title, what it is for, words to find it by, and where it goes. */
+/** Saves a look: title, description, tags and destination. */
 public final class SaveLookSheet extends VBox {
     private static final int NOTE_ROWS = 3;
 
@@ -31,62 +31,63 @@ public final class SaveLookSheet extends VBox {
     private final TextField title = new TextField();
     private final TextField tags = new TextField();
     private final TextArea note = new TextArea();
-    private final Label word = Controls.hint("");
-    private final Button keep = new Button("Keep in my looks");
-    private final Button toFile = new Button("To a file...");
+    private final Label status = Controls.hint("");
+    private final Button keep = new Button("Save to your looks");
+    private final Button toFile = new Button("Export look...");
 
-    /** What can be done with it. */
+    /** Operations of the sheet. */
     public interface Actions {
-        /** Among the user's own. */
+        /** Saves to the user's looks. */
         void keep(Look look);
 
-        /** Wherever the user says. */
+        /** Saves to any file. */
         void write(Look look);
     }
 
     /**
-     * @param isKept whether the user has one of that name already
+     * @param isKept whether a look of this name exists
      */
     public SaveLookSheet(Look look, Predicate<Look> isKept, Actions actions, Sheets sheets) {
         this.look = look;
         this.isKept = isKept;
-        Label head = new Label("Save the look");
+        Label head = new Label("Save look");
         head.getStyleClass().add("title");
         title.setId("save-title");
-        Controls.explain(title, "What the look is called");
-        title.setText(look.shownName());
+        Controls.explain(title, "Name of the look");
+        title.setText(look.displayName());
         title.textProperty().addListener((o, a, b) -> check());
         tags.setId("save-tags");
-        Controls.explain(tags, "Other words by which it is found, with commas between");
+        Controls.explain(tags, "Search keywords, separated by commas");
         tags.setPromptText("night, neon, soft ...");
         tags.setText(String.join(", ", look.tags()));
         note.setId("save-note");
-        Controls.explain(note, "Shown wherever the look is offered");
-        note.setPromptText("What it is for, in a sentence or two");
+        Controls.explain(note, "Shown with the look in the tray and in search");
+        note.setPromptText("What the look is for, in one or two sentences");
         note.setText(look.note());
         note.setWrapText(true);
         note.setPrefRowCount(NOTE_ROWS);
         GridPane grid = new GridPane(12, 10);
-        grid.addRow(0, Controls.quiet("Title"), title);
-        grid.addRow(1, Controls.quiet("Found by"), tags);
+        grid.addRow(0, Controls.quiet("Name"), title);
+        grid.addRow(1, Controls.quiet("Keywords"), tags);
         grid.addRow(2, Controls.quiet("Note"), note);
         grid.addRow(3, Controls.quiet("Dials"), dials());
         for (Node field : List.of(title, tags, note)) {
             GridPane.setHgrow(field, Priority.ALWAYS);
         }
         Button back =
-                Controls.button("save-back", "Back", "Nothing is saved. Key: Escape", sheets::away);
+                Controls.button(
+                        "save-back", "Cancel", "Closes without saving. Key: Escape", sheets::away);
         toFile.setId("save-to-file");
-        toFile.setTooltip(new Tooltip("A file that others can drop on their window"));
+        toFile.setTooltip(new Tooltip("Exports a look file that others can import"));
         toFile.setOnAction(e -> leave(sheets, () -> actions.write(made())));
-        keep.setId("save-keep");
-        Controls.explain(keep, "It is there in any project, until you throw it out");
+        keep.setId("save-own");
+        Controls.explain(keep, "Saves the look for use in all projects");
         keep.getStyleClass().add("primary");
         keep.setDefaultButton(true);
         keep.setOnAction(e -> leave(sheets, () -> actions.keep(made())));
         HBox buttons = new HBox(8, back, toFile, keep);
         buttons.setAlignment(Pos.CENTER_RIGHT);
-        getChildren().addAll(head, grid, word, buttons);
+        getChildren().addAll(head, grid, status, buttons);
         setMaxWidth(520);
         check();
     }
@@ -100,26 +101,27 @@ public final class SaveLookSheet extends VBox {
         Label dials =
                 Controls.hint(
                         look.dials().isEmpty()
-                                ? "none yet: the right button on any number puts it on one"
+                                ? "none: right-click a number to add it to a dial"
                                 : String.join(
-                                        "\n", look.dials().stream().map(this::words).toList()));
+                                        "\n",
+                                        look.dials().stream().map(this::description).toList()));
         dials.setId("save-dials");
         return dials;
     }
 
-    private String words(Dial dial) {
+    private String description(Dial dial) {
         return dial.title()
                 + ": "
-                + (dial.words().isEmpty()
+                + (dial.choices().isEmpty()
                         ? Controls.plain(dial.min())
                                 + " to "
                                 + Controls.plain(dial.max())
                                 + " "
                                 + dial.unit()
-                        : String.join(", ", dial.words()));
+                        : String.join(", ", dial.choices()));
     }
 
-    /** The look as it would be kept. */
+    /** The look as it will be saved. */
     private Look made() {
         List<String> found =
                 Arrays.stream(tags.getText().split(","))
@@ -127,23 +129,23 @@ public final class SaveLookSheet extends VBox {
                         .filter(t -> !t.isEmpty())
                         .distinct()
                         .toList();
-        return KeptLook.of(look, title.getText(), note.getText(), found);
+        return PortableLook.of(look, title.getText(), note.getText(), found);
     }
 
     private void check() {
-        String name = KeptLook.name(title.getText());
+        String name = PortableLook.name(title.getText());
         boolean untitled = title.getText().isBlank();
         boolean builtIn = BuiltInLooks.find(name).isPresent();
         keep.setDisable(untitled || builtIn);
         toFile.setDisable(untitled || builtIn);
-        word.setText(
+        status.setText(
                 untitled
-                        ? "It needs a title."
+                        ? "Enter a name."
                         : builtIn
-                                ? "A look of that name comes with Ivrik: give yours another."
+                                ? "A built-in look has this name. Enter another name."
                                 : isKept.test(made())
-                                        ? "One of your looks has that name; it is replaced."
-                                        : "It is found among your looks, in any project.");
+                                        ? "One of your looks has this name and will be replaced."
+                                        : "Saved to your looks and available in all projects.");
     }
 
     public Node first() {

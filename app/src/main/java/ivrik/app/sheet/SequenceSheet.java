@@ -1,7 +1,8 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.NumberField;
 import ivrik.app.session.Session;
+import ivrik.app.widget.Controls;
+import ivrik.app.widget.NumberField;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
@@ -20,7 +21,7 @@ import javafx.scene.layout.VBox;
 
 import java.util.function.UnaryOperator;
 
-/** The sequence: its size, its rate and length, its colours, and what lies beneath all layers. */
+/** Sequence settings: size, rate, duration, colour space and background. */
 public final class SequenceSheet extends VBox {
     private static final int LARGEST = 16_384;
 
@@ -36,20 +37,21 @@ public final class SequenceSheet extends VBox {
         width =
                 side(
                         "sequence-width",
-                        "Width of the sequence",
+                        "Sequence width, in px",
                         (s, to) -> new Size(to, s.height()));
         height =
                 side(
                         "sequence-height",
-                        "Height of the sequence",
+                        "Sequence height, in px",
                         (s, to) -> new Size(s.width(), to));
         length =
                 new NumberField(
                         new NumberField.Spec("frames", 1, 10_000_000, 1, 1, 0, false),
-                        "Shorter cuts off what lies after it; longer lets what ended last go on",
+                        "Length in frames. A shorter sequence cuts off its end; a longer one"
+                                + " extends the last shot",
                         to -> {
                             session.edit(
-                                    "Length of the sequence",
+                                    "Change sequence length",
                                     p -> Retiming.lasting(p, Math.round(to)));
                             show();
                         });
@@ -58,7 +60,7 @@ public final class SequenceSheet extends VBox {
         HBox size = new HBox(8, width, quiet("by"), height);
         size.setAlignment(Pos.CENTER_LEFT);
         grid.addRow(0, quiet("Size"), size);
-        grid.addRow(1, quiet("Beneath all layers"), new GroundChoice(session));
+        grid.addRow(1, quiet("Background"), new BackgroundChoice(session));
         ChoiceBox<ColourSpace> colour = new ChoiceBox<>();
         colour.setId("sequence-colour");
         colour.getItems().setAll(ColourSpace.values());
@@ -77,24 +79,23 @@ public final class SequenceSheet extends VBox {
         colour.setValue(session.project().sequence().colour());
         colour.setTooltip(
                 new Tooltip(
-                        "What the numbers of its pictures mean; footage of another kind is brought"
-                                + " to it, and files are tagged with it"));
+                        "Colour space of the sequence. Footage is converted to it, and exported"
+                                + " files are tagged with it"));
         colour.setOnAction(
                 e ->
                         edit(
-                                "Colours: " + colour.getValue().title(),
+                                "Colour space: " + colour.getValue().title(),
                                 s -> s.withColour(colour.getValue())));
-        grid.addRow(2, quiet("Colours"), colour);
-        grid.addRow(3, quiet("Frames a second"), rate());
+        grid.addRow(2, quiet("Colour space"), colour);
+        grid.addRow(3, quiet("Frame rate, fps"), rate());
         grid.addRow(4, quiet("Length"), new HBox(length));
         Label note =
                 quiet(
-                        "Larger than the picture, lanes can be pulled wholly apart: light adds on"
-                                + " black, ink takes away on paper.");
+                        "A sequence larger than the picture gives room to pull channels fully"
+                                + " apart: on a black background light adds, on paper white ink"
+                                + " subtracts.");
         note.setWrapText(true);
-        Button done =
-                sheets.done(
-                        "sequence-done", "What was set is in force already; undo takes it back");
+        Button done = sheets.done("sequence-done", "Changes apply at once. Undo reverts them");
         getChildren().addAll(head, grid, note, Sheets.end(done));
         setMaxWidth(440);
         show();
@@ -105,8 +106,8 @@ public final class SequenceSheet extends VBox {
         rate.setId("sequence-rate");
         rate.setTooltip(
                 new Tooltip(
-                        "What lies at a time goes on lying there: shots, pegs and bursts go to the"
-                                + " nearest of the new frames"));
+                        "Shots, keyframes and bursts keep their times and move to the nearest new"
+                                + " frame"));
         Rational now = session.project().sequence().rate();
         rate.getItems().setAll(SourceSheet.RATES);
         if (!rate.getItems().contains(now)) {
@@ -116,9 +117,7 @@ public final class SequenceSheet extends VBox {
                 new javafx.util.StringConverter<>() {
                     @Override
                     public String toString(Rational r) {
-                        return r == null
-                                ? ""
-                                : String.format(java.util.Locale.ROOT, "%.5g", r.toDouble());
+                        return r == null ? "" : Controls.rate(r);
                     }
 
                     @Override
@@ -129,7 +128,7 @@ public final class SequenceSheet extends VBox {
         rate.setValue(now);
         rate.setOnAction(
                 e -> {
-                    session.edit("Rate of the sequence", p -> Retiming.at(p, rate.getValue()));
+                    session.edit("Change frame rate", p -> Retiming.at(p, rate.getValue()));
                     show();
                 });
         return rate;
@@ -146,7 +145,7 @@ public final class SequenceSheet extends VBox {
                         help,
                         to ->
                                 edit(
-                                        "Size of the sequence",
+                                        "Change sequence size",
                                         s -> s.withSize(side.to(s.size(), (int) to))));
         field.setId(id);
         return field;
@@ -163,7 +162,7 @@ public final class SequenceSheet extends VBox {
         length.show(session.project().frames());
     }
 
-    /** What has the keys at first. */
+    /** The node with the initial focus. */
     public Node first() {
         return width;
     }

@@ -1,6 +1,6 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Controls;
+import ivrik.app.widget.Controls;
 
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -17,35 +17,34 @@ import java.util.Deque;
 import java.util.List;
 
 /**
- * The window's content, and at most one sheet over it; others wait until it is put away. Put
- * away, what had the focus before has it again.
+ * The window's content with at most one sheet above; further sheets wait. Closing a sheet restores the focus.
  */
 public final class Sheets extends StackPane {
-    private final StackPane ground = new StackPane();
+    private final StackPane background = new StackPane();
     private final Deque<Runnable> waiting = new ArrayDeque<>();
-    private Runnable onAway = () -> {};
+    private Runnable onClosed = () -> {};
     private Node before;
 
     public Sheets(Node content) {
-        ground.getStyleClass().add("sheet-ground");
-        ground.setVisible(false);
-        getChildren().addAll(content, ground);
+        background.getStyleClass().add("sheet-background");
+        background.setVisible(false);
+        getChildren().addAll(content, background);
     }
 
-    /** Whether a node is part of the sheet that is showing. */
+    /** Whether a node belongs to the visible sheet. */
     public boolean holds(Node node) {
         Node at = node;
-        while (at != null && at != ground) {
+        while (at != null && at != background) {
             at = at.getParent();
         }
         return at != null && isShowing();
     }
 
     public boolean isShowing() {
-        return ground.isVisible();
+        return background.isVisible();
     }
 
-    /** Shows a sheet, once the present one and those that wait already have been put away. */
+    /** Shows a sheet after all earlier ones were closed. */
     public void show(Region sheet, Node focus) {
         if (isShowing()) {
             waiting.add(() -> show(sheet, focus));
@@ -54,22 +53,22 @@ public final class Sheets extends StackPane {
         before = getScene() == null ? null : getScene().getFocusOwner();
         sheet.getStyleClass().add("sheet");
         sheet.setMaxHeight(Region.USE_PREF_SIZE);
-        ground.getChildren().setAll(sheet);
-        ground.setVisible(true);
+        background.getChildren().setAll(sheet);
+        background.setVisible(true);
         focus.requestFocus();
     }
 
-    /** What else is to happen when the present sheet is put away. */
-    public void onAway(Runnable action) {
-        onAway = action;
+    /** Adds an action for closing the present sheet. */
+    public void onClosed(Runnable action) {
+        onClosed = action;
     }
 
     public void away() {
         if (isShowing()) {
-            Runnable action = onAway;
-            onAway = () -> {};
-            ground.setVisible(false);
-            ground.getChildren().clear();
+            Runnable action = onClosed;
+            onClosed = () -> {};
+            background.setVisible(false);
+            background.getChildren().clear();
             if (before != null) {
                 before.requestFocus();
             }
@@ -80,30 +79,30 @@ public final class Sheets extends StackPane {
         }
     }
 
-    /** The button that puts a sheet away whose changes are in force already. */
+    /** The closing button of a sheet whose changes take effect at once. */
     Button done(String id, String help) {
-        Button done = Controls.button(id, "Done", help, this::away);
+        Button done = Controls.button(id, "Close", help, this::away);
         done.getStyleClass().add("primary");
         return done;
     }
 
-    /** What a sheet ends with. */
+    /** The bottom row of a sheet. */
     static HBox end(Button button) {
         HBox end = new HBox(button);
         end.setAlignment(Pos.CENTER_RIGHT);
         return end;
     }
 
-    /** A choice offered by a question. */
+    /** An answer to a question. */
     public record Choice(String title, Runnable action) {}
 
-    /** Says something and offers choices, the first the most likely. */
+    /** Asks a question; the first choice is the most likely. */
     public void ask(String title, String text, List<Choice> choices) {
         Label head = new Label(title);
         head.getStyleClass().add("title");
         Label body = new Label(text);
         body.setWrapText(true);
-        FlowPane buttons = new FlowPane(8, 8); // beneath each other where they are long
+        FlowPane buttons = new FlowPane(8, 8); // stacked if long
         buttons.setAlignment(Pos.CENTER_RIGHT);
         for (Choice choice : choices.reversed()) {
             Button button = new Button(choice.title());
@@ -124,8 +123,8 @@ public final class Sheets extends StackPane {
         show(sheet, first);
     }
 
-    /** Says something that has only to be read. */
-    public void tell(String title, String text) {
-        ask(title, text, List.of(new Choice("Understood", () -> {})));
+    /** Shows a message. */
+    public void report(String title, String text) {
+        ask(title, text, List.of(new Choice("OK", () -> {})));
     }
 }

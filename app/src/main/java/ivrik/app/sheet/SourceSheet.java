@@ -1,10 +1,10 @@
 package ivrik.app.sheet;
 
-import ivrik.app.control.Controls;
+import ivrik.app.widget.Controls;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.Source;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.media.facts.SourceFacts;
 
 import javafx.scene.control.Button;
@@ -21,9 +21,9 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
-/** What a file is, and how it is read where there is a choice. */
+/** Properties of a file and its decoding options. */
 public final class SourceSheet extends VBox {
-    /** Frames a second that are offered. */
+    /** Offered frame rates. */
     static final List<Rational> RATES =
             List.of(
                     Rational.of(12),
@@ -36,8 +36,8 @@ public final class SourceSheet extends VBox {
                     new Rational(60_000, 1001),
                     Rational.of(60));
 
-    /** What the numbers of its colours may be taken to mean. */
-    private record Meaning(String words, UnaryOperator<Reading> read) {}
+    /** A colour interpretation to choose. */
+    private record Meaning(String title, UnaryOperator<FootageSettings> read) {}
 
     private final GridPane grid = new GridPane(12, 10);
     private final Button done;
@@ -45,35 +45,42 @@ public final class SourceSheet extends VBox {
     private int row;
 
     /**
-     * @param changed gets the source as it is to be read from now on
+     * @param changed receives the source with new options
      */
     public SourceSheet(Source source, SourceFacts facts, Sheets sheets, Consumer<Source> changed) {
         this.source = source;
         Label head = new Label(source.name());
         head.getStyleClass().add("title");
         fact("File", source.path());
-        fact("Is", facts.form() + ", " + source.size() + ", " + depth(facts.depth()));
+        fact("Format", facts.format() + ", " + source.size() + ", " + depth(facts.depth()));
         List<Meaning> meanings = new ArrayList<>();
         meanings.add(
                 new Meaning(
-                        "as the file says: " + facts.colours(), r -> r.ofSpace(Optional.empty())));
+                        "from file tags: " + facts.colours(),
+                        r -> r.inColourSpace(Optional.empty())));
         meanings.add(
                 new Meaning(
-                        "left as they are in the file",
-                        r -> r.ofSpace(Optional.empty()).withDelivered(true)));
+                        "no conversion",
+                        r -> r.inColourSpace(Optional.empty()).withNoConversion(true)));
         for (ColourSpace space : ColourSpace.values()) {
             meanings.add(
-                    new Meaning("taken as " + space.title(), r -> r.ofSpace(Optional.of(space))));
+                    new Meaning(
+                            "interpret as " + space.title(),
+                            r -> r.inColourSpace(Optional.of(space))));
         }
         if (source.kind().isFile()) {
             choice(
-                    "Colours",
+                    "Colour space",
                     "source-colours",
-                    "What the numbers of its colours mean",
+                    "Colour space of the footage",
                     meanings,
-                    Meaning::words,
+                    Meaning::title,
                     meanings.stream()
-                            .filter(m -> m.read().apply(source.reading()).equals(source.reading()))
+                            .filter(
+                                    m ->
+                                            m.read()
+                                                    .apply(source.settings())
+                                                    .equals(source.settings()))
                             .findFirst()
                             .orElse(meanings.getFirst()),
                     m -> read(changed, m.read()));
@@ -82,59 +89,62 @@ public final class SourceSheet extends VBox {
             choice(
                     "Layer",
                     "source-layer",
-                    "Which of its pictures is shown",
+                    "Image layer to use",
                     facts.layers(),
                     l -> l,
-                    source.reading().layer().orElse(facts.layers().getFirst()),
-                    l -> read(changed, r -> r.withLayer(l)));
+                    source.settings().imageLayer().orElse(facts.layers().getFirst()),
+                    l -> read(changed, r -> r.withImageLayer(l)));
         }
         if (facts.tracks().size() > 1) {
             choice(
                     "Sound",
                     "source-track",
-                    "Which of its sound tracks is heard",
+                    "Sound track to use",
                     facts.tracks(),
-                    t -> t.words(),
+                    t -> t.description(),
                     facts.tracks().stream()
-                            .filter(t -> Optional.of(t.number()).equals(source.reading().track()))
+                            .filter(
+                                    t ->
+                                            Optional.of(t.number())
+                                                    .equals(source.settings().soundTrack()))
                             .findFirst()
                             .orElse(facts.tracks().getFirst()),
-                    t -> read(changed, r -> r.withTrack(t.number())));
+                    t -> read(changed, r -> r.withSoundTrack(t.number())));
         }
         if (source.kind() == Source.Kind.SEQUENCE) {
             choice(
-                    "Rate",
+                    "Frame rate",
                     "source-rate",
-                    "How many of its pictures make a second",
+                    "Frame rate of the numbered sequence",
                     RATES,
-                    r -> String.format(java.util.Locale.ROOT, "%.5g a second", r.toDouble()),
+                    r -> Controls.rate(r) + " fps",
                     source.rate(),
                     r -> {
                         this.source = this.source.withRate(r);
                         changed.accept(this.source);
                     });
         }
-        facts.remarks().forEach(r -> fact("Note", r));
-        done = sheets.done("source-done", "What was chosen is in force already");
+        facts.notices().forEach(r -> fact("Note", r));
+        done = sheets.done("source-done", "Changes apply at once");
         done.setDefaultButton(true);
         getChildren().addAll(head, grid, Sheets.end(done));
         setMaxWidth(600);
     }
 
-    /** {@code int8} and {@code float16} as a person says it. */
+    /** Readable form of {@code int8} and {@code float16}. */
     private static String depth(String name) {
         return name.startsWith("int")
                 ? name.substring(3) + " bit"
-                : name.replace("float", "") + " bit floats";
+                : name.replace("float", "") + "-bit float";
     }
 
-    /** What has the keys at first. */
+    /** The node with the initial focus. */
     public Button first() {
         return done;
     }
 
-    private void read(Consumer<Source> changed, Function<Reading, Reading> change) {
-        source = source.withReading(change.apply(source.reading()));
+    private void read(Consumer<Source> changed, Function<FootageSettings, FootageSettings> change) {
+        source = source.withSettings(change.apply(source.settings()));
         changed.accept(source);
     }
 

@@ -1,2 +1,2 @@
-/** Sheets laid over the window: export, the command list, questions and explanations. */
+/** Sheets above the window: export, command list, questions and messages. */
 package ivrik.app.sheet;

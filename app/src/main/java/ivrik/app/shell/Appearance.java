@@ -6,27 +6,31 @@ import ivrik.app.theme.Palette;
 
 import javafx.beans.property.ObjectProperty;
 
-/** How the window looks: bright or as a darkroom, and how large its text is; both are remembered. */
+/** Colour scheme and text size of the window; both persist. */
 final class Appearance {
     private static final double TEXT_PX = 13;
 
     private final View view;
-    private final Remembered remembered;
+    private final SavedPreferences remembered;
     private final Sheets window;
     private final ObjectProperty<Palette> palette;
 
     /**
-     * @param window all that is in it, on its scene
-     * @param palette set to what goes with it
+     * @param window the scene's content
+     * @param palette set to the palette of the scheme
      */
-    Appearance(View view, Remembered remembered, Sheets window, ObjectProperty<Palette> palette) {
+    Appearance(
+            View view,
+            SavedPreferences remembered,
+            Sheets window,
+            ObjectProperty<Palette> palette) {
         this.view = view;
         this.remembered = remembered;
         this.window = window;
         this.palette = palette;
     }
 
-    /** As it was left, and from now on as the view says. */
+    /** Applies the saved appearance and follows the view. */
     void follow() {
         view.darkroom.set(remembered.get().darkroom());
         view.textScale.set(remembered.get().textScale());

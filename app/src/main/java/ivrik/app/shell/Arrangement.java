@@ -1,8 +1,8 @@
 package ivrik.app.shell;
 
-import ivrik.app.control.Controls;
 import ivrik.app.desk.Desk;
 import ivrik.app.session.View;
+import ivrik.app.widget.Controls;
 
 import javafx.application.Platform;
 import javafx.geometry.Orientation;
@@ -16,14 +16,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 
-/** How the parts of the window lie: tray, panes and close-up over the desk; what is folded away. */
+/** Layout of the window: tray, panes and controls above the desk, and collapsed parts. */
 final class Arrangement extends SplitPane {
     private static final double DIVIDER = 2;
 
     private final View view;
-    private final Remembered remembered;
+    private final SavedPreferences remembered;
     private final Node tray;
-    private final Node closeUp;
+    private final Node controls;
     private final Desk desk;
     private final Function<View.Band, Node> bands;
     private final List<? extends Node> frames;
@@ -32,42 +32,42 @@ final class Arrangement extends SplitPane {
     private final SplitPane panes = new SplitPane();
     private final SplitPane upper = new SplitPane();
 
-    /** How high the desk is wanted, where its lanes and layers need no more; below 0 as it was remembered. */
+    /** Requested height of the desk unless it needs more; negative for the saved height. */
     private double wanted = -1;
 
-    /** Where tray and close-up are wanted to end and begin, as shares of the width; null as it was remembered. */
+    /** Requested edges of tray and controls as shares of the width; null for the saved ones. */
     private double between = 0.5;
 
     private double[] across;
 
     /**
-     * @param frames the first pane and the second
-     * @param bands makes what stands in the place of the desk
-     * @param scopes the instruments beside the panes
-     * @param over what lies over the panes while there is nothing in them
+     * @param frames the two panes
+     * @param bands provides the tiles that replace the desk
+     * @param scopes scopes beside the panes
+     * @param over shown over empty panes
      */
     Arrangement(
             View view,
-            Remembered remembered,
+            SavedPreferences remembered,
             Node tray,
             List<? extends Node> frames,
             Node over,
             Node footer,
             Node scopes,
-            Node closeUp,
+            Node controls,
             Desk desk,
             Function<View.Band, Node> bands) {
         this.view = view;
         this.remembered = remembered;
         this.tray = tray;
-        this.closeUp = closeUp;
+        this.controls = controls;
         this.desk = desk;
         this.bands = bands;
         this.frames = frames;
         this.scopes = scopes;
         middle = new BorderPane(new StackPane(panes, over));
         middle.setBottom(footer);
-        for (Node fixed : List.of(tray, closeUp, desk)) {
+        for (Node fixed : List.of(tray, controls, desk)) {
             SplitPane.setResizableWithParent(fixed, false);
         }
         setOrientation(Orientation.VERTICAL);
@@ -75,7 +75,7 @@ final class Arrangement extends SplitPane {
                 List.of(
                         view.twoPanes,
                         view.trayShown,
-                        view.closeUpShown,
+                        view.controlsShown,
                         view.pictureOnly,
                         view.scopes)) {
             fold.addListener((o, a, b) -> lay());
@@ -100,15 +100,15 @@ final class Arrangement extends SplitPane {
             parts.add(tray);
         }
         parts.add(middle);
-        if (view.closeUpShown.get() && !only) {
-            parts.add(closeUp);
+        if (view.controlsShown.get() && !only) {
+            parts.add(controls);
         }
         upper.getItems().setAll(parts);
         getItems().setAll(only ? List.of(upper) : List.of(upper, lower()));
         Platform.runLater(this::setShares);
     }
 
-    /** The desk, or a sheet of small pictures in its place, which then has the keys. */
+    /** The desk, or tiles with the focus. */
     private Node lower() {
         if (view.band.get() == View.Band.NONE) {
             return desk;
@@ -125,15 +125,15 @@ final class Arrangement extends SplitPane {
         makeWidths();
     }
 
-    /** Two panes share their room as it is wanted, however little there was of it meanwhile. */
+    /** Restores the requested division of the two panes when space allows. */
     private void makePanes() {
         panes.setDividerPositions(between);
     }
 
-    /** Tray and close-up are as wide as they are wanted; whatever they needed meanwhile they give back. */
+    /** Restores the requested widths of tray and controls when space allows. */
     private void makeWidths() {
         if (across == null) {
-            across = new double[] {remembered.get().trayShare(), remembered.get().closeUpShare()};
+            across = new double[] {remembered.get().trayShare(), remembered.get().controlsShare()};
         }
         if (upper.getItems().size() == 3) {
             upper.setDividerPositions(across);
@@ -143,7 +143,7 @@ final class Arrangement extends SplitPane {
         }
     }
 
-    /** The desk is as high as it is wanted, and higher while its lanes and layers would not be seen. */
+    /** Restores the requested height of the desk, enlarged to show all channels and layers. */
     private void makeRoom() {
         if (getHeight() == 0 || getItems().size() < 2) {
             return;
@@ -156,7 +156,7 @@ final class Arrangement extends SplitPane {
         setDividerPositions(1 - Math.max(wanted, least) / getHeight());
     }
 
-    /** What an edge is dragged to is what is wanted from then on. */
+    /** Records a dragged edge as the request. */
     private void dragged(MouseEvent e) {
         if (Controls.isDivider(e, this)) {
             wanted = (1 - getDividerPositions()[0]) * getHeight();
@@ -169,7 +169,7 @@ final class Arrangement extends SplitPane {
         }
     }
 
-    /** Keeps the widths for the next start, if all parts are there. */
+    /** Saves the widths if all parts are visible. */
     void remember() {
         if (across != null && wanted >= 0) {
             remembered.change(

@@ -1,6 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.media.encode.Form;
+import ivrik.media.encode.ExportFormat;
 import ivrik.media.file.LookLibrary;
 import ivrik.media.file.ProjectFile;
 import ivrik.media.sound.WavFile;
@@ -8,16 +8,16 @@ import ivrik.media.sound.WavFile;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Asks the user for files. Null or nothing means that none was chosen. */
+/** File dialogs. Null or an empty list if cancelled. */
 interface Chooser {
-    /** What is saved, each in a form of its own. */
+    /** What is saved, each with its file type. */
     enum Saved {
-        PROJECT("Save the project", "Ivrik projects", ProjectFile.ENDING),
-        PICTURE("Save a picture", "PNG", ".png"),
-        LOOK("Save the look", "Ivrik looks", LookLibrary.ENDING),
-        PACKAGE("Pack with all footage", "Packages", ".zip"),
-        SOUND("Save the sound", "WAV", WavFile.ENDING),
-        TABLE("Save as a table, or as .cc", "Lookup tables", ".cube");
+        PROJECT("Save project", "Ivrik projects", ProjectFile.ENDING),
+        PICTURE("Export image", "PNG", ".png"),
+        LOOK("Save look", "Ivrik looks", LookLibrary.ENDING),
+        PACKAGE("Package project", "Ivrik packages", ".zip"),
+        SOUND("Export sound", "WAV", WavFile.ENDING),
+        TABLE("Export lookup table or CDL", "Lookup tables", ".cube");
 
         private final String title;
         private final String files;
@@ -33,12 +33,12 @@ interface Chooser {
             return title;
         }
 
-        /** What files of the form are called. */
+        /** Name of the file type. */
         String files() {
             return files;
         }
 
-        /** Of their names, with its dot. */
+        /** Extension with its dot. */
         String ending() {
             return ending;
         }
@@ -51,14 +51,14 @@ interface Chooser {
     Path oneSource(String name);
 
     /**
-     * Where to save something.
+     * Asks for a file to save.
      *
-     * @param name that is suggested, without its ending
+     * @param name suggested name without extension
      */
     Path toSave(Saved what, String name);
 
-    /** A folder to write into. */
+    /** Asks for a folder. */
     Path folder(String title);
 
-    Path exportTarget(Form form, String name);
+    Path exportTarget(ExportFormat format, String name);
 }

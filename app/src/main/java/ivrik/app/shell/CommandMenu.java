@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 
-/** Part of the list of commands: adds them under the menu that is begun. */
+/** Part of the command list: adds commands to the present menu. */
 abstract class CommandMenu {
     static final Modifier CTRL = KeyCombination.SHORTCUT_DOWN;
     static final Modifier SHIFT = KeyCombination.SHIFT_DOWN;
@@ -26,7 +26,7 @@ abstract class CommandMenu {
     final View view;
     final List<Command> all;
 
-    /** The menu under which commands are added. */
+    /** The menu that commands are added to. */
     String menu;
 
     CommandMenu(MainWindow window, List<Command> all) {
@@ -40,16 +40,17 @@ abstract class CommandMenu {
         return !session.project().layers().isEmpty();
     }
 
-    final void add(String title, KeyCombination key, Runnable action) {
-        add(title, key, action, ALWAYS);
+    final void add(String id, String title, KeyCombination key, Runnable action) {
+        add(id, title, key, action, ALWAYS);
     }
 
-    final void add(String title, KeyCombination key, Runnable action, BooleanSupplier enabled) {
-        named(title, () -> title, key, action, enabled);
+    final void add(
+            String id, String title, KeyCombination key, Runnable action, BooleanSupplier enabled) {
+        named(id, () -> title, key, action, enabled);
     }
 
-    final void flag(String title, KeyCombination key, BooleanProperty flag) {
-        add(title, key, () -> flag.set(!flag.get()));
+    final void flag(String id, String title, KeyCombination key, BooleanProperty flag) {
+        add(id, title, key, () -> flag.set(!flag.get()));
     }
 
     final void named(
@@ -71,7 +72,7 @@ abstract class CommandMenu {
         all.add(new Command(id, menu, name, key, action, enabled, "", goesOn));
     }
 
-    /** Something that is done again and again while its key is held down. */
+    /** Adds a command that repeats while its key is held. */
     final void goingOn(
             String id,
             Supplier<String> name,
@@ -81,8 +82,9 @@ abstract class CommandMenu {
         named(id, name, key, action, enabled, true);
     }
 
-    final void goingOn(String title, KeyCombination key, Runnable action, BooleanSupplier enabled) {
-        goingOn(title, () -> title, key, action, enabled);
+    final void goingOn(
+            String id, String title, KeyCombination key, Runnable action, BooleanSupplier enabled) {
+        goingOn(id, () -> title, key, action, enabled);
     }
 
     static KeyCombination key(KeyCode code, Modifier... modifiers) {

@@ -1,17 +1,17 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.ChannelEdits;
 import ivrik.app.session.Follow;
-import ivrik.app.session.LaneEdits;
 import ivrik.app.session.LookCopy;
-import ivrik.app.session.Models;
-import ivrik.app.session.Steps;
+import ivrik.app.session.SeparationChange;
 import ivrik.app.session.TakeEdits;
+import ivrik.app.session.TreatmentEdits;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Face;
 import ivrik.app.session.View.Show;
 import ivrik.app.session.View.Surround;
 import ivrik.app.sheet.Command;
-import ivrik.core.look.LaneState;
+import ivrik.core.look.ChannelState;
 import ivrik.core.look.Look;
 import ivrik.core.look.LookParts.Part;
 import ivrik.core.look.Step;
@@ -23,14 +23,13 @@ import javafx.scene.input.KeyCombination;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.UnaryOperator;
 
-/** The list of all commands, in the order of the menus. */
+/** All commands, in menu order. */
 final class Commands extends CommandMenu {
-    /** Sizes of type from one times to two times. */
+    /** Steps of the text size from 1 to 2. */
     private static final double TEXT_STEPS = 8;
-
-    static final String SCHEME = "Dark or light window (Darkroom, Proof)";
 
     private Commands(MainWindow window) {
         super(window, new ArrayList<>());
@@ -41,7 +40,7 @@ final class Commands extends CommandMenu {
         commands.file();
         commands.edit();
         commands.treat();
-        commands.lane();
+        commands.channel();
         commands.separate();
         commands.layers();
         new TimeCommands(commands).addAll();
@@ -52,19 +51,38 @@ final class Commands extends CommandMenu {
 
     private void file() {
         menu = "File";
-        add("New project", key(KeyCode.N, CTRL), () -> window.projects().startNew());
-        add("Open...", key(KeyCode.O, CTRL), () -> window.projects().open());
-        add("Open the demo", null, window::openDemo);
-        add("Kept work...", null, () -> window.projects().kept());
-        add("Save", key(KeyCode.S, CTRL), () -> window.projects().save());
-        add("Save as...", key(KeyCode.S, CTRL, SHIFT), () -> window.projects().saveAs());
-        add("Pack with all footage...", null, window.works().packages()::pack, this::any);
-        add("Bring in footage...", key(KeyCode.I, CTRL), window::bringIn);
-        add("Do this look to other clips...", null, window.works().clips()::ask, this::any);
-        add("Save the sound...", null, window.works().sound()::save, this::any);
-        add("Save the lanes...", null, window.works().lanes()::ask, this::any);
-        add("Export...", key(KeyCode.E, CTRL), window::export, this::any);
-        add("Quit", key(KeyCode.Q, CTRL), window::quit);
+        add("new-project", "New project", key(KeyCode.N, CTRL), () -> window.projects().startNew());
+        add("open", "Open...", key(KeyCode.O, CTRL), () -> window.projects().open());
+        add("open-demo", "Open demo", null, window::openDemo);
+        add(
+                "recovered-work",
+                "Recovered work...",
+                null,
+                () -> window.projects().showRecoveredWork());
+        add("save", "Save", key(KeyCode.S, CTRL), () -> window.projects().save());
+        add("save-as", "Save as...", key(KeyCode.S, CTRL, SHIFT), () -> window.projects().saveAs());
+        add(
+                "package-project",
+                "Package project...",
+                null,
+                window.actions().packages()::pack,
+                this::any);
+        add("import", "Import...", key(KeyCode.I, CTRL), window::importFootage);
+        add(
+                "apply-look-to-clips",
+                "Apply look to clips...",
+                null,
+                window.actions().clips()::ask,
+                this::any);
+        add("export-sound", "Export sound...", null, window.actions().sound()::save, this::any);
+        add(
+                "export-channels",
+                "Export channels...",
+                null,
+                window.actions().channels()::ask,
+                this::any);
+        add("export", "Export...", key(KeyCode.E, CTRL), window::export, this::any);
+        add("quit", "Quit", key(KeyCode.Q, CTRL), window::quit);
     }
 
     private void edit() {
@@ -82,72 +100,140 @@ final class Commands extends CommandMenu {
                 session::redo,
                 () -> session.redoName().isPresent());
         add(
-                "Set the lane's treatment to its defaults",
+                "reset-treatment",
+                "Reset treatment in this channel",
                 key(KeyCode.BACK_SPACE),
-                window.laneWork()::rest,
+                window.channelKeys()::rest,
                 this::any);
         add(
-                "Switch the treatment on or off",
+                "toggle-treatment",
+                "Turn treatment on or off",
                 key(KeyCode.X),
-                window.laneWork()::toggleStep,
+                window.channelKeys()::toggleStep,
                 this::any);
         clipboard();
     }
 
     private void clipboard() {
-        ClipboardWork clipboard = window.works().clipboard();
+        ClipboardActions clipboard = window.actions().clipboard();
         add(
-                "Copy the frame",
+                "copy-frame-as-image",
+                "Copy frame as image",
                 key(KeyCode.C, CTRL, KeyCombination.ALT_DOWN),
                 clipboard::copyFrame,
                 this::any);
         add(
-                "Bring in from the clipboard",
+                "import-from-clipboard",
+                "Import from clipboard",
                 key(KeyCode.V, CTRL, KeyCombination.ALT_DOWN),
                 clipboard::paste,
                 clipboard::canPaste);
     }
 
     private void treat() {
-        Steps steps = window.steps();
-        menu = "Treat";
-        add("Dials of the look", key(KeyCode.I, SHIFT), () -> face(Face.LOOK), this::any);
-        add("Looks...", key(KeyCode.INSERT, SHIFT), () -> band(Band.LOOKS), this::any);
-        add("Balance by a neutral...", null, () -> window.works().balance().ask(), this::any);
-        add("Take out the cast", null, () -> window.works().casts().takeOut(), this::any);
-        add("Use a table or decision list...", null, window.works().grades()::use, this::any);
-        add("Save as a table...", null, window.works().grades()::save, this::any);
-        add("Save the look...", null, window.works().looks()::save, this::any);
-        add("Takes...", key(KeyCode.T, SHIFT), () -> band(Band.TAKES), this::any);
+        TreatmentEdits steps = window.steps();
+        menu = "Look";
+        add("show-look", "Show look", key(KeyCode.I, SHIFT), () -> face(Face.LOOK), this::any);
         add(
-                "Keep as a take",
-                key(KeyCode.T, CTRL, SHIFT),
-                () -> new TakeEdits(session, view).keep(),
+                "show-all-looks",
+                "Show all looks...",
+                key(KeyCode.INSERT, SHIFT),
+                () -> band(Band.LOOKS),
                 this::any);
-        add("Add a treatment...", key(KeyCode.INSERT), () -> band(Band.TREATMENTS), this::any);
         add(
-                "Remove the treatment",
+                "white-balance-from-neutral",
+                "White balance from neutral...",
+                null,
+                () -> window.actions().balance().ask(),
+                this::any);
+        add(
+                "correct-colour-cast",
+                "Correct colour cast",
+                null,
+                () -> window.actions().colourCasts().correct(),
+                this::any);
+        add(
+                "import-lookup-table-or-cdl",
+                "Import lookup table or CDL...",
+                null,
+                window.actions().grades()::use,
+                this::any);
+        add(
+                "export-lookup-table-or-cdl",
+                "Export lookup table or CDL...",
+                null,
+                window.actions().grades()::save,
+                this::any);
+        add("save-look", "Save look...", null, window.actions().looks()::save, this::any);
+        add(
+                "show-takes",
+                "Show takes...",
+                key(KeyCode.T, SHIFT),
+                () -> band(Band.TAKES),
+                this::any);
+        add(
+                "save-as-take",
+                "Save as take",
+                key(KeyCode.T, CTRL, SHIFT),
+                () -> new TakeEdits(session, view).save(),
+                this::any);
+        add(
+                "add-treatment",
+                "Add treatment...",
+                key(KeyCode.INSERT),
+                () -> band(Band.TREATMENTS),
+                this::any);
+        add(
+                "remove-treatment",
+                "Remove treatment",
                 key(KeyCode.DELETE, SHIFT),
                 () -> steps.remove(session.state().stepId()),
                 this::any);
         add(
-                "Column to the left",
+                "move-treatment-earlier",
+                "Move treatment earlier",
                 key(KeyCode.OPEN_BRACKET, SHIFT),
                 () -> steps.move(session.state().stepId(), -1),
                 this::any);
         add(
-                "Column to the right",
+                "move-treatment-later",
+                "Move treatment later",
                 key(KeyCode.CLOSE_BRACKET, SHIFT),
                 () -> steps.move(session.state().stepId(), 1),
                 this::any);
-        add("Copy the lane's amounts", key(KeyCode.C, CTRL), steps::copy, this::any);
-        add("Paste into the lane", key(KeyCode.V, CTRL), steps::paste, steps::canPaste);
-        add("Same in all lanes", null, steps::toAll, this::any);
-        add("Mirror the lane's amounts", null, steps::mirror, this::any);
-        add("Oppose the other lane", null, steps::oppose, this::any);
-        add("Spread from the first lane to the last", null, steps::spread, this::any);
-        goingOn("Next treatment", key(KeyCode.TAB, CTRL), () -> column(1), this::any);
-        goingOn("Previous treatment", key(KeyCode.TAB, CTRL, SHIFT), () -> column(-1), this::any);
+        add(
+                "copy-channel-settings",
+                "Copy channel settings",
+                key(KeyCode.C, CTRL),
+                steps::copy,
+                this::any);
+        add(
+                "paste-channel-settings",
+                "Paste channel settings",
+                key(KeyCode.V, CTRL),
+                steps::paste,
+                steps::canPaste);
+        add("same-in-all-channels", "Same in all channels", null, steps::toAll, this::any);
+        add("negate-channel-values", "Negate channel values", null, steps::mirror, this::any);
+        add(
+                "mirror-to-opposite-channel",
+                "Mirror to opposite channel",
+                null,
+                steps::oppose,
+                this::any);
+        add("spread-channels", "Spread evenly across channels", null, steps::spread, this::any);
+        goingOn(
+                "next-treatment",
+                "Next treatment",
+                key(KeyCode.TAB, CTRL),
+                () -> column(1),
+                this::any);
+        goingOn(
+                "previous-treatment",
+                "Previous treatment",
+                key(KeyCode.TAB, CTRL, SHIFT),
+                () -> column(-1),
+                this::any);
     }
 
     private void column(int by) {
@@ -156,38 +242,56 @@ final class Commands extends CommandMenu {
             int now = all.indexOf(session.state().step().orElseThrow());
             face(Face.TREATMENT);
             session.selectCell(
-                    all.get(Math.floorMod(now + by, all.size())).id(), session.state().lane());
+                    all.get(Math.floorMod(now + by, all.size())).id(), session.state().channel());
         }
     }
 
-    private void lane() {
-        menu = "Lane";
+    private void channel() {
+        menu = "Channel";
         for (int i = 0; i < 4; i++) {
-            int lane = i;
+            int channel = i;
             named(
-                    "lane-" + i,
-                    () -> "Work on " + laneTitle(lane),
+                    "channel-" + i,
+                    () -> "Select " + channelTitle(channel),
                     key(KeyCode.getKeyCode(Integer.toString(i + 1))),
-                    () -> session.selectLane(lane),
-                    () -> lane < LaneEdits.kinds(session.state()).size());
+                    () -> session.selectChannel(channel),
+                    () -> channel < ChannelEdits.kinds(session.state()).size());
         }
-        add("Solo", key(KeyCode.O), () -> toggle("Solo", s -> s.withSolo(!s.solo())), this::any);
-        add("Mute", key(KeyCode.M), () -> toggle("Mute", s -> s.withMute(!s.mute())), this::any);
         add(
-                "Keep still",
+                "solo",
+                "Solo",
+                key(KeyCode.O),
+                () -> toggle("Solo", s -> s.withSolo(!s.solo())),
+                this::any);
+        add(
+                "mute",
+                "Mute",
+                key(KeyCode.M),
+                () -> toggle("Mute", s -> s.withMute(!s.mute())),
+                this::any);
+        add(
+                "fixed",
+                "Fixed",
                 key(KeyCode.G),
-                () -> toggle("Keep still", s -> s.withHold(!s.hold())),
+                () -> toggle("Fixed", s -> s.withFixed(!s.fixed())),
                 this::any);
         for (Follow follow : Follow.values()) {
-            add("Move " + follow, null, () -> view.follow.set(follow), this::any);
+            add(
+                    "follow-" + follow.id(),
+                    "Move: " + follow,
+                    null,
+                    () -> view.follow.set(follow),
+                    this::any);
         }
         add(
-                "Next step of nudging: 0.1, 0.5, 1, 10",
+                "next-nudge-step",
+                "Next nudge step (0.1, 0.5, 1, 10 px)",
                 key(KeyCode.QUOTE),
-                window.laneWork()::nextStep,
+                window.channelKeys()::nextStep,
                 this::any);
         add(
-                "Next way of moving: alone, together, opposed",
+                "next-move-mode",
+                "Next move mode (this channel only, all together, mirrored)",
                 key(KeyCode.V),
                 () ->
                         view.follow.set(
@@ -198,45 +302,90 @@ final class Commands extends CommandMenu {
     }
 
     private void separate() {
-        menu = "Separate";
+        menu = "Separation";
         for (Separation model : Separations.all()) {
             named(
                     "separate-" + model.id(),
                     model::title,
                     null,
-                    () -> Models.change(session, view, model),
+                    () -> SeparationChange.change(session, view, model),
                     this::any);
         }
-        add("Show how it is separated", key(KeyCode.N), () -> face(Face.SEPARATE), this::any);
-        add("Show how it is rejoined", key(KeyCode.Y), () -> face(Face.REJOIN), this::any);
-        add("Show the reach", key(KeyCode.R, CTRL), () -> face(Face.REACH), this::any);
-        add("Show the treatment", key(KeyCode.Z), () -> face(Face.TREATMENT), this::any);
-        add("All blend modes...", key(KeyCode.E), () -> band(Band.BLENDS), this::any);
-        add("Progressives...", key(KeyCode.I), () -> band(Band.PROGRESSIVES), this::any);
+        add(
+                "show-separation",
+                "Show separation",
+                key(KeyCode.N),
+                () -> face(Face.SEPARATE),
+                this::any);
+        add("show-rejoin", "Show rejoin", key(KeyCode.Y), () -> face(Face.REJOIN), this::any);
+        add("show-mask", "Show mask", key(KeyCode.R, CTRL), () -> face(Face.MASK), this::any);
+        add(
+                "show-treatment",
+                "Show treatment",
+                key(KeyCode.Z),
+                () -> face(Face.TREATMENT),
+                this::any);
+        add(
+                "show-blend-sheet",
+                "Show blend sheet...",
+                key(KeyCode.E),
+                () -> band(Band.BLENDS),
+                this::any);
+        add(
+                "show-channel-combinations",
+                "Show channel combinations...",
+                key(KeyCode.I),
+                () -> band(Band.CHANNEL_COMBINATIONS),
+                this::any);
     }
 
     private void layers() {
-        LayerWork work = window.layerWork();
+        LayerActions work = window.layerActions();
         menu = "Layer";
-        add("New title", key(KeyCode.T, CTRL), () -> work.newTitle(view.frame.get()));
-        add("New plain colour", null, work::newPlainColour);
-        add("New span over all", key(KeyCode.N, SHIFT), work::newSpan, this::any);
-        add("New span over this shot, or those picked", null, work::newSpanOverShots, this::any);
-        add("New look for this shot, or those picked", null, work::newLookForShots, this::any);
-        LookCopy look = window.works().copy();
-        add("Copy the look", null, look::copy, this::any);
-        add("Paste the look", null, look::paste, look::canPaste);
+        add("add-title", "Add title", key(KeyCode.T, CTRL), () -> work.newTitle(view.frame.get()));
+        add("add-solid-colour", "Add solid colour", null, work::newPlainColour);
+        add(
+                "add-span-over-whole-sequence",
+                "Add span over whole sequence",
+                key(KeyCode.N, SHIFT),
+                work::newSpan,
+                this::any);
+        add(
+                "add-span-over-selected-shots",
+                "Add span over selected shots",
+                null,
+                work::newSpanOverShots,
+                this::any);
+        add(
+                "add-look-for-selected-shots",
+                "Add look for selected shots",
+                null,
+                work::newLookForShots,
+                this::any);
+        LookCopy look = window.actions().copy();
+        add("copy-look", "Copy look", null, look::copy, this::any);
+        add("paste-look", "Paste look", null, look::paste, look::canPaste);
         for (Part part : Part.values()) {
-            add("Paste of the look: " + part.title(), null, () -> look.paste(part), look::canPaste);
+            add(
+                    "paste-look-" + part.name().toLowerCase(Locale.ROOT),
+                    "Paste from look: " + part.title(),
+                    null,
+                    () -> look.paste(part),
+                    look::canPaste);
         }
-        add("Show the layer", key(KeyCode.Q), () -> face(Face.LAYER), this::any);
-        add("Match a lens...", null, () -> window.sheetWork().lens(), this::any);
-        add("Sequence...", null, () -> window.sheetWork().sequence(), this::any);
-        add("Trim the sequence to what the moves leave covered", null, work::trim, this::any);
+        add("show-layer", "Show layer", key(KeyCode.Q), () -> face(Face.LAYER), this::any);
+        add("match-lens", "Match lens...", null, () -> window.sheetActions().lens(), this::any);
+        add(
+                "sequence-settings",
+                "Sequence settings...",
+                null,
+                () -> window.sheetActions().sequence(),
+                this::any);
+        add("crop-sequence", "Crop sequence to covered area", null, work::trim, this::any);
     }
 
     private void face(Face face) {
-        view.closeUpShown.set(true);
+        view.controlsShown.set(true);
         view.face.set(face);
     }
 
@@ -244,89 +393,123 @@ final class Commands extends CommandMenu {
         view.band.set(view.band.get() == band ? Band.NONE : band);
     }
 
-    private String laneTitle(int lane) {
-        var kinds = LaneEdits.kinds(session.state());
-        return lane < kinds.size() ? kinds.get(lane).title() : "lane " + (lane + 1);
+    private String channelTitle(int channel) {
+        var kinds = ChannelEdits.kinds(session.state());
+        return channel < kinds.size() ? kinds.get(channel).title() : "channel " + (channel + 1);
     }
 
-    private void toggle(String word, UnaryOperator<LaneState> change) {
-        int lane = session.state().lane();
-        session.editLook(word + " " + laneTitle(lane), l -> l.withLane(lane, change));
+    private void toggle(String name, UnaryOperator<ChannelState> change) {
+        int channel = session.state().channel();
+        session.editLook(name + " " + channelTitle(channel), l -> l.withChannel(channel, change));
     }
 
     private void viewMenu() {
         menu = "View";
-        flag("Second pane", key(KeyCode.B), view.twoPanes);
+        flag("second-pane", "Second pane", key(KeyCode.B), view.twoPanes);
         add(
+                "split-line",
                 "Split line",
                 key(KeyCode.S),
                 () -> view.split.set(view.split.get() < 0 ? 0.5 : -1),
                 this::any);
         add(
-                "Put this frame aside",
+                "take-snapshot",
+                "Take snapshot",
                 key(KeyCode.H, SHIFT),
-                window.panes().pictures()::hold,
+                window.panes().pictures()::takeSnapshot,
                 this::any);
         add(
-                "Show the frame put aside (also while H is down)",
+                "show-snapshot",
+                "Show snapshot (or hold H)",
                 null,
-                () -> view.showHeld.set(!view.showHeld.get()),
-                window.panes().pictures()::hasHeld);
+                () -> view.showSnapshot.set(!view.showSnapshot.get()),
+                window.panes().pictures()::hasSnapshot);
         add(
-                "Without the look (also while W is down)",
+                "bypass-looks",
+                "Bypass looks (or hold W)",
                 null,
-                () -> view.without.set(!view.without.get()),
+                () -> view.bypass.set(!view.bypass.get()),
                 this::any);
-        add("Lane in grey", key(KeyCode.A), () -> show(Show.LANE_GREY), this::any);
-        add("Lane in its ink", key(KeyCode.A, SHIFT), () -> show(Show.LANE_INK), this::any);
-        add("Difference", key(KeyCode.D), () -> show(Show.DIFFERENCE), this::any);
-        flag("Loupe", key(KeyCode.L), view.loupe);
-        flag("Scopes", key(KeyCode.L, SHIFT), view.scopes);
-        flag("Handles on the picture", key(KeyCode.J), view.handles);
-        add("Fit the picture", key(KeyCode.DIGIT0), () -> view.zoom.set(0));
-        add("Pixel for pixel", key(KeyCode.DIGIT0, SHIFT), () -> view.zoom.set(1));
+        add(
+                "channel-in-grey",
+                "Channel in grey",
+                key(KeyCode.A),
+                () -> show(Show.CHANNEL_GREY),
+                this::any);
+        add(
+                "channel-in-ink-colour",
+                "Channel in ink colour",
+                key(KeyCode.A, SHIFT),
+                () -> show(Show.CHANNEL_INK),
+                this::any);
+        add(
+                "difference-from-source",
+                "Difference from source",
+                key(KeyCode.D),
+                () -> show(Show.DIFFERENCE),
+                this::any);
+        flag("loupe", "Loupe", key(KeyCode.L), view.loupe);
+        flag("scopes", "Scopes", key(KeyCode.L, SHIFT), view.scopes);
+        flag("handles-on-picture", "Handles on picture", key(KeyCode.J), view.handles);
+        add("fit-in-pane", "Fit in pane", key(KeyCode.DIGIT0), () -> view.zoom.set(0));
+        add(
+                "actual-size",
+                "Actual size (100 %)",
+                key(KeyCode.DIGIT0, SHIFT),
+                () -> view.zoom.set(1));
         goingOn(
-                "Closer",
+                "zoom-in",
+                "Zoom in",
                 key(KeyCode.EQUALS),
                 () -> window.panes().first().zoomToStop(true),
                 ALWAYS);
         goingOn(
-                "Farther",
+                "zoom-out",
+                "Zoom out",
                 key(KeyCode.MINUS),
                 () -> window.panes().first().zoomToStop(false),
                 ALWAYS);
-        flag("Tray", key(KeyCode.T), view.trayShown);
-        flag("Close-up", key(KeyCode.C), view.closeUpShown);
-        flag("Only the picture", key(KeyCode.F), view.pictureOnly);
-        flag("Picture in a window of its own", key(KeyCode.F, SHIFT), view.ownWindow);
+        flag("tray", "Tray", key(KeyCode.T), view.trayShown);
+        flag("controls", "Controls", key(KeyCode.C), view.controlsShown);
+        flag("picture-only", "Picture only", key(KeyCode.F), view.pictureOnly);
+        flag(
+                "picture-in-separate-window",
+                "Picture in separate window",
+                key(KeyCode.F, SHIFT),
+                view.ownWindow);
         add(
-                "Next surround: black, grey, white",
+                "next-surround",
+                "Next surround (black, grey, white)",
                 key(KeyCode.U),
                 () ->
                         view.surround.set(
                                 Surround.values()[
                                         (view.surround.get().ordinal() + 1)
                                                 % Surround.values().length]));
-        flag(SCHEME, null, view.darkroom);
-        add("Memory for pictures...", null, () -> window.sheetWork().memory());
-        goingOn("Larger text", key(KeyCode.EQUALS, CTRL), () -> text(1), ALWAYS);
-        goingOn("Smaller text", key(KeyCode.MINUS, CTRL), () -> text(-1), ALWAYS);
+        flag("colour-scheme", "Switch colour scheme (Darkroom, Proof)", null, view.darkroom);
+        add(
+                "frame-cache-memory",
+                "Frame cache memory...",
+                null,
+                () -> window.sheetActions().memory());
+        goingOn("larger-text", "Larger text", key(KeyCode.EQUALS, CTRL), () -> text(1), ALWAYS);
+        goingOn("smaller-text", "Smaller text", key(KeyCode.MINUS, CTRL), () -> text(-1), ALWAYS);
     }
 
-    /** The next larger or smaller size of type. */
+    /** Selects the next larger or smaller text size. */
     private void text(int by) {
         double steps = Math.rint((view.textScale.get() - 1) * TEXT_STEPS) + by;
         view.textScale.set(1 + Math.clamp(steps, 0, TEXT_STEPS) / TEXT_STEPS);
     }
 
-    /** Shows something in the result pane, or the result again. */
+    /** Toggles the content of the result pane. */
     private void show(Show what) {
         view.paneA.set(view.paneA.get() == what ? Show.RESULT : what);
     }
 
     private void help() {
         menu = "Help";
-        add("Commands...", key(KeyCode.SPACE, CTRL), window::commandList);
-        add("About Ivrik", null, () -> window.sheetWork().about());
+        add("find-command", "Find command...", key(KeyCode.SPACE, CTRL), window::commandList);
+        add("about-ivrik", "About Ivrik", null, () -> window.sheetActions().about());
     }
 }

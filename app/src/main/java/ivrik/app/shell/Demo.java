@@ -2,7 +2,7 @@ package ivrik.app.shell;
 
 import java.nio.file.Path;
 
-/** Where the demo lies: in the folder that Ivrik was started from. */
+/** Location of the demo: in Ivrik's program folder. */
 final class Demo {
     private Demo() {}
 

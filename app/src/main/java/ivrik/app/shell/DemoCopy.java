@@ -8,15 +8,15 @@ import java.nio.file.StandardCopyOption;
 import java.util.Comparator;
 import java.util.stream.Stream;
 
-/** The demo in a folder whose name is the same on every machine. */
+/** A copy of the demo in a folder with a fixed name. */
 final class DemoCopy {
     static final Path FOLDER = Path.of(System.getProperty("java.io.tmpdir"), "quillhaven");
 
     private DemoCopy() {}
 
     /**
-     * Returns the project in it. What earlier pictures, or work on them, left behind goes; what a window keeps aside
-     * in hidden files, of work on the demo itself, is not copied.
+     * Copies the demo and returns its project. Earlier copies are deleted; hidden files of open windows are
+     * not copied.
      */
     static Path make() {
         Path from = Demo.project().getParent();

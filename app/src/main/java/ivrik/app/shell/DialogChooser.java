@@ -1,6 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.media.encode.Form;
+import ivrik.media.encode.ExportFormat;
 import ivrik.media.file.ProjectFile;
 
 import javafx.stage.DirectoryChooser;
@@ -12,7 +12,7 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 
-/** The platform's own file dialogs. */
+/** The platform's file dialogs. */
 final class DialogChooser implements Chooser {
     private static final ExtensionFilter PROJECTS =
             new ExtensionFilter("Ivrik projects", "*" + ProjectFile.ENDING);
@@ -37,18 +37,18 @@ final class DialogChooser implements Chooser {
 
     @Override
     public Path projectToOpen() {
-        return path(chooser("Open a project", PROJECTS, ALL).showOpenDialog(window));
+        return path(chooser("Open project", PROJECTS, ALL).showOpenDialog(window));
     }
 
     @Override
     public List<Path> footage() {
-        List<File> files = chooser("Bring in footage", ALL).showOpenMultipleDialog(window);
+        List<File> files = chooser("Import footage", ALL).showOpenMultipleDialog(window);
         return files == null ? List.of() : files.stream().map(File::toPath).toList();
     }
 
     @Override
     public Path oneSource(String name) {
-        return path(chooser("Where is " + name + "?", ALL).showOpenDialog(window));
+        return path(chooser("Relink " + name, ALL).showOpenDialog(window));
     }
 
     @Override
@@ -64,8 +64,8 @@ final class DialogChooser implements Chooser {
     }
 
     @Override
-    public Path exportTarget(Form form, String name) {
-        return save("Export to", form.title(), form.ending(), name);
+    public Path exportTarget(ExportFormat format, String name) {
+        return save("Export to", format.title(), format.ending(), name);
     }
 
     private Path save(String title, String files, String ending, String name) {

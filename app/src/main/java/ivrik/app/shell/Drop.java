@@ -9,12 +9,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 
-/** Files that are dragged in from outside and dropped anywhere on the window. */
+/** Files dropped on the window. */
 final class Drop {
     private final Consumer<List<Path>> take;
 
     /**
-     * @param take gets what was dropped, in its order
+     * @param take receives the files in order
      */
     Drop(Consumer<List<Path>> take) {
         this.take = take;

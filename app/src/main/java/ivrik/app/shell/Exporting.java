@@ -1,12 +1,12 @@
 package ivrik.app.shell;
 
 import ivrik.app.session.Document;
-import ivrik.app.session.KeptExport;
+import ivrik.app.session.SavedExportSettings;
 import ivrik.app.session.Session;
 import ivrik.app.sheet.ExportSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.media.encode.Export;
-import ivrik.media.encode.Form;
+import ivrik.media.encode.ExportFormat;
 import ivrik.media.encode.Preset;
 
 import java.nio.file.Files;
@@ -16,21 +16,21 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 
-/** Opens the export sheet with what the project suggests. */
-final class Exporting implements ExportSheet.Around {
+/** Opens the export sheet with the project's last settings. */
+final class Exporting implements ExportSheet.Host {
     private final Session session;
     private final Document document;
-    private final Remembered remembered;
+    private final SavedPreferences remembered;
     private final Sheets sheets;
     private final Supplier<Chooser> chooser;
 
-    /** What was written the last time of a project that has no file yet. */
-    private KeptExport before;
+    /** Last settings of an unnamed project. */
+    private SavedExportSettings before;
 
     Exporting(
             Session session,
             Document document,
-            Remembered remembered,
+            SavedPreferences remembered,
             Sheets sheets,
             Supplier<Chooser> chooser) {
         this.session = session;
@@ -44,12 +44,12 @@ final class Exporting implements ExportSheet.Around {
         open();
     }
 
-    /** With a form chosen already. */
-    void show(Form form) {
-        open().choose(form);
+    /** Opens the sheet with a format. */
+    void show(ExportFormat format) {
+        open().choose(format);
     }
 
-    /** With all choices of what the pictures leave for. */
+    /** Opens the sheet with a preset. */
     void show(Preset preset) {
         open().choose(preset);
     }
@@ -70,7 +70,7 @@ final class Exporting implements ExportSheet.Around {
         return sheet;
     }
 
-    /** The project's name as a file is called. */
+    /** The project's name as a file name. */
     private String name() {
         return session.project()
                 .name()
@@ -79,8 +79,8 @@ final class Exporting implements ExportSheet.Around {
     }
 
     @Override
-    public Path choose(Form form) {
-        return chooser.get().exportTarget(form, name() + form.ending());
+    public Path choose(ExportFormat format) {
+        return chooser.get().exportTarget(format, name() + format.ending());
     }
 
     @Override
@@ -88,7 +88,7 @@ final class Exporting implements ExportSheet.Around {
         return kept().flatMap(k -> k.of(session.project(), name()));
     }
 
-    private Optional<KeptExport> kept() {
+    private Optional<SavedExportSettings> kept() {
         Path project = document.file();
         return Optional.ofNullable(
                 project == null ? before : remembered.get().exports().get(project.toString()));
@@ -98,14 +98,14 @@ final class Exporting implements ExportSheet.Around {
     public void remember(Export.Order order) {
         Path project = document.file();
         if (project == null) {
-            before = KeptExport.of(order);
+            before = SavedExportSettings.of(order);
         } else {
-            remembered.change(p -> p.withExport(project, KeptExport.of(order)));
+            remembered.change(p -> p.withExport(project, SavedExportSettings.of(order)));
         }
     }
 
     @Override
     public void reveal(Path file) {
-        Reveal.inItsFolder(file);
+        ShowInFolder.inItsFolder(file);
     }
 }

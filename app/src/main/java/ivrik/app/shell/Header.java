@@ -1,11 +1,11 @@
 package ivrik.app.shell;
 
-import ivrik.app.control.Drawing;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Command;
 import ivrik.app.theme.Marks;
 import ivrik.app.theme.Palette;
-import ivrik.core.measure.Register;
+import ivrik.app.widget.Drawing;
+import ivrik.core.measure.Misregistration;
 
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -31,11 +31,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
-/** The top of the window: menus, the project's name, how far the picture is out of register, export. */
+/** The top of the window: menus, project name, misregistration and export. */
 final class Header extends StackPane {
-    /** By so much the project's name may be cut before there are two lines. */
+    /** Pixels by which the project's name may be cut before the header gets two lines. */
     private static final double ROOM = 40;
+
+    /** Ids of the commands that are followed by a line in their menu. */
+    private static final Set<String> LAST_IN_GROUP =
+            Set.of("recovered-work", "save-as", "export", "colour-scheme");
 
     private final Label name = new Label();
     private final Label saved = new Label();
@@ -60,12 +65,13 @@ final class Header extends StackPane {
         register.setId("register");
         register.setMinWidth(Region.USE_PREF_SIZE);
         register.setTooltip(measured);
-        ToggleButton without = new ToggleButton("Without");
-        without.selectedProperty().bindBidirectional(view.without);
-        without.setTooltip(new Tooltip("The picture without the look; also while W is held down"));
+        ToggleButton without = new ToggleButton("Bypass");
+        without.selectedProperty().bindBidirectional(view.bypass);
+        without.setTooltip(
+                new Tooltip("Shows the picture without looks. Also while W is held down"));
         Button out = new Button("Export");
         out.setId("export");
-        out.setTooltip(new Tooltip("Writes pictures or a movie. Key: Ctrl+E"));
+        out.setTooltip(new Tooltip("Exports images or a movie. Key: Ctrl+E"));
         out.getStyleClass().add("primary");
         out.setOnAction(e -> export.run());
         name.getStyleClass().add("project-name");
@@ -92,7 +98,7 @@ final class Header extends StackPane {
         arrange();
     }
 
-    /** On one line, or on two where there is no room for all of it on one. */
+    /** One line, or two if the content does not fit. */
     private void arrange() {
         double wanted =
                 menus.prefWidth(-1) + about.prefWidth(-1) - (name.getText().isEmpty() ? 0 : ROOM);
@@ -118,15 +124,14 @@ final class Header extends StackPane {
                         item.setText(command.title());
                         item.setDisable(!command.enabled().getAsBoolean());
                     });
-            if (command.title().equals("Open the demo")) {
+            if (command.id().equals("open-demo")) {
                 menu.getItems().add(recent);
             }
-            if (List.of("Kept work...", "Save as...", "Export...", Commands.SCHEME)
-                    .contains(command.title())) {
+            if (LAST_IN_GROUP.contains(command.id())) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
         }
-        // An item that was disabled when its menu was last open would not answer to its key.
+        // an item that was disabled when its menu was last open would not respond to its key
         menus.values()
                 .forEach(
                         menu ->
@@ -150,14 +155,14 @@ final class Header extends StackPane {
     }
 
     /**
-     * @param standing how the project stands: saved, kept aside and the like
+     * @param standing state of the project, such as saved
      */
     void showName(String project, String standing) {
         name.setText(project);
         saved.setText(standing);
     }
 
-    /** The number is of a picture that is older than what is set. */
+    /** Marks the number as outdated. */
     private void stale(boolean is) {
         register.getStyleClass().remove("stale");
         if (is) {
@@ -165,8 +170,8 @@ final class Header extends StackPane {
         }
     }
 
-    /** How far out of register; null where there is no picture. */
-    void showRegister(Register r) {
+    /** Shows the misregistration; null without a picture. */
+    void showRegister(Misregistration r) {
         mark.setVisible(r != null);
         register.setVisible(r != null);
         if (r == null) {
@@ -174,16 +179,15 @@ final class Header extends StackPane {
         }
         register.setText(
                 r.largest() == 0
-                        ? "in register, off by 0"
+                        ? "exact"
                         : r.isExact()
-                                ? "in register, off by less than 1 of 65535"
-                                : "out of register by " + codes(r.largest()));
+                                ? "differs by less than 1/65535"
+                                : "differs by up to " + codes(r.largest()));
         measured.setText(
                 String.format(
                         Locale.ROOT,
-                        "The largest difference between this picture and its source: %.3g of"
-                                + " white; on average %.3g. Of 255 steps from black to white, as"
-                                + " files of 8 bit have, it is %s.",
+                        "Difference between the result and its source, white being 1: largest %.3g,"
+                                + " average %.3g. At 8 bits per channel the largest is %s.",
                         r.largest(),
                         r.mean(),
                         codes(r.largest())));
@@ -191,16 +195,16 @@ final class Header extends StackPane {
         mark.redraw();
     }
 
-    /** A difference in steps of 8 bit. */
+    /** A difference in 8-bit code values. */
     private static String codes(double difference) {
         long codes = Math.round(difference * 255);
         return codes == 0
-                ? "less than 1 of 255"
-                : codes > 255 ? "more than 255 of 255" : codes + " of 255";
+                ? "less than 1/255"
+                : codes > 255 ? "more than the full range" : codes + "/255";
     }
 
-    /** How far apart the marks are drawn for a register, in pixels. */
-    static double apart(Register r) {
+    /** Distance of the marks for a misregistration, in pixels. */
+    static double apart(Misregistration r) {
         return r.isExact() ? 0 : 1 + 2 * Math.min(1, r.largest());
     }
 

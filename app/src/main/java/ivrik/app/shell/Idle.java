@@ -3,15 +3,15 @@ package ivrik.app.shell;
 import java.time.Duration;
 import java.util.function.LongSupplier;
 
-/** Whether nothing has been wanted for a while. */
+/** Detects that nothing was requested for a while. */
 final class Idle {
     private final LongSupplier nanos;
     private final long after;
     private long wanted;
-    private boolean told;
+    private boolean reported;
 
     /**
-     * @param nanos the time, in nanoseconds since whenever
+     * @param nanos provides the time in nanoseconds
      */
     Idle(Duration after, LongSupplier nanos) {
         this.after = after.toNanos();
@@ -21,13 +21,13 @@ final class Idle {
 
     void wanted() {
         wanted = nanos.getAsLong();
-        told = false;
+        reported = false;
     }
 
-    /** True once for each while of which nothing was wanted. */
+    /** True once per idle period. */
     boolean begins() {
-        boolean begins = !told && nanos.getAsLong() - wanted >= after;
-        told |= begins;
+        boolean begins = !reported && nanos.getAsLong() - wanted >= after;
+        reported |= begins;
         return begins;
     }
 }

@@ -4,8 +4,8 @@ import ivrik.app.session.Session;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.Sheets.Choice;
 import ivrik.core.IvrikException;
-import ivrik.core.project.Arrange;
 import ivrik.core.project.Project;
+import ivrik.core.project.ProjectEdits;
 import ivrik.core.project.Source;
 import ivrik.core.threads.Threads;
 import ivrik.media.decode.Import;
@@ -21,31 +21,31 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 
-/** Files coming into the project; looked into off the interface thread. */
+/** Imports files into the project; they are examined off the interface thread. */
 final class Importer {
     private final Session session;
     private final Sheets sheets;
-    private final Consumer<String> remark;
+    private final Consumer<String> notice;
     private final Executor reader =
             Executors.newSingleThreadExecutor(Threads.named("ivrik-import"));
 
     /**
-     * @param sheets tell what could not be brought in, and ask where a file may be read in two ways
-     * @param remark what is not as one would expect of what was
+     * @param sheets reports errors and asks questions
+     * @param notice receives notes on imported files
      */
-    Importer(Session session, Sheets sheets, Consumer<String> remark) {
+    Importer(Session session, Sheets sheets, Consumer<String> notice) {
         this.session = session;
         this.sheets = sheets;
-        this.remark = remark;
+        this.notice = notice;
     }
 
     /**
-     * Brings files in, in their order. A single still beside which others are numbered may be meant as one of a
-     * sequence: that is asked.
+     * Imports files in order. For a single still that belongs to numbered ones, asks whether to import the
+     * sequence.
      *
-     * @param then run when all of them are in, or said not to be
+     * @param then executed after all files were imported or reported
      */
-    void bringIn(List<Path> files, Runnable then) {
+    void importFiles(List<Path> files, Runnable then) {
         reader.execute(
                 () -> {
                     Optional<Path> sequence =
@@ -63,11 +63,13 @@ final class Importer {
 
     private void ask(Path still, Path sequence, long count, Runnable then) {
         sheets.ask(
-                still.getFileName() + " is one of " + count + " numbered pictures",
-                "Are they the frames of a sequence?",
+                still.getFileName() + " belongs to " + count + " numbered images",
+                "Import them as one numbered sequence?",
                 List.of(
-                        new Choice("A sequence of " + count, () -> bring(sequence, then)),
-                        new Choice("Only this still", () -> bring(still, then))));
+                        new Choice(
+                                "Numbered sequence (" + count + " frames)",
+                                () -> bring(sequence, then)),
+                        new Choice("Single still", () -> bring(still, then))));
     }
 
     private void bring(Path file, Runnable then) {
@@ -81,13 +83,13 @@ final class Importer {
                     "",
                     source ->
                             session.edit(
-                                    "Bring in " + source.name(),
-                                    p -> Arrange.putOn(p, named(p, source))));
+                                    "Import " + source.name(),
+                                    p -> ProjectEdits.putOn(p, named(p, source))));
         }
         Platform.runLater(then);
     }
 
-    /** Another file for a source; everything built on it stays. */
+    /** Relinks a source to another file; everything that uses the source stays. */
     void replace(Source old, Path file) {
         reader.execute(
                 () ->
@@ -100,7 +102,7 @@ final class Importer {
                                                 p -> p.withSource(source))));
     }
 
-    /** What a source's file is, found out off the interface thread. */
+    /** Finds the properties of a source's file, off the interface thread. */
     void facts(Source source, Consumer<SourceFacts> then) {
         reader.execute(
                 () -> {
@@ -113,14 +115,14 @@ final class Importer {
                 });
     }
 
-    /** The same file, read in another way; its size may be another then. */
-    void readAnew(Source old, Source changed) {
+    /** Changes the decoding options of a source; its size may change. */
+    void reread(Source old, Source changed) {
         reader.execute(
                 () -> {
                     try {
                         Source read =
                                 Import.source(
-                                        Path.of(changed.path()), changed.id(), changed.reading());
+                                        Path.of(changed.path()), changed.id(), changed.settings());
                         Source named =
                                 new Source(
                                         read.id(),
@@ -132,11 +134,11 @@ final class Importer {
                                         read.frames(),
                                         read.sound(),
                                         read.title(),
-                                        read.reading());
+                                        read.settings());
                         Platform.runLater(
                                 () ->
                                         session.edit(
-                                                "Read " + old.name() + " another way",
+                                                "Change settings of " + old.name(),
                                                 p -> p.withSource(named)));
                     } catch (IvrikException e) {
                         failed(Path.of(changed.path()), e);
@@ -145,28 +147,28 @@ final class Importer {
     }
 
     private void failed(Path file, IvrikException e) {
-        Platform.runLater(() -> sheets.tell("Could not read " + file.getFileName(), e.oneLine()));
+        Platform.runLater(() -> sheets.report("Could not read " + file.getFileName(), e.oneLine()));
     }
 
     private void look(Path file, String id, Consumer<Source> then) {
         try {
             Source source = Import.source(file, id);
-            List<String> remarks = SourceFacts.of(source).remarks();
+            List<String> notices = SourceFacts.of(source).notices();
             Platform.runLater(
                     () -> {
                         then.accept(source);
-                        if (!remarks.isEmpty()) {
-                            remark.accept(source.name() + ": " + String.join("; ", remarks));
+                        if (!notices.isEmpty()) {
+                            notice.accept(source.name() + ": " + String.join("; ", notices));
                         }
                     });
         } catch (IvrikException e) {
             Platform.runLater(
-                    () -> sheets.tell("Could not bring in " + file.getFileName(), e.oneLine()));
+                    () -> sheets.report("Could not import " + file.getFileName(), e.oneLine()));
         }
     }
 
-    /** With an id of its own. */
+    /** The source with an unused id. */
     private static Source named(Project project, Source source) {
-        return source.withId(Arrange.freeSourceId(project, source.name()));
+        return source.withId(ProjectEdits.freeSourceId(project, source.name()));
     }
 }

@@ -1,8 +1,8 @@
 package ivrik.app.shell;
 
-import ivrik.app.session.EarlyReading;
+import ivrik.app.session.ProjectPreload;
 import ivrik.app.theme.Fonts;
-import ivrik.media.ffmpeg.LoadedAside;
+import ivrik.media.ffmpeg.FfmpegPreload;
 import ivrik.media.file.UserFolder;
 
 import javafx.application.Application;
@@ -16,37 +16,37 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** The JavaFX application: makes the window and gives it what the command line named. */
+/** The JavaFX application: opens the window with the arguments of the command line. */
 public final class IvrikApp extends Application {
     private static final String DEMO = "--demo";
 
     /** Whether there is no display. */
     private static volatile boolean headless;
 
-    /** The exit code when the window has closed. */
+    /** Exit code after the window has closed. */
     public static volatile int exit;
 
     /**
-     * Opens the window; comes back when it has closed.
+     * Opens the window; returns after it has closed.
      *
-     * @param withoutDisplay whether only pictures of it are made
+     * @param withoutDisplay whether only pictures of the window are made
      */
     public static void run(boolean withoutDisplay, String... args) {
         headless = withoutDisplay;
         if (!headless) {
-            ToolkitWords.intoTheLog();
+            ToolkitMessages.intoTheLog();
         }
-        GivingWay.install();
-        LoadedAside.begin();
-        projectIn(args).ifPresent(EarlyReading::begin);
+        ThreadPriorities.install();
+        FfmpegPreload.begin();
+        projectIn(args).ifPresent(ProjectPreload::begin);
         launch(IvrikApp.class, args);
     }
 
-    /** The project that the window starts with. */
+    /** The project to start with. */
     private static Optional<Path> projectIn(String... args) {
         return List.of(args).equals(List.of(DEMO))
                 ? Optional.of(Demo.project())
-                : Arrivals.project(Stream.of(args).map(Path::of).toList());
+                : IncomingFiles.project(Stream.of(args).map(Path::of).toList());
     }
 
     @Override
@@ -58,7 +58,7 @@ public final class IvrikApp extends Application {
         Fonts.load();
         List<String> args = getParameters().getRaw();
         if (headless) {
-            Shots shots = new Shots();
+            Screenshots shots = new Screenshots();
             Runnable end = Platform::exit;
             if (args.getFirst().equals("--screenshots")) {
                 shots.all(Path.of(args.get(1)), end);

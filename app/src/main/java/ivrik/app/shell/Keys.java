@@ -1,8 +1,8 @@
 package ivrik.app.shell;
 
-import ivrik.app.control.NumberField;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Command;
+import ivrik.app.widget.NumberField;
 
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
@@ -16,16 +16,15 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Keys that the menus cannot carry: arrows nudge and Space plays whatever has the focus except text,
- * Enter presses the focused button, and W and H act while they are down. Text being typed is kept from
- * the menus' single letters. A key that is held down, which keyboards press again and again, does once what
- * does not go on.
+ * Keys that menus cannot handle: arrows nudge, and Space plays, whatever has the focus except text; Enter
+ * presses the focused button; W and H act while held. Typed text does not trigger single-letter shortcuts. A
+ * held key triggers a command once, unless the command repeats.
  */
 final class Keys {
     private static final double LARGE = 10;
     private static final double FINE = 0.1;
 
-    /** A plus, wherever it is on the keyboard; the key of the menu is the one that has it on most. */
+    /** Plus keys; the menu shows the most common one. */
     private static final Set<KeyCode> CLOSER = EnumSet.of(KeyCode.PLUS, KeyCode.ADD);
 
     private final MainWindow window;
@@ -39,19 +38,19 @@ final class Keys {
         this.commands = commands;
     }
 
-    /** The scene is a window's. */
+    /** Installs the handlers on a window's scene. */
     void install() {
-        scene.getWindow().focusedProperty().addListener((o, was, is) -> letGo());
+        scene.getWindow().focusedProperty().addListener((o, was, is) -> release());
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
         scene.getRoot().addEventHandler(KeyEvent.KEY_PRESSED, this::keepFromMenus);
     }
 
-    /** Comes after the focused control and before the menus. */
+    /** Runs after the focused control and before the menus. */
     private void keepFromMenus(KeyEvent e) {
         if (window.sheets().isShowing()) {
             if (e.getCode() != KeyCode.ENTER) {
-                e.consume(); // nothing behind a sheet is reached
+                e.consume(); // keys do not reach anything behind a sheet
             }
             return;
         }
@@ -84,10 +83,10 @@ final class Keys {
         }
         View view = window.view();
         if (e.getCode() == KeyCode.W && !e.isShortcutDown()) {
-            view.without.set(true);
+            view.bypass.set(true);
             e.consume();
         } else if (e.getCode() == KeyCode.H && !e.isShortcutDown() && !e.isShiftDown()) {
-            view.showHeld.set(window.panes().pictures().hasHeld());
+            view.showSnapshot.set(window.panes().pictures().hasSnapshot());
             e.consume();
         } else if (e.getCode() == KeyCode.SPACE && !e.isShortcutDown()) {
             play(e.isShiftDown());
@@ -116,20 +115,20 @@ final class Keys {
                         .allMatch(Command::goesOn);
     }
 
-    /** Plays, around the burst or the cut with Shift, or stops; whatever has the focus. */
+    /** Starts or stops playback; with Shift around the nearest burst or cut. */
     private void play(boolean around) {
         View view = window.view();
         if (window.session().project().layers().isEmpty()) {
             return;
         }
         if (around) {
-            new TimeWork(window.session(), view).playAround();
+            new TimeActions(window.session(), view).playAround();
         } else {
             view.playing.set(!view.playing.get());
         }
     }
 
-    /** Escape puts a sheet away wherever the focus is; what lies behind gets no key. */
+    /** Escape closes a sheet; nothing behind it receives keys. */
     private void onSheet(KeyEvent e) {
         if (e.getCode() == KeyCode.ESCAPE) {
             window.sheets().away();
@@ -139,7 +138,7 @@ final class Keys {
         }
     }
 
-    /** Enter does what Space does elsewhere, because Space plays whatever has the focus. */
+    /** Enter presses buttons, because Space plays. */
     private static void press(ButtonBase button) {
         if (button instanceof MenuButton menu) {
             menu.show();
@@ -156,23 +155,23 @@ final class Keys {
         double size = e.isAltDown() ? FINE : e.isShiftDown() ? LARGE : 1;
         double x = e.getCode() == KeyCode.RIGHT ? size : e.getCode() == KeyCode.LEFT ? -size : 0;
         double y = e.getCode() == KeyCode.DOWN ? size : e.getCode() == KeyCode.UP ? -size : 0;
-        window.laneWork().nudge(x, y);
+        window.channelKeys().nudge(x, y);
         e.consume();
     }
 
     private void released(KeyEvent e) {
         down.remove(e.getCode());
         if (e.getCode() == KeyCode.W) {
-            window.view().without.set(false);
+            window.view().bypass.set(false);
         } else if (e.getCode() == KeyCode.H) {
-            window.view().showHeld.set(false);
+            window.view().showSnapshot.set(false);
         }
     }
 
-    /** What is let go while another window has the focus is not heard of here. */
-    private void letGo() {
+    /** Handles keys that were released while another window had the focus. */
+    private void release() {
         down.clear();
-        window.view().without.set(false);
-        window.view().showHeld.set(false);
+        window.view().bypass.set(false);
+        window.view().showSnapshot.set(false);
     }
 }

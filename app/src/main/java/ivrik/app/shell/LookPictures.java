@@ -23,7 +23,9 @@ import java.util.function.BiConsumer;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 
-/** Small pictures of what each look makes of the first footage, made once, off the interface thread. */
+/**
+ * Thumbnails of each look applied to the first footage, rendered once, off the interface thread.
+ */
 final class LookPictures {
     private static final Logger LOG = LoggerFactory.getLogger(LookPictures.class);
     private static final int WIDTH = 160;
@@ -32,7 +34,7 @@ final class LookPictures {
     private final Supplier<List<Look>> own;
     private final BiConsumer<String, Image> show;
 
-    /** What they were made of; read on the interface thread only. */
+    /** What the thumbnails were made from; for the interface thread. */
     private String made = "";
 
     private List<Look> shown = List.of();
@@ -41,7 +43,7 @@ final class LookPictures {
 
     /**
      * @param own the user's looks, which come first
-     * @param show told of each by its look's name, on the interface thread
+     * @param show receives each thumbnail by look name, on the interface thread
      */
     LookPictures(PictureService service, Supplier<List<Look>> own, BiConsumer<String, Image> show) {
         this.service = service;
@@ -49,7 +51,7 @@ final class LookPictures {
         this.show = show;
     }
 
-    /** All are to be made anew. */
+    /** Discards all thumbnails. */
     void forget() {
         made = "";
     }
@@ -85,7 +87,7 @@ final class LookPictures {
     private List<Look> looks() {
         return Stream.concat(
                         own.get().stream(),
-                        BuiltInLooks.shelf().stream().map(BuiltInLook::shownOff))
+                        BuiltInLooks.shelf().stream().map(BuiltInLook::withExampleSettings))
                 .toList();
     }
 

@@ -1,24 +1,24 @@
 package ivrik.app.shell;
 
-import ivrik.app.band.Bands;
-import ivrik.app.closeup.CloseUp;
+import ivrik.app.controls.ControlsPanel;
 import ivrik.app.desk.Desk;
 import ivrik.app.desk.Matrix;
 import ivrik.app.desk.TimeView;
 import ivrik.app.pane.Footer;
-import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
 import ivrik.app.picture.Player;
+import ivrik.app.picture.SourceFault;
 import ivrik.app.session.Document;
-import ivrik.app.session.Laying;
+import ivrik.app.session.LookApplication;
 import ivrik.app.session.Session;
-import ivrik.app.session.Steps;
+import ivrik.app.session.TreatmentEdits;
 import ivrik.app.session.View;
 import ivrik.app.sheet.Command;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.theme.Palette;
+import ivrik.app.tiles.TileSheets;
 import ivrik.app.tray.Tray;
-import ivrik.core.measure.Register;
+import ivrik.core.measure.Misregistration;
 import ivrik.core.project.Project;
 
 import javafx.application.Platform;
@@ -35,22 +35,22 @@ import java.util.List;
 import java.util.Map;
 import java.util.SequencedMap;
 
-/** The window: its parts, and what the commands do. */
+/** The window: its parts, and the effects of commands. */
 public final class MainWindow {
-    /** After so long without anything wanted, memory goes back. */
+    /** Idle time after which memory is released. */
     private static final Duration REST = Duration.ofMinutes(3);
 
     private final Stage stage;
     private final Session session = new Session();
-    private final Steps steps = new Steps(session);
+    private final TreatmentEdits steps = new TreatmentEdits(session);
     private final View view = new View();
     private final ObjectProperty<Palette> palette = Palette.property();
-    private final Remembered remembered;
+    private final SavedPreferences remembered;
     private final Document document;
     private final Importer importer;
-    private final LaneKeys laneWork = new LaneKeys(session, view);
-    private final LayerWork layerWork = new LayerWork(session, view);
-    private final Laying laying = new Laying(session, view);
+    private final ChannelKeys channelKeys = new ChannelKeys(session, view);
+    private final LayerActions layerActions = new LayerActions(session, view);
+    private final LookApplication laying = new LookApplication(session, view);
     private final Projects projects;
     private final TimeView time;
     private final Panes panes;
@@ -58,25 +58,25 @@ public final class MainWindow {
     private final TrayPictures small;
     private final Player player;
     private final Tray tray;
-    private final CloseUp closeUp;
+    private final ControlsPanel controls;
     private final Arrangement arrangement;
     private final Sheets sheets;
-    private final SheetWork sheetWork;
+    private final SheetActions sheetActions;
     private final Header header;
-    private final WindowName name;
+    private final WindowTitle name;
     private final Welcome welcome;
-    private final Works works;
+    private final ProjectActions actions;
     private final Exporting exporting;
-    private final Arrivals arrivals;
+    private final IncomingFiles arrivals;
     private final List<Command> commands;
-    private final Watch watch;
+    private final PeriodicChecks watch;
     private Chooser chooser;
     private boolean closed;
 
     public MainWindow(Stage stage, Path dataFolder) {
         this.stage = stage;
         chooser = new DialogChooser(stage);
-        remembered = new Remembered(dataFolder);
+        remembered = new SavedPreferences(dataFolder);
         document = new Document(session, dataFolder, Platform::runLater, view.notice::set);
         BorderPane content = new BorderPane();
         sheets = new Sheets(content);
@@ -86,11 +86,11 @@ public final class MainWindow {
         panes = Panes.of(stage, session, view, palette, this::showRegister, this::showFaults);
         pictures = panes.pictures();
         player = new Player(session, view, pictures.service(), pictures::play);
-        sheetWork =
-                new SheetWork(
+        sheetActions =
+                new SheetActions(
                         session, view, laying, sheets, remembered, pictures.service(), palette);
-        works =
-                Works.of(
+        actions =
+                ProjectActions.of(
                         session,
                         view,
                         laying,
@@ -100,30 +100,37 @@ public final class MainWindow {
                         () -> chooser,
                         this::open,
                         this::take);
-        steps.measureBy(works.casts()::takeOut);
+        steps.measureBy(actions.colourCasts()::correct);
         exporting = new Exporting(session, document, remembered, sheets, () -> chooser);
-        arrivals = new Arrivals(this::open, works, importer);
+        arrivals = new IncomingFiles(this::open, actions, importer);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
-        name = new WindowName(stage, session, document, header);
+        name = new WindowTitle(stage, session, document, header);
         tray =
                 new Tray(
                         session,
-                        works.own().all(),
-                        new TrayWork(
+                        actions.own().all(),
+                        new TrayActions(
                                 session,
                                 view,
                                 laying,
                                 importer,
-                                layerWork,
+                                layerActions,
                                 () -> chooser,
-                                this::bringIn,
+                                this::importFootage,
                                 this::forgetSmall,
                                 sheets,
-                                works.looks()));
-        small = new TrayPictures(session, pictures.service(), tray, time, works.own());
-        welcome = new Welcome(this::bringIn, this::openDemo, this::open);
-        closeUp = new CloseUp(session, view, steps, works.casts(), palette, pictures::sourceColour);
+                                actions.looks()));
+        small = new TrayPictures(session, pictures.service(), tray, time, actions.own());
+        welcome = new Welcome(this::importFootage, this::openDemo, this::open);
+        controls =
+                new ControlsPanel(
+                        session,
+                        view,
+                        steps,
+                        actions.colourCasts(),
+                        palette,
+                        pictures::sourceColour);
         arrangement =
                 new Arrangement(
                         view,
@@ -133,15 +140,15 @@ public final class MainWindow {
                         welcome,
                         new Footer(session, view, pictures::result, pictures::source),
                         panes.scopes(),
-                        closeUp,
+                        controls,
                         new Desk(session, view, new Matrix(session, view, steps, palette), time),
-                        new Bands(
+                        new TileSheets(
                                 session,
                                 view,
                                 steps,
                                 laying,
                                 pictures.service(),
-                                works.own(),
+                                actions.own(),
                                 this::saveAsPicture));
         content.setCenter(arrangement);
         content.setTop(header);
@@ -155,7 +162,7 @@ public final class MainWindow {
                         () -> chooser,
                         this::filesChanged);
         watch =
-                new Watch(
+                new PeriodicChecks(
                         session,
                         view,
                         pictures.service(),
@@ -180,7 +187,7 @@ public final class MainWindow {
                 });
         new Keys(this, scene, commands).install();
         Menus.install(scene);
-        new RightMenus(commands).install(scene);
+        new ContextMenus(commands).install(scene);
         new Drop(this::take).install(scene);
     }
 
@@ -197,11 +204,11 @@ public final class MainWindow {
                             name.show();
                         });
         welcome.showWhileEmpty(session, projects.openingProperty());
-        works.own()
+        actions.own()
                 .read(
                         faults ->
-                                tell(
-                                        "Some of your looks could not be read",
+                                report(
+                                        "Some of your looks could not be loaded",
                                         String.join("\n", faults)));
         document.fileProperty().addListener((o, a, b) -> name.show());
         document.safetyProperty().addListener((o, a, b) -> name.show());
@@ -211,20 +218,20 @@ public final class MainWindow {
         name.show();
     }
 
-    /** The present picture is there in full: now there is time for small ones. */
-    private void showRegister(Register register) {
+    /** Shows the misregistration of the finished picture and starts thumbnails. */
+    private void showRegister(Misregistration register) {
         header.showRegister(register);
         small.make();
     }
 
-    /** Where no picture is on its way that small ones would wait for. */
+    /** Renders thumbnails if no picture is being rendered. */
     private void makeSmallIfIdle() {
         if (session.project().isEmpty() && !document.isBusy()) {
             small.make();
         }
     }
 
-    private void showFaults(Map<String, Fault> faults) {
+    private void showFaults(Map<String, SourceFault> faults) {
         tray.showFaults(faults);
     }
 
@@ -237,10 +244,10 @@ public final class MainWindow {
         small.forget();
     }
 
-    /** Files are others now than when they were read. */
+    /** Reacts to files that changed on disk. */
     private void filesChanged() {
-        pictures.service().readAnew();
-        pictures.askAnew();
+        pictures.service().reread();
+        pictures.askAgain();
         small.forget();
     }
 
@@ -264,33 +271,34 @@ public final class MainWindow {
         return sheets;
     }
 
-    LayerWork layerWork() {
-        return layerWork;
+    LayerActions layerActions() {
+        return layerActions;
     }
 
     PictureService service() {
         return pictures.service();
     }
 
-    SheetWork sheetWork() {
-        return sheetWork;
+    SheetActions sheetActions() {
+        return sheetActions;
     }
 
     void commandList() {
-        sheetWork.commands(
-                commands, new Offers(session, steps, laying, view, works.own(), sheets, exporting));
+        sheetActions.commands(
+                commands,
+                new SearchEntries(session, steps, laying, view, actions.own(), sheets, exporting));
     }
 
-    Steps steps() {
+    TreatmentEdits steps() {
         return steps;
     }
 
-    Works works() {
-        return works;
+    ProjectActions actions() {
+        return actions;
     }
 
-    LaneKeys laneWork() {
-        return laneWork;
+    ChannelKeys channelKeys() {
+        return channelKeys;
     }
 
     Player player() {
@@ -301,46 +309,46 @@ public final class MainWindow {
         return projects;
     }
 
-    /** Whether there is anything to be seen. */
+    /** Whether there is a picture. */
     public boolean hasPicture() {
         return !session.project().layers().isEmpty();
     }
 
-    /** Whether the panes show in full what was last asked for. */
+    /** Whether the panes show the final result of the latest request. */
     public boolean isSettled() {
         return unsettled().isEmpty();
     }
 
-    /** What is still at work on what was last asked for, in words. */
+    /** What is still working on the latest request, as text. */
     List<String> unsettled() {
         Map<String, Boolean> busy = new LinkedHashMap<>();
         busy.put("the project's file", document.isBusy());
-        busy.put("the traces", time.isBusy());
+        busy.put("the graphs", time.isBusy());
         busy.put("the scopes", !panes.scopes().isSettled());
-        busy.put("the casts", works.casts().isBusy());
-        busy.put("the controls", !closeUp.isWhole());
+        busy.put("the colour casts", actions.colourCasts().isBusy());
+        busy.put("the controls", !controls.isWhole());
         busy.put("the pictures", hasPicture() && !pictures.isSettled());
         return busy.keySet().stream().filter(busy::get).toList();
     }
 
-    /** In place of the platform's dialogs. */
+    /** Replaces the file dialogs. */
     void chooseWith(Chooser c) {
         chooser = c;
     }
 
     private void saveAsPicture(SequencedMap<String, Project> each) {
-        Path file = chooser.toSave(Chooser.Saved.PICTURE, "progressives");
+        Path file = chooser.toSave(Chooser.Saved.PICTURE, "channel-combinations");
         if (file != null) {
-            new TiledPicture(pictures.service(), view.frame.get(), this::tell).write(each, file);
+            new TiledPicture(pictures.service(), view.frame.get(), this::report).write(each, file);
         }
     }
 
-    /** Files from a drop, a dialog or the command line: each kind goes where it belongs. */
+    /** Handles files from a drop, a dialog or the command line. */
     public void take(List<Path> files) {
         arrivals.take(files, () -> {});
     }
 
-    void bringIn() {
+    void importFootage() {
         take(chooser.footage());
     }
 
@@ -348,12 +356,12 @@ public final class MainWindow {
         open(Demo.project());
     }
 
-    /** Opens a project, offering back work that was lost. */
+    /** Opens a project and offers recoverable work. */
     public void open(Path file) {
         projects.open(file);
     }
 
-    /** The very first start shows a demo; later ones offer back what was lost. */
+    /** Shows the demo on the first start; offers recoverable work on later ones. */
     void firstStart(Path demo) {
         if (remembered.isFirst() && Files.exists(demo)) {
             open(demo);
@@ -361,7 +369,7 @@ public final class MainWindow {
         projects.offerUnnamed();
     }
 
-    /** Started with files: what was lost is only mentioned. */
+    /** Starts with files; recoverable work is only mentioned. */
     void startWith(List<Path> files) {
         arrivals.take(files, projects::mentionUnnamed);
     }
@@ -377,7 +385,7 @@ public final class MainWindow {
         projects.unlessUnsaved(this::close);
     }
 
-    /** Ends without asking. */
+    /** Closes without asking. */
     public void close() {
         if (closed) {
             return;
@@ -394,7 +402,7 @@ public final class MainWindow {
         stage.close();
     }
 
-    void tell(String title, String text) {
-        sheets.tell(title, text);
+    void report(String title, String text) {
+        sheets.report(title, text);
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.app.control.Controls;
+import ivrik.app.widget.Controls;
 
 import javafx.event.Event;
 import javafx.geometry.Bounds;
@@ -12,8 +12,7 @@ import javafx.scene.control.MenuItem;
 import javafx.stage.Window;
 
 /**
- * Menus that look like a word: what is chosen at present is ticked, lies where the word is, and is what the arrow
- * keys go on from.
+ * Menus in place of text: the present choice is ticked, lies under the pointer and has the initial focus.
  */
 final class Menus {
     private Menus() {}
@@ -23,7 +22,7 @@ final class Menus {
         scene.addEventHandler(MenuButton.ON_SHOWN, e -> button(e, Menus::place));
     }
 
-    /** Whether any menu is open: then keys are its own. */
+    /** Whether any menu is open and receives the keys. */
     static boolean areOpen() {
         return Window.getWindows().stream()
                 .anyMatch(w -> w instanceof ContextMenu && w.isShowing());
@@ -37,19 +36,14 @@ final class Menus {
 
     private static void tick(MenuButton button) {
         for (MenuItem item : button.getItems()) {
-            Controls.tick(item, isChosen(button, item));
+            Controls.tick(item, Controls.isChosen(button, item));
         }
-    }
-
-    private static boolean isChosen(MenuButton button, MenuItem item) {
-        return Controls.isChosen(item)
-                || item.getText() != null && item.getText().equals(button.getText());
     }
 
     private static void place(MenuButton button) {
         MenuItem chosen =
                 button.getItems().stream()
-                        .filter(item -> isChosen(button, item))
+                        .filter(item -> Controls.isChosen(button, item))
                         .findFirst()
                         .orElse(null);
         if (chosen == null

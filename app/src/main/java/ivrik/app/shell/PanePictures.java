@@ -1,18 +1,18 @@
 package ivrik.app.shell;
 
 import ivrik.app.pane.PicturePane;
-import ivrik.app.picture.Answer;
-import ivrik.app.picture.Fault;
 import ivrik.app.picture.PictureService;
-import ivrik.app.picture.Request;
-import ivrik.app.picture.Shown;
-import ivrik.app.session.Newest;
+import ivrik.app.picture.RenderRequest;
+import ivrik.app.picture.RenderResult;
+import ivrik.app.picture.ShownFrame;
+import ivrik.app.picture.SourceFault;
+import ivrik.app.session.LatestTask;
+import ivrik.app.session.NoEffectReason;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Show;
-import ivrik.app.session.WhyNothing;
-import ivrik.core.measure.Register;
+import ivrik.core.measure.Misregistration;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
@@ -35,44 +35,44 @@ import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 
-/** Asks for the pictures the panes need, and puts the answers into them. */
+/** Requests the pictures of the panes and shows the results. */
 final class PanePictures {
     private static final Logger LOG = LoggerFactory.getLogger(PanePictures.class);
 
     private final Session session;
     private final View view;
     private final PictureService service;
-    private final Map<Show, Shown> latest = new EnumMap<>(Show.class);
+    private final Map<Show, ShownFrame> latest = new EnumMap<>(Show.class);
     private final List<Pane> panes;
-    private final Consumer<Register> onRegister;
-    private final Consumer<Map<String, Fault>> onFaults;
-    private Request asked;
+    private final Consumer<Misregistration> onRegister;
+    private final Consumer<Map<String, SourceFault>> onFaults;
+    private RenderRequest asked;
     private Plans tried;
     private final TakePlans takes;
 
-    /** Of the project before the last edit. */
+    /** Plans before the last edit. */
     private Plans plansBefore;
 
-    private final Newest why = new Newest();
+    private final LatestTask why = new LatestTask();
 
-    /** After which a picture that is not there yet is said to be made. */
+    /** Delay after which a missing picture is marked as being rendered. */
     private final PauseTransition late = new PauseTransition(javafx.util.Duration.millis(150));
 
     private boolean settled;
     private boolean answeredBefore;
-    private Request pictured;
-    private Shown held;
-    private BiConsumer<Shown, Shown> painted = (result, source) -> {};
+    private RenderRequest pictured;
+    private ShownFrame held;
+    private BiConsumer<ShownFrame, ShownFrame> painted = (result, source) -> {};
 
-    /** A pane and what it shows. */
+    /** A pane and its content kind. */
     record Pane(Consumer<String> detail, PicturePane picture, ObjectProperty<Show> show) {}
 
     PanePictures(
             Session session,
             View view,
             List<Pane> panes,
-            Consumer<Register> onRegister,
-            Consumer<Map<String, Fault>> onFaults) {
+            Consumer<Misregistration> onRegister,
+            Consumer<Map<String, SourceFault>> onFaults) {
         this.session = session;
         this.view = view;
         this.panes = new ArrayList<>(panes);
@@ -80,7 +80,7 @@ final class PanePictures {
         this.onFaults = onFaults;
         this.takes = new TakePlans(session, view);
         this.service = new PictureService(this::answered);
-        service.readAnew();
+        service.reread();
         late.setOnFinished(e -> view.behind.set(!settled));
         session.stateProperty()
                 .addListener(
@@ -107,8 +107,8 @@ final class PanePictures {
         }
         view.twoPanes.addListener((o, a, b) -> ask());
         view.trial.addListener((o, a, b) -> ask());
-        view.without.addListener((o, a, b) -> paint());
-        view.showHeld.addListener((o, a, b) -> paint());
+        view.bypass.addListener((o, a, b) -> paint());
+        view.showSnapshot.addListener((o, a, b) -> paint());
         view.split.addListener((o, a, b) -> paint());
     }
 
@@ -117,23 +117,23 @@ final class PanePictures {
     }
 
     /**
-     * @param told the picture of the first pane, and the untouched one or null, whenever they are others
+     * @param reported receives the picture of the first pane and the untouched one or null, on each change
      */
-    void onPainted(BiConsumer<Shown, Shown> told) {
-        painted = told;
+    void onPainted(BiConsumer<ShownFrame, ShownFrame> reported) {
+        painted = reported;
     }
 
-    Shown result() {
+    ShownFrame result() {
         return latest.get(Show.RESULT);
     }
 
-    Shown source() {
+    ShownFrame source() {
         return latest.get(Show.SOURCE);
     }
 
-    /** The source's colour, as delivered, at a place of the sequence; none outside. */
+    /** The source's colour at a position of the sequence, gamma-encoded; empty outside. */
     Optional<Ink> sourceColour(Point2D at) {
-        Shown source = source();
+        ShownFrame source = source();
         if (source == null || source.frame() == null) {
             return Optional.empty();
         }
@@ -147,36 +147,36 @@ final class PanePictures {
         for (int i = 0; i < 3; i++) {
             c[i] = frame.colour().get(i).at(x, y);
         }
-        // as it can be written down
+        // rounded to 8 bits
         return Optional.of(Ink.parse(new Ink(c[0], c[1], c[2]).hex()));
     }
 
-    boolean hasHeld() {
+    boolean hasSnapshot() {
         return held != null;
     }
 
-    void hold() {
+    void takeSnapshot() {
         held = latest.get(Show.RESULT);
-        view.notice.set("Frame " + view.frame.get() + " put aside: H shows it");
+        view.notice.set("Snapshot of frame " + view.frame.get() + " taken. Hold H to show it");
         paint();
     }
 
-    /** Whether the panes show in full what was last asked for. */
+    /** Whether the panes show the final result of the latest request. */
     boolean isSettled() {
         return settled && !why.isBusy();
     }
 
-    /** One pane more. */
+    /** Adds a pane. */
     void add(Pane pane) {
         panes.add(pane);
-        askAnew();
+        askAgain();
     }
 
     void remove(Pane pane) {
         panes.remove(pane);
     }
 
-    /** Asks for the present frame again. */
+    /** Requests the present frame again. */
     void ask() {
         Project project = shown();
         if (project.layers().isEmpty()) {
@@ -188,15 +188,15 @@ final class PanePictures {
         if (view.twoPanes.get()) {
             shows.add(view.paneB.get());
         }
-        Request request =
-                new Request(
+        RenderRequest request =
+                new RenderRequest(
                         plans(project),
                         frame,
                         shows,
                         takes.of(shows),
                         session.state().layer().map(Layer::id).orElse(""),
                         session.state().lookNumber(),
-                        session.state().lane());
+                        session.state().channel());
         if (settled && request.equals(asked)) {
             return;
         }
@@ -206,13 +206,13 @@ final class PanePictures {
         service.ask(request);
     }
 
-    /** What is shown is what is set. */
+    /** The panes show the present state. */
     private void caughtUp() {
         late.stop();
         view.behind.set(false);
     }
 
-    /** The project, with what is being tried out on it. */
+    /** The project with a previewed edit. */
     private Project shown() {
         return view.trial.get() == null
                 ? session.project()
@@ -229,7 +229,7 @@ final class PanePictures {
         return tried;
     }
 
-    /** There is nothing to show. */
+    /** Shows nothing. */
     private void clear() {
         asked = null;
         settled = true;
@@ -246,14 +246,14 @@ final class PanePictures {
         panes.forEach(p -> p.picture().clear());
     }
 
-    /** All that is known is let go: sources have changed. */
-    void askAnew() {
+    /** Discards everything after sources changed. */
+    void askAgain() {
         settled = false;
         asked = null;
         ask();
     }
 
-    /** What is shown in the panes, said from the same that made the picture. */
+    /** Updates the strips of the panes from the rendered request. */
     private void detail(Project project, long frame) {
         String shot =
                 project.layers()
@@ -265,7 +265,7 @@ final class PanePictures {
         panes.forEach(p -> p.detail().accept(shot));
     }
 
-    private void answered(Answer answer) {
+    private void answered(RenderResult answer) {
         detail(answer.request().plans().project(), answer.request().frame());
         if (answer.isFailed()) {
             failed(answer);
@@ -280,7 +280,7 @@ final class PanePictures {
         if (settled && !answeredBefore) {
             answeredBefore = true;
             StartTime.log();
-            GivingWay.firstPictureIsThere();
+            ThreadPriorities.firstPictureIsThere();
         }
         onFaults.accept(answer.faults());
         paint();
@@ -292,8 +292,8 @@ final class PanePictures {
         explain(answer);
     }
 
-    /** What the quick pass has shown of the same stays; pictures of anything else do not. */
-    private void failed(Answer answer) {
+    /** Keeps a reduced picture of the same request; removes others. */
+    private void failed(RenderResult answer) {
         settled = true;
         caughtUp();
         onRegister.accept(null);
@@ -304,8 +304,8 @@ final class PanePictures {
     }
 
     /**
-     * An edit that leaves the frame as it was is explained, unless there is something else to be said. The
-     * frame's plans before and after it are compared off the interface thread.
+     * Explains an edit that left the frame unchanged, unless there is another message. The plans before and
+     * after are compared off the interface thread.
      */
     private void explainEdit(Project was) {
         Plans before = plansBefore;
@@ -328,30 +328,30 @@ final class PanePictures {
 
     private void sayIfMissed(boolean missed) {
         if (missed && view.notice.get().isEmpty()) {
-            view.notice.set(WhyNothing.MISSED);
-        } else if (!missed && view.notice.get().equals(WhyNothing.MISSED)) {
+            view.notice.set(NoEffectReason.MISSED);
+        } else if (!missed && view.notice.get().equals(NoEffectReason.MISSED)) {
             view.notice.set("");
         }
     }
 
-    private void explain(Answer answer) {
+    private void explain(RenderResult answer) {
         String why =
                 answer.plan().layers().stream()
                         .flatMap(l -> l.picture().stream())
                         .map(p -> answer.faults().get(p.source().id()))
                         .filter(java.util.Objects::nonNull)
-                        .map(Fault::words)
+                        .map(SourceFault::message)
                         .findFirst()
                         .orElse(
                                 answer.plan().layers().isEmpty()
-                                        ? "Nothing is shown at this frame"
+                                        ? "No layer is visible at this frame"
                                         : "");
         panes.forEach(p -> p.picture().explain(why));
     }
 
     private void paint() {
         for (Pane pane : panes) {
-            Shown shown = latest.get(chosen(pane.show().get()));
+            ShownFrame shown = latest.get(chosen(pane.show().get()));
             if (chosen(pane.show().get()) == Show.HELD) {
                 shown = held;
             }
@@ -370,13 +370,13 @@ final class PanePictures {
         if (show != Show.RESULT) {
             return show;
         }
-        return view.without.get()
+        return view.bypass.get()
                 ? Show.SOURCE
-                : view.showHeld.get() && held != null ? Show.HELD : Show.RESULT;
+                : view.showSnapshot.get() && held != null ? Show.HELD : Show.RESULT;
     }
 
-    /** A frame of playback. */
-    void play(Shown shown) {
+    /** Shows a frame of playback. */
+    void play(ShownFrame shown) {
         for (Pane pane : panes) {
             if (pane.show().get() == Show.RESULT) {
                 pane.picture().show(shown);
@@ -389,8 +389,8 @@ final class PanePictures {
     private Optional<String> why(long frame) {
         Optional<String> burst =
                 view.face.get() == View.Face.BURST
-                        ? WhyNothing.ofBurst(session, frame)
+                        ? NoEffectReason.ofBurst(session, frame)
                         : Optional.empty();
-        return burst.or(() -> WhyNothing.of(session, frame));
+        return burst.or(() -> NoEffectReason.of(session, frame));
     }
 }

@@ -4,12 +4,12 @@ import ivrik.app.pane.Handles;
 import ivrik.app.pane.PaneFrame;
 import ivrik.app.pane.PicturePane;
 import ivrik.app.pane.ZoomMenu;
-import ivrik.app.picture.Fault;
+import ivrik.app.picture.SourceFault;
 import ivrik.app.scope.ScopePanel;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.theme.Palette;
-import ivrik.core.measure.Register;
+import ivrik.core.measure.Misregistration;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.stage.Stage;
@@ -19,9 +19,10 @@ import java.util.Map;
 import java.util.function.Consumer;
 
 /**
- * The two panes with their frames, what is painted in them, and what shows the same: the window of its own and the scopes.
+ * The two panes with their frames and pictures, and further views of the same pictures: the separate window
+ * and the scopes.
  *
- * @param first the one that is always there
+ * @param first the pane that is always visible
  */
 record Panes(
         PicturePane first,
@@ -30,16 +31,16 @@ record Panes(
         PictureWindow ownWindow,
         ScopePanel scopes) {
     /**
-     * @param onRegister told of the register whenever a picture is there in full
-     * @param onFaults told which sources cannot be shown
+     * @param onRegister receives the misregistration of each finished picture
+     * @param onFaults receives the sources that cannot be shown
      */
     static Panes of(
             Stage stage,
             Session session,
             View view,
             ObjectProperty<Palette> palette,
-            Consumer<Register> onRegister,
-            Consumer<Map<String, Fault>> onFaults) {
+            Consumer<Misregistration> onRegister,
+            Consumer<Map<String, SourceFault>> onFaults) {
         Handles handles = new Handles(session, view);
         PicturePane paneA = new PicturePane(session, view, palette, handles);
         paneA.setId("picture-a");

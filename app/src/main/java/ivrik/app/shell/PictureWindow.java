@@ -17,8 +17,8 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 
 /**
- * The picture alone in a window of its own, on a second screen if there is one; a double press fills that screen.
- * Keys do there what they do in the first window.
+ * The picture in a separate window, on a second screen if there is one; a double click fills that screen.
+ * Keys work as in the main window.
  */
 final class PictureWindow {
     private final Stage main;
@@ -30,8 +30,8 @@ final class PictureWindow {
     private PanePictures.Pane pane;
 
     /**
-     * @param main the first window
-     * @param makePane makes what the picture is drawn in
+     * @param main the main window
+     * @param makePane creates the pane
      */
     PictureWindow(Stage main, View view, PanePictures pictures, Supplier<PicturePane> makePane) {
         this.main = main;
@@ -66,7 +66,7 @@ final class PictureWindow {
         onSecondScreen();
         stage.setOnHidden(e -> view.ownWindow.set(false));
         stage.show();
-        Consumer<String> title = detail -> stage.setTitle("Picture - " + detail);
+        Consumer<String> title = detail -> stage.setTitle("Ivrik picture: " + detail);
         pane = new PanePictures.Pane(title, picture, show);
         pictures.add(pane);
     }
@@ -98,7 +98,7 @@ final class PictureWindow {
         e.consume();
     }
 
-    /** Puts it away. */
+    /** Closes the window. */
     void close() {
         if (stage != null) {
             Stage shown = stage;

@@ -3,18 +3,18 @@ package ivrik.app.shell;
 import ivrik.app.session.Document;
 import ivrik.app.session.Document.Access;
 import ivrik.app.session.Document.Outcome;
-import ivrik.app.session.LostOffer;
+import ivrik.app.session.RecoveryOffer;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.sheet.KeptWork;
+import ivrik.app.sheet.RecoveredWorkSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.Sheets.Choice;
 import ivrik.core.IvrikException;
 import ivrik.core.json.Differences;
 import ivrik.core.project.Project;
-import ivrik.media.file.LostWork;
 import ivrik.media.file.ProjectFile;
-import ivrik.media.file.ProjectHeldException;
+import ivrik.media.file.ProjectLockedException;
+import ivrik.media.file.RecoverableWork;
 
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -28,29 +28,29 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 
-/** Projects opened and saved by the user: what is asked first, and what is said when it goes wrong. */
+/** Opens and saves projects, with the questions and error messages. */
 final class Projects {
     private static final Logger LOG = LoggerFactory.getLogger(Projects.class);
-    private static final int MOST_DIFFERENCES = 12;
+    private static final int MAX_DIFFERENCES = 12;
 
     private final Session session;
     private final View view;
     private final Document document;
     private final Sheets sheets;
-    private final Remembered remembered;
+    private final SavedPreferences remembered;
     private final Supplier<Chooser> chooser;
     private final Runnable opened;
     private final ReadOnlyBooleanWrapper opening = new ReadOnlyBooleanWrapper();
 
     /**
-     * @param opened told when there is another project
+     * @param opened executed after another project was opened
      */
     Projects(
             Session session,
             View view,
             Document document,
             Sheets sheets,
-            Remembered remembered,
+            SavedPreferences remembered,
             Supplier<Chooser> chooser,
             Runnable opened) {
         this.session = session;
@@ -70,7 +70,7 @@ final class Projects {
                 });
     }
 
-    /** Asks which, and opens it. */
+    /** Asks for a project and opens it. */
     void open() {
         Path chosen = chooser.get().projectToOpen();
         if (chosen != null) {
@@ -78,7 +78,7 @@ final class Projects {
         }
     }
 
-    /** Opens a project, offering back work that was lost. */
+    /** Opens a project and offers recoverable work. */
     void open(Path file) {
         open(file, () -> {});
     }
@@ -87,14 +87,15 @@ final class Projects {
         unlessUnsaved(() -> openNow(file.toAbsolutePath(), Access.WORK, this::offer, then));
     }
 
-    /** Whether one is being read that is not on the desk yet. */
+    /** Whether a project is being read. */
     ReadOnlyBooleanProperty openingProperty() {
         return opening.getReadOnlyProperty();
     }
 
-    private void openNow(Path file, Access access, Consumer<List<LostOffer>> lost, Runnable then) {
+    private void openNow(
+            Path file, Access access, Consumer<List<RecoveryOffer>> lost, Runnable then) {
         opening.set(true);
-        view.notice.set("Opening " + file.getFileName());
+        view.notice.set("Opening " + file.getFileName() + "...");
         document.open(
                 file,
                 access,
@@ -103,12 +104,12 @@ final class Projects {
                     fresh();
                     remembered.change(s -> s.withRecent(file));
                     if (!what.problems().isEmpty()) {
-                        sheets.tell(
-                                "Part of " + file.getFileName() + " could not be read",
+                        sheets.report(
+                                file.getFileName() + " was opened with errors",
                                 String.join("\n", what.problems())
                                         + "\n\n"
-                                        + "The rest is here. The file itself is as it was until you"
-                                        + " save.");
+                                        + "The readable part was opened. The file does not change"
+                                        + " until you save.");
                     }
                     lost.accept(what.lost());
                     then.run();
@@ -116,63 +117,67 @@ final class Projects {
                 fault -> {
                     opening.set(false);
                     view.notice.set("");
-                    if (fault instanceof ProjectHeldException held) {
+                    if (fault instanceof ProjectLockedException held) {
                         held(file, held, then);
                     } else {
                         LOG.warn("open", fault);
-                        sheets.tell("Could not open " + file.getFileName(), fault.oneLine());
+                        sheets.report("Could not open " + file.getFileName(), fault.oneLine());
                     }
                 });
     }
 
-    private void held(Path file, ProjectHeldException held, Runnable then) {
+    private void held(Path file, ProjectLockedException held, Runnable then) {
         sheets.ask(
-                file.getFileName() + " is open already",
-                "It is open with "
-                        + held.holder().words()
-                        + ". Two windows on one project would save over each other's work.",
+                file.getFileName() + " is already open",
+                "In use by "
+                        + held.holder().description()
+                        + ". Two windows must not edit one project: each would overwrite the"
+                        + " other's changes.",
                 List.of(
-                        new Choice("Open to look", () -> openNow(file, Access.LOOK, l -> {}, then)),
+                        new Choice(
+                                "Open read-only", () -> openNow(file, Access.LOOK, l -> {}, then)),
                         new Choice("Open a copy", () -> openNow(file, Access.COPY, l -> {}, then)),
-                        new Choice("Leave it", () -> {})));
+                        new Choice("Cancel", () -> {})));
     }
 
-    /** Looks for work without a name that was lost, and offers it back. */
+    /** Finds unnamed recoverable work and offers it. */
     void offerUnnamed() {
         document.unnamedLost(this::offer);
     }
 
-    /** Says that there is such work, without standing in the way. */
+    /** Mentions recoverable work without a question. */
     void mentionUnnamed() {
         document.unnamedLost(
                 lost -> {
                     if (!lost.isEmpty()) {
                         view.notice.set(
-                                "Work of before that was never saved is kept: File, Kept work...");
+                                "Unsaved work from an earlier run was recovered: File > Recovered"
+                                        + " work...");
                     }
                 });
     }
 
-    /** Everything that is kept: without a name, of this project, and of those last worked on. */
-    void kept() {
+    /** Lists all recoverable work: unnamed, of this project and of recent ones. */
+    void showRecoveredWork() {
         document.allLost(remembered.get().recent().stream().map(Path::of).toList(), this::show);
     }
 
-    private void offer(List<LostOffer> lost) {
+    private void offer(List<RecoveryOffer> lost) {
         if (!lost.isEmpty()) {
             show(lost);
         }
     }
 
-    private void show(List<LostOffer> lost) {
-        KeptWork sheet = new KeptWork(lost, document.journal(), keeping, sheets);
+    private void show(List<RecoveryOffer> lost) {
+        RecoveredWorkSheet sheet =
+                new RecoveredWorkSheet(lost, document.journal(), keeping, sheets);
         sheets.show(sheet, sheet.first());
     }
 
-    private final KeptWork.Actions keeping =
-            new KeptWork.Actions() {
+    private final RecoveredWorkSheet.Actions keeping =
+            new RecoveredWorkSheet.Actions() {
                 @Override
-                public void takeBack(LostWork lost) {
+                public void recover(RecoverableWork lost) {
                     Path project = lost.project().orElse(null);
                     if (project == null
                             || !project.equals(document.file()) && Files.isRegularFile(project)) {
@@ -183,12 +188,13 @@ final class Projects {
                 }
 
                 @Override
-                public void throwAway(LostWork lost) {
-                    document.throwAway(lost, fault -> failed("Could not throw it away", fault));
+                public void discard(RecoverableWork lost) {
+                    document.discard(
+                            lost, fault -> failed("Could not discard the recovered work", fault));
                 }
             };
 
-    private void takeFrom(LostWork lost, Path project) {
+    private void takeFrom(RecoverableWork lost, Path project) {
         if (project == null) {
             takeNow(lost);
         } else {
@@ -196,54 +202,54 @@ final class Projects {
         }
     }
 
-    private void takeNow(LostWork lost) {
-        document.takeBack(lost, this::fresh, fault -> failed("Could not take it back", fault));
+    private void takeNow(RecoverableWork lost) {
+        document.recover(lost, this::fresh, fault -> failed("Could not recover the work", fault));
     }
 
     private void failed(String title, IvrikException fault) {
         LOG.warn(title, fault);
-        sheets.tell(title, fault.oneLine());
+        sheets.report(title, fault.oneLine());
     }
 
-    /** Another project: its pictures, its first frame. */
+    /** Shows the first frame of another project. */
     private void fresh() {
         view.playing.set(false);
         view.frame.set(0);
         opened.run();
     }
 
-    /** Does something that would lose unsaved work, after asking. */
+    /** Runs an action that would lose unsaved work, after asking. */
     void unlessUnsaved(Runnable action) {
         if (session.isSaved() || session.project().isEmpty()) {
             action.run();
             return;
         }
         sheets.ask(
-                "Save " + session.project().name() + " first?",
-                "It has changes that are not saved.",
+                "Save changes to " + session.project().name() + "?",
+                "Unsaved changes would be lost.",
                 List.of(
                         new Choice("Save", () -> save(action)),
                         new Choice(
-                                "Do not save",
+                                "Discard changes",
                                 () -> {
                                     document.discard();
                                     action.run();
                                 }),
-                        new Choice("Stay here", () -> {})));
+                        new Choice("Cancel", () -> {})));
     }
 
-    /** Saves, asking where to if there is no place yet. */
+    /** Saves; asks for a file if there is none. */
     void save() {
         save(() -> {});
     }
 
-    /** Asks where to, and saves there. */
+    /** Asks for a file and saves. */
     void saveAs() {
         saveAs(() -> {});
     }
 
     private void save(Runnable then) {
-        if (document.file() == null || document.isToLook()) {
+        if (document.file() == null || document.isReadOnly()) {
             saveAs(then);
         } else {
             saveTo(document.file(), false, then);
@@ -255,18 +261,18 @@ final class Projects {
         if (chosen == null) {
             return;
         }
-        Path target = Endings.with(chosen, ProjectFile.ENDING);
-        if (!Endings.isTaken(chosen, target)) {
+        Path target = FileExtensions.with(chosen, ProjectFile.ENDING);
+        if (!FileExtensions.isTaken(chosen, target)) {
             saveTo(target, false, then);
             return;
         }
         sheets.ask(
-                target.getFileName() + " is there already",
-                "Shall it be replaced?",
+                target.getFileName() + " already exists",
+                "Replace the existing file?",
                 List.of(
-                        new Choice("Choose another name", () -> saveAs(then)),
-                        new Choice("Replace it", () -> saveTo(target, true, then)),
-                        new Choice("Stay here", () -> {})));
+                        new Choice("Save as...", () -> saveAs(then)),
+                        new Choice("Replace", () -> saveTo(target, true, then)),
+                        new Choice("Cancel", () -> {})));
     }
 
     private void saveTo(Path target, boolean replace, Runnable then) {
@@ -277,7 +283,7 @@ final class Projects {
                     switch (outcome) {
                         case Outcome.Saved(Path file) -> {
                             remembered.change(s -> s.withRecent(file));
-                            view.notice.set("Saved to " + file);
+                            view.notice.set("Saved: " + file);
                             then.run();
                         }
                         case Outcome.Changed changed -> changed(changed, then);
@@ -287,16 +293,16 @@ final class Projects {
                 });
     }
 
-    /** Another program has been at the file: nothing is written before the user says so. */
+    /** The file was changed by another program: nothing is written without confirmation. */
     private void changed(Outcome.Changed changed, Runnable then) {
         String name = changed.file().getFileName().toString();
         String text =
                 changed.gone()
-                        ? "It was renamed, moved or deleted since it was opened here."
+                        ? "The file was renamed, moved or deleted after it was opened here."
                         : changed.there().isEmpty()
-                                ? "Another program has put something in its place that is no"
+                                ? "Another program has overwritten the file; it is no longer a"
                                         + " project."
-                                : "Another window or program has saved it since it was opened"
+                                : "Another window or program saved the file after it was opened"
                                         + " here.";
         ask(name, text, changed, then);
     }
@@ -305,11 +311,13 @@ final class Projects {
         Choice saveAs = new Choice("Save as...", () -> saveAs(then));
         Choice replace =
                 new Choice(
-                        changed.gone() ? "Save it there again" : "Replace it",
+                        changed.gone() ? "Save again" : "Replace",
                         () -> saveTo(changed.file(), true, then));
-        Choice stay = new Choice("Stay here", () -> {});
+        Choice stay = new Choice("Cancel", () -> {});
         sheets.ask(
-                changed.gone() ? name + " is no longer there" : name + " was changed meanwhile",
+                changed.gone()
+                        ? name + " no longer exists"
+                        : name + " was changed by another program",
                 text,
                 changed.there()
                         .map(
@@ -317,7 +325,7 @@ final class Projects {
                                         List.of(
                                                 saveAs,
                                                 new Choice(
-                                                        "See what differs",
+                                                        "Show differences",
                                                         () ->
                                                                 ask(
                                                                         name,
@@ -330,12 +338,13 @@ final class Projects {
     }
 
     private String differences(Project there) {
-        List<String> all = Differences.between(session.project(), "here", there, "in the file");
-        String shown = String.join("\n", all.subList(0, Math.min(MOST_DIFFERENCES, all.size())));
+        List<String> all =
+                Differences.between(session.project(), "in this window", there, "in the file");
+        String shown = String.join("\n", all.subList(0, Math.min(MAX_DIFFERENCES, all.size())));
         return all.isEmpty()
-                ? "The file says the same as this window, in other words."
-                : all.size() <= MOST_DIFFERENCES
+                ? "The file and this window hold the same project; only the formatting differs."
+                : all.size() <= MAX_DIFFERENCES
                         ? shown
-                        : shown + "\nand " + (all.size() - MOST_DIFFERENCES) + " more";
+                        : shown + "\nand " + (all.size() - MAX_DIFFERENCES) + " more";
     }
 }

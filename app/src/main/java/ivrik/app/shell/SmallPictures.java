@@ -18,7 +18,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.BiConsumer;
 
-/** Small pictures of sources, each made once, off the interface thread. */
+/** Thumbnails of sources, each rendered once, off the interface thread. */
 final class SmallPictures {
     private static final Logger LOG = LoggerFactory.getLogger(SmallPictures.class);
     private static final Size SIZE = new Size(256, 144);
@@ -28,14 +28,14 @@ final class SmallPictures {
     private final Set<String> made = new HashSet<>();
 
     /**
-     * @param show told of each by its source's id, on the interface thread
+     * @param show receives each thumbnail by source id, on the interface thread
      */
     SmallPictures(PictureService service, BiConsumer<String, Image> show) {
         this.service = service;
         this.show = show;
     }
 
-    /** All are to be made anew. */
+    /** Discards all thumbnails. */
     void forget() {
         made.clear();
     }

@@ -6,13 +6,13 @@ import org.slf4j.LoggerFactory;
 import java.time.Duration;
 import java.time.Instant;
 
-/** What it has taken from the start of the process to the first picture. */
+/** Time from the start of the process to the first picture. */
 final class StartTime {
     private static final Logger LOG = LoggerFactory.getLogger(StartTime.class);
 
     private StartTime() {}
 
-    /** Notes that the first picture is there. */
+    /** Logs the time once. */
     static void log() {
         ProcessHandle.Info process = ProcessHandle.current().info();
         Instant started = process.startInstant().orElse(Instant.now());

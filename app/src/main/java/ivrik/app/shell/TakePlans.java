@@ -3,8 +3,8 @@ package ivrik.app.shell;
 import ivrik.app.session.Plans;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
-import ivrik.app.session.View.Kept;
 import ivrik.app.session.View.Show;
+import ivrik.app.session.View.TakeId;
 import ivrik.core.project.Project;
 import ivrik.core.project.Takes;
 
@@ -12,7 +12,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Set;
 
-/** The plans of takes that panes show, each in place of what is done on its layer. */
+/** Plans of the takes in the panes, each in place of its layer's looks. */
 final class TakePlans {
     private final Session session;
     private final View view;
@@ -23,7 +23,7 @@ final class TakePlans {
         this.view = view;
     }
 
-    /** Of those among what is shown. */
+    /** The plans of the shown takes. */
     Map<Show, Plans> of(Set<Show> shows) {
         Map<Show, Plans> now = new EnumMap<>(Show.class);
         for (Show show : shows) {
@@ -35,8 +35,8 @@ final class TakePlans {
         return now;
     }
 
-    /** What is known of a project that is the same is not worked out again. */
-    private Plans plans(Show show, Kept kept) {
+    /** Reuses the plans of an unchanged project. */
+    private Plans plans(Show show, TakeId kept) {
         Project project = session.project();
         Project with =
                 kept == null

@@ -22,29 +22,30 @@ import java.util.List;
 import java.util.SequencedMap;
 import java.util.function.BiConsumer;
 
-/** Several small pictures beside each other on middle grey, as one file; written in a thread of its own. */
+/** Writes several thumbnails side by side on middle grey as one file, on its own thread. */
 final class TiledPicture {
     private static final int WIDTH = 480;
     private static final int GAP = 12;
     private static final int COLUMNS = 4;
     private static final float GREY = 0.18f;
 
-    /** The height of a line of words, and how they are set. */
-    private static final int WORDS = 34;
+    /** Height of a caption, and its font. */
+    private static final int CAPTION_HEIGHT = 34;
 
-    private static final Title WORD = Title.EMPTY.with(t -> t.weight(400).sizePx(20).tracking(20));
+    private static final Title CAPTION =
+            Title.EMPTY.with(t -> t.weight(400).sizePx(20).tracking(20));
 
     private final PictureService service;
     private final long frame;
-    private final BiConsumer<String, String> tell;
+    private final BiConsumer<String, String> report;
 
     /**
-     * @param tell a title and a text, at the end
+     * @param report receives title and text at the end
      */
-    TiledPicture(PictureService service, long frame, BiConsumer<String, String> tell) {
+    TiledPicture(PictureService service, long frame, BiConsumer<String, String> report) {
         this.service = service;
         this.frame = frame;
-        this.tell = tell;
+        this.report = report;
     }
 
     void write(SequencedMap<String, Project> each, Path file) {
@@ -52,7 +53,7 @@ final class TiledPicture {
                 "ivrik-tiles",
                 () -> {
                     String title = "Saved";
-                    String text = "The progressives are in " + file;
+                    String text = "Channel combinations exported to " + file;
                     try {
                         List<Frame> frames = new ArrayList<>();
                         for (Project project : each.values()) {
@@ -64,26 +65,26 @@ final class TiledPicture {
                                 Depth.INT8,
                                 Workers.shared());
                     } catch (IvrikException e) {
-                        title = "Could not save the progressives";
+                        title = "Channel combinations could not be exported";
                         text = e.oneLine();
                     }
                     String head = title;
                     String body = text;
-                    Platform.runLater(() -> tell.accept(head, body));
+                    Platform.runLater(() -> report.accept(head, body));
                 });
     }
 
-    /** All frames, of one size, in rows of four, each with its name under it. */
+    /** Frames of the same size in rows of four, each with a caption. */
     static Frame sheet(List<String> names, List<Frame> frames) {
         Size one = frames.getFirst().size();
         int columns = Math.min(COLUMNS, frames.size());
         int rows = (frames.size() + COLUMNS - 1) / COLUMNS;
-        int high = one.height() + WORDS;
-        Size line = new Size(one.width(), WORDS);
-        List<Plane> words =
+        int high = one.height() + CAPTION_HEIGHT;
+        Size line = new Size(one.width(), CAPTION_HEIGHT);
+        List<Plane> captions =
                 names.stream()
-                        .map(name -> TitleGraphic.draw(WORD.withText(name), line, line))
-                        .map(word -> word.coverage().getFirst())
+                        .map(name -> TitleGraphic.draw(CAPTION.withText(name), line, line))
+                        .map(caption -> caption.coverage().getFirst())
                         .toList();
         Plane[] out = new Plane[3];
         for (int c = 0; c < 3; c++) {
@@ -102,11 +103,11 @@ final class TiledPicture {
                             out[c].row(y + row) + x,
                             one.width());
                 }
-                Plane word = words.get(i);
-                for (int row = 0; row < WORDS; row++) {
+                Plane caption = captions.get(i);
+                for (int row = 0; row < CAPTION_HEIGHT; row++) {
                     int to = out[c].row(y + one.height() + row) + x;
                     for (int k = 0; k < one.width(); k++) {
-                        out[c].data()[to + k] += (1 - GREY) * word.at(k, row);
+                        out[c].data()[to + k] += (1 - GREY) * caption.at(k, row);
                     }
                 }
             }

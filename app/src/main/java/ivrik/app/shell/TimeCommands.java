@@ -1,12 +1,12 @@
 package ivrik.app.shell;
 
-import ivrik.app.desk.PegHands;
+import ivrik.app.desk.KeyframeActions;
 
 import javafx.scene.input.KeyCode;
 
 import java.util.Optional;
 
-/** The commands of shots, of time and of what moves in it. */
+/** Commands for shots, time and animation. */
 final class TimeCommands extends CommandMenu {
     TimeCommands(CommandMenu others) {
         super(others.window, others.all);
@@ -19,126 +19,260 @@ final class TimeCommands extends CommandMenu {
     }
 
     private void shots() {
-        ShotWork work = new ShotWork(session, view);
+        ShotActions work = new ShotActions(session, view);
         menu = "Shot";
-        add("Cut the shot here", key(KeyCode.SLASH), work::split, work::any);
-        add("The shot begins here", key(KeyCode.OPEN_BRACKET, CTRL), work::begin, work::any);
-        add("The shot ends here", key(KeyCode.CLOSE_BRACKET, CTRL), work::end, work::any);
+        add("split-shot", "Split shot at playhead", key(KeyCode.SLASH), work::split, work::any);
+        add(
+                "trim-shot-start",
+                "Trim shot start to playhead",
+                key(KeyCode.OPEN_BRACKET, CTRL),
+                work::begin,
+                work::any);
+        add(
+                "trim-shot-end",
+                "Trim shot end to playhead",
+                key(KeyCode.CLOSE_BRACKET, CTRL),
+                work::end,
+                work::any);
         goingOn(
-                "Slip to a frame earlier",
+                "slip-shot-1-frame-earlier",
+                "Slip shot 1 frame earlier",
                 key(KeyCode.COMMA, CTRL),
                 () -> work.slip(-1),
                 work::any);
-        goingOn("Slip to a frame later", key(KeyCode.PERIOD, CTRL), () -> work.slip(1), work::any);
-        add("Before the shot before", key(KeyCode.PAGE_UP), () -> work.reorder(false), work::any);
-        add("After the shot after", key(KeyCode.PAGE_DOWN), () -> work.reorder(true), work::any);
+        goingOn(
+                "slip-shot-1-frame-later",
+                "Slip shot 1 frame later",
+                key(KeyCode.PERIOD, CTRL),
+                () -> work.slip(1),
+                work::any);
         add(
-                "Remove the shot and close up",
+                "move-shot-earlier",
+                "Move shot earlier",
+                key(KeyCode.PAGE_UP),
+                () -> work.reorder(false),
+                work::any);
+        add(
+                "move-shot-later",
+                "Move shot later",
+                key(KeyCode.PAGE_DOWN),
+                () -> work.reorder(true),
+                work::any);
+        add(
+                "delete-shot-close-gap",
+                "Delete shot and close gap",
                 key(KeyCode.BACK_SPACE, SHIFT),
                 () -> work.remove(true),
                 work::any);
         add(
-                "Remove the shot and leave a gap",
+                "delete-shot-leave-gap",
+                "Delete shot, leave gap",
                 key(KeyCode.DELETE, CTRL),
                 () -> work.remove(false),
                 work::any);
     }
 
     private void time() {
-        TimeWork work = new TimeWork(session, view);
+        TimeActions work = new TimeActions(session, view);
         menu = "Time";
         add(
+                "play",
                 "Play or stop",
                 key(KeyCode.SPACE),
                 () -> view.playing.set(!view.playing.get()),
                 this::any);
         add(
-                "Play around the burst or the cut",
+                "play-around-burst-or-cut",
+                "Play around burst or cut",
                 key(KeyCode.SPACE, SHIFT),
                 work::playAround,
                 this::any);
-        flag("Play round and round", key(KeyCode.R), view.loop);
-        goingOn("One frame on", key(KeyCode.RIGHT, CTRL), () -> work.step(1), this::any);
-        goingOn("One frame back", key(KeyCode.LEFT, CTRL), () -> work.step(-1), this::any);
+        flag("loop-playback", "Loop playback", key(KeyCode.R), view.loop);
         goingOn(
-                "To the next peg, burst, cut or marker",
+                "next-frame",
+                "Next frame",
+                key(KeyCode.RIGHT, CTRL),
+                () -> work.step(1),
+                this::any);
+        goingOn(
+                "previous-frame",
+                "Previous frame",
+                key(KeyCode.LEFT, CTRL),
+                () -> work.step(-1),
+                this::any);
+        goingOn(
+                "jump-forward",
+                "Next keyframe, burst, cut or marker",
                 key(KeyCode.DOWN, CTRL),
                 () -> work.jump(true),
                 this::any);
         goingOn(
-                "To the previous peg, burst, cut or marker",
+                "jump-back",
+                "Previous keyframe, burst, cut or marker",
                 key(KeyCode.UP, CTRL),
                 () -> work.jump(false),
                 this::any);
         add(
-                "To the first frame",
+                "go-to-first-frame",
+                "Go to first frame",
                 key(KeyCode.HOME),
                 () -> work.go(session.project().played().first()),
                 this::any);
         add(
-                "To the last frame",
+                "go-to-last-frame",
+                "Go to last frame",
                 key(KeyCode.END),
                 () -> work.go(session.project().played().last()),
                 this::any);
-        add("Play range begins here", key(KeyCode.OPEN_BRACKET), () -> work.range(true), this::any);
-        add("Play range ends here", key(KeyCode.CLOSE_BRACKET), () -> work.range(false), this::any);
         add(
-                "Play all",
+                "set-play-range-start",
+                "Set play range start",
+                key(KeyCode.OPEN_BRACKET),
+                () -> work.range(true),
+                this::any);
+        add(
+                "set-play-range-end",
+                "Set play range end",
+                key(KeyCode.CLOSE_BRACKET),
+                () -> work.range(false),
+                this::any);
+        add(
+                "clear-play-range",
+                "Clear play range",
                 key(KeyCode.BACK_SLASH),
-                () -> session.edit("Play all", p -> p.withPlayRange(Optional.empty())),
+                () -> session.edit("Clear play range", p -> p.withPlayRange(Optional.empty())),
                 this::any);
         goingOn(
-                "Closer in time",
+                "zoom-in-on-time",
+                "Zoom in on time",
                 key(KeyCode.EQUALS, SHIFT),
                 () -> window.time().zoom(0.5),
                 ALWAYS);
-        goingOn("Farther in time", key(KeyCode.MINUS, SHIFT), () -> window.time().zoom(2), ALWAYS);
-        add("All of time and of each trace", key(KeyCode.BACK_SLASH, SHIFT), view::fitTime);
-        goingOn("Traces higher", key(KeyCode.UP, CTRL, SHIFT), () -> view.zoomValue(1.5), ALWAYS);
         goingOn(
-                "Traces lower",
+                "zoom-out-on-time",
+                "Zoom out on time",
+                key(KeyCode.MINUS, SHIFT),
+                () -> window.time().zoom(2),
+                ALWAYS);
+        add(
+                "fit-time-and-graphs",
+                "Fit time and graphs",
+                key(KeyCode.BACK_SLASH, SHIFT),
+                view::fitTime);
+        goingOn(
+                "zoom-in-on-graph-values",
+                "Zoom in on graph values",
+                key(KeyCode.UP, CTRL, SHIFT),
+                () -> view.zoomValue(1.5),
+                ALWAYS);
+        goingOn(
+                "zoom-out-on-graph-values",
+                "Zoom out on graph values",
                 key(KeyCode.DOWN, CTRL, SHIFT),
                 () -> view.zoomValue(1 / 1.5),
                 ALWAYS);
-        flag("Traces in one plot", key(KeyCode.G, SHIFT), view.tall);
-        add("Set or clear a marker", key(KeyCode.K), work::marker, this::any);
+        flag(
+                "all-channels-in-one-graph",
+                "All channels in one graph",
+                key(KeyCode.G, SHIFT),
+                view.tall);
+        add("toggle-marker", "Set or delete marker", key(KeyCode.K), work::marker, this::any);
     }
 
     private void motion() {
         menu = "Motion";
-        PegHands pegs = window.time().pegs();
-        add("Add or remove a peg here", key(KeyCode.P), pegs::toggleHere, this::any);
-        add("Pick all pegs", key(KeyCode.A, CTRL), pegs::pickAll, this::any);
-        add("Delete the picked pegs", key(KeyCode.DELETE), pegs::delete, pegs::any);
-        add("Copy the picked pegs", key(KeyCode.C, CTRL, SHIFT), pegs::copy, pegs::any);
-        add("Paste pegs here", key(KeyCode.V, CTRL, SHIFT), pegs::paste, pegs::canPaste);
-        add("Play the picked pegs backwards", key(KeyCode.R, SHIFT), pegs::reverse, pegs::any);
+        KeyframeActions keyframes = window.time().keyframes();
         add(
-                "Picked pegs twice as long",
+                "toggle-keyframe",
+                "Set or delete keyframe",
+                key(KeyCode.P),
+                keyframes::toggleHere,
+                this::any);
+        add(
+                "select-all-keyframes",
+                "Select all keyframes",
+                key(KeyCode.A, CTRL),
+                keyframes::selectAll,
+                this::any);
+        add(
+                "delete-selected-keyframes",
+                "Delete selected keyframes",
+                key(KeyCode.DELETE),
+                keyframes::delete,
+                keyframes::any);
+        add(
+                "copy-selected-keyframes",
+                "Copy selected keyframes",
+                key(KeyCode.C, CTRL, SHIFT),
+                keyframes::copy,
+                keyframes::any);
+        add(
+                "paste-keyframes",
+                "Paste keyframes at playhead",
+                key(KeyCode.V, CTRL, SHIFT),
+                keyframes::paste,
+                keyframes::canPaste);
+        add(
+                "reverse-selected-keyframes",
+                "Reverse selected keyframes",
+                key(KeyCode.R, SHIFT),
+                keyframes::reverse,
+                keyframes::any);
+        add(
+                "stretch-keyframes",
+                "Stretch selected keyframes to 200 %",
                 key(KeyCode.PERIOD, SHIFT),
-                () -> pegs.stretch(2),
-                pegs::any);
+                () -> keyframes.stretch(2),
+                keyframes::any);
         add(
-                "Picked pegs half as long",
+                "shrink-keyframes",
+                "Shrink selected keyframes to 50 %",
                 key(KeyCode.COMMA, SHIFT),
-                () -> pegs.stretch(0.5),
-                pegs::any);
+                () -> keyframes.stretch(0.5),
+                keyframes::any);
         add(
-                "Picked pegs twice as far from their default",
+                "scale-values-up",
+                "Scale selected values to 200 %",
                 key(KeyCode.PERIOD, CTRL, SHIFT),
-                () -> pegs.scale(2),
-                pegs::any);
+                () -> keyframes.scale(2),
+                keyframes::any);
         add(
-                "Picked pegs half as far from their default",
+                "scale-values-down",
+                "Scale selected values to 50 %",
                 key(KeyCode.COMMA, CTRL, SHIFT),
-                () -> pegs.scale(0.5),
-                pegs::any);
-        add("Pegs at the default around the play range", null, pegs::enclose, this::any);
-        BurstWork bursts = new BurstWork(session, view);
-        add("New burst here", key(KeyCode.K, SHIFT), bursts::add, this::any);
-        add("Next burst", key(KeyCode.K, CTRL), bursts::next, bursts::any);
-        goingOn("Burst tighter", key(KeyCode.COMMA), () -> bursts.widen(-1), bursts::any);
-        goingOn("Burst wider", key(KeyCode.PERIOD), () -> bursts.widen(1), bursts::any);
-        add("Another seed", key(KeyCode.SEMICOLON), bursts::anotherSeed, this::any);
+                () -> keyframes.scale(0.5),
+                keyframes::any);
+        add(
+                "enclose-play-range",
+                "Set default keyframes around play range",
+                null,
+                keyframes::enclose,
+                this::any);
+        BurstActions bursts = new BurstActions(session, view);
+        add(
+                "add-burst-at-playhead",
+                "Add burst at playhead",
+                key(KeyCode.K, SHIFT),
+                bursts::add,
+                this::any);
+        add(
+                "select-next-burst",
+                "Select next burst",
+                key(KeyCode.K, CTRL),
+                bursts::next,
+                bursts::any);
+        goingOn(
+                "shorten-burst",
+                "Shorten burst",
+                key(KeyCode.COMMA),
+                () -> bursts.widen(-1),
+                bursts::any);
+        goingOn(
+                "lengthen-burst",
+                "Lengthen burst",
+                key(KeyCode.PERIOD),
+                () -> bursts.widen(1),
+                bursts::any);
+        add("new-seed", "New seed", key(KeyCode.SEMICOLON), bursts::anotherSeed, this::any);
     }
 }

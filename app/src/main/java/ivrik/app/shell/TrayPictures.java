@@ -5,9 +5,12 @@ import ivrik.app.picture.PictureService;
 import ivrik.app.session.OwnLooks;
 import ivrik.app.session.Session;
 import ivrik.app.tray.Tray;
-import ivrik.media.file.LookLibrary.Kept;
+import ivrik.media.file.LookLibrary.SavedLook;
 
-/** Looks in the tray, and the small pictures of looks and footage: made when there is time, those of looks once they are in sight. */
+/**
+ * Looks in the tray and thumbnails of looks and footage, rendered when idle; those of looks once they are
+ * visible.
+ */
 final class TrayPictures {
     private final Session session;
     private final Tray tray;
@@ -27,13 +30,13 @@ final class TrayPictures {
         looks =
                 new LookPictures(
                         service,
-                        () -> own.all().get().stream().map(Kept::look).toList(),
+                        () -> own.all().get().stream().map(SavedLook::look).toList(),
                         tray::showLook);
         own.all().addListener((o, a, b) -> makeLooks());
         tray.looksScrolled().addListener(o -> makeLooks());
     }
 
-    /** All are to be made anew. */
+    /** Discards all thumbnails. */
     void forget() {
         footage.forget();
         looks.forget();

@@ -1,7 +1,7 @@
 package ivrik.app.shell;
 
-import ivrik.app.control.Controls;
 import ivrik.app.session.Session;
+import ivrik.app.widget.Controls;
 
 import javafx.beans.binding.Bindings;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -15,7 +15,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 
-/** What an empty project shows in the picture's place: how to begin. */
+/** Shown in place of the picture in an empty project: how to start. */
 final class Welcome extends VBox {
     private final VBox recent = new VBox(2);
     private final Consumer<Path> open;
@@ -27,22 +27,22 @@ final class Welcome extends VBox {
         title.getStyleClass().add("title");
         Label text =
                 new Label(
-                        "It comes apart into red, green and blue at once.\n"
-                                + "Then an arrow key moves the lane you work on.");
+                        "The clip is separated into red, green and blue.\n"
+                                + "Arrow keys shift the selected channel.");
         text.getStyleClass().add("quiet");
         text.setTextAlignment(javafx.scene.text.TextAlignment.CENTER);
         Button first =
                 Controls.button(
-                        "welcome-bring-in",
-                        "Bring in a clip...",
+                        "welcome-import",
+                        "Import...",
                         "Movies, stills, vector graphics, numbered sequences. Key: Ctrl+I",
                         bringIn);
         first.getStyleClass().add("primary");
         Button second =
                 Controls.button(
                         "welcome-demo",
-                        "Open the demo",
-                        "A short film with looks, bursts and titles to try things on",
+                        "Open demo",
+                        "A short project with looks, bursts and titles",
                         demo);
         HBox buttons = new HBox(8, first, second);
         buttons.setAlignment(Pos.CENTER);
@@ -51,9 +51,9 @@ final class Welcome extends VBox {
     }
 
     /**
-     * Seen while nothing is there.
+     * Shown while the project is empty.
      *
-     * @param opening whether something is on its way
+     * @param opening whether a project is being opened
      */
     void showWhileEmpty(Session session, ReadOnlyBooleanProperty opening) {
         visibleProperty()
@@ -71,7 +71,7 @@ final class Welcome extends VBox {
             Button button = new Button(path.getFileName() + "   " + path.getParent());
             button.getStyleClass().add("plain");
             button.setMnemonicParsing(false);
-            Controls.explain(button, "Opens this project again");
+            Controls.explain(button, "Opens this recent project");
             button.setOnAction(e -> open.accept(path));
             recent.getChildren().add(button);
         }

@@ -1,5 +1,5 @@
 /**
- * The window put together: commands and their keys, the header, and what ties session, pictures and
- * panes to each other; and how it is started.
+ * Assembles the window: commands and keys, the header, and the connections between session, pictures and
+ * panes; and the start.
  */
 package ivrik.app.shell;

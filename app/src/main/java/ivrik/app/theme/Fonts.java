@@ -5,9 +5,9 @@ import javafx.scene.text.Font;
 import java.io.InputStream;
 import java.util.List;
 
-/** The families that ship with Ivrik. */
+/** Font families that ship with Ivrik. */
 public final class Fonts {
-    public static final String WORDS = "IBM Plex Sans Cond";
+    public static final String TEXT = "IBM Plex Sans Cond";
     public static final String NUMBERS = "IBM Plex Mono";
     private static final List<String> FILES =
             List.of(

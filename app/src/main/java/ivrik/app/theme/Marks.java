@@ -3,14 +3,14 @@ package ivrik.app.theme;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 
-/** The registration mark: a cross in a ring, fused in paper or split into its inks. */
+/** The registration mark: a cross in a ring, in one colour or split into its inks. */
 public final class Marks {
     private static final String[] INKS = {"red", "green", "blue"};
 
     private Marks() {}
 
     /**
-     * @param apart how far the inks have parted, in pixels; 0 is fused
+     * @param apart distance of the inks in pixels; 0 for one colour
      */
     public static void register(
             GraphicsContext g, Palette palette, double x, double y, double r, double apart) {

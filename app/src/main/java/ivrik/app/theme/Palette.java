@@ -2,8 +2,8 @@ package ivrik.app.theme;
 
 import ivrik.core.colour.Luma;
 import ivrik.core.colour.Transfer;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Ink;
-import ivrik.core.separation.LaneKind;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -20,7 +20,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** The colours of a scheme by the names its style sheet gives them, and its type, for what is drawn. */
+/** The colours of a scheme by their names in the style sheet, and the fonts, for drawing. */
 public final class Palette {
     private static final double READABLE = 4.5;
     private static final Pattern COLOUR = Pattern.compile("-([a-z-]+): (#[0-9a-f]{6});");
@@ -52,18 +52,18 @@ public final class Palette {
     }
 
     /**
-     * @param textScale how much larger than its own size type is set
+     * @param textScale text size factor
      */
     public static Palette of(boolean darkroom, double textScale) {
         return new Palette(darkroom ? "darkroom" : "proof", textScale);
     }
 
-    /** The style sheets of a window in this scheme. */
+    /** Style sheets of the scheme. */
     public List<String> sheets() {
         return List.of(SHAPES, sheet(name));
     }
 
-    /** A property that holds the scheme in use. */
+    /** A property with the present scheme. */
     public static ObjectProperty<Palette> property() {
         return new SimpleObjectProperty<>(of(true));
     }
@@ -76,13 +76,15 @@ public final class Palette {
         return colour;
     }
 
-    /** A lane's ink: the scheme's own for known lanes, else its colour drawn towards what can be read. */
-    public Color ink(LaneKind lane) {
-        Color known = colours.get("ink-" + lane.id());
-        return known == null ? readable(colourOf(lane.ink())) : known;
+    /**
+     * A channel's display colour: the scheme's own for common channels, otherwise made readable.
+     */
+    public Color ink(ChannelKind channel) {
+        Color known = colours.get("ink-" + channel.id());
+        return known == null ? readable(colourOf(channel.ink())) : known;
     }
 
-    /** An ink as it is. */
+    /** An ink as an exact colour. */
     public static Color colourOf(Ink ink) {
         return Color.color(part(ink.red()), part(ink.green()), part(ink.blue()));
     }
@@ -91,17 +93,17 @@ public final class Palette {
         return Math.clamp(v, 0, 1);
     }
 
-    /** An ink as it can be read on a panel. */
+    /** An ink as a readable colour on a panel. */
     public Color readable(Ink ink) {
         return readable(colourOf(ink));
     }
 
-    /** Nearer to the colour of type until it stands out from the ground. */
+    /** Moves a colour towards the text colour until its contrast suffices. */
     private Color readable(Color colour) {
-        Color ground = colour("panel");
+        Color background = colour("panel");
         for (double t = 0; t < 1; t += 0.1) {
             Color nearer = colour.interpolate(colour("type"), t);
-            if (contrast(nearer, ground) >= READABLE) {
+            if (contrast(nearer, background) >= READABLE) {
                 return nearer;
             }
         }
@@ -121,13 +123,13 @@ public final class Palette {
                 + Luma.BLUE * Transfer.SRGB.toLinear(c.getBlue());
     }
 
-    /** The type of words. */
-    public Font words(double size) {
-        return Font.font(Fonts.WORDS, size * textScale);
+    /** Font of text. */
+    public Font textFont(double size) {
+        return Font.font(Fonts.TEXT, size * textScale);
     }
 
-    /** The type of numbers, all digits equally wide. */
-    public Font numbers(double size) {
+    /** Font of numbers, with equally wide digits. */
+    public Font numberFont(double size) {
         return Font.font(Fonts.NUMBERS, size * textScale);
     }
 }

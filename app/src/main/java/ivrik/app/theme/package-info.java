@@ -1,2 +1,2 @@
-/** Fonts, the two colour schemes, and the small drawings that stand for things. */
+/** Fonts, the two colour schemes, and icons. */
 package ivrik.app.theme;

@@ -1,7 +1,7 @@
 package ivrik.app.tray;
 
-import ivrik.app.control.Controls;
-import ivrik.app.picture.Fault;
+import ivrik.app.picture.SourceFault;
+import ivrik.app.widget.Controls;
 import ivrik.core.project.Source;
 
 import javafx.geometry.Pos;
@@ -19,8 +19,8 @@ import javafx.scene.layout.VBox;
 import java.util.Locale;
 
 /**
- * One source in the tray: its picture, name and length, and what is wrong with it. It stays the same node
- * while its picture or its fault changes, so that no press on it is lost.
+ * A source in the tray: thumbnail, name, duration and error. The node stays the same when the thumbnail or
+ * error changes, so that no click is lost.
  */
 final class FootageCard extends VBox {
     private static final double LOW = 27;
@@ -29,12 +29,12 @@ final class FootageCard extends VBox {
     private final Source source;
     private final Tray.Actions actions;
     private final ImageView picture = new ImageView();
-    private final Label missing = new Label("missing: find it");
-    private final Label damaged = new Label("damaged here");
+    private final Label missing = new Label("missing: relink");
+    private final Label damaged = new Label("damaged at this frame");
     private final Tooltip tip = new Tooltip();
 
     /**
-     * @param low in a low row, its picture beside its name
+     * @param low whether the thumbnail is beside the name, in a low row
      */
     FootageCard(Source source, boolean low, Tray.Actions actions) {
         this.source = source;
@@ -79,7 +79,7 @@ final class FootageCard extends VBox {
                 });
         ContextMenu menu = menu();
         setOnContextMenuRequested(e -> menu.show(this, e.getScreenX(), e.getScreenY()));
-        show((Fault) null);
+        show((SourceFault) null);
     }
 
     private HBox words() {
@@ -96,15 +96,13 @@ final class FootageCard extends VBox {
     private ContextMenu menu() {
         ContextMenu menu =
                 new ContextMenu(
-                        Controls.item("Add it to the picture", () -> actions.place(source)),
-                        Controls.item(
-                                "Lay it over all, on a layer of its own",
-                                () -> actions.layOver(source)),
-                        Controls.item("Replace its file...", () -> actions.replace(source)),
-                        Controls.item("Take it out", () -> actions.remove(source)));
+                        Controls.item("Add to sequence", () -> actions.place(source)),
+                        Controls.item("Add as new layer on top", () -> actions.addOnTop(source)),
+                        Controls.item("Replace file...", () -> actions.replace(source)),
+                        Controls.item("Remove from project", () -> actions.remove(source)));
         if (source.kind().isFile()) {
             menu.getItems()
-                    .add(2, Controls.item("How it is read...", () -> actions.reading(source)));
+                    .add(2, Controls.item("Footage settings...", () -> actions.reading(source)));
         }
         return menu;
     }
@@ -121,32 +119,32 @@ final class FootageCard extends VBox {
         }
     }
 
-    /** Its small picture; null for none yet. */
+    /** Sets the thumbnail; null for none. */
     void show(Image image) {
         picture.setImage(image);
     }
 
-    /** What keeps it from being shown; null for nothing. */
-    void show(Fault fault) {
+    /** Sets the error; null for none. */
+    void show(SourceFault fault) {
         boolean gone = fault != null && fault.missing();
         put(missing, gone);
         put(damaged, fault != null && !gone);
         picture.setVisible(!gone);
         tip.setText(
-                (source.kind().isFile() ? source.path() : "made in Ivrik")
+                (source.kind().isFile() ? source.path() : "created in this project")
                         + "\n"
                         + source.size()
                         + ", "
                         + length()
-                        + (fault == null || gone ? "" : "\n" + fault.words())
+                        + (fault == null || gone ? "" : "\n" + fault.message())
                         + (gone
-                                ? "\nThe file is missing: click to point to where it is now"
-                                : "\nDouble-click to add it to the picture"));
+                                ? "\nFile missing. Click to relink it"
+                                : "\nDouble-click to add to the sequence"));
     }
 
-    private static void put(Label word, boolean shown) {
-        word.setVisible(shown);
-        word.setManaged(shown);
+    private static void put(Label label, boolean shown) {
+        label.setVisible(shown);
+        label.setManaged(shown);
     }
 
     private String length() {

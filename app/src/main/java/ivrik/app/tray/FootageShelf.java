@@ -1,8 +1,8 @@
 package ivrik.app.tray;
 
-import ivrik.app.control.Finding;
-import ivrik.app.control.Revealing;
-import ivrik.app.picture.Fault;
+import ivrik.app.picture.SourceFault;
+import ivrik.app.widget.ScrollToFocus;
+import ivrik.app.widget.Search;
 import ivrik.core.project.Source;
 
 import javafx.scene.control.Button;
@@ -18,9 +18,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** The footage of the project with small pictures; many stand in low rows, and are found by typing. */
+/** The project's footage with thumbnails; many sources use low rows and a search field. */
 final class FootageShelf extends VBox {
-    /** More than so many stand in low rows and can be searched. */
+    /** Number of sources above which rows are low and a search field is shown. */
     private static final int MANY = 6;
 
     private final Tray.Actions actions;
@@ -28,11 +28,11 @@ final class FootageShelf extends VBox {
     private final Label heading = Tray.heading("Footage");
     private final VBox list = new VBox();
     private final ScrollPane scroll = new ScrollPane(list);
-    private final Label none = new Label("Nothing here is called so");
-    private final Button bringIn = Tray.wide("bring-in", "Bring in");
+    private final Label none = new Label("No match");
+    private final Button importFootage = Tray.wide("import-footage", "Import...");
     private final Map<String, Image> pictures = new HashMap<>();
     private final Map<String, FootageCard> cards = new LinkedHashMap<>();
-    private Map<String, Fault> faults = Map.of();
+    private Map<String, SourceFault> faults = Map.of();
     private List<Source> made = List.of();
 
     FootageShelf(Tray.Actions actions) {
@@ -40,22 +40,22 @@ final class FootageShelf extends VBox {
         getStyleClass().add("tray-list");
         list.getStyleClass().add("cards");
         scroll.setFitToWidth(true);
-        Revealing.install(scroll);
+        ScrollToFocus.install(scroll);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         search.setId("footage-search");
         search.setPromptText("Find footage");
         search.textProperty().addListener((o, a, b) -> fill());
         none.getStyleClass().add("quiet");
-        bringIn.setTooltip(
+        importFootage.setTooltip(
                 new Tooltip(
-                        "Movies, stills, vector graphics, numbered sequences; or drop them"
-                                + " anywhere"));
-        bringIn.setOnAction(e -> actions.bringIn());
-        bringIn.setMinHeight(USE_PREF_SIZE);
+                        "Imports movies, stills, vector graphics or numbered sequences. Files can"
+                                + " also be dropped on the window"));
+        importFootage.setOnAction(e -> actions.importFootage());
+        importFootage.setMinHeight(USE_PREF_SIZE);
         show(List.of());
     }
 
-    /** Those of a project. */
+    /** Shows the sources of a project. */
     void show(List<Source> sources) {
         made = sources;
         if (sources.size() <= MANY) {
@@ -71,10 +71,10 @@ final class FootageShelf extends VBox {
     private void fill() {
         boolean many = made.size() > MANY;
         heading.setText(many ? "Footage, " + made.size() : "Footage");
-        bringIn.setText(made.isEmpty() ? "Bring in a clip" : "Bring in");
+        importFootage.setText(made.isEmpty() ? "Import..." : "Import...");
         cards.clear();
         for (Source source : made) {
-            if (Finding.fits(search.getText(), source.name() + " " + source.path())) {
+            if (Search.fits(search.getText(), source.name() + " " + source.path())) {
                 FootageCard card = new FootageCard(source, many, actions);
                 card.show(pictures.get(source.id()));
                 card.show(faults.get(source.id()));
@@ -89,10 +89,10 @@ final class FootageShelf extends VBox {
         if (!made.isEmpty()) {
             getChildren().add(cards.isEmpty() ? none : scroll);
         }
-        getChildren().add(bringIn);
+        getChildren().add(importFootage);
     }
 
-    void showFaults(Map<String, Fault> now) {
+    void showFaults(Map<String, SourceFault> now) {
         faults = Map.copyOf(now);
         cards.forEach((id, card) -> card.show(faults.get(id)));
     }

@@ -1,6 +1,6 @@
 package ivrik.app.tray;
 
-import ivrik.app.control.Hint;
+import ivrik.app.widget.TooltipText;
 import ivrik.core.look.Look;
 
 import javafx.geometry.Pos;
@@ -14,7 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 
-/** A look in the tray: what it makes of the footage, and what it is called. */
+/** A look in the tray: thumbnail and name. */
 final class LookCard extends HBox {
     private static final double WIDE = 48;
     private static final double HIGH = 27;
@@ -29,7 +29,7 @@ final class LookCard extends HBox {
         frame.getStyleClass().add("picture");
         frame.setMinSize(WIDE, HIGH);
         frame.setMaxSize(WIDE, HIGH);
-        Label name = new Label(look.shownName());
+        Label name = new Label(look.displayName());
         name.setMaxWidth(Double.MAX_VALUE);
         name.setWrapText(true);
         name.setMinHeight(USE_PREF_SIZE);
@@ -39,7 +39,8 @@ final class LookCard extends HBox {
         getStyleClass().addAll("card", "look-card");
         setId("look-" + look.name());
         setFocusTraversable(true);
-        Hint.install(this, () -> look.note() + "\nDouble-click to use it on the selected layer");
+        TooltipText.install(
+                this, () -> look.note() + "\nDouble-click to apply to the selected layer");
         setOnMouseClicked(
                 e -> {
                     requestFocus();
@@ -55,7 +56,7 @@ final class LookCard extends HBox {
                 });
     }
 
-    /** What else can be done with it, under the right button. */
+    /** Adds items to the context menu. */
     void offer(MenuItem... items) {
         ContextMenu menu = new ContextMenu(items);
         setOnContextMenuRequested(e -> menu.show(this, e.getScreenX(), e.getScreenY()));

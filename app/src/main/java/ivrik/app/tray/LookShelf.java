@@ -1,10 +1,10 @@
 package ivrik.app.tray;
 
-import ivrik.app.control.Controls;
-import ivrik.app.control.Revealing;
+import ivrik.app.widget.Controls;
+import ivrik.app.widget.ScrollToFocus;
 import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
-import ivrik.media.file.LookLibrary.Kept;
+import ivrik.media.file.LookLibrary.SavedLook;
 
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.scene.Node;
@@ -20,33 +20,33 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Takes of the layer, the user's own looks and those that come with Ivrik; empty until it is told to be filled. */
+/** Takes of the layer, the user's looks and the built-in looks; empty until opened. */
 final class LookShelf extends ScrollPane {
-    private final ReadOnlyObjectProperty<List<Kept>> own;
+    private final ReadOnlyObjectProperty<List<SavedLook>> own;
     private final Tray.Actions actions;
     private final VBox list = new VBox();
 
-    /** Those that come with Ivrik, by their names, in their order. */
+    /** Cards of the built-in looks, by name, in order. */
     private final Map<String, LookCard> looks = new LinkedHashMap<>();
 
-    /** The user's own, likewise. */
+    /** Cards of the user's looks, by name, in order. */
     private final Map<String, LookCard> ownCards = new LinkedHashMap<>();
 
     private final Map<String, Image> pictures = new HashMap<>();
     private int takes;
 
-    LookShelf(ReadOnlyObjectProperty<List<Kept>> own, Tray.Actions actions) {
+    LookShelf(ReadOnlyObjectProperty<List<SavedLook>> own, Tray.Actions actions) {
         this.own = own;
         this.actions = actions;
         list.getStyleClass().add("tray-list");
         setContent(list);
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
-        Revealing.install(this);
+        ScrollToFocus.install(this);
         own.addListener((o, a, b) -> fill());
     }
 
-    /** Makes the cards, if they are not there yet. There are many, and the start has other work to do first. */
+    /** Creates the cards once. There are many, so this happens after the start. */
     void open() {
         if (!looks.isEmpty()) {
             return;
@@ -54,12 +54,12 @@ final class LookShelf extends ScrollPane {
         for (BuiltInLook each : BuiltInLooks.shelf()) {
             looks.put(
                     each.look().name(),
-                    new LookCard(each.look(), () -> actions.use(each.shownOff())));
+                    new LookCard(each.look(), () -> actions.use(each.withExampleSettings())));
         }
         fill();
     }
 
-    /** How many takes there are of the layer that is worked on. */
+    /** Sets the number of takes of the selected layer. */
     void showTakes(int count) {
         if (count != takes) {
             takes = count;
@@ -73,8 +73,11 @@ final class LookShelf extends ScrollPane {
         }
         List<Node> all = new ArrayList<>();
         if (takes > 0) {
-            Button see = Tray.wide("all-takes", "See the takes (" + takes + ")");
-            Controls.explain(see, "The takes of this layer beside each other. Key: Shift+T");
+            Button see = Tray.wide("all-takes", "Show takes (" + takes + ")");
+            Controls.explain(
+                    see,
+                    "Compares the takes of this layer side by side. A take is a saved variant of"
+                            + " the looks on a layer. Key: Shift+T");
             see.setOnAction(e -> actions.allTakes());
             all.add(Tray.heading("Takes"));
             all.add(see);
@@ -85,8 +88,11 @@ final class LookShelf extends ScrollPane {
             all.add(Tray.heading("Your looks"));
             all.addAll(ownCards.values());
         }
-        Button see = Tray.wide("all-looks", "See all looks");
-        Controls.explain(see, "Each look on this frame, with a place to type. Key: Shift+Insert");
+        Button see = Tray.wide("all-looks", "Show all looks");
+        Controls.explain(
+                see,
+                "Shows every look on this frame. A look is a complete, reusable treatment of a"
+                        + " picture. Key: Shift+Insert");
         see.setOnAction(e -> actions.allLooks());
         all.add(Tray.heading("Looks"));
         all.add(see);
@@ -94,23 +100,23 @@ final class LookShelf extends ScrollPane {
         Tray.replace(list, all);
     }
 
-    private LookCard card(Kept kept) {
+    private LookCard card(SavedLook kept) {
         LookCard card = new LookCard(kept.look(), () -> actions.use(kept.look()));
         card.offer(
-                Controls.item("Save to a file...", () -> actions.write(kept)),
-                Controls.item("Throw out...", () -> actions.remove(kept)));
+                Controls.item("Export look...", () -> actions.write(kept)),
+                Controls.item("Delete...", () -> actions.remove(kept)));
         card.show(pictures.computeIfAbsent(kept.look().name(), name -> picture(kept)));
         return card;
     }
 
-    /** The picture that it is kept with; null if it has none. */
-    private static Image picture(Kept kept) {
+    /** The saved thumbnail; null if there is none. */
+    private static Image picture(SavedLook kept) {
         return kept.picture().length == 0
                 ? null
                 : new Image(new ByteArrayInputStream(kept.picture()));
     }
 
-    /** Whether any look is in sight. */
+    /** Whether any look is visible. */
     boolean areSeen() {
         if (looks.isEmpty()) {
             return false;

@@ -1,11 +1,11 @@
 package ivrik.app.tray;
 
-import ivrik.app.picture.Fault;
+import ivrik.app.picture.SourceFault;
 import ivrik.app.session.Session;
 import ivrik.app.session.State;
 import ivrik.core.look.Look;
 import ivrik.core.project.Source;
-import ivrik.media.file.LookLibrary.Kept;
+import ivrik.media.file.LookLibrary.SavedLook;
 
 import javafx.beans.Observable;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -21,59 +21,59 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 
-/** Footage above, looks below, each in a part of its own; an empty tray says what to do. */
+/** Footage above, looks below, each with its own scrolling; an empty tray explains what to do. */
 public final class Tray extends VBox {
     public static final int PICTURE_WIDTH = 128;
     public static final int PICTURE_HEIGHT = 52;
 
-    /** Footage takes no more than this share of the height; the rest is for looks. */
+    /** Largest share of the height for footage. */
     private static final double FOOTAGE = 0.55;
 
     private final FootageShelf footage;
     private final LookShelf looks;
 
-    /** What can be done from the tray. */
+    /** Operations of the tray. */
     public interface Actions {
-        void bringIn();
+        void importFootage();
 
         void place(Source source);
 
-        /** On a layer of its own, over all others. */
-        void layOver(Source source);
+        /** Adds the source as the top layer. */
+        void addOnTop(Source source);
 
-        /** Shows what its file is, and how it is read. */
+        /** Shows properties and decoding options. */
         void reading(Source source);
 
-        /** Asks for another file in its place. */
+        /** Asks for a file to relink. */
         void replace(Source source);
 
         void remove(Source source);
 
         void use(Look look);
 
-        /** Writes one of the user's own to a file. */
-        void write(Kept kept);
+        /** Exports one of the user's looks. */
+        void write(SavedLook kept);
 
-        /** Throws out one of the user's own. */
-        void remove(Kept kept);
+        /** Deletes one of the user's looks. */
+        void remove(SavedLook kept);
 
-        /** Shows the takes of the layer, large. */
+        /** Shows the takes of the layer as tiles. */
         void allTakes();
 
-        /** Shows all looks, large. */
+        /** Shows all looks as tiles. */
         void allLooks();
     }
 
     /**
      * @param own the user's looks
      */
-    public Tray(Session session, ReadOnlyObjectProperty<List<Kept>> own, Actions actions) {
+    public Tray(Session session, ReadOnlyObjectProperty<List<SavedLook>> own, Actions actions) {
         footage = new FootageShelf(actions);
         looks = new LookShelf(own, actions);
         getStyleClass().add("tray");
         setVgrow(looks, Priority.ALWAYS);
         looks.setMinHeight(0);
-        looks.setPrefHeight(0); // footage has what it needs, looks have the rest
+        looks.setPrefHeight(0); // footage gets its preferred height, looks get the rest
         footage.setMinHeight(0);
         footage.maxHeightProperty().bind(heightProperty().multiply(FOOTAGE));
         getChildren().addAll(footage, looks);
@@ -88,8 +88,8 @@ public final class Tray extends VBox {
         looks.showTakes(state.layer().map(l -> l.takes().size()).orElse(0));
     }
 
-    /** What keeps sources, by id, from being shown in the present frame. */
-    public void showFaults(Map<String, Fault> now) {
+    /** Shows errors of sources by id. */
+    public void showFaults(Map<String, SourceFault> now) {
         footage.showFaults(now);
     }
 
@@ -97,17 +97,17 @@ public final class Tray extends VBox {
         footage.showPicture(source, image);
     }
 
-    /** Shows the looks, for which there is time once the first picture is there. */
+    /** Creates the looks, after the first picture. */
     public void openLooks() {
         looks.open();
     }
 
-    /** Whether any look is in sight. */
+    /** Whether any look is visible. */
     public boolean looksAreSeen() {
         return looks.areSeen();
     }
 
-    /** What changes when other looks come into sight. */
+    /** Changes when other looks become visible. */
     public Observable looksScrolled() {
         return looks.vvalueProperty();
     }
@@ -116,7 +116,7 @@ public final class Tray extends VBox {
         looks.show(name, image);
     }
 
-    /** Puts others into a list; what had the focus has it again. */
+    /** Replaces the children of a list and restores the focus. */
     static void replace(Pane list, Collection<? extends Node> nodes) {
         Node owner = list.getScene() == null ? null : list.getScene().getFocusOwner();
         String focused = owner == null || owner.getParent() != list ? null : owner.getId();
@@ -127,8 +127,8 @@ public final class Tray extends VBox {
                 .ifPresent(Node::requestFocus);
     }
 
-    static Button wide(String id, String word) {
-        Button button = new Button(word);
+    static Button wide(String id, String title) {
+        Button button = new Button(title);
         button.setId(id);
         button.setMaxWidth(Double.MAX_VALUE);
         return button;

@@ -1,2 +1,2 @@
-/** The tray: footage and looks that lie ready. */
+/** The tray: footage and looks. */
 package ivrik.app.tray;

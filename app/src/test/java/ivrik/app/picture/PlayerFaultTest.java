@@ -28,7 +28,7 @@ class PlayerFaultTest {
 
     @ParameterizedTest
     @ValueSource(classes = {OutOfMemoryError.class, IllegalStateException.class})
-    void itIsToldAndTheClockGoesOn(Class<? extends Throwable> fault) {
+    void itIsReportedAndTheClockGoesOn(Class<? extends Throwable> fault) {
         doThrow(fault).when(service).prepare(any(), anyDouble(), any());
         InterfaceThread.start();
         Player player =
@@ -42,7 +42,8 @@ class PlayerFaultTest {
                             return made;
                         });
         InterfaceThread.until(
-                "it is told", () -> view.notice.get().startsWith("Frames are missing: "));
+                "it is told",
+                () -> view.notice.get().startsWith("Some frames could not be rendered: "));
         long then = InterfaceThread.on(() -> view.frame.get());
         InterfaceThread.until("the clock goes on", () -> view.frame.get() > then + 2);
         InterfaceThread.run(

@@ -56,7 +56,7 @@ class PlayerTest {
                                     .project()
                                     .withPlayRange(Optional.of(new FrameRange(10, 60))));
                     service = new PictureService(answer -> {});
-                    service.readAnew();
+                    service.reread();
                     player =
                             new Player(
                                     session,
@@ -94,7 +94,7 @@ class PlayerTest {
         InterfaceThread.until("it has followed", () -> view.frame.get() == 32);
         // Now the output stands still: after a second the clock goes on from there.
         InterfaceThread.until("the clock goes on", () -> view.frame.get() > 36);
-        assertThat(InterfaceThread.on(() -> view.notice.get())).contains("stands still");
+        assertThat(InterfaceThread.on(() -> view.notice.get())).contains("does not respond");
         InterfaceThread.until("it ends with the range", () -> !view.playing.get());
         assertThat(frame()).isEqualTo(60);
     }

@@ -202,7 +202,7 @@ class SoundTrackPlayerTest {
         assertThat(player.now()).hasValue(10);
         time.set(1_100_000_000);
         assertThat(player.now()).isEmpty();
-        assertThat(faults).singleElement().asString().contains("stands still");
+        assertThat(faults).singleElement().asString().contains("does not respond");
         player.stop();
     }
 

@@ -5,7 +5,7 @@ import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 
 import ivrik.core.IvrikException;
-import ivrik.media.file.LostWork;
+import ivrik.media.file.RecoverableWork;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -18,20 +18,21 @@ import java.util.concurrent.TimeUnit;
 /** The project's file, without a window. */
 class DocumentTest {
     @Test
-    void aFaultNobodyForesawIsToldAndNotWaitedForWithoutEnd(@TempDir Path data) throws Exception {
+    void aFaultNobodyForesawIsReportedAndNotWaitedForWithoutEnd(@TempDir Path data)
+            throws Exception {
         BlockingQueue<Runnable> onInterface = new LinkedBlockingQueue<>();
-        BlockingQueue<IvrikException> told = new LinkedBlockingQueue<>();
-        LostWork lost = mock(LostWork.class);
-        doThrow(new IllegalStateException("unforeseen")).when(lost).throwAway();
+        BlockingQueue<IvrikException> reported = new LinkedBlockingQueue<>();
+        RecoverableWork lost = mock(RecoverableWork.class);
+        doThrow(new IllegalStateException("unforeseen")).when(lost).discard();
         try (Document document = new Document(new Session(), data, onInterface::add, words -> {})) {
-            document.throwAway(lost, told::add);
+            document.discard(lost, reported::add);
             assertThat(document.isBusy()).isTrue();
             Runnable last = onInterface.poll(10, TimeUnit.SECONDS);
             assertThat(last).isNotNull();
             last.run();
             assertThat(document.isBusy()).isFalse();
-            assertThat(told.remove().oneLine())
-                    .isEqualTo("something went wrong inside Ivrik: the log tells more of it");
+            assertThat(reported.remove().oneLine())
+                    .isEqualTo("internal error in Ivrik: see the log file for details");
         }
     }
 }

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.app.session.State.Selection;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Size;
@@ -13,7 +13,7 @@ import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.media.encode.Odd;
+import ivrik.media.encode.OddSizes;
 import ivrik.media.encode.Quality;
 
 import javafx.geometry.Point2D;
@@ -50,7 +50,7 @@ class SessionTest {
                                 Layer.of(
                                         "a",
                                         "a",
-                                        BuiltInLooks.named("in-register"),
+                                        BuiltInLooks.named("neutral"),
                                         new Clip("s", 0, 10, 0))));
     }
 
@@ -60,11 +60,11 @@ class SessionTest {
     }
 
     private void nudge(double x) {
-        session.editLook("Nudge to " + x, l -> LaneEdits.with(l, "shift-1", 0, 0, "x", x));
+        session.editLook("Nudge to " + x, l -> ChannelEdits.with(l, "shift-1", 0, 0, "x", x));
     }
 
     private double x() {
-        return LaneEdits.shifts(session.state(), 0).getFirst().getX();
+        return ChannelEdits.shifts(session.state(), 0).getFirst().getX();
     }
 
     @Test
@@ -107,7 +107,7 @@ class SessionTest {
         Session.Gesture drag = session.gesture("Drag");
         for (int i = 2; i < 9; i++) {
             double to = i;
-            drag.editLook(l -> LaneEdits.with(l, "shift-1", 0, 0, "x", to));
+            drag.editLook(l -> ChannelEdits.with(l, "shift-1", 0, 0, "x", to));
         }
         assertThat(x()).isEqualTo(8);
         session.undo();
@@ -119,44 +119,62 @@ class SessionTest {
     @Test
     void aDragBackToWhereItBeganIsNoStep() {
         Session.Gesture drag = session.gesture("Drag");
-        drag.editLook(l -> LaneEdits.with(l, "shift-1", 0, 0, "x", 4));
-        drag.editLook(l -> LaneEdits.with(l, "shift-1", 0, 0, "x", 0));
+        drag.editLook(l -> ChannelEdits.with(l, "shift-1", 0, 0, "x", 4));
+        drag.editLook(l -> ChannelEdits.with(l, "shift-1", 0, 0, "x", 0));
         assertThat(session.undoName()).isEmpty();
         assertThat(x()).isZero();
     }
 
     @Test
     void selectingIsNoStepButUndoBringsItBack() {
-        session.selectLane(2);
+        session.selectChannel(2);
         nudge(3);
-        session.selectLane(0);
-        assertThat(session.state().lane()).isZero();
+        session.selectChannel(0);
+        assertThat(session.state().channel()).isZero();
         session.undo();
-        assertThat(session.state().lane()).isEqualTo(2);
+        assertThat(session.state().channel()).isEqualTo(2);
     }
 
     @Test
     void aSelectionPastTheEndIsHeldWithin() {
         session.select(new Selection("gone", "gone", "gone", "gone", 9));
-        assertThat(session.state().lane()).isEqualTo(2);
+        assertThat(session.state().channel()).isEqualTo(2);
         assertThat(session.state().stepId()).isEqualTo("shift-1");
         assertThat(session.state().layer().orElseThrow().id()).isEqualTo("a");
     }
 
     @Test
-    void aMovingValueIsPeggedAndAStillOneIsSet() {
+    void aMovingValueIsKeyframedAndAStillOneIsSet() {
         Value moving =
-                new Value(0, List.of(new Peg(0, 0, Ease.LINEAR), new Peg(8, 8, Ease.LINEAR)));
-        session.editLook("Peg", l -> l.withAmounts(0, 0, a -> a.with("x", moving)));
-        session.editLook("Set", l -> LaneEdits.with(l, "shift-1", 0, 4, "x", 1));
-        assertThat(LaneEdits.shifts(session.state(), 4).getFirst()).isEqualTo(new Point2D(1, 0));
-        assertThat(LaneEdits.shifts(session.state(), 8).getFirst()).isEqualTo(new Point2D(8, 0));
-        session.editLook("Same", l -> LaneEdits.with(l, "shift-1", 0, 2, "x", 0.5));
+                new Value(
+                        0,
+                        List.of(new Keyframe(0, 0, Ease.LINEAR), new Keyframe(8, 8, Ease.LINEAR)));
+        session.editLook("Keyframe", l -> l.withSettings(0, 0, a -> a.with("x", moving)));
+        session.editLook("Set", l -> ChannelEdits.with(l, "shift-1", 0, 4, "x", 1));
+        assertThat(ChannelEdits.shifts(session.state(), 4).getFirst()).isEqualTo(new Point2D(1, 0));
+        assertThat(ChannelEdits.shifts(session.state(), 8).getFirst()).isEqualTo(new Point2D(8, 0));
+        session.editLook("Same", l -> ChannelEdits.with(l, "shift-1", 0, 2, "x", 0.5));
         assertThat(session.undoName()).contains("Set");
     }
 
     @Test
-    void settingsAreRememberedAndDamagedOnesLeftAside() throws IOException {
+    void settingsOfVersion2AreRead() throws IOException {
+        Files.writeString(
+                folder.resolve("window.json"),
+                """
+                {"closeUpShare": 0.4, "recent": ["/p"], "exports": {"/p": {
+                  "form": "ffv1", "quality": "FINEST", "sampling": "444", "scale": 0.5,
+                  "odd": "PAD", "dither": true, "sound": false, "first": 3, "last": 9,
+                  "folder": "/out"}}}
+                """);
+        Preferences read = Preferences.load(folder);
+        assertThat(read.controlsShare()).isEqualTo(0.4);
+        assertThat(read.exports().get("/p").format()).isEqualTo("ffv1");
+        assertThat(read.exports().get("/p").quality()).isEqualTo(Quality.BEST);
+    }
+
+    @Test
+    void settingsAreRememberedAndDamagedOnesIgnored() throws IOException {
         Preferences settings = Preferences.FIRST;
         for (int i = 0; i < 12; i++) {
             settings = settings.withRecent(Path.of("/p" + i));
@@ -167,12 +185,12 @@ class SessionTest {
                         .withShares(0.2, 0.8, 0.6, 0.4)
                         .withExport(
                                 Path.of("/p9"),
-                                new KeptExport(
+                                new SavedExportSettings(
                                         "png-16",
                                         Quality.SMALL,
                                         "444",
                                         0.5,
-                                        Odd.PAD,
+                                        OddSizes.PAD,
                                         true,
                                         false,
                                         3,
@@ -188,19 +206,23 @@ class SessionTest {
 
     @Test
     void whyAnEditShowsNothingIsSaidInTheUsersWords() {
-        session.selectLane(1);
-        session.editLook("Mute", l -> l.withLane(1, s -> s.withMute(true)));
-        session.editLook("Nudge", l -> LaneEdits.with(l, "shift-1", 1, 0, "x", 3));
-        assertThat(WhyNothing.of(session, 0)).contains("Nothing changes: Green is mute");
-        assertThat(WhyNothing.of(session, 50).orElseThrow()).contains("shows nothing at frame 50");
+        session.selectChannel(1);
+        session.editLook("Mute", l -> l.withChannel(1, s -> s.withMute(true)));
+        session.editLook("Nudge", l -> ChannelEdits.with(l, "shift-1", 1, 0, "x", 3));
+        assertThat(NoEffectReason.of(session, 0)).contains("No visible effect: Green is muted");
+        assertThat(NoEffectReason.of(session, 50).orElseThrow())
+                .contains("has no picture at frame 50");
         session.editLook(
                 "Solo",
-                l -> l.withLane(1, s -> s.withMute(false)).withLane(0, s -> s.withSolo(true)));
-        session.editLook("Nudge", l -> LaneEdits.with(l, "shift-1", 1, 0, "x", 4));
-        assertThat(WhyNothing.of(session, 0).orElseThrow()).contains("not among the soloed");
+                l ->
+                        l.withChannel(1, s -> s.withMute(false))
+                                .withChannel(0, s -> s.withSolo(true)));
+        session.editLook("Nudge", l -> ChannelEdits.with(l, "shift-1", 1, 0, "x", 4));
+        assertThat(NoEffectReason.of(session, 0).orElseThrow())
+                .contains("is not soloed, but another channel is");
         session.edit("Hide", p -> p.withLayer("a", l -> l.withVisible(false)));
-        session.editLook("Nudge", l -> LaneEdits.with(l, "shift-1", 0, 0, "x", 9));
-        assertThat(WhyNothing.of(session, 0).orElseThrow()).contains("a is hidden");
+        session.editLook("Nudge", l -> ChannelEdits.with(l, "shift-1", 0, 0, "x", 9));
+        assertThat(NoEffectReason.of(session, 0).orElseThrow()).contains("a is hidden");
     }
 
     @Test
@@ -209,7 +231,7 @@ class SessionTest {
         State state = session.state();
         for (int i = 1; i <= 2000; i++) {
             double to = i;
-            session.editLook("Nudge", l -> LaneEdits.with(l, "shift-1", 0, 0, "x", to));
+            session.editLook("Nudge", l -> ChannelEdits.with(l, "shift-1", 0, 0, "x", to));
             small.add("Nudge", state, session.state());
             state = session.state();
         }
@@ -219,12 +241,12 @@ class SessionTest {
                 new Value(
                         0,
                         java.util.stream.LongStream.range(0, 900)
-                                .mapToObj(n -> new Peg(n, n, Ease.LINEAR))
+                                .mapToObj(n -> new Keyframe(n, n, Ease.LINEAR))
                                 .toList());
-        session.editLook("Pegs", l -> l.withAmounts(0, 0, a -> a.with("x", long1)));
-        small.add("Pegs", state, session.state());
+        session.editLook("Keyframes", l -> l.withSettings(0, 0, a -> a.with("x", long1)));
+        small.add("Keyframes", state, session.state());
         assertThat(small.size()).as("what is large alone stays").isEqualTo(1);
-        assertThat(small.undoName()).contains("Pegs");
+        assertThat(small.undoName()).contains("Keyframes");
         while (session.undoName().isPresent()) {
             session.undo();
         }

@@ -29,12 +29,12 @@ import java.util.stream.IntStream;
 /** What lies about the picture: its size on the screen, a window of its own, the clipboard, the tray. */
 class AroundThePictureTest extends InAWindow {
     @BeforeEach
-    void bringIn() {
-        d.bringIn(Material.still(folder, "a.png", 0.3f));
+    void importFile() {
+        d.importFile(Material.still(folder, "a.png", 0.3f));
     }
 
     private double x() {
-        return d.lanes().getFirst().value("x").at(0);
+        return d.channels().getFirst().value("x").at(0);
     }
 
     @Test
@@ -116,15 +116,15 @@ class AroundThePictureTest extends InAWindow {
     }
 
     @Test
-    void theLanesAreSavedFromTheWindow() throws IOException {
-        Path lanes = Files.createDirectory(folder.resolve("lanes"));
-        d.files.project = lanes;
+    void theChannelsAreSavedFromTheWindow() throws IOException {
+        Path channels = Files.createDirectory(folder.resolve("channels"));
+        d.files.project = channels;
         Driver.run(() -> d.window.view().frame.set(1));
         d.key(KeyCode.CLOSE_BRACKET); // two frames are played
-        Driver.run(() -> d.window.works().lanes().ask());
+        Driver.run(() -> d.window.actions().channels().ask());
         d.click("#choice-2"); // greys
-        Driver.until("they are saved", () -> d.words().contains("The lanes are saved"));
-        try (var files = Files.walk(lanes)) {
+        Driver.until("they are saved", () -> d.words().contains("Channels exported"));
+        try (var files = Files.walk(channels)) {
             assertThat(files.filter(Files::isRegularFile).map(f -> f.getFileName().toString()))
                     .containsExactlyInAnyOrder(
                             "red-0000.png",
@@ -148,7 +148,7 @@ class AroundThePictureTest extends InAWindow {
         assertThat(Driver.on(() -> d.find("#source-a").getLayoutBounds().getHeight()))
                 .isLessThan(40);
         assertThat(Driver.on(() -> d.window.hasPicture())).isTrue();
-        assertThat(Driver.on(() -> d.find("#bring-in").getLayoutBounds().getHeight()))
+        assertThat(Driver.on(() -> d.find("#import-footage").getLayoutBounds().getHeight()))
                 .as("footage is there too")
                 .isGreaterThan(20);
         assertThat(Driver.on(() -> shelf().getHeight())).isGreaterThan(100);
@@ -158,7 +158,7 @@ class AroundThePictureTest extends InAWindow {
                             var look = d.find("#all-looks");
                             return look.localToScene(look.getLayoutBounds());
                         });
-        assertThat(looks.getMinY()).as("looks are in reach").isLessThan(500);
+        assertThat(looks.getMinY()).as("looks are visible").isLessThan(500);
         Driver.run(() -> ((TextField) d.find("#footage-search")).setText("shot3"));
         assertThat(Driver.on(() -> d.look("#source-shot7-x"))).isNull();
         assertThat(Driver.on(() -> d.look("#source-shot33-x"))).isNotNull();

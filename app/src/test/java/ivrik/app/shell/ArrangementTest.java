@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import java.io.IOException;
 import java.nio.file.Path;
 
-/** Who has how much room on the desk, and who gets it back, on a copy of the demo. */
+/** Who has how much room that is selected, and who gets it back, on a copy of the demo. */
 class ArrangementTest extends InAWindow {
     @BeforeEach
     void openTheDemo() throws IOException {
@@ -20,7 +20,7 @@ class ArrangementTest extends InAWindow {
     }
 
     @Test
-    void theDeskGivesWayForLanesAndLayersOnlyAndComesBack() {
+    void theDeskGivesDirectionForChannelsAndLayersOnlyAndComesBack() {
         resize(1280, 800, 1);
         Driver.until("the picture is large", () -> pane().zoom() * 1280 >= 760);
         double wide = Driver.on(() -> pane().zoom() * 1280);
@@ -63,7 +63,7 @@ class ArrangementTest extends InAWindow {
         resize(1280, 800, 1);
         Desk desk = (Desk) d.find("Desk");
         double before = Driver.on(() -> desk.getDividerPositions()[0]);
-        Driver.run(() -> d.window.session().editLook("Tube", l -> BuiltInLooks.named("tube")));
+        Driver.run(() -> d.window.session().editLook("Tube", l -> BuiltInLooks.named("crt")));
         d.settle();
         Driver.pulses(4);
         Driver.until("columns take room", () -> desk.getDividerPositions()[0] > before + 0.02);
@@ -88,6 +88,7 @@ class ArrangementTest extends InAWindow {
     private void assertDeskHasRoom() {
         Desk desk = (Desk) d.find("Desk");
         Driver.until(
-                "lanes and layers are seen", () -> desk.getHeight() >= desk.leastHeight().get());
+                "channels and layers are visible",
+                () -> desk.getHeight() >= desk.leastHeight().get());
     }
 }

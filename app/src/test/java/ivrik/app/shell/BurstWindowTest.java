@@ -2,13 +2,13 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivrik.app.control.NumberField;
 import ivrik.app.session.View.Face;
+import ivrik.app.widget.NumberField;
 import ivrik.core.look.Burst;
-import ivrik.core.look.Burst.Way;
+import ivrik.core.look.Burst.Direction;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
-import ivrik.core.motion.Hill;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Phase;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
@@ -39,7 +39,7 @@ class BurstWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        d.bringIn(picture("one.png"), picture("two.png"));
+        d.importFile(picture("one.png"), picture("two.png"));
         d.go(90);
     }
 
@@ -66,8 +66,8 @@ class BurstWindowTest {
         return look().bursts().getFirst();
     }
 
-    private Hill hill() {
-        return (Hill) burst().course();
+    private PeakEnvelope peakEnvelope() {
+        return (PeakEnvelope) burst().envelope();
     }
 
     private void newBurst() {
@@ -80,7 +80,7 @@ class BurstWindowTest {
         Plan plan = Planner.plan(Driver.on(() -> d.window.session().project()), frame);
         return plan.layers().getFirst().looks().getFirst().steps().stream()
                 .findFirst()
-                .map(s -> s.lanes().getFirst())
+                .map(s -> s.channels().getFirst())
                 .map((Settings s) -> s.number("x"))
                 .orElse(0.0);
     }
@@ -89,7 +89,8 @@ class BurstWindowTest {
     void oneKeyPutsABurstOnTheCutThatIsNear() {
         newBurst();
         assertThat(burst().anchor()).isEqualTo(new Anchor.AtCut("clip-2"));
-        assertThat(burst().ways()).containsExactly(Way.AHEAD, Way.STILL, Way.OPPOSED);
+        assertThat(burst().directions())
+                .containsExactly(Direction.FORWARD, Direction.FIXED, Direction.OPPOSITE);
         assertThat(d.window.view().face.get()).isEqualTo(Face.BURST);
         assertThat(d.words()).contains("Shift burst", "the cut at 96");
         assertThat(x(95)).isEqualTo(x(96)).isNotZero();
@@ -116,15 +117,15 @@ class BurstWindowTest {
         newBurst();
         d.key(KeyCode.PERIOD);
         d.key(KeyCode.PERIOD);
-        assertThat(burst().course().before()).isEqualTo(8);
-        assertThat(burst().course().after()).isEqualTo(8);
+        assertThat(burst().envelope().before()).isEqualTo(8);
+        assertThat(burst().envelope().after()).isEqualTo(8);
         d.key(KeyCode.COMMA);
-        assertThat(burst().course().before()).isEqualTo(7);
-        assertThat(hill().out()).as("still in the mirror").isEmpty();
+        assertThat(burst().envelope().before()).isEqualTo(7);
+        assertThat(peakEnvelope().out()).as("still in the mirror").isEmpty();
         for (int i = 0; i < 9; i++) {
             d.key(KeyCode.COMMA);
         }
-        assertThat(burst().course().before()).isZero();
+        assertThat(burst().envelope().before()).isZero();
     }
 
     /** Where a frame begins in the drawing of time, as a share of its width. */
@@ -148,8 +149,8 @@ class BurstWindowTest {
         Driver.run(() -> d.window.view().face.set(Face.TREATMENT));
         drag(103, 107);
         assertThat(d.window.view().face.get()).isEqualTo(Face.BURST);
-        assertThat(burst().course().after()).isEqualTo(10);
-        assertThat(burst().course().before()).isEqualTo(10);
+        assertThat(burst().envelope().after()).isEqualTo(10);
+        assertThat(burst().envelope().before()).isEqualTo(10);
         drag(95, 60);
         assertThat(burst().anchor()).isInstanceOf(Anchor.AtFrame.class);
         assertThat(x(61)).isNotZero();
@@ -196,29 +197,29 @@ class BurstWindowTest {
     @Test
     void stepsAreShapedInTheDrawing() {
         newBurst();
-        double strength = hill().in().getLast().strength();
+        double strength = peakEnvelope().in().getLast().strength();
         // in the mirror: 2 free frames, the outermost phase, and so on to the peak of 2
         double frames = 2 + 6 + 1 + 1 + 6 + 2.0;
         d.drag(d.find("#burst-drawing"), (2 + 4 + 1) / frames, 0.5, 0, -45);
-        assertThat(hill().in().getLast().strength()).isGreaterThan(strength);
-        assertThat(hill().down().getFirst()).isEqualTo(hill().in().getLast());
+        assertThat(peakEnvelope().in().getLast().strength()).isGreaterThan(strength);
+        assertThat(peakEnvelope().down().getFirst()).isEqualTo(peakEnvelope().in().getLast());
         d.click(d.find("#burst-drawing"), (2 + 1) / frames, 0.8, 1, MouseButton.SECONDARY);
-        assertThat(hill().in()).hasSize(2);
+        assertThat(peakEnvelope().in()).hasSize(2);
     }
 
     @Test
-    void numbersWaysAndShapesAreChosen() {
+    void numbersDirectionsAndShapesAreChosen() {
         newBurst();
         d.choose("#burst-shape", "Stutter");
-        assertThat(hill().in()).extracting(Phase::frames).containsExactly(2, 1, 2, 1);
-        d.choose("#burst-way-green", "random");
-        assertThat(burst().ways().get(1)).isEqualTo(Way.RANDOM);
+        assertThat(peakEnvelope().in()).extracting(Phase::frames).containsExactly(2, 1, 2, 1);
+        d.choose("#burst-direction-green", "random");
+        assertThat(burst().directions().get(1)).isEqualTo(Direction.RANDOM);
         d.number("#burst-factor-2-0", "30");
         assertThat(x(96)).isEqualTo(30);
         d.click("#burst-ramps");
-        assertThat(hill().ramps()).isTrue();
+        assertThat(peakEnvelope().ramps()).isTrue();
         d.click("#burst-mirror");
-        assertThat(hill().out()).contains(hill().in().reversed());
+        assertThat(peakEnvelope().out()).contains(peakEnvelope().in().reversed());
         long seed = burst().seed();
         d.key(KeyCode.SEMICOLON);
         assertThat(burst().seed()).isEqualTo(seed + 1);
@@ -241,19 +242,19 @@ class BurstWindowTest {
                 "the word",
                 () ->
                         Driver.on(() -> d.window.view().notice.get())
-                                .contains("frame 20 is outside the burst Shift burst"));
+                                .contains("frame 20 is outside burst Shift burst"));
     }
 
     @Test
-    void theCloseUpSaysWhatAValueComesToWhereABurstAddsToIt() {
+    void theControlsSayWhatAValueComesToWhereABurstAddsToIt() {
         newBurst();
         d.go(96);
         Driver.run(() -> d.window.view().face.set(Face.TREATMENT));
         d.settle();
         assertThat(((NumberField) d.find("#red-x")).text()).isEqualTo("0.0");
-        assertThat(d.words()).contains("comes to", "%+.1f".formatted(x(96)));
+        assertThat(d.words()).contains("result", "%+.1f".formatted(x(96)));
         d.go(40);
-        assertThat(d.words()).doesNotContain("comes to");
+        assertThat(d.words()).doesNotContain("result");
     }
 
     @Test

@@ -1,6 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.media.encode.Form;
+import ivrik.media.encode.ExportFormat;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -37,7 +37,7 @@ final class ChosenFiles implements Chooser {
     }
 
     @Override
-    public Path exportTarget(Form form, String name) {
+    public Path exportTarget(ExportFormat format, String name) {
         return project;
     }
 }

@@ -18,10 +18,10 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 
-/** The look on the desk done to clips that are not in the project. */
+/** The look that is selected done to clips that are not in the project. */
 class ClipsWindowTest extends OneFrame {
     private void make() {
-        Driver.run(() -> d.window.works().clips().ask());
+        Driver.run(() -> d.window.actions().clips().ask());
         Driver.until("it is told", () -> d.look("#choice-0") != null);
     }
 
@@ -40,15 +40,15 @@ class ClipsWindowTest extends OneFrame {
         d.files.footage = List.of(light, bad, dark);
         d.files.project = folder.resolve("out/{name}-parted.png");
         make();
-        assertThat(d.words()).contains("1 of the clips could not be made");
-        assertThat(d.words()).anyMatch(w -> w.contains("2 made") && w.contains("bad.png"));
+        assertThat(d.words()).contains("1 clip failed");
+        assertThat(d.words()).anyMatch(w -> w.contains("2 rendered") && w.contains("bad.png"));
         Driver.run(() -> d.window.sheets().away());
         assertThat(read(folder.resolve("out/dark-parted.png")).colour().getFirst().at(50, 30))
                 .isEqualTo(read(dark).colour().getFirst().at(44, 30));
         assertThat(d.window.session().project().sources()).as("the project's own").hasSize(1);
 
         make();
-        assertThat(d.words()).anyMatch(w -> w.contains("0 made, 2 were finished before"));
+        assertThat(d.words()).anyMatch(w -> w.contains("0 rendered, 2 already finished"));
     }
 
     @Test
@@ -56,7 +56,7 @@ class ClipsWindowTest extends OneFrame {
         d.files.footage = List.of(Material.still(folder, "light.png", 0.8));
         d.files.project = folder.resolve("same.png");
         make();
-        assertThat(d.words()).contains("Each clip needs a name of its own");
+        assertThat(d.words()).contains("File names must differ");
         assertThat(folder.resolve("same.png")).doesNotExist();
     }
 
@@ -67,8 +67,8 @@ class ClipsWindowTest extends OneFrame {
         Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
         d.files.footage = List.of(tram);
         d.files.project = folder.resolve("{name}-grain.mkv");
-        Driver.run(() -> d.window.works().clips().ask());
-        Driver.until("it is under way", () -> d.text("#work-word").startsWith("Clip 1 of 1"));
+        Driver.run(() -> d.window.actions().clips().ask());
+        Driver.until("it is under way", () -> d.text("#progress-text").startsWith("Clip 1 of 1"));
         d.key(KeyCode.ESCAPE);
         Driver.until("it says so", () -> d.window.view().notice.get().startsWith("Stopped"));
         assertThat(d.window.sheets().isShowing()).isFalse();
@@ -78,7 +78,8 @@ class ClipsWindowTest extends OneFrame {
     /** Three frames of the tram's bell, 24 a second: 44 bytes of header and 6000 samples of 6 bytes. */
     @Test
     void theSoundIsSavedByItself() throws IOException {
-        d.bringIn(Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
+        d.importFile(
+                Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
         Driver.until("it is in", () -> d.window.session().project().sources().size() == 2);
         Driver.run(
                 () ->
@@ -90,9 +91,9 @@ class ClipsWindowTest extends OneFrame {
                                                 p.withPlayRange(
                                                         Optional.of(new FrameRange(100, 102)))));
         d.files.project = folder.resolve("bell");
-        Driver.run(() -> d.window.works().sound().save());
+        Driver.run(() -> d.window.actions().sound().save());
         Driver.until("it is told", () -> d.look("#choice-0") != null);
-        assertThat(d.words()).contains("The sound is saved");
+        assertThat(d.words()).contains("Sound exported");
         assertThat(Files.size(folder.resolve("bell.wav"))).isEqualTo(44 + 6000 * 6);
     }
 }

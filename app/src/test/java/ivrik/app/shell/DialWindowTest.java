@@ -22,7 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Numbers put on dials and pegged where they stand; treatments moved to the picture; jitter baked. */
+/** Numbers put on dials and keyframed where they stand; treatments moved to the picture; jitter baked. */
 class DialWindowTest {
     @TempDir Path folder;
     private Driver d;
@@ -30,7 +30,7 @@ class DialWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Material.still(folder, "one.png", 0.4));
+        d.importFile(Material.still(folder, "one.png", 0.4));
         d.number("#red-x", "12");
         d.number("#blue-x", "-6");
     }
@@ -44,8 +44,8 @@ class DialWindowTest {
         return d.selectedLook();
     }
 
-    private double x(int lane) {
-        return look().steps().getFirst().amounts(lane).value("x").rest();
+    private double x(int channel) {
+        return look().steps().getFirst().settings(channel).value("x").rest();
     }
 
     private Dial dial() {
@@ -53,16 +53,16 @@ class DialWindowTest {
     }
 
     private void put() {
-        d.fromMenu("red-x", "Put it in all lanes on a new dial");
+        d.fromMenu("red-x", "Add all channels to new dial");
         d.settle();
     }
 
     @Test
     void aWholeControlIsPutOnADial() {
-        d.fromMenu("shift-pad", "Put x of all lanes on a new dial");
+        d.fromMenu("shift-pad", "Add x of all channels to new dial");
         Dial dial = d.selectedLook().dials().getFirst();
         assertThat(dial.links()).hasSize(3);
-        assertThat(dial.links().stream().map(l -> l.target().lane())).containsExactly(0, 1, 2);
+        assertThat(dial.links().stream().map(l -> l.target().channel())).containsExactly(0, 1, 2);
     }
 
     @Test
@@ -75,7 +75,7 @@ class DialWindowTest {
         assertThat(d.text("#register")).as("the picture is the same").isEqualTo(before);
         assertThat(d.words()).as("the total beside the base").contains("+12.0", "-6.0");
         assertThat(d.find("#red-x").getStyleClass()).contains("dialled");
-        d.fromMenu("blue-x", "Take it off Shift x");
+        d.fromMenu("blue-x", "Remove from dial Shift x");
         assertThat(x(2)).isEqualTo(-6);
         assertThat(dial().links()).hasSize(2);
     }
@@ -85,88 +85,90 @@ class DialWindowTest {
         put();
         d.key(KeyCode.SHIFT, KeyCode.I);
         assertThat(Driver.on(() -> d.window.view().face.get())).isEqualTo(Face.LOOK);
-        assertThat(d.words()).contains("Shift red x", "Shift blue x", "even");
+        assertThat(d.words()).contains("Shift red x", "Shift blue x", "linear");
         d.number("#dial-shift-x", "50");
         assertThat(dial().value()).isEqualTo(Value.of(50));
-        d.choose("#dial-bend-shift-x-0", "On the second half");
-        assertThat(dial().links().getFirst().bend())
-                .isEqualTo(new Dial.Bend(100, 200, Ease.LINEAR));
+        d.choose("#dial-bend-shift-x-0", "Second half of the range only");
+        assertThat(dial().links().getFirst().response())
+                .isEqualTo(new Dial.Response(100, 200, Ease.LINEAR));
         d.number("#dial-share-shift-x-2", "0.25");
         assertThat(dial().links().get(2).perUnit()).isEqualTo(0.25);
         d.drag(d.find("#dial-rule-shift-x"), 0.5, 0.5, 40, 0);
         assertThat(dial().value().rest()).isGreaterThan(10);
-        d.choose("#dial-menu-shift-x", "Take the dial away");
+        d.choose("#dial-menu-shift-x", "Delete dial");
         assertThat(look().dials()).isEmpty();
     }
 
     @Test
-    void aDialIsPeggedAndTracedLikeAnyNumber() {
+    void aDialIsKeyframedAndGraphedLikeAnyNumber() {
         put();
         d.key(KeyCode.SHIFT, KeyCode.I);
         d.go(10);
-        d.fromMenu("dial-shift-x", "Peg it here");
+        d.fromMenu("dial-shift-x", "Set keyframe");
         d.go(30);
         d.number("#dial-shift-x", "20");
-        assertThat(dial().value().pegs())
+        assertThat(dial().value().keyframes())
                 .extracting(p -> p.frame(), p -> p.value())
                 .containsExactly(
                         org.assertj.core.groups.Tuple.tuple(10L, 100.0),
                         org.assertj.core.groups.Tuple.tuple(30L, 20.0));
-        assertThat(d.text("#trace-other")).isEqualTo("Shift x");
+        assertThat(d.text("#graph-other")).isEqualTo("Shift x");
         d.key(KeyCode.P);
-        assertThat(dial().value().pegs()).as("the key pegs what is traced").hasSize(1);
+        assertThat(dial().value().keyframes())
+                .as("the key sets keyframes of the graphed number")
+                .hasSize(1);
     }
 
     @Test
-    void thePlaceOfALayerIsPegged() {
+    void thePlaceOfALayerIsKeyframed() {
         Driver.run(() -> d.window.view().face.set(Face.LAYER));
         d.settle();
         d.go(5);
-        d.fromMenu("layer-x", "Peg it here");
+        d.fromMenu("layer-x", "Set keyframe");
         d.go(15);
         d.number("#layer-x", "40");
-        Value x = d.window.session().state().layer().orElseThrow().place().x();
-        assertThat(x.pegs()).hasSize(2);
+        Value x = d.window.session().state().layer().orElseThrow().placement().x();
+        assertThat(x.keyframes()).hasSize(2);
         assertThat(x.at(10)).isEqualTo(20);
         d.number("#layer-pivot-x", "-30");
-        assertThat(d.window.session().state().layer().orElseThrow().place().pivotX().rest())
+        assertThat(d.window.session().state().layer().orElseThrow().placement().pivotX().rest())
                 .isEqualTo(-30);
     }
 
     @Test
-    void aTreatmentOfLanesIsDoneToThePictureAndBack() {
-        d.choose("#section", "to the picture, after rejoining");
+    void aTreatmentOfChannelsIsDoneToThePictureAndBack() {
+        d.choose("#section", "whole picture, after rejoin");
         assertThat(look().steps().getFirst().section()).isEqualTo(Section.FINISH);
-        assertThat(x(0)).as("that of the lane being worked on").isEqualTo(-6);
-        assertThat(d.words()).contains("working on the whole picture, Shift");
+        assertThat(x(0)).as("the settings of the selected channel").isEqualTo(-6);
+        assertThat(d.words()).contains("editing whole picture, Shift");
         d.key(KeyCode.RIGHT);
         assertThat(x(0)).isEqualTo(-5);
-        d.choose("#section", "to each lane");
-        assertThat(look().steps().getFirst().lanes()).hasSize(3);
+        d.choose("#section", "each channel");
+        assertThat(look().steps().getFirst().channels()).hasSize(3);
     }
 
     @Test
-    void jitterIsBakedToPegsAndComesBack() {
+    void jitterIsBakedToKeyframesAndComesBack() {
         d.number("#jitter-amount", "6");
-        Jitter jitter = look().steps().getFirst().amounts(2).jitter();
+        Jitter jitter = look().steps().getFirst().settings(2).jitter();
         assertThat(jitter.amount()).isEqualTo(Value.of(6));
         Driver.run(() -> ((Button) d.look("#jitter-bake")).fire());
         d.settle();
-        assertThat(look().steps().getFirst().amounts(2).value("x").pegs()).hasSize(96);
-        assertThat(d.text("#jitter-bake")).isEqualTo("back to jitter");
+        assertThat(look().steps().getFirst().settings(2).value("x").keyframes()).hasSize(96);
+        assertThat(d.text("#jitter-bake")).isEqualTo("restore jitter");
         Driver.run(() -> ((Button) d.look("#jitter-bake")).fire());
         d.settle();
-        assertThat(look().steps().getFirst().amounts(2).jitter()).isEqualTo(jitter);
+        assertThat(look().steps().getFirst().settings(2).jitter()).isEqualTo(jitter);
         assertThat(x(2)).isEqualTo(-6);
     }
 
     @Test
     void oneValueJittersByItself() {
-        d.choose("#jitter-of", "y by itself");
+        d.choose("#jitter-of", "y only");
         d.number("#jitter-amount", "3");
-        assertThat(look().steps().getFirst().amounts(2).jitters()).containsOnlyKeys("y");
-        d.fromMenu("jitter-amount", "Put it on a new dial");
+        assertThat(look().steps().getFirst().settings(2).jitters()).containsOnlyKeys("y");
+        d.fromMenu("jitter-amount", "Add to new dial");
         assertThat(look().dials().getFirst().links().getFirst().target())
-                .isEqualTo(new Target.OfLane("shift-1", 2, "jitter.y"));
+                .isEqualTo(new Target.OfChannel("shift-1", 2, "jitter.y"));
     }
 }

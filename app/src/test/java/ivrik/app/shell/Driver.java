@@ -1,14 +1,14 @@
 package ivrik.app.shell;
 
 import ivrik.app.InterfaceThread;
-import ivrik.core.cache.Store;
-import ivrik.core.look.Amounts;
+import ivrik.core.cache.FrameCache;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.Look;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Project;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.MediaPictures;
 
@@ -167,7 +167,7 @@ final class Driver extends OnInterface implements AutoCloseable {
     }
 
     /** Brings files in and waits until their picture is there. */
-    void bringIn(Path... files) {
+    void importFile(Path... files) {
         run(() -> window.take(List.of(files)));
         until("it is there", () -> on(window::hasPicture));
         settle();
@@ -266,10 +266,10 @@ final class Driver extends OnInterface implements AutoCloseable {
     }
 
     Frame rendered(Project project) {
-        Store store = new Store(1 << 28);
-        try (MediaPictures pictures = new MediaPictures(Workers.shared(), store)) {
-            return new Renderer(pictures, Workers.shared(), store)
-                    .render(Planner.plan(project, 0), 1, Cancel.NEVER);
+        FrameCache cache = new FrameCache(1 << 28);
+        try (MediaPictures pictures = new MediaPictures(Workers.shared(), cache)) {
+            return new Renderer(pictures, Workers.shared(), cache)
+                    .render(Planner.plan(project, 0), 1, Cancellation.NEVER);
         }
     }
 
@@ -295,7 +295,7 @@ final class Driver extends OnInterface implements AutoCloseable {
                 });
     }
 
-    /** Drags from one place of a node by so many pixels. */
+    /** Drags from a point of a node by a distance in pixels. */
     void drag(Node node, double x, double y, double dx, double dy) {
         Point2D from = at(node, x, y);
         run(() -> robot.mouseMove(from));
@@ -318,14 +318,14 @@ final class Driver extends OnInterface implements AutoCloseable {
                                 : ((javafx.scene.control.TextInputControl) node).getText());
     }
 
-    /** The look on the desk. */
+    /** The look that is selected. */
     Look selectedLook() {
         return on(() -> window.session().state().look().orElseThrow());
     }
 
-    /** What each lane is told in the first step of the look on the desk. */
-    List<Amounts> lanes() {
-        return selectedLook().steps().getFirst().lanes();
+    /** What each channel is told in the first step of the look that is selected. */
+    List<ChannelSettings> channels() {
+        return selectedLook().steps().getFirst().channels();
     }
 
     /** All words that are visible in the window. */

@@ -80,7 +80,7 @@ class DropTest {
         Driver.until("it is in", () -> !d.window.session().project().isEmpty());
         d.settle();
         d.key(javafx.scene.input.KeyCode.RIGHT);
-        assertThat(d.lanes().getFirst().value("x").rest()).isEqualTo(1);
+        assertThat(d.channels().getFirst().value("x").rest()).isEqualTo(1);
     }
 
     @Test
@@ -102,7 +102,7 @@ class DropTest {
         assertThat(drop(List.of(note.toFile()))).isTrue();
         Driver.until(
                 "it is explained",
-                () -> d.words().stream().anyMatch(w -> w.contains("Could not bring in note.png")));
+                () -> d.words().stream().anyMatch(w -> w.contains("Could not import note.png")));
         assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
     }
 

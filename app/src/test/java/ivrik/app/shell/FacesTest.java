@@ -2,10 +2,10 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivrik.app.control.NumberField;
 import ivrik.app.session.View.Face;
-import ivrik.core.look.Feed;
-import ivrik.core.look.LaneState;
+import ivrik.app.widget.NumberField;
+import ivrik.core.look.ChannelSource;
+import ivrik.core.look.ChannelState;
 import ivrik.core.motion.Value;
 
 import javafx.scene.Node;
@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
-/** What the close-up shows is made piece by piece, and what can be shown again is kept. */
+/** The controls panel is built in steps, and reused when it is shown again. */
 class FacesTest extends OneFrame {
     private void face(Face face) {
         Driver.run(() -> d.window.view().face.set(face));
@@ -27,7 +27,7 @@ class FacesTest extends OneFrame {
     @ParameterizedTest
     @EnumSource(
             value = Face.class,
-            names = {"SEPARATE", "REACH", "LOOK", "LAYER"})
+            names = {"SEPARATE", "MASK", "LOOK", "LAYER"})
     void aFaceIsThereAtOnceButNotAllOfIt(Face face) {
         List<String> atOnce =
                 Driver.on(
@@ -45,9 +45,11 @@ class FacesTest extends OneFrame {
         face(Face.SEPARATE);
         Node delay = d.find("#red-delay");
         face(Face.TREATMENT);
-        UnaryOperator<Feed> later = feed -> feed.withDelayFrames(Value.of(3));
-        UnaryOperator<LaneState> behind = lane -> lane.withFeed(later.apply(lane.feed()));
-        Driver.run(() -> d.window.session().editLook("Delay", l -> l.withLane(0, behind)));
+        UnaryOperator<ChannelSource> later =
+                channelSource -> channelSource.withDelayFrames(Value.of(3));
+        UnaryOperator<ChannelState> behind =
+                channel -> channel.withChannelSource(later.apply(channel.channelSource()));
+        Driver.run(() -> d.window.session().editLook("Delay", l -> l.withChannel(0, behind)));
         face(Face.SEPARATE);
         assertThat(d.find("#red-delay")).isSameAs(delay);
         assertThat(((NumberField) delay).text()).isEqualTo("+3 fr");

@@ -13,8 +13,8 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
 import ivrik.core.treatment.Exposure;
 import ivrik.core.treatment.Grain;
-import ivrik.core.treatment.Lens;
-import ivrik.core.treatment.PictureCurve;
+import ivrik.core.treatment.LensDistortion;
+import ivrik.core.treatment.RgbCurves;
 import ivrik.core.treatment.Treatment;
 
 import javafx.scene.Node;
@@ -38,8 +38,8 @@ class FoundationsTest extends InAWindow {
         return Material.still(folder, name, value);
     }
 
-    private void bringIn(Path file) {
-        d.bringIn(file);
+    private void importFile(Path file) {
+        d.importFile(file);
     }
 
     private Look look() {
@@ -52,27 +52,25 @@ class FoundationsTest extends InAWindow {
     }
 
     private double stops() {
-        return look().step("exposure-1").orElseThrow().amounts(0).value("stops").rest();
+        return look().step("exposure-1").orElseThrow().settings(0).value("stops").rest();
     }
 
     @Test
-    void aTreatmentOfTheWholePictureHasOneCellOverAllLanesAndStandsOnEitherSide() {
-        bringIn(picture("grey.png", 0.25));
+    void aTreatmentOfTheWholePictureHasOneCellOverAllChannelsAndStandsOnEitherSide() {
+        importFile(picture("grey.png", 0.25));
         add(new Exposure());
         Node cell = d.find("#cell-1-picture");
         assertThat(cell.getBoundsInParent().getHeight())
                 .isEqualTo(3 * d.find("#cell-0-red").getBoundsInParent().getHeight());
         assertThat(x(cell)).isGreaterThan(x(d.find("#head-rejoin")));
         assertThat(d.words())
-                .contains(
-                        "working on the whole picture, Exposure",
-                        "to the picture, after rejoining");
+                .contains("editing whole picture, Exposure", "whole picture, after rejoin");
         double before = stops();
         d.click(cell);
         d.key(KeyCode.RIGHT);
         assertThat(stops()).isCloseTo(before + 0.1, org.assertj.core.api.Assertions.within(1e-9));
         d.settle();
-        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(d.text("#register")).startsWith("differs by up to");
         Driver.run(() -> d.window.steps().place("exposure-1", Section.PREPARE));
         d.settle();
         assertThat(look().steps().getFirst().section()).isEqualTo(Section.PREPARE);
@@ -82,7 +80,7 @@ class FoundationsTest extends InAWindow {
         d.key(KeyCode.BACK_SPACE);
         d.settle();
         assertThat(stops()).isZero();
-        assertThat(d.text("#register")).contains("off by 0");
+        assertThat(d.text("#register")).isEqualTo("exact");
     }
 
     private static double x(Node node) {
@@ -91,45 +89,46 @@ class FoundationsTest extends InAWindow {
 
     @Test
     void onePictureCurveIsDrawnInItsPlot() {
-        bringIn(picture("grey.png", 0.25));
-        add(new PictureCurve());
-        d.click(d.find("#lane-plot"), 0.25, 0.5, 1, javafx.scene.input.MouseButton.PRIMARY);
+        importFile(picture("grey.png", 0.25));
+        add(new RgbCurves());
+        d.click(d.find("#channel-plot"), 0.25, 0.5, 1, javafx.scene.input.MouseButton.PRIMARY);
         Step curve = look().steps().getLast();
-        assertThat(curve.lanes()).hasSize(1);
-        assertThat(curve.amounts(0).value("point.0.in").rest())
+        assertThat(curve.channels()).hasSize(1);
+        assertThat(curve.settings(0).value("point.0.in").rest())
                 .isCloseTo(25, org.assertj.core.api.Assertions.within(1.0));
         d.settle();
-        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(d.text("#register")).startsWith("differs by up to");
     }
 
     @Test
     void whatIsWorkedOnStaysWhileColumnsMoveAndComeBackByUndo() {
-        bringIn(picture("grey.png", 0.25));
-        add(new Lens());
+        importFile(picture("grey.png", 0.25));
+        add(new LensDistortion());
         add(new Grain());
         d.click("#head-1");
-        assertThat(d.words()).contains("working on Red, Lens");
+        assertThat(d.words()).contains("editing Red, Lens distortion");
         d.key(KeyCode.SHIFT, KeyCode.OPEN_BRACKET);
         assertThat(look().steps().stream().map(Step::id))
-                .containsExactly("lens-1", "shift-1", "grain-1");
-        assertThat(d.words()).contains("working on Red, Lens");
+                .containsExactly("lens-distortion-1", "shift-1", "grain-1");
+        assertThat(d.words()).contains("editing Red, Lens distortion");
         d.key(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(d.words()).contains("working on Red, Lens");
-        assertThat(look().number("lens-1")).isEqualTo(1);
+        assertThat(d.words()).contains("editing Red, Lens distortion");
+        assertThat(look().number("lens-distortion-1")).isEqualTo(1);
     }
 
     @Test
-    void twoGrainsOfOneSeedAreAlikeOnlyIfTheyAreToldToBe() {
-        bringIn(picture("grey.png", 0.5));
+    void twoGrainsOfOneSeedAreEqualOnlyIfTheyShareTheirPattern() {
+        importFile(picture("grey.png", 0.5));
         add(new Grain());
         d.click("#seed");
         d.key(KeyCode.ENTER);
         d.type("12345678901");
         d.key(KeyCode.ENTER);
-        assertThat(look().steps().getLast().amounts(0).seed()).isEqualTo(12345678901L);
+        assertThat(look().steps().getLast().settings(0).seed()).isEqualTo(12345678901L);
         Driver.run(() -> ((ButtonBase) d.look("#by-seed")).fire());
         assertThat(look().steps().getLast().bySeed()).isTrue();
-        assertThat(Driver.on(() -> d.window.session().undoName())).contains("The same by seed");
+        assertThat(Driver.on(() -> d.window.session().undoName()))
+                .contains("Share pattern by seed");
     }
 
     @Test
@@ -138,14 +137,16 @@ class FoundationsTest extends InAWindow {
             picture("shot-000" + n + ".png", 0.2 + 0.2 * n);
         }
         Files.writeString(folder.resolve("shot-0001.png"), "damaged");
-        bringIn(folder.resolve("shot-%04d.png"));
+        importFile(folder.resolve("shot-%04d.png"));
         for (int round = 0; round < 2; round++) {
             show(1);
             assertThat(explanation()).contains("shot-0001.png cannot be read");
-            assertThat(d.words()).contains("damaged here").doesNotContain("missing: find it");
+            assertThat(d.words())
+                    .contains("damaged at this frame")
+                    .doesNotContain("missing: relink");
             show(2);
             assertThat(explanation()).isEmpty();
-            assertThat(d.words()).doesNotContain("damaged here");
+            assertThat(d.words()).doesNotContain("damaged at this frame");
         }
     }
 
@@ -154,9 +155,9 @@ class FoundationsTest extends InAWindow {
         for (int n = 0; n < 3; n++) {
             picture("shot-000" + n + ".png", 0.2 + 0.2 * n);
         }
-        bringIn(folder.resolve("shot-%04d.png"));
+        importFile(folder.resolve("shot-%04d.png"));
         String id = "source-" + d.window.session().project().sources().getFirst().id();
-        d.fromMenu(id, "How it is read...");
+        d.fromMenu(id, "Footage settings...");
         Driver.until("the sheet is there", () -> d.look("#source-done") != null);
         assertThat(d.words()).anyMatch(w -> w.contains("96x64") && w.contains("8 bit"));
         Driver.run(
@@ -175,9 +176,9 @@ class FoundationsTest extends InAWindow {
                 "it is taken as Display P3",
                 () ->
                         Driver.on(() -> d.window.session().project().sources().getFirst())
-                                .reading()
+                                .settings()
                                 .equals(
-                                        Source.Reading.USUAL.ofSpace(
+                                        Source.FootageSettings.AUTOMATIC.inColourSpace(
                                                 Optional.of(ColourSpace.DISPLAY_P3))));
         d.click("#source-done");
         d.key(KeyCode.CONTROL, KeyCode.Z);
@@ -188,7 +189,7 @@ class FoundationsTest extends InAWindow {
 
     @Test
     void aPictureThatDoesNotFitSaysSoAndTheWindowGoesOn() {
-        bringIn(picture("lantern.png", 0.5));
+        importFile(picture("lantern.png", 0.5));
         Size small = Driver.on(() -> d.window.session().project().sequence().size());
         resize(new Size(16384, 16384));
         Driver.until("it is said", () -> explanation().contains("need "));
@@ -218,8 +219,8 @@ class FoundationsTest extends InAWindow {
 
     @Test
     void picturesTakeNoMoreMemoryThanTheUserAllows() {
-        bringIn(picture("grey.png", 0.25));
-        Driver.run(() -> d.window.sheetWork().memory());
+        importFile(picture("grey.png", 0.25));
+        Driver.run(() -> d.window.sheetActions().memory());
         d.click("#memory-mb");
         d.key(KeyCode.ENTER);
         d.type("64");
@@ -233,17 +234,19 @@ class FoundationsTest extends InAWindow {
         assertThat(service.held()).isBetween(1L, 64L << 20);
     }
 
-    /** Close-ups are kept for a dozen treatments; what is older must not be listened to. */
+    /**
+     * The controls of the last twelve treatments are kept; older ones must not stay registered as listeners.
+     */
     @Test
     void whatIsReplacedIsLetGo() {
-        bringIn(picture("grey.png", 0.25));
-        add(new Lens());
+        importFile(picture("grey.png", 0.25));
+        add(new LensDistortion());
         List<WeakReference<Node>> before = new ArrayList<>();
         for (int i = 0; i < 24; i++) {
             String title = "look " + i / 2;
             Driver.run(() -> d.window.session().editLook("title", l -> l.withTitle(title)));
             d.click("#head-" + i % 2);
-            before.add(new WeakReference<>(d.find(i % 2 == 0 ? "#shift-pad" : "#lane-plot")));
+            before.add(new WeakReference<>(d.find(i % 2 == 0 ? "#shift-pad" : "#channel-plot")));
         }
         d.settle();
         Driver.until(

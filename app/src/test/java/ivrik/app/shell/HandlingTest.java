@@ -10,8 +10,8 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.threads.Workers;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.StillWriter;
 
 import javafx.scene.Node;
@@ -56,7 +56,7 @@ class HandlingTest {
         return file;
     }
 
-    private void bringIn(Path... files) {
+    private void importFile(Path... files) {
         int before = Driver.on(() -> project().sources().size());
         for (Path file : files) {
             Driver.run(() -> d.window.take(List.of(file)));
@@ -70,15 +70,15 @@ class HandlingTest {
         return d.window.session().project();
     }
 
-    private double x(int lane) {
-        return d.lanes().get(lane).value("x").rest();
+    private double x(int channel) {
+        return d.channels().get(channel).value("x").rest();
     }
 
     @Test
     void shotsFollowEachOtherAndGraphicsLieOver() throws IOException {
         Path tram = Files.copy(MEDIA.resolve("tram.webm"), folder.resolve("tram.webm"));
         Path title = Files.copy(MEDIA.resolve("title.svg"), folder.resolve("title.svg"));
-        bringIn(tram, still("card.png", 0.2f), title);
+        importFile(tram, still("card.png", 0.2f), title);
         Project p = Driver.on(this::project);
         assertThat(p.sequence().size().width()).isEqualTo(1280);
         Layer shots = p.layers().getFirst();
@@ -98,7 +98,7 @@ class HandlingTest {
         }
         Driver.run(() -> d.window.take(List.of(folder.resolve("walk-0003.png"))));
         Driver.until("it asks", () -> d.look("#choice-0") != null);
-        assertThat(d.words()).anyMatch(w -> w.contains("walk-0003.png is one of 5"));
+        assertThat(d.words()).anyMatch(w -> w.contains("walk-0003.png belongs to 5"));
         d.click("#choice-0");
         Driver.until("it is in", () -> !project().sources().isEmpty());
         Source source = Driver.on(() -> project().sources().getFirst());
@@ -109,10 +109,10 @@ class HandlingTest {
 
     @Test
     void unsavedWorkIsAskedAfter() {
-        bringIn(still("a.png", 0.3f));
+        importFile(still("a.png", 0.3f));
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.CONTROL, KeyCode.N);
-        assertThat(d.words()).anyMatch(w -> w.startsWith("Save ") && w.endsWith("first?"));
+        assertThat(d.words()).anyMatch(w -> w.startsWith("Save ") && w.endsWith("?"));
         d.click("#choice-2");
         assertThat(x(0)).isEqualTo(1);
         d.key(KeyCode.CONTROL, KeyCode.N);
@@ -128,26 +128,26 @@ class HandlingTest {
     @Test
     void aSourceThatChangesOrGoesWhileOpenIsSaid() throws IOException {
         Path file = still("a.png", 0.3f);
-        bringIn(file);
+        importFile(file);
         still("a.png", 0.9f);
         Files.setLastModifiedTime(file, java.nio.file.attribute.FileTime.fromMillis(5000));
         Driver.until(
                 "it is read anew",
-                () -> d.words().stream().anyMatch(w -> w.contains("has changed on the disk")));
+                () -> d.words().stream().anyMatch(w -> w.contains("changed on disk")));
         d.settle();
         Files.delete(file);
-        Driver.until("it is missed", () -> d.words().contains("missing: find it"));
+        Driver.until("it is missed", () -> d.words().contains("missing: relink"));
         d.files.source = still("b.png", 0.5f);
         d.settle();
         Driver.pulses(10);
         d.click("#source-a");
-        Driver.until("it is found", () -> !d.words().contains("missing: find it"));
+        Driver.until("it is found", () -> !d.words().contains("missing: relink"));
         assertThat(Driver.on(() -> project().sources().getFirst().path())).endsWith("b.png");
     }
 
     @Test
-    void lanesFollowByTheWayThatIsChosenWithAKey() {
-        bringIn(still("a.png", 0.3f));
+    void channelsFollowByTheDirectionThatIsChosenWithAKey() {
+        importFile(still("a.png", 0.3f));
         d.key(KeyCode.V);
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
         assertThat(List.of(x(0), x(1), x(2))).containsExactly(10.0, 10.0, 10.0);
@@ -161,17 +161,17 @@ class HandlingTest {
         d.key(KeyCode.V);
         d.key(KeyCode.BACK_SPACE);
         assertThat(x(0)).isZero();
-        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Defaults of Red");
+        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Reset Red");
     }
 
     @Test
-    void aPaneShowsLanesDifferenceAndTheSplitLineIsDragged() {
-        bringIn(still("a.png", 0.3f));
+    void aPaneShowsChannelsDifferenceAndTheSplitLineIsDragged() {
+        importFile(still("a.png", 0.3f));
         d.key(KeyCode.A);
-        assertThat(d.words()).contains("Lane in grey");
+        assertThat(d.words()).contains("Channel in grey");
         d.settle();
         d.key(KeyCode.SHIFT, KeyCode.A);
-        assertThat(d.words()).contains("Lane in its ink");
+        assertThat(d.words()).contains("Channel in ink colour");
         d.key(KeyCode.D);
         assertThat(Driver.on(() -> d.window.view().paneA.get())).isEqualTo(Show.DIFFERENCE);
         d.key(KeyCode.D);
@@ -187,7 +187,7 @@ class HandlingTest {
 
     @Test
     void zoomKeepsToTheMiddleAndTheFooterReadsTheValueBeforeAndAfter() {
-        bringIn(still("a.png", 0.2f));
+        importFile(still("a.png", 0.2f));
         d.key(KeyCode.EQUALS);
         double zoom = Driver.on(() -> d.window.view().zoom.get());
         assertThat(zoom).isPositive();
@@ -198,24 +198,24 @@ class HandlingTest {
         d.settle();
         d.move(d.find("PicturePane"), 0.5, 0.52);
         assertThat(d.words()).anyMatch(w -> w.matches("3\\d, 1\\d"));
-        assertThat(d.words()).contains("was");
+        assertThat(d.words()).contains("before");
     }
 
     @Test
-    void jitterCanBeGivenToAllLanesAtOnceEachItsOwnWay() {
-        bringIn(still("a.png", 0.3f));
+    void jitterCanBeGivenToAllChannelsAtOnceEachItsOwnDirection() {
+        importFile(still("a.png", 0.3f));
         d.click("#jitter-all");
         d.number("#jitter-amount", "5");
-        var lanes = d.lanes();
-        assertThat(lanes).allMatch(a -> a.jitter().amount().rest() == 5);
+        var channels = d.channels();
+        assertThat(channels).allMatch(a -> a.jitter().amount().rest() == 5);
         assertThat(Driver.on(() -> d.window.session().undoName())).contains("Jitter amount");
         d.key(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(d.lanes()).allMatch(a -> a.jitter().isNone());
+        assertThat(d.channels()).allMatch(a -> a.jitter().isNone());
     }
 
     @Test
     void spacePlaysWhateverHasTheFocusAndEnterPressesIt() {
-        bringIn(still("a.png", 0.3f));
+        importFile(still("a.png", 0.3f));
         Driver.run(() -> d.look("#red-mute").requestFocus());
         d.key(KeyCode.SPACE);
         assertThat(Driver.on(() -> d.window.view().playing.get())).isTrue();
@@ -229,7 +229,7 @@ class HandlingTest {
 
     @Test
     void playingOnceStopsAtTheEndOfTheRange() {
-        bringIn(still("a.png", 0.3f));
+        importFile(still("a.png", 0.3f));
         Driver.run(() -> d.window.view().frame.set(10));
         d.key(KeyCode.OPEN_BRACKET);
         Driver.run(() -> d.window.view().frame.set(16));
@@ -247,19 +247,23 @@ class HandlingTest {
 
     @Test
     @SuppressWarnings("unchecked")
-    void anExportIsCancelledWithoutATrace() throws IOException {
+    void anExportIsCancelledWithoutAGraph() throws IOException {
         Path tram = Files.copy(MEDIA.resolve("tram.webm"), folder.resolve("tram.webm"));
-        bringIn(tram);
+        importFile(tram);
         Path out = folder.resolve("long.mkv");
         d.key(KeyCode.CONTROL, KeyCode.E);
-        Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.FFV1));
+        Driver.run(
+                () ->
+                        ((ChoiceBox<ExportFormat>) d.look("#export-format"))
+                                .setValue(ExportFormats.FFV1));
         Driver.run(() -> ((TextField) d.look("#export-target")).setText(out.toString()));
         d.click("#export-start");
         Driver.until(
                 "it is under way", () -> d.words().stream().anyMatch(w -> w.contains(" left")));
         d.click("#export-cancel");
         Driver.until(
-                "it has ended", () -> d.words().stream().anyMatch(w -> w.startsWith("Cancelled")));
+                "it has ended",
+                () -> d.words().stream().anyMatch(w -> w.startsWith("Export cancelled")));
         assertThat(out).doesNotExist();
         try (var files = Files.list(folder)) {
             assertThat(files.map(f -> f.getFileName().toString()))
@@ -272,9 +276,12 @@ class HandlingTest {
     @Test
     @SuppressWarnings("unchecked")
     void ofACancelledSequenceTheStillsThatAreWrittenStay() throws IOException {
-        bringIn(Files.copy(MEDIA.resolve("tram.webm"), folder.resolve("tram.webm")));
+        importFile(Files.copy(MEDIA.resolve("tram.webm"), folder.resolve("tram.webm")));
         d.key(KeyCode.CONTROL, KeyCode.E);
-        Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.PNG));
+        Driver.run(
+                () ->
+                        ((ChoiceBox<ExportFormat>) d.look("#export-format"))
+                                .setValue(ExportFormats.PNG));
         String target = folder.resolve("still-%04d.png").toString();
         Driver.run(() -> ((TextField) d.look("#export-target")).setText(target));
         d.click("#export-start");
@@ -283,9 +290,9 @@ class HandlingTest {
         d.click("#export-cancel");
         Driver.until(
                 "it has ended",
-                () -> d.words().stream().anyMatch(w -> w.contains("frames already written stay")));
+                () -> d.words().stream().anyMatch(w -> w.contains("Written frames are kept")));
         assertThat(folder.resolve("still-0000.png")).exists();
-        assertThat(Driver.on(() -> d.look("#export-throw-away").isVisible())).isFalse();
+        assertThat(Driver.on(() -> d.look("#export-discard").isVisible())).isFalse();
         d.key(KeyCode.ESCAPE);
     }
 }

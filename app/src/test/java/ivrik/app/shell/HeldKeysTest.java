@@ -29,7 +29,7 @@ class HeldKeysTest extends OneFrame {
         hold(KeyCode.B);
         assertThat(is(d.window.view().twoPanes)).isFalse();
         hold(KeyCode.M);
-        assertThat(look().lanes().get(0).mute()).isTrue();
+        assertThat(look().channels().get(0).mute()).isTrue();
         hold(KeyCode.SPACE);
         assertThat(is(d.window.view().playing)).isTrue();
         hold(KeyCode.SPACE);
@@ -39,7 +39,7 @@ class HeldKeysTest extends OneFrame {
     @Test
     void aKeyThatMovesABitMovesOn() {
         hold(KeyCode.RIGHT);
-        assertThat(amounts(0, 0).value("x").rest()).isEqualTo(4);
+        assertThat(settings(0, 0).value("x").rest()).isEqualTo(4);
         d.press(KeyCode.CONTROL);
         hold(KeyCode.LEFT);
         d.release(KeyCode.CONTROL);
@@ -55,9 +55,9 @@ class HeldKeysTest extends OneFrame {
     void aKeyThatIsLetGoElsewhereCountsAsLetGo() {
         d.press(KeyCode.B);
         d.press(KeyCode.W);
-        assertThat(is(d.window.view().without)).isTrue();
+        assertThat(is(d.window.view().bypass)).isTrue();
         focus(false);
-        assertThat(is(d.window.view().without)).isFalse();
+        assertThat(is(d.window.view().bypass)).isFalse();
         focus(true);
         d.press(KeyCode.B);
         assertThat(is(d.window.view().twoPanes)).as("pressed anew").isFalse();

@@ -15,13 +15,13 @@ import org.junit.jupiter.api.Test;
 import java.time.Duration;
 import java.util.concurrent.atomic.AtomicLong;
 
-/** When what is kept to be quick is let go, by a clock that the test sets. */
+/** Caches are released after idle time, by a clock that the test sets. */
 class IdleWindowTest extends InAWindow {
     private static final Duration REST = Duration.ofMinutes(3);
 
     private final PictureService service = mock(PictureService.class);
     private final AtomicLong now = new AtomicLong();
-    private Watch watch;
+    private PeriodicChecks watch;
 
     @BeforeEach
     void watch() {
@@ -30,7 +30,7 @@ class IdleWindowTest extends InAWindow {
         watch =
                 Driver.on(
                         () ->
-                                new Watch(
+                                new PeriodicChecks(
                                         w.session(),
                                         w.view(),
                                         service,
@@ -60,14 +60,14 @@ class IdleWindowTest extends InAWindow {
     @Test
     void itIsLetGoOnlyAfterAWhileWithoutAnythingWanted() {
         looks(3);
-        verify(service, never()).letGo();
+        verify(service, never()).release();
         now.set(REST.toNanos() - 1);
         Driver.run(() -> d.window.view().frame.set(1));
         now.set(REST.toNanos() + 5);
         looks(3);
-        verify(service, never()).letGo();
+        verify(service, never()).release();
         now.set(2 * REST.toNanos());
         looks(3);
-        verify(service, atLeastOnce()).letGo();
+        verify(service, atLeastOnce()).release();
     }
 }

@@ -7,7 +7,7 @@ import ivrik.core.look.Overscan;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Jitter;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Size;
@@ -19,7 +19,7 @@ import ivrik.core.project.Source;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
-import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.LensDistortion;
 import ivrik.core.treatment.Shift;
 
 import javafx.scene.input.KeyCode;
@@ -49,7 +49,7 @@ final class InterfaceMeter {
      * @param args {@code openings} to measure those
      */
     public static void main(String[] args) throws IOException {
-        GivingWay.install();
+        ThreadPriorities.install();
         Driver d = new Driver(Files.createTempDirectory("ivrik-interface"));
         if (List.of(args).contains("openings")) {
             openings(d);
@@ -77,7 +77,7 @@ final class InterfaceMeter {
         d.settle();
         Map<String, Runnable> doors = new LinkedHashMap<>();
         for (Face face : Face.values()) {
-            doors.put("close-up: " + face, () -> d.window.view().face.set(face));
+            doors.put("controls: " + face, () -> d.window.view().face.set(face));
         }
         for (Band band : Band.values()) {
             doors.put("band: " + band, () -> d.window.view().band.set(band));
@@ -105,7 +105,7 @@ final class InterfaceMeter {
                                             "%8.1f %6.1f",
                                             waits.longestAnswer(), waits.longestWork()),
                                     (before, now) -> before + "   " + now);
-                            Driver.run(() -> putAway(d));
+                            Driver.run(() -> close(d));
                             d.settle();
                         });
             }
@@ -113,7 +113,7 @@ final class InterfaceMeter {
         }
     }
 
-    private static void putAway(Driver d) {
+    private static void close(Driver d) {
         d.window.sheets().away();
         d.window.view().band.set(Band.NONE);
         d.window.view().face.set(Face.TREATMENT);
@@ -121,7 +121,7 @@ final class InterfaceMeter {
         d.window.view().twoPanes.set(false);
     }
 
-    /** Nudges, other lanes, other frames, other treatments; a hand that does not wait for the picture. */
+    /** Nudges, other channels, other frames, other treatments; a hand that does not wait for the picture. */
     static void work(Driver d, int edits) {
         List<KeyCode> keys =
                 List.of(
@@ -131,7 +131,7 @@ final class InterfaceMeter {
                         KeyCode.RIGHT,
                         KeyCode.DOWN,
                         KeyCode.RIGHT);
-        List<String> steps = List.of("shift-1", "lens-1", "gaussian-1", "grain-1");
+        List<String> steps = List.of("shift-1", "lens-distortion-1", "gaussian-1", "grain-1");
         for (int i = 0; i < edits; i++) {
             int number = i;
             if (i % 10 == 9) {
@@ -179,19 +179,23 @@ final class InterfaceMeter {
                                 "four",
                                 new Rgb(),
                                 new Shift(),
-                                new Lens(),
+                                new LensDistortion(),
                                 new GaussianBlur(),
                                 new Grain())
                         .withOverscan(new Overscan(Overscan.Kind.AUTOMATIC, 1));
-        look = look.withStep("grain-1", s -> Step.shownOff(s.id(), s.kind(), 3));
+        look = look.withStep("grain-1", s -> Step.withExampleSettings(s.id(), s.kind(), 3));
         Value growing =
-                new Value(0, List.of(new Peg(0, 0, Ease.SMOOTH), new Peg(600, 3, Ease.LINEAR)));
+                new Value(
+                        0,
+                        List.of(
+                                new Keyframe(0, 0, Ease.SMOOTH),
+                                new Keyframe(600, 3, Ease.LINEAR)));
         Jitter jitter = Jitter.NONE.withAmount(Value.of(3));
-        for (int lane = 0; lane < 3; lane++) {
+        for (int channel = 0; channel < 3; channel++) {
             look =
-                    look.withAmounts("lens-1", lane, a -> a.with("k1", growing))
-                            .withAmounts("gaussian-1", lane, a -> a.with("radius", Value.of(4)))
-                            .withAmounts("shift-1", lane, a -> a.withJitter(jitter));
+                    look.withSettings("lens-distortion-1", channel, a -> a.with("k1", growing))
+                            .withSettings("gaussian-1", channel, a -> a.with("radius", Value.of(4)))
+                            .withSettings("shift-1", channel, a -> a.withJitter(jitter));
         }
         return look;
     }

@@ -34,8 +34,8 @@ import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 
 /**
- * Whole jobs from an empty window to an exported file, each in so many actions at most: a key with what is held with
- * it, a press of the mouse, a drag, a drop of files, or a word that is typed.
+ * Whole jobs from an empty window to an exported file, each within a number of actions. An action is a key
+ * with its modifiers, a click, a drag, a drop of files or a typed word.
  */
 class JobsTest extends InAWindow {
     private final String home = System.getProperty("user.home");
@@ -133,7 +133,7 @@ class JobsTest extends InAWindow {
     private void export() {
         key(KeyCode.CONTROL, KeyCode.E);
         key(KeyCode.ENTER);
-        Driver.until("it is exported", () -> d.text("#export-word").startsWith("Done"));
+        Driver.until("it is exported", () -> d.text("#export-text").startsWith("Exported"));
         try (var files = Files.list(folder)) {
             assertThat(files.map(Path::toString).filter(f -> f.contains("untitled"))).isNotEmpty();
         } catch (IOException e) {
@@ -158,8 +158,8 @@ class JobsTest extends InAWindow {
         return Driver.on(() -> project().layers().getFirst().looks().getFirst().look());
     }
 
-    /** A number of a lane in the first treatment at a frame; 0 where nothing is done. */
-    private double number(long frame, int lane, String name) {
+    /** A number of a channel in the first treatment at a frame; 0 where nothing is done. */
+    private double number(long frame, int channel, String name) {
         List<StepPlan> steps =
                 Planner.plan(Driver.on(this::project), frame)
                         .layers()
@@ -167,18 +167,18 @@ class JobsTest extends InAWindow {
                         .looks()
                         .getFirst()
                         .steps();
-        Settings settings = steps.isEmpty() ? null : steps.getFirst().lanes().get(lane);
+        Settings settings = steps.isEmpty() ? null : steps.getFirst().channels().get(channel);
         return settings == null ? 0 : settings.number(name);
     }
 
-    private double x(long frame, int lane) {
-        return number(frame, lane, "x");
+    private double x(long frame, int channel) {
+        return number(frame, channel, "x");
     }
 
     @Test
-    void aTitleSplitBothWays() {
+    void aTitleSplitBothDirections() {
         drop(still("title"));
-        click("#follow-opposed");
+        click("#follow-mirrored");
         key(KeyCode.SHIFT, KeyCode.RIGHT);
         export();
         assertThat(IntStream.range(0, 3).mapToObj(l -> x(0, l))).containsExactly(10.0, 0.0, -10.0);
@@ -188,7 +188,7 @@ class JobsTest extends InAWindow {
     @Test
     void stereoForGlassesOfTwoColours() {
         drop(still("view"));
-        look("stereo-glasses");
+        look("anaglyph");
         ink("#dial-pair-left", Ink.GREEN);
         number("#dial-depth", "8");
         export();
@@ -205,7 +205,7 @@ class JobsTest extends InAWindow {
         choose("#yellow-picture", "c");
         choose("#key-picture", "d");
         export();
-        assertThat(first().lanes().stream().map(l -> l.feed().source()))
+        assertThat(first().channels().stream().map(l -> l.channelSource().source()))
                 .containsExactly("", "b", "c", "d");
         done("four pictures in one", 12);
     }
@@ -213,7 +213,7 @@ class JobsTest extends InAWindow {
     @Test
     void theFringeOfALens() {
         drop(still("street"));
-        look("lens-fringe");
+        look("chromatic-aberration");
         number("#dial-amount", "0.8");
         export();
         assertThat(number(0, 0, "k0")).isGreaterThan(0);
@@ -230,7 +230,7 @@ class JobsTest extends InAWindow {
         key(KeyCode.Y);
         ink("#cyan-ink", Ink.BLUE);
         export();
-        assertThat(first().lanes().getFirst().ink()).contains(Ink.BLUE);
+        assertThat(first().channels().getFirst().ink()).contains(Ink.BLUE);
         assertThat(x(0, 1)).isEqualTo(10);
         done("inks", 10);
     }
@@ -238,20 +238,20 @@ class JobsTest extends InAWindow {
     @Test
     void aGlow() {
         drop(still("lamp"));
-        look("glow-one-colour");
+        look("colour-streak");
         export();
         assertThat(d.window.session().project().layers().getFirst().look().name())
-                .isEqualTo("glow-one-colour");
+                .isEqualTo("colour-streak");
         done("glow", 10);
     }
 
     @Test
-    void lanesBentApartByPins() {
+    void channelsBentApartByPins() {
         drop(still("face"));
-        look("ghost-pins");
+        look("ghost-warp");
         export();
-        assertThat(first().name()).isEqualTo("ghost-pins");
-        assertThat(first().steps().getFirst().treatment()).isEqualTo("pins");
+        assertThat(first().name()).isEqualTo("ghost-warp");
+        assertThat(first().steps().getFirst().treatment()).isEqualTo("pin-warp");
         done("pins", 6);
     }
 
@@ -286,15 +286,15 @@ class JobsTest extends InAWindow {
     }
 
     /**
-     * Red and blue shake between two frames, first more and then at rest; green is still. It is kept, and laid on a clip of
-     * another project.
+     * Red and blue jitter between two frames, increasing and then at rest; green is fixed. The look is saved
+     * and applied to a clip of another project.
      */
     @Test
     void aShakeThatGrowsAndRests() throws IOException {
         drop(still("one"));
         look("rgb-split");
-        click("#green-hold");
-        actions++; // a press on the number: it is traced
+        click("#green-fixed");
+        actions++; // a click on the number shows its graph
         Driver.run(() -> d.find("#dial-shake").requestFocus());
         d.settle();
         Node time = d.window.time();
@@ -306,7 +306,7 @@ class JobsTest extends InAWindow {
         d.drag(time, at(30), middle, 0, -12);
         d.settle();
         key(KeyCode.CONTROL, KeyCode.SPACE);
-        type("save the look");
+        type("save look");
         key(KeyCode.ENTER);
         type("shake it");
         key(KeyCode.ENTER);
@@ -361,10 +361,10 @@ class JobsTest extends InAWindow {
         return least;
     }
 
-    /** How far a lane is shaken from where it rests, at most. */
-    private double most(int lane) {
+    /** How far a channel is shaken from where it rests, at most. */
+    private double most(int channel) {
         return LongStream.range(10, 51)
-                .mapToDouble(f -> Math.abs(x(f, lane) - x(5, lane)))
+                .mapToDouble(f -> Math.abs(x(f, channel) - x(5, channel)))
                 .max()
                 .orElse(0);
     }

@@ -6,14 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 import ivrik.app.session.View.Face;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Overscan;
-import ivrik.core.look.Place.Fit;
+import ivrik.core.look.Placement.Fit;
 import ivrik.core.look.Section;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
+import ivrik.core.project.Background;
 import ivrik.core.project.FrameRange;
-import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
@@ -46,7 +46,7 @@ class LayersTest {
     @BeforeEach
     void open() throws IOException {
         d = new Driver(Files.createDirectories(folder.resolve("data")));
-        bringIn("one.png", 0.3f);
+        importFile("one.png", 0.3f);
     }
 
     @AfterEach
@@ -54,7 +54,7 @@ class LayersTest {
         d.close();
     }
 
-    private void bringIn(String name, float value) {
+    private void importFile(String name, float value) {
         Path file = folder.resolve(name);
         Plane p = Plane.flat(96, 54, value);
         for (int x = 40; x < 50; x++) {
@@ -112,20 +112,20 @@ class LayersTest {
 
     @Test
     void aLookIsPutOnASpanOverAShotAsAWholeOrInPart() {
-        bringIn("two.png", 0.6f);
+        importFile("two.png", 0.6f);
         d.go(100);
-        Driver.run(() -> d.window.session().editLook("x", l -> BuiltInLooks.named("film")));
-        command("Copy the look");
-        command("New span over this shot, or those picked");
+        Driver.run(() -> d.window.session().editLook("x", l -> BuiltInLooks.named("film-print")));
+        command("Copy look");
+        command("Add span over selected shots");
         Layer span = layer(1);
         assertThat(span.range()).isEqualTo(new FrameRange(96, 191));
         assertThat(span.clips().getFirst().isSpan()).isTrue();
-        command("Paste the look");
-        assertThat(layer(1).look()).isEqualTo(BuiltInLooks.named("film"));
+        command("Paste look");
+        assertThat(layer(1).look()).isEqualTo(BuiltInLooks.named("film-print"));
         Driver.run(() -> d.window.session().undo());
-        command("Paste of the look: What is done to the whole picture");
+        command("Paste from look: Whole-picture treatments");
         assertThat(layer(1).look().steps(Section.FINISH))
-                .isEqualTo(BuiltInLooks.named("film").steps(Section.FINISH));
+                .isEqualTo(BuiltInLooks.named("film-print").steps(Section.FINISH));
         assertThat(layer(1).look().dials()).isEmpty();
     }
 
@@ -145,10 +145,10 @@ class LayersTest {
         d.key(KeyCode.Z);
         d.key(KeyCode.RIGHT);
         d.settle();
-        assertThat(d.text("#register")).startsWith("out of register");
-        assertThat(layer(1).look().steps().getFirst().lanes().getFirst().value("x").rest())
+        assertThat(d.text("#register")).startsWith("differs by up to");
+        assertThat(layer(1).look().steps().getFirst().channels().getFirst().value("x").rest())
                 .isEqualTo(1);
-        assertThat(layer(0).look().steps().getFirst().lanes().getFirst().value("x").rest())
+        assertThat(layer(0).look().steps().getFirst().channels().getFirst().value("x").rest())
                 .as("the picture beneath is left alone")
                 .isZero();
     }
@@ -179,33 +179,33 @@ class LayersTest {
 
     @Test
     void aSolidLiesUnderAllAndLayersChangeTheirOrder() {
-        command("New plain colour");
-        assertThat(layer(0).name()).isEqualTo("plain colour");
-        fire("#layer", "Lay it higher");
-        assertThat(layer(1).name()).isEqualTo("plain colour");
-        fire("#layer", "Take the layer away");
+        command("Add solid colour");
+        assertThat(layer(0).name()).isEqualTo("solid colour");
+        fire("#layer", "Move up");
+        assertThat(layer(1).name()).isEqualTo("solid colour");
+        fire("#layer", "Delete layer");
         assertThat(Driver.on(() -> project().layers())).hasSize(1);
     }
 
     @Test
     void aPictureFromTheTrayIsLaidOverAllOnALayerOfItsOwn() {
-        bringIn("two.png", 0.9f);
-        Driver.run(() -> d.window.layerWork().layOver(project().source("two").orElseThrow()));
+        importFile("two.png", 0.9f);
+        Driver.run(() -> d.window.layerActions().addOnTop(project().source("two").orElseThrow()));
         assertThat(layer(1).clips().getFirst().source()).isEqualTo("two");
         assertThat(layer(1).range().first()).isZero();
         d.settle();
         d.key(KeyCode.Z);
         d.key(KeyCode.RIGHT);
-        assertThat(layer(0).look().steps().getFirst().lanes().getFirst().value("x").rest())
+        assertThat(layer(0).look().steps().getFirst().channels().getFirst().value("x").rest())
                 .as("the layer beneath is not treated")
                 .isZero();
     }
 
     @Test
     void placeBlendOpacityAndTimeOfALayerAreNumbers() {
-        command("New plain colour");
+        command("Add solid colour");
         fire("#layer-blend", "Multiply");
-        fire("#layer-fit", "exact");
+        fire("#layer-fit", "original size");
         type("#layer-x", "12");
         type("#layer-scale", "50");
         type("#layer-angle", "30");
@@ -216,18 +216,18 @@ class LayersTest {
         Layer solid = layer(0);
         assertThat(solid.blend()).isEqualTo(Blend.MULTIPLY);
         assertThat(solid.opacity().rest()).isEqualTo(0.4);
-        assertThat(solid.place().fit()).isEqualTo(Fit.EXACT);
-        assertThat(solid.place().x().rest()).isEqualTo(12);
-        assertThat(solid.place().scale().rest()).isEqualTo(0.5);
-        assertThat(solid.place().angleDegrees().rest()).isEqualTo(30);
-        assertThat(solid.place().flipX()).isTrue();
+        assertThat(solid.placement().fit()).isEqualTo(Fit.ORIGINAL_SIZE);
+        assertThat(solid.placement().x().rest()).isEqualTo(12);
+        assertThat(solid.placement().scale().rest()).isEqualTo(0.5);
+        assertThat(solid.placement().angleDegrees().rest()).isEqualTo(30);
+        assertThat(solid.placement().flipX()).isTrue();
         assertThat(solid.range().first()).isEqualTo(10);
         assertThat(solid.range().last()).isEqualTo(19);
     }
 
     @Test
     void looksAreStackedSwitchedAndMoved() {
-        fire("#look", "Add a look after it");
+        fire("#look", "Add look after this");
         assertThat(layer(0).looks()).hasSize(2);
         assertThat(Driver.on(() -> d.window.session().state().lookNumber())).isEqualTo(1);
         d.key(KeyCode.RIGHT);
@@ -237,20 +237,20 @@ class LayersTest {
                                 .look()
                                 .steps()
                                 .getFirst()
-                                .lanes()
+                                .channels()
                                 .getFirst()
                                 .value("x")
                                 .rest())
                 .isEqualTo(1);
         d.settle();
-        assertThat(d.text("#register")).startsWith("out of register");
-        fire("#look", "Switch it off");
-        assertThat(d.text("#register")).startsWith("in register");
+        assertThat(d.text("#register")).startsWith("differs by up to");
+        fire("#look", "Turn off");
+        assertThat(d.text("#register")).isEqualTo("exact");
         d.key(KeyCode.RIGHT);
-        assertThat(d.words()).anyMatch(w -> w.startsWith("Nothing changes: the look"));
-        fire("#look", "Move this look one earlier");
+        assertThat(d.words()).anyMatch(w -> w.startsWith("No visible effect: look"));
+        fire("#look", "Move earlier");
         assertThat(layer(0).looks().getFirst().on()).isFalse();
-        fire("#look", "Take the look away");
+        fire("#look", "Remove look");
         assertThat(layer(0).looks()).hasSize(1);
     }
 
@@ -258,62 +258,64 @@ class LayersTest {
     void overscanFollowsTheMovesAndNamesTheFrame() {
         d.click("#head-rejoin");
         Driver.until(
-                "it is measured", () -> d.text("#overscan-word").equals("No edge is uncovered."));
+                "it is measured", () -> d.text("#overscan-text").equals("No uncovered edges."));
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
-        Driver.until("it is measured", () -> d.text("#overscan-word").contains("most at frame 0"));
-        assertThat(d.text("#overscan-word")).contains("edges show");
+        Driver.until("it is measured", () -> d.text("#overscan-text").contains("most at frame 0"));
+        assertThat(d.text("#overscan-text")).contains("edges show");
         fire("#overscan", "automatic");
-        assertThat(d.text("#overscan-word")).doesNotContain("edges show");
+        assertThat(d.text("#overscan-text")).doesNotContain("edges show");
         assertThat(layer(0).look().overscan().kind()).isEqualTo(Overscan.Kind.AUTOMATIC);
         type("#overscan-scale", "103");
         assertThat(layer(0).look().overscan()).isEqualTo(new Overscan(Overscan.Kind.FIXED, 1.03));
-        assertThat(d.text("#overscan-word")).contains("edges show");
-        command("Trim the sequence to what the moves leave covered");
+        assertThat(d.text("#overscan-text")).contains("edges show");
+        command("Crop sequence to covered area");
         assertThat(Driver.on(() -> project().sequence().size())).isEqualTo(new Size(86, 54));
     }
 
     @Test
     void theSequenceMayBeLargerThanThePictureOnBlackOrPaper() {
-        command("Sequence...");
+        command("Sequence settings...");
         type("#sequence-width", "200");
         type("#sequence-height", "100");
-        fire("#sequence-ground", "a colour");
-        fire("#sequence-ground", "paper white");
+        fire("#sequence-background", "custom colour");
+        fire("#sequence-background", "paper white");
         Driver.run(() -> ((ButtonBase) d.look("#sequence-done")).fire());
         d.settle();
         assertThat(Driver.on(() -> project().sequence().size())).isEqualTo(new Size(200, 100));
-        assertThat(Driver.on(() -> project().sequence().ground())).isEqualTo(Ground.PAPER);
+        assertThat(Driver.on(() -> project().sequence().background())).isEqualTo(Background.PAPER);
         d.key(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(Driver.on(() -> project().sequence().ground().id())).isEqualTo("808080");
+        assertThat(Driver.on(() -> project().sequence().background().id())).isEqualTo("808080");
         assertThat(d.rendered().colour().get(1).at(0, 0)).isEqualTo(128 / 255f, within(1e-6f));
         d.key(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(Driver.on(() -> project().sequence().ground())).isEqualTo(Ground.NOTHING);
+        assertThat(Driver.on(() -> project().sequence().background()))
+                .isEqualTo(Background.TRANSPARENT);
     }
 
     @Test
-    void aLaneTakesAnotherPictureAndAnotherTime() {
-        bringIn("two.png", 0.9f);
+    void aChannelTakesAnotherPictureAndAnotherTime() {
+        importFile("two.png", 0.9f);
         d.key(KeyCode.N);
         fire("#red-picture", "two");
         d.settle();
-        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(d.text("#register")).startsWith("differs by up to");
         type("#green-delay", "3");
         fire("#green-beyond", "wrap");
-        var lanes = layer(0).look().lanes();
-        assertThat(lanes.get(0).feed().source()).isEqualTo("two");
-        assertThat(lanes.get(1).feed().delayFrames().rest()).isEqualTo(3);
-        assertThat(lanes.get(1).feed().beyond()).isEqualTo(EdgeFill.WRAP);
-        assertThat(d.text("#red-feed")).isEqualTo("of two");
-        assertThat(d.text("#green-feed")).isEqualTo("3 late");
-        Driver.run(() -> d.window.session().selectLane(0));
-        type("#feed-scale", "60");
-        assertThat(layer(0).look().lanes().get(0).feed().place().scale().rest()).isEqualTo(0.6);
+        var channels = layer(0).look().channels();
+        assertThat(channels.get(0).channelSource().source()).isEqualTo("two");
+        assertThat(channels.get(1).channelSource().delayFrames().rest()).isEqualTo(3);
+        assertThat(channels.get(1).channelSource().outside()).isEqualTo(EdgeFill.WRAP);
+        assertThat(d.text("#red-channel-source")).isEqualTo("source: two");
+        assertThat(d.text("#green-channel-source")).isEqualTo("3 fr delayed");
+        Driver.run(() -> d.window.session().selectChannel(0));
+        type("#channel-source-scale", "60");
+        assertThat(layer(0).look().channels().get(0).channelSource().placement().scale().rest())
+                .isEqualTo(0.6);
     }
 
     @Test
     void allOfItIsThereAgainWhenTheProjectIsOpened() {
         d.key(KeyCode.CONTROL, KeyCode.T);
-        fire("#look", "Add a look after it");
+        fire("#look", "Add look after this");
         command("CMYK");
         Project before = Driver.on(this::project);
         d.files.project = folder.resolve("kept.ivrik");

@@ -59,8 +59,8 @@ class LensWindowTest extends InAWindow {
     }
 
     private void measure() {
-        Driver.run(() -> d.window.sheetWork().lens());
-        Driver.until("it is measured", () -> !d.text("#lens-word").startsWith("Measuring"));
+        Driver.run(() -> d.window.sheetActions().lens());
+        Driver.until("it is measured", () -> !d.text("#lens-text").startsWith("Measuring"));
     }
 
     private Layer layer(Predicate<Layer> which) {
@@ -78,25 +78,25 @@ class LensWindowTest extends InAWindow {
 
     private static double corner(Look look) {
         return List.of("k0", "k1", "k2").stream()
-                .mapToDouble(k -> look.steps().getFirst().lanes().getFirst().value(k).rest())
+                .mapToDouble(k -> look.steps().getFirst().channels().getFirst().value(k).rest())
                 .sum();
     }
 
     @Test
     void aLensIsTakenOutBeforeAllElseAndPutOnAnotherLayerOverWhatItHas() {
-        d.bringIn(fringed());
+        d.importFile(fringed());
         measure();
         double px = RED_K0 * Math.hypot(W, H) / 2;
         assertThat(Double.parseDouble(d.text("#lens-red").split(" ")[1]))
                 .isCloseTo(px, within(0.1));
-        assertThat(d.text("#lens-blue")).contains("0.0").contains("give or take");
+        assertThat(d.text("#lens-blue")).contains("0.0").contains("\u00b1");
         d.click("#lens-off");
         List<Look> has = looks(layer(l -> true));
         assertThat(has).hasSize(2).extracting(Look::name).first().isEqualTo("lens-off");
         assertThat(corner(has.getFirst())).isCloseTo(-100 * RED_K0, within(0.04));
 
         String picture = layer(l -> true).id();
-        Driver.run(() -> d.window.layerWork().newPlainColour());
+        Driver.run(() -> d.window.layerActions().newPlainColour());
         d.settle();
         Driver.run(() -> d.window.session().selectLayer(picture));
         measure();
@@ -109,9 +109,9 @@ class LensWindowTest extends InAWindow {
 
     @Test
     void aPictureWithoutStructureIsRefusedWithAWord() {
-        d.bringIn(Material.still(folder, "flat.png", 0.4));
+        d.importFile(Material.still(folder, "flat.png", 0.4));
         measure();
-        assertThat(d.text("#lens-word")).contains("too little structure");
+        assertThat(d.text("#lens-text")).contains("Too little detail");
         assertThat(d.find("#lens-off").isDisabled()).isTrue();
         d.click("#lens-close");
         assertThat(looks(layer(l -> true))).hasSize(1);

@@ -33,7 +33,7 @@ class LookWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Material.still(folder, "one.png", 0.4));
+        d.importFile(Material.still(folder, "one.png", 0.4));
         Driver.run(
                 () -> d.window.session().editLook("Begin", l -> BuiltInLooks.named("rgb-split")));
     }
@@ -78,19 +78,19 @@ class LookWindowTest {
                                         .stream()
                                         .map(n -> ((Label) n).getText())
                                         .collect(Collectors.toSet()));
-        assertThat(headings).contains("Film and print", "Tape and screens");
+        assertThat(headings).contains("Film and print", "Tape and CRT");
         d.type("phosphor");
-        assertThat(tiles()).containsExactly("tile-tube");
-        Driver.until("the small picture is there", () -> picture("tube") != null);
+        assertThat(tiles()).containsExactly("tile-crt");
+        Driver.until("the small picture is there", () -> picture("crt") != null);
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.ENTER);
-        assertThat(look().name()).isEqualTo("tube");
+        assertThat(look().name()).isEqualTo("crt");
         assertThat(d.window.view().band.get()).isEqualTo(View.Band.NONE);
         assertThat(d.window.view().face.get()).isEqualTo(View.Face.LOOK);
         MenuButton mask = (MenuButton) d.find("#dial-mask");
-        assertThat(Driver.on(mask::getText)).isEqualTo("grille");
+        assertThat(Driver.on(mask::getText)).isEqualTo("aperture grille");
         Driver.run(() -> mask.getItems().get(2).fire());
-        assertThat(Driver.on(mask::getText)).isEqualTo("triad");
+        assertThat(Driver.on(mask::getText)).isEqualTo("shadow mask");
         assertThat(look().dial("mask").value().rest()).isEqualTo(2);
     }
 
@@ -99,7 +99,7 @@ class LookWindowTest {
         int before = d.window.session().state().layer().orElseThrow().looks().size();
         Look under = look();
         d.key(KeyCode.SHIFT, KeyCode.INSERT);
-        d.click("#lay-over");
+        d.click("#add-on-top");
         d.type("halation");
         d.key(KeyCode.ENTER);
         assertThat(d.window.session().state().layer().orElseThrow().looks()).hasSize(before + 1);
@@ -113,23 +113,23 @@ class LookWindowTest {
     @Test
     void theOneThatIsRestedOnMovesAndIsStillAgainAfterwards() {
         d.key(KeyCode.SHIFT, KeyCode.INSERT);
-        d.type("broken signal");
-        assertThat(tiles()).containsExactly("tile-block-glitch", "tile-bad-signal");
-        Driver.until("the small picture is there", () -> picture("bad-signal") != null);
-        Image still = picture("bad-signal");
+        d.type("broken digital");
+        assertThat(tiles()).containsExactly("tile-block-glitch", "tile-digital-breakup");
+        Driver.until("the small picture is there", () -> picture("digital-breakup") != null);
+        Image still = picture("digital-breakup");
         d.key(KeyCode.RIGHT);
-        Driver.until("it moves", () -> picture("bad-signal") != still);
-        Image one = picture("bad-signal");
-        Driver.until("it moves on", () -> picture("bad-signal") != one);
+        Driver.until("it moves", () -> picture("digital-breakup") != still);
+        Image one = picture("digital-breakup");
+        Driver.until("it moves on", () -> picture("digital-breakup") != one);
         d.key(KeyCode.LEFT);
-        assertThat(picture("bad-signal")).isSameAs(still);
+        assertThat(picture("digital-breakup")).isSameAs(still);
     }
 
     @Test
     void theTrayShowsWhatEachLookMakesOfTheFootage() {
-        Driver.until("they are made", () -> trayPicture("ghost-trail") != null);
-        assertThat(trayPicture("tube").getPixelReader().getArgb(3, 3))
-                .isNotEqualTo(trayPicture("in-register").getPixelReader().getArgb(3, 3));
+        Driver.until("they are made", () -> trayPicture("channel-trails") != null);
+        assertThat(trayPicture("crt").getPixelReader().getArgb(3, 3))
+                .isNotEqualTo(trayPicture("neutral").getPixelReader().getArgb(3, 3));
     }
 
     private Image trayPicture(String look) {
@@ -139,13 +139,13 @@ class LookWindowTest {
 
     @Test
     void theCommandListFindsLooksAndTreatmentsByWhatTheyAreFor() {
-        assertThat(found("grain")).contains("Grain", "Film");
-        assertThat(found("crt")).contains("Tube", "Phosphors");
-        assertThat(found("chromatic aberration")).contains("RGB split", "Lens fringe");
+        assertThat(found("grain")).contains("Grain", "Film print");
+        assertThat(found("crt")).contains("CRT screen", "Phosphor screen");
+        assertThat(found("chromatic aberration")).contains("RGB split", "Chromatic aberration");
         d.key(KeyCode.CONTROL, KeyCode.SPACE);
-        d.type("ghost trail");
+        d.type("channel trails");
         d.key(KeyCode.ENTER);
-        assertThat(look().name()).isEqualTo("ghost-trail");
+        assertThat(look().name()).isEqualTo("channel-trails");
     }
 
     private List<String> found(String words) {

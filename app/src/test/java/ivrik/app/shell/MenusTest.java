@@ -2,6 +2,7 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.app.sheet.Command;
 import ivrik.core.rejoin.Blend;
 
 import javafx.geometry.Bounds;
@@ -22,8 +23,8 @@ import java.util.List;
 /** Menus that are open have the keys, begin where one is, and are there under the right button. */
 class MenusTest extends InAWindow {
     @BeforeEach
-    void bringIn() {
-        d.bringIn(Material.still(folder, "a.png", 0.3f));
+    void importFile() {
+        d.importFile(Material.still(folder, "a.png", 0.3f));
     }
 
     private static List<String> offered() {
@@ -35,6 +36,13 @@ class MenusTest extends InAWindow {
                                 .map(MenuItem::getText)
                                 .filter(java.util.Objects::nonNull)
                                 .toList());
+    }
+
+    @Test
+    void everyCommandHasAnIdOfItsOwn() {
+        List<String> ids =
+                Driver.on(() -> Commands.of(d.window).stream().map(Command::id).toList());
+        assertThat(ids).doesNotHaveDuplicates().allMatch(id -> id.matches("[a-z0-9-]+"));
     }
 
     @Test
@@ -65,33 +73,33 @@ class MenusTest extends InAWindow {
         d.key(KeyCode.ENTER);
         assertThat(d.window.session().project().layers().getFirst().blend())
                 .isEqualTo(Blend.values()[Blend.SCREEN.ordinal() + 1]);
-        assertThat(d.lanes().getFirst().value("y").at(0)).as("nothing was nudged").isZero();
+        assertThat(d.channels().getFirst().value("y").at(0)).as("nothing was nudged").isZero();
     }
 
     @Test
     void theRightButtonOffersWhatIsAboutTheThing() {
         Node picture = d.find("#picture-a");
         d.click(picture, 0.5, 0.2, 1, MouseButton.SECONDARY);
-        assertThat(offered()).contains("Copy the frame", "Pixel for pixel", "Loupe");
+        assertThat(offered()).contains("Copy frame as image", "Actual size (100 %)", "Loupe");
         d.key(KeyCode.ESCAPE);
         assertThat(offered()).isEmpty();
         d.click(d.find("#cell-0-green"), 0.5, 0.5, 1, MouseButton.SECONDARY);
-        assertThat(offered()).contains("Mute", "Add or remove a peg here", "Same in all lanes");
+        assertThat(offered()).contains("Mute", "Set or delete keyframe", "Same in all channels");
         d.key(KeyCode.ESCAPE);
-        d.click(d.find("#reach").getParent(), 0.99, 0.5, 1, MouseButton.SECONDARY);
-        assertThat(offered()).contains("Show the layer", "Copy the look", "Keep as a take");
+        d.click(d.find("#mask").getParent(), 0.99, 0.5, 1, MouseButton.SECONDARY);
+        assertThat(offered()).contains("Show layer", "Copy look", "Save as take");
         d.key(KeyCode.ESCAPE);
         Node time = (Node) d.window.time();
         double shots = Driver.on(() -> d.window.time().rowsBottom());
         double high = Driver.on(() -> time.getLayoutBounds().getHeight());
         d.click(time, 0.3, (shots + 30) / high, 1, MouseButton.SECONDARY);
-        assertThat(offered()).contains("Cut the shot here", "Remove the shot and close up");
+        assertThat(offered()).contains("Split shot at playhead", "Delete shot and close gap");
         Driver.run(
                 () ->
                         Window.getWindows().stream()
                                 .filter(ContextMenu.class::isInstance)
                                 .flatMap(w -> ((ContextMenu) w).getItems().stream())
-                                .filter(i -> "Cut the shot here".equals(i.getText()))
+                                .filter(i -> "Split shot at playhead".equals(i.getText()))
                                 .findFirst()
                                 .orElseThrow()
                                 .fire());
@@ -102,13 +110,13 @@ class MenusTest extends InAWindow {
     @Test
     void theMenuKeyOffersItToo() {
         asked(d.find("#picture-a"));
-        assertThat(offered()).contains("Copy the frame");
+        assertThat(offered()).contains("Copy frame as image");
         d.key(KeyCode.ESCAPE);
         asked(d.find("#cell-0-red"));
-        assertThat(offered()).contains("Solo", "Keep still");
+        assertThat(offered()).contains("Solo", "Fixed");
         d.key(KeyCode.ESCAPE);
         asked(d.window.time());
-        assertThat(offered()).contains("Cut the shot here", "Show the layer");
+        assertThat(offered()).contains("Split shot at playhead", "Show layer");
     }
 
     private static void asked(Node node) {

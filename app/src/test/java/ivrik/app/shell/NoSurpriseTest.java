@@ -14,8 +14,8 @@ import ivrik.core.project.Source;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Gain;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
@@ -37,7 +37,7 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.Stream;
 
-/** Files, looks, pegs and numbers do what the hand means, and take no work away. */
+/** Files, looks, keyframes and numbers do what the hand means, and take no work away. */
 class NoSurpriseTest extends InAWindow {
     private Path still(String name, float value) {
         return Material.still(folder, name, value);
@@ -47,8 +47,8 @@ class NoSurpriseTest extends InAWindow {
         return d.window.session().project();
     }
 
-    private double x(int lane) {
-        return d.lanes().get(lane).value("x").at(d.window.view().frame.get());
+    private double x(int channel) {
+        return d.channels().get(channel).value("x").at(d.window.view().frame.get());
     }
 
     @Test
@@ -84,23 +84,23 @@ class NoSurpriseTest extends InAWindow {
 
     @Test
     void aLookFromTheTrayTakesNoWorkAway() {
-        d.bringIn(still("a.png", 0.3f));
-        lay("tape");
-        lay("film");
-        assertThat(looks()).as("nothing was done to the first").containsExactly("film");
+        d.importFile(still("a.png", 0.3f));
+        lay("videotape");
+        lay("film-print");
+        assertThat(looks()).as("nothing was done to the first").containsExactly("film-print");
         Driver.run(() -> d.window.session().undo());
         Driver.run(() -> d.window.session().undo());
         d.key(KeyCode.RIGHT);
-        lay("tape");
-        assertThat(looks()).containsExactly("in-register", "tape");
-        assertThat(d.window.view().notice.get()).contains("lies over");
+        lay("videotape");
+        assertThat(looks()).containsExactly("neutral", "videotape");
+        assertThat(d.window.view().notice.get()).contains("was added on top of");
         assertThat(d.window.view().face.get()).isEqualTo(View.Face.LOOK);
         Driver.run(() -> d.window.session().undo());
-        assertThat(looks()).containsExactly("in-register");
+        assertThat(looks()).containsExactly("neutral");
         assertThat(x(0)).isEqualTo(1);
     }
 
-    /** From a small window with large text to a large one, with three and four lanes and up to twelve columns. */
+    /** From a small window with large text to a large one, with three and four channels and up to twelve columns. */
     @Test
     void noSizeOfTheWindowIsAFault() {
         List<Throwable> faults = new CopyOnWriteArrayList<>();
@@ -112,7 +112,7 @@ class NoSurpriseTest extends InAWindow {
                                                 Stream.of(e)
                                                         .filter(NoSurpriseTest::isOurs)
                                                         .forEach(faults::add)));
-        d.bringIn(still("a.png", 0.3f));
+        d.importFile(still("a.png", 0.3f));
         for (String columns : List.of("rgb 12", "cmyk 0", "cmyk 12")) {
             String[] words = columns.split(" ");
             Separation model = Separations.named(words[0]);
@@ -151,30 +151,33 @@ class NoSurpriseTest extends InAWindow {
     private static Look columns(Separation model, int count) {
         Look look = Look.atRest("columns", model);
         for (int i = 0; i < count; i++) {
-            look = look.withStepAdded(Step.atRest("gain-" + i, new Gain(), model.lanes().size()));
+            look =
+                    look.withStepAdded(
+                            Step.atRest("gain-" + i, new Gain(), model.channels().size()));
         }
         return look;
     }
 
     @Test
     void thePictureIsLargeAndTheRowsTakeWhatTimeLeaves() {
-        d.bringIn(Material.still(folder, "wide.png", 0.5));
+        d.importFile(Material.still(folder, "wide.png", 0.5));
         Driver.run(() -> d.resize(1280, 800));
         d.settle();
         PicturePane pane = (PicturePane) d.find("PicturePane");
         double wide = Driver.on(() -> pane.zoom() * project().sequence().size().width());
         double high = Driver.on(() -> pane.zoom() * project().sequence().size().height());
         assertThat(Math.max(wide, high * 16 / 9)).isGreaterThanOrEqualTo(760);
-        double row = Driver.on(() -> ((Region) d.look(".lane-head")).getHeight());
+        double row = Driver.on(() -> ((Region) d.look(".channel-head")).getHeight());
         assertThat(row).isEqualTo(46);
         Driver.run(() -> ((SplitPane) desk().getParent().getParent()).setDividerPositions(0.4));
         d.settle();
-        assertThat(Driver.on(() -> ((Region) d.look(".lane-head")).getHeight())).isGreaterThan(70);
+        assertThat(Driver.on(() -> ((Region) d.look(".channel-head")).getHeight()))
+                .isGreaterThan(70);
     }
 
     @Test
     void nudgesThatFollowEachOtherQuicklyAreOneStep() {
-        d.bringIn(still("a.png", 0.3f));
+        d.importFile(still("a.png", 0.3f));
         for (int i = 0; i < 4; i++) {
             d.key(KeyCode.RIGHT);
         }
@@ -186,7 +189,7 @@ class NoSurpriseTest extends InAWindow {
         assertThat(x(1)).isEqualTo(1);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(List.of(x(0), x(1)))
-                .as("another lane is another step")
+                .as("another channel is another undo step")
                 .containsExactly(5.0, 0.0);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(x(0)).isEqualTo(4);
@@ -196,7 +199,7 @@ class NoSurpriseTest extends InAWindow {
 
     @Test
     void zoomingByKeysStopsAtWholeMagnifications() {
-        d.bringIn(still("a.png", 0.3f));
+        d.importFile(still("a.png", 0.3f));
         PicturePane pane = (PicturePane) d.find("PicturePane");
         d.key(KeyCode.DIGIT0);
         double fit = Driver.on(pane::zoom);
@@ -214,62 +217,62 @@ class NoSurpriseTest extends InAWindow {
 
     @Test
     void aCommandIsFoundByOtherWordsAndNearlyRightOnes() {
-        d.bringIn(still("a.png", 0.3f));
+        d.importFile(still("a.png", 0.3f));
         d.key(KeyCode.CONTROL, KeyCode.SPACE);
-        Driver.run(() -> ((TextField) d.find("#command-search")).setText("keyframe"));
+        Driver.run(() -> ((TextField) d.find("#command-search")).setText("peg"));
         Driver.pulses(2);
-        assertThat(d.words()).contains("Add or remove a peg here");
+        assertThat(d.words()).contains("Set or delete keyframe");
         Driver.run(() -> ((TextField) d.find("#command-search")).setText("webp"));
         Driver.pulses(2);
         assertThat(d.words()).anyMatch(w -> w.startsWith("Export as ") && w.contains("WebP"));
         Driver.run(() -> ((TextField) d.find("#command-search")).setText("meaning burst"));
         Driver.pulses(2);
-        assertThat(d.words()).contains("What is: burst");
-        Driver.run(() -> ((TextField) d.find("#command-search")).setText("progresives"));
+        assertThat(d.words()).contains("Glossary: burst");
+        Driver.run(() -> ((TextField) d.find("#command-search")).setText("combinatoins"));
         Driver.pulses(2);
-        assertThat(d.words()).contains("Nothing is called so; this is near:", "Progressives...");
+        assertThat(d.words()).contains("No match. Similar:", "Show channel combinations...");
         Driver.run(() -> ((TextField) d.find("#command-search")).setText("qqqqqqqqqqqq"));
         Driver.pulses(2);
-        assertThat(d.words()).contains("Nothing is called so").doesNotContain("Progressives...");
+        assertThat(d.words()).contains("No match").doesNotContain("Show channel combinations...");
     }
 
     /** A large picture under a slow look: the old one is said to be old until the new one is measured. */
     @Test
     void anOlderPictureSaysThatItIs() {
-        d.bringIn(Material.still(folder, "large.png", 3000, 2000, 0.4));
+        d.importFile(Material.still(folder, "large.png", 3000, 2000, 0.4));
         Label register = (Label) d.find("#register");
         assertThat(d.window.view().behind.get()).isFalse();
-        Driver.run(() -> d.window.session().editLook("Slow", l -> BuiltInLooks.named("tube")));
+        Driver.run(() -> d.window.session().editLook("Slow", l -> BuiltInLooks.named("crt")));
         Driver.until("it says so", () -> d.window.view().behind.get());
-        assertThat(d.words()).contains("working");
+        assertThat(d.words()).contains("rendering");
         assertThat(register.getStyleClass()).contains("stale");
         d.settle();
-        assertThat(d.words()).doesNotContain("working");
+        assertThat(d.words()).doesNotContain("rendering");
         assertThat(register.getStyleClass()).doesNotContain("stale");
     }
 
     @Test
-    void formAndEndingAgreeAndChoicesAreKept() {
-        d.bringIn(still("a.png", 0.3f));
+    void formatAndEndingAgreeAndChoicesAreKept() {
+        d.importFile(still("a.png", 0.3f));
         d.files.project = folder.resolve("kept.ivrik");
         d.key(KeyCode.CONTROL, KeyCode.S);
         Driver.until("it is saved", () -> d.window.session().isSaved());
         Driver.run(() -> d.window.export());
         Driver.run(() -> target().setText(folder.resolve("job1.png").toString()));
-        assertThat(form()).isEqualTo(Forms.PNG);
-        Driver.run(() -> ((ChoiceBox<?>) d.find("#export-form")).getSelectionModel().select(3));
-        assertThat(form()).isEqualTo(Forms.FFV1);
+        assertThat(format()).isEqualTo(ExportFormats.PNG);
+        Driver.run(() -> ((ChoiceBox<?>) d.find("#export-format")).getSelectionModel().select(3));
+        assertThat(format()).isEqualTo(ExportFormats.FFV1);
         assertThat(d.text("#export-target")).endsWith("job1.mkv");
         Driver.run(() -> ((TextField) d.find("#export-to")).setText("2"));
         d.click("#export-start");
-        Driver.until("it is done", () -> d.text("#export-word").startsWith("Done"));
+        Driver.until("it is done", () -> d.text("#export-text").startsWith("Exported"));
         d.key(KeyCode.ESCAPE);
         Driver.run(() -> d.window.export());
-        assertThat(form()).isEqualTo(Forms.FFV1);
+        assertThat(format()).isEqualTo(ExportFormats.FFV1);
         assertThat(d.text("#export-to")).isEqualTo("2");
         assertThat(d.text("#export-target")).endsWith(".mkv");
-        d.click("#export-for-sticker");
-        assertThat(form()).isEqualTo(Forms.WEBP);
+        d.click("#export-for-animated-image");
+        assertThat(format()).isEqualTo(ExportFormats.WEBP);
         assertThat(d.text("#export-target")).endsWith(".webp");
         d.close();
         d = new Driver(folder.resolve("data"));
@@ -277,7 +280,7 @@ class NoSurpriseTest extends InAWindow {
         Driver.until("it is open", () -> !project().layers().isEmpty());
         d.settle();
         Driver.run(() -> d.window.export());
-        assertThat(form()).as("at the next start").isEqualTo(Forms.FFV1);
+        assertThat(format()).as("at the next start").isEqualTo(ExportFormats.FFV1);
         assertThat(d.text("#export-to")).isEqualTo("2");
     }
 
@@ -285,8 +288,8 @@ class NoSurpriseTest extends InAWindow {
         return (TextField) d.find("#export-target");
     }
 
-    private Form form() {
-        return (Form) Driver.on(() -> ((ChoiceBox<?>) d.look("#export-form")).getValue());
+    private ExportFormat format() {
+        return (ExportFormat) Driver.on(() -> ((ChoiceBox<?>) d.look("#export-format")).getValue());
     }
 
     private void lay(String look) {
@@ -304,28 +307,28 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void aPegStandsInAllLanesThatMoveTogether() {
-        d.bringIn(still("a.png", 0.3f));
-        Driver.run(() -> d.window.view().follow.set(Follow.OPPOSED));
+    void aKeyframeStandsInAllChannelsThatMoveTogether() {
+        d.importFile(still("a.png", 0.3f));
+        Driver.run(() -> d.window.view().follow.set(Follow.MIRRORED));
         d.key(KeyCode.P);
-        assertThat(pegs()).containsExactly(1, 0, 1);
+        assertThat(keyframes()).containsExactly(1, 0, 1);
         Driver.run(() -> d.window.view().frame.set(40));
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
-        assertThat(pegs()).containsExactly(2, 0, 2);
+        assertThat(keyframes()).containsExactly(2, 0, 2);
         assertThat(List.of(x(0), x(2))).containsExactly(10.0, -10.0);
         d.key(KeyCode.P);
-        assertThat(pegs()).containsExactly(1, 0, 1);
+        assertThat(keyframes()).containsExactly(1, 0, 1);
         Driver.run(() -> d.window.session().undo());
-        assertThat(pegs()).as("one step").containsExactly(2, 0, 2);
+        assertThat(keyframes()).as("one step").containsExactly(2, 0, 2);
     }
 
-    private List<Integer> pegs() {
-        return d.lanes().stream().map(a -> a.value("x").pegs().size()).toList();
+    private List<Integer> keyframes() {
+        return d.channels().stream().map(a -> a.value("x").keyframes().size()).toList();
     }
 
     @Test
     void whatANumberIsForIsMadeOnceThePointerComesOverIt() {
-        d.bringIn(still("a.png", 0.3f));
+        d.importFile(still("a.png", 0.3f));
         Node number = d.find("#red-x");
         assertThat(hints(number)).isEmpty();
         for (int times = 0; times < 2; times++) {
@@ -346,10 +349,10 @@ class NoSurpriseTest extends InAWindow {
 
     @Test
     void aNumberTakesDigitsOnlyWhenItIsBeingEdited() {
-        d.bringIn(still("a.png", 0.3f));
+        d.importFile(still("a.png", 0.3f));
         Driver.run(() -> d.find("#red-x").requestFocus());
         d.key(KeyCode.DIGIT3);
-        assertThat(d.window.session().state().lane()).isEqualTo(2);
+        assertThat(d.window.session().state().channel()).isEqualTo(2);
         assertThat(x(0)).isZero();
         Driver.run(() -> d.find("#red-x").requestFocus());
         d.key(KeyCode.ENTER);
@@ -357,10 +360,10 @@ class NoSurpriseTest extends InAWindow {
         d.key(KeyCode.ENTER);
         assertThat(x(0)).isEqualTo(12.5);
         d.key(KeyCode.DIGIT2);
-        assertThat(d.window.session().state().lane()).isEqualTo(1);
+        assertThat(d.window.session().state().channel()).isEqualTo(1);
         d.number("#red-x", "99999");
         assertThat(x(0)).isEqualTo(20000);
-        assertThat(said()).containsExactly("from -20000.0 to +20000.0");
+        assertThat(said()).containsExactly("Range: -20000.0 to +20000.0");
         d.click(d.find("#red-x"), 0.5, 0.5, 2, MouseButton.PRIMARY);
         d.key(KeyCode.BACK_SPACE);
         d.key(KeyCode.ENTER);

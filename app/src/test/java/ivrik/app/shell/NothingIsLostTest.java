@@ -9,11 +9,11 @@ import ivrik.core.picture.Plane;
 import ivrik.core.project.Project;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.StillWriter;
-import ivrik.media.file.LostWork;
 import ivrik.media.file.ProjectFile;
+import ivrik.media.file.RecoverableWork;
 
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TextField;
@@ -49,8 +49,7 @@ class NothingIsLostTest {
                 Workers.shared());
         project = folder.resolve("night.ivrik");
         Project night =
-                Import.project(
-                        Import.source(picture, "lantern"), BuiltInLooks.named("in-register"));
+                Import.project(Import.source(picture, "lantern"), BuiltInLooks.named("neutral"));
         ProjectFile.save(project, night);
     }
 
@@ -85,7 +84,7 @@ class NothingIsLostTest {
         try (OtherWindow other = new OtherWindow(data, project, 30, 300)) {
             other.nudged(14);
             long killed = other.kill();
-            List<LostWork> lost = LostWork.of(project);
+            List<RecoverableWork> lost = RecoverableWork.of(project);
             assertThat(lost).hasSize(1);
             assertThat(OtherWindow.red(lost.getFirst().read().project()))
                     .isBetween((double) other.nudgesBefore(killed - 2000), 15.0);
@@ -110,7 +109,7 @@ class NothingIsLostTest {
             Driver.until("it is saved", () -> d.window.session().isSaved());
             assertThat(red(project)).isEqualTo(2);
         }
-        assertThat(LostWork.of(project)).isEmpty();
+        assertThat(RecoverableWork.of(project)).isEmpty();
     }
 
     @Test
@@ -122,21 +121,21 @@ class NothingIsLostTest {
         }
         try (Driver d = window()) {
             firstStart(d);
-            Driver.until("it is offered", () -> says(d, "Work that was not saved"));
+            Driver.until("it is offered", () -> says(d, "Recovered work"));
             d.key(KeyCode.ESCAPE);
             d.key(KeyCode.CONTROL, KeyCode.N);
             Driver.run(() -> d.window.take(List.of(picture)));
             Driver.until("another is in", () -> !d.window.session().project().layers().isEmpty());
             d.key(KeyCode.LEFT);
-            Driver.until("that is kept too", () -> says(d, "not saved, kept aside"));
+            Driver.until("that is kept too", () -> says(d, "unsaved changes (backed up)"));
         }
-        assertThat(LostWork.unnamed(data))
+        assertThat(RecoverableWork.unnamed(data))
                 .singleElement()
                 .satisfies(lost -> assertThat(OtherWindow.red(lost.read().project())).isEqualTo(3));
         try (Driver d = window()) {
             Driver.run(() -> d.window.startWith(List.of(picture)));
-            Driver.until("it is mentioned", () -> says(d, "Kept work..."));
-            Driver.run(() -> d.window.projects().kept());
+            Driver.until("it is mentioned", () -> says(d, "Recovered work..."));
+            Driver.run(() -> d.window.projects().showRecoveredWork());
             Driver.until("it is listed", () -> d.look("#take-0") != null);
             Driver.pulses(2);
             d.key(KeyCode.ENTER); // the safe choice
@@ -145,7 +144,7 @@ class NothingIsLostTest {
             d.click("#choice-1");
             Driver.until("it is back", () -> red(d) == 3);
             assertThat(Driver.on(() -> d.window.session().isSaved())).isFalse();
-            Driver.until("it is ours now", () -> says(d, "not saved, kept aside"));
+            Driver.until("it is ours now", () -> says(d, "unsaved changes (backed up)"));
         }
     }
 
@@ -158,12 +157,12 @@ class NothingIsLostTest {
         }
         try (Driver d = window()) {
             firstStart(d);
-            Driver.until("it is offered", () -> d.look("#throw-0") != null);
-            d.click("#throw-0");
-            assertThat(LostWork.unnamed(data)).hasSize(1);
-            assertThat(d.text("#throw-0")).contains("For good: throw away lantern");
-            d.click("#throw-0");
-            Driver.until("it is gone", () -> LostWork.unnamed(data).isEmpty());
+            Driver.until("it is offered", () -> d.look("#discard-0") != null);
+            d.click("#discard-0");
+            assertThat(RecoverableWork.unnamed(data)).hasSize(1);
+            assertThat(d.text("#discard-0")).contains("Discard lantern");
+            d.click("#discard-0");
+            Driver.until("it is gone", () -> RecoverableWork.unnamed(data).isEmpty());
             assertThat(Driver.on(() -> d.window.sheets().isShowing())).isFalse();
         }
     }
@@ -176,11 +175,11 @@ class NothingIsLostTest {
             try (Driver d = window()) {
                 firstStart(d);
                 Driver.until("the disk was looked at", d.window::isSettled);
-                assertThat(says(d, "Work that was not saved")).isFalse();
+                assertThat(says(d, "Recovered work")).isFalse();
                 d.key(KeyCode.CONTROL, KeyCode.N);
             }
             other.kill();
-            assertThat(LostWork.unnamed(data)).hasSize(1);
+            assertThat(RecoverableWork.unnamed(data)).hasSize(1);
         }
     }
 
@@ -189,16 +188,16 @@ class NothingIsLostTest {
         try (OtherWindow other = new OtherWindow(data, project, 0, 10)) {
             try (Driver d = window()) {
                 Driver.run(() -> d.window.open(project));
-                Driver.until("it is said", () -> says(d, "is open already"));
+                Driver.until("it is said", () -> says(d, "is already open"));
                 assertThat(says(d, System.getProperty("user.name") + " in another window"))
                         .isTrue();
                 d.click("#choice-0");
-                Driver.until("it is shown", () -> says(d, "opened to look"));
+                Driver.until("it is shown", () -> says(d, "read-only"));
                 d.settle();
                 d.key(KeyCode.RIGHT);
                 d.files.project = project;
                 d.key(KeyCode.CONTROL, KeyCode.S);
-                Driver.until("saving there is refused", () -> says(d, "is open already"));
+                Driver.until("saving there is refused", () -> says(d, "is already open"));
                 assertThat(red(project)).isZero();
                 d.click("#choice-0");
                 d.files.project = folder.resolve("mine.ivrik");
@@ -211,14 +210,14 @@ class NothingIsLostTest {
                 Driver.run(() -> d.window.open(project));
                 Driver.until("it is said again", () -> d.look("#choice-1") != null);
                 d.click("#choice-1");
-                Driver.until("a copy is there", () -> says(d, "not saved"));
+                Driver.until("a copy is there", () -> says(d, "unsaved changes"));
                 d.settle();
                 assertThat(Driver.on(() -> d.window.session().project().layers())).hasSize(1);
             }
             other.kill();
             try (Driver d = window()) {
                 open(d, project);
-                assertThat(says(d, "is open already")).isFalse();
+                assertThat(says(d, "is already open")).isFalse();
             }
         }
         try (var left = Files.list(folder)) {
@@ -235,7 +234,7 @@ class NothingIsLostTest {
             String theirs = Files.readString(project).replace("\"lantern\"", "\"paper lantern\"");
             Files.writeString(project, theirs);
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is asked", () -> says(d, "was changed meanwhile"));
+            Driver.until("it is asked", () -> says(d, "was changed by another program"));
             assertThat(project).hasContent(theirs);
             d.click("#choice-1");
             assertThat(d.words()).anyMatch(w -> w.contains("in the file") && w.contains("lantern"));
@@ -256,7 +255,7 @@ class NothingIsLostTest {
             d.key(KeyCode.RIGHT);
             Files.move(project, folder.resolve("renamed.ivrik"));
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is asked", () -> says(d, "is no longer there"));
+            Driver.until("it is asked", () -> says(d, "no longer exists"));
             assertThat(project).doesNotExist();
             d.click("#choice-1");
             Driver.until("it is saved", () -> d.window.session().isSaved());
@@ -270,7 +269,7 @@ class NothingIsLostTest {
         try (Driver d = window()) {
             open(d, project);
             d.key(KeyCode.RIGHT);
-            Driver.until("it is kept", () -> says(d, "not saved, kept aside"));
+            Driver.until("it is kept", () -> says(d, "unsaved changes (backed up)"));
             d.key(KeyCode.CONTROL, KeyCode.Z);
             assertThat(says(d, "saved")).isTrue();
             d.key(KeyCode.CONTROL, KeyCode.Q);
@@ -307,16 +306,19 @@ class NothingIsLostTest {
             open(d, project);
             d.key(KeyCode.RIGHT);
             d.key(KeyCode.CONTROL, KeyCode.E);
-            Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.FFV1));
+            Driver.run(
+                    () ->
+                            ((ChoiceBox<ExportFormat>) d.look("#export-format"))
+                                    .setValue(ExportFormats.FFV1));
             assertThat(d.text("#export-target")).isEqualTo(folder + "/lantern-2.mkv");
             Driver.run(() -> ((TextField) d.look("#export-to")).setText("1"));
             Driver.run(() -> ((TextField) d.look("#export-target")).setText(taken.toString()));
             d.click("#export-start");
-            Driver.until("it is asked", () -> says(d, "is there already"));
+            Driver.until("it is asked", () -> says(d, "already exists"));
             assertThat(taken).hasContent("of yesterday");
             assertThat(d.text("#export-start")).isEqualTo("Replace");
             d.click("#export-start");
-            Driver.until("it is done", () -> says(d, "Done: "));
+            Driver.until("it is done", () -> says(d, "Exported: "));
             assertThat(Files.size(taken)).isGreaterThan(100);
             d.key(KeyCode.CONTROL, KeyCode.Z);
             assertThat(red(d)).as("nothing behind a sheet is reached").isEqualTo(1);
@@ -326,12 +328,15 @@ class NothingIsLostTest {
             assertThat(red(d)).isZero();
             d.key(KeyCode.CONTROL, KeyCode.E);
             Driver.run(() -> ((TextField) d.look("#export-target")).setText(picture.toString()));
-            Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.PNG));
+            Driver.run(
+                    () ->
+                            ((ChoiceBox<ExportFormat>) d.look("#export-format"))
+                                    .setValue(ExportFormats.PNG));
             Driver.run(() -> ((TextField) d.look("#export-to")).setText("0"));
             Driver.run(() -> ((TextField) d.look("#export-target")).setText(picture.toString()));
             byte[] before = Files.readAllBytes(picture);
             d.click("#export-start");
-            Driver.until("it is refused", () -> says(d, "it is read from"));
+            Driver.until("it is refused", () -> says(d, "is a source of this export"));
             assertThat(picture).hasBinaryContent(before);
             d.key(KeyCode.ESCAPE);
         }
@@ -340,8 +345,8 @@ class NothingIsLostTest {
     @Test
     void sheetsWaitForEachOther() {
         try (Driver d = window()) {
-            Driver.run(() -> d.window.tell("First", "one"));
-            Driver.run(() -> d.window.tell("Second", "two"));
+            Driver.run(() -> d.window.report("First", "one"));
+            Driver.run(() -> d.window.report("Second", "two"));
             assertThat(d.words()).contains("First").doesNotContain("Second");
             d.key(KeyCode.ESCAPE);
             assertThat(d.words()).contains("Second").doesNotContain("First");

@@ -1,6 +1,6 @@
 package ivrik.app.shell;
 
-import ivrik.core.look.Amounts;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
@@ -69,7 +69,7 @@ abstract class OneFrame {
         d.settle();
     }
 
-    final void set(int step, int lane, String name, double to) {
+    final void set(int step, int channel, String name, double to) {
         Driver.run(
                 () ->
                         d.window
@@ -77,13 +77,13 @@ abstract class OneFrame {
                                 .editLook(
                                         name,
                                         l ->
-                                                l.withAmounts(
+                                                l.withSettings(
                                                         step,
-                                                        lane,
+                                                        channel,
                                                         a -> a.with(name, Value.of(to)))));
     }
 
-    final Amounts amounts(int step, int lane) {
-        return look().steps().get(step).lanes().get(lane);
+    final ChannelSettings settings(int step, int channel) {
+        return look().steps().get(step).channels().get(channel);
     }
 }

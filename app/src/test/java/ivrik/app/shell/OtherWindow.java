@@ -13,7 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A window in a process of its own, whose hand nudges the red lane to the right as often as it is told
+ * A window in a process of its own, whose hand nudges the red channel to the right as often as it is told
  * to and says so after each, until it is killed. What goes wrong in it ends it, and is in the failure here.
  */
 final class OtherWindow implements AutoCloseable {
@@ -88,10 +88,10 @@ final class OtherWindow implements AutoCloseable {
         return now;
     }
 
-    /** How far the red lane of a project stands to the right. */
+    /** How far the red channel of a project stands to the right. */
     static double red(Project project) {
         Look look = project.layers().getFirst().looks().getFirst().look();
-        return look.steps().getFirst().lanes().getFirst().value("x").rest();
+        return look.steps().getFirst().channels().getFirst().value("x").rest();
     }
 
     @Override

@@ -28,20 +28,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** The user's own looks: kept, found again in another project, given away and brought in. */
+/** The user's own looks: saved, found in another project, exported and imported. */
 class OwnLooksWindowTest extends OneFrame {
     private Path kept(String name) {
         return folder.resolve("data/looks/" + name + ".look.json");
     }
 
     private void openSheet(String title) {
-        Driver.run(() -> d.window.works().looks().save());
+        Driver.run(() -> d.window.actions().looks().save());
         Driver.run(() -> ((TextField) d.find("#save-title")).setText(title));
     }
 
     private void keep(String title) {
         openSheet(title);
-        d.click("#save-keep");
+        d.click("#save-own");
         Driver.until("it is in the tray", () -> d.look("#look-" + title.toLowerCase()) != null);
     }
 
@@ -68,22 +68,22 @@ class OwnLooksWindowTest extends OneFrame {
                                         l -> BuiltInLooks.named("rgb-split").withDial("red-x", 9)));
         add(new Grain());
         openSheet("RGB split");
-        assertThat(((Button) d.find("#save-keep")).isDisabled()).isTrue();
-        assertThat(d.words()).anyMatch(w -> w.contains("comes with Ivrik"));
+        assertThat(((Button) d.find("#save-own")).isDisabled()).isTrue();
+        assertThat(d.words()).anyMatch(w -> w.contains("A built-in look has this name"));
         Driver.run(() -> ((TextInputControl) d.find("#save-title")).setText("Amber"));
         Driver.run(() -> ((TextInputControl) d.find("#save-tags")).setText("night, soft ,night"));
         Driver.run(() -> ((TextInputControl) d.find("#save-note")).setText("For the square."));
         assertThat(d.words()).anyMatch(w -> w.contains("Red x: "));
-        d.click("#save-keep");
+        d.click("#save-own");
         Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
 
         Look kept = read(kept("amber"));
-        assertThat(kept.shownName()).isEqualTo("Amber");
+        assertThat(kept.displayName()).isEqualTo("Amber");
         assertThat(kept.tags()).containsExactly("night", "soft");
         assertThat(kept.note()).isEqualTo("For the square.");
         assertThat(kept.dial("red-x").value().rest()).isEqualTo(9);
         assertThat(kept.steps()).hasSize(2);
-        assertThat(look().shownName()).as("the one on the desk is it").isEqualTo("Amber");
+        assertThat(look().displayName()).as("the one on the desk is it").isEqualTo("Amber");
     }
 
     @Test
@@ -96,12 +96,12 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(Driver.on(() -> picture(card("amber")).getWidth()))
                 .as("as it was when it was kept, where there is no footage")
                 .isEqualTo(192);
-        d.bringIn(Material.still(folder, "grey.png", 0.5));
+        d.importFile(Material.still(folder, "grey.png", 0.5));
         Driver.run(() -> card("amber").requestFocus());
         d.key(KeyCode.ENTER);
         d.settle();
         assertThat(columns()).contains("grain");
-        assertThat(look().shownName()).isEqualTo("Amber");
+        assertThat(look().displayName()).isEqualTo("Amber");
 
         Driver.run(() -> d.window.view().band.set(ivrik.app.session.View.Band.LOOKS));
         d.settle();
@@ -123,8 +123,8 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(kept("given-away")).hasSameTextualContentAs(given);
         assertThat(d.window.session().project().sources()).as("no footage").hasSize(1);
 
-        d.fromMenu("look-given-away", "Throw out...");
-        assertThat(d.words()).anyMatch(w -> w.startsWith("Throw out Given away"));
+        d.fromMenu("look-given-away", "Delete...");
+        assertThat(d.words()).anyMatch(w -> w.startsWith("Delete Given away"));
         d.click("#choice-1");
         Driver.until("it is gone", () -> d.look("#look-given-away") == null);
         assertThat(kept("given-away")).doesNotExist();
@@ -142,7 +142,7 @@ class OwnLooksWindowTest extends OneFrame {
                         LookJson.write(look).replace("\"grain\"", "\"moonlight\""));
         Driver.run(() -> d.window.take(List.of(file)));
         Driver.until("it is said", () -> d.words().stream().anyMatch(w -> w.contains("moonlight")));
-        assertThat(d.words()).anyMatch(w -> w.startsWith("Part of odd.look.json"));
+        assertThat(d.words()).anyMatch(w -> w.startsWith("odd.look.json was opened with errors"));
         assertThat(read(kept("odd")).steps()).hasSize(look.steps().size() - 1);
     }
 
@@ -153,23 +153,23 @@ class OwnLooksWindowTest extends OneFrame {
                         d.window
                                 .session()
                                 .editLook(
-                                        "feed",
+                                        "channel-source",
                                         l ->
-                                                l.withLane(
+                                                l.withChannel(
                                                         1,
                                                         s ->
-                                                                s.withFeed(
-                                                                        s.feed()
+                                                                s.withChannelSource(
+                                                                        s.channelSource()
                                                                                 .withSource(
                                                                                         "tram")))));
         Burst parting = Burst.of("parting", new Anchor.AtCut("clip-7"), 3);
         Driver.run(() -> d.window.session().editLook("burst", l -> l.withBurst(parting)));
         keep("Amber");
-        assertThat(read(kept("amber")).lanes().get(1).feed().source()).isEmpty();
+        assertThat(read(kept("amber")).channels().get(1).channelSource().source()).isEmpty();
         assertThat(read(kept("amber")).bursts().getFirst().anchor())
                 .isEqualTo(new Anchor.AtFrame(0));
         assertThat(look().bursts().getFirst().anchor()).isEqualTo(parting.anchor());
-        assertThat(look().lanes().get(1).feed().source()).isEqualTo("tram");
+        assertThat(look().channels().get(1).channelSource().source()).isEqualTo("tram");
     }
 
     /** Two of one name are not mixed up, and nothing is replaced unasked. */
@@ -186,17 +186,17 @@ class OwnLooksWindowTest extends OneFrame {
         d.click("#choice-0");
         assertThat(read(kept("amber")).steps()).extracting("treatment").contains("grain");
 
-        Path tube = folder.resolve("tube.look.json");
-        Files.writeString(tube, LookJson.write(BuiltInLooks.named("tube")));
-        Driver.run(() -> d.window.take(List.of(tube)));
-        Driver.until("it has a name of its own", () -> d.look("#look-tube-2") != null);
-        Driver.run(() -> card("tube-2").requestFocus());
+        Path crt = folder.resolve("crt.look.json");
+        Files.writeString(crt, LookJson.write(BuiltInLooks.named("crt")));
+        Driver.run(() -> d.window.take(List.of(crt)));
+        Driver.until("it has a name of its own", () -> d.look("#look-crt-screen-2") != null);
+        Driver.run(() -> card("crt-screen-2").requestFocus());
         d.key(KeyCode.ENTER);
         d.settle();
         assertThat(d.window.session().state().layer().orElseThrow().looks())
                 .extracting(LayerLook::look)
                 .extracting(Look::name)
-                .containsExactly("tube-2");
+                .containsExactly("crt-screen-2");
     }
 
     /** By its ending a decision list, else a table; what is more than colours is told. */
@@ -213,7 +213,7 @@ class OwnLooksWindowTest extends OneFrame {
                                                                 "grade",
                                                                 new Rgb(),
                                                                 new SlopeOffsetPower())
-                                                        .withAmounts(
+                                                        .withSettings(
                                                                 0,
                                                                 0,
                                                                 a ->
@@ -221,24 +221,24 @@ class OwnLooksWindowTest extends OneFrame {
                                                                                 "offset-red",
                                                                                 Value.of(0.25)))));
         d.files.project = folder.resolve("grade");
-        Driver.run(() -> d.window.works().grades().save());
+        Driver.run(() -> d.window.actions().grades().save());
         Path table = folder.resolve("grade.cube");
         Driver.until("it is written", () -> Files.exists(table));
         assertThat(Files.readString(table)).contains("LUT_3D_SIZE 33");
         d.files.project = folder.resolve("grade.cc");
-        Driver.run(() -> d.window.works().grades().save());
+        Driver.run(() -> d.window.actions().grades().save());
         Driver.until("it is written", () -> Files.exists(folder.resolve("grade.cc")));
         assertThat(Files.readString(folder.resolve("grade.cc")))
                 .contains("<Offset>0.250000 0.000000 0.000000</Offset>");
 
         add(new Grain());
         d.files.project = folder.resolve("grain.cube");
-        Driver.run(() -> d.window.works().grades().save());
-        Driver.until("it says so", () -> d.words().contains("That did not work"));
+        Driver.run(() -> d.window.actions().grades().save());
+        Driver.until("it says so", () -> d.words().contains("The command failed"));
         assertThat(folder.resolve("grain.cube")).doesNotExist();
     }
 
-    /** Laid over what is there; with a lookup table on the desk, into that; damaged ones change nothing. */
+    /** Laid over what is there; with a lookup table that is selected, into that; damaged ones change nothing. */
     @Test
     void aTableThatIsDroppedIsUsed() throws IOException {
         Path table = folder.resolve("Blue hour.cube");
@@ -248,12 +248,12 @@ class OwnLooksWindowTest extends OneFrame {
         d.settle();
         assertThat(look().steps().getFirst().table().orElseThrow().name())
                 .isEqualTo("Blue hour.cube");
-        assertThat(d.words()).contains("Own table: Blue hour.cube");
+        assertThat(d.words()).contains("Custom table: Blue hour.cube");
 
         Path other = folder.resolve("other.cube");
         Files.writeString(other, "TITLE \"Amber hour\"\nLUT_1D_SIZE 2\n0 0 0\n1 0.9 0.7\n");
         Driver.run(() -> d.window.take(List.of(other)));
-        Driver.until("it is there", () -> d.words().contains("Own table: Amber hour"));
+        Driver.until("it is there", () -> d.words().contains("Custom table: Amber hour"));
         assertThat(looks()).hasSize(2);
 
         Files.writeString(other, "LUT_1D_SIZE 2\n0 0 0\n1 0.9\n");
@@ -269,7 +269,7 @@ class OwnLooksWindowTest extends OneFrame {
         d.files.project = folder.resolve("mine");
         openSheet("Amber");
         d.click("#save-to-file");
-        Driver.until("it asks", () -> d.words().contains("mine.look.json is there already"));
+        Driver.until("it asks", () -> d.words().contains("mine.look.json already exists"));
         d.click("#choice-0");
         assertThat(there).hasContent("of before");
         openSheet("Amber");

@@ -21,10 +21,10 @@ class PackWindowTest extends OneFrame {
         d.settle();
         Frame before = d.rendered();
         d.files.project = folder.resolve("night");
-        Driver.run(() -> d.window.works().packages().pack());
+        Driver.run(() -> d.window.actions().packages().pack());
         Path zip = folder.resolve("night.zip");
         Driver.until(
-                "it is packed", () -> d.window.view().notice.get().startsWith("Packed with all"));
+                "it is packed", () -> d.window.view().notice.get().startsWith("Project packaged"));
         d.close();
 
         d = new Driver(folder.resolve("data-2"));
@@ -45,8 +45,9 @@ class PackWindowTest extends OneFrame {
     @Test
     void whatCannotBePackedOrUnpackedIsSaid() throws Exception {
         d.files.project = folder.resolve("no such folder/night.zip");
-        Driver.run(() -> d.window.works().packages().pack());
-        Driver.until("it says so", () -> d.words().stream().anyMatch(w -> w.contains("no folder")));
+        Driver.run(() -> d.window.actions().packages().pack());
+        Driver.until(
+                "it says so", () -> d.words().stream().anyMatch(w -> w.contains("does not exist")));
         Driver.run(() -> d.window.sheets().away());
 
         Path bad = Files.writeString(folder.resolve("bad.zip"), "no package");

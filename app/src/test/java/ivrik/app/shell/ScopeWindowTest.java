@@ -50,7 +50,7 @@ class ScopeWindowTest extends OneFrame {
             before = now;
         }
         set(0, 0, "x", 40);
-        assertThat(Arrays.equals(scope(), before)).as("lanes that part").isFalse();
+        assertThat(Arrays.equals(scope(), before)).as("shifted channels").isFalse();
     }
 
     @Test
@@ -60,7 +60,7 @@ class ScopeWindowTest extends OneFrame {
         d.click("#scope-part");
         Node pane = d.find("PicturePane");
         d.click(pane, 0.6, 0.6, 1, MouseButton.PRIMARY);
-        assertThat(d.words()).contains("Now the opposite corner");
+        assertThat(d.words()).contains("Click the opposite corner");
         d.click(pane, 0.4, 0.4, 1, MouseButton.PRIMARY);
         Rectangle2D part = d.window.view().measured.get();
         assertThat(part.getWidth()).isBetween(50.0, 640 * 0.5);

@@ -3,7 +3,7 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.session.View.Face;
-import ivrik.core.look.Slit;
+import ivrik.core.look.SlitScan;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
@@ -42,7 +42,8 @@ class ShotWindowTest {
     @BeforeEach
     void open() {
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Material.still(folder, "one.png", 0.4), Material.still(folder, "two.png", 0.4));
+        d.importFile(
+                Material.still(folder, "one.png", 0.4), Material.still(folder, "two.png", 0.4));
     }
 
     @AfterEach
@@ -66,7 +67,7 @@ class ShotWindowTest {
                 .looks()
                 .stream()
                 .flatMap(l -> l.steps().stream())
-                .mapToDouble(s -> s.lanes().getFirst().number("x"))
+                .mapToDouble(s -> s.channels().getFirst().number("x"))
                 .sum();
     }
 
@@ -74,32 +75,32 @@ class ShotWindowTest {
     void aShotHasALookOfItsOwnBesidesThatOfItsLayer() {
         d.key(KeyCode.RIGHT);
         d.go(100);
-        Driver.run(() -> d.window.layerWork().newLookForShots());
+        Driver.run(() -> d.window.layerActions().newLookForShots());
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
         assertThat(List.of(x(50), x(100))).containsExactly(1.0, 11.0);
         assertThat(d.text("#look")).endsWith("on 1 shot");
-        d.choose("#look", "On all shots");
+        d.choose("#look", "Use on all shots");
         assertThat(x(50)).isEqualTo(11);
         d.go(20);
-        d.choose("#look", "Only on this shot");
+        d.choose("#look", "Use on this shot only");
         assertThat(List.of(x(50), x(100))).containsExactly(11.0, 1.0);
         d.go(100);
         d.key(KeyCode.RIGHT);
         d.settle();
-        assertThat(d.window.view().notice.get()).contains("is for another shot");
+        assertThat(d.window.view().notice.get()).contains("applies to another shot");
     }
 
     @Test
-    void aLookIsPutOnTheShotsThatArePicked() {
+    void aLookIsPutOnTheShotsThatAreSelected() {
         d.go(20);
         d.key(KeyCode.SLASH);
         d.go(0);
-        pick(10);
-        pick(150);
-        pick(60);
-        pick(60);
-        assertThat(d.window.view().pickedShots.get()).hasSize(2);
-        Driver.run(() -> d.window.layerWork().newSpanOverShots());
+        select(10);
+        select(150);
+        select(60);
+        select(60);
+        assertThat(d.window.view().selectedShots.get()).hasSize(2);
+        Driver.run(() -> d.window.layerActions().newSpanOverShots());
         d.settle();
         List<Clip> spans =
                 Driver.on(() -> d.window.session().state().layer().orElseThrow().clips());
@@ -114,16 +115,16 @@ class ShotWindowTest {
                                         "Tint",
                                         l ->
                                                 l.withStepAdded(
-                                                        Step.shownOff(
+                                                        Step.withExampleSettings(
                                                                 "tint", new GradientMap(), 3))));
         d.go(10);
-        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(d.text("#register")).startsWith("differs by up to");
         d.go(60);
-        assertThat(d.text("#register")).startsWith("in register");
+        assertThat(d.text("#register")).isEqualTo("exact");
     }
 
     /** Shift and a press on the lowest ribbon at a frame. */
-    private void pick(long frame) {
+    private void select(long frame) {
         double frames = (d.window.time().getWidth() - 24) / d.window.session().project().frames();
         double x = 12 + (frame + 0.5) * frames;
         double y = d.window.time().rowsBottom() + 8 + 20;
@@ -200,22 +201,22 @@ class ShotWindowTest {
     }
 
     @Test
-    void lanesCutAtTheirOwnFramesAndWipeAtTheirOwnSpeeds() {
+    void channelsCutAtTheirOwnFramesAndWipeAtTheirOwnSpeeds() {
         Driver.run(() -> d.window.view().face.set(Face.SEPARATE));
         d.settle();
-        d.number("#red-cut", "5");
-        d.number("#green-slit-wipe", "8");
-        d.choose("#slit-by", "its own value");
-        var lanes = d.selectedLook().lanes();
-        assertThat(lanes.get(0).feed().cutFrames()).isEqualTo(Value.of(5));
-        assertThat(lanes.get(1).feed().slit().wipeFrames()).isEqualTo(Value.of(8));
-        assertThat(lanes.get(2).feed().slit().by()).isEqualTo(Slit.By.LANE);
+        d.number("#red-cut-offset", "5");
+        d.number("#green-wipe", "8");
+        d.choose("#slit-by", "channel value");
+        var channels = d.selectedLook().channels();
+        assertThat(channels.get(0).channelSource().cutFrames()).isEqualTo(Value.of(5));
+        assertThat(channels.get(1).channelSource().slitScan().wipeFrames()).isEqualTo(Value.of(8));
+        assertThat(channels.get(2).channelSource().slitScan().by()).isEqualTo(SlitScan.By.CHANNEL);
         Plan plan = Driver.on(() -> d.window.session().plans().planner().plan(99));
-        var feeds = plan.layers().getFirst().looks().getFirst().feeds();
-        assertThat(((Plan.Picture) feeds.get(0).picture().orElseThrow()).source().name())
+        var channelSources = plan.layers().getFirst().looks().getFirst().channelSources();
+        assertThat(((Plan.Picture) channelSources.get(0).picture().orElseThrow()).source().name())
                 .isEqualTo("one");
-        assertThat(feeds.get(1).slit().orElseThrow().slices()).hasSize(2);
-        assertThat(feeds.get(2)).isNull();
+        assertThat(channelSources.get(1).slit().orElseThrow().slices()).hasSize(2);
+        assertThat(channelSources.get(2)).isNull();
         assertThat(plan.layers().getFirst().picture().orElseThrow().source().name())
                 .isEqualTo("two");
     }
@@ -283,7 +284,7 @@ class ShotWindowTest {
     @Test
     @SuppressWarnings("unchecked")
     void theSequenceGetsAnotherRateAndLengthAndShotsKeepTheirSeconds() {
-        Driver.run(() -> d.window.sheetWork().sequence());
+        Driver.run(() -> d.window.sheetActions().sequence());
         d.settle();
         Driver.run(
                 () -> ((ChoiceBox<Rational>) d.look("#sequence-rate")).setValue(Rational.of(12)));
@@ -294,10 +295,10 @@ class ShotWindowTest {
 
     @Test
     void aShotSaysItsFramesAndItsSoundHasALevel() {
-        bringInTheTram();
+        importTheTram();
         Driver.run(() -> d.window.view().face.set(Face.LAYER));
         d.settle();
-        assertThat(d.text("#shot-frames")).startsWith("Frames 192 to 287");
+        assertThat(d.text("#shot-frames")).startsWith("Sequence frames 192 to 287");
         d.number("#shot-level", "-6");
         Driver.run(() -> ((ToggleButton) d.look("#shot-mute")).fire());
         assertThat(shots().getLast().loudness()).isEqualTo(new Loudness(-6, true));
@@ -306,8 +307,8 @@ class ShotWindowTest {
         d.go(100);
         assertThat(d.text("#shot-frames"))
                 .contains("96 to 143")
-                .contains("runs at 24")
-                .contains("the sequence at 12");
+                .contains("Source 24 fps")
+                .contains("sequence 12 fps");
     }
 
     private boolean isMade(long frame) {
@@ -330,7 +331,7 @@ class ShotWindowTest {
 
     @Test
     void whatAShotShowsSlipsWithTheShortcutKeyHeld() {
-        bringInTheTram();
+        importTheTram();
         d.key(KeyCode.CONTROL, KeyCode.OPEN_BRACKET);
         long in = shots().getLast().in();
         assertThat(in).isEqualTo(8);
@@ -349,8 +350,9 @@ class ShotWindowTest {
         Mouse.fire(d.window.time(), kind, x, y, false, true);
     }
 
-    private void bringInTheTram() {
-        d.bringIn(Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
+    private void importTheTram() {
+        d.importFile(
+                Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
         Driver.until(
                 "it is there",
                 () -> d.window.session().project().layers().getFirst().clips().size() == 3);

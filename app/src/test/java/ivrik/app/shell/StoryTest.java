@@ -3,16 +3,16 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.session.View.Show;
-import ivrik.core.cache.Store;
-import ivrik.core.look.Amounts;
+import ivrik.core.cache.FrameCache;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Project;
 import ivrik.core.render.Renderer;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Footage;
 import ivrik.media.decode.MediaPictures;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TextField;
@@ -26,14 +26,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** The whole story, by hand: bring in, nudge, peg, jitter, play, compare, export, save, reopen, undo. */
+/** The whole story, by hand: bring in, nudge, keyframe, jitter, play, compare, export, save, reopen, undo. */
 class StoryTest {
     private static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
 
     @TempDir Path folder;
 
-    private Amounts amounts(Driver d, int lane) {
-        return d.lanes().get(lane);
+    private ChannelSettings settings(Driver d, int channel) {
+        return d.channels().get(channel);
     }
 
     @Test
@@ -44,15 +44,15 @@ class StoryTest {
         Path movie = folder.resolve("night.mkv");
         Project made;
         try (Driver d = new Driver(folder.resolve("data"))) {
-            assertThat(d.words()).contains("Bring in a clip", "Drop a clip here");
+            assertThat(d.words()).contains("Import...", "Drop a clip here");
             d.files.footage = List.of(clip);
             d.key(KeyCode.CONTROL, KeyCode.I);
             Driver.until("the clip is in", () -> !d.window.session().project().layers().isEmpty());
             d.settle();
-            assertThat(d.text("#register")).isEqualTo("in register, off by 0");
+            assertThat(d.text("#register")).isEqualTo("exact");
 
             nudge(d);
-            pegAndJitter(d);
+            keyframeAndJitter(d);
             playAndCompare(d);
             export(d, movie);
             made = Driver.on(() -> d.window.session().project());
@@ -68,38 +68,39 @@ class StoryTest {
             d.key(KeyCode.CONTROL, KeyCode.O);
             d.settle();
             assertThat(Driver.on(() -> d.window.session().project())).isEqualTo(made);
-            assertThat(d.text("#register")).startsWith("out of register");
+            assertThat(d.text("#register")).startsWith("differs by up to");
         }
     }
 
-    /** One key press moves the picture; Shift moves ten, Alt a tenth; a number chooses the lane. */
+    /** One key press moves the picture; Shift moves ten, Alt a tenth; a number chooses the channel. */
     private void nudge(Driver d) {
         d.key(KeyCode.RIGHT);
         d.settle();
-        assertThat(amounts(d, 0).value("x").rest()).isEqualTo(1);
-        assertThat(d.text("#register")).startsWith("out of register by ");
+        assertThat(settings(d, 0).value("x").rest()).isEqualTo(1);
+        assertThat(d.text("#register")).startsWith("differs by up to ");
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
         d.key(KeyCode.ALT, KeyCode.LEFT);
-        assertThat(amounts(d, 0).value("x").rest()).isEqualTo(10.9);
+        assertThat(settings(d, 0).value("x").rest()).isEqualTo(10.9);
         d.key(KeyCode.DIGIT3);
         d.key(KeyCode.DOWN);
-        assertThat(amounts(d, 2).value("y").rest()).isEqualTo(1);
-        assertThat(amounts(d, 1)).isEqualTo(amounts(d, 1).with("x", ivrik.core.motion.Value.ZERO));
-        assertThat(d.words()).contains("working on Blue, Shift");
+        assertThat(settings(d, 2).value("y").rest()).isEqualTo(1);
+        assertThat(settings(d, 1))
+                .isEqualTo(settings(d, 1).with("x", ivrik.core.motion.Value.ZERO));
+        assertThat(d.words()).contains("editing Blue, Shift");
     }
 
-    private void pegAndJitter(Driver d) {
+    private void keyframeAndJitter(Driver d) {
         d.key(KeyCode.DIGIT1);
         d.key(KeyCode.P);
-        assertThat(amounts(d, 0).value("x").pegAt(0)).isPresent();
+        assertThat(settings(d, 0).value("x").keyframeAt(0)).isPresent();
         for (int i = 0; i < 6; i++) {
             d.key(KeyCode.CONTROL, KeyCode.RIGHT);
         }
         d.key(KeyCode.SHIFT, KeyCode.LEFT);
-        assertThat(amounts(d, 0).value("x").at(6)).isEqualTo(0.9);
-        assertThat(amounts(d, 0).value("x").at(3)).isEqualTo(5.9);
+        assertThat(settings(d, 0).value("x").at(6)).isEqualTo(0.9);
+        assertThat(settings(d, 0).value("x").at(3)).isEqualTo(5.9);
         d.number("#jitter-amount", "2*3");
-        assertThat(amounts(d, 0).jitter().amount().rest()).isEqualTo(6);
+        assertThat(settings(d, 0).jitter().amount().rest()).isEqualTo(6);
     }
 
     private void playAndCompare(Driver d) {
@@ -115,33 +116,36 @@ class StoryTest {
         assertThat(Driver.on(() -> d.window.view().playing.get())).isFalse();
         d.settle();
         d.press(KeyCode.W);
-        assertThat(d.words()).contains("Without").doesNotContain("Result");
+        assertThat(d.words()).contains("Bypass").doesNotContain("Result");
         d.release(KeyCode.W);
         assertThat(d.words()).contains("Result");
         d.key(KeyCode.SHIFT, KeyCode.H);
         d.press(KeyCode.H);
-        assertThat(d.words()).contains("Frame put aside");
+        assertThat(d.words()).contains("Snapshot");
         d.release(KeyCode.H);
         d.key(KeyCode.B);
         Driver.run(() -> d.window.view().paneB.set(Show.DIFFERENCE));
         d.settle();
-        assertThat(d.words()).contains("Difference, 4 times");
+        assertThat(d.words()).contains("Difference from source, ×4");
         d.key(KeyCode.B);
     }
 
     @SuppressWarnings("unchecked")
     private void export(Driver d, Path movie) {
         d.key(KeyCode.CONTROL, KeyCode.E);
-        Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.FFV1));
+        Driver.run(
+                () ->
+                        ((ChoiceBox<ExportFormat>) d.look("#export-format"))
+                                .setValue(ExportFormats.FFV1));
         Driver.run(() -> ((TextField) d.look("#export-to")).setText("5"));
         Driver.run(() -> ((TextField) d.look("#export-target")).setText(movie.toString()));
         d.click("#export-start");
         Driver.until(
                 "the export is done",
                 () ->
-                        ((javafx.scene.control.Label) d.look("#export-word"))
+                        ((javafx.scene.control.Label) d.look("#export-text"))
                                 .getText()
-                                .startsWith("Done"));
+                                .startsWith("Exported"));
         assertThat(movie).exists();
         d.key(KeyCode.ESCAPE);
     }
@@ -165,7 +169,7 @@ class StoryTest {
                 Footage read = Footage.open(movie, Workers.shared())) {
             assertThat(read.frames()).isEqualTo(6);
             assertThat(read.hasSound()).isTrue();
-            Renderer renderer = new Renderer(pictures, Workers.shared(), new Store(1 << 28));
+            Renderer renderer = new Renderer(pictures, Workers.shared(), new FrameCache(1 << 28));
             for (int n : new int[] {0, 5}) {
                 Frame wanted = renderer.render(made, n);
                 Frame got = read.frame(n, read.size());

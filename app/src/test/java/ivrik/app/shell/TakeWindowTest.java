@@ -13,8 +13,8 @@ import ivrik.core.project.Take;
 import ivrik.core.project.Takes;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.MovieReader;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
@@ -30,7 +30,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Variants of what is done on a layer: kept, put side by side, named, picked and exported. */
+/** Takes of a layer: saved, shown side by side, renamed, marked for export and exported. */
 class TakeWindowTest extends OneFrame {
     private Layer layer() {
         return Driver.on(() -> d.window.session().state().layer().orElseThrow());
@@ -74,10 +74,10 @@ class TakeWindowTest extends OneFrame {
         keep();
         keep();
         assertThat(takes()).as("the same is not kept twice").hasSize(2);
-        assertThat(d.window.view().notice.get()).contains("kept already, as Take 2");
+        assertThat(d.window.view().notice.get()).contains("Already saved as Take 2");
         dial("red-x", 30);
         sheet();
-        assertThat(d.words()).contains("As it is now");
+        assertThat(d.words()).contains("Current");
         d.click("#tile-take-1");
         d.settle();
         assertThat(look().dial("red-x").value().at(0)).isEqualTo(4);
@@ -94,7 +94,7 @@ class TakeWindowTest extends OneFrame {
         sheet();
         d.click("#takes-seeds");
         d.settle();
-        d.click("#keep-variant-2");
+        d.click("#save-take-variant-2");
         d.settle();
         assertThat(takes()).extracting(Take::name).containsExactly("Seed 3");
         assertThat(takes().getFirst().looks().getFirst().look()).isEqualTo(before.withSeed(3));
@@ -104,7 +104,7 @@ class TakeWindowTest extends OneFrame {
         d.settle();
         d.choose("#take-down", "Blue x");
         assertThat(d.words()).contains("Red x -50", "Red x 50", "Blue x -50", "Blue x 50");
-        d.click("#keep-variant-5");
+        d.click("#save-take-variant-5");
         d.settle();
         assertThat(takes().getLast().name()).isEqualTo("Red x 50, Blue x -50");
         assertThat(redX(takes().getLast())).isEqualTo(50);
@@ -112,7 +112,7 @@ class TakeWindowTest extends OneFrame {
     }
 
     @Test
-    void aTakeIsNamedPickedAndThrownOut() {
+    void aTakeIsNamedSelectedAndThrownOut() {
         use("rgb-split");
         dial("red-x", 4);
         keep();
@@ -126,21 +126,21 @@ class TakeWindowTest extends OneFrame {
         d.key(KeyCode.ENTER);
         d.settle();
         assertThat(takes().getFirst().name()).isEqualTo("mk left");
-        d.click("#pick-take-1");
+        d.click("#mark-take-1");
         d.settle();
-        assertThat(Takes.picked(d.window.session().project())).hasSize(1);
+        assertThat(Takes.marked(d.window.session().project())).hasSize(1);
         d.click("#remove-take-1");
         d.settle();
         assertThat(takes()).isEmpty();
         Driver.run(() -> d.window.session().undo());
-        assertThat(takes().getFirst().picked()).isTrue();
+        assertThat(takes().getFirst().markedForExport()).isTrue();
     }
 
     @Test
     void allPlayTogetherAtTheSameFrame() {
         d.close();
         d = new Driver(folder.resolve("data-2"));
-        d.bringIn(Material.DEMO.resolve("media/tram.webm"));
+        d.importFile(Material.DEMO.resolve("media/tram.webm"));
         use("rgb-split");
         keep();
         dial("red-x", 20);
@@ -162,7 +162,10 @@ class TakeWindowTest extends OneFrame {
                 () -> ((ImageView) d.find("#tile-take-" + take).lookup(".image-view")).getImage());
     }
 
-    /** A look kept from the demo, on another clip: three takes, two of them compared, picked, exported; packed. */
+    /**
+     * A look saved from the demo, applied to another clip: three takes, two of them compared, marked,
+     * exported and packaged.
+     */
     @Test
     void theStoryOfALookThatIsVaried() throws IOException {
         d.close();
@@ -171,15 +174,15 @@ class TakeWindowTest extends OneFrame {
         Driver.run(() -> d.window.open(demo));
         Driver.until("the demo is open", d.window::hasPicture);
         d.settle();
-        assertThat(look().shownName()).isEqualTo("Night drift");
-        Driver.run(() -> d.window.works().looks().save());
+        assertThat(look().displayName()).isEqualTo("Night drift");
+        Driver.run(() -> d.window.actions().looks().save());
         Driver.run(() -> ((TextField) d.find("#save-title")).setText("Amber"));
-        d.click("#save-keep");
+        d.click("#save-own");
         Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
         d.close();
 
         d = new Driver(folder.resolve("data"));
-        d.bringIn(Material.DEMO.resolve("media/lanterns.webm"));
+        d.importFile(Material.DEMO.resolve("media/lanterns.webm"));
         Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
         Driver.run(() -> d.find("#look-amber").requestFocus());
         d.key(KeyCode.ENTER);
@@ -195,13 +198,13 @@ class TakeWindowTest extends OneFrame {
         assertThat(d.window.view().paneA.get()).isEqualTo(Show.TAKE);
         assertThat(d.text("#pane-a")).isEqualTo("Take: Take 1");
         assertThat(d.text("#pane-b")).isEqualTo("Take: Take 3");
-        d.click("#pick-take-1");
-        d.click("#pick-take-3");
+        d.click("#mark-take-1");
+        d.click("#mark-take-3");
         d.settle();
         Project project = d.window.session().project();
 
         Driver.run(() -> d.window.export());
-        Driver.run(() -> choose(Forms.PNG));
+        Driver.run(() -> choose(ExportFormats.PNG));
         Driver.run(() -> ((TextField) d.find("#export-to")).setText("0"));
         Driver.run(
                 () ->
@@ -210,22 +213,22 @@ class TakeWindowTest extends OneFrame {
         Driver.run(() -> ((CheckBox) d.find("#export-takes")).setSelected(true));
         assertThat(d.text("#export-target")).endsWith("out-{take}-%04d.png");
         d.click("#export-start");
-        Driver.until("it is done", () -> d.text("#export-word").startsWith("Done"));
+        Driver.until("it is done", () -> d.text("#export-text").startsWith("Exported"));
         d.key(KeyCode.ESCAPE);
-        List<Takes.OfLayer> picked = Takes.picked(project);
-        assertThat(picked).hasSize(2);
+        List<Takes.OfLayer> selected = Takes.marked(project);
+        assertThat(selected).hasSize(2);
         assertThat(frame("out-take-1-0000.png"))
-                .isEqualTo(codes(d.rendered(picked.getFirst().in(project))));
+                .isEqualTo(codes(d.rendered(selected.getFirst().in(project))));
         assertThat(frame("out-take-3-0000.png"))
-                .isEqualTo(codes(d.rendered(picked.getLast().in(project))));
+                .isEqualTo(codes(d.rendered(selected.getLast().in(project))));
         assertThat(frame("out-take-1-0000.png"))
-                .as("the burst came along, onto the first frame")
+                .as("the burst moved to the first frame")
                 .isNotEqualTo(frame("out-take-3-0000.png"));
         assertThat(folder.resolve("out-take-2-0000.png")).doesNotExist();
 
         d.files.project = folder.resolve("night");
         Frame here = d.rendered();
-        Driver.run(() -> d.window.works().packages().pack());
+        Driver.run(() -> d.window.actions().packages().pack());
         Path zip = folder.resolve("night.zip");
         Driver.until("it is packed", () -> Files.exists(zip));
         d.close();
@@ -242,8 +245,8 @@ class TakeWindowTest extends OneFrame {
     }
 
     @SuppressWarnings("unchecked")
-    private void choose(Form form) {
-        ((ChoiceBox<Form>) d.look("#export-form")).setValue(form);
+    private void choose(ExportFormat format) {
+        ((ChoiceBox<ExportFormat>) d.look("#export-format")).setValue(format);
     }
 
     private List<Integer> frame(String name) {

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.app.session.View.Face;
 import ivrik.cli.Ivrik;
 import ivrik.core.look.Burst;
-import ivrik.core.look.Burst.Way;
+import ivrik.core.look.Burst.Direction;
 import ivrik.core.motion.Anchor;
 import ivrik.core.picture.Size;
 import ivrik.core.project.FrameRange;
@@ -15,10 +15,10 @@ import ivrik.core.sampling.Resample;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Shift;
-import ivrik.core.treatment.Tiles;
+import ivrik.core.treatment.TiledScroll;
 import ivrik.media.decode.MovieReader;
-import ivrik.media.encode.Form;
-import ivrik.media.encode.Forms;
+import ivrik.media.encode.ExportFormat;
+import ivrik.media.encode.ExportFormats;
 import ivrik.media.encode.MovieWriter;
 import ivrik.media.encode.Quality;
 
@@ -53,11 +53,11 @@ class TimeStoryTest {
     @TempDir Path folder;
 
     @Test
-    void aBurstASwipeAndASpanAreRenderedAlikeInTheWindowAndByTheCommandLine() throws IOException {
+    void aBurstASwipeAndASpanAreRenderedTheSameByWindowAndCommandLine() throws IOException {
         Path project = folder.resolve("time.ivrik");
         Path shown = folder.resolve("shown.mkv");
         try (Driver d = new Driver(folder.resolve("data"))) {
-            bringInBothShots(d);
+            importBothShots(d);
             burstOnTheCut(d);
             swipeAcrossIt(d);
             grainOverBoth(d);
@@ -67,11 +67,11 @@ class TimeStoryTest {
             d.key(KeyCode.CONTROL, KeyCode.S);
             Driver.until("it is saved", () -> d.window.session().isSaved());
         }
-        assertRenderedAlike(project, shown, ABOUT_THE_CUT);
+        assertSameRendering(project, shown, ABOUT_THE_CUT);
     }
 
     /** The command line's frames of a project are those that the window wrote. */
-    private void assertRenderedAlike(Path project, Path shown, FrameRange range)
+    private void assertSameRendering(Path project, Path shown, FrameRange range)
             throws IOException {
         Path rendered = folder.resolve("rendered.mkv");
         StringWriter said = new StringWriter();
@@ -90,11 +90,11 @@ class TimeStoryTest {
     }
 
     @Test
-    void lanesOfTheirOwnTimesDialsAndMovesOfThePictureAreRenderedAlike() throws IOException {
+    void channelDelaysDialsAndPictureMovementsAreRenderedTheSame() throws IOException {
         Path project = folder.resolve("times.ivrik");
         Path shown = folder.resolve("shown.mkv");
         try (Driver d = new Driver(folder.resolve("data"))) {
-            bringInBothShots(d);
+            importBothShots(d);
             Driver.run(
                     () ->
                             d.window
@@ -103,16 +103,16 @@ class TimeStoryTest {
                                             "Smaller",
                                             p -> p.withSequence(p.sequence().withSize(SMALL))));
             d.number("#red-x", "9");
-            d.fromMenu("red-x", "Put it in all lanes on a new dial");
+            d.fromMenu("red-x", "Add all channels to new dial");
             d.settle();
-            d.choose("#jitter-of", "y by itself");
+            d.choose("#jitter-of", "y only");
             d.number("#jitter-amount", "4");
             d.number("#shutter-angle", "90");
             d.number("#shutter-samples", "3");
             times(d);
             Driver.run(() -> d.window.view().face.set(Face.LAYER));
             d.settle();
-            d.fromMenu("layer-angle", "Peg it here");
+            d.fromMenu("layer-angle", "Set keyframe");
             d.go(97);
             d.number("#layer-angle", "8");
             d.number("#layer-pivot-x", "-200");
@@ -122,16 +122,16 @@ class TimeStoryTest {
             d.key(KeyCode.CONTROL, KeyCode.S);
             Driver.until("it is saved", () -> d.window.session().isSaved());
         }
-        assertRenderedAlike(project, shown, ACROSS_THE_CUT);
+        assertSameRendering(project, shown, ACROSS_THE_CUT);
     }
 
     private static void times(Driver d) {
         Driver.run(() -> d.window.view().face.set(Face.SEPARATE));
         d.settle();
         d.number("#red-delay", "2");
-        d.number("#green-cut", "-3");
-        d.number("#blue-slit-slit", "4");
-        d.number("#blue-slit-wipe", "5");
+        d.number("#green-cut-offset", "-3");
+        d.number("#blue-slit-delay", "4");
+        d.number("#blue-wipe", "5");
     }
 
     private static void spanThatShakesAndLags(Driver d) {
@@ -139,14 +139,14 @@ class TimeStoryTest {
         d.settle();
         Driver.run(() -> d.window.steps().add(new Shift()));
         d.settle();
-        d.choose("#section", "to the picture, after rejoining");
+        d.choose("#section", "whole picture, after rejoin");
         d.number("#jitter-amount", "3");
         Driver.run(() -> d.window.view().face.set(Face.SEPARATE));
         d.settle();
         d.number("#green-delay", "3");
     }
 
-    private void bringInBothShots(Driver d) throws IOException {
+    private void importBothShots(Driver d) throws IOException {
         Files.copy(DEMO.resolve("register-chart.png"), folder.resolve("register-chart.png"));
         d.files.footage = List.of(small("tram"), small("lanterns"));
         d.key(KeyCode.CONTROL, KeyCode.I);
@@ -168,7 +168,7 @@ class TimeStoryTest {
                         new MovieWriter(
                                 file,
                                 MovieWriter.Options.of(
-                                        Forms.FFV1, Quality.GOOD, CLIP, movie.rate()),
+                                        ExportFormats.FFV1, Quality.GOOD, CLIP, movie.rate()),
                                 Workers.shared())) {
             for (long n = 0; n < movie.frames(); n++) {
                 writer.picture(Resample.to(movie.frame(n), CLIP, Workers.shared()));
@@ -183,26 +183,27 @@ class TimeStoryTest {
         d.settle();
         Burst burst = d.selectedLook().bursts().getFirst();
         assertThat(burst.anchor()).isEqualTo(new Anchor.AtCut("clip-2"));
-        assertThat(burst.course().phases()).isEqualTo(3);
-        assertThat(burst.ways()).containsExactly(Way.AHEAD, Way.STILL, Way.OPPOSED);
+        assertThat(burst.envelope().phases()).isEqualTo(3);
+        assertThat(burst.directions())
+                .containsExactly(Direction.FORWARD, Direction.FIXED, Direction.OPPOSITE);
     }
 
     private static void swipeAcrossIt(Driver d) {
-        Driver.run(() -> d.window.steps().add(new Tiles()));
-        for (int lane = 1; lane <= 3; lane++) {
-            d.key(KeyCode.getKeyCode(Integer.toString(lane)));
+        Driver.run(() -> d.window.steps().add(new TiledScroll()));
+        for (int channel = 1; channel <= 3; channel++) {
+            d.key(KeyCode.getKeyCode(Integer.toString(channel)));
             d.key(KeyCode.BACK_SPACE); // lies where it lay, until the burst moves it
         }
         d.key(KeyCode.SHIFT, KeyCode.K);
         d.settle();
-        d.choose("#burst-shape", "Swipe, for good");
-        for (String lane : new String[] {"0", "1", "2"}) {
-            d.number("#burst-factor-2-" + lane, "1");
+        d.choose("#burst-shape", "Swipe");
+        for (String channel : new String[] {"0", "1", "2"}) {
+            d.number("#burst-factor-2-" + channel, "1");
         }
         Driver.run(() -> d.window.view().face.set(Face.TREATMENT));
         d.settle();
         d.number("#shutter-angle", "90");
-        assertThat(d.selectedLook().bursts().get(1).course().remains()).isOne();
+        assertThat(d.selectedLook().bursts().get(1).envelope().remains()).isOne();
     }
 
     private static void grainOverBoth(Driver d) {
@@ -225,9 +226,9 @@ class TimeStoryTest {
                 });
         d.key(KeyCode.PERIOD);
         d.key(KeyCode.PERIOD);
-        assertThat(d.selectedLook().bursts().getFirst().course().before()).isEqualTo(8);
+        assertThat(d.selectedLook().bursts().getFirst().envelope().before()).isEqualTo(8);
         d.files.source = folder.resolve("register-chart.png");
-        d.fromMenu("source-tram", "Replace its file...");
+        d.fromMenu("source-tram", "Replace file...");
         Driver.until(
                 "it is another file",
                 () ->
@@ -245,7 +246,10 @@ class TimeStoryTest {
     @SuppressWarnings("unchecked")
     private static void export(Driver d, Path movie, FrameRange range) {
         d.key(KeyCode.CONTROL, KeyCode.E);
-        Driver.run(() -> ((ChoiceBox<Form>) d.look("#export-form")).setValue(Forms.FFV1));
+        Driver.run(
+                () ->
+                        ((ChoiceBox<ExportFormat>) d.look("#export-format"))
+                                .setValue(ExportFormats.FFV1));
         Driver.run(
                 () -> ((TextField) d.look("#export-from")).setText(Long.toString(range.first())));
         Driver.run(() -> ((TextField) d.look("#export-to")).setText(Long.toString(range.last())));
@@ -253,7 +257,7 @@ class TimeStoryTest {
         d.click("#export-start");
         Driver.until(
                 "the export is done",
-                () -> ((Labeled) d.look("#export-word")).getText().startsWith("Done"));
+                () -> ((Labeled) d.look("#export-text")).getText().startsWith("Exported"));
         d.key(KeyCode.ESCAPE);
     }
 }

@@ -3,17 +3,17 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ivrik.app.control.NumberField;
 import ivrik.app.session.View.Band;
 import ivrik.app.session.View.Show;
+import ivrik.app.widget.NumberField;
 import ivrik.core.look.Step;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Halation;
-import ivrik.core.treatment.Lens;
-import ivrik.core.treatment.Mask;
-import ivrik.core.treatment.Phosphors;
+import ivrik.core.treatment.LensDistortion;
+import ivrik.core.treatment.PhosphorScreen;
 import ivrik.core.treatment.PictureTreatment;
+import ivrik.core.treatment.ScreenPattern;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
@@ -30,31 +30,31 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** Columns, cells and close-ups of treatments, by keyboard and mouse. */
+/** Columns, cells and controls of treatments, by keyboard and mouse. */
 class TreatmentWindowTest extends OneFrame {
     @Test
     void theSheetShowsWhatEachTreatmentDoesFindsByWordsAndAddsByEnter() {
         Driver.run(() -> ((ButtonBase) d.look("#add-treatment")).fire());
         d.settle();
-        assertThat(d.words()).contains("Gaussian blur", "Grain", "Pins", "Posterise");
+        assertThat(d.words()).contains("Gaussian blur", "Grain", "Pin warp", "Posterise");
         d.type("fringe prism");
         assertThat(d.words()).doesNotContain("Gaussian blur");
         for (int i = 0; i < 12; i++) {
             d.key(KeyCode.BACK_SPACE);
         }
         d.type("lens");
-        assertThat(d.words()).contains("Lens").doesNotContain("Grain");
+        assertThat(d.words()).contains("Lens distortion").doesNotContain("Grain");
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.LEFT);
         d.settle();
-        assertThat(d.text("#register")).as("it is tried").startsWith("out of register");
+        assertThat(d.text("#register")).as("it is tried").startsWith("differs by up to");
         assertThat(columns()).as("only tried").containsExactly("shift");
         d.key(KeyCode.ENTER);
         d.settle();
         assertThat(Driver.on(() -> d.window.view().band.get())).isEqualTo(Band.NONE);
-        assertThat(columns()).containsExactly("shift", "lens");
-        assertThat(amounts(1, 0).value("k0").rest()).isPositive();
-        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Add Lens");
+        assertThat(columns()).containsExactly("shift", "lens-distortion");
+        assertThat(settings(1, 0).value("k0").rest()).isPositive();
+        assertThat(Driver.on(() -> d.window.session().undoName())).contains("Add Lens distortion");
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(columns()).containsExactly("shift");
     }
@@ -68,10 +68,10 @@ class TreatmentWindowTest extends OneFrame {
         d.drag(d.find("#head-0"), 0.5, 0.5, 100, 0);
         assertThat(columns()).containsExactly("gaussian", "shift", "grain");
         d.click("#head-0");
-        assertThat(d.words()).contains("working on Red, Gaussian blur");
+        assertThat(d.words()).contains("editing Red, Gaussian blur");
         d.key(KeyCode.X);
         assertThat(look().steps().getFirst().on()).isFalse();
-        assertThat(d.words()).contains("Gaussian blur off");
+        assertThat(d.words()).contains("Gaussian blur (off)");
         d.key(KeyCode.SHIFT, KeyCode.CLOSE_BRACKET);
         assertThat(columns()).containsExactly("shift", "gaussian", "grain");
         d.key(KeyCode.SHIFT, KeyCode.DELETE);
@@ -79,59 +79,59 @@ class TreatmentWindowTest extends OneFrame {
     }
 
     @Test
-    void theRulerHasAMarkerForEachLaneAndArrowsChangeTheNumber() {
+    void theRulerHasAMarkerForEachChannelAndArrowsChangeTheNumber() {
         add(new GaussianBlur());
         d.key(KeyCode.DIGIT2);
-        double before = amounts(1, 1).value("radius").rest();
+        double before = settings(1, 1).value("radius").rest();
         d.key(KeyCode.RIGHT);
-        assertThat(amounts(1, 1).value("radius").rest()).isEqualTo(before + 1);
+        assertThat(settings(1, 1).value("radius").rest()).isEqualTo(before + 1);
         d.key(KeyCode.SHIFT, KeyCode.UP);
-        assertThat(amounts(1, 1).value("radius").rest()).isEqualTo(before + 11);
-        d.drag(d.find("#lane-ruler"), 0.06, 0.62, 90, 0);
-        assertThat(amounts(1, 1).value("radius").rest()).isNotEqualTo(before + 11);
-        assertThat(amounts(1, 0).value("radius").rest()).as("red is left").isEqualTo(16);
+        assertThat(settings(1, 1).value("radius").rest()).isEqualTo(before + 11);
+        d.drag(d.find("#channel-ruler"), 0.06, 0.62, 90, 0);
+        assertThat(settings(1, 1).value("radius").rest()).isNotEqualTo(before + 11);
+        assertThat(settings(1, 0).value("radius").rest()).as("red is left").isEqualTo(16);
         d.number("#green-radius", "7.5");
-        assertThat(amounts(1, 1).value("radius").rest()).isEqualTo(7.5);
+        assertThat(settings(1, 1).value("radius").rest()).isEqualTo(7.5);
     }
 
-    /** The control at once; what is beneath it when nothing else is asked for, so that keys are heard meanwhile. */
+    /** The control at once; what is below it when nothing else is asked for, so that keys are heard meanwhile. */
     @Test
-    void theFirstCloseUpOfATreatmentIsMadePieceByPiece() {
-        add(new Lens());
+    void theFirstControlsPanelOfATreatmentIsMadePieceByPiece() {
+        add(new LensDistortion());
         add(new GaussianBlur());
         Driver.run(
                 () -> {
-                    d.window.session().selectCell("lens-1", 1);
-                    assertThat(d.look("LanePlot")).isNotNull();
+                    d.window.session().selectCell("lens-distortion-1", 1);
+                    assertThat(d.look("ChannelPlot")).isNotNull();
                     assertThat(d.look("#green-k1")).isNull();
                     assertThat(d.window.isSettled()).isFalse();
                 });
         d.key(KeyCode.RIGHT);
         d.settle();
-        double nudged = amounts(1, 1).value("k0").rest();
+        double nudged = settings(1, 1).value("k0").rest();
         assertThat(nudged).isNotZero();
         assertThat(((NumberField) d.find("#green-k0")).text()).contains("" + nudged);
-        assertThat(d.find("#amounts-mirror").isVisible()).isTrue();
+        assertThat(d.find("#settings-negate").isVisible()).isTrue();
         assertThat(d.look("#total-green-1").isVisible()).as("nothing else adds to it").isFalse();
     }
 
     @Test
-    void amountsAreMirroredOpposedSpreadCopiedAndPasted() {
-        add(new Lens());
+    void valuesAreNegatedMirroredSpreadCopiedAndPasted() {
+        add(new LensDistortion());
         d.key(KeyCode.DIGIT1);
         Driver.run(() -> d.window.steps().mirror());
-        assertThat(amounts(1, 0).value("k0").rest()).isEqualTo(-0.6);
+        assertThat(settings(1, 0).value("k0").rest()).isEqualTo(-0.6);
         Driver.run(() -> d.window.steps().oppose());
-        assertThat(amounts(1, 2).value("k0").rest()).isEqualTo(0.6);
-        assertThat(amounts(1, 1).value("k0").rest()).isZero();
+        assertThat(settings(1, 2).value("k0").rest()).isEqualTo(0.6);
+        assertThat(settings(1, 1).value("k0").rest()).isZero();
         d.key(KeyCode.CONTROL, KeyCode.C);
         d.key(KeyCode.DIGIT2);
         d.key(KeyCode.CONTROL, KeyCode.V);
-        assertThat(amounts(1, 1)).isEqualTo(amounts(1, 0));
+        assertThat(settings(1, 1)).isEqualTo(settings(1, 0));
         Driver.run(() -> d.window.steps().spread());
-        assertThat(amounts(1, 1).value("k0").rest()).isCloseTo(0, within(1e-9));
+        assertThat(settings(1, 1).value("k0").rest()).isCloseTo(0, within(1e-9));
         Driver.run(() -> d.window.steps().toAll());
-        assertThat(amounts(1, 0)).isEqualTo(amounts(1, 1));
+        assertThat(settings(1, 0)).isEqualTo(settings(1, 1));
     }
 
     @Test
@@ -141,7 +141,7 @@ class TreatmentWindowTest extends OneFrame {
         Driver.run(() -> ((ButtonBase) d.look("#open-parts")).fire());
         d.settle();
         assertThat(columns())
-                .containsExactly("linear-light", "highlights", "spread-light", "linear-light");
+                .containsExactly("linear-light", "bright-pass", "bloom", "linear-light");
         int[] after = d.pixels(d.find("PicturePane"));
         long apart = IntStream.range(0, after.length).filter(i -> after[i] != before[i]).count();
         assertThat(apart).as("but for what rounds to the next code").isLessThan(after.length / 500);
@@ -150,21 +150,21 @@ class TreatmentWindowTest extends OneFrame {
     }
 
     @Test
-    void aMaskThatIsTooFineIsSaidWithTheNextCleanPitch() {
-        add(new Phosphors());
+    void aMaskThatIsTooFineIsReportedWithTheNextUsablePitch() {
+        add(new PhosphorScreen());
         assertThat(d.find("#advice").isVisible()).isFalse();
         set(1, 0, "pitch", 1.8);
         d.settle();
-        assertThat(d.text("#advice")).contains("does not show", "2.5 px is the next clean pitch");
+        assertThat(d.text("#advice")).contains("is not visible", "the next usable pitch is 2.5 px");
         double wide = Driver.on(() -> d.find("#advice").getLayoutBounds().getWidth());
-        double room = Driver.on(() -> d.find(".close-up").getLayoutBounds().getWidth());
+        double room = Driver.on(() -> d.find(".controls").getLayoutBounds().getWidth());
         assertThat(wide).as("it is broken into lines").isLessThan(room);
     }
 
-    /** The lane's picture alone follows the number keys. */
+    /** The channel's picture alone follows the number keys. */
     @Test
-    void lanesAreFlickedThroughOnTheNumberKeys() {
-        Driver.run(() -> d.window.view().paneA.set(Show.LANE_GREY));
+    void channelsAreFlickedThroughOnTheNumberKeys() {
+        Driver.run(() -> d.window.view().paneA.set(Show.CHANNEL_GREY));
         List<Integer> seen = new ArrayList<>();
         for (KeyCode key : List.of(KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3)) {
             d.key(key);
@@ -176,7 +176,7 @@ class TreatmentWindowTest extends OneFrame {
 
     @Test
     void whyNothingChangesIsSaid() {
-        add(new Mask());
+        add(new ScreenPattern());
         Driver.run(
                 () ->
                         d.window
@@ -187,16 +187,16 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(Driver.on(() -> d.window.view().notice.get()))
                 .isEmpty(); // the picture is gone: that is seen
         set(1, 0, "amount", 0);
-        set(1, 0, "pay-back", 40);
+        set(1, 0, "compensation", 40);
         d.settle();
         assertThat(Driver.on(() -> d.window.view().notice.get()))
-                .isEqualTo("Nothing changes: the amount of Mask for Red is 0");
+                .isEqualTo("No visible effect: the amount of Screen pattern in Red is 0");
     }
 
-    /** To make and style a close-up takes the interface thread longer than any other answer. */
+    /** To make and style a controls panel takes the interface thread longer than any other answer. */
     @Test
-    void theCloseUpOfATreatmentComesBackAsItIsAndSaysWhatHoldsThen() {
-        add(new Lens());
+    void theControlsPanelOfATreatmentComesBackAsItIsAndSaysWhatHoldsThen() {
+        add(new LensDistortion());
         d.number("#green-k0", "0.3");
         Node lens = d.find("#green-k0");
         choose(0);
@@ -205,13 +205,13 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(d.find("#green-k0")).as("not made anew").isSameAs(lens);
         assertThat(((NumberField) d.find("#green-k0")).text()).isEqualTo("+0.2");
         d.number("#green-k0", "0.5");
-        assertThat(amounts(1, 1).value("k0").rest()).isEqualTo(0.5);
+        assertThat(settings(1, 1).value("k0").rest()).isEqualTo(0.5);
     }
 
     /** Files may call their steps by any name. */
     @Test
-    void anotherTreatmentByTheSameNameHasItsOwnCloseUp() {
-        only(Step.atRest("one", new Lens(), 3));
+    void anotherTreatmentByTheSameNameHasItsOwnControlsPanel() {
+        only(Step.atRest("one", new LensDistortion(), 3));
         assertThat(d.find("#red-k0")).isNotNull();
         only(Step.atRest("one", new GaussianBlur(), 3));
         assertThat(d.find("#red-radius")).isNotNull();
@@ -239,7 +239,7 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(Driver.on(() -> where("#green-x"))).isEqualTo(before);
         d.type("12+0.5");
         d.key(KeyCode.ENTER);
-        assertThat(amounts(0, 1).value("x").rest()).isEqualTo(12.5);
+        assertThat(settings(0, 1).value("x").rest()).isEqualTo(12.5);
     }
 
     private Bounds where(String selector) {
@@ -248,7 +248,7 @@ class TreatmentWindowTest extends OneFrame {
     }
 
     @Test
-    void everyTreatmentHasItsColumnCloseUpAndTrace() {
+    void everyTreatmentHasItsColumnControlsPanelAndGraph() {
         for (Treatment treatment : Treatments.all()) {
             add(treatment);
             int at = look().steps().size() - 1;
@@ -258,8 +258,8 @@ class TreatmentWindowTest extends OneFrame {
             assertThat(d.find("#cell-" + at + (whole ? "-picture" : "-red"))).isNotNull();
             assertThat(d.words())
                     .contains(
-                            "working on "
-                                    + (whole ? "the whole picture" : "Red")
+                            "editing "
+                                    + (whole ? "whole picture" : "Red")
                                     + ", "
                                     + treatment.description().title());
             treatment

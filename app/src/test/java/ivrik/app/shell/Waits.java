@@ -44,7 +44,7 @@ final class Waits implements AutoCloseable {
         }
     }
 
-    /** What was measured till now is forgotten. */
+    /** Forgets all measurements so far. */
     void anew() {
         answers.clear();
         works.clear();

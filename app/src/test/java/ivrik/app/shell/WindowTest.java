@@ -2,9 +2,9 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivrik.app.control.NumberField;
 import ivrik.app.session.Follow;
 import ivrik.app.sheet.Command;
+import ivrik.app.widget.NumberField;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
@@ -54,8 +54,8 @@ class WindowTest {
         return d.selectedLook();
     }
 
-    private double x(int lane, long frame) {
-        return look().steps().getFirst().lanes().get(lane).value("x").at(frame);
+    private double x(int channel, long frame) {
+        return look().steps().getFirst().channels().get(channel).value("x").at(frame);
     }
 
     private void atFrame(long frame) {
@@ -64,7 +64,7 @@ class WindowTest {
     }
 
     @Test
-    void theDemoOpensInFullWithItsNamesAndLanes() {
+    void theDemoOpensInFullWithItsNamesAndChannels() {
         open();
         assertThat(d.words())
                 .contains(
@@ -77,14 +77,14 @@ class WindowTest {
                         "title",
                         "Shift",
                         "Separate RGB");
-        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(d.text("#register")).startsWith("differs by up to");
         assertThat(Driver.on(() -> d.window.session().isSaved())).isTrue();
     }
 
     @Test
-    void thePadMovesTwoLanesOpposedAsOneStep() {
+    void thePadMirrorsTheOppositeChannelAsOneStep() {
         open();
-        d.click("#follow-opposed");
+        d.click("#follow-mirrored");
         Driver.run(() -> d.window.session().selectLayer("title"));
         atFrame(60);
         Node pad = d.find("#shift-pad");
@@ -109,16 +109,17 @@ class WindowTest {
     }
 
     @Test
-    void followingMovesTheOtherLanesAndLeavesAHeldOneAlone() {
-        Look rest = BuiltInLooks.named("in-register");
+    void followingMovesTheOtherChannelsAndLeavesAHeldOneAlone() {
+        Look rest = BuiltInLooks.named("neutral");
         var to = new javafx.geometry.Point2D(4, -2);
-        Look opposed = Follow.OPPOSED.moved(rest, "shift-1", 0, 0, to);
-        assertThat(opposed.steps().getFirst().lanes().get(2).value("x").rest()).isEqualTo(-4);
-        assertThat(opposed.steps().getFirst().lanes().get(1).value("x").rest()).isZero();
+        Look opposite = Follow.MIRRORED.moved(rest, "shift-1", 0, 0, to);
+        assertThat(opposite.steps().getFirst().channels().get(2).value("x").rest()).isEqualTo(-4);
+        assertThat(opposite.steps().getFirst().channels().get(1).value("x").rest()).isZero();
         Look together =
-                Follow.TOGETHER.moved(rest.withLane(1, s -> s.withHold(true)), "shift-1", 0, 0, to);
-        assertThat(together.steps().getFirst().lanes().get(2).value("y").rest()).isEqualTo(-2);
-        assertThat(together.steps().getFirst().lanes().get(1).value("y").rest()).isZero();
+                Follow.TOGETHER.moved(
+                        rest.withChannel(1, s -> s.withFixed(true)), "shift-1", 0, 0, to);
+        assertThat(together.steps().getFirst().channels().get(2).value("y").rest()).isEqualTo(-2);
+        assertThat(together.steps().getFirst().channels().get(1).value("y").rest()).isZero();
     }
 
     @Test
@@ -147,7 +148,7 @@ class WindowTest {
     }
 
     @Test
-    void pegsAreAddedDraggedEasedAndDeletedByHand() {
+    void keyframesAreAddedDraggedEasedAndDeletedByHand() {
         open();
         Driver.run(() -> d.window.session().selectLayer("title"));
         d.settle();
@@ -157,16 +158,26 @@ class WindowTest {
         double at = (12 + (100.5) / 240 * (width - 24)) / width;
         double row = (28 + 31) / height;
         d.click(time, at, row, 2, MouseButton.PRIMARY);
-        assertThat(look().steps().getFirst().lanes().get(0).value("x").pegAt(100)).isPresent();
-        int pegs = look().steps().getFirst().lanes().get(0).value("x").pegs().size();
+        assertThat(look().steps().getFirst().channels().get(0).value("x").keyframeAt(100))
+                .isPresent();
+        int keyframes = look().steps().getFirst().channels().get(0).value("x").keyframes().size();
         d.drag(time, at, (28 + 31 - 3.0 / 33 * 21) / height, 4 * (width - 24) / 240 + 1, -8);
-        var value = look().steps().getFirst().lanes().get(0).value("x");
-        assertThat(value.pegAt(104)).isPresent();
+        var value = look().steps().getFirst().channels().get(0).value("x");
+        assertThat(value.keyframeAt(104)).isPresent();
         assertThat(value.at(104)).isGreaterThan(3);
-        assertThat(value.pegs()).hasSize(pegs);
+        assertThat(value.keyframes()).hasSize(keyframes);
         d.key(KeyCode.DELETE);
-        assertThat(look().steps().getFirst().lanes().get(0).value("x").pegAt(104)).isEmpty();
-        assertThat(look().steps().getFirst().lanes().get(0).value("x").pegs().getFirst().ease())
+        assertThat(look().steps().getFirst().channels().get(0).value("x").keyframeAt(104))
+                .isEmpty();
+        assertThat(
+                        look().steps()
+                                .getFirst()
+                                .channels()
+                                .get(0)
+                                .value("x")
+                                .keyframes()
+                                .getFirst()
+                                .ease())
                 .isEqualTo(Ease.SMOOTH);
     }
 
@@ -186,20 +197,20 @@ class WindowTest {
         d.key(KeyCode.DIGIT2);
         d.key(KeyCode.RIGHT);
         d.settle();
-        assertThat(d.words()).anyMatch(w -> w.contains("Green is kept still and takes no part"));
-        d.click("#green-hold");
+        assertThat(d.words()).anyMatch(w -> w.contains("Green is fixed"));
+        d.click("#green-fixed");
         d.key(KeyCode.RIGHT);
         d.settle();
-        assertThat(d.words()).noneMatch(w -> w.contains("Nothing changes"));
+        assertThat(d.words()).noneMatch(w -> w.contains("No visible effect"));
         d.click("#green-mute");
         d.key(KeyCode.RIGHT);
         d.settle();
-        assertThat(d.words()).anyMatch(w -> w.contains("Green is mute"));
+        assertThat(d.words()).anyMatch(w -> w.contains("Green is muted"));
         d.key(KeyCode.M);
         d.key(KeyCode.X);
         d.key(KeyCode.RIGHT);
         d.settle();
-        assertThat(d.words()).anyMatch(w -> w.contains("Shift is off"));
+        assertThat(d.words()).anyMatch(w -> w.contains("Shift is turned off"));
     }
 
     @Test
@@ -215,31 +226,30 @@ class WindowTest {
         d.click("#head-rejoin");
         Driver.run(
                 () ->
-                        ((javafx.scene.control.MenuButton) d.look("#rejoin-way"))
+                        ((javafx.scene.control.MenuButton) d.look("#rejoin-mode"))
                                 .getItems()
                                 .get(2)
                                 .fire());
         assertThat(look().rejoin().id()).isEqualTo("screen");
         d.key(KeyCode.Z);
-        Driver.run(
-                () -> d.window.session().editLook("Rest", l -> BuiltInLooks.named("in-register")));
+        Driver.run(() -> d.window.session().editLook("Rest", l -> BuiltInLooks.named("neutral")));
         Driver.run(() -> d.look("#look-rgb-split").requestFocus());
         d.key(KeyCode.ENTER);
         assertThat(look().name()).isEqualTo("rgb-split");
         NumberField dial = (NumberField) d.find("#dial-red-x");
         d.settle();
-        assertThat(d.text("#register")).startsWith("out of register"); // as it is shown in the tray
+        assertThat(d.text("#register"))
+                .startsWith("differs by up to"); // as it is shown in the tray
         Driver.run(() -> d.window.session().editLook("Rest", l -> BuiltInLooks.named("rgb-split")));
         d.settle();
-        assertThat(d.text("#register"))
-                .isEqualTo("in register, off by 0"); // the title is not there yet
+        assertThat(d.text("#register")).isEqualTo("exact"); // the title is not there yet
         Driver.run(dial::requestFocus);
         d.key(KeyCode.ENTER);
         d.type("6");
         d.key(KeyCode.ENTER);
         assertThat(look().dial("red-x").value().rest()).isEqualTo(6);
         d.settle();
-        assertThat(d.text("#register")).startsWith("out of register");
+        assertThat(d.text("#register")).startsWith("differs by up to");
     }
 
     @Test
@@ -273,7 +283,7 @@ class WindowTest {
         assertThat(Driver.on(() -> d.window.session().project())).isEqualTo(before);
         d.click("#export-start");
         Driver.pulses(3);
-        assertThat(d.text("#export-word")).contains("two numbers");
+        assertThat(d.text("#export-text")).contains("Enter a first and a last frame");
         d.key(KeyCode.ESCAPE);
     }
 
@@ -302,13 +312,13 @@ class WindowTest {
         d.key(KeyCode.T);
         assertThat(d.words()).doesNotContain("Footage");
         d.key(KeyCode.C);
-        assertThat(d.words()).doesNotContain("opposed");
+        assertThat(d.words()).doesNotContain("mirrored");
         d.key(KeyCode.F);
         assertThat(d.words()).doesNotContain("Separate RGB");
         d.key(KeyCode.F);
         d.key(KeyCode.T);
         d.key(KeyCode.C);
-        assertThat(d.words()).contains("Footage", "opposed", "Separate RGB");
+        assertThat(d.words()).contains("Footage", "mirrored", "Separate RGB");
         Driver.run(() -> d.window.view().darkroom.set(false));
         Driver.pulses(2);
         assertThat(Driver.on(() -> d.look(".window").getScene().getStylesheets()))
@@ -319,12 +329,12 @@ class WindowTest {
     void missingFootageIsAnExplainedGapAndIsFoundAgain() throws IOException {
         Path away = Files.move(folder.resolve("media/tram.webm"), folder.resolve("elsewhere.webm"));
         open();
-        Driver.until("the tray says so", () -> d.words().contains("missing: find it"));
+        Driver.until("the tray says so", () -> d.words().contains("missing: relink"));
         d.files.source = away;
         d.settle();
         Driver.pulses(10);
         d.click("#source-tram");
-        Driver.until("it is back", () -> !d.words().contains("missing: find it"));
+        Driver.until("it is back", () -> !d.words().contains("missing: relink"));
         d.settle();
         assertThat(
                         Driver.on(
@@ -347,7 +357,7 @@ class WindowTest {
         Driver.run(() -> d.window.open(project));
         Driver.until(
                 "it is said",
-                () -> d.words().stream().anyMatch(w -> w.contains("could not be read")));
+                () -> d.words().stream().anyMatch(w -> w.contains("was opened with errors")));
         d.click("#choice-0");
         d.settle();
         assertThat(Driver.on(() -> d.window.session().project().layer("shots"))).isPresent();
@@ -361,7 +371,8 @@ class WindowTest {
         d.key(KeyCode.RIGHT);
         d.files.project = folder.resolve("no/such/place/p.ivrik");
         d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
-        Driver.until("it is said", () -> d.words().stream().anyMatch(w -> w.contains("no folder")));
+        Driver.until(
+                "it is said", () -> d.words().stream().anyMatch(w -> w.contains("does not exist")));
         d.click("#choice-0");
         assertThat(Driver.on(() -> d.window.session().undoName())).contains("Nudge Red");
     }
@@ -377,7 +388,7 @@ class WindowTest {
     }
 
     @Test
-    void aHandleOnThePictureMovesItsLane() {
+    void aHandleOnThePictureMovesItsChannel() {
         open();
         Driver.run(() -> d.window.session().selectLayer("title"));
         atFrame(60);

@@ -2,9 +2,9 @@ package ivrik.app.theme;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.core.separation.ChannelKind;
+import ivrik.core.separation.ChannelKind.Role;
 import ivrik.core.separation.Ink;
-import ivrik.core.separation.LaneKind;
-import ivrik.core.separation.LaneKind.Role;
 import ivrik.core.separation.Paint;
 import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separation;
@@ -38,24 +38,24 @@ class PaletteTest {
 
     @ParameterizedTest
     @ValueSource(booleans = {true, false})
-    void smallTypeCanBeReadOnEveryGround(boolean darkroom) {
+    void smallTypeCanBeReadOnEveryBackground(boolean darkroom) {
         Palette p = Palette.of(darkroom);
-        for (String ground : List.of("ground", "panel", "raised")) {
-            assertThat(contrast(p.colour("type"), p.colour(ground)))
-                    .as("type on " + ground)
+        for (String background : List.of("background", "panel", "raised")) {
+            assertThat(contrast(p.colour("type"), p.colour(background)))
+                    .as("type on " + background)
                     .isGreaterThan(4.5);
-            assertThat(contrast(p.colour("quiet"), p.colour(ground)))
-                    .as("quiet on " + ground)
+            assertThat(contrast(p.colour("quiet"), p.colour(background)))
+                    .as("quiet on " + background)
                     .isGreaterThan(4.5);
         }
         assertThat(contrast(p.colour("on-paper"), p.colour("paper"))).isGreaterThan(4.5);
         for (Separation model : Separations.all()) {
-            for (LaneKind lane : model.lanes()) {
-                String named = "ink-" + lane.id();
+            for (ChannelKind channel : model.channels()) {
+                String named = "ink-" + channel.id();
                 assertThat(contrast(p.colour("on-ink"), p.colour(named)))
                         .as("letter on " + named)
                         .isGreaterThan(4.5);
-                assertThat(contrast(p.ink(lane), p.colour("panel")))
+                assertThat(contrast(p.ink(channel), p.colour("panel")))
                         .as(named + " on panel")
                         .isGreaterThan(3);
             }
@@ -66,10 +66,10 @@ class PaletteTest {
     @ValueSource(booleans = {true, false})
     void hueIsOnlyInInks(boolean darkroom) {
         Palette p = Palette.of(darkroom);
-        for (String chrome : List.of("ground", "panel", "raised", "line", "faint")) {
+        for (String chrome : List.of("background", "panel", "raised", "line", "faint")) {
             assertThat(p.colour(chrome).getSaturation()).as(chrome).isLessThan(0.1);
         }
-        assertThat(p.ink(new Rgb().lanes().getFirst()).getSaturation()).isGreaterThan(0.5);
+        assertThat(p.ink(new Rgb().channels().getFirst()).getSaturation()).isGreaterThan(0.5);
     }
 
     @Test
@@ -83,15 +83,15 @@ class PaletteTest {
     void aColourOfOnesOwnIsDrawnSoThatItStandsOut(boolean darkroom) {
         Palette p = Palette.of(darkroom);
         for (String hex : List.of("101010", "f0f0f0", "20104a", "ffe0a0")) {
-            LaneKind lane =
-                    new LaneKind("first", "First", "1", Role.FIRST, Ink.parse(hex), Paint.LIGHT);
-            assertThat(contrast(p.ink(lane), p.colour("panel"))).as(hex).isGreaterThan(4.4);
+            ChannelKind channel =
+                    new ChannelKind("first", "First", "1", Role.FIRST, Ink.parse(hex), Paint.LIGHT);
+            assertThat(contrast(p.ink(channel), p.colour("panel"))).as(hex).isGreaterThan(4.4);
         }
     }
 
     @Test
     void typeIsSetLargerWhenAskedFor() {
-        assertThat(Palette.of(true, 1.25).words(12).getSize()).isEqualTo(15);
-        assertThat(Palette.of(true).numbers(12).getSize()).isEqualTo(12);
+        assertThat(Palette.of(true, 1.25).textFont(12).getSize()).isEqualTo(15);
+        assertThat(Palette.of(true).numberFont(12).getSize()).isEqualTo(12);
     }
 }

@@ -4,20 +4,18 @@ import ivrik.core.IvrikException;
 
 import java.nio.file.Path;
 
-/** Something that keeps work from being spread or joined. */
+/** A farm render cannot start, continue or be joined. */
 public final class FarmException extends IvrikException {
-    /** A folder holds what another order has left. */
+    /** The folder belongs to another render. */
     public static FarmException ofSomethingElse(Path folder) {
         return new FarmException(
-                folder + " is of something else",
-                "choose another name, or begin anew with --again",
-                null);
+                folder + " belongs to another job", "choose another name or use --restart", null);
     }
 
-    /** Jobs are waiting or at work there. */
+    /** Jobs are queued or running. */
     public static FarmException atWork(Path folder) {
         return new FarmException(
-                "jobs of " + folder + " are not done yet", "take them back with --cancel", null);
+                "jobs of " + folder + " are still running", "cancel them with --cancel", null);
     }
 
     FarmException(String what, String advice, Throwable cause) {

@@ -18,24 +18,24 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * The folder beside the target that all machines of a farm see: the plan, a script that does one part, a mark for
- * each that is done, logs, and which jobs the scheduler made.
+ * The folder beside the target that all machines of a farm read: the plan, the script for one part, a marker
+ * file per finished part, logs, and the job ids of the scheduler.
  */
 public final class FarmFolder {
-    /** A command of ours. */
+    /** An Ivrik command. */
     @FunctionalInterface
     public interface Command {
         /**
          * @return the exit code
          */
-        int run(PrintWriter said, String... words);
+        int run(PrintWriter output, String... arguments);
     }
 
     private static final String PLAN = "farm.json";
     private static final String JOBS = "jobs";
     private static final String JOIN = "join";
 
-    /** Once is enough: it would end the same way. */
+    /** Exit code of a part that must not be repeated because it would fail again. */
     public static final int NOT_AGAIN = 3;
 
     private final Path folder;
@@ -46,18 +46,18 @@ public final class FarmFolder {
         this.plan = plan;
     }
 
-    /** Where the folder of a target is. */
+    /** The farm folder of a target. */
     public static Path of(Path out) {
         Path whole = out.toAbsolutePath().normalize();
         return whole.resolveSibling(whole.getFileName() + ".farm");
     }
 
-    /** Whether there is one. */
+    /** Whether a farm folder exists. */
     public static boolean isThere(Path folder) {
         return Files.exists(folder.resolve(PLAN));
     }
 
-    /** Makes a folder in which nothing is planned yet. */
+    /** Creates a folder without a plan. */
     public static void prepare(Path folder) {
         try {
             Files.createDirectories(folder.resolve("done"));
@@ -68,11 +68,11 @@ public final class FarmFolder {
     }
 
     /**
-     * Begins a farm, or goes on with one of the same plan.
+     * Starts a farm, or continues one with the same plan.
      *
-     * @param program the command that machines start
-     * @param retries how often a part that fails is done again
-     * @throws FarmException if there is one with another plan
+     * @param program command that the machines run
+     * @param retries number of repetitions of a failed part
+     * @throws FarmException if the folder has another plan
      */
     public static FarmFolder begin(Path folder, FarmPlan plan, Path program, int retries) {
         if (isThere(folder) && !open(folder).plan.equals(plan)) {
@@ -87,7 +87,7 @@ public final class FarmFolder {
     }
 
     /**
-     * @throws ivrik.core.IvrikException if there is none, or it is damaged
+     * @throws ivrik.core.IvrikException if the folder is missing or damaged
      */
     public static FarmFolder open(Path folder) {
         if (!isThere(folder)) {
@@ -98,12 +98,12 @@ public final class FarmFolder {
         } catch (IllegalArgumentException e) {
             throw new FarmException(
                     folder.resolve(PLAN) + " is damaged: " + e.getMessage(),
-                    "begin anew with --again",
+                    "start again with --restart",
                     e);
         }
     }
 
-    /** Takes it away with all that it knows; what has been made stays. */
+    /** Deletes the folder; outputs stay. */
     public static void remove(Path folder) {
         if (!isThere(folder)) {
             return;
@@ -117,7 +117,7 @@ public final class FarmFolder {
         }
     }
 
-    /** A process can be killed; whoever started it does it again. */
+    /** The script repeats a part whose process was killed. */
     private static String script(Path program, int retries) {
         return """
         #!/usr/bin/env bash
@@ -133,9 +133,9 @@ public final class FarmFolder {
                 .formatted(retries, quoted(program.toString()), NOT_AGAIN);
     }
 
-    /** As one word for a shell. */
-    static String quoted(String word) {
-        return "'" + word.replace("'", "'\\''") + "'";
+    /** Quotes a word for a shell. */
+    static String quoted(String argument) {
+        return "'" + argument.replace("'", "'\\''") + "'";
     }
 
     public Path path() {
@@ -146,7 +146,7 @@ public final class FarmFolder {
         return plan.parts().size();
     }
 
-    /** Parts that are not done, counted from 1. */
+    /** Numbers of unfinished parts, from 1. */
     public List<Integer> missing() {
         return IntStream.rangeClosed(1, parts())
                 .boxed()
@@ -162,16 +162,16 @@ public final class FarmFolder {
         return Files.exists(folder.resolve("done").resolve(which));
     }
 
-    /** What the command of a part has said, each time it was tried. */
+    /** Output of a part's command, for all attempts. */
     public Path log(String which) {
         return folder.resolve("logs").resolve(which + ".txt");
     }
 
     /**
-     * Does a part, unless it is done.
+     * Runs a part unless it is finished.
      *
-     * @param which its number, or {@code join}
-     * @return the exit code: 0 done, {@link #NOT_AGAIN} where parts are missing that are to be joined
+     * @param which number of the part, or {@code join}
+     * @return the exit code: 0 for success, {@link #NOT_AGAIN} if parts to join are missing
      */
     public int run(String which, Command command) {
         if (isDone(which)) {
@@ -182,13 +182,14 @@ public final class FarmFolder {
             say(which, "missing: " + Ranges.text(missing()));
             return NOT_AGAIN;
         }
-        List<String> words = joins ? plan.join() : part(which);
-        StringWriter said = new StringWriter();
+        List<String> arguments = joins ? plan.join() : part(which);
+        StringWriter output = new StringWriter();
         int exit =
-                words.isEmpty()
+                arguments.isEmpty()
                         ? 0
-                        : command.run(new PrintWriter(said, true), words.toArray(String[]::new));
-        say(which, said + "ended with " + exit);
+                        : command.run(
+                                new PrintWriter(output, true), arguments.toArray(String[]::new));
+        say(which, output + "ended with " + exit);
         if (exit == 0) {
             SafeFile.write(folder.resolve("done").resolve(which), "");
         }
@@ -200,14 +201,15 @@ public final class FarmFolder {
                 || Integer.parseInt(which) < 1
                 || Integer.parseInt(which) > parts()) {
             throw new FarmException(
-                    "there is no part " + which, "parts go from 1 to " + parts(), null);
+                    "part " + which + " does not exist", "parts go from 1 to " + parts(), null);
         }
         return plan.parts().get(Integer.parseInt(which) - 1);
     }
 
-    /** Adds to a log; where the disk is full it cannot, and the exit code must do. */
-    private void say(String which, String words) {
-        String line = Instant.now().truncatedTo(ChronoUnit.SECONDS) + " " + words.strip() + "\n";
+    /** Appends to a log; on a full disk only the exit code remains. */
+    private void say(String which, String arguments) {
+        String line =
+                Instant.now().truncatedTo(ChronoUnit.SECONDS) + " " + arguments.strip() + "\n";
         try {
             Files.writeString(
                     log(which), line, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
@@ -216,7 +218,7 @@ public final class FarmFolder {
         }
     }
 
-    /** The jobs that the scheduler has made, as it names them; empty if none. */
+    /** Job ids of the scheduler; empty if there are none. */
     public String jobs() {
         Path file = folder.resolve(JOBS);
         return Files.exists(file) ? ProjectFile.text(file).strip() : "";

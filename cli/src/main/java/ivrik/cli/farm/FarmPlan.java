@@ -7,10 +7,10 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.List;
 
 /**
- * What is to be done: the words of a command for each part, and of one that joins them.
+ * The commands of a farm render.
  *
- * @param parts in any order, by any process, each of them as often as need be; counted from 1
- * @param join when all parts are done; empty if there is nothing to join
+ * @param parts arguments of each part, numbered from 1; independent and repeatable
+ * @param join arguments of the final join; empty if there is nothing to join
  */
 public record FarmPlan(List<List<String>> parts, List<String> join) {
     private static final ObjectMapper JSON =
@@ -20,12 +20,12 @@ public record FarmPlan(List<List<String>> parts, List<String> join) {
         try {
             return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(this) + "\n";
         } catch (JsonProcessingException e) {
-            throw new IllegalStateException(e); // words can always be written down
+            throw new IllegalStateException(e); // strings can always be written as JSON
         }
     }
 
     /**
-     * @throws IllegalArgumentException if the text is no plan
+     * @throws IllegalArgumentException if the text is not a plan
      */
     static FarmPlan parse(String text) {
         try {

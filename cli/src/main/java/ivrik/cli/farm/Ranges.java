@@ -3,12 +3,12 @@ package ivrik.cli.farm;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Numbers as schedulers take them: {@code 1-3,7}. */
+/** Formats numbers for schedulers: {@code 1-3,7}. */
 final class Ranges {
     private Ranges() {}
 
     /**
-     * @param numbers going up
+     * @param numbers in ascending order
      */
     static String text(List<Integer> numbers) {
         List<String> ranges = new ArrayList<>();

@@ -14,11 +14,11 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
- * A way to have parts done: a script that makes jobs of them. Some come with Ivrik; a site may change a copy.
- * The script lies in the farm's folder, so that jobs find it wherever they run.
+ * A script that submits parts as jobs. Some come with Ivrik; a site may use a modified copy. The script is
+ * stored in the farm folder so that jobs find it on any machine.
  */
 public final class Scheduler {
-    /** Those that come with Ivrik. */
+    /** Scripts that come with Ivrik. */
     public static final List<String> NAMES = List.of("slurm", "local", "kubernetes");
 
     private static final String SCRIPT = "scheduler";
@@ -30,8 +30,8 @@ public final class Scheduler {
     }
 
     /**
-     * @param nameOrFile one of {@link #NAMES}, or a script of one's own
-     * @throws MissingFileException if it is neither
+     * @param nameOrFile one of {@link #NAMES}, or a script file
+     * @throws MissingFileException if neither exists
      */
     public static Scheduler of(String nameOrFile) {
         String name = nameOrFile.toLowerCase(Locale.ROOT);
@@ -49,21 +49,21 @@ public final class Scheduler {
         }
     }
 
-    /** The script, to be changed. */
+    /** The script as text. */
     public String text() {
         return text;
     }
 
     /**
-     * Has parts done, and then joined.
+     * Submits parts and the join.
      *
-     * @param parts which, counted from 1; none if there is only joining to be done
-     * @param atOnce how many at a time
-     * @return what it says to the user
+     * @param parts numbers of the parts, from 1; empty to join only
+     * @param atOnce largest number of parallel jobs
+     * @return message of the scheduler
      */
     public String submit(FarmFolder farm, List<Integer> parts, int atOnce) {
         SafeFile.write(script(farm), text);
-        Map<String, String> told =
+        Map<String, String> reported =
                 Map.of(
                         "FARM_PARTS",
                         Ranges.text(parts),
@@ -71,36 +71,38 @@ public final class Scheduler {
                         parts.stream().map(String::valueOf).collect(Collectors.joining(" ")),
                         "FARM_AT_ONCE",
                         Integer.toString(atOnce));
-        Said said = run(farm, "submit", told);
+        Said said = run(farm, "submit", reported);
         if (said.exit != 0) {
             throw new FarmException(
-                    "the scheduler did not take the jobs: " + said.words(),
-                    "see to it that its commands are there, or choose another with --scheduler",
+                    "the scheduler rejected the jobs: " + said.output(),
+                    "check that its commands are installed or choose another --scheduler",
                     null);
         }
         farm.jobs(said.out.strip());
         return said.err.strip();
     }
 
-    /** Takes back the jobs of a farm that are not done; what has been made stays. */
+    /** Cancels the unfinished jobs of a farm; finished parts stay. */
     public static void cancel(FarmFolder farm) {
         Said said = run(farm, "cancel", Map.of());
         if (said.exit != 0) {
             throw new FarmException(
-                    "the jobs " + farm.jobs() + " could not be cancelled: " + said.words(),
+                    "the jobs " + farm.jobs() + " could not be cancelled: " + said.output(),
                     "ask the scheduler",
                     null);
         }
         farm.jobs("");
     }
 
-    /** Whether jobs of a farm are waiting or at work; the last one's process may end after all is done. */
+    /**
+     * Whether jobs of a farm are queued or running; the last process may end slightly after its part.
+     */
     public static boolean isAlive(FarmFolder farm) {
         return !farm.isJoined() && !farm.jobs().isEmpty() && run(farm, "alive", Map.of()).exit == 0;
     }
 
     private record Said(int exit, String out, String err) {
-        String words() {
+        String output() {
             return (err + out).strip().replaceAll("\\s*\\n\\s*", "; ");
         }
     }
@@ -109,7 +111,7 @@ public final class Scheduler {
         return farm.path().resolve(SCRIPT);
     }
 
-    private static Said run(FarmFolder farm, String verb, Map<String, String> told) {
+    private static Said run(FarmFolder farm, String verb, Map<String, String> reported) {
         Path err = farm.path().resolve("logs/scheduler.txt");
         ProcessBuilder builder =
                 new ProcessBuilder("bash", script(farm).toString(), verb)
@@ -119,7 +121,7 @@ public final class Scheduler {
         environment.put("FARM_FOLDER", farm.path().toString());
         environment.put("FARM_COUNT", Integer.toString(farm.parts()));
         environment.put("FARM_JOBS", farm.jobs());
-        environment.putAll(told);
+        environment.putAll(reported);
         try {
             Process process = builder.start();
             process.getOutputStream().close();
@@ -127,10 +129,10 @@ public final class Scheduler {
             return new Said(process.waitFor(), out, Files.readString(err));
         } catch (IOException e) {
             throw new FarmException(
-                    "no jobs can be made: " + e.getMessage(), "see whether bash is there", e);
+                    "cannot create jobs: " + e.getMessage(), "check that bash is installed", e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new FarmException("interrupted", "begin again to go on", e);
+            throw new FarmException("interrupted", "run again to continue", e);
         }
     }
 }

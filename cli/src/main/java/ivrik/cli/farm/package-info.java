@@ -1,6 +1,6 @@
 /**
- * Work spread over many machines by a scheduler that is there already. Comes in: the command lines of the
- * parts, each of which is done by a process of its own. Goes out: jobs, and a folder that every machine sees,
- * with a mark for each part that is done and a log for each. Knows nothing of pictures.
+ * Distributes work to many machines by an existing scheduler. In: the command lines of independent parts.
+ * Out: jobs, and a folder on a shared disk with a marker file and a log per part. Does not depend on the
+ * content of the work.
  */
 package ivrik.cli.farm;

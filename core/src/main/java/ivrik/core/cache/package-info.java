@@ -1,6 +1,6 @@
 /**
- * One store for all that is worth keeping: decoded pictures, stages of the road, finished frames. In: a
- * key that says all that a thing depends on, and how to make it. Out: the thing, made once. Depends on
- * pictures only.
+ * One cache for decoded frames, results of pipeline stages and finished frames. In: a key that lists all
+ * inputs of a result, and a function that computes the result. Out: the result, computed once. Depends on
+ * {@code picture} only.
  */
 package ivrik.core.cache;

@@ -5,7 +5,7 @@ import ivrik.core.UnknownNameException;
 import java.util.Arrays;
 import java.util.List;
 
-/** What the numbers of a sequence's pictures mean. */
+/** Colour spaces that a sequence can have. */
 public enum ColourSpace {
     SRGB("srgb", "BT.709 and sRGB", Primaries.SRGB, Transfer.SRGB),
     DISPLAY_P3("display-p3", "Display P3", Primaries.DISPLAY_P3, Transfer.SRGB),
@@ -25,12 +25,12 @@ public enum ColourSpace {
         this.transfer = transfer;
     }
 
-    /** The name in files. */
+    /** Name in files and on the command line. */
     public String id() {
         return id;
     }
 
-    /** The name in the window. */
+    /** Name in the window. */
     public String title() {
         return title;
     }
@@ -43,13 +43,13 @@ public enum ColourSpace {
         return transfer;
     }
 
-    /** Whether it holds more than white. */
+    /** Whether values brighter than reference white are stored. */
     public boolean isHighRange() {
         return transfer == Transfer.PQ || transfer == Transfer.HLG;
     }
 
     /**
-     * @throws UnknownNameException if there is none of that name
+     * @throws UnknownNameException if no colour space has this name
      */
     public static ColourSpace named(String id) {
         return Arrays.stream(values())

@@ -3,16 +3,15 @@ package ivrik.core.colour;
 import java.util.Arrays;
 
 /**
- * A lookup table of colours: one curve for each channel, or a lattice of colours, red changing fastest. Between
- * its points a curve goes in straight lines, and a lattice by tetrahedra: from the corner below, along the axes
- * by how far on the colour is on each. What lies outside its domain is looked up at the domain's border.
+ * A lookup table: either one curve per channel (1D) or a lattice of colours with red changing fastest (3D).
+ * Curves are interpolated linearly, lattices tetrahedrally. Input outside the domain is clamped to it.
  */
 public final class ColourTable {
-    /** The most points along a side of a lattice. */
-    public static final int MOST_POINTS = 129;
+    /** Maximum number of grid points per axis of a lattice. */
+    public static final int MAX_POINTS = 129;
 
-    /** The most points of a curve. */
-    public static final int MOST_ON_A_CURVE = 65536;
+    /** Maximum number of points of a curve. */
+    public static final int MAX_ON_A_CURVE = 65536;
 
     private final String name;
     private final boolean lattice;
@@ -36,10 +35,10 @@ public final class ColourTable {
     /**
      * A lattice.
      *
-     * @param points along each side, from 2 to {@link #MOST_POINTS}
-     * @param low where the domain of each channel begins
-     * @param high where it ends, over {@code low}
-     * @param values red, green and blue of each point; this one's from now on
+     * @param points grid points per axis, 2 to {@link #MAX_POINTS}
+     * @param low lower bound of the domain of each channel
+     * @param high upper bound of the domain of each channel
+     * @param values red, green and blue of each grid point; the array is not copied
      */
     public static ColourTable lattice(
             String name, int points, float[] low, float[] high, float[] values) {
@@ -49,21 +48,28 @@ public final class ColourTable {
     /**
      * Three curves.
      *
-     * @param points of each, from 2 to {@link #MOST_ON_A_CURVE}
+     * @param points points per curve, 2 to {@link #MAX_ON_A_CURVE}
+     * @param low lower bound of the domain of each channel
+     * @param high upper bound of the domain of each channel
+     * @param values red, green and blue of each point; the array is not copied
      */
     public static ColourTable curves(
             String name, int points, float[] low, float[] high, float[] values) {
         return new ColourTable(name, false, points, low, high, values);
     }
 
-    /** What a colour becomes. */
+    /** A function from colour to colour. */
     @FunctionalInterface
     public interface Rule {
-        /** Changes red, green and blue, each from 0 to 1. */
+        /**
+         * Changes a colour in place.
+         *
+         * @param rgb red, green and blue, 0 to 1
+         */
         void apply(double[] rgb);
     }
 
-    /** The lattice of a rule from 0 to 1. */
+    /** Samples a function on a lattice over 0 to 1. */
     public static ColourTable of(String name, int points, Rule rule) {
         float[] values = new float[3 * points * points * points];
         double[] rgb = new double[3];
@@ -91,27 +97,27 @@ public final class ColourTable {
         return points;
     }
 
-    /** Where the domain of a channel begins. */
+    /** Lower bound of the domain of a channel. */
     public float low(int channel) {
         return low[channel];
     }
 
-    /** Where it ends. */
+    /** Upper bound of the domain of a channel. */
     public float high(int channel) {
         return high[channel];
     }
 
-    /** How many colours there are. */
+    /** Number of colours in the table. */
     public int size() {
         return values.length / 3;
     }
 
-    /** A channel of a colour. */
+    /** One channel of one colour. */
     public float value(int colour, int channel) {
         return values[3 * colour + channel];
     }
 
-    /** Replaces the first {@code n} colours of three rows. */
+    /** Replaces the first {@code n} pixels of three rows. */
     public void apply(float[][] rgb, int n) {
         if (lattice) {
             for (int i = 0; i < n; i++) {
@@ -133,7 +139,7 @@ public final class ColourTable {
         }
     }
 
-    /** Where among the points a value lies, from 0 to the last; what is not a number at the first. */
+    /** Position of a value among the points, 0 to the last index; 0 for NaN. */
     private float place(float v, int c) {
         float at = (v - low[c]) / (high[c] - low[c]) * (points - 1);
         return at > 0 ? Math.min(at, points - 1) : 0;
@@ -156,7 +162,7 @@ public final class ColourTable {
         boolean xy = x >= y;
         boolean yz = y >= z;
         boolean xz = x >= z;
-        // the axes from that on which the colour is furthest on to that on which it is least
+        // the axes in descending order of the fractional position
         int first = xy && xz ? stepX : !xy && yz ? stepY : stepZ;
         int last = !xy && !xz ? stepX : xy && !yz ? stepY : stepZ;
         float most = Math.max(x, Math.max(y, z));

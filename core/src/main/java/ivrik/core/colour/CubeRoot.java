@@ -1,14 +1,17 @@
 package ivrik.core.colour;
 
-/** The cube root, the same on every machine: a guess from a small table, then a step of Halley's. */
+/**
+ * Cube root with the same bits on every machine: an estimate from a small table and one step of Halley's
+ * method.
+ */
 public final class CubeRoot {
     private static final int FRACTION_BITS = 52;
     private static final int BIAS = 1023;
 
-    /** Pieces to a doubling. */
+    /** Number of table entries per octave, as a power of two. */
     private static final int FINE_BITS = 7;
 
-    /** Roots in the middle of each piece of 1..8. */
+    /** Cube roots at the centres of the table intervals over 1 to 8. */
     private static final double[] GUESS = new double[3 << FINE_BITS];
 
     static {
@@ -21,7 +24,7 @@ public final class CubeRoot {
 
     private CubeRoot() {}
 
-    /** With a relative error under 1e-8; odd. */
+    /** Cube root with a relative error below 1e-8. Odd function. */
     public static double of(double x) {
         double a = Math.abs(x);
         if (!(a >= Double.MIN_NORMAL && a < Double.POSITIVE_INFINITY)) {

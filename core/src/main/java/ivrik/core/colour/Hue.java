@@ -1,16 +1,16 @@
 package ivrik.core.colour;
 
-/** Where a colour lies on the circle of hues, as HSV has it. */
+/** Hue of a colour in the HSV hexcone. */
 public final class Hue {
-    /** A whole turn. */
+    /** A full turn in degrees. */
     public static final double TURN = 360;
 
     private Hue() {}
 
     /**
-     * Degrees from -60 up to under 300: 0 at red, 120 at green, 240 at blue. Of what has no hue, 0.
+     * Hue in degrees, -60 to 300: red is 0, green 120, blue 240. 0 for greys.
      *
-     * @param r red, in the same units as the others
+     * @param r red; all three channels have the same unit
      */
     public static double degrees(float r, float g, float b) {
         float high = Math.max(r, Math.max(g, b));

@@ -1,15 +1,15 @@
 package ivrik.core.colour;
 
-/** Luma of red, green and blue as delivered, by the weights of ITU-R BT.709. */
+/** Luma of gamma-encoded red, green and blue, with the weights of ITU-R BT.709. */
 public final class Luma {
     public static final double RED = 0.2126;
     public static final double GREEN = 0.7152;
     public static final double BLUE = 0.0722;
 
-    /** Blue less luma of a blue that is all there, for a Cb of a half. */
+    /** Difference blue minus luma at Cb = 0.5. */
     public static final float PER_CB = (float) (2 * (1 - BLUE));
 
-    /** Red less luma, for Cr. */
+    /** Difference red minus luma at Cr = 0.5. */
     public static final float PER_CR = (float) (2 * (1 - RED));
 
     private Luma() {}
@@ -18,7 +18,7 @@ public final class Luma {
         return (float) RED * red + (float) GREEN * green + (float) BLUE * blue;
     }
 
-    /** The luma of the first {@code n} samples of three rows. */
+    /** Luma of the first {@code n} pixels of three rows. */
     public static void row(float[][] rgb, float[] luma, int n) {
         float[] r = rgb[0];
         float[] g = rgb[1];

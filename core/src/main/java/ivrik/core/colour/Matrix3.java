@@ -1,9 +1,9 @@
 package ivrik.core.colour;
 
 /**
- * A 3x3 matrix in double precision, row by row. Immutable.
+ * An immutable 3x3 matrix in double precision.
  *
- * @param rows three rows of three
+ * @param rows three rows of three numbers
  */
 public record Matrix3(double[][] rows) {
     public Matrix3 {
@@ -39,7 +39,7 @@ public record Matrix3(double[][] rows) {
         return ofColumns(times(m.column(0)), times(m.column(1)), times(m.column(2)));
     }
 
-    /** Each row times a factor of its own. */
+    /** Each row multiplied by its own factor. */
     public Matrix3 scaledRows(double a, double b, double c) {
         return of(a, 0, 0, 0, b, 0, 0, 0, c).times(this);
     }
@@ -58,9 +58,9 @@ public record Matrix3(double[][] rows) {
     }
 
     /**
-     * The matrix that undoes this one.
+     * The inverse matrix.
      *
-     * @throws ArithmeticException if there is none
+     * @throws ArithmeticException if the matrix is singular
      */
     public Matrix3 inverse() {
         double d = determinant();
@@ -72,10 +72,10 @@ public record Matrix3(double[][] rows) {
     }
 
     /**
-     * How much it may magnify a relative error: the largest singular value over the smallest, infinite
-     * for a matrix without inverse. The squares of the singular values are the eigenvalues of its
-     * transpose times itself, by the trigonometric solution for symmetric 3x3 matrices (Smith 1961);
-     * the smallest follows from the determinant, which keeps its digits.
+     * Condition number: largest singular value divided by the smallest; infinite for a singular matrix. The
+     * squared singular values are the eigenvalues of the transpose times the matrix, computed by the
+     * trigonometric method for symmetric 3x3 matrices (Smith 1961). The smallest singular value is derived
+     * from the determinant, to keep its precision.
      */
     public double condition() {
         double d = Math.abs(determinant());

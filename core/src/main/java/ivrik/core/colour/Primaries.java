@@ -1,17 +1,16 @@
 package ivrik.core.colour;
 
 /**
- * What red, green, blue and white of a picture are, as CIE 1931 xy chromaticities, and the matrices
- * that follow from them (SMPTE RP 177).
+ * Primaries and white point as CIE 1931 xy chromaticities, and the matrices derived from them (SMPTE RP 177).
  *
- * @param xy of red, green, blue and white, in turn x and y
+ * @param xy x and y of red, green, blue and white
  */
 public record Primaries(double... xy) {
     /** sRGB and BT.709, white D65 (IEC 61966-2-1, ITU-R BT.709). */
     public static final Primaries SRGB =
             new Primaries(0.64, 0.33, 0.30, 0.60, 0.15, 0.06, 0.3127, 0.3290);
 
-    /** The colours of digital cinema with white D65 (SMPTE EG 432-1). */
+    /** Display P3: the primaries of digital cinema with white D65 (SMPTE EG 432-1). */
     public static final Primaries DISPLAY_P3 =
             new Primaries(0.680, 0.320, 0.265, 0.690, 0.150, 0.060, 0.3127, 0.3290);
 
@@ -23,7 +22,7 @@ public record Primaries(double... xy) {
     public static final Primaries BT2020 =
             new Primaries(0.708, 0.292, 0.170, 0.797, 0.131, 0.046, 0.3127, 0.3290);
 
-    /** How light and dark, and the cone responses in which white is adapted (CIE, Bradford). */
+    /** Matrix to the cone responses in which white points are adapted (Bradford). */
     private static final Matrix3 BRADFORD =
             Matrix3.of(0.8951, 0.2664, -0.1614, -0.7502, 1.7135, 0.0367, 0.0389, -0.0685, 1.0296);
 
@@ -34,17 +33,17 @@ public record Primaries(double... xy) {
         }
     }
 
-    /** CIE XYZ of luminance 1. */
+    /** CIE XYZ of a chromaticity at luminance 1. */
     private static double[] xyz(double x, double y) {
         return new double[] {x / y, 1, (1 - x - y) / y};
     }
 
-    /** CIE XYZ of white, at Y = 1. */
+    /** White point in CIE XYZ, Y = 1. */
     public double[] white() {
         return xyz(xy[6], xy[7]);
     }
 
-    /** From linear light to CIE XYZ, white at Y = 1. */
+    /** Matrix from linear light to CIE XYZ; white has Y = 1. */
     public Matrix3 toXyz() {
         Matrix3 unscaled =
                 Matrix3.ofColumns(xyz(xy[0], xy[1]), xyz(xy[2], xy[3]), xyz(xy[4], xy[5]));
@@ -52,12 +51,16 @@ public record Primaries(double... xy) {
         return unscaled.times(Matrix3.of(s[0], 0, 0, 0, s[1], 0, 0, 0, s[2]));
     }
 
-    /** From linear light of these to that of others; white becomes white (Bradford). */
+    /**
+     * Matrix from linear light of these primaries to linear light of others; white maps to white (Bradford).
+     */
     public Matrix3 to(Primaries other) {
         return other.toXyz().inverse().times(adaptation(white(), other.white())).times(toXyz());
     }
 
-    /** Takes one white to another in CIE XYZ, by scaling cone responses. */
+    /**
+     * Matrix that adapts one white point to another in CIE XYZ by scaling cone responses (Bradford).
+     */
     public static Matrix3 adaptation(double[] from, double[] to) {
         double[] a = BRADFORD.times(from);
         double[] b = BRADFORD.times(to);

@@ -6,32 +6,31 @@ import jdk.incubator.vector.VectorOperators;
 import jdk.incubator.vector.VectorSpecies;
 
 /**
- * The transfer function of IEC 61966-2-1 for whole rows, by polynomials through Chebyshev's nodes, to within
- * 1.2e-7 of the value, or of 1 where that is more, and exact at 0 and 1; vectors and single values give the same
- * bits. What is negative is mirrored; far outside it is the function itself.
- *
- * <p>The two methods for rows are written out, polynomials and all: so they are longer than what Java puts into the
- * methods that call it. Where it was put there, it took five times as long in some runs.
+ * The transfer function of IEC 61966-2-1 for rows, approximated by polynomials through Chebyshev nodes. Error
+ * at most 1.2e-7 relative to the larger of the value and 1; exact at 0 and 1. Vector code and scalar code
+ * give the same bits. Odd extension for negative values; far outside the range the exact function is used.
+ * <p>The two row methods contain their polynomials inline. They exceed the size that Java inlines into
+ * callers on purpose: inlined, they took up to five times as long.
  */
 final class SrgbCurve {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
 
-    /** Up to here both are straight lines of this slope. */
+    /** Gamma-encoded value below which the function is linear. */
     private static final float STRAIGHT = 0.04045f;
 
     private static final float STRAIGHT_LIGHT = 0.0031308f;
     private static final float SLOPE = 12.92f;
 
-    /** What to multiply by is quicker than what to divide by. */
+    /** Multiplying is faster than dividing. */
     private static final float PER_SLOPE = (float) (1 / 12.92);
 
-    /** Where one polynomial to linear light gives way to the other, and the middles of the two. */
+    /** Linear light at which the two polynomials meet, and their centres. */
     private static final float BORDER = 0.25f;
 
     private static final float MIDDLE_OF_LOW = 0.145225f;
     private static final float MIDDLE_OF_HIGH = 0.625f;
 
-    /** In powers of the distance from its middle, as the next. */
+    /** Coefficients in powers of the distance from the centre. */
     private static final float[] LOW = {
         0.018528406f,
         0.22209099f,
@@ -56,7 +55,10 @@ final class SrgbCurve {
         -0.014303903f
     };
 
-    /** Of q in s - (1 - s) q(s), which is the value as delivered, with s the fourth root of light. */
+    /**
+     * Coefficients of q in s - (1 - s) q(s), the gamma-encoded value, where s is the fourth root of linear
+     * light.
+     */
     private static final float[] FROM_ROOT = {
         0.5236264f,
         0.6484133f,
@@ -73,24 +75,24 @@ final class SrgbCurve {
     private static final float MIDDLE_OF_ROOT = 0.61827254f;
 
     /**
-     * What lies between 1 and this is brought below 1 first: both functions are powers there, and a factor comes
-     * out as a factor.
+     * Values between 1 and this bound are scaled below 1 first: both functions are powers there, so that the
+     * factor is separable.
      */
     private static final float WIDE = 16;
 
-    /** What {@link #WIDE} is as delivered, before the last offset is taken away. */
+    /** Gamma-encoded {@link #WIDE} before the offset is subtracted. */
     private static final float WIDE_POWER = (float) StrictMath.pow(WIDE, 1 / 2.4);
 
     private static final float PER_WIDE_POWER = (float) StrictMath.pow(WIDE, -1 / 2.4);
 
-    /** What {@link #WIDE} is as a value as delivered. */
+    /** Gamma-encoded {@link #WIDE}. */
     private static final float WIDE_CODE = 1.055f * WIDE_POWER - 0.055f;
 
     private static final float OFFSET = 0.055f;
 
     private SrgbCurve() {}
 
-    /** Replaces the values from one on, up to another. */
+    /** Converts the values from index {@code from} to before {@code to} in place. */
     static void toLinear(float[] values, int from, int to) {
         int i = from;
         for (; i <= to - FLOATS.length(); i += FLOATS.length()) {
@@ -160,7 +162,7 @@ final class SrgbCurve {
         return sum;
     }
 
-    /** Replaces the values from one on, up to another. */
+    /** Converts the values from index {@code from} to before {@code to} in place. */
     static void fromLinear(float[] values, int from, int to) {
         int i = from;
         for (; i <= to - FLOATS.length(); i += FLOATS.length()) {
@@ -221,7 +223,7 @@ final class SrgbCurve {
         return FloatVector.broadcast(FLOATS, value);
     }
 
-    /** So much, with the sign of other values. */
+    /** The magnitudes of one vector with the signs of another. */
     private static FloatVector signed(FloatVector sign, FloatVector size) {
         VectorMask<Integer> negative = sign.reinterpretAsInts().compare(VectorOperators.LT, 0);
         return size.blend(size.neg(), negative.cast(FLOATS));

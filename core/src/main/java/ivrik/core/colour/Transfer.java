@@ -1,11 +1,11 @@
 package ivrik.core.colour;
 
 /**
- * Transfer functions between values as delivered (0..1 between black and white) and linear light
- * (the same range). Each is extended to negative values as an odd function and goes on above 1.
+ * Transfer functions between gamma-encoded values and linear light, both 0 to 1 from black to white. Each is
+ * extended to negative values as an odd function and continues above 1.
  */
 public enum Transfer {
-    /** No change. */
+    /** Identity. */
     LINEAR {
         @Override
         double positiveToLinear(double v) {
@@ -29,7 +29,7 @@ public enum Transfer {
             return v <= 0.0031308 ? v * 12.92 : 1.055 * StrictMath.pow(v, 1 / 2.4) - 0.055;
         }
     },
-    /** The display of ITU-R BT.1886 with a black of zero: a gamma of 2.4. */
+    /** Display of ITU-R BT.1886 with black at 0: gamma 2.4. */
     BT1886 {
         @Override
         double positiveToLinear(double v) {
@@ -41,7 +41,7 @@ public enum Transfer {
             return StrictMath.pow(v, 1 / 2.4);
         }
     },
-    /** Digital cinema: a gamma of 2.6 (SMPTE RP 431-2). */
+    /** Digital cinema: gamma 2.6 (SMPTE RP 431-2). */
     GAMMA26 {
         @Override
         double positiveToLinear(double v) {
@@ -54,8 +54,8 @@ public enum Transfer {
         }
     },
     /**
-     * The perceptual quantiser of SMPTE ST 2084; light of 1 is reference white, 203 cd/m2. It ends at 1,
-     * and goes on straight from there.
+     * Perceptual quantiser of SMPTE ST 2084. Linear light 1 is reference white, 203 cd/m2. The function
+     * continues linearly above 1.
      */
     PQ {
         private static final double M1 = 2610.0 / 16384;
@@ -84,8 +84,8 @@ public enum Transfer {
         }
     },
     /**
-     * Hybrid log-gamma of ITU-R BT.2100, to the light of the scene; {@link Conversion} adds what makes
-     * it the light of a display.
+     * Hybrid log-gamma of ITU-R BT.2100, to scene light. {@link ColourConversion} adds the conversion to
+     * display light.
      */
     HLG {
         private static final double A = 0.17883277;
@@ -103,19 +103,19 @@ public enum Transfer {
         }
     };
 
-    /** Diffuse white of pictures with more than that, in cd/m2 (ITU-R BT.2408). */
+    /** Luminance of reference white in high dynamic range, in cd/m2 (ITU-R BT.2408). */
     public static final double REFERENCE_WHITE = 203;
 
     abstract double positiveToLinear(double value);
 
     abstract double positiveFromLinear(double light);
 
-    /** Linear light of a delivered value. */
+    /** Linear light of a gamma-encoded value. */
     public double toLinear(double value) {
         return value < 0 ? -positiveToLinear(-value) : positiveToLinear(value);
     }
 
-    /** The delivered value of linear light. */
+    /** Gamma-encoded value of linear light. */
     public double fromLinear(double light) {
         return light < 0 ? -positiveFromLinear(-light) : positiveFromLinear(light);
     }

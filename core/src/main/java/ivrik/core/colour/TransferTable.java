@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleUnaryOperator;
 
-/** A transfer function for whole rows; its error is under 1.5e-7, so that 16-bit codes come back exactly. */
+/**
+ * A tabulated transfer function for rows. Error below 1.5e-7, so that 16-bit codes round-trip exactly.
+ */
 public final class TransferTable {
     private static final Map<Transfer, TransferTable> TO_LINEAR = new ConcurrentHashMap<>();
     private static final Map<Transfer, TransferTable> FROM_LINEAR = new ConcurrentHashMap<>();
@@ -15,7 +17,7 @@ public final class TransferTable {
     private static final Cache<Record, TransferTable> KEPT =
             Caffeine.newBuilder().maximumSize(32).build();
 
-    /** Leaves values what they are. */
+    /** The identity. */
     private static final TransferTable NOTHING =
             new TransferTable((values, from, to) -> {}, v -> v);
 
@@ -27,32 +29,30 @@ public final class TransferTable {
         this.each = each;
     }
 
-    /** Replaces the values from one on, up to another. */
+    /** Converts the values from index {@code from} to before {@code to} in place. */
     private interface Work {
         void apply(float[] values, int from, int to);
     }
 
-    /** What becomes of one value. */
+    /** Converts one value. */
     private interface Each {
         float at(float v);
     }
 
-    /**
-     * Of any function that is smooth over 0..1.
-     */
+    /** A table of any function that is smooth over 0 to 1. */
     public static TransferTable of(DoubleUnaryOperator function) {
         Pieces pieces = new Pieces(function);
         return new TransferTable(pieces::apply, pieces::at);
     }
 
     /**
-     * The same of a function that is told by its numbers, kept for the next picture: to make it takes milliseconds.
+     * A table of a function that is a record, cached by its components: building a table takes milliseconds.
      */
     public static <F extends Record & DoubleUnaryOperator> TransferTable kept(F function) {
         return KEPT.get(function, f -> of(function));
     }
 
-    /** From values as delivered to linear light. */
+    /** Gamma-encoded values to linear light. */
     public static TransferTable toLinear(Transfer transfer) {
         TransferTable known = TO_LINEAR.get(transfer);
         return known != null
@@ -69,7 +69,7 @@ public final class TransferTable {
                                 });
     }
 
-    /** From linear light to values as delivered. */
+    /** Linear light to gamma-encoded values. */
     public static TransferTable fromLinear(Transfer transfer) {
         TransferTable known = FROM_LINEAR.get(transfer);
         return known != null
@@ -86,48 +86,48 @@ public final class TransferTable {
                                 });
     }
 
-    /** Whether all values stay what they are. */
+    /** Whether the table is the identity. */
     public boolean changesNothing() {
         return this == NOTHING;
     }
 
-    /** Replaces the first {@code n} values. */
+    /** Converts the first {@code n} values in place. */
     public void apply(float[] values, int n) {
         work.apply(values, 0, n);
     }
 
-    /** Replaces the values from one on, up to another. */
+    /** Converts the values from index {@code from} to before {@code to} in place. */
     public void apply(float[] values, int from, int to) {
         work.apply(values, from, to);
     }
 
     /**
-     * One value, the same as in a row. It takes a road of its own, as Java compiles the work on rows for the rows
-     * that it has seen: those are long.
+     * Converts one value, with the same bits as in a row. Uses code of its own, because Java compiles the row
+     * code for the long rows it has seen.
      */
     public float at(float v) {
         return each.at(v);
     }
 
     /**
-     * 1024 straight pieces for each halving of the value from 1 down to 1/512, one more below that for
-     * functions that begin straight, and the function itself where there is none and outside 0..1.
+     * 1024 linear pieces per octave from 1 down to 1/512, one more octave below for functions that start
+     * linearly, and the exact function elsewhere.
      */
     private static final class Pieces {
-        /** The bits of a float's fraction that lie within one piece. */
+        /** Number of mantissa bits within one piece. */
         private static final int FINE = 13;
 
-        private static final float LEAST = 1f / 512;
+        private static final float MIN = 1f / 512;
         private static final int ONE = Float.floatToRawIntBits(1);
-        private static final int FIRST = (Float.floatToRawIntBits(LEAST) >>> FINE) - 1;
+        private static final int FIRST = (Float.floatToRawIntBits(MIN) >>> FINE) - 1;
         private static final int COUNT = (Float.floatToRawIntBits(1) >>> FINE) - FIRST + 1;
 
         private final DoubleUnaryOperator function;
 
-        /** The bits of the least value that the pieces serve. */
+        /** Bits of the smallest value that the table covers. */
         private final int least;
 
-        /** Of each piece: where it begins, its value there and its slope. */
+        /** Start, value at the start, and slope of each piece. */
         private final float[] start = new float[COUNT];
 
         private final float[] value = new float[COUNT];
@@ -143,9 +143,9 @@ public final class TransferTable {
                 value[i] = (float) at;
                 slope[i] = (float) ((function.applyAsDouble(to) - at) / (to - from));
             }
-            double end = function.applyAsDouble(LEAST);
-            boolean beginsStraight = Math.abs(function.applyAsDouble(LEAST / 2) - end / 2) < 1e-12;
-            least = beginsStraight ? 0 : Float.floatToRawIntBits(LEAST);
+            double end = function.applyAsDouble(MIN);
+            boolean beginsStraight = Math.abs(function.applyAsDouble(MIN / 2) - end / 2) < 1e-12;
+            least = beginsStraight ? 0 : Float.floatToRawIntBits(MIN);
         }
 
         void apply(float[] values, int from, int to) {
@@ -155,7 +155,7 @@ public final class TransferTable {
         }
 
         float at(float v) {
-            int bits = Float.floatToRawIntBits(v); // negative of negative values, of -0 too
+            int bits = Float.floatToRawIntBits(v); // sign bit set, including -0
             if (bits >= least && bits <= ONE) {
                 int piece = Math.max(0, (bits >>> FINE) - FIRST);
                 return value[piece] + (v - start[piece]) * slope[piece];

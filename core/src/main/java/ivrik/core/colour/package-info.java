@@ -1,5 +1,5 @@
 /**
- * Light and its codes: transfer functions. In and out: single values as delivered or linear.
- * Depends on nothing but the JDK.
+ * Colour spaces, transfer functions, matrices and lookup tables. In and out: gamma-encoded or linear values.
+ * Depends on the JDK, {@code picture} and {@code threads}.
  */
 package ivrik.core.colour;

@@ -1,25 +1,23 @@
 package ivrik.core.filter;
 
-/**
- * The mapping back x' = xx x + xy y + x0, y' = yx x + yy y + y0.
- */
+/** Affine mapping from target to source: x' = xx x + xy y + x0, y' = yx x + yy y + y0. */
 public record Affine(double xx, double xy, double x0, double yx, double yy, double y0)
         implements Warp {
     public static final Affine NONE = new Affine(1, 0, 0, 0, 1, 0);
 
-    /** A picture moved right and down. */
+    /** Moves a picture right and down, in px. */
     public static Affine moved(double right, double down) {
         return new Affine(1, 0, -right, 0, 1, -down);
     }
 
-    /** A picture made larger about a point; a negative factor turns it over. */
+    /** Scales a picture about a point; a negative factor flips it. */
     public static Affine scaled(double across, double down, double aboutX, double aboutY) {
         double a = 1 / across;
         double d = 1 / down;
         return new Affine(a, 0, aboutX - a * aboutX, 0, d, aboutY - d * aboutY);
     }
 
-    /** A picture turned about a point, clockwise as the eye sees it; exact at right angles. */
+    /** Rotates a picture about a point, clockwise on screen. Exact at multiples of 90 degrees. */
     public static Affine turned(double degrees, double aboutX, double aboutY) {
         double turns = degrees / 90 - 4 * Math.floor(degrees / 360);
         double c = turns == 0 ? 1 : turns == 1 || turns == 3 ? 0 : turns == 2 ? -1 : cos(degrees);
@@ -45,7 +43,7 @@ public record Affine(double xx, double xy, double x0, double yx, double yy, doub
         }
     }
 
-    /** This mapping, and on its result another: back through that one first. */
+    /** This mapping followed by another. */
     public Affine then(Affine next) {
         return new Affine(
                 xx * next.xx + xy * next.yx,
@@ -56,12 +54,12 @@ public record Affine(double xx, double xy, double x0, double yx, double yy, doub
                 yx * next.x0 + yy * next.y0 + y0);
     }
 
-    /** Whether it moves all of the picture the same way. */
+    /** Whether the mapping is a translation. */
     public boolean isTranslation() {
         return xx == 1 && xy == 0 && yx == 0 && yy == 1;
     }
 
-    /** The upper row of a pixel row is mapped to one row: nothing is turned. */
+    /** Whether each target row maps to one source row, without rotation or shear. */
     public boolean isUpright() {
         return xy == 0 && yx == 0;
     }

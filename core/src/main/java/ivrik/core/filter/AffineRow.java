@@ -8,18 +8,18 @@ import jdk.incubator.vector.FloatVector;
 import jdk.incubator.vector.VectorSpecies;
 
 /**
- * Rows of a plane under affine mappings, sampled linearly. Where a mapping does little more than shift, whole
- * runs of places lie between the same neighbours of theirs, only ever a little further on; such a run is read
- * as it lies in the plane. For one thread.
+ * Samples rows of a plane under affine mappings with linear interpolation. Where a mapping is close to a
+ * translation, long runs of target pixels have the same offset to their source pixels; each run is read
+ * directly from the plane. For one thread.
  */
 final class AffineRow {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
     private static final FloatVector COUNT = FloatVector.zero(FLOATS).addIndex(1);
 
-    /** From so many pixels a run on, in the mean, it is worth looking for them. */
-    private static final double LEAST_RUN = 16;
+    /** Mean run length, in px, from which reading by runs pays off. */
+    private static final double MIN_RUN = 16;
 
-    /** Places further out than this are taken as lying there: beyond any edge they are all alike. */
+    /** Positions further out than this are clamped: beyond any edge all samples are equal. */
     private static final int FARTHEST = 1 << 30;
 
     private final Plane in;
@@ -46,11 +46,11 @@ final class AffineRow {
         this.samples = new ScatteredSamples(in, width, fill, Sampler.LINEAR);
     }
 
-    /** A whole row of the mapped plane. */
+    /** Samples a whole row of the mapped plane. */
     void read(Affine mapping, int row, float[] out) {
         at = mapping;
         middle = row + 0.5;
-        if (LEAST_RUN * (Math.abs(at.xx() - 1) + Math.abs(at.yx())) > 1) {
+        if (MIN_RUN * (Math.abs(at.xx() - 1) + Math.abs(at.yx())) > 1) {
             mapping.row(row, x, y, width);
             samples.at(x, y, width, out, 0);
             return;
@@ -73,17 +73,19 @@ final class AffineRow {
         return at.yx() * (i + 0.5) + at.yy() * middle + at.y0() - 0.5;
     }
 
-    /** How far to the right of a place the sample before it lies. */
+    /**
+     * Horizontal offset from target pixel {@code i} to the sample at or before its source position.
+     */
     private long shiftX(int i) {
         return (long) Math.floor(placeX(i)) - i;
     }
 
-    /** The row of the sample above a place. */
+    /** Row of the sample at or above the source position of target pixel {@code i}. */
     private long shiftY(int i) {
         return (long) Math.floor(placeY(i));
     }
 
-    /** Where the run ends that begins at a place; shifts only ever grow or only ever shrink along a row. */
+    /** End of the run that starts at a pixel. Offsets are monotonic along a row. */
     private int end(int from, long shiftX, long shiftY) {
         int same = from;
         int other = width;
@@ -98,7 +100,7 @@ final class AffineRow {
         return other;
     }
 
-    /** From a run's first place to its next ones the shares grow evenly. */
+    /** Samples one run, in which the interpolation weights change linearly. */
     private void run(int from, int to, long shiftX, long row, float[] out) {
         float right = (float) (placeX(from) - from - shiftX);
         float below = (float) (placeY(from) - row);

@@ -1,14 +1,13 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.sampling.EdgeFill;
 
 /**
- * A sum of the samples about each by a small grid of weights. As with correlation the grid is laid on
- * the picture as it is seen, not turned over.
+ * Convolution with a small kernel. The kernel is applied as it is displayed, without flipping (correlation).
  */
-public final class Convolution implements Filtered {
+public final class Convolution implements FilteredRows {
     private final Plane in;
     private final float[] weights;
     private final int side;
@@ -16,8 +15,8 @@ public final class Convolution implements Filtered {
     private final EdgeFill fill;
 
     /**
-     * @param weights row by row, an odd number of rows of as many
-     * @param offset added to every sum
+     * @param weights odd number of rows of the same odd length, row by row
+     * @param offset added to each sum
      */
     public Convolution(Plane in, float[] weights, float offset, EdgeFill fill) {
         this.in = in;
@@ -31,8 +30,8 @@ public final class Convolution implements Filtered {
     }
 
     /**
-     * A grid whose weights lie {@code spacing} pixels apart, as one whose weights lie on pixels: each is
-     * shared out between its neighbours in proportion. For smaller previews of a picture.
+     * Converts a kernel whose weights are {@code spacing} pixels apart to a kernel on whole pixels, by
+     * distributing each weight to the neighbouring pixels. Used for reduced previews.
      */
     public static float[] spaced(float[] weights, double spacing) {
         int side = (int) Math.round(Math.sqrt(weights.length));
@@ -72,15 +71,15 @@ public final class Convolution implements Filtered {
     public Reader reader() {
         int reach = side / 2;
         int width = in.width();
-        Window rows = new Window(in, fill, side, -reach, Lines.room(width) + side);
-        float[] sum = new float[Lines.room(width)];
+        RowBuffer rows = new RowBuffer(in, fill, side, -reach, RowArithmetic.room(width) + side);
+        float[] sum = new float[RowArithmetic.room(width)];
         return (y, out, o) -> {
             java.util.Arrays.fill(sum, offset);
             for (int j = 0; j < side; j++) {
                 for (int i = 0; i < side; i++) {
                     float w = weights[j * side + i];
                     if (w != 0) {
-                        Lines.add(rows.row(y + j - reach), i, w, sum, width);
+                        RowArithmetic.add(rows.row(y + j - reach), i, w, sum, width);
                     }
                 }
             }

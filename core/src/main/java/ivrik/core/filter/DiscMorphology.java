@@ -1,15 +1,15 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.sampling.EdgeFill;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 
 import java.util.Arrays;
 
-/** The least or greatest value of a disc of whole pixels about each. */
-final class DiscMorphology implements Filtered {
-    /** DiscMorphology a little over their radius look round also when they are small. */
+/** Minimum or maximum over a disc of pixels around each sample. */
+final class DiscMorphology implements FilteredRows {
+    /** Added to the radius, so that small discs look round. */
     private static final double ROUND = 0.3;
 
     private final Morphology kind;
@@ -40,17 +40,17 @@ final class DiscMorphology implements Filtered {
         return new Widened();
     }
 
-    /** The rows looked at, each with its windows of 1, 2, 4 ... samples. */
+    /** The rows of the disc, each with sliding extremes over 1, 2, 4, ... samples. */
     private final class Widened implements Reader {
         private final int width = in.width();
         private final int[][][] doubled;
-        private final float[] floats = new float[Lines.room(width + 2 * radius)];
+        private final float[] floats = new float[RowArithmetic.room(width + 2 * radius)];
         private final long[] kept = new long[half.length];
-        private final int[] sofar = new int[Lines.room(width)];
+        private final int[] sofar = new int[RowArithmetic.room(width)];
 
         Widened() {
             int levels = 32 - Integer.numberOfLeadingZeros(2 * radius + 1);
-            this.doubled = new int[half.length][levels][2 * Lines.room(width + 2 * radius)];
+            this.doubled = new int[half.length][levels][2 * RowArithmetic.room(width + 2 * radius)];
             Arrays.fill(kept, Long.MIN_VALUE);
         }
 
@@ -58,16 +58,16 @@ final class DiscMorphology implements Filtered {
         public void row(int y, float[] out, int o) {
             Arrays.fill(sofar, Integer.MAX_VALUE);
             for (int k = 0; k < half.length; k++) {
-                Cancel.poll();
+                Cancellation.poll();
                 int[][] row = doubled[fetch(y + k - radius)];
                 int length = 2 * half[k] + 1;
                 int level = 31 - Integer.numberOfLeadingZeros(length);
                 int first = radius - half[k];
-                Ordered.least(sofar, 0, row[level], first, sofar, width);
+                OrderedFloats.least(sofar, 0, row[level], first, sofar, width);
                 int second = first + length - (1 << level);
-                Ordered.least(sofar, 0, row[level], second, sofar, width);
+                OrderedFloats.least(sofar, 0, row[level], second, sofar, width);
             }
-            Ordered.decode(sofar, kind.turn, floats, width);
+            OrderedFloats.decode(sofar, kind.turn, floats, width);
             System.arraycopy(floats, 0, out, o, width);
         }
 
@@ -78,10 +78,10 @@ final class DiscMorphology implements Filtered {
                 int[][] row = doubled[slot];
                 int n = width + 2 * radius;
                 fill.read(in, y, -radius, floats, n);
-                Ordered.code(floats, kind.turn, row[0], n);
+                OrderedFloats.code(floats, kind.turn, row[0], n);
                 for (int level = 1; level < row.length; level++) {
                     int by = 1 << level - 1;
-                    Ordered.least(row[level - 1], by, row[level], n);
+                    OrderedFloats.least(row[level - 1], by, row[level], n);
                 }
             }
             return slot;

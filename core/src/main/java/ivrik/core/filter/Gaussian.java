@@ -9,14 +9,14 @@ import ivrik.core.threads.Workers;
 import java.util.Arrays;
 
 /**
- * Gaussian blur, at a cost per pixel that does not grow with sigma. Small sigmas are convolved as they
- * are. For large ones every {@code D}-th sample is taken of a slightly blurred picture, those are
- * blurred, and the picture is drawn through them again by a cubic B-spline: three kernels whose
- * variances, (0.7 D)^2, what is left, and D^2/3, add up to sigma^2. With D at most sigma/2 the result
- * is within 1e-3 of full range of the exact convolution by the sampled, normalised Gaussian.
+ * Gaussian blur with a cost per pixel that is independent of sigma. Small sigmas are convolved directly. For
+ * large sigmas the picture is prefiltered and decimated by {@code D}, blurred, and interpolated by a cubic
+ * B-spline. The variances of the three kernels, (0.7 D)^2, the rest, and D^2/3, add up to sigma^2. With D at
+ * most sigma/2 the error is below 1e-3 of full range against convolution with the sampled, normalised
+ * Gaussian.
  */
 public final class Gaussian {
-    /** Where the kernels end, in sigmas; 1e-3 of their weight lies beyond. */
+    /** Kernel radius in sigmas; 1e-3 of the weight lies beyond. */
     private static final double END = 3.3;
 
     private static final double DECIMATED_FROM_SIGMA = 6;
@@ -26,23 +26,26 @@ public final class Gaussian {
     private Gaussian() {}
 
     /**
-     * A plane blurred.
-     *
-     * @param sigmaX across, in pixels of the plane; 0 for not at all
-     * @param sigmaY down
+     * @param sigmaX horizontal sigma in pixels of the plane; 0 for no blur
+     * @param sigmaY vertical sigma in pixels of the plane; 0 for no blur
      */
     public static Rows of(Plane in, double sigmaX, double sigmaY, EdgeFill fill, Workers workers) {
         if (sigmaX < DECIMATED_FROM_SIGMA && sigmaY < DECIMATED_FROM_SIGMA) {
-            return new Symmetric(in, half(sigmaX), half(sigmaY), fill);
+            return new SymmetricConvolution(in, half(sigmaX), half(sigmaY), fill);
         }
         if (sigmaY < DECIMATED_FROM_SIGMA) {
             Plane across = across(in, sigmaX, fill).toPlane(workers);
-            return new Symmetric(across, half(0), half(sigmaY), fill);
+            return new SymmetricConvolution(across, half(0), half(sigmaY), fill);
         }
         return large(Rows.of(in), sigmaX, sigmaY, fill, workers);
     }
 
-    /** The same of rows; large blurs take every few of them as they are made and need no plane. */
+    /**
+     * Blurs rows. Large blurs decimate the rows as they are computed and need no full plane.
+     *
+     * @param sigmaX horizontal sigma in px
+     * @param sigmaY vertical sigma in px
+     */
     public static Rows of(Rows in, double sigmaX, double sigmaY, EdgeFill fill, Workers workers) {
         return sigmaY < DECIMATED_FROM_SIGMA
                 ? of(in.toPlane(workers), sigmaX, sigmaY, fill, workers)
@@ -57,15 +60,16 @@ public final class Gaussian {
         Plane across = kernel ? few : across(few, sigmaX, fill).toPlane(workers);
         float[] rest = half(kernel ? sigmaX : 0);
         Plane blurred =
-                new Symmetric(across, rest, c.middle(), fill, EdgeFill.REPEAT).toPlane(workers);
+                new SymmetricConvolution(across, rest, c.middle(), fill, EdgeFill.REPEAT)
+                        .toPlane(workers);
         return new Drawn(blurred, c, in.size());
     }
 
     /**
-     * A plane blurred across, with what it then differs from the mean of its two neighbours at a distance added
-     * {@code by} times. One kernel, whose length grows with sigma and the distance.
+     * Horizontal blur with ringing: the blurred row plus {@code by} times its difference from the mean of its
+     * two neighbours at a distance. A single kernel, whose length grows with sigma and the distance.
      *
-     * @param distance in pixels of the plane, over 0
+     * @param distance in pixels of the plane, above 0
      */
     public static Rows rung(Plane in, double sigma, double by, double distance, EdgeFill fill) {
         int radius = (int) Math.ceil(END * sigma + distance);
@@ -82,14 +86,17 @@ public final class Gaussian {
         for (int k = 0; k <= radius; k++) {
             half[k] = (float) (weights[k] / sum);
         }
-        return new Symmetric(in, half, half(0), fill);
+        return new SymmetricConvolution(in, half, half(0), fill);
     }
 
     private static double bell(double at, double sigma) {
         return StrictMath.exp(-0.5 * at * at / (sigma * sigma));
     }
 
-    /** The half of a sampled Gaussian from its middle on, such that the whole sums to 1; 1 for 0. */
+    /**
+     * One half of a sampled Gaussian that sums to 1 over both halves, from the centre outwards; the single
+     * weight 1 for sigma 0.
+     */
     static float[] half(double sigma) {
         int radius = (int) Math.ceil(END * sigma);
         double[] w = new double[radius + 1];
@@ -105,7 +112,10 @@ public final class Gaussian {
         return half;
     }
 
-    /** For each of {@code d} samples the weights of four coarse ones, the second just before it. */
+    /**
+     * Cubic B-spline weights of four coarse samples for each of {@code d} positions; the second coarse sample
+     * is at or before the position.
+     */
     static float[] spline(int d) {
         float[] weights = new float[4 * d];
         for (int i = 0; i < d; i++) {
@@ -119,12 +129,14 @@ public final class Gaussian {
         return weights;
     }
 
-    /** The first of the four coarse samples, {@code d} apart, that sample {@code i} is made of. */
+    /**
+     * The first of the four coarse samples, spaced by {@code d}, that contribute to sample {@code i}.
+     */
     static int first(int i, int d) {
         return i / d - (2 * (i % d) + 1 < d ? 2 : 1);
     }
 
-    /** How one direction of a large blur is taken apart. */
+    /** Decomposition of one direction of a large blur. */
     private record Coarse(int step, float[] down, float[] middle, float[] up, int margin) {
         static Coarse of(double sigma) {
             int d = (int) (sigma / 2);
@@ -134,7 +146,7 @@ public final class Gaussian {
             return new Coarse(d, decimating(d, s1), middle, spline(d), middle.length + 1);
         }
 
-        /** Weights about the middle of {@code d} samples. */
+        /** Decimation kernel, centred on {@code d} samples. */
         private static float[] decimating(int d, double sigma) {
             int reach = (int) Math.ceil(END * sigma);
             int n = d + 2 * reach;
@@ -153,7 +165,7 @@ public final class Gaussian {
             return weights;
         }
 
-        /** The weights of decimating from the middle on; they lie alike on both sides of it. */
+        /** One half of the symmetric decimation kernel, from the centre outwards. */
         float[] downHalf() {
             return Arrays.copyOfRange(down, down.length / 2, down.length);
         }
@@ -166,7 +178,7 @@ public final class Gaussian {
             return (n + step - 1) / step;
         }
 
-        /** Where the samples begin that coarse sample {@code j} is made of. */
+        /** First input sample of coarse sample {@code j}. */
         int begin(int j) {
             return j * step - (down.length - step) / 2;
         }
@@ -174,12 +186,12 @@ public final class Gaussian {
 
     private static Rows across(Plane in, double sigma, EdgeFill fill) {
         return sigma < DECIMATED_ALONG_FROM_SIGMA
-                ? new Symmetric(in, half(sigma), half(0), fill)
+                ? new SymmetricConvolution(in, half(sigma), half(0), fill)
                 : new Across(in, Coarse.of(sigma), fill);
     }
 
-    /** Shear the rows: every few samples first, those blurred, and drawn through again. */
-    private record Across(Plane in, Coarse c, EdgeFill fill) implements Filtered {
+    /** Horizontal pass: decimate, blur, interpolate. */
+    private record Across(Plane in, Coarse c, EdgeFill fill) implements FilteredRows {
         @Override
         public Reader reader() {
             int width = in.width();
@@ -223,7 +235,7 @@ public final class Gaussian {
         }
     }
 
-    /** The coarse rows, with a margin above and below. */
+    /** Decimates the rows vertically, with a margin above and below. */
     private static Plane few(Rows in, Coarse c, EdgeFill fill, Workers workers) {
         Plane out = Plane.of(in.width(), c.count(in.height()) + 2 * c.margin());
         workers.eachRow(
@@ -235,11 +247,11 @@ public final class Gaussian {
         return out;
     }
 
-    /** Reads coarse rows, those above the first and below the last too. */
+    /** Reads decimated rows, including those above the first and below the last. */
     private static Rows.Reader decimated(Rows in, Coarse c, EdgeFill fill) {
-        Neighbours rows =
+        SymmetricPairs rows =
                 in.plane()
-                        .<Neighbours>map(plane -> new PlaneRows(plane, fill))
+                        .<SymmetricPairs>map(plane -> new PlaneRows(plane, fill))
                         .orElseGet(() -> new RowWindow(in, fill, c.down().length));
         int width = in.width();
         float[] nothing = new float[width];
@@ -254,7 +266,7 @@ public final class Gaussian {
         };
     }
 
-    /** The rows drawn through the coarse ones. */
+    /** Rows interpolated between decimated rows. */
     private record Drawn(Plane coarse, Coarse c, Size size) implements Rows {
         @Override
         public Reader reader() {

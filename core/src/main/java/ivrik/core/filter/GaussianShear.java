@@ -5,19 +5,19 @@ import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
 
 /**
- * A plane sheared along one of its axes and blurred along it, both at once: what lies between pixels is
- * the Gaussian's value there, so that nothing has to be interpolated. Outside is nothing.
+ * Shears a plane along one of its axes and blurs it along the same axis in one step: samples between pixels
+ * are values of the Gaussian, so that no interpolation is needed. Outside is zero.
  *
- * @param size of what comes out
- * @param down whether columns are moved up and down, else rows to and fro
- * @param slope how much farther each next column or row is moved
- * @param start how far the first is moved
- * @param sigma of the blur
+ * @param size size of the result
+ * @param down whether columns move vertically; else rows move horizontally
+ * @param slope additional displacement per column or row
+ * @param start displacement of the first column or row
+ * @param sigma sigma of the blur, in px
  */
 record GaussianShear(Size size, boolean down, double slope, double start, double sigma) {
     private static final double END = 4;
 
-    /** A shear with room for all of a plane. */
+    /** A shear whose result has room for the whole plane. */
     static GaussianShear of(Size in, double slope, boolean down, double sigma) {
         int count = down ? in.width() : in.height();
         int lean = (int) Math.ceil(Math.abs(slope) * count) + 2 * reach(sigma);
@@ -29,7 +29,7 @@ record GaussianShear(Size size, boolean down, double slope, double start, double
         return new GaussianShear(size, down, slope, start, sigma);
     }
 
-    /** The one that undoes it, to a size. */
+    /** The inverse shear, to the given size. */
     GaussianShear back(Size to) {
         return new GaussianShear(to, down, -slope, -start, sigma);
     }

@@ -1,7 +1,7 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
@@ -11,38 +11,38 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Light spread about where it falls, from a Gaussian to the longer tail of a round exponential exp(-r / l)
- * of the same mean square radius. The exponential is a sum of Gaussians: their variances 2 u l^2 are spread
- * by a gamma distribution of shape 3/2, of which four shares are taken, each at its mean. What then lies
- * within any radius is within 0.013 of the exponential's.
+ * Point spread of scattered light, between a Gaussian and the longer tail of a radial exponential exp(-r / l)
+ * with the same mean square radius. The exponential is a sum of Gaussians: their variances 2 u l^2 follow a
+ * gamma distribution of shape 3/2, of which four parts are used, each at its mean. The light within any
+ * radius differs from that of the exponential by at most 0.013.
  */
 public final class Halo {
-    /** Means of the gamma distribution within 0 to 0.25, to 0.8, to 2 and beyond. */
+    /** Means of the gamma distribution over 0..0.25, 0.25..0.8, 0.8..2 and above. */
     private static final double[] MEANS = {0.1463, 0.5255, 1.3257, 3.1522};
 
-    /** How much of it lies there. */
+    /** Probabilities of these parts. */
     private static final double[] SHARES = {0.0811, 0.2603, 0.3972, 0.2614};
 
-    /** The mean square of the radius of a round exponential, in squares of its length. */
+    /** Mean square radius of a radial exponential, in squares of its length. */
     private static final double MEAN_SQUARE = 6;
 
-    /** A Gaussian is made of samples that lie no further apart than its sigma divided by this. */
+    /** Sampling distance of a Gaussian: at most its sigma divided by this. */
     private static final double SIGMAS_APART = 1.4;
 
-    /** The variance that halving adds, in squares of the samples that are halved. */
+    /** Variance added by one halving, in squares of the input pixel. */
     private static final double OF_HALVING = 0.75;
 
-    /** That of a cubic B-spline, in squares of the samples that it goes through. */
+    /** Variance of a cubic B-spline, in squares of its sample distance. */
     private static final double OF_SPLINE = 1.0 / 3;
 
     private Halo() {}
 
     /**
-     * Light spread. For large sigmas it is halved a few times, blurred, and drawn again by a cubic B-spline,
-     * such that the variances add up: then its rows are made twice at most, and there is no plane of them.
+     * Spreads light. Large sigmas are computed at reduced size by repeated halving, a blur and a cubic
+     * B-spline, whose variances add up. The rows are then computed at most twice and need no full plane.
      *
-     * @param sigma of the Gaussian, in pixels of the rows
-     * @param tail 0 for the Gaussian, 1 for the exponential, between them their mixture
+     * @param sigma sigma of the Gaussian, in px
+     * @param tail 0 for the Gaussian, 1 for the exponential, linear between
      */
     public static Rows of(Rows in, double sigma, double tail, EdgeFill fill, Workers workers) {
         if (tail == 0 && apart(sigma) == 1) {
@@ -72,7 +72,7 @@ public final class Halo {
         return Rows.of(sum);
     }
 
-    /** How far apart samples may lie that a Gaussian of so much is made of. */
+    /** Largest sample distance for a Gaussian of this sigma. */
     private static int apart(double sigma) {
         return Math.max(1, Integer.highestOneBit((int) (sigma / SIGMAS_APART)));
     }
@@ -116,14 +116,14 @@ public final class Halo {
     }
 
     /**
-     * Half as many samples each way, each of four by the binomial weights 1, 3, 3, 1: what is too fine for them
-     * is all but gone. Those at the far edges reach beyond it.
+     * Half the resolution in both directions. Each sample is the mean of four by the binomial weights 1, 3,
+     * 3, 1, which suppress what is too fine. Samples at the right and bottom edges reach beyond the picture.
      */
     private record Halved(Rows in, EdgeFill fill) implements Rows {
         private static final float SHARE = 1f / 64;
         private static final int TAPS = 4;
 
-        /** Samples that are seen beyond either edge, where the last lies on it by itself. */
+        /** Samples needed beyond either edge, where the last one lies on the edge. */
         private static final int MARGIN = 2;
 
         @Override
@@ -134,9 +134,9 @@ public final class Halo {
         @Override
         public Reader reader() {
             int n = width();
-            KeptRows.Maker seen = KeptRows.of(in, fill, MARGIN);
-            KeptRows rows =
-                    new KeptRows(
+            CachedRows.Maker seen = CachedRows.of(in, fill, MARGIN);
+            CachedRows rows =
+                    new CachedRows(
                             TAPS,
                             in.width() + 2 * MARGIN,
                             (y, row) -> {
@@ -168,8 +168,8 @@ public final class Halo {
     }
 
     /**
-     * A cubic B-spline through samples that lie {@code d} apart. Each of their rows is drawn across once for
-     * all the rows between.
+     * A cubic B-spline through samples that are {@code d} apart. Each row of samples is interpolated
+     * horizontally once for all rows between.
      */
     private record Drawn(Plane small, int d, Size size, EdgeFill fill) implements Rows {
         private static final int TAPS = 4;
@@ -179,10 +179,10 @@ public final class Halo {
         public Reader reader() {
             int width = width();
             float[] weights = Gaussian.spline(d);
-            float[] narrow = new float[Lines.room(small.width()) + 2 * MARGIN];
-            float[] part = new float[Lines.room(small.width())];
-            KeptRows wide =
-                    new KeptRows(
+            float[] narrow = new float[RowArithmetic.room(small.width()) + 2 * MARGIN];
+            float[] part = new float[RowArithmetic.room(small.width())];
+            CachedRows wide =
+                    new CachedRows(
                             TAPS,
                             width,
                             (k, row) -> {
@@ -204,12 +204,12 @@ public final class Halo {
             };
         }
 
-        /** One row, each {@code d}-th value at a time: they all lie alike between samples. */
+        /** Interpolates one row, all pixels of the same phase at a time. */
         private void across(float[] row, float[] weights, float[] part, float[] out) {
             for (int x = 0; x < Math.min(d, width()); x++) {
                 int from = Gaussian.first(x, d) + MARGIN;
                 int count = (width() - x + d - 1) / d;
-                Lines.weighted(row, from, weights, x * TAPS, TAPS, part, count);
+                RowArithmetic.weighted(row, from, weights, x * TAPS, TAPS, part, count);
                 for (int i = 0; i < count; i++) {
                     out[x + i * d] = part[i];
                 }

@@ -1,9 +1,9 @@
 package ivrik.core.filter;
 
-import static ivrik.core.filter.Ordered.at;
+import static ivrik.core.filter.OrderedFloats.at;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.sampling.EdgeFill;
 
 import jdk.incubator.vector.IntVector;
@@ -11,32 +11,29 @@ import jdk.incubator.vector.IntVector;
 import java.util.Arrays;
 
 /**
- * The middle value of the 3x3 or 5x5 samples about each. Many samples are compared at once, as whole
- * numbers whose order is that of the floats. Columns are sorted first, once for all windows; then the
- * rows of each window, which leaves its columns sorted.
- *
- * <p>In a matrix sorted both ways, what lies on a diagonal from lower left to upper right is below
- * something on the next and above something on the one before. So of the nine the middle one is that of
- * the long diagonal; and of the 25 it is the middle one of three: the middle of the long diagonal, the
- * greatest of the one before it, and the least of the one after it. All others have a half of the
- * samples above or below them.
+ * Median of the 3x3 or 5x5 samples around each sample. Many samples are compared at once, as integers in the
+ * order of the floats. Columns are sorted first, once for all windows; then the rows of each window, which
+ * keeps its columns sorted.
+ * <p>In a matrix that is sorted both ways, each element of an anti-diagonal is above some element of the
+ * previous one and below some element of the next. The median of nine is therefore the median of the main
+ * anti-diagonal. The median of 25 is the median of three values: the median of the main anti-diagonal, the
+ * maximum of the one before and the minimum of the one after. All other elements have half of the samples
+ * above or below them.
  */
-public final class Median implements Filtered {
-    /** ScatteredSamples worked on at once, so that all that is between them stays in the first-level cache. */
+public final class Median implements FilteredRows {
+    /** Samples processed at once, so that intermediate results stay in the first-level cache. */
     private static final int PIECE = 256;
 
     private final Plane in;
-    private final int reach;
+    private final int radius;
     private final EdgeFill fill;
 
     /**
-     * A plane's medians.
-     *
-     * @param reach 1 or 2 samples on either side
+     * @param radius 1 for 3x3, 2 for 5x5
      */
-    public Median(Plane in, int reach, EdgeFill fill) {
+    public Median(Plane in, int radius, EdgeFill fill) {
         this.in = in;
-        this.reach = reach;
+        this.radius = radius;
         this.fill = fill;
     }
 
@@ -50,15 +47,15 @@ public final class Median implements Filtered {
         return new Sorter();
     }
 
-    /** Works on one row after the other, piece by piece. */
+    /** Processes one row after the other, in pieces. */
     private final class Sorter implements Reader {
-        private final int n = 2 * reach + 1;
-        private final int room = Lines.room(in.width() + 2 * reach);
-        private final Window rows = new Window(in, fill, n, -reach, room);
+        private final int n = 2 * radius + 1;
+        private final int room = RowArithmetic.room(in.width() + 2 * radius);
+        private final RowBuffer rows = new RowBuffer(in, fill, n, -radius, room);
         private final int[][] codes = new int[n][room + PIECE];
         private final long[] coded = new long[n];
         private final int[][] samples = new int[n][];
-        private final int[][] columns = new int[n][Lines.room(PIECE + 2 * reach)];
+        private final int[][] columns = new int[n][RowArithmetic.room(PIECE + 2 * radius)];
         private final int[][][] windows = new int[n][n][PIECE];
         private final int[] middles = new int[PIECE];
         private final float[] result = new float[PIECE];
@@ -70,11 +67,11 @@ public final class Median implements Filtered {
         @Override
         public void row(int y, float[] out, int o) {
             for (int j = 0; j < n; j++) {
-                samples[j] = code(y - reach + j);
+                samples[j] = code(y - radius + j);
             }
             for (int x = 0; x < in.width(); x += PIECE) {
                 int width = Math.min(PIECE, in.width() - x);
-                sort(samples, x, 0, columns, width + 2 * reach);
+                sort(samples, x, 0, columns, width + 2 * radius);
                 for (int j = 0; j < n; j++) {
                     int[][] alike = new int[n][];
                     Arrays.fill(alike, columns[j]);
@@ -85,7 +82,7 @@ public final class Median implements Filtered {
                 } else {
                     middleOfFive(windows, middles, width);
                 }
-                Ordered.decode(middles, 0, result, width);
+                OrderedFloats.decode(middles, 0, result, width);
                 System.arraycopy(result, 0, out, o + x, width);
             }
         }
@@ -94,13 +91,15 @@ public final class Median implements Filtered {
             int slot = Math.floorMod(y, n);
             if (coded[slot] != y) {
                 coded[slot] = y;
-                Ordered.code(rows.row(y), 0, codes[slot], room);
+                OrderedFloats.code(rows.row(y), 0, codes[slot], room);
             }
             return codes[slot];
         }
     }
 
-    /** Sorts across three or five rows, each begun {@code step} further on than the one before. */
+    /**
+     * Sorts across three or five rows, each starting {@code step} samples later than the previous one.
+     */
     private static void sort(int[][] in, int from, int step, int[][] out, int n) {
         if (in.length == 3) {
             sortThree(in[0], in[1], in[2], from, step, out, n);
@@ -111,7 +110,7 @@ public final class Median implements Filtered {
 
     private static void sortThree(
             int[] p, int[] q, int[] r, int from, int step, int[][] out, int n) {
-        for (int i = 0; i < n; i += Ordered.INTS.length()) {
+        for (int i = 0; i < n; i += OrderedFloats.INTS.length()) {
             IntVector a = at(p, from + i);
             IntVector b = at(q, from + i + step);
             IntVector c = at(r, from + i + 2 * step);
@@ -124,10 +123,10 @@ public final class Median implements Filtered {
         }
     }
 
-    /** By nine comparisons (Knuth, The Art of Computer Programming, 5.3.4). */
+    /** Sorts five rows by nine comparisons (Knuth, The Art of Computer Programming, 5.3.4). */
     private static void sortFive(
             int[] p, int[] q, int[] r, int[] s, int[] t, int from, int step, int[][] out, int n) {
-        for (int i = 0; i < n; i += Ordered.INTS.length()) {
+        for (int i = 0; i < n; i += OrderedFloats.INTS.length()) {
             int k = from + i;
             IntVector a = at(p, k).min(at(s, k + 3 * step));
             IntVector d = at(p, k).max(at(s, k + 3 * step));
@@ -151,13 +150,13 @@ public final class Median implements Filtered {
     }
 
     private static void middleOfThree(int[][][] w, int[] out, int n) {
-        for (int i = 0; i < n; i += Ordered.INTS.length()) {
+        for (int i = 0; i < n; i += OrderedFloats.INTS.length()) {
             middle(at(w[0][2], i), at(w[1][1], i), at(w[2][0], i)).intoArray(out, i);
         }
     }
 
     private static void middleOfFive(int[][][] w, int[] out, int n) {
-        for (int i = 0; i < n; i += Ordered.INTS.length()) {
+        for (int i = 0; i < n; i += OrderedFloats.INTS.length()) {
             IntVector before =
                     at(w[0][3], i).max(at(w[1][2], i)).max(at(w[2][1], i)).max(at(w[3][0], i));
             IntVector after =

@@ -6,9 +6,9 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * A cubic curve through points that rises and falls only where they do: Hermite pieces whose
- * slope at a point is the harmonic mean of the secants on both sides, 0 where these differ in sign (Butland
- * 1980; it keeps the condition of Fritsch and Carlson 1980). It goes on straight beyond its ends.
+ * Monotone cubic interpolation: Hermite pieces whose slope at a point is the harmonic mean of the adjacent
+ * secants, or 0 where these differ in sign (Butland 1980; satisfies the condition of Fritsch and Carlson
+ * 1980). Continues linearly beyond its ends.
  */
 public final class MonotoneCurve {
     private static final double NEAR = 1e-6;
@@ -33,7 +33,9 @@ public final class MonotoneCurve {
         }
     }
 
-    /** Through points of in and out, and through (0, 0) and (1, 1) unless one stands there. */
+    /**
+     * Interpolates points of input and output, and (0, 0) and (1, 1) unless a point has that input.
+     */
     public static MonotoneCurve through(List<double[]> points) {
         List<double[]> all = new ArrayList<>();
         points.stream().sorted(Comparator.comparingDouble(p -> p[0])).forEach(p -> put(all, p));
@@ -50,7 +52,7 @@ public final class MonotoneCurve {
         return new MonotoneCurve(all);
     }
 
-    /** The later of two points at one place counts. */
+    /** Inserts a point; of two points with the same input the later replaces the earlier. */
     private static void put(List<double[]> all, double[] point) {
         if (!all.isEmpty() && point[0] - all.getLast()[0] < NEAR) {
             all.removeLast();
@@ -78,7 +80,7 @@ public final class MonotoneCurve {
                 + h * (slope[i] * t * s * s - slope[i + 1] * t * t * s);
     }
 
-    /** Curves through the same points are the same. */
+    /** Curves through the same points are equal. */
     @Override
     public boolean equals(Object other) {
         return other instanceof MonotoneCurve c && Arrays.equals(x, c.x) && Arrays.equals(y, c.y);

@@ -1,24 +1,23 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Kernels;
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.PlaneArithmetic;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
 
 /**
- * Erosion and dilation: the least or the greatest value about each sample, by whole numbers of the same order. In squares:
- * down the columns by blocks, along rows by doubling the window. In discs: each of their rows is two
- * windows that are a power of two long.
- *
- * <p>Between whole radii it is between their results.
+ * Erosion and dilation: minimum or maximum around each sample, on integers in the order of the floats.
+ * Squares: columns by blocks, rows by doubling the window. Discs: each row of the disc is the union of two
+ * windows whose length is a power of two.
+ * <p>For fractional radii the results of the adjacent integer radii are interpolated.
  */
 public enum Morphology {
     EROSION(0),
     DILATION(-1);
 
-    /** How codes are turned so that the one looked for is the least. */
+    /** Bit mask that turns the search for the maximum into a search for the minimum. */
     final int turn;
 
     Morphology(int turn) {
@@ -26,10 +25,8 @@ public enum Morphology {
     }
 
     /**
-     * A plane's extremes.
-     *
      * @param radius in samples, 0 or more
-     * @param round discs in place of squares
+     * @param round disc instead of square
      */
     public Rows of(Plane in, double radius, boolean round, EdgeFill fill, Workers workers) {
         int whole = (int) Math.floor(radius);
@@ -39,7 +36,7 @@ public enum Morphology {
             return less;
         }
         Plane more = whole(in, whole + 1, round, fill).toPlane(workers);
-        return Rows.of(Kernels.mix(less.toPlane(workers), more, rest, workers));
+        return Rows.of(PlaneArithmetic.mix(less.toPlane(workers), more, rest, workers));
     }
 
     private Rows whole(Plane in, int radius, boolean round, EdgeFill fill) {
@@ -51,7 +48,7 @@ public enum Morphology {
                 : new Squares(in, turn, radius, fill);
     }
 
-    private record Squares(Plane in, int turn, int radius, EdgeFill fill) implements Blockwise {
+    private record Squares(Plane in, int turn, int radius, EdgeFill fill) implements BlockRows {
         @Override
         public int block() {
             return 2 * radius + 1;
@@ -62,24 +59,24 @@ public enum Morphology {
             int width = in.width();
             int length = 2 * radius + 1;
             Codes down = new Codes(in, turn, radius, fill);
-            int[] windows = new int[Lines.room(width + 2 * radius) + length];
-            float[] floats = new float[Lines.room(width)];
+            int[] windows = new int[RowArithmetic.room(width + 2 * radius) + length];
+            float[] floats = new float[RowArithmetic.room(width)];
             return (y, out, o) -> {
                 System.arraycopy(down.window(y), 0, windows, 0, width + 2 * radius);
                 int power = 1;
                 for (; power * 2 <= length; power *= 2) {
                     int n = width + 2 * radius - power;
-                    Ordered.least(windows, 0, windows, power, windows, n);
+                    OrderedFloats.least(windows, 0, windows, power, windows, n);
                 }
-                Ordered.least(windows, 0, windows, length - power, windows, width);
-                Ordered.decode(windows, turn, floats, width);
+                OrderedFloats.least(windows, 0, windows, length - power, windows, width);
+                OrderedFloats.decode(windows, turn, floats, width);
                 System.arraycopy(floats, 0, out, o, width);
             };
         }
     }
 
-    /** The least codes of columns, also of those beside the picture that windows need. */
-    private static final class Codes extends Blocks<int[]> {
+    /** Minimum codes of columns, including columns beyond the picture that windows need. */
+    private static final class Codes extends VanHerkWindow<int[]> {
         private final Plane in;
         private final int turn;
         private final int radius;
@@ -87,7 +84,7 @@ public enum Morphology {
         private final float[] floats;
 
         Codes(Plane in, int turn, int radius, EdgeFill fill) {
-            super(2 * radius + 1, Lines.room(in.width() + 2 * radius));
+            super(2 * radius + 1, RowArithmetic.room(in.width() + 2 * radius));
             this.in = in;
             this.turn = turn;
             this.radius = radius;
@@ -103,12 +100,12 @@ public enum Morphology {
         @Override
         void read(int n, int[] to) {
             fill.read(in, n - radius, -radius, floats, in.width() + 2 * radius);
-            Ordered.code(floats, turn, to, room);
+            OrderedFloats.code(floats, turn, to, room);
         }
 
         @Override
         void merge(int[] a, int[] b, int[] out) {
-            Ordered.least(a, 0, b, 0, out, room);
+            OrderedFloats.least(a, 0, b, 0, out, room);
         }
     }
 }

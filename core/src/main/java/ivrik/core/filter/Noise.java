@@ -4,7 +4,7 @@ import static jdk.incubator.vector.VectorOperators.LSHR;
 import static jdk.incubator.vector.VectorOperators.XOR;
 
 import ivrik.core.motion.Hash;
-import ivrik.core.picture.Lines;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
@@ -15,18 +15,18 @@ import jdk.incubator.vector.VectorSpecies;
 import java.util.Arrays;
 
 /**
- * Random planes of mean 0 and variance 1: independent numbers on a lattice that is tied to the
- * full-size sequence, drawn through by a Gaussian. The lattice is as wide as the grain allows, so that
- * coarse grain costs no more than fine.
+ * Random planes of mean 0 and variance 1: independent random numbers on a lattice that is fixed to the
+ * full-size sequence, interpolated by a Gaussian. The lattice is as coarse as the grain allows, so that
+ * coarse grain costs no more than fine grain.
  */
 public final class Noise implements Rows {
-    /** A grain of one pixel is the numbers themselves. */
+    /** Sigma per grain size; grain of 1 px is uncorrelated. */
     private static final double SIGMA_OF_SIZE = 0.3;
 
-    /** Lattice points lie so many sigmas apart; four of them then hold all but 1 % of a Gaussian. */
+    /** Lattice distance in sigmas; four lattice points cover all but 1 % of the Gaussian. */
     private static final double SIGMAS_APART = 1.25;
 
-    /** Where the Gaussian ends on a lattice as fine as the pixels, in sigmas. */
+    /** Radius of the Gaussian on a lattice as fine as the pixels, in sigmas. */
     private static final double END = 2.5;
 
     private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
@@ -38,21 +38,19 @@ public final class Noise implements Rows {
     private final Axis down;
 
     /**
-     * What the numbers are drawn from.
+     * Origin of the random numbers.
      *
-     * @param own a key for this lane
-     * @param common a key for all lanes
-     * @param shared how much of the variance is common, 0..1
+     * @param own key of this channel
+     * @param common key shared by all channels
+     * @param shared part of the variance that is common, 0..1
      */
     public record Origin(long own, long common, double shared, Spread spread) {}
 
     /**
-     * A plane of noise.
-     *
-     * @param grainPx the full width at half maximum of the noise's autocorrelation, in pixels of the
-     *     full-size sequence; at 1 and below each pixel is independent
-     * @param scale pixels of the plane to a pixel of the sequence; a smaller plane is the smaller
-     *     version of the large one
+     * @param grainPx full width at half maximum of the autocorrelation, in pixels of the full-size sequence;
+     *     up to 1 every pixel is independent
+     * @param scale pixels of the plane per pixel of the sequence; a smaller plane is the reduced version of
+     *     the large one
      */
     public Noise(Size size, double grainPx, double scale, Origin origin) {
         this.size = size;
@@ -61,7 +59,7 @@ public final class Noise implements Rows {
         this.down = Axis.of(size.height(), grainPx, scale);
     }
 
-    /** How the numbers are spread. */
+    /** Distributions of the random numbers. */
     public enum Spread {
         GAUSSIAN,
         UNIFORM;
@@ -70,14 +68,14 @@ public final class Noise implements Rows {
 
         private float[] table;
 
-        /** Its values at 4096 equal shares, of mean 0 and variance 1. */
+        /** Quantiles at 4096 equal probabilities, mean 0 and variance 1. */
         synchronized float[] table() {
             if (table == null) {
                 double[] values = new double[LEVELS];
                 double squares = 0;
                 for (int i = 0; i < LEVELS; i++) {
                     double share = (i + 0.5) / LEVELS;
-                    values[i] = this == UNIFORM ? share - 0.5 : Normal.quantile(share);
+                    values[i] = this == UNIFORM ? share - 0.5 : NormalDistribution.quantile(share);
                     squares += values[i] * values[i];
                 }
                 double norm = Math.sqrt(LEVELS / squares);
@@ -100,14 +98,14 @@ public final class Noise implements Rows {
         return new Drawer();
     }
 
-    /** Draws rows; those of the lattice that it needs are made once as the work goes down. */
+    /** Computes rows; the lattice rows are computed once as processing moves down. */
     private final class Drawer implements Reader {
         private final float[] table = origin.spread.table();
         private final float[] numbers = new float[(Math.max(1, across.stride) + 1) * across.run()];
         private final float[] runs = new float[Math.max(1, across.stride) * across.run()];
-        private final int[] places = new int[Lines.room(across.points)];
+        private final int[] places = new int[RowArithmetic.room(across.points)];
         private final int[] bits = new int[places.length];
-        private final float[][] kept = new float[down.taps][Lines.room(size.width())];
+        private final float[][] kept = new float[down.taps][RowArithmetic.room(size.width())];
         private final long[] keptRow = new long[down.taps];
         private final float[][] four = new float[4][];
         private final float[] sum = new float[size.width()];
@@ -131,18 +129,18 @@ public final class Noise implements Rows {
                 for (int i = 0; i < 4; i++) {
                     four[i] = lattice(down.begin[y] + i);
                 }
-                Lines.four(four, down.weights, w, sum);
+                RowArithmetic.four(four, down.weights, w, sum);
                 k = 4;
             } else {
                 Arrays.fill(sum, 0f);
             }
             for (; k < down.taps; k++) {
-                Lines.add(lattice(down.begin[y] + k), down.weights[w + k], sum);
+                RowArithmetic.add(lattice(down.begin[y] + k), down.weights[w + k], sum);
             }
             System.arraycopy(sum, 0, out, o, size.width());
         }
 
-        /** A row of the lattice, drawn through along the row. */
+        /** A lattice row, interpolated horizontally. */
         private float[] lattice(int row) {
             int slot = Math.floorMod(row, kept.length);
             if (keptRow[slot] != row) {
@@ -176,7 +174,7 @@ public final class Noise implements Rows {
         }
     }
 
-    /** Twelve random bits for each place, by the finisher "lowbias32" (Wellons 2018). */
+    /** Twelve random bits per position, by the integer hash "lowbias32" (Wellons 2018). */
     private static void mix(int[] places, int seed, int[] bits) {
         for (int i = 0; i < bits.length; i += INTS.length()) {
             IntVector h = IntVector.fromArray(INTS, places, i).add(seed);
@@ -187,14 +185,13 @@ public final class Noise implements Rows {
     }
 
     /**
-     * One direction: which lattice points each sample is made of.
+     * One direction: the lattice points that contribute to each sample.
      *
-     * @param first the number of the first point there is
-     * @param points how many there are
-     * @param begin for each sample its first point, counted from the first there is
-     * @param weights for each sample {@code taps} weights
-     * @param stride how many points further on each sample begins than the one before, with the same
-     *     weights; 0 where that differs
+     * @param first number of the first lattice point
+     * @param points number of lattice points
+     * @param begin for each sample: its first lattice point, relative to {@code first}
+     * @param weights {@code taps} weights per sample
+     * @param stride constant step of {@code begin} between samples with equal weights; 0 if there is none
      */
     private record Axis(
             long first, int points, int taps, int[] begin, float[] weights, int stride) {
@@ -223,15 +220,15 @@ public final class Noise implements Rows {
             return new Axis(first, begin[n - 1] + taps, taps, begin, weights, stride);
         }
 
-        /** The first of the points nearest to a place. */
+        /** The first of the lattice points nearest to a position. */
         private static long begin(double at, int taps) {
             return Math.round(at - taps / 2.0);
         }
 
         /**
-         * The weights of one sample.
+         * Computes the weights of one sample.
          *
-         * @param gain what they sum to; 0 where their squares are to sum to one
+         * @param gain sum of the weights; 0 to make the sum of their squares 1
          */
         private static void weigh(
                 double at,
@@ -257,7 +254,7 @@ public final class Noise implements Rows {
             }
         }
 
-        /** The sum of the weights where their squares sum to 1. */
+        /** Sum of the weights if the sum of their squares is 1. */
         private static double gain(double sigma, double step) {
             double sum = 1;
             double squares = 1;
@@ -270,12 +267,12 @@ public final class Noise implements Rows {
             return sum / Math.sqrt(squares);
         }
 
-        /** Draws a row through the lattice's numbers. */
+        /** Interpolates a row from lattice numbers. */
         void draw(float[] numbers, float[] runs, float[] sum) {
             if (taps == 1 && stride <= 1) {
                 System.arraycopy(numbers, begin[0], sum, 0, begin.length);
             } else if (stride == 1) {
-                Lines.weighted(numbers, begin[0], weights, 0, taps, sum, begin.length);
+                RowArithmetic.weighted(numbers, begin[0], weights, 0, taps, sum, begin.length);
             } else if (stride > 1) {
                 drawApart(numbers, runs, sum);
             } else if (taps == 4) {
@@ -291,22 +288,22 @@ public final class Noise implements Rows {
             }
         }
 
-        /** How much room there is for every {@code stride}-th point. */
+        /** Room for every {@code stride}-th lattice point. */
         private int run() {
-            return Lines.room(points / Math.max(1, stride) + 1) + Lines.room(taps);
+            return RowArithmetic.room(points / Math.max(1, stride) + 1) + RowArithmetic.room(taps);
         }
 
-        /** Points that are looked at together are put together first. */
+        /** Interpolates after regrouping the lattice points that are used together. */
         private void drawApart(float[] numbers, float[] runs, float[] sum) {
             int run = run();
             for (int r = 0; r < stride; r++) {
-                Lines.every(numbers, r, stride, runs, r * run, points / stride);
+                RowArithmetic.every(numbers, r, stride, runs, r * run, points / stride);
             }
             Arrays.fill(sum, 0f);
             for (int k = 0; k < taps; k++) {
                 int point = begin[0] + k;
                 int from = point % stride * run + point / stride;
-                Lines.add(runs, from, weights[k], sum, begin.length);
+                RowArithmetic.add(runs, from, weights[k], sum, begin.length);
             }
         }
 

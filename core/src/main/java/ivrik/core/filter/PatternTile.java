@@ -1,17 +1,17 @@
 package ivrik.core.filter;
 
 /**
- * A pattern of three channels that repeats itself across and down. It is blurred as the pixels that see it
- * are wide, so that nothing of it is finer than they can show: what would come back as moire is gone.
+ * A tile of three channels that repeats horizontally and vertically. It is low-pass filtered to what the
+ * pixels can resolve, so that it does not cause moire.
  */
 public final class PatternTile {
-    /** How far a pixel sees, as the sigma of a Gaussian, in pixels. */
+    /** Sigma of the pixel aperture, in px. */
     private static final double SEEN_SIGMA = 0.65;
 
-    /** From texel to texel where all channels lie side by side. */
+    /** Array step between texels whose channels are interleaved. */
     private static final int STEP = 4;
 
-    /** Where that Gaussian ends, in sigmas. */
+    /** Radius of that Gaussian, in sigmas. */
     private static final double END = 4;
 
     private final int columns;
@@ -31,11 +31,12 @@ public final class PatternTile {
     }
 
     /**
-     * A drawn pattern, blurred as it is seen.
+     * A drawn tile, filtered by the pixel aperture.
      *
-     * @param rows 1 for a pattern that is the same all the way down
-     * @param texels of each channel, row by row
-     * @param widthPx of the tile, in pixels of the picture
+     * @param rows 1 for a pattern that is constant vertically
+     * @param texels one array per channel, row by row
+     * @param widthPx width of the tile, in pixels of the picture
+     * @param heightPx height of the tile, in pixels of the picture
      */
     public static PatternTile seen(
             int columns, int rows, double widthPx, double heightPx, float[][] texels) {
@@ -51,12 +52,12 @@ public final class PatternTile {
         return new PatternTile(columns, rows, across, down, blurred);
     }
 
-    /** A pattern whose texels are pixels. */
+    /** A tile whose texels are pixels. */
     public static PatternTile ofPixels(int columns, int rows, float[][] texels) {
         return new PatternTile(columns, rows, 1, 1, texels);
     }
 
-    /** A Gaussian that comes round after {@code n}, such that its weights sum to 1. */
+    /** A periodic Gaussian of period {@code n} that sums to 1. */
     private static float[] circular(double sigma, int n) {
         double[] weights = new double[n];
         int reach = (int) Math.ceil(END * sigma);
@@ -87,7 +88,7 @@ public final class PatternTile {
         return out;
     }
 
-    /** Rows become columns. */
+    /** Transposes the texels. */
     private static float[] turned(float[] in, int columns) {
         int rows = in.length / columns;
         float[] out = new float[in.length];
@@ -99,7 +100,7 @@ public final class PatternTile {
         return out;
     }
 
-    /** The greatest value of all channels. */
+    /** Largest value of all channels. */
     public float most() {
         float most = 0;
         for (float[] channel : texels) {
@@ -110,7 +111,9 @@ public final class PatternTile {
         return most;
     }
 
-    /** Places along a row or a column of pixels: the texel before each, and how far on it is. */
+    /**
+     * Positions along a row or a column of pixels: the texel at or before each, and the fraction beyond it.
+     */
     public record Places(int[] texel, float[] share, int count) {
         static Places of(int pixels, double perPixel, int count) {
             int[] texel = new int[pixels];
@@ -138,7 +141,7 @@ public final class PatternTile {
         return Places.of(height, perPixelDown, rows);
     }
 
-    /** The mean of each row of pixels in one channel. */
+    /** Mean of each row of pixels, in one channel. */
     public double[] rowMeans(int channel, Places across, Places down) {
         double[] weights = new double[columns];
         int width = across.texel.length;
@@ -160,7 +163,7 @@ public final class PatternTile {
         return means;
     }
 
-    /** Draws rows of pixels of all channels. */
+    /** Samples rows of pixels in all channels. */
     public final class Drawer {
         private final float[] row = new float[columns + 1];
         private final int[] column;
@@ -175,7 +178,7 @@ public final class PatternTile {
             shareDown = new float[most];
         }
 
-        /** One row of pixels of a channel. */
+        /** Samples one row of pixels of one channel. */
         public void row(int channel, int y, Places across, Places down, float[] out) {
             int first = down.texel[y] * columns;
             int second = down.next(y) * columns;
@@ -193,7 +196,7 @@ public final class PatternTile {
             }
         }
 
-        /** Any places, in pixels of the picture; a row of each channel. */
+        /** Samples arbitrary positions, in pixels of the picture; one output row per channel. */
         public void at(float[] px, float[] py, int n, float[][] out) {
             float[] from = sideBySide();
             split(px, n, (float) perPixelAcross, columns, STEP, column, shareAcross);
@@ -231,7 +234,7 @@ public final class PatternTile {
             }
         }
 
-        /** Where all rows are alike. */
+        /** Samples a pattern whose rows are equal. */
         private void across(float[] from, int n, float[][] out) {
             float[] red = out[0];
             float[] green = out[1];
@@ -246,8 +249,8 @@ public final class PatternTile {
         }
 
         /**
-         * The index of the texel before each place, times so many, and how far on the place is. In short loops, as Java
-         * makes vectors of those.
+         * Splits positions into texel index, multiplied by {@code times}, and fraction. Written as short
+         * loops that Java vectorises.
          */
         private static void split(
                 float[] px,
@@ -260,7 +263,8 @@ public final class PatternTile {
             float perTile = 1f / count;
             for (int i = 0; i < n; i++) {
                 float at = px[i] * perPixel - 0.5f;
-                float tile = at * perTile - 0.5f + SplitPlaces.ROUNDING - SplitPlaces.ROUNDING;
+                float tile =
+                        at * perTile - 0.5f + SplitPositions.ROUNDING - SplitPositions.ROUNDING;
                 share[i] = at - count * tile;
             }
             for (int i = 0; i < n; i++) {
@@ -285,7 +289,7 @@ public final class PatternTile {
         }
     }
 
-    /** All channels of a texel side by side, and the first column and row once more after the last. */
+    /** Texels with interleaved channels; the first column and row are repeated at the end. */
     private synchronized float[] sideBySide() {
         if (together == null) {
             float[] made = new float[STEP * (columns + 1) * (rows + 1)];
@@ -303,9 +307,9 @@ public final class PatternTile {
     }
 
     /**
-     * One for each thread.
+     * One sampler per thread.
      *
-     * @param most places that it draws at once
+     * @param most maximum number of positions per call
      */
     public Drawer drawer(int most) {
         return new Drawer(most);

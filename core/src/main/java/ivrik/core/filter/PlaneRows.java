@@ -1,11 +1,11 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.sampling.EdgeFill;
 
-/** Rows of a plane where they lie, with those above and below it. */
-final class PlaneRows implements Neighbours {
+/** The rows of a plane, accessed in place, with their neighbours above and below. */
+final class PlaneRows implements SymmetricPairs {
     private final Plane in;
     private final EdgeFill fill;
     private final float[] nothing;
@@ -27,9 +27,13 @@ final class PlaneRows implements Neighbours {
         return row < 0 ? 0 : in.row(row);
     }
 
-    /** The sum of four rows that follow each other, each by its weight from {@code k} on. */
+    /**
+     * Weighted sum of four consecutive rows.
+     *
+     * @param k index of the first weight
+     */
     void four(int first, float[] w, int k, float[] out, int to) {
-        Lines.four(
+        RowArithmetic.four(
                 data(first),
                 at(first),
                 w[k],

@@ -4,37 +4,37 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 
 /**
- * Radial magnification r' = r (1 + k0 + k1 r^2 + k2 r^4) about a centre. The way back is found by
- * Newton's method for distances in small steps. Where a polynomial goes through all of them it is used,
- * else the mean between two: either way the error stays far below a thousandth of a pixel. Where the magnification turns
- * back on itself, what lies beyond is taken from the turn.
+ * Radial magnification r' = r (1 + k0 + k1 r^2 + k2 r^4) about a centre, as an inverse mapping. The inverse
+ * is tabulated by Newton's method. A polynomial replaces the table where it is accurate enough; else the
+ * table is interpolated linearly. Either way the error is far below a thousandth of a pixel. Where the
+ * magnification folds back, positions beyond the fold use the value at the fold.
  */
 public final class RadialWarp implements Warp {
     private static final int STEPS = 4096;
 
-    /** Where a place moves outward by less than this share of its own move, it turns back. */
+    /** Relative outward speed below which the mapping counts as folding back. */
     private static final double FLAT = 1e-3;
 
-    /** How far off a factor may be: a ten-thousandth of a pixel at a thousand pixels. */
+    /** Tolerance of the factor: a ten-thousandth of a pixel at a thousand pixels. */
     private static final double CLOSE = 1e-7;
 
-    /** All that the way back depends on, but for where the centre is. */
+    /** Everything the inverse depends on, except the centre. */
     private record Magnification(double farthest, double k0, double k1, double k2) {}
 
     /**
-     * @param polynomial null where none is close enough
-     * @param less the same in floats, less 1; null where that is not close enough
+     * @param polynomial null if no polynomial is accurate enough
+     * @param less the polynomial minus 1 in floats; null if that is not accurate enough
      */
     private record Back(double[] factor, double[] polynomial, float[] less) {}
 
-    /** A lens that does not move is the same from frame to frame. */
+    /** Cached inverses: a lens that does not change is the same in every frame. */
     private static final Cache<Magnification, Back> KNOWN =
             Caffeine.newBuilder().maximumSize(32).build();
 
     private final double centreX;
     private final double centreY;
 
-    /** From the square of a distance in pixels to that over the farthest's. */
+    /** Factor from squared distance in px to squared distance relative to the farthest. */
     private final double perSquare;
 
     private final double[] factor;
@@ -42,8 +42,8 @@ public final class RadialWarp implements Warp {
     private final float[] less;
 
     /**
-     * @param unit the length in pixels that r is 1 at
-     * @param farthest the largest r that will be asked for
+     * @param unit length in px at which r is 1
+     * @param farthest largest r that is requested
      */
     public RadialWarp(
             double centreX,
@@ -75,7 +75,7 @@ public final class RadialWarp implements Warp {
         return new Back(factor, polynomial, polynomial == null ? null : less(polynomial, factor));
     }
 
-    /** The same mapping without a table, each place by itself: for few places. */
+    /** The same mapping without a table, for few positions. */
     public static Warp outline(
             double centreX, double centreY, double unit, double k0, double k1, double k2) {
         double turn = turn(k0, k1, k2);
@@ -93,7 +93,7 @@ public final class RadialWarp implements Warp {
         };
     }
 
-    /** The smallest r at which the magnified place hardly moves outward any more; infinite if there is none. */
+    /** The smallest r at which the mapping folds back; infinite if there is none. */
     private static double turn(double k0, double k1, double k2) {
         // 1 + k0 + 3 k1 q + 5 k2 q^2 = FLAT, for q = r^2
         double a = 5 * k2;
@@ -115,7 +115,7 @@ public final class RadialWarp implements Warp {
         return Math.sqrt(q);
     }
 
-    /** The r up to the turn that is moved to {@code moved}: Newton's method between two bounds. */
+    /** The r below the fold that maps to {@code moved}, by Newton's method between two bounds. */
     private static double source(double moved, double turn, double k0, double k1, double k2) {
         if (magnified(Math.min(turn, 1e3), k0, k1, k2) <= moved) {
             return turn;
@@ -145,7 +145,7 @@ public final class RadialWarp implements Warp {
         return r * (1 + k0 + q * (k1 + q * k2));
     }
 
-    /** The r that is moved to {@code moved}, from {@code guess} on outward. */
+    /** The r that maps to {@code moved}, searched outwards from {@code guess}. */
     private static double before(double moved, double guess, double k0, double k1, double k2) {
         double r = Math.max(guess, 1e-9);
         for (int i = 0; i < 40; i++) {
@@ -163,7 +163,9 @@ public final class RadialWarp implements Warp {
         return r;
     }
 
-    /** Beyond the farthest the factor stays; along a line the farthest places are its ends. */
+    /**
+     * The factor is constant beyond the farthest position. The farthest positions of a row are its ends.
+     */
     @Override
     public void back(double[] x, double[] y, int n) {
         if (polynomial != null && isWithin(x[0], y[0]) && isWithin(x[n - 1], y[n - 1])) {
@@ -182,7 +184,7 @@ public final class RadialWarp implements Warp {
     }
 
     @Override
-    public boolean places(int row, SplitPlaces places, int n) {
+    public boolean places(int row, SplitPositions places, int n) {
         if (less == null || !isWithin(0.5, row + 0.5) || !isWithin(n - 0.5, row + 0.5)) {
             return false;
         }
@@ -191,7 +193,9 @@ public final class RadialWarp implements Warp {
         return true;
     }
 
-    /** As {@link #byPolynomial}; what pixels move by is little, so floats are fine enough. */
+    /**
+     * As {@link #byPolynomial}, as displacements: these are small, so that floats are accurate enough.
+     */
     private void moves(float[] c, int row, float[] moveX, float[] moveY, int n) {
         float a = c[0];
         float b = c[1];
@@ -220,7 +224,7 @@ public final class RadialWarp implements Warp {
         return (dx * dx + dy * dy) * perSquare <= 1;
     }
 
-    /** Written out, as Java then makes vectors of it. */
+    /** Written out inline, so that Java vectorises the loop. */
     private void byPolynomial(double[] c, double[] x, double[] y, int n) {
         double a = c[0];
         double b = c[1];
@@ -243,7 +247,7 @@ public final class RadialWarp implements Warp {
         }
     }
 
-    /** The polynomial at one place. */
+    /** Value of the polynomial. */
     private static double at(double[] c, double t) {
         double sum = 0;
         for (int k = c.length - 1; k >= 0; k--) {
@@ -253,8 +257,8 @@ public final class RadialWarp implements Warp {
     }
 
     /**
-     * The factor as a polynomial of the square of the distance over that of the farthest, through
-     * seven of its values; null where that is not close enough to all of them.
+     * Fits the factor by a polynomial of the squared distance relative to the farthest, through seven of its
+     * values; null if the polynomial is not accurate enough at the others.
      */
     private static double[] polynomial(double[] factor) {
         double[] at = new double[7];
@@ -285,7 +289,7 @@ public final class RadialWarp implements Warp {
         return c;
     }
 
-    /** The polynomial in floats, less 1; null where it is not close enough to all values. */
+    /** The polynomial minus 1 in floats; null if it is not accurate enough. */
     private static float[] less(double[] polynomial, double[] factor) {
         float[] c = new float[polynomial.length];
         for (int k = 0; k < c.length; k++) {

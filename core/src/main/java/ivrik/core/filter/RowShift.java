@@ -1,9 +1,9 @@
 package ivrik.core.filter;
 
-/** A mapping that leaves rows where they are and shifts each along itself. */
+/** A mapping that shifts each row horizontally. */
 @FunctionalInterface
 public interface RowShift extends Warp {
-    /** How far to the right the row at a place down the picture is shifted; both in pixels. */
+    /** Shift to the right of the row at a vertical position, both in px. */
     double shift(double y);
 
     @Override

@@ -3,13 +3,17 @@ package ivrik.core.filter;
 import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
 
-/** Rows with those above and below, each made once as the work goes down. For one thread. */
-final class RowWindow implements Neighbours {
-    private final KeptRows rows;
+/**
+ * Rows with their neighbours above and below, each computed once as processing moves down. For one thread.
+ */
+final class RowWindow implements SymmetricPairs {
+    private final CachedRows rows;
 
-    /** Any {@code count} rows that follow each other are kept at once. */
+    /**
+     * @param count number of consecutive rows that are kept
+     */
     RowWindow(Rows in, EdgeFill fill, int count) {
-        rows = new KeptRows(count, in.width(), KeptRows.of(in, fill, 0));
+        rows = new CachedRows(count, in.width(), CachedRows.of(in, fill, 0));
     }
 
     @Override

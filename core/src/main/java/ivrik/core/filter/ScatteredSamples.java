@@ -1,7 +1,7 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 
@@ -16,20 +16,20 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * Values of a plane at any places. Where a vector of places lies along one row of the plane, as almost
- * all do when a picture is bent a little, the samples about them are read in a row and put in order,
- * which is many times quicker than reading each by itself. For one thread.
+ * Samples a plane at arbitrary positions. If the positions of one vector lie along one row of the plane, as
+ * almost all do in a slightly warped picture, their samples are read contiguously and permuted, which is many
+ * times faster than reading each alone. For one thread.
  */
 final class ScatteredSamples {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
     private static final VectorSpecies<Integer> INTS = IntVector.SPECIES_PREFERRED;
-    private static final int LANES = FLOATS.length();
+    private static final int CHANNELS = FLOATS.length();
     private static final int NONE = -1;
 
-    /** Samples taken one by one before vectors are tried: of a few pictures. */
+    /** Number of samples before the vector code is tried: a few pictures. */
     private static final long WORTH_A_RACE = 20_000_000;
 
-    private static final Quicker QUICKER = race();
+    private static final ScalarOrVector QUICKER = race();
 
     private final float[] data;
     private final int width;
@@ -44,29 +44,34 @@ final class ScatteredSamples {
 
     private final float[][] weightsX;
     private final float[][] weightsY;
-    private final SplitPlaces places;
+    private final SplitPositions places;
     private final int[] ix;
     private final int[] iy;
     private final float[] fx;
     private final float[] fy;
 
-    /** Where to begin to read for each vector of places; {@link #NONE} where they are read one by one. */
+    /**
+     * For each vector of positions: index from which to read; {@link #NONE} to sample one by one.
+     */
     private final int[] firsts;
 
-    /** Of each vector, whether some places lie one row further down than the uppermost. */
+    /** For each vector of positions: whether some lie one row below the uppermost. */
     private final boolean[] isStepped;
 
-    private final Quicker quicker;
+    private final ScalarOrVector quicker;
 
-    /** For up to {@code most} places at once. */
+    /**
+     * @param most maximum number of positions per call
+     */
     ScatteredSamples(Plane in, int most, EdgeFill fill, Sampler sampler) {
         this(in, most, fill, sampler, QUICKER);
     }
 
     /**
-     * @param quicker whether samples are read by vectors
+     * @param most maximum number of positions per call
+     * @param quicker decides between scalar and vector code
      */
-    ScatteredSamples(Plane in, int most, EdgeFill fill, Sampler sampler, Quicker quicker) {
+    ScatteredSamples(Plane in, int most, EdgeFill fill, Sampler sampler, ScalarOrVector quicker) {
         this.quicker = quicker;
         this.data = in.data();
         this.width = in.width();
@@ -78,32 +83,32 @@ final class ScatteredSamples {
         this.taps = sampler.taps();
         this.across = new float[taps];
         this.down = new float[taps];
-        int room = Lines.room(most);
-        this.places = new SplitPlaces(most);
+        int room = RowArithmetic.room(most);
+        this.places = new SplitPositions(most);
         this.ix = places.x;
         this.iy = places.y;
         this.fx = places.restX;
         this.fy = places.restY;
-        this.firsts = new int[room / LANES];
-        this.isStepped = new boolean[room / LANES];
+        this.firsts = new int[room / CHANNELS];
+        this.isStepped = new boolean[room / CHANNELS];
         this.weightsX = new float[sampler == Sampler.CUBIC ? taps : 0][room];
         this.weightsY = new float[sampler == Sampler.CUBIC ? taps : 0][room];
     }
 
-    /** The values at {@code n} places, in pixels from the outer edge. */
+    /** Samples {@code n} positions, in px from the outer edge. */
     void at(double[] x, double[] y, int n, float[] out, int o) {
         places.set(x, y, n);
         at(n, out, o);
     }
 
-    /** What is filled before {@link #at(int, float[], int)} is asked for. */
-    SplitPlaces places() {
+    /** The positions to fill before {@link #at(int, float[], int)} is called. */
+    SplitPositions places() {
         return places;
     }
 
-    /** The values at the first {@code n} of {@link #places}. */
+    /** Samples the first {@code n} of {@link #places}. */
     void at(int n, float[] out, int o) {
-        int whole = n / LANES * LANES;
+        int whole = n / CHANNELS * CHANNELS;
         if (sampler == Sampler.LANCZOS || !quicker.takesVectors(n)) {
             oneByOne(0, n, out, o);
             return;
@@ -122,8 +127,10 @@ final class ScatteredSamples {
         oneByOne(whole, n, out, o);
     }
 
-    /** A row of places a little closer than pixels, by either way and with both samplers. */
-    private static Quicker race() {
+    /**
+     * A benchmark of both code paths and both samplers, on a row of positions slightly closer than pixels.
+     */
+    private static ScalarOrVector race() {
         int width = 512;
         Plane plane = Plane.of(width, 8);
         double[] x = new double[width];
@@ -133,15 +140,15 @@ final class ScatteredSamples {
             y[i] = 4 + 0.3 * i / width;
         }
         float[] out = new float[width];
-        return new Quicker(
+        return new ScalarOrVector(
                 "samples",
                 WORTH_A_RACE,
-                reading(plane, x, y, out, Quicker.PLAIN),
-                reading(plane, x, y, out, Quicker.VECTORS));
+                reading(plane, x, y, out, ScalarOrVector.PLAIN),
+                reading(plane, x, y, out, ScalarOrVector.VECTORS));
     }
 
     private static Runnable reading(
-            Plane plane, double[] x, double[] y, float[] out, Quicker quicker) {
+            Plane plane, double[] x, double[] y, float[] out, ScalarOrVector quicker) {
         List<ScatteredSamples> both =
                 Stream.of(Sampler.LINEAR, Sampler.CUBIC)
                         .map(
@@ -158,66 +165,75 @@ final class ScatteredSamples {
         };
     }
 
-    /** The least of a vector of places that rise or fall all along; of others an end, and what lies before it is far. */
+    /**
+     * The smallest of a vector of monotonic positions; for others one of the two ends, which is far from the
+     * rest.
+     */
     private static int least(int[] places, int i) {
-        return Math.min(places[i], places[i + LANES - 1]);
+        return Math.min(places[i], places[i + CHANNELS - 1]);
     }
 
     /**
-     * Looks for where in the plane to begin to read for each vector of places, where they need nothing from outside,
-     * and only samples of one row more than each of them sees, that lie within two vectors.
-     *
-     * <p>Java makes machine code of vectors that stay within a method. One that goes into or comes out of another
-     * becomes an object wherever the two are not put together, as in long methods, and that takes many times as long.
-     * So the methods of vectors here are short and call none of our own with them.
+     * Finds the index from which to read for each vector of positions that needs no sample outside the plane
+     * and whose samples, in at most two rows, lie within two vectors.
+     * <p>Java compiles vectors efficiently only within a method: a vector that is passed to or returned from
+     * a method becomes an object unless the method is inlined, which does not happen in long methods. The
+     * vector methods here are therefore short and call no methods of their own with vectors.
      */
     private void findFirsts(int whole) {
-        for (int i = 0; i < whole; i += LANES) {
+        for (int i = 0; i < whole; i += CHANNELS) {
             int p = first(i);
             boolean stepped = false;
             if (p != NONE) {
-                int right = Math.min(2 * LANES, width - least(ix, i) - sampler.firstTap()) - taps;
+                int right =
+                        Math.min(2 * CHANNELS, width - least(ix, i) - sampler.firstTap()) - taps;
                 IntVector across = IntVector.fromArray(INTS, ix, i).sub(least(ix, i));
                 IntVector down = IntVector.fromArray(INTS, iy, i).sub(least(iy, i));
                 VectorMask<Integer> far = across.compare(VectorOperators.UGT, right);
                 p = far.or(down.compare(VectorOperators.UGT, 1)).anyTrue() ? NONE : p;
                 stepped = down.compare(VectorOperators.NE, 0).anyTrue();
             }
-            firsts[i / LANES] = p;
-            isStepped[i / LANES] = stepped;
+            firsts[i / CHANNELS] = p;
+            isStepped[i / CHANNELS] = stepped;
         }
     }
 
-    /** Where that is for a vector of places, if they lie close enough; {@link #NONE} where there is not enough beyond. */
+    /**
+     * Index from which to read for one vector of positions; {@link #NONE} if they are too far apart or too
+     * close to the end.
+     */
     private int first(int i) {
         int x = least(ix, i) + sampler.firstTap();
         int y = least(iy, i) + sampler.firstTap();
         int p = offset + y * stride + x;
         boolean in = x >= 0 && y >= 0 && x <= width - taps && y < height - taps;
-        return in && p + taps * stride <= data.length - 2 * LANES ? p : NONE;
+        return in && p + taps * stride <= data.length - 2 * CHANNELS ? p : NONE;
     }
 
-    /** Whether a vector of places is read for those that lie so many rows below its uppermost. */
+    /** Whether a vector of positions has any in the row {@code down} rows below its uppermost. */
     private boolean isRead(int i, int down) {
-        return firsts[i / LANES] != NONE && (down == 0 || isStepped[i / LANES]);
+        return firsts[i / CHANNELS] != NONE && (down == 0 || isStepped[i / CHANNELS]);
     }
 
-    /** Linear samples of the places that lie so many rows, 0 or 1, below the uppermost of their vector. */
+    /**
+     * Linear samples of the positions that lie {@code down} rows, 0 or 1, below the uppermost of their
+     * vector.
+     */
     private void linear(int whole, int down, float[] out, int o) {
-        for (int i = 0; i < whole; i += LANES) {
+        for (int i = 0; i < whole; i += CHANNELS) {
             if (isRead(i, down)) {
-                int p = firsts[i / LANES] + down * stride;
+                int p = firsts[i / CHANNELS] + down * stride;
                 int q = p + stride;
                 IntVector at = IntVector.fromArray(INTS, ix, i).sub(least(ix, i));
                 IntVector next = at.add(1);
                 FloatVector f = FloatVector.fromArray(FLOATS, fx, i);
                 IntVector a = FloatVector.fromArray(FLOATS, data, p).reinterpretAsInts();
-                IntVector b = FloatVector.fromArray(FLOATS, data, p + LANES).reinterpretAsInts();
+                IntVector b = FloatVector.fromArray(FLOATS, data, p + CHANNELS).reinterpretAsInts();
                 FloatVector left = at.selectFrom(a, b).reinterpretAsFloats();
                 FloatVector right = next.selectFrom(a, b).reinterpretAsFloats();
                 FloatVector above = left.add(f.mul(right.sub(left)));
                 a = FloatVector.fromArray(FLOATS, data, q).reinterpretAsInts();
-                b = FloatVector.fromArray(FLOATS, data, q + LANES).reinterpretAsInts();
+                b = FloatVector.fromArray(FLOATS, data, q + CHANNELS).reinterpretAsInts();
                 left = at.selectFrom(a, b).reinterpretAsFloats();
                 right = next.selectFrom(a, b).reinterpretAsFloats();
                 FloatVector below = left.add(f.mul(right.sub(left)));
@@ -230,11 +246,11 @@ final class ScatteredSamples {
         }
     }
 
-    /** As {@link #linear}, of four rows. */
+    /** Cubic samples, over four rows; otherwise as {@link #linear}. */
     private void cubic(int whole, int down, float[] out, int o) {
-        for (int i = 0; i < whole; i += LANES) {
+        for (int i = 0; i < whole; i += CHANNELS) {
             if (isRead(i, down)) {
-                int p = firsts[i / LANES] + down * stride;
+                int p = firsts[i / CHANNELS] + down * stride;
                 IntVector at = IntVector.fromArray(INTS, ix, i).sub(least(ix, i));
                 FloatVector w0 = FloatVector.fromArray(FLOATS, weightsX[0], i);
                 FloatVector w1 = FloatVector.fromArray(FLOATS, weightsX[1], i);
@@ -244,7 +260,7 @@ final class ScatteredSamples {
                 for (int j = 0; j < taps; j++) {
                     IntVector a = FloatVector.fromArray(FLOATS, data, p).reinterpretAsInts();
                     IntVector b =
-                            FloatVector.fromArray(FLOATS, data, p + LANES).reinterpretAsInts();
+                            FloatVector.fromArray(FLOATS, data, p + CHANNELS).reinterpretAsInts();
                     FloatVector row =
                             w0.mul(at.selectFrom(a, b).reinterpretAsFloats())
                                     .add(w1.mul(at.add(1).selectFrom(a, b).reinterpretAsFloats()))
@@ -261,7 +277,7 @@ final class ScatteredSamples {
         }
     }
 
-    /** The weights of {@link Sampler#CUBIC} for many fractions. */
+    /** Weights of {@link Sampler#CUBIC} for a vector of fractions. */
     private static void weights(float[] f, float[] w0, float[] w1, float[] w2, float[] w3) {
         for (int i = 0; i < f.length; i++) {
             float t = f[i];
@@ -272,18 +288,18 @@ final class ScatteredSamples {
         }
     }
 
-    /** Vectors of places some of which need what lies outside, or that lie too far apart. */
+    /** Samples vectors of positions that need samples outside the plane or lie too far apart. */
     private void alone(int whole, float[] out, int o) {
-        for (int i = 0; i < whole; i += LANES) {
-            if (firsts[i / LANES] == NONE && seeNothing(ix, i, width)) {
-                Arrays.fill(out, o + i, o + i + LANES, 0);
-            } else if (firsts[i / LANES] == NONE) {
-                oneByOne(i, i + LANES, out, o);
+        for (int i = 0; i < whole; i += CHANNELS) {
+            if (firsts[i / CHANNELS] == NONE && seeNothing(ix, i, width)) {
+                Arrays.fill(out, o + i, o + i + CHANNELS, 0);
+            } else if (firsts[i / CHANNELS] == NONE) {
+                oneByOne(i, i + CHANNELS, out, o);
             }
         }
     }
 
-    /** Whether all of a vector of places lie so far on one side that there is nothing. */
+    /** Whether all positions of a vector are so far outside on one side that the result is zero. */
     private boolean seeNothing(int[] places, int i, int count) {
         if (fill != EdgeFill.EMPTY) {
             return false;
@@ -293,7 +309,7 @@ final class ScatteredSamples {
                 || first.compare(VectorOperators.GE, count).allTrue();
     }
 
-    /** Any sampler, with what lies outside; what is done to a value is the same as above. */
+    /** Samples one by one, with any sampler and edge fill. The arithmetic is the same as above. */
     private void oneByOne(int from, int to, float[] out, int o) {
         for (int i = from; i < to; i++) {
             if (seesNothing(ix[i] + sampler.firstTap(), iy[i] + sampler.firstTap())) {
@@ -323,12 +339,12 @@ final class ScatteredSamples {
         return upper + fy[i] * (lower - upper);
     }
 
-    /** Whether all samples from a first one on lie outside, where there is nothing. */
+    /** Whether all samples from the first one on are outside and empty. */
     private boolean seesNothing(int x, int y) {
         return fill == EdgeFill.EMPTY && (x <= -taps || y <= -taps || x >= width || y >= height);
     }
 
-    /** The weighted sum over all taps from a first one on. */
+    /** Weighted sum over all taps from the first one on. */
     private float sum(int ix, int iy) {
         boolean in = ix >= 0 && iy >= 0 && ix + taps <= width && iy + taps <= height;
         float sum = 0;

@@ -10,24 +10,24 @@ import ivrik.core.threads.Workers;
 import java.util.List;
 
 /**
- * Work along rows done along any direction by shears: the plane is sheared so that lines of that direction become
- * rows (or columns, whichever is nearer), worked on, and sheared back.
+ * Applies row filters along any direction: the plane is sheared so that lines in that direction become rows
+ * or columns, whichever is closer, filtered, and sheared back.
  */
 public final class Shear {
     private Shear() {}
 
-    /** Work along rows or along columns, over so many samples of them. */
+    /** A filter along rows or columns. */
     @FunctionalInterface
     public interface Work {
         /**
-         * @param stretch how much shorter a length is along the row than along the line, 0.7..1
+         * @param stretch length along the row relative to the length along the line, 0.7..1
          */
         Rows run(Plane sheared, boolean rows, double stretch);
     }
 
     /**
-     * @param degrees the direction, clockwise from the right as the eye sees it
-     * @param reach how far the work looks along the line, in pixels
+     * @param degrees direction, clockwise on screen, 0 to the right
+     * @param reach radius of the filter along the line, in px
      */
     public static Rows line(
             Plane in, double degrees, double reach, EdgeFill fill, Workers workers, Work work) {
@@ -57,8 +57,9 @@ public final class Shear {
                         ? new Affine(1, 0, mx, -slope, 1, slope * cx + my)
                         : new Affine(1, -slope, slope * cy + mx, 0, 1, my);
         Affine sheared = shear.then(Affine.moved(mx, my));
-        Plane leaning = Moved.of(in, size, List.of(sheared), fill, Sampler.CUBIC).toPlane(workers);
+        Plane leaning =
+                WarpedPlane.of(in, size, List.of(sheared), fill, Sampler.CUBIC).toPlane(workers);
         Plane done = work.run(leaning, rows, rows ? Math.abs(c) : s).toPlane(workers);
-        return Moved.of(done, in.size(), List.of(unshear), EdgeFill.EMPTY, Sampler.CUBIC);
+        return WarpedPlane.of(done, in.size(), List.of(unshear), EdgeFill.EMPTY, Sampler.CUBIC);
     }
 }

@@ -7,14 +7,14 @@ import ivrik.core.sampling.Sampler;
 import java.util.Arrays;
 
 /**
- * Rows of places in which long runs are only shifted, as blocks that jump are: each run is sampled with one
- * set of weights. For one thread.
+ * Samples rows in which long runs of pixels are shifted by the same amount, as in displaced blocks: each run
+ * uses one set of weights. For one thread.
  */
 final class ShiftedRuns {
-    /** Runs have at least so many places in the mean, or the row is none of these. */
-    private static final int LEAST_MEAN = 8;
+    /** Smallest mean run length for which this pays off. */
+    private static final int MIN_MEAN = 8;
 
-    /** Places that lie as far apart as pixels do, but for rounding. */
+    /** Tolerance for positions that are one pixel apart. */
     private static final double ROUNDING = 1e-9;
 
     private final Plane in;
@@ -29,13 +29,15 @@ final class ShiftedRuns {
     private final float[] made;
     private int runs;
 
-    /** For up to {@code most} places in a row. */
+    /**
+     * @param most maximum number of positions per row
+     */
     ShiftedRuns(Plane in, int most, EdgeFill fill, Sampler sampler) {
         this.in = in;
         this.fill = fill;
         this.sampler = sampler;
         this.taps = sampler.taps();
-        this.begins = new int[most / LEAST_MEAN + 2];
+        this.begins = new int[most / MIN_MEAN + 2];
         this.across = new float[taps];
         this.down = new float[taps];
         this.source = new float[most + taps];
@@ -43,7 +45,11 @@ final class ShiftedRuns {
         this.made = new float[most];
     }
 
-    /** The values at {@code n} places; false, and nothing is done, where they do not lie in runs. */
+    /**
+     * Samples {@code n} positions.
+     *
+     * @return false, without writing, if the positions do not form long enough runs
+     */
     boolean at(double[] x, double[] y, int n, float[] out, int o) {
         if (!inRuns(x, y, n)) {
             return false;
@@ -56,7 +62,7 @@ final class ShiftedRuns {
     }
 
     private boolean inRuns(double[] x, double[] y, int n) {
-        int most = n / LEAST_MEAN;
+        int most = n / MIN_MEAN;
         runs = 0;
         int begin = 0;
         for (int i = 0; i < n; i++) {
@@ -74,13 +80,13 @@ final class ShiftedRuns {
         return true;
     }
 
-    /** From one place on, pixel by pixel to the right. */
+    /** Samples consecutive pixels to the right of a position. */
     void run(double x, double y, int length, float[] out, int o) {
         make(x - 0.5, y - 0.5, length);
         System.arraycopy(made, 0, out, o, length);
     }
 
-    /** What is done to a value is what is done to one by itself. */
+    /** The arithmetic is the same as for single samples. */
     private void make(double x, double y, int length) {
         double left = Math.floor(x);
         double above = Math.floor(y);

@@ -1,6 +1,6 @@
 package ivrik.core.filter;
 
-import ivrik.core.picture.Lines;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
@@ -9,9 +9,8 @@ import ivrik.core.sampling.Sampler;
 import java.util.Arrays;
 
 /**
- * Rows sampled at a constant distance, rows first blended with each
- * other and the blend then with its neighbours, in loops that vectorise. Where a shift is whole in
- * one direction the kernel of that direction is the single weight 1, and nothing is rounded.
+ * Rows sampled at a constant offset. Rows are blended vertically first, and the blend horizontally, in loops
+ * that vectorise. An integer offset in one direction has the single weight 1, so that nothing is rounded.
  */
 final class Translation implements Rows {
     private final Rows in;
@@ -27,7 +26,7 @@ final class Translation implements Rows {
         this.down = Axis.of(dy, sampler);
     }
 
-    /** One direction: the first sample relative to the target, and the weights from there on. */
+    /** One direction: the first sample relative to the target, and the weights. */
     private record Axis(int first, float[] weights) {
         static Axis of(double distance, Sampler sampler) {
             double source = -distance;
@@ -50,12 +49,13 @@ final class Translation implements Rows {
     }
 
     /**
-     * Makes rows in one thread. The source rows it needs are kept, each with what lies outside on both
-     * sides, so that in order each is fetched once.
+     * Computes rows on one thread. Source rows are cached with samples beyond both edges, so that each is
+     * fetched once when rows are read in order.
      */
     private final class Blender implements Reader {
         private final int count = in.width() + across.weights.length - 1;
-        private final Window rows = new Window(in, fill, down.weights.length, across.first, count);
+        private final RowBuffer rows =
+                new RowBuffer(in, fill, down.weights.length, across.first, count);
         private final float[][] above = new float[down.weights.length][];
         private final float[][] beside = new float[across.weights.length][in.width()];
         private final float[] blend = new float[count];
@@ -75,18 +75,18 @@ final class Translation implements Rows {
         }
     }
 
-    /** The sum of rows, each by its weight; a row that stands alone is itself. */
+    /** Weighted sum of rows; a single row with weight 1 is returned as it is. */
     private static float[] sum(float[][] rows, float[] w, float[] out) {
         switch (w.length) {
             case 1 -> {
                 return rows[0];
             }
-            case 2 -> Lines.two(rows[0], rows[1], w[0], w[1], out);
-            case 4 -> Lines.four(rows, w, 0, out);
+            case 2 -> RowArithmetic.two(rows[0], rows[1], w[0], w[1], out);
+            case 4 -> RowArithmetic.four(rows, w, 0, out);
             default -> {
                 Arrays.fill(out, 0f);
                 for (int j = 0; j < w.length; j++) {
-                    Lines.add(rows[j], w[j], out);
+                    RowArithmetic.add(rows[j], w[j], out);
                 }
             }
         }

@@ -3,15 +3,15 @@ package ivrik.core.filter;
 import java.util.Arrays;
 
 /**
- * A mapping of a picture, told by where each place of the mapped picture comes from. Places are in
- * pixels, 0 at the outer edge, so that pixel centres lie at half-integers.
+ * An inverse mapping: gives the source position of each target position. Positions are in px from the outer
+ * edge, so that pixel centres are at half-integers.
  */
 @FunctionalInterface
 public interface Warp {
-    /** Changes the first {@code n} places in the mapped picture to where they were before. */
+    /** Replaces the first {@code n} target positions by source positions. */
     void back(double[] x, double[] y, int n);
 
-    /** Where the {@code n} pixels of a row of the mapped picture come from. */
+    /** Source positions of the {@code n} pixels of a target row. */
     default void row(int row, double[] x, double[] y, int n) {
         for (int i = 0; i < n; i++) {
             x[i] = i + 0.5;
@@ -21,10 +21,12 @@ public interface Warp {
     }
 
     /**
-     * The same, split already, by a mapping that has them more quickly so; else false, and nothing is done. They
-     * may differ by a ten-thousandth of a pixel.
+     * The source positions of a target row, already split, if the mapping can compute them faster in that
+     * form. They may differ by a ten-thousandth of a pixel.
+     *
+     * @return false, without writing, if the mapping does not support this
      */
-    default boolean places(int row, SplitPlaces places, int n) {
+    default boolean places(int row, SplitPositions places, int n) {
         return false;
     }
 }

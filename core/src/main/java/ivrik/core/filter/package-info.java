@@ -1,6 +1,6 @@
 /**
- * The kernels that treatments are made of: warps sampled once, Gaussian and box blurs, running
- * extremes, medians, small convolutions, noise. In: planes and plain numbers in their own pixels. Out:
- * planes, or rows made when asked for. Depends on pictures only.
+ * The kernels that treatments consist of: warps sampled once, Gaussian and box blurs, morphology, medians,
+ * small convolutions, noise. In: planes and numbers in pixels of the plane. Out: planes, or rows computed on
+ * request. Depends on {@code picture}, {@code sampling} and {@code threads}.
  */
 package ivrik.core.filter;

@@ -5,19 +5,19 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Direction;
 import ivrik.core.look.Burst.Drive;
-import ivrik.core.look.Burst.Way;
-import ivrik.core.look.BurstParts;
+import ivrik.core.look.BurstParameters;
 import ivrik.core.look.Look;
 import ivrik.core.look.Target;
 import ivrik.core.look.Targets;
 import ivrik.core.motion.Anchor;
-import ivrik.core.motion.Course;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Hill;
+import ivrik.core.motion.Envelope;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Phase;
 import ivrik.core.motion.Repeat;
-import ivrik.core.motion.Swipe;
+import ivrik.core.motion.TransitionEnvelope;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Separation;
 
@@ -26,10 +26,10 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 
-/** A burst of a look: what it stands on, how it grows and passes, and what it drives. */
+/** Reads and writes a burst: its anchor, its envelope and the values it drives. */
 final class BurstJson {
-    private static final double MOST_PHASE = 1000;
-    private static final double MOST_FACTOR = 1e9;
+    private static final double MAX_PHASE = 1000;
+    private static final double MAX_FACTOR = 1e9;
 
     private BurstJson() {}
 
@@ -41,15 +41,17 @@ final class BurstJson {
                         .put("name", burst.name())
                         .put("on", burst.on());
         node.set("anchor", write(burst.anchor()));
-        node.set(burst.course() instanceof Hill ? "hill" : "swipe", write(burst.course()));
+        node.set(
+                burst.envelope() instanceof PeakEnvelope ? "peakEnvelope" : "transition",
+                write(burst.envelope()));
         node.putObject("repeat")
                 .put("every", burst.repeat().every())
-                .put("beats", burst.repeat().beats())
+                .put("bpm", burst.repeat().beats())
                 .put("offset", burst.repeat().offsetFrames());
         node.set("strength", ValueJson.write(burst.strength()));
         node.set("angle", ValueJson.write(burst.angleDegrees()));
-        ArrayNode ways = node.putArray("ways");
-        burst.ways().forEach(way -> ways.add(Words.of(way)));
+        ArrayNode directions = node.putArray("directions");
+        burst.directions().forEach(direction -> directions.add(EnumNames.of(direction)));
         node.put("seed", burst.seed());
         ArrayNode drives = node.putArray("drives");
         for (Drive drive : burst.drives()) {
@@ -70,16 +72,16 @@ final class BurstJson {
         return node;
     }
 
-    private static JsonNode write(Course course) {
+    private static JsonNode write(Envelope envelope) {
         ObjectNode node = Json.MAPPER.createObjectNode();
-        switch (course) {
-            case Hill hill -> {
-                node.set("in", write(hill.in()));
-                node.put("peak", hill.peak());
-                hill.out().ifPresent(out -> node.set("out", write(out)));
-                node.put("ramps", hill.ramps());
+        switch (envelope) {
+            case PeakEnvelope peakEnvelope -> {
+                node.set("in", write(peakEnvelope.in()));
+                node.put("peak", peakEnvelope.peak());
+                peakEnvelope.out().ifPresent(out -> node.set("out", write(out)));
+                node.put("ramps", peakEnvelope.ramps());
             }
-            case Swipe swipe -> {
+            case TransitionEnvelope swipe -> {
                 node.put("before", swipe.before()).put("after", swipe.after());
                 node.set("ease", ValueJson.write(swipe.ease()));
                 node.put("speed", swipe.speed());
@@ -96,33 +98,33 @@ final class BurstJson {
     }
 
     /**
-     * @param look that it is in, with its steps
+     * @param look the look that holds the burst, with its steps
      */
     static Burst read(Fields fields, Look look) {
-        int lanes = look.lanes().size();
+        int channels = look.channels().size();
         String id = fields.text("id");
         if (id.isEmpty() || id.contains(".")) {
             throw new IllegalArgumentException(
-                    "'" + id + "' cannot be an id: dials could not tell it from other words");
+                    "'" + id + "' cannot be an id: it is reserved or contains a dot");
         }
-        Burst rest = Burst.of(id, new Anchor.AtFrame(0), lanes);
+        Burst rest = Burst.of(id, new Anchor.AtFrame(0), channels);
         return new Burst(
                 id,
                 fields.text("name", id),
                 fields.flag("on", true),
                 fields.read("anchor", rest.anchor(), BurstJson::anchor),
-                course(fields, rest.course()),
+                envelope(fields, rest.envelope()),
                 fields.read("repeat", Repeat.ONCE, BurstJson::repeat),
-                part(fields, BurstParts.STRENGTH, Value.of(1)),
-                part(fields, BurstParts.ANGLE, Value.ZERO),
-                ways(fields, lanes),
+                part(fields, BurstParameters.STRENGTH, Value.of(1)),
+                part(fields, BurstParameters.ANGLE, Value.ZERO),
+                directions(fields, channels),
                 fields.whole("seed", rest.seed(), Long.MIN_VALUE, Long.MAX_VALUE),
                 fields.each("drives", "drive", f -> drive(f, look)));
     }
 
     private static Value part(Fields fields, String name, Value otherwise) {
         return ValueJson.read(
-                fields, name, otherwise, BurstParts.named(name).orElseThrow().range());
+                fields, name, otherwise, BurstParameters.named(name).orElseThrow().range());
     }
 
     private static Anchor anchor(Fields fields) {
@@ -133,72 +135,77 @@ final class BurstJson {
             return new Anchor.AtMarkers(fields.texts("markers"));
         }
         return new Anchor.AtFrame(
-                fields.whole("frame", 0, -ValueJson.MOST_FRAMES, ValueJson.MOST_FRAMES));
+                fields.whole("frame", 0, -ValueJson.MAX_FRAMES, ValueJson.MAX_FRAMES));
     }
 
-    private static Course course(Fields fields, Course rest) {
-        return fields.has("swipe")
-                ? fields.read("swipe", rest, BurstJson::swipe)
-                : fields.read("hill", rest, BurstJson::hill);
+    private static Envelope envelope(Fields fields, Envelope rest) {
+        return fields.has("transition")
+                ? fields.read("transition", rest, BurstJson::swipe)
+                : fields.read("peakEnvelope", rest, BurstJson::peakEnvelope);
     }
 
-    private static Hill hill(Fields fields) {
-        return new Hill(
+    private static PeakEnvelope peakEnvelope(Fields fields) {
+        return new PeakEnvelope(
                 phases(fields, "in"),
-                (int) fields.whole("peak", 1, 1, Phase.MOST_FRAMES),
+                (int) fields.whole("peak", 1, 1, Phase.MAX_FRAMES),
                 fields.has("out") ? Optional.of(phases(fields, "out")) : Optional.empty(),
                 fields.flag("ramps", false));
     }
 
     private static List<Phase> phases(Fields fields, String name) {
         List<Phase> phases = fields.each(name, "phase", BurstJson::phase);
-        if (phases.size() > Hill.MOST_PHASES) {
-            fields.tell("the first " + Hill.MOST_PHASES + " phases are taken of " + phases.size());
-            return phases.subList(0, Hill.MOST_PHASES);
+        if (phases.size() > PeakEnvelope.MAX_PHASES) {
+            fields.report(
+                    phases.size()
+                            + " phases; only the first "
+                            + PeakEnvelope.MAX_PHASES
+                            + " were read");
+            return phases.subList(0, PeakEnvelope.MAX_PHASES);
         }
         return phases;
     }
 
     private static Phase phase(Fields fields) {
         return new Phase(
-                (int) fields.whole("frames", 0, Phase.MOST_FRAMES),
-                fields.number("strength", -MOST_PHASE, MOST_PHASE));
+                (int) fields.whole("frames", 0, Phase.MAX_FRAMES),
+                fields.number("strength", -MAX_PHASE, MAX_PHASE));
     }
 
-    private static Swipe swipe(Fields fields) {
-        return new Swipe(
-                fields.number("before", 0, 0, Phase.MOST_FRAMES),
-                fields.number("after", 0, 0, Phase.MOST_FRAMES),
+    private static TransitionEnvelope swipe(Fields fields) {
+        return new TransitionEnvelope(
+                fields.number("before", 0, 0, Phase.MAX_FRAMES),
+                fields.number("after", 0, 0, Phase.MAX_FRAMES),
                 ValueJson.ease(fields, Ease.SMOOTH),
                 fields.flag("speed", false));
     }
 
     private static Repeat repeat(Fields fields) {
         return new Repeat(
-                fields.number("every", 0, 0, Repeat.MOST),
-                fields.flag("beats", false),
-                (int) fields.whole("offset", 0, -Phase.MOST_FRAMES, Phase.MOST_FRAMES));
+                fields.number("every", 0, 0, Repeat.MAX),
+                fields.flag("bpm", false),
+                (int) fields.whole("offset", 0, -Phase.MAX_FRAMES, Phase.MAX_FRAMES));
     }
 
-    /** One for each lane; what is left out goes ahead. */
-    private static List<Way> ways(Fields fields, int lanes) {
-        List<Way> ways = new ArrayList<>(Collections.nCopies(lanes, Way.AHEAD));
-        List<Way> read = fields.words("ways", Way.AHEAD);
-        if (read.size() > lanes) {
-            fields.tell(read.size() + " ways are read for " + lanes + " lanes");
+    /** One direction per channel; a missing one is {@link Direction#FORWARD}. */
+    private static List<Direction> directions(Fields fields, int channels) {
+        List<Direction> directions =
+                new ArrayList<>(Collections.nCopies(channels, Direction.FORWARD));
+        List<Direction> read = fields.choices("directions", Direction.FORWARD);
+        if (read.size() > channels) {
+            fields.report(read.size() + " directions for " + channels + " channels");
         }
-        for (int i = 0; i < Math.min(lanes, read.size()); i++) {
-            ways.set(i, read.get(i));
+        for (int i = 0; i < Math.min(channels, read.size()); i++) {
+            directions.set(i, read.get(i));
         }
-        return ways;
+        return directions;
     }
 
     private static Drive drive(Fields fields, Look look) {
         Target target = Target.parse(fields.text("target"), look.model());
         if (target instanceof Target.OfBurst || !Targets.exists(look, target)) {
             throw new IllegalArgumentException(
-                    "there is nothing at " + target.address(look.model()) + " to be driven");
+                    "no value at " + target.address(look.model()) + " to drive");
         }
-        return new Drive(target, fields.number("factor", 1, -MOST_FACTOR, MOST_FACTOR));
+        return new Drive(target, fields.number("factor", 1, -MAX_FACTOR, MAX_FACTOR));
     }
 }

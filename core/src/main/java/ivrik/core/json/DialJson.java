@@ -11,9 +11,9 @@ import ivrik.core.motion.Ease;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Separation;
 
-/** A dial of a look, and what it drives. */
+/** Reads and writes a dial of a look and its links. */
 final class DialJson {
-    /** Numbers of dials lie between minus this and this. */
+    /** Largest absolute value of a dial's numbers. */
     private static final double FAR = 1e9;
 
     private DialJson() {}
@@ -29,8 +29,8 @@ final class DialJson {
                         .put("max", dial.max())
                         .put("rest", dial.rest());
         node.set("value", ValueJson.write(dial.value()));
-        if (!dial.words().isEmpty()) {
-            dial.words().forEach(node.putArray("words")::add);
+        if (!dial.choices().isEmpty()) {
+            dial.choices().forEach(node.putArray("choices")::add);
         }
         ArrayNode links = node.putArray("links");
         dial.links().forEach(link -> links.add(write(link, model)));
@@ -43,16 +43,16 @@ final class DialJson {
                         .createObjectNode()
                         .put("target", link.target().address(model))
                         .put("perUnit", link.perUnit());
-        if (link.only() != null) {
-            node.putObject("only")
-                    .put("dial", link.only().dial())
-                    .put("value", link.only().value());
+        if (link.condition() != null) {
+            node.putObject("condition")
+                    .put("dial", link.condition().dial())
+                    .put("value", link.condition().value());
         }
-        if (link.bend() != null) {
-            node.putObject("bend")
-                    .put("from", link.bend().from())
-                    .put("to", link.bend().to())
-                    .set("ease", ValueJson.write(link.bend().ease()));
+        if (link.response() != null) {
+            node.putObject("response")
+                    .put("from", link.response().from())
+                    .put("to", link.response().to())
+                    .set("ease", ValueJson.write(link.response().ease()));
         }
         return node;
     }
@@ -71,31 +71,31 @@ final class DialJson {
                 rest,
                 ValueJson.read(fields, "value", Value.of(rest), min, max),
                 fields.each("links", "link", f -> link(f, look)),
-                fields.texts("words"));
+                fields.texts("choices"));
     }
 
     private static Dial.Link link(Fields fields, Look look) {
         Target target = Target.parse(fields.text("target"), look.model());
         if (target instanceof Target.OfDial || !Targets.exists(look, target)) {
             throw new IllegalArgumentException(
-                    "there is nothing at " + target.address(look.model()) + " to be driven");
+                    "no value at " + target.address(look.model()) + " to drive");
         }
         return new Dial.Link(
                 target,
                 fields.number("perUnit", 1, -FAR, FAR),
-                fields.optional("only", DialJson::only).orElse(null),
-                fields.optional("bend", DialJson::bend).orElse(null));
+                fields.optional("condition", DialJson::only).orElse(null),
+                fields.optional("response", DialJson::response).orElse(null));
     }
 
-    private static Dial.Only only(Fields fields) {
-        return new Dial.Only(
+    private static Dial.Condition only(Fields fields) {
+        return new Dial.Condition(
                 fields.text("dial"),
                 (int) fields.whole("value", Integer.MIN_VALUE, Integer.MAX_VALUE));
     }
 
-    private static Dial.Bend bend(Fields fields) {
+    private static Dial.Response response(Fields fields) {
         double from = fields.number("from", 0, -FAR, FAR);
-        return new Dial.Bend(
+        return new Dial.Response(
                 from, fields.number("to", from, FAR), ValueJson.ease(fields, Ease.LINEAR));
     }
 }

@@ -14,12 +14,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** In what two projects differ, value by value, told for a person to read. */
+/** Lists the differences between two projects, value by value, for a person to read. */
 public final class Differences {
-    /** What parts of a list are told apart by. */
+    /** Fields that identify the elements of a list. */
     private static final List<String> NAMES = List.of("id", "name", "dial");
 
-    /** Objects that stand between a thing and its values and say nothing to a person. */
+    /** Objects that only wrap values; their names are left out of the list. */
     private static final Set<String> WRAPPERS = Set.of("look", "values");
 
     private static final int LONGEST_VALUE = 60;
@@ -34,11 +34,12 @@ public final class Differences {
     }
 
     /**
-     * Where two projects differ.
+     * The differences between two projects.
      *
-     * @param hereName what to call where {@code here} is, as in "in this window"
-     * @return one line for each place, such as {@code layer title, look 1, step 2, lane 1, x: 3 here,
-     *     2 in the file}; empty if they are the same
+     * @param hereName what to call the place of {@code here}, such as "in this window"
+     * @return one line per value, such as
+     *     {@code layer title, look 1, step 2, channel 1, x: 3 here, 2 in the file}; empty if the projects are
+     *     equal
      */
     public static List<String> between(
             Project here, String hereName, Project there, String thereName) {
@@ -79,22 +80,22 @@ public final class Differences {
                 }
             }
             if (lines.size() == before) {
-                lines.add((path.isEmpty() ? list : path + ", " + list) + ": in another order");
+                lines.add((path.isEmpty() ? list : path + ", " + list) + ": different order");
             }
             return;
         }
-        lines.add(path + ": " + word(here) + " " + hereName + ", " + word(there) + " " + thereName);
+        lines.add(path + ": " + text(here) + " " + hereName + ", " + text(there) + " " + thereName);
     }
 
-    /** Whether it is a list in both, whose parts are named by themselves. */
+    /** Whether both are lists whose elements have identifying fields. */
     private static boolean isList(JsonNode here, JsonNode there) {
         return here != null && there != null && here.isArray() && there.isArray();
     }
 
     /**
-     * What stands in a node by name.
+     * The children of a node by name.
      *
-     * @param list what the node is called, if it is a list: {@code layers}, say
+     * @param list name of the node if it is a list, such as {@code layers}
      */
     private static Map<String, JsonNode> parts(String list, JsonNode node) {
         Map<String, JsonNode> parts = new LinkedHashMap<>();
@@ -119,7 +120,7 @@ public final class Differences {
                 .orElse(Integer.toString(number));
     }
 
-    private static String word(JsonNode value) {
+    private static String text(JsonNode value) {
         String text =
                 value.isNumber()
                         ? new BigDecimal(value.asText())

@@ -1,12 +1,12 @@
 package ivrik.core.json;
 
-import static ivrik.core.json.Words.plain;
-import static ivrik.core.json.Words.quoted;
+import static ivrik.core.json.EnumNames.plain;
+import static ivrik.core.json.EnumNames.quoted;
 
 import com.fasterxml.jackson.databind.JsonNode;
 
 import ivrik.core.IvrikException;
-import ivrik.core.Nearest;
+import ivrik.core.NearestName;
 import ivrik.core.motion.Rational;
 
 import java.util.ArrayList;
@@ -19,9 +19,9 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
- * One object of a file that is being read. Each field is asked for by its name, with what it may be and
- * what stands for it where it is left out. All that is wrong, and every field that nobody asked for, is
- * told in words that say where; the rest is read all the same.
+ * One object of a file while it is read. The caller asks for each field by name, with its range and its
+ * default. Each error and each field that nobody asked for is reported with its place in the file; all other
+ * fields are still read.
  */
 public final class Fields {
     private final JsonNode node;
@@ -30,26 +30,26 @@ public final class Fields {
     private final Set<String> asked = new LinkedHashSet<>();
 
     /**
-     * @param where what the object is, such as {@code layer title}; empty for the file as a whole
-     * @param problems told of each thing that is wrong
+     * @param where name of the object, such as {@code layer title}; empty for the whole file
+     * @param problems receives a message for each error
      */
     Fields(JsonNode node, String where, Consumer<String> problems) {
         this.node = node;
         this.where = where;
         this.problems = problems;
         if (!node.isObject()) {
-            throw new Unreadable("it is not an object in braces");
+            throw new Unreadable("expected a JSON object");
         }
     }
 
-    /** Something that cannot be read, in words. */
+    /** An object or value that cannot be read; the message says why. */
     static final class Unreadable extends RuntimeException {
         Unreadable(String what) {
             super(what);
         }
     }
 
-    /** The object of a text, read as far as it can be. */
+    /** The object in a text, as far as it can be read. */
     public static Fields of(String text, Consumer<String> problems) {
         JsonNode root = Salvage.read(text, problems);
         return new Fields(root, "", problems);
@@ -59,12 +59,12 @@ public final class Fields {
         return where;
     }
 
-    /** Tells that something is wrong here. */
-    void tell(String what) {
+    /** Reports an error in this object. */
+    void report(String what) {
         problems.accept(where.isEmpty() ? what : where + ": " + what);
     }
 
-    private void tell(String name, String what) {
+    private void report(String name, String what) {
         problems.accept((where.isEmpty() ? name : where + ", " + name) + ": " + what);
     }
 
@@ -77,7 +77,7 @@ public final class Fields {
         return node.hasNonNull(name);
     }
 
-    /** A field that may be anything. */
+    /** A field of any type. */
     JsonNode any(String name) {
         asked.add(name);
         return node.path(name);
@@ -85,7 +85,7 @@ public final class Fields {
 
     private JsonNode needed(String name) {
         if (!has(name)) {
-            throw new Unreadable("its " + name + " is missing");
+            throw new Unreadable("required field " + name + " is missing");
         }
         return node.get(name);
     }
@@ -98,15 +98,15 @@ public final class Fields {
         if (found.isTextual()) {
             return found.textValue();
         }
-        tell(name, quoted(found) + " is no text");
+        report(name, quoted(found) + " is not a string");
         return otherwise;
     }
 
-    /** A text that must be there. */
+    /** A required string. */
     public String text(String name) {
         JsonNode found = needed(name);
         if (!found.isTextual()) {
-            throw new Unreadable("its " + name + " is no text: " + quoted(found));
+            throw new Unreadable(name + " must be a string, not " + quoted(found));
         }
         return found.textValue();
     }
@@ -119,7 +119,7 @@ public final class Fields {
         if (found.isBoolean()) {
             return found.booleanValue();
         }
-        tell(name, quoted(found) + " is neither true nor false; " + otherwise + " is taken");
+        report(name, quoted(found) + " is not true or false; " + otherwise + " used");
         return otherwise;
     }
 
@@ -130,32 +130,30 @@ public final class Fields {
         return number(node.get(name), name, otherwise, min, max);
     }
 
-    /** A number that must be there. */
+    /** A required number. */
     double number(String name, double min, double max) {
         JsonNode found = needed(name);
         if (!found.isNumber()) {
-            throw new Unreadable("its " + name + " is no number: " + quoted(found));
+            throw new Unreadable(name + " must be a number, not " + quoted(found));
         }
         return number(found, name, 0, min, max);
     }
 
-    /** A number that is part of this field. */
+    /** A number within this field's value. */
     double number(JsonNode found, String name, double otherwise, double min, double max) {
         if (!found.isNumber()) {
-            tell(name, quoted(found) + " is no number; " + plain(otherwise) + " is taken");
+            report(name, quoted(found) + " is not a number; " + plain(otherwise) + " used");
             return otherwise;
         }
         double value = found.doubleValue();
         if (!Double.isFinite(value)) {
-            tell(name, "that is no finite number; " + plain(otherwise) + " is taken");
+            report(name, "not a finite number; " + plain(otherwise) + " used");
             return otherwise;
         }
         double clamped = Math.clamp(value, min, max);
         if (clamped != value) {
             String range = plain(min) + " to " + plain(max);
-            tell(
-                    name,
-                    plain(value) + " lies outside " + range + "; " + plain(clamped) + " is taken");
+            report(name, plain(value) + " is outside " + range + "; " + plain(clamped) + " used");
         }
         return clamped;
     }
@@ -166,45 +164,45 @@ public final class Fields {
 
     private long whole(JsonNode found, String name, long otherwise, long min, long max) {
         if (!found.isIntegralNumber() || !found.canConvertToLong()) {
-            tell(name, quoted(found) + " is no whole number; " + otherwise + " is taken");
+            report(name, quoted(found) + " is not an integer; " + otherwise + " used");
             return otherwise;
         }
         long value = found.longValue();
         long clamped = Math.clamp(value, min, max);
         if (clamped != value) {
-            tell(
+            report(
                     name,
                     value + " lies outside " + min + " to " + max + "; " + clamped + " is taken");
         }
         return clamped;
     }
 
-    /** A whole number that must be there and within its range. */
+    /** A required integer within a range. */
     public long whole(String name, long min, long max) {
         JsonNode found = needed(name);
         if (!found.isIntegralNumber() || !found.canConvertToLong()) {
-            throw new Unreadable("its " + name + " is no whole number: " + quoted(found));
+            throw new Unreadable(name + " must be an integer, not " + quoted(found));
         }
         long value = found.longValue();
         if (value < min || value > max) {
             throw new Unreadable(
-                    "its " + name + " is " + value + ", outside " + min + " to " + max);
+                    name + " is " + value + ", outside the range " + min + " to " + max);
         }
         return value;
     }
 
-    /** Two whole numbers that must be there and within their range. */
+    /** Two required integers within a range. */
     public int[] pair(String name, int min, int max) {
         JsonNode found = needed(name);
         int[] pair = new int[2];
         if (!found.isArray() || found.size() != 2) {
-            throw new Unreadable("its " + name + " is not two numbers: " + quoted(found));
+            throw new Unreadable(name + " must be two numbers, not " + quoted(found));
         }
         for (int i = 0; i < 2; i++) {
             JsonNode each = found.get(i);
             if (!each.canConvertToInt() || each.intValue() < min || each.intValue() > max) {
                 throw new Unreadable(
-                        "its %s is %s; each number is a whole one from %d to %d"
+                        "%s is %s; each number must be an integer from %d to %d"
                                 .formatted(name, quoted(found), min, max));
             }
             pair[i] = each.intValue();
@@ -212,41 +210,41 @@ public final class Fields {
         return pair;
     }
 
-    /** A list, empty if it is left out; what is none is told. */
+    /** A list; empty if the field is missing. Any other type is reported. */
     private JsonNode list(String name) {
         if (has(name) && !node.get(name).isArray()) {
-            tell(name, quoted(node.get(name)) + " is not a list in brackets");
+            report(name, quoted(node.get(name)) + " is not a JSON array");
         }
         return node.path(name);
     }
 
-    /** Texts; what is none is told and left out. */
+    /** Strings; elements of other types are reported and left out. */
     List<String> texts(String name) {
         List<String> all = new ArrayList<>();
         for (JsonNode each : list(name)) {
             if (each.isTextual()) {
                 all.add(each.textValue());
             } else {
-                tell(name, quoted(each) + " is no text");
+                report(name, quoted(each) + " is not a string");
             }
         }
         return all;
     }
 
-    /** Whole numbers; those that are none are told and left out. */
+    /** Integers; other elements are reported and left out. */
     List<Integer> wholes(String name, int min, int max) {
         List<Integer> all = new ArrayList<>();
         for (JsonNode each : list(name)) {
             if (each.canConvertToInt() && each.intValue() >= min && each.intValue() <= max) {
                 all.add(each.intValue());
             } else {
-                tell(name, quoted(each) + " lies outside " + min + " to " + max);
+                report(name, quoted(each) + " lies outside " + min + " to " + max);
             }
         }
         return all;
     }
 
-    /** A number of frames a second that must be there, such as {@code 24} or {@code 30000/1001}. */
+    /** A required frame rate, such as {@code 24} or {@code 30000/1001}. */
     Rational rate(String name, Rational min, Rational max) {
         JsonNode found = needed(name);
         try {
@@ -255,13 +253,13 @@ public final class Fields {
                 return rate;
             }
         } catch (IllegalArgumentException | ArithmeticException e) {
-            // told below, in words of our own
+            // reported below in Ivrik's own words
         }
         throw new Unreadable(
-                "its " + name + " is " + quoted(found) + ", outside " + min + " to " + max);
+                name + " is " + quoted(found) + ", outside the range " + min + " to " + max);
     }
 
-    /** A thing by its name. */
+    /** An object that is found by its name. */
     public <T> T named(String name, T otherwise, Function<String, T> find) {
         if (!has(name)) {
             return otherwise;
@@ -271,65 +269,67 @@ public final class Fields {
             if (found.isTextual()) {
                 return find.apply(found.textValue());
             }
-            tell(name, quoted(found) + " is no name");
+            report(name, quoted(found) + " is not a valid name");
         } catch (IvrikException e) {
-            tell(name, e.oneLine());
+            report(name, e.oneLine());
         } catch (IllegalArgumentException e) {
-            tell(name, e.getMessage());
+            report(name, e.getMessage());
         }
         return otherwise;
     }
 
-    /** One of a few words. */
-    public <E extends Enum<E>> E word(String name, E otherwise) {
-        return named(name, otherwise, text -> Words.find(text, otherwise.getDeclaringClass()));
+    /** One constant of an enum. */
+    public <E extends Enum<E>> E choice(String name, E otherwise) {
+        return named(name, otherwise, text -> EnumNames.find(text, otherwise.getDeclaringClass()));
     }
 
-    /** Several of a few words; what is none of them is told and stands for {@code otherwise}. */
-    <E extends Enum<E>> List<E> words(String name, E otherwise) {
+    /**
+     * Several constants of an enum; unknown ones are reported and replaced by {@code otherwise}.
+     */
+    <E extends Enum<E>> List<E> choices(String name, E otherwise) {
         List<E> words = new ArrayList<>();
         for (String text : texts(name)) {
             try {
-                words.add(Words.find(text, otherwise.getDeclaringClass()));
+                words.add(EnumNames.find(text, otherwise.getDeclaringClass()));
             } catch (IllegalArgumentException e) {
-                tell(name, e.getMessage());
+                report(name, e.getMessage());
                 words.add(otherwise);
             }
         }
         return words;
     }
 
-    /** An object within; empty if it is left out or is none. */
+    /** A nested object; empty if the field is missing or has another type. */
     private Optional<Fields> object(String name) {
         if (!has(name)) {
             return Optional.empty();
         }
         if (!node.get(name).isObject()) {
-            tell(name, quoted(node.get(name)) + " is not an object in braces");
+            report(name, quoted(node.get(name)) + " is not a JSON object");
             return Optional.empty();
         }
         return Optional.of(new Fields(node.get(name), inside(name), problems));
     }
 
-    /** What an object within is read as; empty if it is left out. */
+    /** A nested object, converted; empty if the field is missing. */
     public <T> Optional<T> optional(String name, Function<Fields, T> reader) {
         return object(name).map(f -> done(f, reader));
     }
 
-    /** What an object within is read as; what stands for it if it is left out or cannot be read. */
+    /** A nested object, converted; {@code otherwise} if the field is missing or unreadable. */
     <T> T read(String name, T otherwise, Function<Fields, T> reader) {
         return object(name).flatMap(f -> attempt(f.where, () -> done(f, reader))).orElse(otherwise);
     }
 
-    /** What an object within that must be there is read as. */
+    /** A required nested object, converted. */
     <T> T read(String name, Function<Fields, T> reader) {
         return done(new Fields(needed(name), inside(name), problems), reader);
     }
 
     /**
-     * What each object of a list is read as; one that cannot be read is told and left out.
+     * The objects of a list, converted; unreadable ones are reported and left out.
      *
-     * @param one what one of them is called, such as {@code layer}
+     * @param one what to call an element, such as {@code layer}
      */
     public <T> List<T> each(String name, String one, Function<Fields, T> reader) {
         List<T> all = new ArrayList<>();
@@ -358,37 +358,37 @@ public final class Fields {
         return read;
     }
 
-    /** What is read, unless something keeps it from being so, which is told. */
+    /** The converted object; empty if it cannot be read, which is reported. */
     private <T> Optional<T> attempt(String what, Supplier<T> read) {
         try {
             return Optional.of(read.get());
         } catch (IvrikException e) {
-            problems.accept(what + " was left out: " + e.oneLine());
+            problems.accept(what + " skipped: " + e.oneLine());
         } catch (Unreadable | IllegalArgumentException e) {
-            problems.accept(what + " was left out: " + e.getMessage());
+            problems.accept(what + " skipped: " + e.getMessage());
         }
         return Optional.empty();
     }
 
-    /** The names of all fields there are. */
+    /** The names of all fields in the file. */
     List<String> names() {
         List<String> names = new ArrayList<>();
         node.fieldNames().forEachRemaining(names::add);
         return names;
     }
 
-    /** Tells of every field that nobody has asked for. */
+    /** Reports every field that was never asked for. */
     public void finish() {
         node.fieldNames()
                 .forEachRemaining(
                         name -> {
                             if (!asked.contains(name)) {
-                                tell(
-                                        "'"
+                                report(
+                                        "unknown field '"
                                                 + name
-                                                + "' is not known here and was left out"
-                                                + Nearest.to(name, asked)
-                                                        .map(n -> "; perhaps " + n + " is meant")
+                                                + "' skipped"
+                                                + NearestName.to(name, asked)
+                                                        .map(n -> "; did you mean " + n + "?")
                                                         .orElse(""));
                             }
                         });

@@ -5,9 +5,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import java.util.function.Consumer;
 
-/** The two fields every file of ours begins with. */
+/** The two fields at the start of each of Ivrik's files: format and version. */
 final class FileHeader {
-    static final int VERSION = 2;
+    static final int VERSION = 3;
 
     private FileHeader() {}
 
@@ -16,33 +16,34 @@ final class FileHeader {
     }
 
     /**
-     * The fields of a text, as this version writes them.
+     * The fields of a text, lifted to the current version.
      *
-     * @throws ForeignFileException if this is another kind of file, or of a newer version
+     * @throws ForeignFileException if the file has another format or a newer version
      */
     static Fields read(String text, String format, Consumer<String> problems) {
         JsonNode root = Salvage.read(text, problems);
         if (!root.path("format").asText().equals(format)) {
             throw new ForeignFileException(
-                    "this is not an " + format.replace("ivrik-", "Ivrik ") + " file",
-                    "choose a file that Ivrik has written; it begins with \"format\": \""
-                            + format
-                            + "\"");
+                    "not an " + format.replace("ivrik-", "Ivrik ") + " file",
+                    "choose a file written by Ivrik; it contains \"format\": \"" + format + "\"");
         }
         JsonNode version = root.path("version");
         if (version.asInt(0) > VERSION) {
             throw new ForeignFileException(
-                    "this file is of version "
+                    "file version "
                             + version
-                            + ", newer than this Ivrik, which reads up to "
+                            + " is newer than this Ivrik, which reads up to version "
                             + VERSION,
-                    "open it with a newer Ivrik; nothing in it was changed");
+                    "open it with a newer Ivrik; the file was not changed");
         }
         if (!version.isIntegralNumber() || version.intValue() < 1) {
-            problems.accept("version: " + Words.quoted(version) + " is no version; 1 is taken");
+            problems.accept(EnumNames.quoted(version) + " is not a version number; 1 used");
         }
         if (version.asInt(0) < 2) {
             Version1.lift((ObjectNode) root, problems);
+        }
+        if (version.asInt(0) < 3) {
+            Version2.lift((ObjectNode) root);
         }
         Fields fields = new Fields(root, "", problems);
         fields.has("format");

@@ -2,13 +2,13 @@ package ivrik.core.json;
 
 import ivrik.core.IvrikException;
 
-/** A text that is not of the kind asked for, or that a newer version has written. */
+/** A file of another format, or of a newer version of Ivrik. */
 public final class ForeignFileException extends IvrikException {
     ForeignFileException(String what, String advice) {
         super(what, advice, null);
     }
 
-    /** The same, of a file that is named. */
+    /** The same exception with the name of the file. */
     public ForeignFileException of(String file) {
         return new ForeignFileException(file + ": " + getMessage(), advice());
     }

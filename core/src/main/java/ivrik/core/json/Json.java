@@ -6,9 +6,9 @@ import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 
-/** JSON text and trees. */
+/** Parses and prints JSON. */
 final class Json {
-    /** Longer files are none of ours; a table within one is a single text, of 60 MB at most. */
+    /** Largest file in characters. A table within a file is one string of at most 60 MB. */
     private static final int LONGEST = 256 << 20;
 
     private static final int DEEPEST = 200;

@@ -4,11 +4,12 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.look.Burst;
-import ivrik.core.look.LaneState;
+import ivrik.core.look.ChannelState;
 import ivrik.core.look.Look;
-import ivrik.core.look.Onto;
+import ivrik.core.look.LookBlend;
+import ivrik.core.look.Mask;
 import ivrik.core.look.Overscan;
-import ivrik.core.look.Reach;
+import ivrik.core.look.Section;
 import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
@@ -25,27 +26,29 @@ import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
 
-/** A look as JSON text; {@code docs/look.schema.json} describes it. */
+/** Reads and writes looks as JSON; {@code docs/look.schema.json} describes the format. */
 public final class LookJson {
     static final String FORMAT = "ivrik-look";
 
     private static final double LARGEST_OVERSCAN = 10;
     private static final double FAR = 1e9;
     private static final int MARK_BYTES = 8;
+    private static final String FINISH = EnumNames.of(Section.FINISH);
 
     private LookJson() {}
 
     /**
-     * What could be read of a look, and what could not.
+     * A look as far as it could be read.
      *
-     * @param picture what it made of some frame, as the bytes of a small PNG; none where it is kept without
+     * @param problems one message per error
+     * @param picture thumbnail as PNG; empty if the file has none
      */
     public record Reading(Look look, List<String> problems, byte[] picture) {}
 
-    /** No picture. */
+    /** No thumbnail. */
     public static final byte[] NO_PICTURE = {};
 
-    /** Whether a text says that it is a look, readable or not. */
+    /** Whether a text claims to be a look, readable or not. */
     public static boolean isLook(String text) {
         return Salvage.read(text, problem -> {}).path("format").asText().equals(FORMAT);
     }
@@ -55,7 +58,7 @@ public final class LookJson {
     }
 
     /**
-     * @param picture the bytes of a small PNG, or none
+     * @param picture thumbnail as PNG, or empty
      */
     public static String write(Look look, byte[] picture) {
         ObjectNode root = FileHeader.write(FORMAT);
@@ -67,9 +70,9 @@ public final class LookJson {
     }
 
     /**
-     * Reads a look as far as it can be.
+     * Reads a look as far as possible.
      *
-     * @throws ForeignFileException if the text is no look, or of a newer version
+     * @throws ForeignFileException if the text is not a look, or of a newer version
      */
     public static Reading read(String text) {
         List<String> problems = new ArrayList<>();
@@ -84,17 +87,34 @@ public final class LookJson {
         try {
             return Base64.getDecoder().decode(fields.text("picture", ""));
         } catch (IllegalArgumentException e) {
-            fields.tell("its picture is no Base64, and was left out");
+            fields.report("the preview image is not valid Base64 and was skipped");
             return NO_PICTURE;
         }
     }
 
-    /** A mark of all that a look says: others have others. */
-    public static String mark(Look look) {
+    /**
+     * A hash of everything in a look that affects the colours of its treated channels: all but its name and
+     * the treatments after rejoin.
+     */
+    public static String channelMark(Look look) {
+        return channelMark(tree(look));
+    }
+
+    /**
+     * The hash of a look's tree, whatever version its field names have.
+     *
+     * @param look is changed
+     */
+    static String channelMark(ObjectNode look) {
+        look.remove(List.of("format", "version", "picture"));
+        look.put("name", "").put("title", "").put("note", "");
+        if (look.path("steps") instanceof ArrayNode steps) {
+            steps.removeIf(step -> step.path("section").asText().equals(FINISH));
+        }
         try {
             byte[] sum =
                     MessageDigest.getInstance("SHA-256")
-                            .digest(tree(look).toString().getBytes(StandardCharsets.UTF_8));
+                            .digest(look.toString().getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(sum, 0, MARK_BYTES);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
@@ -111,19 +131,19 @@ public final class LookJson {
                         .put("separation", look.separation());
         ArrayNode tags = node.putArray("tags");
         look.tags().forEach(tags::add);
-        ArrayNode lanes = node.putArray("lanes");
-        look.lanes().forEach(lane -> lanes.add(LaneJson.write(lane)));
+        ArrayNode channels = node.putArray("channels");
+        look.channels().forEach(channel -> channels.add(ChannelJson.write(channel)));
         ArrayNode order = node.putArray("order");
         look.order().forEach(order::add);
         ArrayNode steps = node.putArray("steps");
         look.steps().forEach(step -> steps.add(StepJson.write(step)));
         node.put("rejoin", look.rejoin().id());
-        node.putObject("onto")
-                .put("blend", look.onto().blend().id())
-                .set("amount", ValueJson.write(look.onto().amount()));
-        node.set("reach", ReachJson.write(look.reach()));
+        node.putObject("blend")
+                .put("mode", look.blend().mode().id())
+                .set("opacity", ValueJson.write(look.blend().opacity()));
+        node.set("mask", MaskJson.write(look.mask()));
         node.putObject("overscan")
-                .put("kind", Words.of(look.overscan().kind()))
+                .put("kind", EnumNames.of(look.overscan().kind()))
                 .put("scale", look.overscan().scale());
         node.set("shutter", write(look.shutter()));
         ArrayNode bursts = node.putArray("bursts");
@@ -140,32 +160,32 @@ public final class LookJson {
     }
 
     private static Shutter shutter(Fields fields) {
-        double most = Shutter.MOST_DEGREES;
+        double most = Shutter.MAX_DEGREES;
         return new Shutter(
                 ValueJson.read(fields, "angle", Value.ZERO, 0, most),
                 fields.number("phase", 0, -most, most),
-                (int) fields.whole("samples", Shutter.OFF.samples(), 2, Shutter.MOST_SAMPLES));
+                (int) fields.whole("samples", Shutter.OFF.samples(), 2, Shutter.MAX_SAMPLES));
     }
 
     static Look read(Fields fields) {
         String name = fields.text("name", "look");
         Separation model = fields.named("separation", Separations.named("rgb"), Separations::named);
         Look rest = Look.atRest(name, model);
-        int count = rest.lanes().size();
-        List<LaneState> lanes = fields.each("lanes", "lane", LaneJson::read);
-        if (!lanes.isEmpty() && lanes.size() != count) {
-            fields.tell(
-                    lanes.size()
-                            + " lanes are read, "
+        int count = rest.channels().size();
+        List<ChannelState> channels = fields.each("channels", "channel", ChannelJson::read);
+        if (!channels.isEmpty() && channels.size() != count) {
+            fields.report(
+                    channels.size()
+                            + " channels found, "
                             + model.title()
                             + " has "
                             + count
-                            + "; all are taken as they are at first");
+                            + "; default channel settings used");
         }
         List<Step> steps = new ArrayList<>();
-        for (Step step : fields.each("steps", "step", f -> StepJson.read(f, count))) {
+        for (Step step : fields.each("steps", "treatment", f -> StepJson.read(f, count))) {
             if (steps.stream().anyMatch(s -> s.id().equals(step.id()))) {
-                fields.tell("step " + step.id() + " was left out: another step has that id");
+                fields.report("treatment " + step.id() + " skipped: duplicate id");
             } else {
                 steps.add(step);
             }
@@ -177,25 +197,40 @@ public final class LookJson {
                         fields.text("note", ""),
                         fields.texts("tags"),
                         model.id(),
-                        lanes.size() == count ? lanes : rest.lanes(),
+                        channels.size() == count ? channels : rest.channels(),
                         order(fields, count),
                         steps,
                         fields.named("rejoin", Rejoin.EXACT, Rejoin::named),
-                        fields.read("onto", Onto.IN_PLACE, LookJson::onto),
-                        fields.read("reach", Reach.ALL, ReachJson::read),
+                        fields.read("blend", LookBlend.REPLACE, LookJson::blend),
+                        fields.read("mask", Mask.NONE, MaskJson::read),
                         fields.read("overscan", Overscan.OFF, LookJson::overscan),
                         fields.read("shutter", Shutter.OFF, LookJson::shutter),
                         List.of(),
                         List.of());
         Look moving = withBursts(fields, look);
-        return moving.withDials(fields.each("dials", "dial", f -> DialJson.read(f, moving)));
+        return marked(
+                moving.withDials(fields.each("dials", "dial", f -> DialJson.read(f, moving))));
+    }
+
+    /** Replaces {@link Version2#UP_TO_DATE} in measured steps by the present hash. */
+    private static Look marked(Look look) {
+        return look.steps().stream().noneMatch(s -> s.measured().equals(Version2.UP_TO_DATE))
+                ? look
+                : look.withSteps(
+                        look.steps().stream()
+                                .map(
+                                        s ->
+                                                s.measured().equals(Version2.UP_TO_DATE)
+                                                        ? s.withMeasured(channelMark(look))
+                                                        : s)
+                                .toList());
     }
 
     private static Look withBursts(Fields fields, Look look) {
         Look moving = look;
         for (Burst burst : fields.each("bursts", "burst", f -> BurstJson.read(f, look))) {
             if (moving.burst(burst.id()).isPresent()) {
-                fields.tell("burst " + burst.id() + " was left out: another burst has that id");
+                fields.report("burst " + burst.id() + " skipped: duplicate id");
             } else {
                 moving = moving.withBurst(burst);
             }
@@ -203,29 +238,29 @@ public final class LookJson {
         return moving;
     }
 
-    private static Onto onto(Fields fields) {
-        return new Onto(
-                fields.named("blend", Blend.NORMAL, Blend::named),
-                ValueJson.read(fields, "amount", Value.of(1), 0, 1));
+    private static LookBlend blend(Fields fields) {
+        return new LookBlend(
+                fields.named("mode", Blend.NORMAL, Blend::named),
+                ValueJson.read(fields, "opacity", Value.of(1), 0, 1));
     }
 
     private static Overscan overscan(Fields fields) {
         return new Overscan(
-                fields.word("kind", Overscan.OFF.kind()),
+                fields.choice("kind", Overscan.OFF.kind()),
                 fields.number("scale", 1, 1, LARGEST_OVERSCAN));
     }
 
-    /** Each lane once, or the natural order. */
-    private static List<Integer> order(Fields fields, int lanes) {
-        List<Integer> natural = Look.naturalOrder(lanes);
+    /** The stored order of the channels if it is a permutation; else the natural order. */
+    private static List<Integer> order(Fields fields, int channels) {
+        List<Integer> natural = Look.naturalOrder(channels);
         if (!fields.has("order")) {
             return natural;
         }
-        List<Integer> order = fields.wholes("order", 0, lanes - 1);
+        List<Integer> order = fields.wholes("order", 0, channels - 1);
         if (order.stream().sorted().toList().equals(natural)) {
             return order;
         }
-        fields.tell("its order does not name each lane once; the model's own order is taken");
+        fields.report("the order does not list each channel once; default order used");
         return natural;
     }
 }

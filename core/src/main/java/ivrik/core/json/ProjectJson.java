@@ -5,11 +5,11 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.look.BuiltInLooks;
-import ivrik.core.look.Place;
+import ivrik.core.look.Placement;
 import ivrik.core.motion.Value;
+import ivrik.core.project.Background;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
-import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.project.Loudness;
@@ -26,19 +26,23 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 
-/** A project as JSON text; {@code docs/project.schema.json} describes it. */
+/** Reads and writes projects as JSON; {@code docs/project.schema.json} describes the format. */
 public final class ProjectJson {
     static final String FORMAT = "ivrik-project";
 
-    private static final long MOST = ValueJson.MOST_FRAMES;
+    private static final long MAX = ValueJson.MAX_FRAMES;
 
-    /** What a layer has that says nothing of looks. */
+    /** The look of a layer that lists none. */
     private static final LayerLook FIRST_LOOK =
-            new LayerLook(LayerLook.FIRST, BuiltInLooks.named("in-register"), true);
+            new LayerLook(LayerLook.FIRST, BuiltInLooks.named("neutral"), true);
 
     private ProjectJson() {}
 
-    /** What could be read of a project, and what could not. */
+    /**
+     * A project as far as it could be read.
+     *
+     * @param problems one message per error
+     */
     public record Reading(Project project, List<String> problems) {}
 
     public static String write(Project project) {
@@ -70,8 +74,8 @@ public final class ProjectJson {
         ObjectNode node = Json.MAPPER.createObjectNode();
         node.putArray("size").add(sequence.size().width()).add(sequence.size().height());
         return node.put("rate", sequence.rate().toString())
-                .put("ground", sequence.ground().id())
-                .put("colour", sequence.colour().id());
+                .put("background", sequence.background().id())
+                .put("colourSpace", sequence.colour().id());
     }
 
     private static ObjectNode write(Layer layer) {
@@ -93,7 +97,7 @@ public final class ProjectJson {
                         .put("mute", clip.loudness().mute());
             }
         }
-        node.set("place", PlaceJson.write(layer.place()));
+        node.set("placement", PlacementJson.write(layer.placement()));
         write(layer.looks(), node);
         node.put("blend", layer.blend().id());
         node.set("opacity", ValueJson.write(layer.opacity()));
@@ -105,7 +109,7 @@ public final class ProjectJson {
                         takes.addObject()
                                 .put("id", take.id())
                                 .put("name", take.name())
-                                .put("picked", take.picked()));
+                                .put("markedForExport", take.markedForExport()));
             }
         }
         return node;
@@ -123,9 +127,9 @@ public final class ProjectJson {
     }
 
     /**
-     * Reads a project as far as it can be.
+     * Reads a project as far as possible.
      *
-     * @throws ForeignFileException if the text is no project, or of a newer version
+     * @throws ForeignFileException if the text is not a project, or of a newer version
      */
     public static Reading read(String text) {
         List<String> problems = new ArrayList<>();
@@ -152,13 +156,13 @@ public final class ProjectJson {
         return new Reading(project, List.copyOf(problems));
     }
 
-    /** Those with ids of their own; of several with one id the first. */
+    /** The elements with distinct ids; of several with the same id, the first. */
     private static <T> List<T> distinct(
             Fields fields, String one, List<T> all, Function<T, String> id) {
         List<T> kept = new ArrayList<>();
         for (T each : all) {
             if (kept.stream().anyMatch(k -> id.apply(k).equals(id.apply(each)))) {
-                fields.tell(one + " " + id.apply(each) + " was left out: another one has that id");
+                fields.report(one + " " + id.apply(each) + " skipped: duplicate id");
             } else {
                 kept.add(each);
             }
@@ -170,8 +174,8 @@ public final class ProjectJson {
         return new Sequence(
                 SourceJson.size(fields),
                 fields.rate("rate", SourceJson.SLOWEST, SourceJson.FASTEST),
-                fields.named("ground", Ground.NOTHING, Ground::named),
-                fields.named("colour", ColourSpace.SRGB, ColourSpace::named));
+                fields.named("background", Background.TRANSPARENT, Background::named),
+                fields.named("colourSpace", ColourSpace.SRGB, ColourSpace::named));
     }
 
     private static Layer layer(Fields fields) {
@@ -181,7 +185,7 @@ public final class ProjectJson {
                 fields.text("name", id),
                 fields.flag("visible", true),
                 fields.each("clips", "clip", ProjectJson::clip),
-                fields.read("place", Place.FITTED, PlaceJson::read),
+                fields.read("placement", Placement.FITTED, PlacementJson::read),
                 looks(fields),
                 fields.named("blend", Blend.NORMAL, Blend::named),
                 ValueJson.read(fields, "opacity", Value.of(1), 0, 1),
@@ -200,7 +204,8 @@ public final class ProjectJson {
 
     private static Take take(Fields fields) {
         String id = fields.text("id");
-        return new Take(id, fields.text("name", id), fields.flag("picked", false), looks(fields));
+        return new Take(
+                id, fields.text("name", id), fields.flag("markedForExport", false), looks(fields));
     }
 
     private static LayerLook look(Fields fields) {
@@ -214,29 +219,26 @@ public final class ProjectJson {
     private static Clip clip(Fields fields) {
         return new Clip(
                 fields.text("id", ""),
-                fields.text("source", Clip.BENEATH),
-                fields.whole("start", -MOST, MOST),
-                fields.whole("length", 1, MOST),
-                fields.whole("in", 0, 0, MOST),
+                fields.text("source", Clip.BELOW),
+                fields.whole("start", -MAX, MAX),
+                fields.whole("length", 1, MAX),
+                fields.whole("in", 0, 0, MAX),
                 new Loudness(
                         fields.number(
-                                "levelDecibels",
-                                0,
-                                Loudness.LEAST_DECIBELS,
-                                Loudness.MOST_DECIBELS),
+                                "levelDecibels", 0, Loudness.MIN_DECIBELS, Loudness.MAX_DECIBELS),
                         fields.flag("mute", false)));
     }
 
     private static Marker marker(Fields fields) {
         return new Marker(
                 fields.text("id", ""),
-                fields.whole("frame", -MOST, MOST),
+                fields.whole("frame", -MAX, MAX),
                 fields.text("name", ""),
                 fields.named("colour", Optional.empty(), text -> Optional.of(Ink.parse(text))));
     }
 
     private static FrameRange playRange(Fields fields) {
-        long first = fields.whole("first", 0, MOST);
-        return new FrameRange(first, fields.whole("last", first, MOST));
+        long first = fields.whole("first", 0, MAX);
+        return new FrameRange(first, fields.whole("last", first, MAX));
     }
 }

@@ -1,7 +1,7 @@
 package ivrik.core.json;
 
 import ivrik.core.look.Burst;
-import ivrik.core.look.LaneState;
+import ivrik.core.look.ChannelState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Anchor;
@@ -13,7 +13,7 @@ import ivrik.core.project.Take;
 
 import java.util.function.Consumer;
 
-/** What parts of a project name others by: each must be there. */
+/** Checks references between parts of a project. */
 final class References {
     private final Project project;
     private final Consumer<String> problems;
@@ -23,7 +23,7 @@ final class References {
         this.problems = problems;
     }
 
-    /** Tells of every source and layer that is named and not there. */
+    /** Reports each reference to a source or layer that does not exist. */
     static void check(Project project, Consumer<String> problems) {
         References references = new References(project, problems);
         project.layers().forEach(references::check);
@@ -33,7 +33,7 @@ final class References {
         String where = "layer " + layer.name();
         for (Clip clip : layer.clips()) {
             if (!clip.isSpan() && project.source(clip.source()).isEmpty()) {
-                problems.accept(where + " shows a source that is not listed: " + clip.source());
+                problems.accept(where + " uses an unknown source: " + clip.source());
             }
         }
         for (LayerLook look : layer.looks()) {
@@ -51,28 +51,30 @@ final class References {
 
     private void check(Look look, Layer layer, String where) {
         for (Step step : look.steps()) {
-            source(step.picture(), where + ", step " + step.id());
+            source(step.picture(), where + ", treatment " + step.id());
         }
-        for (int i = 0; i < look.lanes().size(); i++) {
-            LaneState lane = look.lanes().get(i);
-            source(lane.feed().source(), where + ", " + look.model().lanes().get(i).title());
+        for (int i = 0; i < look.channels().size(); i++) {
+            ChannelState channel = look.channels().get(i);
+            source(
+                    channel.channelSource().source(),
+                    where + ", " + look.model().channels().get(i).title());
         }
         for (Burst burst : look.bursts()) {
             anchor(burst.anchor(), layer, where + ", burst " + burst.name());
         }
-        String matte = look.reach().matte().layer();
+        String matte = look.mask().matte().layer();
         if (!matte.isEmpty() && project.layer(matte).isEmpty()) {
-            problems.accept(where + " is held in by a layer that is not there: " + matte);
+            problems.accept(where + " has a mask that uses an unknown layer: " + matte);
         }
     }
 
-    /** A burst whose anchor is not there moves nothing. */
+    /** Reports an anchor that does not exist: its burst has no effect. */
     private void anchor(Anchor anchor, Layer layer, String where) {
         switch (anchor) {
             case Anchor.AtFrame at -> {}
             case Anchor.AtCut at -> {
                 if (!project.cuts(layer).containsKey(at.clip())) {
-                    problems.accept(where + " stands on a cut that is not there: " + at.clip());
+                    problems.accept(where + " is anchored to an unknown cut: " + at.clip());
                 }
             }
             case Anchor.AtMarkers at ->
@@ -85,15 +87,14 @@ final class References {
                                     id ->
                                             problems.accept(
                                                     where
-                                                            + " stands on a marker that is not"
-                                                            + " there: "
+                                                            + " is anchored to an unknown marker: "
                                                             + id));
         }
     }
 
     private void source(String id, String where) {
         if (!id.isEmpty() && project.source(id).isEmpty()) {
-            problems.accept(where + " uses a source that is not listed: " + id);
+            problems.accept(where + " uses an unknown source: " + id);
         }
     }
 }

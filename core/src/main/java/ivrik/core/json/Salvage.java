@@ -13,14 +13,14 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.function.Consumer;
 
-/** Reads JSON up to the place where it is damaged and keeps what stood before. */
+/** Reads damaged JSON up to the place of the damage. */
 final class Salvage {
     private final Deque<ContainerNode<?>> open = new ArrayDeque<>();
     private JsonNode root = JsonNodeFactory.instance.objectNode();
 
     private Salvage() {}
 
-    /** The tree as far as it could be read; {@code problems} is told what was wrong. */
+    /** The tree up to the damage; {@code problems} receives the syntax error. */
     static JsonNode read(String text, Consumer<String> problems) {
         Salvage salvage = new Salvage();
         String marked = text.startsWith("\uFEFF") ? text.substring(1) : text;
@@ -29,7 +29,7 @@ final class Salvage {
                 salvage.take(parser);
             }
             if (!salvage.open.isEmpty()) {
-                problems.accept("the text ends too early; what stood before the end is kept");
+                problems.accept("the file is truncated; the part before the end was read");
             }
         } catch (IOException e) {
             int line =
@@ -38,7 +38,7 @@ final class Salvage {
                             ? j.getLocation().getLineNr()
                             : 0;
             problems.accept(
-                    "the text is damaged at line " + line + "; what stood before that is kept");
+                    "the file is damaged at line " + line + "; the part before it was read");
         }
         return salvage.root;
     }

@@ -11,15 +11,15 @@ import ivrik.core.separation.Ink;
 
 import java.util.Optional;
 
-/** A piece of footage or a graphic. */
+/** Reads and writes a source: a clip or a graphic. */
 final class SourceJson {
-    /** The longest side of a picture, in pixels. */
+    /** Longest side of a picture in pixels. */
     static final int LONGEST_SIDE = 16384;
 
     static final Rational SLOWEST = new Rational(1, 100);
     static final Rational FASTEST = Rational.of(1000);
 
-    private static final int MOST_TRACKS = 1000;
+    private static final int MAX_TRACKS = 1000;
     private static final double LARGEST_LETTERS_PX = 10000;
 
     private SourceJson() {}
@@ -31,19 +31,19 @@ final class SourceJson {
                         .put("id", source.id())
                         .put("name", source.name())
                         .put("path", source.path())
-                        .put("kind", Words.of(source.kind()));
+                        .put("kind", EnumNames.of(source.kind()));
         node.putArray("size").add(source.size().width()).add(source.size().height());
         node.put("rate", source.rate().toString())
                 .put("frames", source.frames())
                 .put("sound", source.sound());
         source.title().ifPresent(title -> node.set("title", write(title)));
-        if (!source.reading().equals(Source.Reading.USUAL)) {
-            ObjectNode reading = node.putObject("reading");
-            source.reading().track().ifPresent(track -> reading.put("track", track));
-            source.reading().layer().ifPresent(layer -> reading.put("layer", layer));
-            source.reading().space().ifPresent(s -> reading.put("colour", s.id()));
-            reading.put("counted", source.reading().counted())
-                    .put("delivered", source.reading().delivered());
+        if (!source.settings().equals(Source.FootageSettings.AUTOMATIC)) {
+            ObjectNode reading = node.putObject("settings");
+            source.settings().soundTrack().ifPresent(track -> reading.put("soundTrack", track));
+            source.settings().imageLayer().ifPresent(layer -> reading.put("imageLayer", layer));
+            source.settings().colourSpace().ifPresent(s -> reading.put("colourSpace", s.id()));
+            reading.put("countFrames", source.settings().countFrames())
+                    .put("noConversion", source.settings().noConversion());
         }
         return node;
     }
@@ -56,13 +56,13 @@ final class SourceJson {
                 .put("weight", title.weight())
                 .put("sizePx", title.sizePx())
                 .put("tracking", title.tracking())
-                .put("align", Words.of(title.align()))
+                .put("align", EnumNames.of(title.align()))
                 .put("colour", title.colour().hex());
     }
 
     static Source read(Fields fields) {
         String id = fields.text("id");
-        Source.Kind kind = fields.word("kind", Source.Kind.MOVIE);
+        Source.Kind kind = fields.choice("kind", Source.Kind.MOVIE);
         return new Source(
                 id,
                 fields.text("name", id),
@@ -70,10 +70,10 @@ final class SourceJson {
                 kind,
                 size(fields),
                 fields.rate("rate", SLOWEST, FASTEST),
-                fields.whole("frames", 1, 1, ValueJson.MOST_FRAMES),
+                fields.whole("frames", 1, 1, ValueJson.MAX_FRAMES),
                 fields.flag("sound", false),
                 fields.optional("title", SourceJson::title),
-                fields.read("reading", Source.Reading.USUAL, SourceJson::reading));
+                fields.read("settings", Source.FootageSettings.AUTOMATIC, SourceJson::settings));
     }
 
     static Size size(Fields fields) {
@@ -90,22 +90,25 @@ final class SourceJson {
                         (int) fields.whole("weight", rest.weight(), 1, 1000),
                         fields.number("sizePx", rest.sizePx(), 1, LARGEST_LETTERS_PX),
                         fields.number("tracking", rest.tracking(), -1000, 10000),
-                        fields.word("align", rest.align()),
+                        fields.choice("align", rest.align()),
                         fields.named("colour", rest.colour(), Ink::parse));
         fields.finish();
         return title;
     }
 
-    private static Source.Reading reading(Fields fields) {
-        return new Source.Reading(
-                fields.has("track")
-                        ? Optional.of((int) fields.whole("track", 0, MOST_TRACKS))
+    private static Source.FootageSettings settings(Fields fields) {
+        return new Source.FootageSettings(
+                fields.has("soundTrack")
+                        ? Optional.of((int) fields.whole("soundTrack", 0, MAX_TRACKS))
                         : Optional.empty(),
-                fields.has("layer") ? Optional.of(fields.text("layer")) : Optional.empty(),
-                fields.flag("counted", false),
-                fields.flag("delivered", false),
-                fields.has("colour")
-                        ? Optional.of(fields.named("colour", ColourSpace.SRGB, ColourSpace::named))
+                fields.has("imageLayer")
+                        ? Optional.of(fields.text("imageLayer"))
+                        : Optional.empty(),
+                fields.flag("countFrames", false),
+                fields.flag("noConversion", false),
+                fields.has("colourSpace")
+                        ? Optional.of(
+                                fields.named("colourSpace", ColourSpace.SRGB, ColourSpace::named))
                         : Optional.empty());
     }
 }

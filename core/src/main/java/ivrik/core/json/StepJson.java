@@ -5,9 +5,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 
 import ivrik.core.UnknownNameException;
 import ivrik.core.colour.ColourTable;
-import ivrik.core.colour.CubeText;
-import ivrik.core.look.Amounts;
-import ivrik.core.look.Amounts.Unbaked;
+import ivrik.core.colour.CubeFormat;
+import ivrik.core.look.ChannelSettings;
+import ivrik.core.look.ChannelSettings.BeforeBaking;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.look.Target;
@@ -24,10 +24,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 
-/** One treatment in a look. */
+/** Reads and writes one treatment of a look. */
 final class StepJson {
-    /** A lane has at most this many pins, points and the like of one treatment. */
-    static final int MOST_THINGS = 1000;
+    /** Largest number of pins, points or similar items of one treatment in a channel. */
+    static final int MAX_ITEMS = 1000;
 
     private static final double WIDEST_JITTER = 1e6;
 
@@ -39,16 +39,16 @@ final class StepJson {
                         .createObjectNode()
                         .put("id", step.id())
                         .put("treatment", step.treatment())
-                        .put("section", Words.of(step.section()))
+                        .put("section", EnumNames.of(step.section()))
                         .put("on", step.on())
-                        .put("edgeFill", Words.of(step.edgeFill()))
-                        .put("sampler", Words.of(step.sampler()));
+                        .put("edgeFill", EnumNames.of(step.edgeFill()))
+                        .put("sampler", EnumNames.of(step.sampler()));
         if (step.bySeed()) {
-            node.put("bySeed", true);
+            node.put("sharePatternBySeed", true);
         }
-        if (!step.words().isEmpty()) {
-            ObjectNode words = node.putObject("words");
-            step.words().forEach(words::put);
+        if (!step.choices().isEmpty()) {
+            ObjectNode choices = node.putObject("options");
+            step.choices().forEach(choices::put);
         }
         if (!step.picture().isEmpty()) {
             node.put("picture", step.picture());
@@ -58,32 +58,33 @@ final class StepJson {
                         table ->
                                 node.putObject("table")
                                         .put("name", table.name())
-                                        .put("cube", CubeText.write(table)));
+                                        .put("cube", CubeFormat.write(table)));
         if (!step.measured().isEmpty()) {
             node.put("measured", step.measured());
         }
-        ArrayNode lanes = node.putArray("lanes");
-        step.lanes().forEach(amounts -> lanes.add(write(amounts)));
+        ArrayNode channels = node.putArray("channels");
+        step.channels().forEach(settings -> channels.add(write(settings)));
         return node;
     }
 
-    private static ObjectNode write(Amounts amounts) {
+    private static ObjectNode write(ChannelSettings settings) {
         ObjectNode node = Json.MAPPER.createObjectNode();
         ObjectNode values = node.putObject("values");
-        amounts.values().forEach((name, value) -> values.set(name, ValueJson.write(value)));
-        write(amounts.jitter(), amounts.jitters(), node);
-        if (amounts.seed() != Amounts.FIRST_SEED) {
-            node.put("seed", amounts.seed());
+        settings.values().forEach((name, value) -> values.set(name, ValueJson.write(value)));
+        write(settings.jitter(), settings.jitters(), node);
+        if (settings.seed() != ChannelSettings.FIRST_SEED) {
+            node.put("seed", settings.seed());
         }
-        amounts.unbaked().ifPresent(unbaked -> node.set("unbaked", write(unbaked)));
+        settings.beforeBaking()
+                .ifPresent(beforeBaking -> node.set("beforeBaking", write(beforeBaking)));
         return node;
     }
 
-    private static ObjectNode write(Unbaked unbaked) {
+    private static ObjectNode write(BeforeBaking beforeBaking) {
         ObjectNode node = Json.MAPPER.createObjectNode();
         ObjectNode values = node.putObject("values");
-        unbaked.values().forEach((name, value) -> values.set(name, ValueJson.write(value)));
-        write(unbaked.jitter(), unbaked.jitters(), node);
+        beforeBaking.values().forEach((name, value) -> values.set(name, ValueJson.write(value)));
+        write(beforeBaking.jitter(), beforeBaking.jitters(), node);
         return node;
     }
 
@@ -101,81 +102,81 @@ final class StepJson {
         ObjectNode node = Json.MAPPER.createObjectNode();
         node.set("amount", ValueJson.write(jitter.amount()));
         return node.put("frequencyHz", jitter.frequencyHz())
-                .put("kind", Words.of(jitter.kind()))
+                .put("kind", EnumNames.of(jitter.kind()))
                 .put("seed", jitter.seed())
                 .put("octaves", jitter.octaves());
     }
 
     /**
-     * The step as it is written, with the rest value of each parameter that is left out.
+     * The step with the default of each missing parameter.
      *
-     * @param lanes how many lanes its look has
+     * @param channels number of channels of the look
      */
-    static Step read(Fields fields, int lanes) {
+    static Step read(Fields fields, int channels) {
         Treatment treatment = Treatments.named(fields.text("treatment"));
         Description description = treatment.description();
         Section section = section(fields, treatment);
-        Step rest = Step.atRest(id(fields), treatment, section, lanes);
+        Step rest = Step.atRest(id(fields), treatment, section, channels);
         Step step =
                 new Step(
                         rest.id(),
                         rest.treatment(),
                         section,
                         fields.flag("on", true),
-                        fields.word("edgeFill", rest.edgeFill()),
-                        fields.word("sampler", rest.sampler()),
-                        fields.flag("bySeed", false),
-                        fields.read("words", Map.of(), f -> words(f, description)),
+                        fields.choice("edgeFill", rest.edgeFill()),
+                        fields.choice("sampler", rest.sampler()),
+                        fields.flag("sharePatternBySeed", false),
+                        fields.read("options", Map.of(), f -> choices(f, description)),
                         fields.text("picture", ""),
                         fields.read("table", Optional.empty(), StepJson::table),
                         fields.text("measured", ""),
-                        fields.each("lanes", "lane", f -> amounts(f, description)));
-        if (step.lanes().isEmpty()) {
-            return step.withLanes(rest.lanes());
+                        fields.each("channels", "channel", f -> settings(f, description)));
+        if (step.channels().isEmpty()) {
+            return step.withChannels(rest.channels());
         }
-        if (step.lanes().size() != rest.lanes().size()) {
+        if (step.channels().size() != rest.channels().size()) {
             throw new IllegalArgumentException(
-                    "it has amounts for "
-                            + step.lanes().size()
-                            + " lanes, not "
-                            + rest.lanes().size());
+                    "settings for "
+                            + step.channels().size()
+                            + " channels, expected "
+                            + rest.channels().size());
         }
         return step;
     }
 
     private static Optional<ColourTable> table(Fields fields) {
-        return Optional.of(CubeText.read(fields.text("cube"), fields.text("name", "table")));
+        return Optional.of(CubeFormat.read(fields.text("cube"), fields.text("name", "table")));
     }
 
     private static String id(Fields fields) {
         String id = fields.text("id");
         if (id.isEmpty() || id.contains(".") || Target.RESERVED.contains(id)) {
             throw new IllegalArgumentException(
-                    "'" + id + "' cannot be an id: dials could not tell it from other words");
+                    "'" + id + "' cannot be an id: it is reserved or contains a dot");
         }
         return id;
     }
 
     private static Section section(Fields fields, Treatment treatment) {
         Section rest = Section.usual(treatment);
-        Section section = fields.word("section", rest);
+        Section section = fields.choice("section", rest);
         if (!Section.of(treatment).contains(section)) {
-            fields.tell(
-                    "its treatment cannot be done in the section "
-                            + Words.of(section)
+            fields.report(
+                    "the treatment cannot be used in section "
+                            + EnumNames.of(section)
                             + "; "
-                            + Words.of(rest)
-                            + " is taken");
+                            + EnumNames.of(rest)
+                            + " used");
             return rest;
         }
         return section;
     }
 
-    private static Map<String, String> words(Fields fields, Description description) {
-        Map<String, String> words = new TreeMap<>();
+    private static Map<String, String> choices(Fields fields, Description description) {
+        Map<String, String> choices = new TreeMap<>();
         for (Option option : description.options()) {
             if (fields.has(option.name())) {
-                words.put(
+                choices.put(
                         option.name(),
                         fields.named(
                                 option.name(),
@@ -184,21 +185,21 @@ final class StepJson {
                                         UnknownNameException.find(
                                                 "choice of " + option.title(),
                                                 w,
-                                                option.words(),
+                                                option.choices(),
                                                 each -> each)));
             }
         }
-        return words;
+        return choices;
     }
 
-    private static Amounts amounts(Fields fields, Description description) {
-        Amounts rest = Amounts.atRest(description);
-        return new Amounts(
+    private static ChannelSettings settings(Fields fields, Description description) {
+        ChannelSettings rest = ChannelSettings.atRest(description);
+        return new ChannelSettings(
                 fields.read("values", rest.values(), f -> values(f, description)),
                 fields.read("jitter", Jitter.NONE, StepJson::jitter),
                 fields.read("jitters", Map.of(), f -> jitters(f, description)),
-                fields.whole("seed", Amounts.FIRST_SEED, Long.MIN_VALUE, Long.MAX_VALUE),
-                fields.optional("unbaked", f -> unbaked(f, description)));
+                fields.whole("seed", ChannelSettings.FIRST_SEED, Long.MIN_VALUE, Long.MAX_VALUE),
+                fields.optional("beforeBaking", f -> beforeBaking(f, description)));
     }
 
     private static Map<String, Jitter> jitters(Fields fields, Description description) {
@@ -213,11 +214,11 @@ final class StepJson {
         return jitters;
     }
 
-    private static Unbaked unbaked(Fields fields, Description description) {
-        return new Unbaked(
+    private static BeforeBaking beforeBaking(Fields fields, Description description) {
+        return new BeforeBaking(
                 fields.read(
                         "values",
-                        Amounts.atRest(description).values(),
+                        ChannelSettings.atRest(description).values(),
                         f -> values(f, description)),
                 fields.read("jitter", Jitter.NONE, StepJson::jitter),
                 fields.read("jitters", Map.of(), f -> jitters(f, description)));
@@ -228,11 +229,11 @@ final class StepJson {
         for (Parameter parameter : description.parameters()) {
             values.put(parameter.name(), ValueJson.read(fields, parameter));
         }
-        description.series().ifPresent(series -> things(fields, series, values));
+        description.series().ifPresent(series -> items(fields, series, values));
         return values;
     }
 
-    private static void things(Fields fields, Series series, Map<String, Value> values) {
+    private static void items(Fields fields, Series series, Map<String, Value> values) {
         String number = series.name() + "\\.\\d{1,6}\\..*";
         int count =
                 fields.names().stream()
@@ -240,17 +241,11 @@ final class StepJson {
                         .mapToInt(name -> Integer.parseInt(name.split("\\.")[1]) + 1)
                         .max()
                         .orElse(0);
-        if (count > MOST_THINGS) {
-            fields.tell(
-                    "there are "
-                            + count
-                            + " of "
-                            + series.name()
-                            + "; "
-                            + MOST_THINGS
-                            + " are read");
+        if (count > MAX_ITEMS) {
+            fields.report(
+                    count + " entries of " + series.name() + "; only " + MAX_ITEMS + " were read");
         }
-        for (int i = 0; i < Math.min(count, MOST_THINGS); i++) {
+        for (int i = 0; i < Math.min(count, MAX_ITEMS); i++) {
             for (Parameter parameter : series.parameters()) {
                 String address = series.address(i, parameter.name());
                 values.put(
@@ -264,8 +259,8 @@ final class StepJson {
         return new Jitter(
                 ValueJson.read(fields, "amount", Value.ZERO, 0, WIDEST_JITTER),
                 fields.number("frequencyHz", Jitter.NONE.frequencyHz(), 0, Jitter.MAX_FREQUENCY_HZ),
-                fields.word("kind", Jitter.NONE.kind()),
+                fields.choice("kind", Jitter.NONE.kind()),
                 fields.whole("seed", Jitter.NONE.seed(), Long.MIN_VALUE, Long.MAX_VALUE),
-                (int) fields.whole("octaves", 1, 1, Jitter.MOST_OCTAVES));
+                (int) fields.whole("octaves", 1, 1, Jitter.MAX_OCTAVES));
     }
 }

@@ -7,14 +7,14 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.node.TextNode;
 
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Value;
 import ivrik.core.treatment.Parameter;
 
-/** A number that may move: {@code 4.5}, or its rest and its pegs. */
+/** Reads and writes a value over time: {@code 4.5}, or its rest and keyframes. */
 final class ValueJson {
-    /** Frames lie between minus this and this. */
-    static final long MOST_FRAMES = 100_000_000;
+    /** Largest absolute frame number. */
+    static final long MAX_FRAMES = 100_000_000;
 
     private ValueJson() {}
 
@@ -23,12 +23,13 @@ final class ValueJson {
             return DoubleNode.valueOf(value.rest());
         }
         ObjectNode node = Json.MAPPER.createObjectNode().put("rest", value.rest());
-        ArrayNode pegs = node.putArray("pegs");
-        for (Peg peg : value.pegs()) {
-            pegs.addObject()
-                    .put("frame", peg.frame())
-                    .put("value", peg.value())
-                    .set("ease", write(peg.ease()));
+        ArrayNode keyframes = node.putArray("keyframes");
+        for (Keyframe keyframe : value.keyframes()) {
+            keyframes
+                    .addObject()
+                    .put("frame", keyframe.frame())
+                    .put("value", keyframe.value())
+                    .set("ease", write(keyframe.ease()));
         }
         return node;
     }
@@ -42,7 +43,7 @@ final class ValueJson {
         };
     }
 
-    /** A value that may be all that the parameter may be; its rest where it is left out. */
+    /** A value within the range of a parameter; the parameter's default if it is missing. */
     static Value read(Fields fields, Parameter range) {
         return read(fields, range.name(), Value.of(range.rest()), range);
     }
@@ -64,12 +65,12 @@ final class ValueJson {
                 f ->
                         new Value(
                                 f.number("rest", otherwise.rest(), min, max),
-                                f.each("pegs", "peg", p -> peg(p, min, max))));
+                                f.each("keyframes", "keyframe", p -> keyframe(p, min, max))));
     }
 
-    private static Peg peg(Fields fields, double min, double max) {
-        return new Peg(
-                fields.whole("frame", -MOST_FRAMES, MOST_FRAMES),
+    private static Keyframe keyframe(Fields fields, double min, double max) {
+        return new Keyframe(
+                fields.whole("frame", -MAX_FRAMES, MAX_FRAMES),
                 fields.number("value", min, max),
                 ease(fields, Ease.LINEAR));
     }
@@ -92,10 +93,9 @@ final class ValueJson {
             case "hold" -> Ease.HOLD;
             case "linear" -> Ease.LINEAR;
             default -> {
-                fields.tell(
-                        "an ease is hold, linear or four handles, not "
-                                + Words.quoted(ease)
-                                + "; linear is taken");
+                fields.report(
+                        EnumNames.quoted(ease)
+                                + " is not an ease (hold, linear or four handles); linear used");
                 yield Ease.LINEAR;
             }
         };

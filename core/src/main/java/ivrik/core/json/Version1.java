@@ -14,15 +14,15 @@ import java.util.Map;
 import java.util.function.Consumer;
 
 /**
- * Brings files of version 1 to version 2: steps and looks get ids, dials aim by them, seeds leave the
- * values, and the ways of looking between pixels have their names in the field.
+ * Converts a tree of version 1 to version 2, in place: steps and looks get ids, dials address steps by id,
+ * seeds become integers outside the values, and resampling filters get their standard names.
  */
 final class Version1 {
     private static final Map<String, String> SAMPLERS =
             Map.of("quick", "linear", "good", "cubic", "best", "lanczos");
 
-    /** What was written of numbers that others can be told from. */
-    private static final List<String> TOLD = List.of("none", "moving");
+    /** Values of {@code reported} that mean no measurement. */
+    private static final List<String> REPORTED = List.of("none", "moving");
 
     private final Consumer<String> problems;
 
@@ -30,7 +30,7 @@ final class Version1 {
         this.problems = problems;
     }
 
-    /** Changes a whole file in place. */
+    /** Converts a whole file in place. */
     static void lift(ObjectNode root, Consumer<String> problems) {
         Version1 lift = new Version1(problems);
         if (root.path("format").asText().equals(LookJson.FORMAT)) {
@@ -84,9 +84,9 @@ final class Version1 {
 
     private static Separation model(ObjectNode look) {
         try {
-            return Separations.named(look.path("separation").asText());
+            return Separations.named(Version2.separation(look.path("separation").asText()));
         } catch (IvrikException e) {
-            // Told when the look is read; until then as there.
+            // the error is reported later, when the look is read
             return Separations.named("rgb");
         }
     }
@@ -98,44 +98,48 @@ final class Version1 {
             step.put("sampler", SAMPLERS.get(step.path("sampler").asText()));
         }
         for (JsonNode each : step.path("lanes")) {
-            if (each instanceof ObjectNode lane) {
-                lane.remove(TOLD);
-                if (lane.path("jitter") instanceof ObjectNode jitter) {
-                    jitter.remove(TOLD);
+            if (each instanceof ObjectNode channel) {
+                channel.remove(REPORTED);
+                if (channel.path("jitter") instanceof ObjectNode jitter) {
+                    jitter.remove(REPORTED);
                 }
-                seed(lane, id);
+                seed(channel, id);
             }
         }
     }
 
-    /** A seed was a value among others, and could even move; now it is one whole number. */
-    private void seed(ObjectNode lane, String id) {
-        if (!(lane.path("values") instanceof ObjectNode values) || !values.has("seed")) {
+    /** Version 1 stored the seed as a value over time; version 2 stores one integer. */
+    private void seed(ObjectNode channel, String id) {
+        if (!(channel.path("values") instanceof ObjectNode values) || !values.has("seed")) {
             return;
         }
         JsonNode seed = values.remove("seed");
         if (seed.isObject()) {
             problems.accept(
-                    "step "
+                    "treatment "
                             + id
-                            + ": its seed had pegs; a seed is one number now, and what is random"
-                            + " about it follows its rest");
+                            + ": keyframes on a seed are no longer supported; its default value is"
+                            + " used");
             seed = seed.path("rest");
         }
-        lane.put("seed", Math.round(seed.asDouble(1)));
+        channel.put("seed", Math.round(seed.asDouble(1)));
     }
 
     private static void link(ObjectNode link, List<String> ids, Separation model) {
         int step = link.path("step").asInt();
-        int lane = link.path("lane").asInt();
+        int channel = link.path("lane").asInt();
         String target = link.path("target").asText();
         link.remove(List.of("step", "lane"));
         if (step < 0) {
             link.put("target", "reach." + target);
-        } else if (step < ids.size() && lane >= 0 && lane < model.lanes().size()) {
-            link.put("target", ids.get(step) + "." + model.lanes().get(lane).id() + "." + target);
+        } else if (step < ids.size() && channel >= 0 && channel < model.channels().size()) {
+            link.put(
+                    "target",
+                    ids.get(step) + "." + model.channels().get(channel).id() + "." + target);
         } else {
-            link.put("target", "step " + (step + 1) + ", lane " + (lane + 1) + ", " + target);
+            link.put(
+                    "target",
+                    "treatment " + (step + 1) + ", channel " + (channel + 1) + ", " + target);
         }
     }
 }

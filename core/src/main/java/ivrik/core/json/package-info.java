@@ -1,5 +1,5 @@
 /**
- * Projects and looks as JSON text: written whole, read as far as they can be, with a list of what
- * could not. In and out: strings. Depends on project, look and Jackson.
+ * Projects and looks as JSON text. Files are written completely and read as far as possible, with a list of
+ * errors. In and out: strings. Depends on project, look and Jackson.
  */
 package ivrik.core.json;

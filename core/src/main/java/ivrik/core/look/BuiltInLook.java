@@ -5,19 +5,19 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A look that comes with Ivrik.
+ * A built-in look.
  *
- * @param zero the dials, and what they are set to for the look to do nothing
- * @param shown dials that are set to show what it does, where by itself it begins at nothing
+ * @param zero dials and the values at which the look has no effect
+ * @param example dial values that show the look's effect, if its defaults have none
  */
 public record BuiltInLook(
-        LookGroup group, Look look, Map<String, Double> zero, Map<String, Double> shown) {
+        LookGroup group, Look look, Map<String, Double> zero, Map<String, Double> example) {
     public BuiltInLook {
         zero = Map.copyOf(zero);
-        shown = Map.copyOf(shown);
+        example = Map.copyOf(example);
     }
 
-    /** One that does nothing when all its dials are at rest. */
+    /** A look that has no effect while all its dials are at rest. */
     static BuiltInLook of(LookGroup group, String title, Look look, String... tags) {
         Map<String, Double> rests = new LinkedHashMap<>();
         look.dials().forEach(d -> rests.put(d.name(), d.rest()));
@@ -25,26 +25,26 @@ public record BuiltInLook(
                 group, look.withTitle(title).withTags(List.of(tags)), rests, Map.of());
     }
 
-    /** One that does nothing when these dials are so. */
+    /** This look, without effect only at this value of a dial. */
     BuiltInLook withZero(String dial, double value) {
         Map<String, Double> all = new LinkedHashMap<>(zero);
         all.put(dial, value);
-        return new BuiltInLook(group, look, all, shown);
+        return new BuiltInLook(group, look, all, example);
     }
 
-    /** One that is shown with these dials. */
-    BuiltInLook shown(Map<String, Double> dials) {
+    /** This look with dial values that show its effect. */
+    BuiltInLook example(Map<String, Double> dials) {
         return new BuiltInLook(group, look, zero, dials);
     }
 
-    /** The look with its dials where it does nothing. */
+    /** The look with its dials set to have no effect. */
     public Look atZero() {
         return set(zero);
     }
 
-    /** The look as it shows what it does. */
-    public Look shownOff() {
-        return set(shown);
+    /** The look with its example dial values. */
+    public Look withExampleSettings() {
+        return set(example);
     }
 
     private Look set(Map<String, Double> dials) {

@@ -2,10 +2,10 @@ package ivrik.core.look;
 
 import ivrik.core.UnknownNameException;
 import ivrik.core.look.Dial.Link;
-import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfChannel;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Shift;
 
@@ -17,7 +17,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** The looks that come with Ivrik, found by name. */
+/** The built-in looks, by name. */
 public final class BuiltInLooks {
     private static final String PAIR = "pair";
     private static final double FAR_PX = 4000;
@@ -26,8 +26,8 @@ public final class BuiltInLooks {
                             Stream.of(
                                     BuiltInLook.of(
                                             LookGroup.SPLIT,
-                                            "In register",
-                                            inRegister(),
+                                            "Neutral",
+                                            neutral(),
                                             "nothing",
                                             "empty"),
                                     BuiltInLook.of(
@@ -38,15 +38,15 @@ public final class BuiltInLooks {
                                                     "glitch",
                                                     "shift",
                                                     "shake")
-                                            .shown(Map.of("red-x", -9.0, "blue-x", 9.0)),
+                                            .example(Map.of("red-x", -9.0, "blue-x", 9.0)),
                                     BuiltInLook.of(
                                                     LookGroup.SPLIT,
-                                                    "Stereo glasses",
-                                                    stereoGlasses(),
+                                                    "Anaglyph 3D",
+                                                    anaglyph(),
                                                     "anaglyph",
                                                     "3d",
                                                     "red cyan")
-                                            .shown(Map.of("depth", 16.0))),
+                                            .example(Map.of("depth", 16.0))),
                             Stream.of(
                                             TreatedLooks.all(),
                                             LensLooks.all(),
@@ -62,7 +62,7 @@ public final class BuiltInLooks {
 
     private BuiltInLooks() {}
 
-    /** All of them, group by group. */
+    /** All built-in looks, group by group. */
     public static List<BuiltInLook> shelf() {
         return ALL;
     }
@@ -72,58 +72,76 @@ public final class BuiltInLooks {
     }
 
     /**
-     * The look of this name.
+     * The built-in look of a name.
      *
-     * @throws UnknownNameException if there is none; it lists those there are
+     * @throws UnknownNameException if there is none; the message lists all
      */
     public static Look named(String name) {
-        return UnknownNameException.find("look", name, all(), Look::name);
+        return find(name).orElseThrow(() -> unknown(name));
     }
 
-    /** The one of a name; empty if there is none. */
+    private static UnknownNameException unknown(String name) {
+        return FormerNames.presentLook(name)
+                .map(present -> UnknownNameException.renamed("look", name, present))
+                .orElseGet(
+                        () ->
+                                new UnknownNameException(
+                                        "look", name, all().stream().map(Look::name).toList()));
+    }
+
+    /** The built-in look of a name; empty if there is none. */
     public static Optional<Look> find(String name) {
         return all().stream().filter(l -> l.name().equals(name)).findFirst();
     }
 
-    private static Look inRegister() {
-        return Look.atRest("in-register", new Rgb(), new Shift())
-                .withNote("Separates and rejoins and changes nothing: a beginning.");
+    private static Look neutral() {
+        return Look.atRest("neutral", new Rgb(), new Shift())
+                .withNote("Separates and rejoins without a visible change: a starting point.");
     }
 
     private static Look rgbSplit() {
-        List<LaneKind> lanes = new Rgb().lanes();
+        List<ChannelKind> channels = new Rgb().channels();
         List<Dial> dials = new ArrayList<>();
-        for (int lane = 0; lane < lanes.size(); lane++) {
+        for (int channel = 0; channel < channels.size(); channel++) {
             for (String axis : List.of("x", "y")) {
                 dials.add(
                         new Dial(
-                                lanes.get(lane).id() + "-" + axis,
-                                lanes.get(lane).title() + " " + axis,
+                                channels.get(channel).id() + "-" + axis,
+                                channels.get(channel).title() + " " + axis,
                                 "px",
                                 -FAR_PX,
                                 FAR_PX,
                                 0,
                                 Value.ZERO,
-                                List.of(new Link(shift(lane, axis), 1))));
+                                List.of(new Link(shift(channel, axis), 1))));
             }
         }
         double rate = Jitter.NONE.frequencyHz();
-        dials.add(onEveryLane("shake", "Shake", "px", 400, 0, OfLane.JITTER, lanes.size()));
-        dials.add(onEveryLane("rate", "Rate", "Hz", 120, rate, OfLane.JITTER_RATE, lanes.size()));
+        dials.add(
+                onEveryChannel("shake", "Jitter", "px", 400, 0, OfChannel.JITTER, channels.size()));
+        dials.add(
+                onEveryChannel(
+                        "rate",
+                        "Jitter rate",
+                        "Hz",
+                        120,
+                        rate,
+                        OfChannel.JITTER_RATE,
+                        channels.size()));
         return Look.atRest("rgb-split", new Rgb(), new Shift())
-                .withNote("Moves red, green and blue apart, and shakes them.")
+                .withNote("Shifts red, green and blue apart, with jitter.")
                 .withDials(dials);
     }
 
-    /** One lane against the two others: red against cyan and its kin, for glasses of two colours. */
-    private static Look stereoGlasses() {
+    /** Shifts one channel against the other two, for anaglyph glasses. */
+    private static Look anaglyph() {
         List<Dial> dials = new ArrayList<>();
-        dials.add(halves("depth", "Depth", "x"));
-        dials.add(halves("height", "Height", "y"));
+        dials.add(halves("depth", "Horizontal parallax", "x"));
+        dials.add(halves("height", "Vertical offset", "y"));
         dials.add(
                 Dial.choice(
                         PAIR,
-                        "Glasses: left eye, right eye",
+                        "Filter colours (left, right)",
                         List.of(),
                         "red-cyan",
                         "green-magenta",
@@ -131,31 +149,33 @@ public final class BuiltInLooks {
                         "cyan-red",
                         "magenta-green",
                         "yellow-blue"));
-        return Look.atRest("stereo-glasses", new Rgb(), new Shift())
-                .withNote("Moves one lane and the two others apart, half the way each.")
+        return Look.atRest("anaglyph", new Rgb(), new Shift())
+                .withNote(
+                        "Shifts one channel against the other two for anaglyph glasses, half the"
+                                + " distance each.")
                 .withDials(dials);
     }
 
     private static Dial halves(String name, String title, String axis) {
         List<Link> links = new ArrayList<>();
         for (int pair = 0; pair < 6; pair++) {
-            double way = pair < 3 ? 0.5 : -0.5;
-            for (int lane = 0; lane < 3; lane++) {
-                double half = lane == pair % 3 ? way : -way;
-                links.add(new Link(shift(lane, axis), half, new Dial.Only(PAIR, pair)));
+            double direction = pair < 3 ? 0.5 : -0.5;
+            for (int channel = 0; channel < 3; channel++) {
+                double half = channel == pair % 3 ? direction : -direction;
+                links.add(new Link(shift(channel, axis), half, new Dial.Condition(PAIR, pair)));
             }
         }
         return new Dial(name, title, "px", -FAR_PX, FAR_PX, 0, Value.ZERO, links);
     }
 
-    private static Dial onEveryLane(
+    private static Dial onEveryChannel(
             String name,
             String title,
             String unit,
             double max,
             double rest,
             String target,
-            int lanes) {
+            int channels) {
         return new Dial(
                 name,
                 title,
@@ -164,12 +184,12 @@ public final class BuiltInLooks {
                 max,
                 rest,
                 Value.of(rest),
-                IntStream.range(0, lanes)
-                        .mapToObj(lane -> new Link(shift(lane, target), 1))
+                IntStream.range(0, channels)
+                        .mapToObj(channel -> new Link(shift(channel, target), 1))
                         .toList());
     }
 
-    private static Target shift(int lane, String parameter) {
-        return new OfLane("shift-1", lane, parameter);
+    private static Target shift(int channel, String parameter) {
+        return new OfChannel("shift-1", channel, parameter);
     }
 }

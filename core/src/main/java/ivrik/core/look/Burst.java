@@ -3,8 +3,8 @@ package ivrik.core.look;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.motion.Anchor;
-import ivrik.core.motion.Course;
-import ivrik.core.motion.Hill;
+import ivrik.core.motion.Envelope;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Repeat;
 import ivrik.core.motion.Value;
 
@@ -14,18 +14,18 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
- * A movement about an anchor: it adds to the values it drives, as much as its course says there, and nothing
- * outside its frames.
+ * An animation relative to an anchor. Within its frames a burst adds to the values it drives: its envelope at
+ * that frame times each drive's factor.
  *
- * @param id names it in its look for as long as it is there
- * @param anchor what it stands on
- * @param course how it grows and passes
- * @param repeat whether it comes again
- * @param strength times what it drives
- * @param angleDegrees clockwise, by which it turns what moves across and down
- * @param ways for each lane which way it goes
- * @param seed of the ways that are random
- * @param drives what it drives
+ * @param id unique in its look and stable
+ * @param anchor the point in time that the burst is relative to
+ * @param envelope course of the effect over time
+ * @param repeat whether and how often the burst repeats
+ * @param strength factor of all drives
+ * @param angleDegrees rotation of driven x/y pairs, clockwise
+ * @param directions direction of each channel
+ * @param seed seed of random directions
+ * @param drives the driven values
  */
 @RecordBuilder
 public record Burst(
@@ -33,46 +33,46 @@ public record Burst(
         String name,
         boolean on,
         Anchor anchor,
-        Course course,
+        Envelope envelope,
         Repeat repeat,
         Value strength,
         Value angleDegrees,
-        List<Way> ways,
+        List<Direction> directions,
         long seed,
         List<Drive> drives)
         implements BurstBuilder.With {
     public Burst {
-        ways = List.copyOf(ways);
+        directions = List.copyOf(directions);
         drives = List.copyOf(drives);
     }
 
-    /** Three even phases of two frames, that drive nothing yet. */
-    public static Burst of(String id, Anchor anchor, int lanes) {
+    /** A burst of three equal phases of two frames on each side that drives nothing yet. */
+    public static Burst of(String id, Anchor anchor, int channels) {
         return new Burst(
                 id,
                 id,
                 true,
                 anchor,
-                Hill.even(6, 3),
+                PeakEnvelope.even(6, 3),
                 Repeat.ONCE,
                 Value.of(1),
                 Value.ZERO,
-                Collections.nCopies(lanes, Way.AHEAD),
-                Amounts.FIRST_SEED,
+                Collections.nCopies(channels, Direction.FORWARD),
+                ChannelSettings.FIRST_SEED,
                 List.of());
     }
 
-    /** Which way a lane goes when its burst drives it. */
-    public enum Way {
-        /** As its drives say. */
-        AHEAD,
-        /** Against what they say. */
-        OPPOSED,
-        /** Not at all. */
-        STILL,
+    /** Sign with which a burst drives a channel. */
+    public enum Direction {
+        /** As the drive's factor says. */
+        FORWARD,
+        /** The negated factor. */
+        OPPOSITE,
+        /** No change. */
+        FIXED,
         /**
-         * Anew in each phase: what moves across and down as far as they say in any direction, any other value
-         * somewhere between what they say and its opposite.
+         * A new random direction in each phase: for x/y pairs the same distance at a random angle, for other
+         * values a random share between the factor and its negative.
          */
         RANDOM
     }
@@ -80,11 +80,11 @@ public record Burst(
     /**
      * One value that a burst drives.
      *
-     * @param factor added to the value at the peak, for a strength of 1
+     * @param factor added to the value at the peak, at strength 1
      */
     public record Drive(Target target, double factor) {}
 
-    /** That drives other targets in place of each. */
+    /** This burst with each target replaced by others. */
     Burst driving(Function<Target, Stream<Target>> instead) {
         return withDrives(
                 drives.stream()

@@ -1,19 +1,19 @@
 package ivrik.core.look;
 
-import static ivrik.core.look.Links.dial;
-import static ivrik.core.look.Links.lanes;
-import static ivrik.core.look.Links.onto;
-import static ivrik.core.look.Links.share;
-import static ivrik.core.look.Links.whole;
-import static ivrik.core.look.Links.word;
+import static ivrik.core.look.DialLinks.channels;
+import static ivrik.core.look.DialLinks.choice;
+import static ivrik.core.look.DialLinks.dial;
+import static ivrik.core.look.DialLinks.opacity;
+import static ivrik.core.look.DialLinks.share;
+import static ivrik.core.look.DialLinks.whole;
 
 import ivrik.core.look.Dial.Link;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Rgb;
-import ivrik.core.treatment.ChannelMix;
+import ivrik.core.treatment.ChannelMixer;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.GradientMap;
 
@@ -23,7 +23,7 @@ import java.util.Map;
 
 /** Built-in looks of colour and light. */
 final class ColourLooks {
-    /** Where each channel comes from at first. */
+    /** Default channel routing. */
     private static final Map<String, String> SWAPPED =
             Map.of("red", "blue", "green", "green", "blue", "red");
 
@@ -43,13 +43,13 @@ final class ColourLooks {
                         LookGroup.COLOUR, "Duotone", duotone(), "two colours", "tint", "gradient"),
                 BuiltInLook.of(
                         LookGroup.COLOUR,
-                        "Heat",
-                        heat(),
+                        "False colour",
+                        falseColour(),
                         "thermal",
                         "false colour",
                         "gradient",
-                        "night",
-                        "ice"),
+                        "night vision",
+                        "cold"),
                 BuiltInLook.of(
                         LookGroup.COLOUR,
                         "Swap channels",
@@ -60,125 +60,130 @@ final class ColourLooks {
                         "matrix"),
                 BuiltInLook.of(
                         LookGroup.TIME,
-                        "Ghost trail",
-                        ghostTrail(),
+                        "Channel trails",
+                        channelTrails(),
                         "echo",
-                        "linger",
+                        "trails",
                         "afterimage",
                         "decay"));
     }
 
     private static Look channelGlow() {
         double[] begins = {40, 24, 60};
-        List<LaneKind> kinds = new Rgb().lanes();
+        List<ChannelKind> kinds = new Rgb().channels();
         List<Dial> dials = new ArrayList<>();
-        for (int lane = 0; lane < kinds.size(); lane++) {
+        for (int channel = 0; channel < kinds.size(); channel++) {
             double[] only = new double[kinds.size()];
-            only[lane] = 1;
+            only[channel] = 1;
             dials.add(
                     dial(
-                            kinds.get(lane).id(),
-                            kinds.get(lane).title(),
+                            kinds.get(channel).id(),
+                            kinds.get(channel).title(),
                             "px",
                             0,
                             1000,
                             0,
-                            begins[lane],
-                            lanes("gaussian-1", "radius", only)));
+                            begins[channel],
+                            channels("gaussian-1", "radius", only)));
         }
-        dials.add(share("strength", "Strength", 0.6, onto(1)));
+        dials.add(share("strength", "Strength", 0.6, opacity(1)));
         return Look.atRest("channel-glow", new Rgb(), new GaussianBlur())
-                .withOnto(new Onto(Blend.SCREEN, Value.ZERO))
+                .withBlend(new LookBlend(Blend.SCREEN, Value.ZERO))
                 .withNote(
-                        "Lays each channel, blurred by its own radius, over the picture as light.")
+                        "Adds a blurred copy of each channel over the picture, each with its own"
+                                + " radius.")
                 .withDials(dials);
     }
 
     private static Look duotone() {
         return Look.atRest("duotone", new Rgb(), new GradientMap())
-                .withNote("Two colours and one between them in the place of tones.")
+                .withNote("Maps tones to two colours and a midpoint colour.")
                 .withDials(
                         List.of(
                                 amount(),
                                 dial(
                                         "middle",
-                                        "Middle at",
+                                        "Midpoint",
                                         "%",
                                         1,
                                         99,
                                         50,
                                         50,
-                                        whole("gradient-map-1", "middle", 1))));
+                                        whole("gradient-map-1", "midpoint", 1))));
     }
 
     private static Dial amount() {
         return share("amount", "Amount", 1, whole("gradient-map-1", "amount", 100));
     }
 
-    private static Look heat() {
+    private static Look falseColour() {
         String step = "gradient-map-1";
-        return Look.atRest("heat", new Rgb(), new GradientMap())
-                .withStep(step, s -> s.withWords(Map.of(GradientMap.SCALE.name(), "heat")))
-                .withNote("The colours of a camera that sees heat, or cold, or in the night.")
+        return Look.atRest("false-colour", new Rgb(), new GradientMap())
+                .withStep(step, s -> s.withChoices(Map.of(GradientMap.SCALE.name(), "thermal")))
+                .withNote("False-colour palettes: thermal, cold and night vision.")
                 .withDials(
                         List.of(
                                 amount(),
                                 Dial.choice(
                                         "scale",
-                                        "Scale",
-                                        word(step, GradientMap.SCALE.name()),
-                                        "heat",
-                                        "ice",
-                                        "night")));
+                                        "Palette",
+                                        choice(step, GradientMap.SCALE.name()),
+                                        "thermal",
+                                        "cold",
+                                        "night-vision")));
     }
 
     private static Look swap() {
         List<String> channels = List.of("red", "green", "blue");
         List<Dial> dials = new ArrayList<>();
         for (String to : channels) {
-            List<String> words = new ArrayList<>(channels);
-            words.remove(to);
-            words.addFirst(to);
+            List<String> choices = new ArrayList<>(channels);
+            choices.remove(to);
+            choices.addFirst(to);
             List<Link> links = new ArrayList<>();
-            for (int other = 1; other < words.size(); other++) {
-                Dial.Only chosen = new Dial.Only(to, other);
+            for (int other = 1; other < choices.size(); other++) {
+                Dial.Condition chosen = new Dial.Condition(to, other);
                 links.add(part(to, to, -100.0 / other, chosen));
-                links.add(part(to, words.get(other), 100.0 / other, chosen));
+                links.add(part(to, choices.get(other), 100.0 / other, chosen));
             }
             String title = Character.toUpperCase(to.charAt(0)) + to.substring(1);
             dials.add(
-                    Dial.choice(to, title + " from", links, words.toArray(String[]::new))
-                            .withValue(Value.of(words.indexOf(SWAPPED.get(to)))));
+                    Dial.choice(to, title + " output from", links, choices.toArray(String[]::new))
+                            .withValue(Value.of(choices.indexOf(SWAPPED.get(to)))));
         }
-        return Look.atRest("swap", new Rgb(), new ChannelMix())
-                .withNote("Shows any channel in the place of any other.")
+        return Look.atRest("swap", new Rgb(), new ChannelMixer())
+                .withNote("Replaces channels by one another.")
                 .withDials(dials);
     }
 
-    private static Link part(String to, String from, double percent, Dial.Only only) {
-        return new Link(new OfStep("channel-mix-1", ChannelMix.name(to, from)), percent, only);
+    private static Link part(String to, String from, double percent, Dial.Condition only) {
+        return new Link(new OfStep("channel-mixer-1", ChannelMixer.name(to, from)), percent, only);
     }
 
-    private static Look ghostTrail() {
+    private static Look channelTrails() {
         double[] begins = {82, 60, 88};
-        List<LaneKind> kinds = new Rgb().lanes();
+        List<ChannelKind> kinds = new Rgb().channels();
         List<Dial> dials = new ArrayList<>();
-        for (int lane = 0; lane < kinds.size(); lane++) {
+        for (int channel = 0; channel < kinds.size(); channel++) {
             dials.add(
                     dial(
-                            kinds.get(lane).id(),
-                            kinds.get(lane).title() + " lingers",
+                            kinds.get(channel).id(),
+                            kinds.get(channel).title() + " trail per frame",
                             "%",
                             0,
-                            FeedParts.MOST_LINGER_PERCENT,
+                            ChannelSourceParameters.MAX_TRAIL_PERCENT,
                             0,
-                            begins[lane],
-                            List.of(new Link(new Target.OfFeed(lane, FeedParts.LINGER), 1))));
+                            begins[channel],
+                            List.of(
+                                    new Link(
+                                            new Target.OfChannelSource(
+                                                    channel, ChannelSourceParameters.TRAIL),
+                                            1))));
         }
-        return Look.atRest("ghost-trail", new Rgb())
+        return Look.atRest("channel-trails", new Rgb())
                 .withNote(
-                        "What was bright lingers in each channel for its own time: what moves"
-                                + " trails colours.")
+                        "Bright areas leave trails of different lengths in each channel, so that"
+                                + " movement trails colour.")
                 .withDials(dials);
     }
 }

@@ -1,17 +1,17 @@
 package ivrik.core.look;
 
 import static ivrik.core.look.TimedLooks.dial;
-import static ivrik.core.look.TimedLooks.ofLanes;
+import static ivrik.core.look.TimedLooks.ofChannels;
 
+import ivrik.core.look.Burst.Direction;
 import ivrik.core.look.Burst.Drive;
-import ivrik.core.look.Burst.Way;
 import ivrik.core.look.Dial.Link;
 import ivrik.core.look.Target.OfBurst;
-import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfChannel;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Phase;
-import ivrik.core.motion.Swipe;
+import ivrik.core.motion.TransitionEnvelope;
 import ivrik.core.motion.Value;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.separation.Rgb;
@@ -21,87 +21,105 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 
-/** Built-in looks that take one shot to the next by way of the channels. */
+/** Built-in transitions that separate the channels between two shots. */
 final class CutLooks {
     private static final String APART = "apart";
     private static final double FAR_PX = 8000;
 
-    /** Frames that coming apart takes, and coming together. */
+    /** Frames in which the channels separate, and rejoin. */
     private static final int LONG = 8;
 
     private CutLooks() {}
 
     static List<BuiltInLook> all() {
         return List.of(
-                BuiltInLook.of(LookGroup.CUTS, "Lane cut", laneCut(), "transition", "channels")
-                        .shown(Map.of("red", 6.0, "blue", -6.0)),
-                BuiltInLook.of(LookGroup.CUTS, "Lane wipe", laneWipe(), "transition")
-                        .shown(Map.of("red", 8.0, "green", 14.0, "blue", 20.0)),
+                BuiltInLook.of(
+                                LookGroup.CUTS,
+                                "Staggered cut",
+                                staggeredCut(),
+                                "transition",
+                                "channels")
+                        .example(Map.of("red", 6.0, "blue", -6.0)),
+                BuiltInLook.of(LookGroup.CUTS, "Channel wipe", channelWipe(), "transition")
+                        .example(Map.of("red", 8.0, "green", 14.0, "blue", 20.0)),
                 BuiltInLook.of(LookGroup.CUTS, "Pull apart", pullApart(), "transition", "split")
-                        .shown(Map.of("distance", 260.0)));
+                        .example(Map.of("distance", 260.0)));
     }
 
-    /** Each lane at a cut of its own. */
-    private static Look laneCut() {
-        return Look.atRest("lane-cut", new Rgb())
+    /** Each channel cuts at its own frame. */
+    private static Look staggeredCut() {
+        return Look.atRest("staggered-cut", new Rgb())
                 .withNote(
-                        "Lets each lane go to the next shot some frames later, or sooner, than the"
-                                + " cut; a clip by itself stays as it is.")
-                .withDials(ofLanes(FeedParts.CUT, " cuts later", "frames", Phase.MOST_FRAMES));
-    }
-
-    /** Each lane at a speed of its own. */
-    private static Look laneWipe() {
-        return Look.atRest("lane-wipe", new Rgb())
-                .withNote(
-                        "Wipes each lane to the next shot from the cut on, at its own speed; a clip"
-                                + " by itself stays as it is.")
+                        "Each channel cuts to the next shot some frames before or after the cut. A"
+                                + " single clip does not change.")
                 .withDials(
-                        Lists.plus(
-                                ofLanes(FeedParts.WIPE, " takes", "frames", Phase.MOST_FRAMES),
+                        ofChannels(
+                                ChannelSourceParameters.CUT,
+                                " cut offset",
+                                "frames",
+                                Phase.MAX_FRAMES));
+    }
+
+    /** Each channel wipes at its own speed. */
+    private static Look channelWipe() {
+        return Look.atRest("channel-wipe", new Rgb())
+                .withNote(
+                        "Wipes each channel to the next shot at its own speed, starting at the cut."
+                                + " A single clip does not change.")
+                .withDials(
+                        ListEdits.plus(
+                                ofChannels(
+                                        ChannelSourceParameters.WIPE,
+                                        " wipe duration",
+                                        "frames",
+                                        Phase.MAX_FRAMES),
                                 TimedLooks.towards()));
     }
 
-    /** Lanes pulled apart until the next shot comes together. */
+    /** The channels separate, and rejoin in the next shot. */
     private static Look pullApart() {
-        Swipe away = new Swipe(LONG, LONG, Ease.SMOOTH, true);
+        TransitionEnvelope away = new TransitionEnvelope(LONG, LONG, Ease.SMOOTH, true);
         List<Drive> drives =
                 IntStream.range(0, 3)
-                        .mapToObj(lane -> new Drive(new OfLane("shift-1", lane, "x"), 1))
+                        .mapToObj(channel -> new Drive(new OfChannel("shift-1", channel, "x"), 1))
                         .toList();
         Burst apart =
                 Burst.of(APART, new Anchor.AtFrame(0), 3)
                         .with(
                                 b ->
-                                        b.name("Apart")
-                                                .course(away)
+                                        b.name("Pull apart")
+                                                .envelope(away)
                                                 .strength(Value.ZERO)
-                                                .ways(List.of(Way.AHEAD, Way.STILL, Way.OPPOSED))
+                                                .directions(
+                                                        List.of(
+                                                                Direction.FORWARD,
+                                                                Direction.FIXED,
+                                                                Direction.OPPOSITE))
                                                 .drives(drives));
         Look look = Look.atRest("pull-apart", new Rgb(), new Shift());
         return look.withStep("shift-1", s -> s.withEdgeFill(EdgeFill.MIRROR))
                 .withNote(
-                        "Pulls red and blue apart until the cut; the next shot comes together from"
-                                + " there.")
+                        "Splits red and blue up to the cut; the next shot comes back into register"
+                                + " after it.")
                 .withBursts(List.of(apart))
                 .withDials(
                         List.of(
                                 ofBurst(
                                         "at",
-                                        "At, from its anchor",
+                                        "Offset from anchor",
                                         "frame",
                                         0,
                                         0,
-                                        BurstParts.LATER),
+                                        BurstParameters.OFFSET),
                                 dial(
                                         "length",
                                         "Length",
                                         "frames",
                                         0,
-                                        Phase.MOST_FRAMES,
+                                        Phase.MAX_FRAMES,
                                         2 * LONG,
-                                        new Link(new OfBurst(APART, BurstParts.BEFORE), 0.5),
-                                        new Link(new OfBurst(APART, BurstParts.AFTER), 0.5)),
+                                        new Link(new OfBurst(APART, BurstParameters.BEFORE), 0.5),
+                                        new Link(new OfBurst(APART, BurstParameters.AFTER), 0.5)),
                                 dial(
                                         "distance",
                                         "Distance",
@@ -109,7 +127,7 @@ final class CutLooks {
                                         -FAR_PX,
                                         FAR_PX,
                                         0,
-                                        new Link(new OfBurst(APART, BurstParts.STRENGTH), 1)),
+                                        new Link(new OfBurst(APART, BurstParameters.STRENGTH), 1)),
                                 dial(
                                         "angle",
                                         "Angle",
@@ -117,7 +135,7 @@ final class CutLooks {
                                         -360,
                                         360,
                                         0,
-                                        new Link(new OfBurst(APART, BurstParts.ANGLE), 1))));
+                                        new Link(new OfBurst(APART, BurstParameters.ANGLE), 1))));
     }
 
     private static Dial ofBurst(
@@ -127,7 +145,7 @@ final class CutLooks {
                 title,
                 unit,
                 min,
-                Phase.MOST_FRAMES,
+                Phase.MAX_FRAMES,
                 rest,
                 new Link(new OfBurst(APART, part), 1));
     }

@@ -12,13 +12,13 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
- * An exposed control of a look that drives several values at once. At rest it adds nothing to them; away
- * from rest each link adds its own share. A look may begin with its dials away from rest.
+ * A control of a look that drives several values at once. At rest a dial adds nothing; away from rest each
+ * link adds its own share. The initial value may differ from rest.
  *
- * @param name in files and on the command line, such as {@code red-x}
- * @param rest where it adds nothing
- * @param links what it drives
- * @param words what its whole values are called, from the least on; empty where it is a number
+ * @param name name in files and on the command line, such as {@code red-x}
+ * @param rest value without effect
+ * @param links driven values
+ * @param choices labels of its integer values, from the smallest; empty for a number
  */
 @RecordBuilder
 public record Dial(
@@ -30,17 +30,17 @@ public record Dial(
         double rest,
         Value value,
         List<Link> links,
-        List<String> words)
+        List<String> choices)
         implements DialBuilder.With {
-    /** A range that is wider is not shown as a whole. */
+    /** Dials with a wider range show only a part of it. */
     private static final double WIDE = 500;
 
     public Dial {
         links = List.copyOf(links);
-        words = List.copyOf(words);
+        choices = List.copyOf(choices);
     }
 
-    /** One whose values are numbers. */
+    /** A numeric dial. */
     public Dial(
             String name,
             String title,
@@ -53,28 +53,31 @@ public record Dial(
         this(name, title, unit, min, max, rest, value, links, List.of());
     }
 
-    /** A choice between words, of which the first is rest. */
-    public static Dial choice(String name, String title, List<Link> links, String... words) {
-        return new Dial(name, title, "", 0, words.length - 1, 0, Value.ZERO, links, List.of(words));
+    /** A choice between words; the first has no effect. */
+    public static Dial choice(String name, String title, List<Link> links, String... choices) {
+        return new Dial(
+                name, title, "", 0, choices.length - 1, 0, Value.ZERO, links, List.of(choices));
     }
 
-    /** The value that a word stands for; empty where it is none of this dial's. */
-    public OptionalDouble valueOf(String word) {
-        int at = words.indexOf(word);
+    /** The value of a word; empty if this dial has no such word. */
+    public OptionalDouble valueOf(String choice) {
+        int at = choices.indexOf(choice);
         return at < 0 ? OptionalDouble.empty() : OptionalDouble.of(min + at);
     }
 
-    /** The word for a value; empty where the dial is a number. */
-    public String word(double value) {
-        return words.isEmpty()
+    /** The word of a value; empty if the dial is numeric. */
+    public String choice(double value) {
+        return choices.isEmpty()
                 ? ""
-                : words.get(Math.clamp(Math.round(value - min), 0, words.size() - 1));
+                : choices.get(Math.clamp(Math.round(value - min), 0, choices.size() - 1));
     }
 
-    /** From a least value to a most. */
+    /** A range of dial values. */
     public record Span(double least, double most) {}
 
-    /** What of its range is worth seeing: all of it, or of a very wide one what lies about rest and a value. */
+    /**
+     * The useful part of the range: all of it, or for a very wide range the part around rest and a value.
+     */
     public Span about(double at) {
         if (max - min <= WIDE) {
             return new Span(min, max);
@@ -86,30 +89,30 @@ public record Dial(
         return new Span(Math.max(min, rest - room), Math.min(max, rest + room));
     }
 
-    /** What it may be set to. */
+    /** The range of the dial as a parameter. */
     public Parameter range() {
         return Parameter.of(name, title, unit, min, max, rest, 1);
     }
 
-    /** Another dial's value, rounded, at which a link works: a choice between several. */
-    public record Only(String dial, int value) {}
+    /** Restricts a link to one value, rounded, of another dial: a choice between several links. */
+    public record Condition(String dial, int value) {}
 
     /**
-     * The part of a dial's way on which a link works, and how: what it adds over all of that part is the
-     * same, however it is spread.
+     * The part of a dial's range on which a link works. The total over the part does not depend on the
+     * easing.
      *
-     * @param from where on the dial it begins to add
-     * @param to where it has added all; over {@code from}
-     * @param ease how much of it has been added on the way between
+     * @param from dial value at which the link starts to add
+     * @param to dial value at which the link has added everything; not equal to {@code from}
+     * @param ease distribution over the part
      */
-    public record Bend(double from, double to, Ease ease) {
-        public Bend {
+    public record Response(double from, double to, Ease ease) {
+        public Response {
             if (!(from < to)) {
                 throw new IllegalArgumentException("a bend goes from less to more");
             }
         }
 
-        /** The place on the dial that an even link would have to be at to add as much. */
+        /** The dial value at which a linear link would add the same amount. */
         private double at(double dial) {
             double share = Math.clamp((dial - from) / (to - from), 0, 1);
             return from + (to - from) * ease.progress(share);
@@ -119,38 +122,38 @@ public record Dial(
     /**
      * One value that a dial drives.
      *
-     * @param perUnit added to the value for each unit that the dial is away from rest
-     * @param only when it works; null for always
-     * @param bend null where it adds the same for every unit
+     * @param perUnit added to the value per unit of distance from rest
+     * @param condition when the link works; null for always
+     * @param response null for a linear link over the whole range
      */
-    public record Link(Target target, double perUnit, Only only, Bend bend) {
+    public record Link(Target target, double perUnit, Condition condition, Response response) {
         public Link(Target target, double perUnit) {
             this(target, perUnit, null, null);
         }
 
-        public Link(Target target, double perUnit, Only only) {
+        public Link(Target target, double perUnit, Condition only) {
             this(target, perUnit, only, null);
         }
 
         public Link withTarget(Target t) {
-            return new Link(t, perUnit, only, bend);
+            return new Link(t, perUnit, condition, response);
         }
 
         public Link withPerUnit(double changed) {
-            return new Link(target, changed, only, bend);
+            return new Link(target, changed, condition, response);
         }
 
-        public Link withBend(Bend changed) {
-            return new Link(target, perUnit, only, changed);
+        public Link withResponse(Response changed) {
+            return new Link(target, perUnit, condition, changed);
         }
 
-        /** What it adds where the dial stands at {@code at} and rests at {@code rest}. */
+        /** What the link adds for a dial at {@code at} with rest at {@code rest}. */
         double added(double at, double rest) {
-            return perUnit * (bend == null ? at - rest : bend.at(at) - bend.at(rest));
+            return perUnit * (response == null ? at - rest : response.at(at) - response.at(rest));
         }
     }
 
-    /** That drives other targets in place of each. */
+    /** This dial with each target replaced by others. */
     Dial driving(Function<Target, Stream<Target>> instead) {
         return withLinks(
                 links.stream().flatMap(l -> instead.apply(l.target()).map(l::withTarget)).toList());

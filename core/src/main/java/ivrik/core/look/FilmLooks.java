@@ -1,20 +1,20 @@
 package ivrik.core.look;
 
-import static ivrik.core.look.Links.alike;
-import static ivrik.core.look.Links.dial;
-import static ivrik.core.look.Links.lanes;
-import static ivrik.core.look.Links.share;
-import static ivrik.core.look.Links.whole;
-import static ivrik.core.look.Links.word;
+import static ivrik.core.look.DialLinks.allChannels;
+import static ivrik.core.look.DialLinks.channels;
+import static ivrik.core.look.DialLinks.choice;
+import static ivrik.core.look.DialLinks.dial;
+import static ivrik.core.look.DialLinks.share;
+import static ivrik.core.look.DialLinks.whole;
 
 import ivrik.core.look.Dial.Link;
-import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfChannel;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Cmy;
 import ivrik.core.separation.Cmyk;
 import ivrik.core.separation.Rgb;
-import ivrik.core.treatment.ChannelMix;
+import ivrik.core.treatment.ChannelMixer;
 import ivrik.core.treatment.Curve;
 import ivrik.core.treatment.Dust;
 import ivrik.core.treatment.Exposure;
@@ -22,7 +22,7 @@ import ivrik.core.treatment.Gain;
 import ivrik.core.treatment.Grain;
 import ivrik.core.treatment.Halation;
 import ivrik.core.treatment.Halftone;
-import ivrik.core.treatment.PictureCurve;
+import ivrik.core.treatment.RgbCurves;
 import ivrik.core.treatment.Rotate;
 import ivrik.core.treatment.Shift;
 
@@ -50,7 +50,7 @@ final class FilmLooks {
                         "red"),
                 BuiltInLook.of(
                         LookGroup.FILM,
-                        "Film",
+                        "Film print",
                         film(),
                         "grain",
                         "gate weave",
@@ -61,8 +61,8 @@ final class FilmLooks {
                         "faded"),
                 BuiltInLook.of(
                         LookGroup.FILM,
-                        "Ink out of register",
-                        inkMisprint(),
+                        "Misregistered print",
+                        misregisteredPrint(),
                         "print",
                         "halftone",
                         "dots",
@@ -74,13 +74,13 @@ final class FilmLooks {
         String step = "halation-1";
         return Look.atRest("halation", new Rgb(), new Halation())
                 .withNote(
-                        "A soft light, red outside and orange inside, about the brightest places,"
-                                + " as film has it.")
+                        "Film halation: a soft glow around highlights, orange near them and red"
+                                + " further out.")
                 .withDials(
                         List.of(
                                 dial(
                                         "threshold",
-                                        "From, over middle grey",
+                                        "Threshold above middle grey",
                                         "stops",
                                         -6,
                                         12,
@@ -111,61 +111,71 @@ final class FilmLooks {
                                         whole(step, "strength", 100)),
                                 dial(
                                         "keep-energy",
-                                        "Keep the energy",
+                                        "Conserve energy",
                                         "",
                                         0,
                                         1,
                                         0,
                                         0,
-                                        whole(step, "keep", 100))));
+                                        whole(step, "conserve-energy", 100))));
     }
 
     private static Dial weight(String name, String title, double rest) {
         return dial(name, title, "", 0, 1, rest, rest, whole("halation-1", name, 100));
     }
 
-    /** In inks, which are a film's dyes: each has its own grain and fades by itself. */
+    /**
+     * Separates into inks, which stand for the film's dyes: each has its own grain and fades on its own.
+     */
     private static Look film() {
         Step weave = Step.atRest("shift-1", new Shift(), Section.PREPARE, 3);
         Step flicker = Step.atRest("exposure-1", new Exposure(), Section.PREPARE, 3);
         Step dust = Step.atRest("dust-1", new Dust(), Section.FINISH, 3);
-        return Look.atRest("film", new Cmy(), new Gain(), new Grain(), new PictureCurve())
+        return Look.atRest("film-print", new Cmy(), new Gain(), new Grain(), new RgbCurves())
                 .withStepAdded(
-                        weave.withLane(0, a -> a.withJitter(Jitter.NONE.withFrequencyHz(WEAVE_HZ))))
+                        weave.withChannel(
+                                0, a -> a.withJitter(Jitter.NONE.withFrequencyHz(WEAVE_HZ))))
                 .withStepAdded(
-                        flicker.withLane(
+                        flicker.withChannel(
                                 0,
                                 a ->
                                         a.withJitter(
                                                 "stops", Jitter.NONE.withFrequencyHz(FLICKER_HZ))))
                 .withStepAdded(
-                        dust.withLane(
-                                0, a -> a.with("size", Value.of(7)).with("life", Value.of(36))))
+                        dust.withChannel(
+                                0,
+                                a ->
+                                        a.with("size", Value.of(7))
+                                                .with("scratch-duration", Value.of(36))))
                 .withStep("grain-1", FilmLooks::fine)
-                .withStep("picture-curve-1", s -> s.withLane(0, FilmLooks::print))
+                .withStep("rgb-curves-1", s -> s.withChannel(0, FilmLooks::print))
                 .withNote(
-                        "The grain, weave, flicker, dust, scratches and faded dyes of film, and the"
-                                + " curve of a print.")
+                        "Grain, gate weave, flicker, dust, scratches, faded dyes and a print"
+                                + " curve.")
                 .withDials(
                         List.of(
-                                share("grain", "Grain", 0.35, alike("grain-1", "strength", 30)),
+                                share(
+                                        "grain",
+                                        "Grain",
+                                        0.35,
+                                        allChannels("grain-1", "strength", 30)),
                                 Dial.choice(
                                         "stock",
-                                        "Grain is",
-                                        alike("grain-1", "size", 0.9),
+                                        "Grain size",
+                                        allChannels("grain-1", "size", 0.9),
                                         "fine",
                                         "medium",
                                         "coarse",
                                         "very-coarse"),
                                 dial(
                                         "weave",
-                                        "Weave",
+                                        "Gate weave",
                                         "px",
                                         0,
                                         40,
                                         0,
                                         0.8,
-                                        whole("shift-1", OfLane.JITTER, 1)),
+                                        whole("shift-1", OfChannel.JITTER, 1)),
                                 dial(
                                         "flicker",
                                         "Flicker",
@@ -174,7 +184,7 @@ final class FilmLooks {
                                         2,
                                         0,
                                         0.05,
-                                        whole("exposure-1", OfLane.OWN_JITTER + "stops", 1)),
+                                        whole("exposure-1", OfChannel.OWN_JITTER + "stops", 1)),
                                 dial(
                                         "dust",
                                         "Dust",
@@ -193,72 +203,74 @@ final class FilmLooks {
                                         0,
                                         1,
                                         whole("dust-1", "scratches", 1)),
-                                share("fade", "Fade", 0.2, lanes("gain-1", "gain", -50, -22, -36)),
+                                share(
+                                        "fade",
+                                        "Dye fade",
+                                        0.2,
+                                        channels("gain-1", "gain", -50, -22, -36)),
                                 share(
                                         "print",
                                         "Print curve",
                                         0.6,
-                                        whole("picture-curve-1", "amount", 100))));
+                                        whole("rgb-curves-1", "amount", 100))));
     }
 
     private static Step fine(Step grain) {
         Step fine = grain;
-        for (int lane = 0; lane < grain.lanes().size(); lane++) {
-            fine = fine.withLane(lane, a -> a.with("size", Value.of(FINE_PX)));
+        for (int channel = 0; channel < grain.channels().size(); channel++) {
+            fine = fine.withChannel(channel, a -> a.with("size", Value.of(FINE_PX)));
         }
         return fine;
     }
 
-    /** A soft toe and shoulder, steeper between. */
-    private static Amounts print(Amounts amounts) {
-        Amounts curved = amounts.with("amount", Value.ZERO);
+    /** A print curve with a soft toe and shoulder. */
+    private static ChannelSettings print(ChannelSettings settings) {
+        ChannelSettings curved = settings.with("amount", Value.ZERO);
         for (double[] point : new double[][] {{8, 4}, {30, 24}, {70, 77}, {94, 95}}) {
-            curved = curved.withThing(Curve.SERIES, Map.of("in", point[0], "out", point[1]));
+            curved = curved.withItem(Curve.SERIES, Map.of("in", point[0], "out", point[1]));
         }
         return curved;
     }
 
-    private static Look inkMisprint() {
+    private static Look misregisteredPrint() {
         double[] angles = {15, 75, 0, 45};
         Look look =
                 Look.atRest(
-                        "ink-misprint",
+                        "misregistered-print",
                         new Cmyk(1),
                         new Halftone(),
                         new Rotate(),
                         new Shift(),
-                        new ChannelMix());
-        for (int lane = 0; lane < angles.length; lane++) {
-            int number = lane;
+                        new ChannelMixer());
+        for (int channel = 0; channel < angles.length; channel++) {
+            int number = channel;
             look =
-                    look.withAmounts(
-                            "halftone-1", lane, a -> a.with("angle", Value.of(angles[number])));
+                    look.withSettings(
+                            "halftone-1", channel, a -> a.with("angle", Value.of(angles[number])));
         }
-        return look.withNote(
-                        "Four inks in dots or lines at their own angles, laid on paper a little out"
-                                + " of register.")
+        return look.withNote("Four-colour halftone on paper, slightly misregistered.")
                 .withDials(
                         List.of(
                                 share(
                                         "dots",
-                                        "Dots",
+                                        "Halftone",
                                         1,
-                                        lanes("halftone-1", "amount", 100, 100, 100, 100)),
+                                        channels("halftone-1", "amount", 100, 100, 100, 100)),
                                 Dial.choice(
                                         "shape",
-                                        "Laid on in",
-                                        word("halftone-1", "shape"),
+                                        "Screen shape",
+                                        choice("halftone-1", "shape"),
                                         "dots",
                                         "lines"),
                                 dial(
                                         "size",
-                                        "Size",
+                                        "Screen pitch",
                                         "px",
                                         2,
                                         200,
                                         8,
                                         8,
-                                        lanes("halftone-1", "size", 1, 1, 1, 1)),
+                                        channels("halftone-1", "size", 1, 1, 1, 1)),
                                 dial(
                                         "gain",
                                         "Dot gain",
@@ -267,27 +279,27 @@ final class FilmLooks {
                                         0.5,
                                         0,
                                         0.08,
-                                        lanes("halftone-1", "gain", 100, 100, 100, 100)),
+                                        channels("halftone-1", "gain", 100, 100, 100, 100)),
                                 dial(
                                         "misregister",
-                                        "Out of register",
+                                        "Misregistration",
                                         "px",
                                         0,
                                         200,
                                         0,
                                         4,
-                                        Links.all(
-                                                lanes("shift-1", "x", 1, -0.8, 0.4),
-                                                lanes("shift-1", "y", -0.5, 0.7, 0.9),
-                                                lanes("rotate-1", "angle", 0.01, -0.02, 0.015))),
-                                share("paper", "Paper", 0.6, paper())));
+                                        DialLinks.all(
+                                                channels("shift-1", "x", 1, -0.8, 0.4),
+                                                channels("shift-1", "y", -0.5, 0.7, 0.9),
+                                                channels("rotate-1", "angle", 0.01, -0.02, 0.015))),
+                                share("paper", "Paper tint", 0.6, paper())));
     }
 
-    /** Less of all, and least of blue. */
+    /** Lowers all channels, blue the least. */
     private static List<Link> paper() {
-        return Links.all(
-                whole("channel-mix-1", ChannelMix.name("red", "red"), -4),
-                whole("channel-mix-1", ChannelMix.name("green", "green"), -8),
-                whole("channel-mix-1", ChannelMix.name("blue", "blue"), -18));
+        return DialLinks.all(
+                whole("channel-mixer-1", ChannelMixer.name("red", "red"), -4),
+                whole("channel-mixer-1", ChannelMixer.name("green", "green"), -8),
+                whole("channel-mixer-1", ChannelMixer.name("blue", "blue"), -18));
     }
 }

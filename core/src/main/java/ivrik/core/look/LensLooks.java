@@ -1,21 +1,21 @@
 package ivrik.core.look;
 
-import static ivrik.core.look.Links.alike;
-import static ivrik.core.look.Links.centre;
-import static ivrik.core.look.Links.dial;
-import static ivrik.core.look.Links.lanes;
-import static ivrik.core.look.Links.whole;
+import static ivrik.core.look.DialLinks.allChannels;
+import static ivrik.core.look.DialLinks.centre;
+import static ivrik.core.look.DialLinks.channels;
+import static ivrik.core.look.DialLinks.dial;
+import static ivrik.core.look.DialLinks.whole;
 
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Dispersion;
-import ivrik.core.treatment.Lens;
+import ivrik.core.treatment.LensDistortion;
 import ivrik.core.treatment.Vignette;
 import ivrik.core.treatment.ZoomBlur;
 
 import java.util.List;
 import java.util.Map;
 
-/** Built-in looks of lenses. */
+/** Built-in lens looks. */
 final class LensLooks {
     private LensLooks() {}
 
@@ -23,14 +23,14 @@ final class LensLooks {
         return List.of(
                 BuiltInLook.of(
                         LookGroup.LENS,
-                        "Lens fringe",
-                        lensFringe(),
+                        "Chromatic aberration",
+                        chromaticAberration(),
                         "chromatic aberration",
                         "fringe",
                         "corners"),
                 BuiltInLook.of(
                         LookGroup.LENS,
-                        "Spectrum",
+                        "Spectral dispersion",
                         spectrum(),
                         "chromatic aberration",
                         "prism",
@@ -38,41 +38,52 @@ final class LensLooks {
                         "dispersion"),
                 BuiltInLook.of(
                                 LookGroup.LENS,
-                                "Fringe off",
-                                fringeOff(),
+                                "Fringe correction",
+                                fringeCorrection(),
                                 "correct",
                                 "chromatic aberration",
                                 "remove")
-                        .shown(Map.of("red", 0.5, "blue", -0.5)));
+                        .example(Map.of("red", 0.5, "blue", -0.5)));
     }
 
-    /** One lane is held, the others are spread to either side, and blur grows outward as they part. */
-    private static Look lensFringe() {
+    /**
+     * One channel is fixed; the others spread to either side, with blur that grows towards the corners.
+     */
+    private static Look chromaticAberration() {
         List<Dial> own =
                 List.of(
                         dial(
                                 "amount",
-                                "Amount at the corner",
+                                "Aberration at corner",
                                 "%",
                                 -20,
                                 20,
                                 0,
                                 0.8,
-                                lanes("lens-1", "k0", 1, 0, -1)),
+                                channels("lens-distortion-1", "k0", 1, 0, -1)),
                         dial(
                                 "smear",
-                                "Smear at the corner",
+                                "Blur at corner",
                                 "px",
                                 0,
                                 200,
                                 0,
                                 6,
-                                lanes("zoom-1", "length", 1, 0.4, 1)));
-        return Look.atRest("lens-fringe", new Rgb(), new Lens(), new ZoomBlur(), new Vignette())
+                                channels("zoom-1", "length", 1, 0.4, 1)));
+        return Look.atRest(
+                        "chromatic-aberration",
+                        new Rgb(),
+                        new LensDistortion(),
+                        new ZoomBlur(),
+                        new Vignette())
                 .withNote(
-                        "The colour fringes of a poor lens: green stays, red and blue part towards"
-                                + " the corners and smear outward.")
-                .withDials(Links.dials(own, centre("lens-1", "zoom-1", "vignette-1"), vignette()));
+                        "Lateral chromatic aberration: green stays, red and blue separate and blur"
+                                + " towards the corners.")
+                .withDials(
+                        DialLinks.dials(
+                                own,
+                                centre("lens-distortion-1", "zoom-1", "vignette-1"),
+                                vignette()));
     }
 
     private static List<Dial> vignette() {
@@ -93,13 +104,13 @@ final class LensLooks {
                 List.of(
                         dial(
                                 "length",
-                                "Length at the corner",
+                                "Length at corner",
                                 "px",
                                 -1000,
                                 1000,
                                 0,
                                 30,
-                                alike("dispersion-1", "length", 1)),
+                                allChannels("dispersion-1", "length", 1)),
                         dial(
                                 "samples",
                                 "Samples",
@@ -108,30 +119,28 @@ final class LensLooks {
                                 128,
                                 16,
                                 16,
-                                alike("dispersion-1", "samples", 1)));
-        return Look.atRest("spectrum", new Rgb(), new Dispersion(), new Vignette())
+                                allChannels("dispersion-1", "samples", 1)));
+        return Look.atRest("spectral-dispersion", new Rgb(), new Dispersion(), new Vignette())
                 .withNote("Spreads the picture into a continuous spectrum towards the corners.")
-                .withDials(Links.dials(own, centre("dispersion-1", "vignette-1"), vignette()));
+                .withDials(DialLinks.dials(own, centre("dispersion-1", "vignette-1"), vignette()));
     }
 
-    /** The other way round: what a lens has parted comes together. */
-    private static Look fringeOff() {
+    /** The inverse: aligns the channels that a lens has separated. */
+    private static Look fringeCorrection() {
         List<Dial> own =
                 List.of(
-                        off("red", "Red out at the corner", "k0", 0),
-                        off("red-bend", "Red bends", "k1", 0),
-                        off("blue", "Blue out at the corner", "k0", 2),
-                        off("blue-bend", "Blue bends", "k1", 2));
-        return Look.atRest("fringe-off", new Rgb(), new Lens())
-                .withNote(
-                        "Takes the fringes of a lens out of a picture: red and blue are brought"
-                                + " back onto green.")
-                .withDials(Links.dials(own, centre("lens-1")));
+                        off("red", "Red magnification (k0)", "k0", 0),
+                        off("red-bend", "Red distortion (k1)", "k1", 0),
+                        off("blue", "Blue magnification (k0)", "k0", 2),
+                        off("blue-bend", "Blue distortion (k1)", "k1", 2));
+        return Look.atRest("fringe-correction", new Rgb(), new LensDistortion())
+                .withNote("Corrects lateral chromatic aberration: aligns red and blue with green.")
+                .withDials(DialLinks.dials(own, centre("lens-distortion-1")));
     }
 
-    private static Dial off(String name, String title, String number, int lane) {
+    private static Dial off(String name, String title, String number, int channel) {
         double[] shares = new double[3];
-        shares[lane] = -1;
-        return dial(name, title, "%", -20, 20, 0, 0, lanes("lens-1", number, shares));
+        shares[channel] = -1;
+        return dial(name, title, "%", -20, 20, 0, 0, channels("lens-distortion-1", number, shares));
     }
 }

@@ -3,7 +3,7 @@ package ivrik.core.look;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.UnknownNameException;
-import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfChannel;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Rejoin;
@@ -22,16 +22,16 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * A complete, reusable treatment of a picture: {@code prepare -> separate -> treat each lane -> rejoin ->
- * onto -> finish}.
+ * A complete, reusable treatment of a picture:
+ * {@code prepare -> separate -> treat each channel -> rejoin -> blend -> finish}.
  *
- * @param name in files and on the command line
- * @param title on the screen; empty where that is the name
- * @param tags other words by which it is looked for
- * @param separation the name of its colour model
- * @param order the numbers of the lanes as they are laid upon each other, the lowest first
- * @param steps all treatments, in the order in which they are done
- * @param bursts what moves about anchors
+ * @param name name in files and on the command line
+ * @param title name on the screen; empty if it is the same
+ * @param tags further words for search
+ * @param separation name of the colour model
+ * @param order channel indices in stacking order, the lowest first
+ * @param steps all treatments in rendering order
+ * @param bursts animations relative to anchors
  */
 @RecordBuilder
 public record Look(
@@ -40,12 +40,12 @@ public record Look(
         String note,
         List<String> tags,
         String separation,
-        List<LaneState> lanes,
+        List<ChannelState> channels,
         List<Integer> order,
         List<Step> steps,
         Rejoin rejoin,
-        Onto onto,
-        Reach reach,
+        LookBlend blend,
+        Mask mask,
         Overscan overscan,
         Shutter shutter,
         List<Burst> bursts,
@@ -53,7 +53,7 @@ public record Look(
         implements LookBuilder.With {
     public Look {
         tags = List.copyOf(tags);
-        lanes = List.copyOf(lanes);
+        channels = List.copyOf(channels);
         order = List.copyOf(order);
         steps = steps.stream().sorted(Comparator.comparing(Step::section)).toList();
         bursts = List.copyOf(bursts);
@@ -63,9 +63,9 @@ public record Look(
         }
     }
 
-    /** A look that separates and rejoins and has these treatments, all at rest. */
+    /** A look that separates and rejoins with these treatments at rest. */
     public static Look atRest(String name, Separation separation, Treatment... treatments) {
-        int lanes = separation.lanes().size();
+        int channels = separation.channels().size();
         Look look =
                 new Look(
                         name,
@@ -73,48 +73,48 @@ public record Look(
                         "",
                         List.of(),
                         separation.id(),
-                        Collections.nCopies(lanes, LaneState.PLAIN),
-                        naturalOrder(lanes),
+                        Collections.nCopies(channels, ChannelState.PLAIN),
+                        naturalOrder(channels),
                         List.of(),
                         Rejoin.EXACT,
-                        Onto.IN_PLACE,
-                        Reach.ALL,
+                        LookBlend.REPLACE,
+                        Mask.NONE,
                         Overscan.OFF,
                         Shutter.OFF,
                         List.of(),
                         List.of());
         for (Treatment treatment : treatments) {
-            look = look.withStepAdded(Step.atRest(look.freeId(treatment), treatment, lanes));
+            look = look.withStepAdded(Step.atRest(look.freeId(treatment), treatment, channels));
         }
         return look;
     }
 
-    /** What it is called on the screen. */
-    public String shownName() {
+    /** The name on the screen. */
+    public String displayName() {
         return title.isEmpty() ? name : title;
     }
 
-    /** All that it is looked for by. */
-    public String words() {
+    /** All words for search. */
+    public String searchText() {
         return String.join(" ", title, name, note, String.join(" ", tags));
     }
 
-    /** Lanes in the order of their model. */
-    public static List<Integer> naturalOrder(int lanes) {
-        return IntStream.range(0, lanes).boxed().toList();
+    /** Channel indices in the order of the model. */
+    public static List<Integer> naturalOrder(int channels) {
+        return IntStream.range(0, channels).boxed().toList();
     }
 
     public Separation model() {
         return Separations.named(separation);
     }
 
-    /** Whether a lane is in the picture: not mute, and soloed if any is. */
-    public boolean isShown(int lane) {
-        boolean anySolo = lanes.stream().anyMatch(LaneState::solo);
-        return !lanes.get(lane).mute() && (!anySolo || lanes.get(lane).solo());
+    /** Whether a channel is in the picture: not muted, and soloed if any channel is. */
+    public boolean isShown(int channel) {
+        boolean anySolo = channels.stream().anyMatch(ChannelState::solo);
+        return !channels.get(channel).mute() && (!anySolo || channels.get(channel).solo());
     }
 
-    /** The steps of one section, in order. */
+    /** The steps of a section, in order. */
     public List<Step> steps(Section section) {
         return steps.stream().filter(s -> s.section() == section).toList();
     }
@@ -123,7 +123,7 @@ public record Look(
         return steps.stream().filter(s -> s.id().equals(id)).findFirst();
     }
 
-    /** Where in the list a step stands; -1 if there is none of the id. */
+    /** Index of a step in the list; -1 if there is none of the id. */
     public int number(String id) {
         return IntStream.range(0, steps.size())
                 .filter(i -> steps.get(i).id().equals(id))
@@ -131,7 +131,7 @@ public record Look(
                 .orElse(-1);
     }
 
-    /** An id for a new step: the treatment's name and the first number above all that are there. */
+    /** An unused id for a new step: the treatment's id and the next number. */
     public String freeId(Treatment treatment) {
         return freeId(treatment.description().id() + "-", steps.stream().map(Step::id));
     }
@@ -145,26 +145,26 @@ public record Look(
         return start + (highest + 1);
     }
 
-    public Look withLane(int lane, UnaryOperator<LaneState> change) {
-        return withLanes(Lists.with(lanes, lane, change.apply(lanes.get(lane))));
+    public Look withChannel(int channel, UnaryOperator<ChannelState> change) {
+        return withChannels(ListEdits.with(channels, channel, change.apply(channels.get(channel))));
     }
 
     public Look withStep(int number, UnaryOperator<Step> change) {
-        return withSteps(Lists.with(steps, number, change.apply(steps.get(number))));
+        return withSteps(ListEdits.with(steps, number, change.apply(steps.get(number))));
     }
 
-    /** With a step changed; itself if there is none of the id. */
+    /** The look with a step changed; the same look if there is none of the id. */
     public Look withStep(String id, UnaryOperator<Step> change) {
         int number = number(id);
         return number < 0 ? this : withStep(number, change);
     }
 
-    /** With one step more, the last of its section. */
+    /** The look with one more step, last in its section. */
     public Look withStepAdded(Step step) {
         return withStepAdded(steps.size(), step);
     }
 
-    /** With one step more, before the one that is there now, or as near to it as its section allows. */
+    /** The look with one more step, inserted at an index or as near as its section allows. */
     public Look withStepAdded(int at, Step step) {
         List<Step> more = new ArrayList<>(steps);
         more.add(at, step);
@@ -172,30 +172,30 @@ public record Look(
     }
 
     /**
-     * With a step done elsewhere on the road, and driven there.
+     * The look with a step moved to another section; dials and bursts follow.
      *
-     * @param lane which gives its amounts where lanes become one
+     * @param channel provides the settings if several channels become one picture
      */
-    public Look withStepIn(Section section, String id, int lane) {
-        int count = lanes.size();
-        return withStep(id, s -> s.inSection(section, count, lane))
+    public Look withStepIn(Section section, String id, int channel) {
+        int count = channels.size();
+        return withStep(id, s -> s.inSection(section, count, channel))
                 .driving(
                         t ->
                                 switch (t) {
-                                    case OfLane of when of.step().equals(id) ->
-                                            section == Section.LANES
+                                    case OfChannel of when of.step().equals(id) ->
+                                            section == Section.CHANNELS
                                                     ? Stream.of(of)
-                                                    : of.lane() == lane
+                                                    : of.channel() == channel
                                                             ? Stream.of(
                                                                     new OfStep(id, of.parameter()))
                                                             : Stream.empty();
                                     case OfStep of when of.step().equals(id) ->
-                                            section != Section.LANES
+                                            section != Section.CHANNELS
                                                     ? Stream.of(of)
                                                     : IntStream.range(0, count)
                                                             .mapToObj(
                                                                     i ->
-                                                                            new OfLane(
+                                                                            new OfChannel(
                                                                                     id,
                                                                                     i,
                                                                                     of
@@ -204,13 +204,13 @@ public record Look(
                                 });
     }
 
-    /** Without a step and what drives it. */
+    /** The look without a step and without the drives of the step. */
     public Look withoutStep(String id) {
         return withSteps(steps.stream().filter(s -> !s.id().equals(id)).toList())
                 .driving(t -> t.stepId().equals(id) ? Stream.empty() : Stream.of(t));
     }
 
-    /** With dials and bursts that drive other targets in place of each. */
+    /** The look with the targets of dials and bursts replaced by others. */
     Look driving(Function<Target, Stream<Target>> instead) {
         return withDials(dials.stream().map(d -> d.driving(instead)).toList())
                 .withBursts(bursts.stream().map(b -> b.driving(instead)).toList());
@@ -220,25 +220,25 @@ public record Look(
         return bursts.stream().filter(b -> b.id().equals(id)).findFirst();
     }
 
-    /** An id for a new burst: the first number above all that are there. */
+    /** An unused id for a new burst. */
     public String freeBurstId() {
         return freeId("burst-", bursts.stream().map(Burst::id));
     }
 
-    /** With this burst, in place of one of the same id. */
+    /** The look with a burst added, or replaced if the id exists. */
     public Look withBurst(Burst burst) {
         return withBursts(
                 burst(burst.id()).isPresent()
                         ? bursts.stream().map(b -> b.id().equals(burst.id()) ? burst : b).toList()
-                        : Lists.plus(bursts, burst));
+                        : ListEdits.plus(bursts, burst));
     }
 
-    /** With a burst changed; itself if there is none of the id. */
+    /** The look with a burst changed; the same look if there is none of the id. */
     public Look withBurst(String id, UnaryOperator<Burst> change) {
         return burst(id).map(b -> withBurst(change.apply(b))).orElse(this);
     }
 
-    /** Without a burst and what drives it. */
+    /** The look without a burst and without the drives of the burst. */
     public Look withoutBurst(String id) {
         return withBursts(bursts.stream().filter(b -> !b.id().equals(id)).toList())
                 .driving(
@@ -248,7 +248,7 @@ public record Look(
                                         : Stream.of(t));
     }
 
-    /** With a step taken out and put in before the one that has this number then. */
+    /** The look with a step moved to an index. */
     public Look withStepMoved(String id, int to) {
         List<Step> moved = new ArrayList<>(steps);
         Step step = moved.remove(number(id));
@@ -256,12 +256,12 @@ public record Look(
         return withSteps(moved);
     }
 
-    public Look withAmounts(int step, int lane, UnaryOperator<Amounts> change) {
-        return withStep(step, s -> s.withLane(lane, change));
+    public Look withSettings(int step, int channel, UnaryOperator<ChannelSettings> change) {
+        return withStep(step, s -> s.withChannel(channel, change));
     }
 
-    public Look withAmounts(String step, int lane, UnaryOperator<Amounts> change) {
-        return withStep(step, s -> s.withLane(lane, change));
+    public Look withSettings(String step, int channel, UnaryOperator<ChannelSettings> change) {
+        return withStep(step, s -> s.withChannel(channel, change));
     }
 
     public Dial dial(String dial) {
@@ -269,10 +269,10 @@ public record Look(
     }
 
     /**
-     * With a dial set to a value, at all times.
+     * The look with a dial set to a constant value.
      *
      * @throws UnknownNameException if there is no such dial
-     * @throws DialRangeException if the value is outside its range
+     * @throws DialRangeException if the value is outside the dial's range
      */
     public Look withDial(String dial, double value) {
         Dial found = dial(dial);
@@ -283,14 +283,14 @@ public record Look(
         return withDials(dials.stream().map(d -> d.name().equals(dial) ? changed : d).toList());
     }
 
-    /** With all that is random drawn from this seed. */
+    /** The look with all randomness drawn from a seed. */
     public Look withSeed(long seed) {
         return withSteps(
                         steps.stream()
                                 .map(
                                         step ->
-                                                step.withLanes(
-                                                        step.lanes().stream()
+                                                step.withChannels(
+                                                        step.channels().stream()
                                                                 .map(a -> a.seeded(seed))
                                                                 .toList()))
                                 .toList())

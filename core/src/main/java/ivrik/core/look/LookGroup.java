@@ -1,16 +1,16 @@
 package ivrik.core.look;
 
-/** What people come to a built-in look for. */
+/** Groups of the built-in looks. */
 public enum LookGroup {
     SPLIT("Split"),
-    LIGHT("Blur and light"),
+    LIGHT("Blur and glow"),
     LENS("Lens"),
     FILM("Film and print"),
-    SCREEN("Tape and screens"),
-    SIGNAL("Broken signal"),
+    SCREEN("Tape and CRT"),
+    SIGNAL("Glitch"),
     COLOUR("Colour"),
     TIME("Time"),
-    CUTS("From shot to shot");
+    CUTS("Transitions");
 
     private final String title;
 

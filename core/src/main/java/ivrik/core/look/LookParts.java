@@ -1,8 +1,8 @@
 package ivrik.core.look;
 
-import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfChannel;
+import ivrik.core.look.Target.OfOption;
 import ivrik.core.look.Target.OfStep;
-import ivrik.core.look.Target.OfWord;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 
@@ -13,15 +13,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Parts of one look put into another. */
+/** Copies parts of one look to another. */
 public final class LookParts {
     private LookParts() {}
 
-    /** A part of a look that can be had without the rest. */
+    /** A part of a look that can be copied on its own. */
     public enum Part {
-        TREATMENTS("Lanes and their treatments"),
-        MOVEMENT("Movement: pegs, jitter, bursts"),
-        FINISH("What is done to the whole picture"),
+        TREATMENTS("Channels and their treatments"),
+        MOVEMENT("Animation: keyframes, jitter, bursts"),
+        FINISH("Whole-picture treatments"),
         DIALS("Dials");
 
         private final String title;
@@ -36,34 +36,35 @@ public final class LookParts {
     }
 
     /**
-     * A look with a part of another in place of its own. Dials and bursts lose what is not there any more.
+     * A look with one part taken from another. Dials and bursts lose drives whose targets do not exist any
+     * more.
      *
-     * @param from where the part comes from; steps of one treatment count as each other's, in their order
+     * @param from the look that provides the part; steps of the same treatment correspond, in their order
      */
-    public static Look pasted(Look onto, Look from, Part part) {
+    public static Look pasted(Look to, Look from, Part part) {
         return switch (part) {
             case TREATMENTS ->
                     withSteps(
-                            onto.with(
+                            to.with(
                                     l ->
                                             l.separation(from.separation())
-                                                    .lanes(from.lanes())
+                                                    .channels(from.channels())
                                                     .order(from.order())
-                                                    .steps(others(onto, true))),
-                            from.steps(Section.LANES));
-            case FINISH -> withSteps(onto.withSteps(others(onto, false)), others(from, true));
-            case MOVEMENT -> movement(onto, from);
-            case DIALS -> dials(onto, from);
+                                                    .steps(others(to, true))),
+                            from.steps(Section.CHANNELS));
+            case FINISH -> withSteps(to.withSteps(others(to, false)), others(from, true));
+            case MOVEMENT -> movement(to, from);
+            case DIALS -> dials(to, from);
         };
     }
 
-    /** The steps that are done to the whole picture, or those that are not. */
+    /** The steps on the whole picture, or the other steps. */
     private static List<Step> others(Look look, boolean whole) {
         return look.steps().stream().filter(s -> s.isWhole() == whole).toList();
     }
 
-    private static Look withSteps(Look onto, List<Step> more) {
-        Look look = onto;
+    private static Look withSteps(Look to, List<Step> more) {
+        Look look = to;
         for (Step step : more) {
             String id = look.step(step.id()).isPresent() ? look.freeId(step.kind()) : step.id();
             look = look.withStepAdded(step.withId(id));
@@ -73,25 +74,25 @@ public final class LookParts {
     }
 
     private static boolean isThere(Look look, Target target) {
-        boolean lane =
+        boolean channel =
                 switch (target) {
-                    case OfLane t -> t.lane() < look.lanes().size();
-                    case Target.OfStrength t -> t.lane() < look.lanes().size();
-                    case Target.OfFeed t -> t.lane() < look.lanes().size();
+                    case OfChannel t -> t.channel() < look.channels().size();
+                    case Target.OfStrength t -> t.channel() < look.channels().size();
+                    case Target.OfChannelSource t -> t.channel() < look.channels().size();
                     default -> true;
                 };
-        return lane && (target.stepId().isEmpty() || Targets.value(look, target).isPresent());
+        return channel && (target.stepId().isEmpty() || Targets.value(look, target).isPresent());
     }
 
-    /** The step of one look for each of another: the first grain for the first grain. */
-    private static Map<String, String> counterparts(Look from, Look onto) {
+    /** The corresponding step ids: the first grain for the first grain. */
+    private static Map<String, String> counterparts(Look from, Look to) {
         Map<String, String> found = new HashMap<>();
-        List<Step> left = new ArrayList<>(onto.steps());
+        List<Step> left = new ArrayList<>(to.steps());
         for (Step step : from.steps()) {
             Optional<Step> same =
                     left.stream()
                             .filter(s -> s.treatment().equals(step.treatment()))
-                            .filter(s -> s.lanes().size() == step.lanes().size())
+                            .filter(s -> s.channels().size() == step.channels().size())
                             .findFirst();
             same.ifPresent(
                     s -> {
@@ -112,22 +113,22 @@ public final class LookParts {
         }
         Target there =
                 switch (target) {
-                    case OfLane t -> new OfLane(step, t.lane(), t.parameter());
+                    case OfChannel t -> new OfChannel(step, t.channel(), t.parameter());
                     case OfStep t -> new OfStep(step, t.parameter());
-                    case OfWord t -> new OfWord(step, t.option());
+                    case OfOption t -> new OfOption(step, t.option());
                     default -> target;
                 };
         return isThere(look, there) ? Stream.of(there) : Stream.empty();
     }
 
-    private static Look movement(Look onto, Look from) {
-        Map<String, String> steps = counterparts(from, onto);
-        Look look = onto.withShutter(from.shutter());
+    private static Look movement(Look to, Look from) {
+        Map<String, String> steps = counterparts(from, to);
+        Look look = to.withShutter(from.shutter());
         for (Step step : from.steps()) {
             String there = steps.get(step.id());
-            for (int i = 0; there != null && i < step.lanes().size(); i++) {
-                Amounts moving = step.lanes().get(i);
-                look = look.withAmounts(there, i, a -> moved(a, moving));
+            for (int i = 0; there != null && i < step.channels().size(); i++) {
+                ChannelSettings moving = step.channels().get(i);
+                look = look.withSettings(there, i, a -> moved(a, moving));
             }
         }
         Look made = look;
@@ -135,8 +136,8 @@ public final class LookParts {
                 from.bursts().stream().map(b -> b.driving(t -> in(made, steps, t))).toList());
     }
 
-    private static Amounts moved(Amounts still, Amounts moving) {
-        Amounts moved = still;
+    private static ChannelSettings moved(ChannelSettings still, ChannelSettings moving) {
+        ChannelSettings moved = still;
         for (Map.Entry<String, Value> each : moving.values().entrySet()) {
             if (each.getValue().isMoving() && still.value(each.getKey()) != null) {
                 moved = moved.with(each.getKey(), each.getValue());
@@ -146,11 +147,11 @@ public final class LookParts {
         return moved.with(a -> a.jitter(jitter).jitters(moving.jitters()).seed(moving.seed()));
     }
 
-    private static Look dials(Look onto, Look from) {
-        Map<String, String> steps = counterparts(from, onto);
-        return onto.withDials(
+    private static Look dials(Look to, Look from) {
+        Map<String, String> steps = counterparts(from, to);
+        return to.withDials(
                 from.dials().stream()
-                        .map(d -> d.driving(t -> in(onto, steps, t)))
+                        .map(d -> d.driving(t -> in(to, steps, t)))
                         .filter(d -> !d.links().isEmpty())
                         .toList());
     }

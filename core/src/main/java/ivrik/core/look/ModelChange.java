@@ -1,17 +1,17 @@
 package ivrik.core.look;
 
 import ivrik.core.look.Target.OfBurst;
+import ivrik.core.look.Target.OfChannel;
+import ivrik.core.look.Target.OfChannelSource;
 import ivrik.core.look.Target.OfDial;
-import ivrik.core.look.Target.OfFeed;
-import ivrik.core.look.Target.OfLane;
-import ivrik.core.look.Target.OfOnto;
-import ivrik.core.look.Target.OfPlace;
-import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfMask;
+import ivrik.core.look.Target.OfOpacity;
+import ivrik.core.look.Target.OfOption;
+import ivrik.core.look.Target.OfPlacement;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
-import ivrik.core.look.Target.OfWord;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Separation;
 
 import java.util.ArrayList;
@@ -20,11 +20,11 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * A look moved to another colour model. What was done to a lane is done to its counterpart, the lane
- * of the same role; the rest is put to rest.
+ * A look converted to another colour model. The settings of a channel move to the channel with the same role;
+ * other settings are reset.
  *
- * @param look in the new model
- * @param dropped what had no counterpart and was not at rest, by title
+ * @param look the look in the new model
+ * @param dropped titles of the channels whose settings were reset because the new model has no such role
  */
 public record ModelChange(Look look, List<String> dropped) {
     public ModelChange {
@@ -32,26 +32,26 @@ public record ModelChange(Look look, List<String> dropped) {
     }
 
     public static ModelChange of(Look old, Separation model) {
-        List<LaneKind> before = old.model().lanes();
-        List<LaneKind> after = model.lanes();
+        List<ChannelKind> before = old.model().channels();
+        List<ChannelKind> after = model.channels();
         int[] from = after.stream().mapToInt(k -> counterpart(k, before)).toArray();
         List<Step> steps = old.steps().stream().map(s -> moved(s, from)).toList();
-        List<LaneState> lanes =
+        List<ChannelState> channels =
                 IntStream.of(from)
                         .mapToObj(
                                 i ->
                                         i < 0
-                                                ? LaneState.PLAIN
-                                                : old.lanes()
+                                                ? ChannelState.PLAIN
+                                                : old.channels()
                                                         .get(i)
                                                         .withInk(java.util.Optional.empty()))
                         .toList();
         List<String> dropped = new ArrayList<>();
         for (int i = 0; i < before.size(); i++) {
-            int lane = i;
-            boolean kept = IntStream.of(from).anyMatch(f -> f == lane);
-            if (!kept && isTouched(old, lane)) {
-                dropped.add(before.get(lane).title());
+            int channel = i;
+            boolean kept = IntStream.of(from).anyMatch(f -> f == channel);
+            if (!kept && isTouched(old, channel)) {
+                dropped.add(before.get(channel).title());
             }
         }
         List<Dial> dials = new ArrayList<>();
@@ -67,7 +67,7 @@ public record ModelChange(Look look, List<String> dropped) {
                 old.with(
                         l ->
                                 l.separation(model.id())
-                                        .lanes(lanes)
+                                        .channels(channels)
                                         .order(Look.naturalOrder(after.size()))
                                         .steps(steps)
                                         .bursts(
@@ -78,63 +78,67 @@ public record ModelChange(Look look, List<String> dropped) {
         return new ModelChange(look, dropped);
     }
 
-    private static int counterpart(LaneKind kind, List<LaneKind> among) {
+    private static int counterpart(ChannelKind kind, List<ChannelKind> among) {
         return IntStream.range(0, among.size())
                 .filter(i -> among.get(i).role() == kind.role())
                 .findFirst()
                 .orElse(-1);
     }
 
-    private static boolean isTouched(Look look, int lane) {
-        return !look.lanes().get(lane).equals(LaneState.PLAIN)
-                || look.steps(Section.LANES).stream()
+    private static boolean isTouched(Look look, int channel) {
+        return !look.channels().get(channel).equals(ChannelState.PLAIN)
+                || look.steps(Section.CHANNELS).stream()
                         .anyMatch(
                                 s ->
-                                        !s.lanes()
-                                                .get(lane)
-                                                .equals(Amounts.atRest(s.kind().description())));
+                                        !s.channels()
+                                                .get(channel)
+                                                .equals(
+                                                        ChannelSettings.atRest(
+                                                                s.kind().description())));
     }
 
     private static Step moved(Step step, int[] from) {
         if (step.isWhole()) {
             return step;
         }
-        Amounts rest = Amounts.atRest(step.kind().description());
-        return step.withLanes(
-                IntStream.of(from).mapToObj(i -> i < 0 ? rest : step.lanes().get(i)).toList());
+        ChannelSettings rest = ChannelSettings.atRest(step.kind().description());
+        return step.withChannels(
+                IntStream.of(from).mapToObj(i -> i < 0 ? rest : step.channels().get(i)).toList());
     }
 
     private static Burst moved(Burst burst, int[] from) {
         return burst.driving(t -> moved(t, from))
-                .withWays(
+                .withDirections(
                         IntStream.of(from)
                                 .mapToObj(
                                         i ->
-                                                i < 0 || i >= burst.ways().size()
-                                                        ? Burst.Way.AHEAD
-                                                        : burst.ways().get(i))
+                                                i < 0 || i >= burst.directions().size()
+                                                        ? Burst.Direction.FORWARD
+                                                        : burst.directions().get(i))
                                 .toList());
     }
 
-    /** What a target becomes: one for each lane that its lane has become. */
+    /** The targets that replace a target, one per channel that took over the settings. */
     private static Stream<Target> moved(Target target, int[] from) {
         return switch (target) {
-            case OfLane t ->
-                    lanes(from, t.lane()).mapToObj(i -> new OfLane(t.step(), i, t.parameter()));
-            case OfStrength t -> lanes(from, t.lane()).mapToObj(OfStrength::new);
-            case OfFeed t -> lanes(from, t.lane()).mapToObj(i -> new OfFeed(i, t.part()));
+            case OfChannel t ->
+                    channels(from, t.channel())
+                            .mapToObj(i -> new OfChannel(t.step(), i, t.parameter()));
+            case OfStrength t -> channels(from, t.channel()).mapToObj(OfStrength::new);
+            case OfChannelSource t ->
+                    channels(from, t.channel()).mapToObj(i -> new OfChannelSource(i, t.part()));
             case OfDial t -> Stream.of(t);
-            case OfWord t -> Stream.of(t);
+            case OfOption t -> Stream.of(t);
             case OfBurst t -> Stream.of(t);
             case OfShutter t -> Stream.of(t);
             case OfStep t -> Stream.of(t);
-            case OfReach t -> Stream.of(t);
-            case OfOnto t -> Stream.of(t);
-            case OfPlace t -> Stream.of(t);
+            case OfMask t -> Stream.of(t);
+            case OfOpacity t -> Stream.of(t);
+            case OfPlacement t -> Stream.of(t);
         };
     }
 
-    private static IntStream lanes(int[] from, int lane) {
-        return IntStream.range(0, from.length).filter(i -> from[i] == lane);
+    private static IntStream channels(int[] from, int channel) {
+        return IntStream.range(0, from.length).filter(i -> from[i] == channel);
     }
 }

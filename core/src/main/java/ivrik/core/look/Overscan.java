@@ -1,20 +1,20 @@
 package ivrik.core.look;
 
 /**
- * Scaling a look's result up about its middle, so that edges which moves have uncovered lie outside.
+ * Scales a look's result up about the centre, so that edges uncovered by shifts lie outside the frame.
  *
- * @param kind whether, and who says how much
- * @param scale at least 1; how much, where it is fixed
+ * @param kind whether, and who chooses the scale
+ * @param scale at least 1; used if fixed
  */
 public record Overscan(Kind kind, double scale) {
     public static final Overscan OFF = new Overscan(Kind.OFF, 1);
 
-    /** Who says how much. */
+    /** Who chooses the scale. */
     public enum Kind {
         OFF,
         /** The user. */
         FIXED,
-        /** The moves: the least that hides every uncovered edge. */
+        /** Ivrik: the smallest scale that hides every uncovered edge. */
         AUTOMATIC
     }
 

@@ -1,12 +1,12 @@
 package ivrik.core.look;
 
-import static ivrik.core.look.Links.alike;
-import static ivrik.core.look.Links.dial;
-import static ivrik.core.look.Links.lanes;
-import static ivrik.core.look.Links.share;
-import static ivrik.core.look.Links.times;
-import static ivrik.core.look.Links.whole;
-import static ivrik.core.look.Links.word;
+import static ivrik.core.look.DialLinks.allChannels;
+import static ivrik.core.look.DialLinks.channels;
+import static ivrik.core.look.DialLinks.choice;
+import static ivrik.core.look.DialLinks.dial;
+import static ivrik.core.look.DialLinks.share;
+import static ivrik.core.look.DialLinks.times;
+import static ivrik.core.look.DialLinks.whole;
 
 import ivrik.core.motion.Value;
 import ivrik.core.sampling.EdgeFill;
@@ -15,16 +15,16 @@ import ivrik.core.separation.Rgb;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.AddedNoise;
-import ivrik.core.treatment.Bandwidth;
+import ivrik.core.treatment.BandwidthLimit;
 import ivrik.core.treatment.Dropouts;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Halation;
-import ivrik.core.treatment.Lens;
-import ivrik.core.treatment.LineWobble;
-import ivrik.core.treatment.LowResolution;
-import ivrik.core.treatment.Phosphors;
+import ivrik.core.treatment.LensDistortion;
+import ivrik.core.treatment.PhosphorScreen;
+import ivrik.core.treatment.Pixelate;
 import ivrik.core.treatment.RollingBar;
 import ivrik.core.treatment.Shift;
+import ivrik.core.treatment.TimeBaseError;
 
 import java.util.List;
 
@@ -39,7 +39,7 @@ final class ScreenLooks {
         return List.of(
                 BuiltInLook.of(
                         LookGroup.SCREEN,
-                        "Tape",
+                        "Videotape",
                         tape(),
                         "video",
                         "cassette",
@@ -49,7 +49,7 @@ final class ScreenLooks {
                         "dropouts"),
                 BuiltInLook.of(
                         LookGroup.SCREEN,
-                        "Tube",
+                        "CRT screen",
                         tube(),
                         "crt",
                         "monitor",
@@ -69,136 +69,145 @@ final class ScreenLooks {
                         "retro"));
     }
 
-    /** In luma and colour difference. Wear adds to everything else. */
+    /** Separates into luma and colour difference. Wear adds to all other effects. */
     private static Look tape() {
         return Look.atRest(
-                        "tape",
+                        "videotape",
                         VIDEO,
                         new AddedNoise(),
-                        new Bandwidth(),
+                        new BandwidthLimit(),
                         new Shift(),
-                        new LineWobble(),
+                        new TimeBaseError(),
                         new Dropouts())
                 .withNote(
-                        "A worn tape: soft lines, colour that runs late and bleeds, noise, wobble,"
-                                + " torn last lines and dropouts.")
+                        "Worn videotape: limited bandwidth, chroma delay and bleed, noise,"
+                                + " time-base error, head switching and dropouts.")
                 .withDials(
                         List.of(
                                 share("wear", "Wear", 0.3, wear()),
                                 dial(
                                         "lines",
-                                        "Lines",
+                                        "Luma resolution, TV lines",
                                         "",
                                         10,
                                         ALL_LINES,
                                         ALL_LINES,
                                         300,
-                                        lanes("bandwidth-1", "lines", 1)),
+                                        channels("bandwidth-limit-1", "resolution", 1)),
                                 dial(
                                         "chroma-lines",
-                                        "Lines of colour",
+                                        "Chroma resolution, TV lines",
                                         "",
                                         10,
                                         ALL_LINES,
                                         ALL_LINES,
                                         60,
-                                        lanes("bandwidth-1", "lines", 0, 1, 1)),
+                                        channels("bandwidth-limit-1", "resolution", 0, 1, 1)),
                                 dial(
                                         "chroma-delay",
-                                        "Colour late by",
+                                        "Chroma delay",
                                         "px",
                                         -200,
                                         200,
                                         0,
                                         3,
-                                        lanes("shift-1", "x", 0, 1, 1)),
+                                        channels("shift-1", "x", 0, 1, 1)),
                                 share(
                                         "ringing",
                                         "Ringing",
                                         0.2,
-                                        lanes("bandwidth-1", "ringing", 100)),
+                                        channels("bandwidth-limit-1", "ringing", 100)),
                                 share(
                                         "noise",
                                         "Noise",
                                         0.15,
-                                        lanes("noise-1", "strength", 40, 60, 60)),
+                                        channels("noise-1", "strength", 40, 60, 60)),
                                 dial(
                                         "wobble",
-                                        "Wobble",
+                                        "Time-base error",
                                         "px",
                                         0,
                                         200,
                                         0,
                                         1.2,
-                                        alike("wobble-1", "wobble", 1)),
+                                        allChannels("time-base-error-1", "line-jitter", 1)),
                                 dial(
                                         "tear",
-                                        "Torn at the bottom",
+                                        "Head switching",
                                         "px",
                                         -1000,
                                         1000,
                                         0,
                                         24,
-                                        alike("wobble-1", "tear", 1)),
+                                        allChannels("time-base-error-1", "head-switching", 1)),
                                 dial(
                                         "dropouts",
                                         "Dropouts",
-                                        "in a frame",
+                                        "per frame",
                                         0,
                                         200,
                                         0,
                                         1,
-                                        alike("dropouts-1", "rate", 1)),
+                                        allChannels("dropouts-1", "rate", 1)),
                                 dial(
                                         "generations",
-                                        "Copied so many times",
+                                        "Generations",
                                         "",
                                         1,
                                         12,
                                         1,
                                         1,
-                                        Links.all(
-                                                alike("bandwidth-1", "passes", 1),
-                                                lanes("noise-1", "strength", 1.5, 2.5, 2.5),
-                                                lanes("shift-1", "x", 0, 1, 1)))));
+                                        DialLinks.all(
+                                                allChannels("bandwidth-limit-1", "generations", 1),
+                                                channels("noise-1", "strength", 1.5, 2.5, 2.5),
+                                                channels("shift-1", "x", 0, 1, 1)))));
     }
 
     private static List<Dial.Link> wear() {
-        return Links.all(
-                lanes("bandwidth-1", "lines", -120, -25, -25),
-                lanes("bandwidth-1", "ringing", 40),
-                lanes("noise-1", "strength", 14, 24, 24),
-                lanes("shift-1", "x", 0, 5, 5),
-                alike("wobble-1", "wobble", 7),
-                alike("wobble-1", "tear", 80),
-                alike("dropouts-1", "rate", 16));
+        return DialLinks.all(
+                channels("bandwidth-limit-1", "resolution", -120, -25, -25),
+                channels("bandwidth-limit-1", "ringing", 40),
+                channels("noise-1", "strength", 14, 24, 24),
+                channels("shift-1", "x", 0, 5, 5),
+                allChannels("time-base-error-1", "line-jitter", 7),
+                allChannels("time-base-error-1", "head-switching", 80),
+                allChannels("dropouts-1", "rate", 16));
     }
 
-    /** The bulge of the glass and the misconvergence of the beams are one mapping of each lane. */
+    /**
+     * The curvature of the glass and the misconvergence of the beams are one mapping per channel.
+     */
     private static Look tube() {
         Step bar = Step.atRest("rolling-bar-1", new RollingBar(), Section.FINISH, 3);
-        return Look.atRest("tube", new Rgb(), new Lens(), new Halation(), new Phosphors())
+        return Look.atRest(
+                        "crt",
+                        new Rgb(),
+                        new LensDistortion(),
+                        new Halation(),
+                        new PhosphorScreen())
                 .withStepAdded(bar)
-                .withStep("lens-1", s -> s.withEdgeFill(EdgeFill.EMPTY).withSampler(Sampler.LINEAR))
-                .withStep("halation-1", s -> s.withLane(0, ScreenLooks::bloom))
+                .withStep(
+                        "lens-distortion-1",
+                        s -> s.withEdgeFill(EdgeFill.EMPTY).withSampler(Sampler.LINEAR))
+                .withStep("halation-1", s -> s.withChannel(0, ScreenLooks::bloom))
                 .withNote(
-                        "The glass of a tube: phosphors and lines that lose no brightness, bloom,"
-                                + " bulge, beams that do not quite meet, and a rolling bar.")
+                        "Cathode-ray tube: phosphor mask and scanlines with brightness"
+                            + " compensation, bloom, curvature, misconvergence and a rolling bar.")
                 .withDials(
                         List.of(
                                 share(
                                         "strength",
-                                        "Mask strength",
+                                        "Phosphor mask strength",
                                         0.8,
-                                        whole("phosphors-1", "mask", 100)),
+                                        whole("phosphor-screen-1", "mask-strength", 100)),
                                 Dial.choice(
                                         "mask",
-                                        "Mask",
-                                        word("phosphors-1", "mask"),
-                                        "grille",
-                                        "slot",
-                                        "triad",
-                                        "own-picture"),
+                                        "Phosphor mask",
+                                        choice("phosphor-screen-1", "phosphor-mask"),
+                                        "aperture-grille",
+                                        "slot-mask",
+                                        "shadow-mask",
+                                        "custom-image"),
                                 dial(
                                         "pitch",
                                         "Pitch",
@@ -207,21 +216,21 @@ final class ScreenLooks {
                                         400,
                                         6,
                                         6,
-                                        whole("phosphors-1", "pitch", 1)),
+                                        whole("phosphor-screen-1", "pitch", 1)),
                                 share(
                                         "dark",
-                                        "Dark between lines",
+                                        "Scanline depth",
                                         0.6,
-                                        whole("phosphors-1", "scan", 100)),
+                                        whole("phosphor-screen-1", "scanline-depth", 100)),
                                 dial(
                                         "scan",
-                                        "Lines",
+                                        "Scanlines",
                                         "",
                                         10,
                                         4320,
                                         240,
                                         240,
-                                        whole("phosphors-1", "lines", 1)),
+                                        whole("phosphor-screen-1", "scanlines", 1)),
                                 dial(
                                         "beam",
                                         "Beam width",
@@ -230,37 +239,37 @@ final class ScreenLooks {
                                         1,
                                         0.45,
                                         0.45,
-                                        whole("phosphors-1", "beam", 100)),
+                                        whole("phosphor-screen-1", "beam", 100)),
                                 share("bloom", "Bloom", 0.3, whole("halation-1", "strength", 100)),
                                 dial(
                                         "curve",
-                                        "Bulge",
+                                        "Curvature",
                                         "",
                                         0,
                                         0.3,
                                         0,
                                         0.05,
-                                        Links.all(
-                                                alike("lens-1", "k1", -100),
-                                                whole("phosphors-1", "curve", 100))),
+                                        DialLinks.all(
+                                                allChannels("lens-distortion-1", "k1", -100),
+                                                whole("phosphor-screen-1", "curvature", 100))),
                                 dial(
                                         "misconvergence",
-                                        "Beams apart at the corner",
+                                        "Misconvergence at corner",
                                         "%",
                                         -5,
                                         5,
                                         0,
                                         0.12,
-                                        lanes("lens-1", "k0", 1, 0, -1)),
+                                        channels("lens-distortion-1", "k0", 1, 0, -1)),
                                 dial(
                                         "decay",
-                                        "Still there a frame later",
+                                        "Phosphor persistence per frame",
                                         "%",
                                         0,
-                                        FeedParts.MOST_LINGER_PERCENT,
+                                        ChannelSourceParameters.MAX_TRAIL_PERCENT,
                                         0,
                                         0,
-                                        times(FeedParts.LINGER, 0.85, 1, 0.7)),
+                                        times(ChannelSourceParameters.TRAIL, 0.85, 1, 0.7)),
                                 share(
                                         "roll",
                                         "Rolling bar",
@@ -268,15 +277,15 @@ final class ScreenLooks {
                                         whole("rolling-bar-1", "strength", -100)),
                                 Dial.choice(
                                         "brightness",
-                                        "Brightness",
-                                        word("phosphors-1", "brightness"),
-                                        "auto",
-                                        "as-it-is")));
+                                        "Brightness compensation",
+                                        choice("phosphor-screen-1", "compensation"),
+                                        "on",
+                                        "off")));
     }
 
-    /** White about what is bright, wherever it is on the way to white. */
-    private static Amounts bloom(Amounts amounts) {
-        return amounts.with("threshold", Value.of(0.5))
+    /** A bloom on highlights. */
+    private static ChannelSettings bloom(ChannelSettings settings) {
+        return settings.with("threshold", Value.of(0.5))
                 .with("radius", Value.of(14))
                 .with("fall", Value.ZERO)
                 .with("green", Value.of(100))
@@ -285,28 +294,28 @@ final class ScreenLooks {
     }
 
     private static Look lowRes() {
-        return Look.atRest("low-res", VIDEO, new GaussianBlur(), new LowResolution())
-                .withStep("low-resolution-1", s -> s.withWords(java.util.Map.of("shape", "dots")))
+        return Look.atRest("low-res", VIDEO, new GaussianBlur(), new Pixelate())
+                .withStep("pixelate-1", s -> s.withChoices(java.util.Map.of("shape", "dots")))
                 .withStep("gaussian-1", ScreenLooks::acrossOnly)
                 .withNote(
-                        "Few large pixels and few colours, dithered, with colour that bleeds along"
-                                + " the lines; or the dots of a display.")
+                        "Large pixels, a small dithered palette and colour bleed; or a dot-matrix"
+                                + " display.")
                 .withDials(
                         List.of(
                                 dial(
                                         "pixels",
-                                        "Pixels across",
+                                        "Horizontal pixels",
                                         "",
                                         0,
                                         3840,
                                         0,
                                         200,
-                                        whole("low-resolution-1", "pixels", 1)),
+                                        whole("pixelate-1", "pixels", 1)),
                                 Dial.choice(
                                         "palette",
                                         "Palette",
-                                        word("low-resolution-1", "palette"),
-                                        "even-steps",
+                                        choice("pixelate-1", "palette"),
+                                        "uniform-rgb",
                                         "hues",
                                         "greys",
                                         "amber",
@@ -319,7 +328,7 @@ final class ScreenLooks {
                                         256,
                                         0,
                                         64,
-                                        whole("low-resolution-1", "colours", 1)),
+                                        whole("pixelate-1", "colours", 1)),
                                 dial(
                                         "dither",
                                         "Dither",
@@ -328,31 +337,31 @@ final class ScreenLooks {
                                         2,
                                         1,
                                         0.7,
-                                        whole("low-resolution-1", "dither", 100)),
+                                        whole("pixelate-1", "dither", 100)),
                                 dial(
                                         "bleed",
-                                        "Bleed of colour",
+                                        "Chroma bleed",
                                         "px",
                                         0,
                                         200,
                                         0,
                                         10,
-                                        lanes("gaussian-1", "radius", 0, 1, 1)),
+                                        channels("gaussian-1", "radius", 0, 1, 1)),
                                 dial(
                                         "dots",
-                                        "Gap between dots",
+                                        "Pixel gap",
                                         "",
                                         0,
                                         0.9,
                                         0,
                                         0,
-                                        whole("low-resolution-1", "gap", 100))));
+                                        whole("pixelate-1", "gap", 100))));
     }
 
     private static Step acrossOnly(Step step) {
         Step across = step;
-        for (int lane = 0; lane < step.lanes().size(); lane++) {
-            across = across.withLane(lane, a -> a.with("down", Value.ZERO));
+        for (int channel = 0; channel < step.channels().size(); channel++) {
+            across = across.withChannel(channel, a -> a.with("down", Value.ZERO));
         }
         return across;
     }

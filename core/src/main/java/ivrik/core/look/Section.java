@@ -5,21 +5,24 @@ import ivrik.core.treatment.Treatment;
 
 import java.util.List;
 
-/** The three parts of a look's road, in their order. */
+/** The three sections of a look's pipeline, in order. */
 public enum Section {
-    /** The whole picture, before it is separated. */
+    /** The whole picture, before separation. */
     PREPARE,
-    /** Each lane by itself. */
-    LANES,
-    /** The whole picture, after it is rejoined. */
+    /** Each channel on its own. */
+    CHANNELS,
+    /** The whole picture, after rejoin. */
     FINISH;
 
-    /** Where a treatment is done unless it is told to be elsewhere. */
+    /** The default section of a treatment. */
     public static Section usual(Treatment treatment) {
-        return treatment instanceof PictureTreatment ? FINISH : LANES;
+        return treatment instanceof PictureTreatment ? FINISH : CHANNELS;
     }
 
-    /** Where a treatment can be done: what treats lanes can treat all of them alike, as the picture. */
+    /**
+     * The sections that a treatment can be in. A channel treatment can also treat the whole picture, all
+     * channels alike.
+     */
     public static List<Section> of(Treatment treatment) {
         return treatment instanceof PictureTreatment ? List.of(PREPARE, FINISH) : List.of(values());
     }

@@ -10,39 +10,39 @@ import java.util.List;
 import java.util.stream.LongStream;
 
 /**
- * How long a look sees each frame: what moves meanwhile is blurred.
+ * Exposure time of each frame; what moves meanwhile is blurred.
  *
- * @param angleDegrees 360 is as long as a frame lasts; 0 for no blur
- * @param phaseDegrees when it opens, after the beginning of the frame
- * @param samples how many moments of that time are seen
+ * @param angleDegrees 360 is the duration of a frame; 0 is no blur
+ * @param phaseDegrees start of the exposure relative to the frame
+ * @param samples number of instants per exposure
  */
 @RecordBuilder
 public record Shutter(Value angleDegrees, double phaseDegrees, int samples)
         implements ShutterBuilder.With {
     public static final Shutter OFF = new Shutter(Value.ZERO, 0, 16);
 
-    public static final double MOST_DEGREES = 720;
-    public static final int MOST_SAMPLES = 256;
+    public static final double MAX_DEGREES = 720;
+    public static final int MAX_SAMPLES = 256;
 
     private static final double TURN = 360;
 
-    /** Shutter times are whole numbers of this part of a frame, so that they are exact. */
+    /** Shutter times are integer multiples of this fraction of a frame, so that they are exact. */
     private static final long PARTS = 1 << 20;
 
     public Shutter {
-        if (samples < 2 || samples > MOST_SAMPLES) {
-            throw new IllegalArgumentException("2.." + MOST_SAMPLES + " moments are seen");
+        if (samples < 2 || samples > MAX_SAMPLES) {
+            throw new IllegalArgumentException("2.." + MAX_SAMPLES + " moments are seen");
         }
-        if (!(Math.abs(phaseDegrees) <= MOST_DEGREES)) {
+        if (!(Math.abs(phaseDegrees) <= MAX_DEGREES)) {
             throw new IllegalArgumentException(
-                    "a shutter opens within " + MOST_DEGREES + " degrees of its frame");
+                    "a shutter opens within " + MAX_DEGREES + " degrees of its frame");
         }
     }
 
     /**
-     * The moments seen while it is open: the middles of equal parts of that time.
+     * The sampled instants: the centres of equal parts of the exposure.
      *
-     * @param angle in degrees, over 0
+     * @param angle in degrees, greater than 0
      */
     public List<Instant> moments(Instant instant, double angle) {
         return LongStream.range(0, samples)

@@ -1,14 +1,14 @@
 package ivrik.core.look;
 
-import static ivrik.core.look.Links.alike;
-import static ivrik.core.look.Links.dial;
-import static ivrik.core.look.Links.share;
-import static ivrik.core.look.Links.whole;
+import static ivrik.core.look.DialLinks.allChannels;
+import static ivrik.core.look.DialLinks.dial;
+import static ivrik.core.look.DialLinks.share;
+import static ivrik.core.look.DialLinks.whole;
 
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Rgb;
-import ivrik.core.treatment.BrokenBlocks;
-import ivrik.core.treatment.Displace;
+import ivrik.core.treatment.BlockCorruption;
+import ivrik.core.treatment.Displacement;
 
 import java.util.List;
 
@@ -20,8 +20,8 @@ final class SignalLooks {
         return List.of(
                 BuiltInLook.of(
                         LookGroup.SIGNAL,
-                        "Bad signal",
-                        badSignal(),
+                        "Digital breakup",
+                        digitalBreakup(),
                         "glitch",
                         "broken",
                         "digital",
@@ -29,58 +29,60 @@ final class SignalLooks {
                         "bits"));
     }
 
-    /** Blocks, slices and lines that jump are each a displacement; they are one mapping. */
-    private static Look badSignal() {
+    /**
+     * Displaced blocks, slices and lines are three displacement steps, composed into one mapping.
+     */
+    private static Look digitalBreakup() {
         Look look =
                 Look.atRest(
-                        "bad-signal",
+                        "digital-breakup",
                         new Rgb(),
-                        new Displace(),
-                        new Displace(),
-                        new Displace(),
-                        new BrokenBlocks());
+                        new Displacement(),
+                        new Displacement(),
+                        new Displacement(),
+                        new BlockCorruption());
         String[] by = {"blocks", "slices", "lines"};
         double[] size = {64, 90, 3};
         double[] share = {14, 22, 60};
         double[] alike = {0, 1, 1};
         for (int i = 0; i < by.length; i++) {
             int number = i;
-            String id = "displace-" + (i + 1);
-            look = look.withStep(id, s -> s.withWord(Displace.BY, by[number]));
-            for (int lane = 0; lane < 3; lane++) {
+            String id = "displacement-" + (i + 1);
+            look = look.withStep(id, s -> s.withChoice(Displacement.BY, by[number]));
+            for (int channel = 0; channel < 3; channel++) {
                 look =
-                        look.withAmounts(
+                        look.withSettings(
                                 id,
-                                lane,
+                                channel,
                                 a ->
                                         a.with("size", Value.of(size[number]))
-                                                .with("share", Value.of(share[number]))
-                                                .with("alike", Value.of(alike[number])));
+                                                .with("affected", Value.of(share[number]))
+                                                .with("same", Value.of(alike[number])));
             }
         }
         return look.withNote(
-                        "A broken transmission: blocks, slices and lines jump, and blocks stick,"
-                                + " swap their channels or lose bits.")
+                        "Digital transmission errors: displaced blocks, slices and lines, frozen"
+                                + " blocks, swapped channels and flipped bits.")
                 .withDials(
                         List.of(
-                                far("blocks", "Blocks jump", 40, "displace-1"),
-                                far("slices", "Slices jump", 60, "displace-2"),
-                                far("lines", "Lines jump", 2, "displace-3"),
+                                far("blocks", "Block displacement", 40, "displacement-1"),
+                                far("slices", "Slice displacement", 60, "displacement-2"),
+                                far("lines", "Line displacement", 2, "displacement-3"),
                                 share(
                                         "stuck",
-                                        "Blocks stick",
+                                        "Frozen blocks",
                                         0.04,
-                                        whole("broken-blocks-1", "stuck", 100)),
+                                        whole("block-corruption-1", "stuck", 100)),
                                 share(
                                         "swap",
-                                        "Channels swap",
+                                        "Swapped channels",
                                         0.03,
-                                        whole("broken-blocks-1", "swap", 100)),
+                                        whole("block-corruption-1", "swap", 100)),
                                 share(
                                         "bits",
-                                        "Bits flip",
+                                        "Flipped bits",
                                         0.02,
-                                        whole("broken-blocks-1", "bits", 100)),
+                                        whole("block-corruption-1", "bits", 100)),
                                 dial(
                                         "hold",
                                         "Hold",
@@ -89,14 +91,14 @@ final class SignalLooks {
                                         240,
                                         3,
                                         3,
-                                        Links.all(
-                                                alike("displace-1", "hold", 1),
-                                                alike("displace-2", "hold", 1),
-                                                alike("displace-3", "hold", 1),
-                                                whole("broken-blocks-1", "hold", 1)))));
+                                        DialLinks.all(
+                                                allChannels("displacement-1", "hold", 1),
+                                                allChannels("displacement-2", "hold", 1),
+                                                allChannels("displacement-3", "hold", 1),
+                                                whole("block-corruption-1", "hold", 1)))));
     }
 
     private static Dial far(String name, String title, double begins, String step) {
-        return dial(name, title, "px", 0, 1000, 0, begins, alike(step, "x", 1));
+        return dial(name, title, "px", 0, 1000, 0, begins, allChannels(step, "x", 1));
     }
 }

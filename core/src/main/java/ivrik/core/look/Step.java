@@ -18,17 +18,16 @@ import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 
 /**
- * One treatment in a look: which, where on the road, whether it is on, how it looks outside, and the
- * amounts of each lane, or one for the whole picture.
+ * One treatment in a look: its section, its options and its settings for each channel, or for the whole
+ * picture.
  *
- * @param id names it in its look for as long as it is there, wherever it is moved
- * @param bySeed whether what is random about it comes from its seeds alone, so that another step of the
- *     same seed is alike
- * @param words what is chosen of the treatment's options, by their names; the first where none is
- * @param picture the id of the source that the treatment uses; empty for none
- * @param table of colours that it brings along
- * @param measured a mark of what its amounts were measured of; empty where they were not
- * @param lanes of a treatment of whole pictures, one
+ * @param id unique in its look and stable, also when the step is moved
+ * @param bySeed whether randomness depends only on the seeds, so that steps with equal seeds share a pattern
+ * @param choices chosen words of the treatment's options, by option; the first word is the default
+ * @param picture id of the source that the treatment uses; empty for none
+ * @param table the step's own colour table
+ * @param measured hash of what was measured for the settings; empty if they were not measured
+ * @param channels one element if the step treats the whole picture
  */
 @RecordBuilder
 public record Step(
@@ -39,33 +38,33 @@ public record Step(
         EdgeFill edgeFill,
         Sampler sampler,
         boolean bySeed,
-        Map<String, String> words,
+        Map<String, String> choices,
         String picture,
         Optional<ColourTable> table,
         String measured,
-        List<Amounts> lanes)
+        List<ChannelSettings> channels)
         implements StepBuilder.With {
     public Step {
-        words = Collections.unmodifiableSortedMap(new TreeMap<>(words));
-        lanes = List.copyOf(lanes);
+        choices = Collections.unmodifiableSortedMap(new TreeMap<>(choices));
+        channels = List.copyOf(channels);
     }
 
     /**
-     * A treatment that does nothing yet, where it is usually done.
+     * A treatment without effect, in its default section.
      *
-     * @param lanes how many lanes its look has
+     * @param channels number of channels of the look
      */
-    public static Step atRest(String id, Treatment treatment, int lanes) {
-        return atRest(id, treatment, Section.usual(treatment), lanes);
+    public static Step atRest(String id, Treatment treatment, int channels) {
+        return atRest(id, treatment, Section.usual(treatment), channels);
     }
 
     /**
-     * A treatment that does nothing yet.
+     * A treatment without effect.
      *
-     * @param lanes how many lanes its look has
+     * @param channels number of channels of the look
      */
-    public static Step atRest(String id, Treatment treatment, Section section, int lanes) {
-        boolean whole = section != Section.LANES;
+    public static Step atRest(String id, Treatment treatment, Section section, int channels) {
+        boolean whole = section != Section.CHANNELS;
         return new Step(
                 id,
                 treatment.description().id(),
@@ -78,18 +77,22 @@ public record Step(
                 "",
                 Optional.empty(),
                 "",
-                Collections.nCopies(whole ? 1 : lanes, Amounts.atRest(treatment.description())));
+                Collections.nCopies(
+                        whole ? 1 : channels, ChannelSettings.atRest(treatment.description())));
     }
 
-    /** With amounts that show the treatment off. */
-    public static Step shownOff(String id, Treatment treatment, int lanes) {
-        Step step = atRest(id, treatment, lanes);
-        int count = step.lanes().size();
-        for (int lane = 0; lane < count; lane++) {
-            int number = lane;
+    /** A treatment with settings that show its effect. */
+    public static Step withExampleSettings(String id, Treatment treatment, int channels) {
+        Step step = atRest(id, treatment, channels);
+        int count = step.channels().size();
+        for (int channel = 0; channel < count; channel++) {
+            int number = channel;
             step =
-                    step.withLane(
-                            lane, a -> Amounts.shownOff(treatment.description(), number, count));
+                    step.withChannel(
+                            channel,
+                            a ->
+                                    ChannelSettings.withExampleSettings(
+                                            treatment.description(), number, count));
         }
         return step;
     }
@@ -98,47 +101,48 @@ public record Step(
         return Treatments.named(treatment);
     }
 
-    /** Whether it is done to the whole picture. */
+    /** Whether the step treats the whole picture. */
     public boolean isWhole() {
-        return section != Section.LANES;
+        return section != Section.CHANNELS;
     }
 
-    /** The amounts of a lane; those of the picture if it is done to the whole. */
-    public Amounts amounts(int lane) {
-        return lanes.get(isWhole() ? 0 : lane);
+    /** The settings of a channel, or of the whole picture. */
+    public ChannelSettings settings(int channel) {
+        return channels.get(isWhole() ? 0 : channel);
     }
 
     /** The chosen word of an option. */
-    public String word(Option option) {
-        return words.getOrDefault(option.name(), option.rest());
+    public String choice(Option option) {
+        return choices.getOrDefault(option.name(), option.rest());
     }
 
     /**
-     * Done elsewhere on the road. Where lanes become one, one of them gives its amounts; where one becomes
-     * lanes, all are alike.
+     * The step in another section. If several channels become one picture, one of them provides the settings;
+     * if one becomes several, all get the same.
      *
-     * @param count how many lanes the look has
-     * @param lane which gives its amounts
+     * @param count number of channels of the look
+     * @param channel provides the settings
      */
-    Step inSection(Section other, int count, int lane) {
-        boolean one = other != Section.LANES;
-        return withSection(other).withLanes(Collections.nCopies(one ? 1 : count, amounts(lane)));
+    Step inSection(Section other, int count, int channel) {
+        boolean one = other != Section.CHANNELS;
+        return withSection(other)
+                .withChannels(Collections.nCopies(one ? 1 : count, settings(channel)));
     }
 
-    /** With other amounts of a lane, or of the picture. */
-    public Step withLane(int lane, UnaryOperator<Amounts> change) {
-        int number = isWhole() ? 0 : lane;
-        return withLanes(Lists.with(lanes, number, change.apply(lanes.get(number))));
+    /** The step with the settings of a channel, or of the whole picture, changed. */
+    public Step withChannel(int channel, UnaryOperator<ChannelSettings> change) {
+        int number = isWhole() ? 0 : channel;
+        return withChannels(ListEdits.with(channels, number, change.apply(channels.get(number))));
     }
 
-    /** With a table of its own, which is chosen. */
+    /** The step with an own colour table, which is chosen. */
     public Step withOwnTable(ColourTable own) {
-        return withTable(Optional.of(own)).withWord(LookupTable.TABLE, LookupTable.OWN);
+        return withTable(Optional.of(own)).withChoice(LookupTable.TABLE, LookupTable.OWN);
     }
 
-    public Step withWord(Option option, String word) {
-        Map<String, String> changed = new TreeMap<>(words);
-        changed.put(option.name(), word);
-        return withWords(changed);
+    public Step withChoice(Option option, String choice) {
+        Map<String, String> changed = new TreeMap<>(choices);
+        changed.put(option.name(), choice);
+        return withChoices(changed);
     }
 }

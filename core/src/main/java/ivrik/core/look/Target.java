@@ -1,144 +1,150 @@
 package ivrik.core.look;
 
 import ivrik.core.UnknownNameException;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Separation;
 
 import java.util.Set;
 
 /**
- * One number that a dial drives, a trace shows or a hand holds. A step is meant by its id, never by its
- * place in a list, so that a target stays aimed while steps come, go and change places.
+ * Address of one number of a look, for dials, graphs and handles. A step is addressed by its id, so that a
+ * target stays valid while steps are added, removed and moved.
  */
 public sealed interface Target {
-    /** Words that an address begins with where it does not begin with a step. */
+    /** First words of addresses that do not start with a step id. */
     Set<String> RESERVED =
-            Set.of("reach", "onto", "lane", "place", "burst", "shutter", "dial", "word");
+            Set.of("mask", "blend", "channel", "placement", "burst", "shutter", "dial", "option");
 
-    /** A parameter of a step in one lane, or {@link #JITTER} or {@link #JITTER_RATE}. */
-    record OfLane(String step, int lane, String parameter) implements Target {
-        /** The amount of the jitter. */
+    /** A parameter of a step in one channel, or {@link #JITTER} or {@link #JITTER_RATE}. */
+    record OfChannel(String step, int channel, String parameter) implements Target {
+        /** Amount of the jitter. */
         public static final String JITTER = "jitter";
 
-        /** Begins the name of the amount of a single parameter's own jitter: {@code jitter.x}. */
+        /** Prefix of the amount of a single parameter's own jitter: {@code jitter.x}. */
         public static final String OWN_JITTER = JITTER + ".";
 
-        /** Whether a name stands for the amount of a jitter: the lane's, or a parameter's own. */
+        /**
+         * Whether a name stands for the amount of a jitter: the channel's, or a parameter's own.
+         */
         public static boolean isJitter(String parameter) {
             return parameter.equals(JITTER) || parameter.startsWith(OWN_JITTER);
         }
 
-        /** The frequency of the jitter, in Hz; only the rest value of a dial drives it. */
+        /** Frequency of the jitter in Hz; only the rest value of a dial drives it. */
         public static final String JITTER_RATE = "jitter-rate";
     }
 
-    /** A parameter of a step that is done to the whole picture, or its jitter as of a lane. */
+    /** A parameter of a step on the whole picture, or the jitter of the step. */
     record OfStep(String step, String parameter) implements Target {}
 
-    /** A number of the reach, by its name in {@link Reach#PARTS}. */
-    record OfReach(String part) implements Target {}
+    /** A number of the mask, by its name in {@link Mask#PARTS}. */
+    record OfMask(String part) implements Target {}
 
-    /** How much of a look's result is laid on. */
-    record OfOnto() implements Target {}
+    /** The opacity of the look. */
+    record OfOpacity() implements Target {}
 
-    /** How much of a lane is in the picture. */
-    record OfStrength(int lane) implements Target {}
+    /** The strength of a channel. */
+    record OfStrength(int channel) implements Target {}
 
-    /** A number of a lane's time, by its name in {@link FeedParts}. */
-    record OfFeed(int lane, String part) implements Target {}
+    /** A number of a channel's timing, by its name in {@link ChannelSourceParameters}. */
+    record OfChannelSource(int channel, String part) implements Target {}
 
-    /** How long the look sees each frame, in degrees. */
+    /** The shutter angle in degrees. */
     record OfShutter() implements Target {}
 
-    /** Where a dial stands; nothing drives it but its own pegs. */
+    /** The value of a dial; only its own keyframes animate it. */
     record OfDial(String dial) implements Target {}
 
-    /** A number of a burst, by its name in {@link BurstParts}; only dials drive it. */
+    /** A number of a burst, by its name in {@link BurstParameters}; only dials drive it. */
     record OfBurst(String burst, String part) implements Target {}
 
-    /** A number of the place of the look's layer: {@code x}, {@code y}, {@code scale}, {@code angle}. */
-    record OfPlace(String part) implements Target {}
+    /** A number of the layer's placement: {@code x}, {@code y}, {@code scale}, {@code angle}. */
+    record OfPlacement(String part) implements Target {}
 
-    /** Which word of an option of a step is chosen, by its place among them. */
-    record OfWord(String step, String option) implements Target {}
+    /** The choice of an option of a step, by its index. */
+    record OfOption(String step, String option) implements Target {}
 
-    /** The id of the step that it is about; empty where it is about none. */
+    /** Id of the addressed step; empty if there is none. */
     default String stepId() {
         return switch (this) {
-            case OfLane t -> t.step;
+            case OfChannel t -> t.step;
             case OfStep t -> t.step;
-            case OfWord t -> t.step;
+            case OfOption t -> t.step;
             default -> "";
         };
     }
 
-    /** The number of the lane that it is about; -1 where it is about none. */
-    default int lane() {
+    /** Index of the addressed channel; -1 if there is none. */
+    default int channel() {
         return -1;
     }
 
-    /** The same number of another lane; itself where it is of none. */
-    default Target inLane(int lane) {
+    /** The same number in another channel; the same target if it has no channel. */
+    default Target inChannel(int channel) {
         return switch (this) {
-            case OfLane t -> new OfLane(t.step, lane, t.parameter);
-            case OfStrength t -> new OfStrength(lane);
-            case OfFeed t -> new OfFeed(lane, t.part);
+            case OfChannel t -> new OfChannel(t.step, channel, t.parameter);
+            case OfStrength t -> new OfStrength(channel);
+            case OfChannelSource t -> new OfChannelSource(channel, t.part);
             default -> this;
         };
     }
 
-    /** As it is written in files: {@code shift-1.red.x}, {@code exposure-1.stops}, {@code reach.low}. */
+    /** The address in files: {@code shift-1.red.x}, {@code exposure-1.stops}, {@code mask.low}. */
     default String address(Separation model) {
         return switch (this) {
-            case OfLane t -> t.step + "." + model.lanes().get(t.lane).id() + "." + t.parameter;
+            case OfChannel t ->
+                    t.step + "." + model.channels().get(t.channel).id() + "." + t.parameter;
             case OfStep t -> t.step + "." + t.parameter;
-            case OfReach t -> "reach." + t.part;
-            case OfOnto t -> "onto.amount";
-            case OfStrength t -> "lane." + model.lanes().get(t.lane).id() + ".strength";
-            case OfFeed t -> "lane." + model.lanes().get(t.lane).id() + "." + t.part;
+            case OfMask t -> "mask." + t.part;
+            case OfOpacity t -> "blend.opacity";
+            case OfStrength t -> "channel." + model.channels().get(t.channel).id() + ".strength";
+            case OfChannelSource t ->
+                    "channel." + model.channels().get(t.channel).id() + "." + t.part;
             case OfDial t -> "dial." + t.dial;
             case OfShutter t -> "shutter.angle";
             case OfBurst t -> "burst." + t.burst + "." + t.part;
-            case OfPlace t -> "place." + t.part;
-            case OfWord t -> "word." + t.step + "." + t.option;
+            case OfPlacement t -> "placement." + t.part;
+            case OfOption t -> "option." + t.step + "." + t.option;
         };
     }
 
     /**
-     * The target of an address.
+     * Parses an address.
      *
-     * @param model of the look that it is in
-     * @throws UnknownNameException if it names a lane that the model does not have
-     * @throws IllegalArgumentException if it is no address at all
+     * @param model colour model of the look
+     * @throws UnknownNameException if the address names a channel that the model does not have
+     * @throws IllegalArgumentException if the text is not an address
      */
     static Target parse(String address, Separation model) {
-        String[] words = address.split("\\.", 3);
-        boolean ownJitter = words.length == 3 && words[1].equals(OfLane.JITTER);
-        if (words.length < 2 || words[0].isEmpty()) {
+        String[] parts = address.split("\\.", 3);
+        boolean ownJitter = parts.length == 3 && parts[1].equals(OfChannel.JITTER);
+        if (parts.length < 2 || parts[0].isEmpty()) {
             throw new IllegalArgumentException(
                     "'" + address + "' is not an address such as shift-1.red.x");
         }
-        return switch (words[0]) {
-            case "reach" -> new OfReach(words[1]);
-            case "onto" -> new OfOnto();
+        return switch (parts[0]) {
+            case "mask" -> new OfMask(parts[1]);
+            case "blend" -> new OfOpacity();
             case "shutter" -> new OfShutter();
-            case "place" -> new OfPlace(words[1]);
-            case "lane" ->
-                    words.length == 3 && !words[2].equals("strength")
-                            ? new OfFeed(lane(words[1], model), words[2])
-                            : new OfStrength(lane(words[1], model));
-            case "word" -> new OfWord(words[1], words.length == 3 ? words[2] : "");
+            case "placement" -> new OfPlacement(parts[1]);
+            case "channel" ->
+                    parts.length == 3 && !parts[2].equals("strength")
+                            ? new OfChannelSource(channel(parts[1], model), parts[2])
+                            : new OfStrength(channel(parts[1], model));
+            case "option" -> new OfOption(parts[1], parts.length == 3 ? parts[2] : "");
             case "dial" -> new OfDial(address.substring("dial.".length()));
-            case "burst" -> new OfBurst(words[1], words.length == 3 ? words[2] : "");
+            case "burst" -> new OfBurst(parts[1], parts.length == 3 ? parts[2] : "");
             default ->
-                    words.length == 2 || ownJitter
-                            ? new OfStep(words[0], address.substring(words[0].length() + 1))
-                            : new OfLane(words[0], lane(words[1], model), words[2]);
+                    parts.length == 2 || ownJitter
+                            ? new OfStep(parts[0], address.substring(parts[0].length() + 1))
+                            : new OfChannel(parts[0], channel(parts[1], model), parts[2]);
         };
     }
 
-    private static int lane(String id, Separation model) {
-        return model.lanes()
-                .indexOf(UnknownNameException.find("lane", id, model.lanes(), LaneKind::id));
+    private static int channel(String id, Separation model) {
+        return model.channels()
+                .indexOf(
+                        UnknownNameException.find(
+                                "channel", id, model.channels(), ChannelKind::id));
     }
 }

@@ -1,16 +1,16 @@
 package ivrik.core.look;
 
 import ivrik.core.look.Target.OfBurst;
+import ivrik.core.look.Target.OfChannel;
+import ivrik.core.look.Target.OfChannelSource;
 import ivrik.core.look.Target.OfDial;
-import ivrik.core.look.Target.OfFeed;
-import ivrik.core.look.Target.OfLane;
-import ivrik.core.look.Target.OfOnto;
-import ivrik.core.look.Target.OfPlace;
-import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfMask;
+import ivrik.core.look.Target.OfOpacity;
+import ivrik.core.look.Target.OfOption;
+import ivrik.core.look.Target.OfPlacement;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
-import ivrik.core.look.Target.OfWord;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 import ivrik.core.treatment.Description;
@@ -22,14 +22,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** What targets are aimed at in a look: reading it, changing it, and what it may be. */
+/** Reads, changes and describes the numbers that targets address. */
 public final class Targets {
     private static final Parameter SHARE = Parameter.of("amount", "amount", "", 0, 1, 1, 0.1);
-    private static final Parameter SHAKE = Parameter.of(OfLane.JITTER, "jitter", "", 0, 1e6, 0, 1);
+    private static final Parameter SHAKE =
+            Parameter.of(OfChannel.JITTER, "jitter", "", 0, 1e6, 0, 1);
     private static final Parameter RATE =
             Parameter.of(
-                    OfLane.JITTER_RATE,
-                    "rate of the jitter",
+                    OfChannel.JITTER_RATE,
+                    "jitter rate",
                     "Hz",
                     0,
                     Jitter.MAX_FREQUENCY_HZ,
@@ -37,98 +38,109 @@ public final class Targets {
                     1);
 
     private static final Parameter SHUTTER =
-            Parameter.of("angle", "shutter", "deg", 0, Shutter.MOST_DEGREES, 0, 1);
+            Parameter.of("angle", "shutter", "deg", 0, Shutter.MAX_DEGREES, 0, 1);
 
     private Targets() {}
 
-    /** The value aimed at; empty where there is none, or it is not in the look. */
+    /** The addressed value; empty if there is none. */
     public static Optional<Value> value(Look look, Target target) {
         return switch (target) {
-            case OfLane t ->
+            case OfChannel t ->
                     look.step(t.step())
                             .filter(s -> !s.isWhole())
-                            .flatMap(s -> value(s.amounts(t.lane()), t.parameter()));
+                            .flatMap(s -> value(s.settings(t.channel()), t.parameter()));
             case OfStep t ->
                     look.step(t.step())
                             .filter(Step::isWhole)
-                            .flatMap(s -> value(s.amounts(0), t.parameter()));
-            case OfReach t ->
-                    Reach.PARTS.stream()
+                            .flatMap(s -> value(s.settings(0), t.parameter()));
+            case OfMask t ->
+                    Mask.PARTS.stream()
                             .filter(p -> p.name().equals(t.part()))
-                            .map(p -> p.value().apply(look.reach()))
+                            .map(p -> p.value().apply(look.mask()))
                             .findFirst();
-            case OfOnto t -> Optional.of(look.onto().amount());
+            case OfOpacity t -> Optional.of(look.blend().opacity());
             case OfShutter t -> Optional.of(look.shutter().angleDegrees());
-            case OfStrength t -> Optional.of(look.lanes().get(t.lane()).strength());
-            case OfFeed t ->
-                    FeedParts.named(t.part())
-                            .map(p -> p.value().apply(look.lanes().get(t.lane()).feed()));
+            case OfStrength t -> Optional.of(look.channels().get(t.channel()).strength());
+            case OfChannelSource t ->
+                    ChannelSourceParameters.named(t.part())
+                            .map(
+                                    p ->
+                                            p.value()
+                                                    .apply(
+                                                            look.channels()
+                                                                    .get(t.channel())
+                                                                    .channelSource()));
             case OfDial t -> dial(look, t).map(Dial::value);
             case OfBurst t ->
                     look.burst(t.burst())
-                            .flatMap(b -> BurstParts.named(t.part()).map(p -> p.value().apply(b)));
-            case OfPlace t -> Optional.empty();
-            case OfWord t ->
-                    option(look, t).map(o -> Value.of(o.words().indexOf(word(look, t.step(), o))));
+                            .flatMap(
+                                    b ->
+                                            BurstParameters.named(t.part())
+                                                    .map(p -> p.value().apply(b)));
+            case OfPlacement t -> Optional.empty();
+            case OfOption t ->
+                    option(look, t)
+                            .map(o -> Value.of(o.choices().indexOf(choice(look, t.step(), o))));
         };
     }
 
-    private static Optional<Option> option(Look look, OfWord target) {
+    private static Optional<Option> option(Look look, OfOption target) {
         return look.step(target.step()).stream()
                 .flatMap(s -> s.kind().description().options().stream())
                 .filter(o -> o.name().equals(target.option()))
                 .findFirst();
     }
 
-    private static String word(Look look, String step, Option option) {
-        return look.step(step).orElseThrow().word(option);
+    private static String choice(Look look, String step, Option option) {
+        return look.step(step).orElseThrow().choice(option);
     }
 
     private static Optional<Dial> dial(Look look, OfDial target) {
         return look.dials().stream().filter(d -> d.name().equals(target.dial())).findFirst();
     }
 
-    /** The parameter whose own jitter is meant; empty where none is. */
+    /** The parameter whose own jitter is addressed; empty if there is none. */
     private static Optional<String> ownJitter(String parameter) {
-        return parameter.startsWith(OfLane.OWN_JITTER)
-                ? Optional.of(parameter.substring(OfLane.OWN_JITTER.length()))
+        return parameter.startsWith(OfChannel.OWN_JITTER)
+                ? Optional.of(parameter.substring(OfChannel.OWN_JITTER.length()))
                 : Optional.empty();
     }
 
-    private static Optional<Value> value(Amounts amounts, String parameter) {
+    private static Optional<Value> value(ChannelSettings settings, String parameter) {
         return Optional.ofNullable(
                 switch (parameter) {
-                    case OfLane.JITTER -> amounts.jitter().amount();
-                    case OfLane.JITTER_RATE -> Value.of(amounts.jitter().frequencyHz());
+                    case OfChannel.JITTER -> settings.jitter().amount();
+                    case OfChannel.JITTER_RATE -> Value.of(settings.jitter().frequencyHz());
                     default ->
                             ownJitter(parameter)
-                                    .map(amounts.jitters()::get)
+                                    .map(settings.jitters()::get)
                                     .map(Jitter::amount)
-                                    .orElseGet(() -> amounts.value(parameter));
+                                    .orElseGet(() -> settings.value(parameter));
                 });
     }
 
-    /** With the value aimed at replaced; the look itself where that is not in it. */
+    /** The look with the addressed value replaced; the same look if the target does not exist. */
     public static Look with(Look look, Target target, Value value) {
         return switch (target) {
-            case OfLane t ->
-                    look.withAmounts(t.step(), t.lane(), a -> with(a, t.parameter(), value));
-            case OfStep t -> look.withAmounts(t.step(), 0, a -> with(a, t.parameter(), value));
-            case OfReach t -> look.withReach(look.reach().with(t.part(), value));
-            case OfOnto t -> look.withOnto(new Onto(look.onto().blend(), value));
+            case OfChannel t ->
+                    look.withSettings(t.step(), t.channel(), a -> with(a, t.parameter(), value));
+            case OfStep t -> look.withSettings(t.step(), 0, a -> with(a, t.parameter(), value));
+            case OfMask t -> look.withMask(look.mask().with(t.part(), value));
+            case OfOpacity t -> look.withBlend(new LookBlend(look.blend().mode(), value));
             case OfShutter t -> look.withShutter(look.shutter().withAngleDegrees(value));
-            case OfStrength t -> look.withLane(t.lane(), s -> s.withStrength(value));
-            case OfFeed t ->
-                    FeedParts.named(t.part())
+            case OfStrength t -> look.withChannel(t.channel(), s -> s.withStrength(value));
+            case OfChannelSource t ->
+                    ChannelSourceParameters.named(t.part())
                             .map(
                                     p ->
-                                            look.withLane(
-                                                    t.lane(),
+                                            look.withChannel(
+                                                    t.channel(),
                                                     s ->
-                                                            s.withFeed(
+                                                            s.withChannelSource(
                                                                     p.with()
                                                                             .apply(
-                                                                                    s.feed(),
+                                                                                    s
+                                                                                            .channelSource(),
                                                                                     value))))
                             .orElse(look);
             case OfDial t ->
@@ -140,58 +152,60 @@ public final class Targets {
                     look.burst(t.burst())
                             .flatMap(
                                     b ->
-                                            BurstParts.named(t.part())
+                                            BurstParameters.named(t.part())
                                                     .map(p -> p.with().apply(b, value)))
                             .map(look::withBurst)
                             .orElse(look);
-            case OfPlace t -> look;
-            case OfWord t ->
+            case OfPlacement t -> look;
+            case OfOption t ->
                     option(look, t)
                             .map(
                                     o ->
                                             look.withStep(
                                                     t.step(),
-                                                    s -> s.withWord(o, o.near(value.rest()))))
+                                                    s -> s.withChoice(o, o.near(value.rest()))))
                             .orElse(look);
         };
     }
 
-    private static Amounts with(Amounts amounts, String parameter, Value value) {
+    private static ChannelSettings with(ChannelSettings settings, String parameter, Value value) {
         return switch (parameter) {
-            case OfLane.JITTER -> amounts.withJitter(amounts.jitter().withAmount(value));
-            case OfLane.JITTER_RATE ->
-                    amounts.withJitter(amounts.jitter().withFrequencyHz(value.rest()));
+            case OfChannel.JITTER -> settings.withJitter(settings.jitter().withAmount(value));
+            case OfChannel.JITTER_RATE ->
+                    settings.withJitter(settings.jitter().withFrequencyHz(value.rest()));
             default ->
                     ownJitter(parameter)
                             .map(
                                     of ->
-                                            amounts.withJitter(
+                                            settings.withJitter(
                                                     of,
-                                                    amounts.jitters()
+                                                    settings.jitters()
                                                             .getOrDefault(of, Jitter.NONE)
                                                             .withAmount(value)))
-                            .orElseGet(() -> amounts.with(parameter, value));
+                            .orElseGet(() -> settings.with(parameter, value));
         };
     }
 
-    /** What the value aimed at is called, its unit and its range; empty where there is none. */
+    /** Title, unit and range of the addressed value; empty if there is none. */
     public static Optional<Parameter> range(Look look, Target target) {
         return switch (target) {
-            case OfLane t -> parameter(look, t.step(), t.parameter());
+            case OfChannel t -> parameter(look, t.step(), t.parameter());
             case OfStep t -> parameter(look, t.step(), t.parameter());
-            case OfReach t ->
-                    Reach.PARTS.stream()
+            case OfMask t ->
+                    Mask.PARTS.stream()
                             .filter(p -> p.name().equals(t.part()))
-                            .map(Reach.Part::range)
+                            .map(Mask.Part::range)
                             .findFirst();
-            case OfOnto t -> Optional.of(SHARE);
+            case OfOpacity t -> Optional.of(SHARE);
             case OfShutter t -> Optional.of(SHUTTER);
             case OfStrength t -> Optional.of(SHARE);
-            case OfFeed t -> FeedParts.named(t.part()).map(FeedParts.Part::range);
+            case OfChannelSource t ->
+                    ChannelSourceParameters.named(t.part())
+                            .map(ChannelSourceParameters.Part::range);
             case OfDial t -> dial(look, t).map(Dial::range);
-            case OfBurst t -> BurstParts.named(t.part()).map(BurstParts.Part::range);
-            case OfPlace t -> Place.part(t.part()).map(Place.Part::range);
-            case OfWord t ->
+            case OfBurst t -> BurstParameters.named(t.part()).map(BurstParameters.Part::range);
+            case OfPlacement t -> Placement.part(t.part()).map(Placement.Part::range);
+            case OfOption t ->
                     option(look, t)
                             .map(
                                     o ->
@@ -200,7 +214,7 @@ public final class Targets {
                                                     o.title(),
                                                     "",
                                                     0,
-                                                    o.words().size() - 1,
+                                                    o.choices().size() - 1,
                                                     0,
                                                     1));
         };
@@ -208,8 +222,8 @@ public final class Targets {
 
     private static Optional<Parameter> parameter(Look look, String step, String name) {
         return switch (name) {
-            case OfLane.JITTER -> Optional.of(SHAKE);
-            case OfLane.JITTER_RATE -> Optional.of(RATE);
+            case OfChannel.JITTER -> Optional.of(SHAKE);
+            case OfChannel.JITTER_RATE -> Optional.of(RATE);
             default ->
                     ownJitter(name).isPresent() ? Optional.of(SHAKE) : described(look, step, name);
         };
@@ -222,60 +236,62 @@ public final class Targets {
                 .map((Description d) -> d.parameter(name));
     }
 
-    /** All numbers of a look that pegs can move. */
+    /** All numbers of a look that can have keyframes. */
     public static List<Target> keyed(Look look) {
         List<Target> all = new ArrayList<>();
         for (Step step : look.steps()) {
-            for (int lane = 0; lane < step.lanes().size(); lane++) {
-                Amounts amounts = step.amounts(lane);
+            for (int channel = 0; channel < step.channels().size(); channel++) {
+                ChannelSettings settings = step.settings(channel);
                 Stream<String> names =
                         Stream.of(
-                                        amounts.values().keySet().stream(),
-                                        amounts.jitters().keySet().stream()
-                                                .map(n -> OfLane.OWN_JITTER + n),
-                                        Stream.of(OfLane.JITTER))
+                                        settings.values().keySet().stream(),
+                                        settings.jitters().keySet().stream()
+                                                .map(n -> OfChannel.OWN_JITTER + n),
+                                        Stream.of(OfChannel.JITTER))
                                 .flatMap(n -> n);
-                int number = lane;
+                int number = channel;
                 names.map(
                                 n ->
                                         step.isWhole()
                                                 ? new OfStep(step.id(), n)
-                                                : new OfLane(step.id(), number, n))
+                                                : new OfChannel(step.id(), number, n))
                         .forEach(all::add);
             }
         }
-        Reach.PARTS.forEach(p -> all.add(new OfReach(p.name())));
-        all.add(new OfOnto());
+        Mask.PARTS.forEach(p -> all.add(new OfMask(p.name())));
+        all.add(new OfOpacity());
         all.add(new OfShutter());
-        for (int lane = 0; lane < look.lanes().size(); lane++) {
-            int number = lane;
-            all.add(new OfStrength(lane));
-            FeedParts.ALL.forEach(p -> all.add(new OfFeed(number, p.name())));
+        for (int channel = 0; channel < look.channels().size(); channel++) {
+            int number = channel;
+            all.add(new OfStrength(channel));
+            ChannelSourceParameters.ALL.forEach(
+                    p -> all.add(new OfChannelSource(number, p.name())));
         }
         look.dials().forEach(d -> all.add(new OfDial(d.name())));
         for (Burst burst : look.bursts()) {
-            all.add(new OfBurst(burst.id(), BurstParts.STRENGTH));
-            all.add(new OfBurst(burst.id(), BurstParts.ANGLE));
+            all.add(new OfBurst(burst.id(), BurstParameters.STRENGTH));
+            all.add(new OfBurst(burst.id(), BurstParameters.ANGLE));
         }
         return List.copyOf(all);
     }
 
-    /** Whether pegs can move it; of the others only the rest counts. */
+    /** Whether the number can have keyframes; of other numbers only the rest value counts. */
     public static boolean isKeyed(Target target) {
         return switch (target) {
-            case OfLane t -> !t.parameter().equals(OfLane.JITTER_RATE);
-            case OfStep t -> !t.parameter().equals(OfLane.JITTER_RATE);
+            case OfChannel t -> !t.parameter().equals(OfChannel.JITTER_RATE);
+            case OfStep t -> !t.parameter().equals(OfChannel.JITTER_RATE);
             case OfBurst t ->
-                    t.part().equals(BurstParts.STRENGTH) || t.part().equals(BurstParts.ANGLE);
-            case OfWord t -> false;
+                    t.part().equals(BurstParameters.STRENGTH)
+                            || t.part().equals(BurstParameters.ANGLE);
+            case OfOption t -> false;
             default -> true;
         };
     }
 
-    /** Whether there is such a target: its step, its parameter, its lane. */
+    /** Whether the target exists: its step, its parameter, its channel. */
     public static boolean exists(Look look, Target target) {
-        return target instanceof OfPlace place
-                ? Place.part(place.part()).isPresent()
+        return target instanceof OfPlacement place
+                ? Placement.part(place.part()).isPresent()
                 : value(look, target).isPresent();
     }
 }

@@ -1,26 +1,26 @@
 package ivrik.core.look;
 
+import ivrik.core.look.Burst.Direction;
 import ivrik.core.look.Burst.Drive;
-import ivrik.core.look.Burst.Way;
 import ivrik.core.look.Dial.Link;
 import ivrik.core.look.Target.OfBurst;
-import ivrik.core.look.Target.OfFeed;
-import ivrik.core.look.Target.OfLane;
-import ivrik.core.look.Target.OfOnto;
+import ivrik.core.look.Target.OfChannel;
+import ivrik.core.look.Target.OfChannelSource;
+import ivrik.core.look.Target.OfOpacity;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.motion.Anchor;
-import ivrik.core.motion.Course;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Hill;
+import ivrik.core.motion.Envelope;
 import ivrik.core.motion.Jitter;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Phase;
-import ivrik.core.motion.Swipe;
+import ivrik.core.motion.TransitionEnvelope;
 import ivrik.core.motion.Value;
 import ivrik.core.sampling.EdgeFill;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Shift;
-import ivrik.core.treatment.Tiles;
+import ivrik.core.treatment.TiledScroll;
 
 import java.util.List;
 import java.util.Map;
@@ -28,16 +28,16 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** Built-in looks that move in time. */
+/** Built-in animated looks. */
 final class TimedLooks {
-    private static final int LANES = 3;
+    private static final int CHANNELS = 3;
     private static final double FAR_PX = 4000;
     private static final String SHIFT = "shift-1";
     private static final String SPLIT = "split";
     private static final String SHAKE = "shake";
     private static final String TRAVEL = "travel";
 
-    /** Frames that a swipe takes. */
+    /** Frames of a tile swipe. */
     private static final int LONG = 12;
 
     private TimedLooks() {}
@@ -51,7 +51,7 @@ final class TimedLooks {
                                 "hit",
                                 "shake",
                                 "transition")
-                        .shown(Map.of("peak", 36.0, "shake", 5.0)),
+                        .example(Map.of("peak", 36.0, "shake", 5.0)),
                 BuiltInLook.of(
                                 LookGroup.CUTS,
                                 "Tile swipe",
@@ -60,16 +60,22 @@ final class TimedLooks {
                                 "slide",
                                 "travel",
                                 "transition")
-                        .shown(Map.of("tiles", 2.0, "split", 40.0, "shutter", 180.0)),
-                BuiltInLook.of(LookGroup.TIME, "Lane lag", laneLag(), "delay", "echo", "behind")
-                        .shown(Map.of("red", 3.0, "blue", -3.0)),
+                        .example(Map.of("tiles", 2.0, "split", 40.0, "shutter", 180.0)),
                 BuiltInLook.of(
                                 LookGroup.TIME,
-                                "Slit time",
-                                slitTime(),
+                                "Channel delay",
+                                channelDelay(),
+                                "delay",
+                                "echo",
+                                "behind")
+                        .example(Map.of("red", 3.0, "blue", -3.0)),
+                BuiltInLook.of(
+                                LookGroup.TIME,
+                                "Slit scan",
+                                slitScan(),
                                 "slit scan",
                                 "time displacement")
-                        .shown(Map.of("red", 16.0, "blue", -16.0)));
+                        .example(Map.of("red", 16.0, "blue", -16.0)));
     }
 
     static Dial dial(
@@ -80,10 +86,10 @@ final class TimedLooks {
             double max,
             double rest,
             Link... links) {
-        return Links.dial(name, title, unit, min, max, rest, rest, List.of(links));
+        return DialLinks.dial(name, title, unit, min, max, rest, rest, List.of(links));
     }
 
-    /** Drives one number of each of some bursts. */
+    /** Drives one number of several bursts. */
     private static Link[] ofBursts(String part, double perUnit, String... bursts) {
         return Stream.of(bursts)
                 .map(b -> new Link(new OfBurst(b, part), perUnit))
@@ -91,61 +97,71 @@ final class TimedLooks {
     }
 
     private static List<Drive> drives(String step, String parameter) {
-        return IntStream.range(0, LANES)
-                .mapToObj(lane -> new Drive(new OfLane(step, lane, parameter), 1))
+        return IntStream.range(0, CHANNELS)
+                .mapToObj(channel -> new Drive(new OfChannel(step, channel, parameter), 1))
                 .toList();
     }
 
     private static Burst burst(
-            String id, String name, Course course, List<Way> ways, List<Drive> drives) {
-        return Burst.of(id, new Anchor.AtFrame(0), LANES)
+            String id,
+            String name,
+            Envelope envelope,
+            List<Direction> directions,
+            List<Drive> drives) {
+        return Burst.of(id, new Anchor.AtFrame(0), CHANNELS)
                 .with(
                         b ->
                                 b.name(name)
-                                        .course(course)
+                                        .envelope(envelope)
                                         .strength(Value.ZERO)
-                                        .ways(ways)
+                                        .directions(directions)
                                         .drives(drives));
     }
 
-    /** Red and blue part in steps about a frame, further in each, and come together again. */
+    /** Red and blue separate in steps around a frame, and rejoin. */
     private static Look burstSplit() {
         String[] both = {SPLIT, SHAKE};
-        Hill even = Hill.even(6, 3);
-        Course steps = even.withOut(Optional.of(even.down()));
+        PeakEnvelope even = PeakEnvelope.even(6, 3);
+        Envelope steps = even.withOut(Optional.of(even.down()));
         Jitter jitter = Jitter.NONE.withFrequencyHz(24).withKind(Jitter.Kind.STEPPED);
         Look look = Look.atRest("burst-split", new Rgb(), new Shift());
-        for (int lane = 0; lane < LANES; lane++) {
-            look = look.withAmounts(SHIFT, lane, a -> a.withJitter(jitter));
+        for (int channel = 0; channel < CHANNELS; channel++) {
+            look = look.withSettings(SHIFT, channel, a -> a.withJitter(jitter));
         }
-        double most = Phase.MOST_FRAMES;
+        double most = Phase.MAX_FRAMES;
         return look.withNote(
-                        "Parts red and blue about a frame, phase by phase, and brings them together"
-                                + " again; green is held.")
+                        "Splits red and blue around an anchor frame in phases and brings them back;"
+                                + " green is fixed.")
                 .withBursts(
                         List.of(
                                 burst(
                                         SPLIT,
                                         "Split",
                                         steps,
-                                        List.of(Way.AHEAD, Way.STILL, Way.OPPOSED),
+                                        List.of(
+                                                Direction.FORWARD,
+                                                Direction.FIXED,
+                                                Direction.OPPOSITE),
                                         drives(SHIFT, "x")),
                                 burst(
                                         SHAKE,
-                                        "Shake",
+                                        "Jitter",
                                         steps,
-                                        List.of(Way.AHEAD, Way.STILL, Way.AHEAD),
-                                        drives(SHIFT, OfLane.JITTER))))
+                                        List.of(
+                                                Direction.FORWARD,
+                                                Direction.FIXED,
+                                                Direction.FORWARD),
+                                        drives(SHIFT, OfChannel.JITTER))))
                 .withDials(
                         List.of(
                                 dial(
                                         "at",
-                                        "At, from its anchor",
+                                        "Offset from anchor",
                                         "frame",
                                         0,
                                         most,
                                         0,
-                                        ofBursts(BurstParts.LATER, 1, both)),
+                                        ofBursts(BurstParameters.OFFSET, 1, both)),
                                 dial(
                                         "before",
                                         "Frames before",
@@ -153,7 +169,7 @@ final class TimedLooks {
                                         0,
                                         most,
                                         6,
-                                        ofBursts(BurstParts.BEFORE, 1, both)),
+                                        ofBursts(BurstParameters.BEFORE, 1, both)),
                                 dial(
                                         "after",
                                         "Frames after",
@@ -161,15 +177,15 @@ final class TimedLooks {
                                         0,
                                         most,
                                         6,
-                                        ofBursts(BurstParts.AFTER, 1, both)),
+                                        ofBursts(BurstParameters.AFTER, 1, both)),
                                 dial(
                                         "phases",
                                         "Phases",
                                         "",
                                         0,
-                                        Hill.MOST_PHASES,
+                                        PeakEnvelope.MAX_PHASES,
                                         3,
-                                        ofBursts(BurstParts.PHASES, 1, both)),
+                                        ofBursts(BurstParameters.PHASES, 1, both)),
                                 dial(
                                         "peak",
                                         "Peak",
@@ -177,7 +193,7 @@ final class TimedLooks {
                                         -FAR_PX,
                                         FAR_PX,
                                         0,
-                                        ofBursts(BurstParts.STRENGTH, 1, SPLIT)),
+                                        ofBursts(BurstParameters.STRENGTH, 1, SPLIT)),
                                 dial(
                                         "angle",
                                         "Angle",
@@ -185,68 +201,74 @@ final class TimedLooks {
                                         -360,
                                         360,
                                         0,
-                                        ofBursts(BurstParts.ANGLE, 1, SPLIT)),
+                                        ofBursts(BurstParameters.ANGLE, 1, SPLIT)),
                                 dial(
                                         "shake",
-                                        "Shake",
+                                        "Jitter",
                                         "px",
                                         0,
                                         400,
                                         0,
-                                        ofBursts(BurstParts.STRENGTH, 1, SHAKE)),
+                                        ofBursts(BurstParameters.STRENGTH, 1, SHAKE)),
                                 dial(
                                         "repeat",
-                                        "Again every",
+                                        "Repeat every",
                                         "frames",
                                         0,
                                         most,
                                         0,
-                                        ofBursts(BurstParts.REPEAT, 1, both))));
+                                        ofBursts(BurstParameters.REPEAT, 1, both))));
     }
 
-    /** Over copies of the picture laid edge to edge, red and blue apart while it is fast. */
+    /** Moves over tiled copies of the picture; red and blue separate with the speed. */
     private static Look tileSwipe() {
         String[] both = {TRAVEL, SPLIT};
         double half = LONG / 2.0;
-        Look look = Look.atRest("tile-swipe", new Rgb(), new Tiles(), new Shift());
+        Look look = Look.atRest("tile-swipe", new Rgb(), new TiledScroll(), new Shift());
         return look.withStep(SHIFT, s -> s.withEdgeFill(EdgeFill.WRAP))
                 .withNote(
-                        "Travels from copy to copy of the picture about a frame, fastest there, and"
-                                + " arrives in register; red and blue part on the way.")
+                        "Scrolls across tiled copies of the picture, fastest at the anchor frame,"
+                                + " and ends in register; red and blue split on the way.")
                 .withBursts(
                         List.of(
                                 burst(
                                         TRAVEL,
-                                        "Travel",
-                                        new Swipe(half, half, Ease.SMOOTH, false),
-                                        List.of(Way.AHEAD, Way.AHEAD, Way.AHEAD),
-                                        drives("tiles-1", "x")),
+                                        "Scroll",
+                                        new TransitionEnvelope(half, half, Ease.SMOOTH, false),
+                                        List.of(
+                                                Direction.FORWARD,
+                                                Direction.FORWARD,
+                                                Direction.FORWARD),
+                                        drives("tiled-scroll-1", "x")),
                                 burst(
                                         SPLIT,
                                         "Split",
-                                        new Swipe(half, half, Ease.SMOOTH, true),
-                                        List.of(Way.AHEAD, Way.STILL, Way.OPPOSED),
+                                        new TransitionEnvelope(half, half, Ease.SMOOTH, true),
+                                        List.of(
+                                                Direction.FORWARD,
+                                                Direction.FIXED,
+                                                Direction.OPPOSITE),
                                         drives(SHIFT, "x"))))
                 .withDials(
                         List.of(
                                 dial(
                                         "at",
-                                        "At, from its anchor",
+                                        "Offset from anchor",
                                         "frame",
                                         0,
-                                        Phase.MOST_FRAMES,
+                                        Phase.MAX_FRAMES,
                                         0,
-                                        ofBursts(BurstParts.LATER, 1, both)),
+                                        ofBursts(BurstParameters.OFFSET, 1, both)),
                                 dial(
                                         "length",
                                         "Length",
                                         "frames",
                                         0,
-                                        Phase.MOST_FRAMES,
+                                        Phase.MAX_FRAMES,
                                         LONG,
                                         joined(
-                                                ofBursts(BurstParts.BEFORE, 0.5, both),
-                                                ofBursts(BurstParts.AFTER, 0.5, both))),
+                                                ofBursts(BurstParameters.BEFORE, 0.5, both),
+                                                ofBursts(BurstParameters.AFTER, 0.5, both))),
                                 dial(
                                         "tiles",
                                         "Tiles",
@@ -254,7 +276,7 @@ final class TimedLooks {
                                         -100,
                                         100,
                                         0,
-                                        ofBursts(BurstParts.STRENGTH, 1, TRAVEL)),
+                                        ofBursts(BurstParameters.STRENGTH, 1, TRAVEL)),
                                 dial(
                                         "angle",
                                         "Angle",
@@ -262,88 +284,96 @@ final class TimedLooks {
                                         -360,
                                         360,
                                         0,
-                                        ofBursts(BurstParts.ANGLE, 1, both)),
+                                        ofBursts(BurstParameters.ANGLE, 1, both)),
                                 dial(
                                         "shutter",
                                         "Shutter",
                                         "degrees",
                                         0,
-                                        Shutter.MOST_DEGREES,
+                                        Shutter.MAX_DEGREES,
                                         0,
                                         new Link(new OfShutter(), 1)),
                                 dial(
                                         "split",
-                                        "Split at the fastest",
+                                        "Peak split",
                                         "px",
                                         -FAR_PX,
                                         FAR_PX,
                                         0,
-                                        ofBursts(BurstParts.STRENGTH, 1, SPLIT))));
+                                        ofBursts(BurstParameters.STRENGTH, 1, SPLIT))));
     }
 
     private static Link[] joined(Link[] some, Link[] more) {
         return Stream.of(some, more).flatMap(Stream::of).toArray(Link[]::new);
     }
 
-    /** A dial for each lane that drives one number of its time. */
-    static List<Dial> ofLanes(String part, String title, String unit, double most) {
-        List<LaneKind> lanes = new Rgb().lanes();
-        return IntStream.range(0, LANES)
+    /** One dial per channel for a timing number. */
+    static List<Dial> ofChannels(String part, String title, String unit, double most) {
+        List<ChannelKind> channels = new Rgb().channels();
+        return IntStream.range(0, CHANNELS)
                 .mapToObj(
-                        lane ->
+                        channel ->
                                 dial(
-                                        lanes.get(lane).id(),
-                                        lanes.get(lane).title() + title,
+                                        channels.get(channel).id(),
+                                        channels.get(channel).title() + title,
                                         unit,
                                         -most,
                                         most,
                                         0,
-                                        new Link(new OfFeed(lane, part), 1)))
+                                        new Link(new OfChannelSource(channel, part), 1)))
                 .toList();
     }
 
-    /** One number of the time of all lanes. */
-    static Link[] ofAllLanes(String part) {
-        return IntStream.range(0, LANES)
-                .mapToObj(lane -> new Link(new OfFeed(lane, part), 1))
+    /** One timing number of all channels. */
+    static Link[] ofAllChannels(String part) {
+        return IntStream.range(0, CHANNELS)
+                .mapToObj(channel -> new Link(new OfChannelSource(channel, part), 1))
                 .toArray(Link[]::new);
     }
 
-    /** Which way the far end lies. */
+    /** Dial for the direction of the far end. */
     static Dial towards() {
-        return dial("angle", "Angle", "degrees", -360, 360, 0, ofAllLanes(FeedParts.ANGLE));
+        return dial(
+                "angle",
+                "Angle",
+                "degrees",
+                -360,
+                360,
+                0,
+                ofAllChannels(ChannelSourceParameters.ANGLE));
     }
 
-    /** Each lane at its own time: what moves parts into colours, what stands still stays whole. */
-    private static Look laneLag() {
-        Dial fade = dial("fade", "Fade to now", "", 0, 1, 0, new Link(new OfOnto(), -1));
-        return Look.atRest("lane-lag", new Rgb())
+    /** Delays each channel: moving parts separate into colours, still parts stay whole. */
+    private static Look channelDelay() {
+        Dial fade =
+                dial("fade", "Mix with current frame", "", 0, 1, 0, new Link(new OfOpacity(), -1));
+        return Look.atRest("channel-delay", new Rgb())
                 .withNote(
-                        "Shows each lane as it was some frames ago, so that what moves parts into"
-                                + " colours.")
+                        "Delays each channel by its own number of frames, so that movement"
+                                + " separates into colours.")
                 .withDials(
-                        Lists.plus(
-                                ofLanes(
-                                        FeedParts.DELAY,
-                                        " behind",
+                        ListEdits.plus(
+                                ofChannels(
+                                        ChannelSourceParameters.DELAY,
+                                        " delay",
                                         "frames",
-                                        Feed.MOST_DELAY_FRAMES),
+                                        ChannelSource.MAX_DELAY_FRAMES),
                                 fade));
     }
 
-    /** Each lane later and later across the picture, by its own amount. */
-    private static Look slitTime() {
-        return Look.atRest("slit-time", new Rgb())
+    /** Delays each channel increasingly across the picture, each by its own amount. */
+    private static Look slitScan() {
+        return Look.atRest("slit-scan", new Rgb())
                 .withNote(
-                        "Shows each lane later and later across the picture: what moves bends, and"
-                                + " parts into colours.")
+                        "Slit scan: the delay of each channel grows across the picture, so that"
+                                + " movement bends and separates into colours.")
                 .withDials(
-                        Lists.plus(
-                                ofLanes(
-                                        FeedParts.SLIT,
-                                        " behind at the far end",
+                        ListEdits.plus(
+                                ofChannels(
+                                        ChannelSourceParameters.SLIT,
+                                        " delay at far edge",
                                         "frames",
-                                        Slit.MOST_FRAMES),
+                                        SlitScan.MAX_FRAMES),
                                 towards()));
     }
 }

@@ -1,30 +1,30 @@
 package ivrik.core.look;
 
-import static ivrik.core.look.Links.alike;
-import static ivrik.core.look.Links.dial;
-import static ivrik.core.look.Links.lanes;
+import static ivrik.core.look.DialLinks.allChannels;
+import static ivrik.core.look.DialLinks.channels;
+import static ivrik.core.look.DialLinks.dial;
 
 import ivrik.core.look.Dial.Link;
-import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfMask;
 import ivrik.core.motion.Value;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.sampling.EdgeFill;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.DirectionalBlur;
-import ivrik.core.treatment.Displace;
+import ivrik.core.treatment.Displacement;
 import ivrik.core.treatment.Gain;
 import ivrik.core.treatment.GaussianBlur;
-import ivrik.core.treatment.MinMax;
-import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.MinimumMaximum;
+import ivrik.core.treatment.PinWarp;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
-/** Built-in looks that show what treatments of single lanes can do. Their dials begin away from rest. */
+/** Built-in looks of single channel treatments. Their initial dial values differ from rest. */
 final class TreatedLooks {
-    private static final int LANES = 3;
+    private static final int CHANNELS = 3;
 
     private TreatedLooks() {}
 
@@ -35,24 +35,24 @@ final class TreatedLooks {
                         LookGroup.SIGNAL, "Block glitch", blockGlitch(), "broken", "digital"),
                 BuiltInLook.of(
                                 LookGroup.SPLIT,
-                                "Ghost pins",
-                                ghostPins(),
+                                "Ghost warp",
+                                ghostWarp(),
                                 "warp",
                                 "bend",
                                 "distort")
                         .withZero("amount", 0),
                 BuiltInLook.of(
                         LookGroup.LIGHT,
-                        "Max and min",
-                        maxMin(),
+                        "Dilate and erode",
+                        dilateErode(),
                         "erode",
                         "dilate",
                         "patches",
                         "posterise"),
                 BuiltInLook.of(
                         LookGroup.LIGHT,
-                        "Glow of one colour",
-                        glowOneColour(),
+                        "Single-colour streak",
+                        colourStreak(),
                         "streak",
                         "flare",
                         "light"));
@@ -60,43 +60,52 @@ final class TreatedLooks {
 
     private static Look channelBlur() {
         double[] begins = {12, 2, 0};
-        List<LaneKind> lanes = new Rgb().lanes();
+        List<ChannelKind> channels = new Rgb().channels();
         List<Dial> dials = new ArrayList<>();
-        for (int lane = 0; lane < LANES; lane++) {
-            double[] only = new double[LANES];
-            only[lane] = 1;
+        for (int channel = 0; channel < CHANNELS; channel++) {
+            double[] only = new double[CHANNELS];
+            only[channel] = 1;
             dials.add(
                     dial(
-                            lanes.get(lane).id(),
-                            lanes.get(lane).title(),
+                            channels.get(channel).id(),
+                            channels.get(channel).title(),
                             "px",
                             0,
                             1000,
                             0,
-                            begins[lane],
-                            lanes("gaussian-1", "radius", only)));
+                            begins[channel],
+                            channels("gaussian-1", "radius", only)));
         }
-        dials.add(dial("across", "Across", "", 0, 1, 1, 1, alike("gaussian-1", "across", 100)));
-        dials.add(dial("down", "Down", "", 0, 1, 1, 1, alike("gaussian-1", "down", 100)));
+        dials.add(
+                dial(
+                        "across",
+                        "Horizontal",
+                        "",
+                        0,
+                        1,
+                        1,
+                        1,
+                        allChannels("gaussian-1", "across", 100)));
+        dials.add(dial("down", "Vertical", "", 0, 1, 1, 1, allChannels("gaussian-1", "down", 100)));
         return Look.atRest("channel-blur", new Rgb(), new GaussianBlur())
-                .withNote("Blurs each lane by its own radius, both ways or one.")
+                .withNote("Blurs each channel by its own radius, in both directions or one.")
                 .withDials(dials);
     }
 
     private static Look blockGlitch() {
-        return Look.atRest("block-glitch", new Rgb(), new Displace())
-                .withNote("Blocks of each lane jump aside and stay for a few frames.")
+        return Look.atRest("block-glitch", new Rgb(), new Displacement())
+                .withNote("Displaces random blocks of each channel for a few frames.")
                 .withDials(
                         List.of(
                                 dial(
                                         "strength",
-                                        "Strength",
+                                        "Displacement",
                                         "px",
                                         0,
                                         1000,
                                         0,
                                         40,
-                                        alike("displace-1", "x", 1)),
+                                        allChannels("displacement-1", "x", 1)),
                                 dial(
                                         "size",
                                         "Size",
@@ -105,44 +114,44 @@ final class TreatedLooks {
                                         1000,
                                         48,
                                         48,
-                                        alike("displace-1", "size", 1)),
+                                        allChannels("displacement-1", "size", 1)),
                                 dial(
                                         "hold",
-                                        "Each lasts",
+                                        "Hold",
                                         "frames",
                                         1,
                                         240,
                                         3,
                                         3,
-                                        alike("displace-1", "hold", 1))));
+                                        allChannels("displacement-1", "hold", 1))));
     }
 
-    /** The same bend in two lanes, opposed. */
-    private static Look ghostPins() {
+    /** The same warp in two channels, in opposite directions. */
+    private static Look ghostWarp() {
         double[][] pins = {{-300, -120, 26, -10}, {280, 90, -22, 14}, {0, 0, 8, 18}};
-        Look look = Look.atRest("ghost-pins", new Rgb(), new Pins());
-        for (int lane : new int[] {0, 2}) {
-            double way = lane == 0 ? 1 : -1;
+        Look look = Look.atRest("ghost-warp", new Rgb(), new PinWarp());
+        for (int channel : new int[] {0, 2}) {
+            double direction = channel == 0 ? 1 : -1;
             for (double[] pin : pins) {
                 look =
-                        look.withAmounts(
+                        look.withSettings(
                                 0,
-                                lane,
+                                channel,
                                 a ->
-                                        a.withThing(
-                                                Pins.SERIES,
+                                        a.withItem(
+                                                PinWarp.SERIES,
                                                 Map.of(
                                                         "x",
                                                         pin[0],
                                                         "y",
                                                         pin[1],
                                                         "dx",
-                                                        way * pin[2],
+                                                        direction * pin[2],
                                                         "dy",
-                                                        way * pin[3])));
+                                                        direction * pin[3])));
             }
         }
-        return look.withNote("Red and blue are bent apart by pins, and the border stays.")
+        return look.withNote("Warps red and blue apart with pins; the border stays fixed.")
                 .withDials(
                         List.of(
                                 dial(
@@ -153,15 +162,15 @@ final class TreatedLooks {
                                         100,
                                         100,
                                         100,
-                                        alike("pins-1", "amount", 1))));
+                                        allChannels("pin-warp-1", "amount", 1))));
     }
 
-    private static Look maxMin() {
-        Look look = Look.atRest("max-min", new Rgb(), new MinMax());
-        return look.withStep(0, s -> s.withWord(MinMax.ORDER, "maximum, minimum"))
+    private static Look dilateErode() {
+        Look look = Look.atRest("dilate-erode", new Rgb(), new MinimumMaximum());
+        return look.withStep(0, s -> s.withChoice(MinimumMaximum.ORDER, "maximum, minimum"))
                 .withNote(
-                        "The lights of red and blue run together into patches, green stays as it"
-                                + " is.")
+                        "Dilates and then erodes red and blue, so that highlights merge into"
+                                + " patches; green is unchanged.")
                 .withDials(
                         List.of(
                                 dial(
@@ -172,23 +181,22 @@ final class TreatedLooks {
                                         200,
                                         0,
                                         6,
-                                        lanes("min-max-1", "radius", 1, 0, 1))));
+                                        channels("minimum-maximum-1", "radius", 1, 0, 1))));
     }
 
-    /** The longer it is drawn out, the more it is brightened. */
-    private static Look glowOneColour() {
-        Reach brightOfOneHue =
-                Reach.ALL
+    /** Brightness grows with the length of the streak. */
+    private static Look colourStreak() {
+        Mask brightOfOneHue =
+                Mask.NONE
                         .withTones(
-                                new Reach.Tones(
+                                new Mask.Tones(
                                         true, Value.of(30), Value.of(100), Value.of(20), false))
-                        .withColour(new Reach.Colour(true, Value.of(0), Value.of(60), Value.of(20)))
+                        .withColour(new Mask.Colour(true, Value.of(0), Value.of(60), Value.of(20)))
                         .withSpreads(true);
-        return Look.atRest("glow-one-colour", new Rgb(), new DirectionalBlur(), new Gain())
-                .withNote(
-                        "The brightest of one colour is drawn out along a line, over the picture.")
-                .withReach(brightOfOneHue)
-                .withOnto(new Onto(Blend.LIGHTEN, Value.of(1)))
+        return Look.atRest("colour-streak", new Rgb(), new DirectionalBlur(), new Gain())
+                .withNote("Streaks the highlights of one hue along a line, over the picture.")
+                .withMask(brightOfOneHue)
+                .withBlend(new LookBlend(Blend.LIGHTEN, Value.of(1)))
                 .withStep(0, s -> s.withEdgeFill(EdgeFill.EMPTY))
                 .withDials(
                         List.of(
@@ -200,16 +208,16 @@ final class TreatedLooks {
                                         360,
                                         0,
                                         0,
-                                        List.of(new Link(new OfReach("hue"), 1))),
+                                        List.of(new Link(new OfMask("hue"), 1))),
                                 dial(
                                         "width",
-                                        "Width",
+                                        "Hue range",
                                         "deg",
                                         0,
                                         360,
                                         60,
                                         60,
-                                        List.of(new Link(new OfReach("width"), 1))),
+                                        List.of(new Link(new OfMask("width"), 1))),
                                 dial(
                                         "length",
                                         "Length",
@@ -218,9 +226,9 @@ final class TreatedLooks {
                                         1000,
                                         0,
                                         60,
-                                        Links.all(
-                                                alike("directional-1", "length", 1),
-                                                alike("gain-1", "gain", 3))),
+                                        DialLinks.all(
+                                                allChannels("directional-1", "length", 1),
+                                                allChannels("gain-1", "gain", 3))),
                                 dial(
                                         "angle",
                                         "Angle",
@@ -229,6 +237,6 @@ final class TreatedLooks {
                                         360,
                                         0,
                                         0,
-                                        alike("directional-1", "angle", 1))));
+                                        allChannels("directional-1", "angle", 1))));
     }
 }

@@ -4,24 +4,24 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** Looks about one look, to choose from. */
+/** Variants of a look to choose from. */
 public final class Variants {
     private Variants() {}
 
     /**
-     * One of them.
+     * One variant.
      *
-     * @param differs what it differs by from those beside it
-     * @param row what it has in common with them; empty where they have nothing in common
+     * @param differs what distinguishes the variant within its row
+     * @param row what the row has in common; empty if there is only one row
      */
     public record Variant(String differs, String row, Look look) {
-        /** All that it differs by. */
+        /** Full name of the variant. */
         public String name() {
             return row.isEmpty() ? differs : differs + ", " + row;
         }
     }
 
-    /** The same with all that is random drawn from seeds of 1 and up. */
+    /** The look with all randomness drawn from the seeds 1, 2 and so on. */
     public static List<Variant> bySeed(Look look, int count) {
         return IntStream.rangeClosed(1, count)
                 .mapToObj(seed -> new Variant("Seed " + seed, "", look.withSeed(seed)))
@@ -29,8 +29,8 @@ public final class Variants {
     }
 
     /**
-     * A grid of two dials at steady values over what is worth seeing of them: a row for each value of
-     * {@code down}, from its least, in which {@code across} goes up.
+     * A grid of two dials at constant values over their useful ranges: one row per value of {@code down} from
+     * its smallest, with {@code across} increasing within a row.
      *
      * @throws ivrik.core.UnknownNameException if the look has no such dial
      */
@@ -51,22 +51,22 @@ public final class Variants {
         return grid;
     }
 
-    /** Evenly spaced values over what is worth seeing of a dial; of a choice no more than it has. */
+    /** Evenly spaced values over the useful range of a dial; for a choice at most one per word. */
     public static List<Double> steps(Dial dial, int count) {
-        int n = dial.words().isEmpty() ? count : Math.min(count, dial.words().size());
+        int n = dial.choices().isEmpty() ? count : Math.min(count, dial.choices().size());
         Dial.Span span = dial.about(dial.value().at(0));
         return IntStream.range(0, n)
                 .mapToDouble(
                         i -> span.least() + (span.most() - span.least()) * i / Math.max(1, n - 1))
-                .map(v -> dial.words().isEmpty() ? v : Math.rint(v))
+                .map(v -> dial.choices().isEmpty() ? v : Math.rint(v))
                 .boxed()
                 .toList();
     }
 
-    /** A dial's value in words. */
+    /** A dial value as text. */
     public static String label(Dial dial, double value) {
-        String word = dial.word(value);
-        return dial.title() + " " + (word.isEmpty() ? shortly(value) : word);
+        String choice = dial.choice(value);
+        return dial.title() + " " + (choice.isEmpty() ? shortly(value) : choice);
     }
 
     private static String shortly(double value) {

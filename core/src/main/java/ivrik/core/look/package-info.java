@@ -1,6 +1,5 @@
 /**
- * Looks as data: lanes, treatment steps with their values over time, rejoin, onto and dials, and the
- * looks that come built in. Immutable records; an edit makes a new one. Depends on motion,
- * separations, treatments and rejoin.
+ * Looks as data: channels, treatments with values over time, rejoin, blend and dials, and the built-in looks.
+ * Immutable records; an edit makes a new record. Depends on motion, separation, treatment and rejoin.
  */
 package ivrik.core.look;

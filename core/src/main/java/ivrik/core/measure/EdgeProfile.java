@@ -7,24 +7,25 @@ import java.util.List;
 import java.util.OptionalDouble;
 
 /**
- * The red, green and blue values across the edge at a place of a picture, and how far apart their edges
- * lie: each channel's edge is where it crosses the middle between its least and its greatest value
- * nearest to the place, found between pixels by a straight line.
+ * Red, green and blue values across an edge, and the distance between the edges of the channels. The edge of
+ * a channel is the crossing nearest to the place of the mean of its minimum and maximum, linearly
+ * interpolated.
  *
- * @param across whether the values run along the row, or down the column; the way that is steeper
- * @param values of each channel, {@code 2 reach + 1} of them, the place in the middle
+ * @param across whether the values run along the row, or down the column; the direction with the steeper
+ *     gradient
+ * @param values {@code 2 reach + 1} values per channel, centred on the place
  */
 public record EdgeProfile(boolean across, List<float[]> values) {
-    /** Contrast below this is no edge. */
+    /** Smallest contrast of an edge. */
     private static final float FLAT = 0.12f;
 
-    /** A change from pixel to pixel that is more than noise. */
+    /** Smallest change between pixels that is not noise. */
     private static final float STILL = 0.02f;
 
     /**
-     * The profile at a pixel; beyond the border the border goes on.
+     * The profile at a pixel; values beyond the border repeat the border.
      *
-     * @param reach how many pixels to look either way
+     * @param reach number of pixels in either direction
      */
     public static EdgeProfile at(Frame frame, int x, int y, int reach) {
         List<float[]> rows = frame.colour().stream().map(p -> row(p, x, y, reach, true)).toList();
@@ -54,7 +55,9 @@ public record EdgeProfile(boolean across, List<float[]> values) {
         return sum;
     }
 
-    /** Where a channel's edge is, in pixels from the place; none where it is flat. */
+    /**
+     * Position of a channel's edge relative to the place, in pixels; empty if the channel is flat.
+     */
     public OptionalDouble edge(int channel) {
         float[] v = values.get(channel);
         float low = Float.MAX_VALUE;
@@ -80,14 +83,14 @@ public record EdgeProfile(boolean across, List<float[]> values) {
         return Double.isFinite(best) ? OptionalDouble.of(best) : OptionalDouble.empty();
     }
 
-    /** Whether a channel still changes at either end: its edge is wider than what is looked at. */
+    /** Whether a channel still changes at either end: the edge is wider than the profile. */
     public boolean isCutOff(int channel) {
         float[] v = values.get(channel);
         int last = v.length - 1;
         return Math.abs(v[1] - v[0]) > STILL || Math.abs(v[last] - v[last - 1]) > STILL;
     }
 
-    /** How far one channel's edge lies beyond another's, in pixels; none where either is flat. */
+    /** Distance from one channel's edge to another's, in pixels; empty if either is flat. */
     public OptionalDouble apart(int channel, int from) {
         OptionalDouble a = edge(channel);
         OptionalDouble b = edge(from);

@@ -2,12 +2,12 @@ package ivrik.core.measure;
 
 /** Normal equations of three unknowns. */
 final class LeastSquares {
-    /** Of a determinant that is smaller against the product of the diagonal nothing can be said. */
+    /** Smallest determinant relative to the product of the diagonal. */
     private static final double SINGULAR = 1e-9;
 
     private LeastSquares() {}
 
-    /** The inverse of a symmetric matrix of 3x3; empty if it has none that could be trusted. */
+    /** The inverse of a symmetric 3x3 matrix; empty if the matrix is close to singular. */
     static double[][] inverse(double[][] m) {
         double[][] cofactors = new double[3][3];
         for (int i = 0; i < 3; i++) {

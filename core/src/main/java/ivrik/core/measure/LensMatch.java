@@ -1,8 +1,8 @@
 package ivrik.core.measure;
 
 import ivrik.core.filter.Gaussian;
-import ivrik.core.filter.Moved;
 import ivrik.core.filter.RadialWarp;
+import ivrik.core.filter.WarpedPlane;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
@@ -15,11 +15,11 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How a lens has parted one channel of a picture from another: by how much more it magnifies it, r' = r (1 + k0 +
- * k1 r^2 + k2 r^4), r in half diagonals from the middle. In blocks the one channel is taken for the other, moved
- * outward by a little, times a gain and with an offset: three unknowns, by least squares, from which follows how far
- * it has moved and how sure that is. A curve is fitted through all of them, what is far off counting less
- * (Huber), and the channel that was held is moved by it, until nothing is left to be found.
+ * Measures lateral chromatic aberration: the radial magnification of one channel relative to another, r' = r
+ * (1 + k0 + k1 r^2 + k2 r^4), with r in half diagonals from the centre. In each block the channel is modelled
+ * as the reference channel shifted outwards, with a gain and an offset; the three unknowns and their standard
+ * deviation follow by least squares. A curve is fitted through all blocks with Huber weights, the reference
+ * channel is warped by it, and the steps repeat until the curve does not change.
  */
 public final class LensMatch {
     private static final int BLOCK = 24;
@@ -27,43 +27,43 @@ public final class LensMatch {
     private static final int ROUNDS = 6;
     private static final int FEWEST_BLOCKS = 12;
 
-    /** Noise is less and slopes are truer after a little blur. */
+    /** A slight blur reduces noise and makes slopes more accurate. */
     private static final double BLUR_SIGMA = 1.2;
 
-    /** How much of what a block shows the other channel has to explain. */
-    private static final double LEAST_EXPLAINED = 0.6;
+    /** Smallest share of a block's variance that the model has to explain. */
+    private static final double MIN_EXPLAINED = 0.6;
 
-    /** No block is surer than this, in pixels. */
+    /** Smallest standard deviation of a block, in pixels. */
     private static final double SUREST_PX = 0.03;
 
     private static final double HUBER = 1.5;
 
-    /** A match that is less sure at the corner is none, in pixels. */
-    private static final double LEAST_SURE_PX = 1.5;
+    /** Largest accepted standard deviation at the corner, in pixels. */
+    private static final double MIN_SURE_PX = 1.5;
 
     private static final int CURVE_STEPS = 20;
 
-    /** No copy is smaller: it would have too few blocks. */
+    /** Smallest width of a reduced copy; a smaller one has too few blocks. */
     private static final int SMALLEST_WIDTH = 320;
 
     private LensMatch() {}
 
     /**
-     * One block, or one place on a curve.
+     * One block, or one point of a curve.
      *
-     * @param r how far out it lies, in half diagonals
-     * @param outPx how much further out the channel is there than the one that is held, in pixels
-     * @param surePx its standard deviation
+     * @param r distance from the centre in half diagonals
+     * @param outPx outward shift of the channel relative to the reference, in pixels
+     * @param surePx standard deviation of the shift
      */
     public record Point(double r, double outPx, double surePx) {}
 
     /**
      * A curve through the blocks.
      *
-     * @param cornerPx how far out the channel is at the corner, in pixels
-     * @param surePx the standard deviation of that
+     * @param cornerPx outward shift at the corner, in pixels
+     * @param surePx standard deviation of {@code cornerPx}
      * @param points the blocks
-     * @param curve the curve itself, from the middle to the corner in even steps
+     * @param curve points of the curve from the centre to the corner, evenly spaced
      */
     public record Fit(
             double k0,
@@ -78,19 +78,19 @@ public final class LensMatch {
             curve = List.copyOf(curve);
         }
 
-        /** How far out the channel is at a radius, in half diagonals too. */
+        /** Outward shift at a radius, both in half diagonals. */
         double out(double r) {
             return r * (k0 + r * r * (k1 + r * r * k2));
         }
     }
 
-    /** How red and blue of a picture lie to its green. */
+    /** Aberration of red and blue relative to green. */
     public record Channels(Fit red, Fit blue) {}
 
     /**
-     * How red and blue lie to green; empty where the picture has too little structure to say.
+     * Aberration of red and blue relative to green; empty if the picture has too little detail.
      *
-     * @param colour red, green and blue, of one size
+     * @param colour red, green and blue, of the same size
      */
     public static Optional<Channels> of(List<Plane> colour, Workers workers) {
         Plane green = colour.get(1);
@@ -102,8 +102,8 @@ public final class LensMatch {
     }
 
     /**
-     * How a channel lies to another of the same size; empty where the picture has too little structure to say.
-     * Wide displacements are found in small copies of the picture first.
+     * Aberration of a channel relative to a reference of the same size; empty if the picture has too little
+     * detail. Large shifts are found in reduced copies first.
      */
     public static Optional<Fit> between(Plane held, Plane other, Workers workers) {
         Fit begin = new Fit(0, 0, 0, 0, 0, List.of(), List.of());
@@ -132,7 +132,7 @@ public final class LensMatch {
             }
             fit = next.get();
         }
-        return fit.surePx() > LEAST_SURE_PX ? Optional.empty() : Optional.of(fit);
+        return fit.surePx() > MIN_SURE_PX ? Optional.empty() : Optional.of(fit);
     }
 
     private static Plane soft(Plane plane, Workers workers) {
@@ -150,7 +150,8 @@ public final class LensMatch {
                         fit.k0(),
                         fit.k1(),
                         fit.k2());
-        return Moved.of(plane, List.of(warp), EdgeFill.REPEAT, Sampler.CUBIC).toPlane(workers);
+        return WarpedPlane.of(plane, List.of(warp), EdgeFill.REPEAT, Sampler.CUBIC)
+                .toPlane(workers);
     }
 
     private static List<Point> points(Plane from, Plane to, Fit fit, double half) {
@@ -171,7 +172,7 @@ public final class LensMatch {
         return points;
     }
 
-    /** Sums over one block: of the held channel g, its slope outward s, and the other channel. */
+    /** Sums over one block: the reference channel g, its outward slope s and the other channel. */
     private static final class Block {
         private static final int N = BLOCK * BLOCK;
         private final double[][] sums = new double[3][3];
@@ -214,7 +215,7 @@ public final class LensMatch {
             return fromMiddle / half;
         }
 
-        /** How far out the other channel is, and the standard deviation of that; empty where it can't be said. */
+        /** Outward shift of the other channel and its standard deviation; empty if undetermined. */
         Optional<double[]> out() {
             double[][] inverse = LeastSquares.inverse(sums);
             if (inverse.length == 0 || fromMiddle < BLOCK) {
@@ -227,7 +228,7 @@ public final class LensMatch {
             }
             double spread = squares - sum * sum / N;
             double gain = solved[0];
-            boolean explained = spread > N * 1e-6 && 1 - left / spread > LEAST_EXPLAINED;
+            boolean explained = spread > N * 1e-6 && 1 - left / spread > MIN_EXPLAINED;
             if (!explained || gain < 0.1) {
                 return Optional.empty();
             }
@@ -239,7 +240,9 @@ public final class LensMatch {
         }
     }
 
-    /** The curve through points, each weighted by how sure it is and how near it lies. */
+    /**
+     * The curve through the points, weighted by their deviation and their distance from the previous curve.
+     */
     private static Optional<Fit> fitted(List<Point> points, double half) {
         if (points.size() < FEWEST_BLOCKS) {
             return Optional.empty();

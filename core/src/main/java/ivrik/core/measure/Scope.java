@@ -5,17 +5,16 @@ import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
 
 /**
- * Plain counts of the 8-bit pixels in a part of a picture, as instruments show them: how many there are of each
- * code, of each code in each column, and of each pair of colour differences.
+ * Counts of 8-bit pixels in a region of a picture, for scopes: histogram, waveform and vectorscope.
  */
 public final class Scope {
-    /** Codes of a channel. */
+    /** Number of code values of a channel. */
     public static final int CODES = 256;
 
-    /** The code of a colour difference of none. */
+    /** Code value of zero colour difference. */
     public static final int NO_COLOUR = 128;
 
-    /** What Cb and Cr of ITU-R BT.709 divide by. */
+    /** Divisor of Cb in ITU-R BT.709. */
     private static final double CB = 2 * (1 - Luma.BLUE);
 
     private static final double CR = 2 * (1 - Luma.RED);
@@ -25,8 +24,8 @@ public final class Scope {
     private final Region part;
 
     /**
-     * @param argb words, row by row
-     * @param part which lies within {@code size}
+     * @param argb pixels, row by row
+     * @param part region within {@code size}
      */
     public Scope(int[] argb, Size size, Region part) {
         this.pixels = argb;
@@ -34,12 +33,12 @@ public final class Scope {
         this.part = part.within(size);
     }
 
-    /** What of a pixel is counted. */
+    /** What is counted of a pixel. */
     public enum Channel {
         RED,
         GREEN,
         BLUE,
-        /** By the weights of ITU-R BT.709, rounded. */
+        /** Luma with the weights of ITU-R BT.709, rounded. */
         LUMA;
 
         int code(int argb) {
@@ -68,7 +67,7 @@ public final class Scope {
         return Luma.RED * red(argb) + Luma.GREEN * green(argb) + Luma.BLUE * blue(argb);
     }
 
-    /** Told of each pixel and of its column, from 0. */
+    /** Receives each pixel and its column, from 0. */
     @FunctionalInterface
     private interface Each {
         void pixel(int argb, int column);
@@ -83,12 +82,12 @@ public final class Scope {
         }
     }
 
-    /** How many pixels there are in all. */
+    /** Number of pixels. */
     public int count() {
         return part.width() * part.height();
     }
 
-    /** How many pixels have each code. */
+    /** Number of pixels per code value. */
     public int[] histogram(Channel channel) {
         int[] counts = new int[CODES];
         each((argb, column) -> counts[channel.code(argb)]++);
@@ -96,8 +95,8 @@ public final class Scope {
     }
 
     /**
-     * How many pixels have each code in each of so many columns of equal width: all codes of the first column,
-     * then those of the next.
+     * Number of pixels per code value in columns of equal width: all code values of the first column, then
+     * those of the next.
      */
     public int[] waveform(Channel channel, int columns) {
         int[] counts = new int[columns * CODES];
@@ -110,19 +109,21 @@ public final class Scope {
         return counts;
     }
 
-    /** How many pixels have each pair of codes of Cb and Cr: all Cb of the lowest Cr, then of the next. */
+    /**
+     * Number of pixels per pair of Cb and Cr code values: all Cb of the lowest Cr, then of the next.
+     */
     public int[] vectors() {
         int[] counts = new int[CODES * CODES];
         each((argb, column) -> counts[cr(argb) * CODES + cb(argb)]++);
         return counts;
     }
 
-    /** Cb of BT.709 as a code about {@link #NO_COLOUR}. */
+    /** Cb of BT.709 as a code value around {@link #NO_COLOUR}. */
     public static int cb(int argb) {
         return difference((blue(argb) - luma(argb)) / CB);
     }
 
-    /** Cr, likewise. */
+    /** Cr of BT.709 as a code value around {@link #NO_COLOUR}. */
     public static int cr(int argb) {
         return difference((red(argb) - luma(argb)) / CR);
     }

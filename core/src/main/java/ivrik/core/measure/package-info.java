@@ -1,5 +1,5 @@
 /**
- * Measuring pictures: how far one is from another, and where the edges of its channels lie. In: frames.
- * Out: numbers. Depends on pictures and filters.
+ * Measurements of pictures: misregistration, channel edges, lens aberration, colour cast and scopes. In:
+ * frames. Out: numbers. Depends on picture and filter.
  */
 package ivrik.core.measure;

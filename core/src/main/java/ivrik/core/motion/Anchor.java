@@ -4,43 +4,45 @@ import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
 
-/** What a burst stands on: where that goes, the burst goes. */
+/** The point in time that a burst is relative to. The burst follows its anchor when that moves. */
 public sealed interface Anchor {
-    /** Where it lies; none where what it names is not there. */
-    List<Axis> axes(Around around);
+    /** The times of the anchor; empty if the cut or marker does not exist. */
+    List<AnchorTime> anchorTimes(TimelineContext timelineContext);
 
-    /** A frame of its own. */
+    /** A fixed frame. */
     record AtFrame(long frame) implements Anchor {
         @Override
-        public List<Axis> axes(Around around) {
-            return List.of(new Axis(frame, false));
+        public List<AnchorTime> anchorTimes(TimelineContext timelineContext) {
+            return List.of(new AnchorTime(frame, false));
         }
     }
 
     /**
      * A cut.
      *
-     * @param clip the id of the clip that takes over there
+     * @param clip id of the clip that starts at the cut
      */
     record AtCut(String clip) implements Anchor {
         @Override
-        public List<Axis> axes(Around around) {
-            return Stream.ofNullable(around.cuts().get(clip)).map(f -> new Axis(f, true)).toList();
+        public List<AnchorTime> anchorTimes(TimelineContext timelineContext) {
+            return Stream.ofNullable(timelineContext.cuts().get(clip))
+                    .map(f -> new AnchorTime(f, true))
+                    .toList();
         }
     }
 
-    /** Each of some markers, by their ids. */
+    /** Each of several markers, by id. */
     record AtMarkers(List<String> markers) implements Anchor {
         public AtMarkers {
             markers = List.copyOf(markers);
         }
 
         @Override
-        public List<Axis> axes(Around around) {
+        public List<AnchorTime> anchorTimes(TimelineContext timelineContext) {
             return markers.stream()
-                    .map(around.markers()::get)
+                    .map(timelineContext.markers()::get)
                     .filter(Objects::nonNull)
-                    .map(f -> new Axis(f, false))
+                    .map(f -> new AnchorTime(f, false))
                     .toList();
         }
     }

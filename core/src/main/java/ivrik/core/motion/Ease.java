@@ -1,26 +1,26 @@
 package ivrik.core.motion;
 
-/** How a value gets from one peg to the next. */
+/** Interpolation from one keyframe to the next. */
 public sealed interface Ease {
     Ease HOLD = new Hold();
     Ease LINEAR = new Linear();
 
-    /** Leaves and arrives gently. */
+    /** Zero speed at both ends. */
     Ease SMOOTH = new Eased(1 / 3.0, 0, 2 / 3.0, 1);
 
     /**
-     * The share of the way covered when a share {@code t} of the time has passed; both 0..1, the
-     * way may overshoot.
+     * Progress after a share {@code t} (0..1) of the time: 0 at the start, 1 at the end; may overshoot
+     * between.
      */
     double progress(double t);
 
-    /** How fast the way is covered then: ways a time; 0..1 as above. */
+    /** Derivative of {@link #progress}. */
     double speed(double t);
 
-    /** The greatest speed on the way. */
+    /** Maximum of {@link #speed}. */
     double fastest();
 
-    /** Stays at the first value until the next peg. */
+    /** Keeps the first value until the next keyframe. */
     record Hold() implements Ease {
         @Override
         public double progress(double t) {
@@ -38,7 +38,7 @@ public sealed interface Ease {
         }
     }
 
-    /** Evenly. */
+    /** Constant speed. */
     record Linear() implements Ease {
         @Override
         public double progress(double t) {
@@ -57,17 +57,17 @@ public sealed interface Ease {
     }
 
     /**
-     * Along a cubic Bezier curve from (0, 0) to (1, 1) with two handles, as in W3C CSS Easing
-     * Functions Level 1: {@code x} is time and lies in 0..1, {@code y} is the share of the way.
+     * Cubic Bezier curve from (0, 0) to (1, 1) with two control points, as in W3C CSS Easing Functions Level
+     * 1: {@code x} is time in 0..1, {@code y} is progress.
      */
     record Eased(double x1, double y1, double x2, double y2) implements Ease {
-        /** An even number, so that the middle is among those looked at. */
+        /** Number of samples, even so that the middle is one of them. */
         private static final int STEPS = 200;
 
         public Eased {
             if (!(x1 >= 0 && x1 <= 1 && x2 >= 0 && x2 <= 1)) {
                 throw new IllegalArgumentException(
-                        "the handles of an ease lie between its pegs in time");
+                        "the handles of an ease must lie between its keyframes");
             }
         }
 
@@ -94,11 +94,11 @@ public sealed interface Ease {
             return most;
         }
 
-        /** The place on the curve at a time. */
+        /** Curve parameter at a time. */
         private double at(double t) {
             double low = 0;
             double high = 1;
-            // Time grows along the curve, so halving finds the place; 60 steps exhaust a double.
+            // time increases along the curve, so bisection converges; 60 steps exhaust a double
             for (int i = 0; i < 60; i++) {
                 double middle = (low + high) / 2;
                 if (bezier(x1, x2, middle) < t) {

@@ -1,13 +1,13 @@
 package ivrik.core.motion;
 
 /**
- * Randomness without a stream: the same whole numbers in give the same number out, on any thread, in
- * any order. The mixing is that of SplitMix64 (Steele, Lea, Flood 2014).
+ * Stateless random numbers: the same integers give the same number, on any thread and in any order. The
+ * mixing function is that of SplitMix64 (Steele, Lea, Flood 2014).
  */
 public final class Hash {
     private Hash() {}
 
-    /** A number in -1..1, spread evenly. */
+    /** A number in -1..1, uniformly distributed. */
     public static double signed(long... parts) {
         return (of(parts) >> 11) * 0x1p-52;
     }

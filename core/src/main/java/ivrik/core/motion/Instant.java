@@ -1,24 +1,25 @@
 package ivrik.core.motion;
 
 /**
- * The one thing at which all that depends on time is worked out.
+ * The moment at which everything that depends on time is evaluated.
  *
- * @param frame of the sequence; may lie between whole frames
- * @param rate frames of the sequence a second
- * @param around what lies about it in time
- * @param roll which of several renderings it is: each has other random numbers; 0 is the first
+ * @param frame frame of the sequence; may be fractional
+ * @param rate frames per second of the sequence
+ * @param timelineContext cuts and markers that animations can be anchored to
+ * @param variation number of the rendering: each has other random numbers; 0 is the default
  */
-public record Instant(Rational frame, Rational rate, Around around, long roll) {
-    /** A whole frame of the first roll, with nothing about it. */
+public record Instant(
+        Rational frame, Rational rate, TimelineContext timelineContext, long variation) {
+    /** A whole frame of variation 0 without a timeline context. */
     public static Instant of(long frame, Rational rate) {
-        return new Instant(Rational.of(frame), rate, Around.NOTHING, 0);
+        return new Instant(Rational.of(frame), rate, TimelineContext.NOTHING, 0);
     }
 
     public Instant withFrame(Rational f) {
-        return new Instant(f, rate, around, roll);
+        return new Instant(f, rate, timelineContext, variation);
     }
 
-    /** The whole frame that it lies in. */
+    /** The whole frame that contains the moment. */
     public long wholeFrame() {
         return frame.floor();
     }

@@ -3,34 +3,35 @@ package ivrik.core.motion;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
- * Seeded random movement added to the values of one lane: each value moves by at most {@code amount}
- * either way, its own way. {@code frequencyHz} new places a second; it is a constant, because a
- * frequency that moved would have to be summed over all earlier frames. Each octave is twice as fast and half as
- * far as the one before; together they reach as far as one alone.
+ * Seeded random animation added to the values of one channel: each value changes independently by at most
+ * {@code amount} in either direction, with {@code frequencyHz} new positions per second. The frequency is
+ * constant, because an animated frequency would have to be integrated over all earlier frames. Each octave
+ * has twice the frequency and half the amplitude of the previous one; the sum is scaled to the range of a
+ * single octave.
  */
 @RecordBuilder
 public record Jitter(Value amount, double frequencyHz, Kind kind, long seed, int octaves)
         implements JitterBuilder.With {
     public static final Jitter NONE = new Jitter(Value.ZERO, 12, Kind.SMOOTH, 1);
 
-    /** The highest frequency offered; beyond half the frame rate smooth jitter looks stepped. */
+    /** Largest frequency. Beyond half the frame rate smooth jitter looks stepped. */
     public static final double MAX_FREQUENCY_HZ = 240;
 
-    /** The most octaves. */
-    public static final int MOST_OCTAVES = 8;
+    /** Largest number of octaves. */
+    public static final int MAX_OCTAVES = 8;
 
-    /** Of one octave. */
+    /** Jitter of one octave. */
     public Jitter(Value amount, double frequencyHz, Kind kind, long seed) {
         this(amount, frequencyHz, kind, seed, 1);
     }
 
     public Jitter {
-        if (octaves < 1 || octaves > MOST_OCTAVES) {
-            throw new IllegalArgumentException("a jitter has 1.." + MOST_OCTAVES + " octaves");
+        if (octaves < 1 || octaves > MAX_OCTAVES) {
+            throw new IllegalArgumentException("a jitter has 1.." + MAX_OCTAVES + " octaves");
         }
         if (!(frequencyHz >= 0 && frequencyHz <= MAX_FREQUENCY_HZ)) {
             throw new IllegalArgumentException(
-                    "a jitter frequency lies in 0.." + MAX_FREQUENCY_HZ + " Hz");
+                    "jitter rate must be between 0 and " + MAX_FREQUENCY_HZ + " Hz");
         }
     }
 
@@ -38,9 +39,9 @@ public record Jitter(Value amount, double frequencyHz, Kind kind, long seed, int
         return amount.rest() == 0 && !amount.isMoving();
     }
 
-    /** How the places follow each other. */
+    /** Transition between positions. */
     public enum Kind {
-        /** Gliding from place to place, at rest in each for an instant. */
+        /** Smooth, with zero speed at each position. */
         SMOOTH {
             @Override
             double at(double phase, long key) {
@@ -50,7 +51,7 @@ public record Jitter(Value amount, double frequencyHz, Kind kind, long seed, int
                 return from + s * (place(Math.floor(phase) + 1, key) - from);
             }
         },
-        /** Staying, then jumping. */
+        /** Constant, then a jump. */
         STEPPED {
             @Override
             double at(double phase, long key) {
@@ -66,25 +67,30 @@ public record Jitter(Value amount, double frequencyHz, Kind kind, long seed, int
     }
 
     /**
-     * The movement at an instant.
+     * The displacement at an instant.
      *
-     * @param amountThere the amount then, in the unit of the value it moves
-     * @param hz the frequency, dials included
-     * @param draw what its places are drawn from
-     * @param lane the lane's number
-     * @param what names the value, so that x and y move independently
+     * @param amountThere the amount at the instant, in the unit of the value
+     * @param hz the frequency with the contributions of dials
+     * @param draw key of the random positions
+     * @param channel index of the channel
+     * @param what name of the value, so that x and y are independent
      */
     public double at(
-            Instant instant, double amountThere, double hz, Draw draw, int lane, String what) {
+            Instant instant,
+            double amountThere,
+            double hz,
+            RandomKey draw,
+            int channel,
+            String what) {
         if (amountThere == 0) {
             return 0;
         }
         double phase = instant.seconds() * hz;
-        double sum = kind.at(phase, draw.at(lane, what.hashCode()));
+        double sum = kind.at(phase, draw.at(channel, what.hashCode()));
         double most = 1;
         for (int octave = 1; octave < octaves; octave++) {
             double share = 1.0 / (1 << octave);
-            long key = draw.at(lane, what.hashCode(), octave);
+            long key = draw.at(channel, what.hashCode(), octave);
             sum += share * kind.at(phase * (1 << octave), key);
             most += share;
         }

@@ -1,6 +1,6 @@
 package ivrik.core.motion;
 
-/** An exact fraction in lowest terms with a positive denominator: frame rates and frame times. */
+/** An exact fraction in lowest terms with a positive denominator, for frame rates and times. */
 public record Rational(long num, long den) implements Comparable<Rational> {
     public static final Rational ZERO = of(0);
 
@@ -17,7 +17,7 @@ public record Rational(long num, long den) implements Comparable<Rational> {
         return new Rational(whole, 1);
     }
 
-    /** Reads {@code 24}, {@code 30000/1001} or a decimal such as {@code 23.976}. */
+    /** Parses {@code 24}, {@code 30000/1001} or a decimal such as {@code 23.976}. */
     public static Rational parse(String text) {
         String[] parts = text.strip().split("/", -1);
         if (parts.length == 2) {
@@ -48,7 +48,7 @@ public record Rational(long num, long den) implements Comparable<Rational> {
                 Math.multiplyExact(den, o.den));
     }
 
-    /** The largest whole number not above this. */
+    /** The largest integer not greater than this. */
     public long floor() {
         return Math.floorDiv(num, den);
     }

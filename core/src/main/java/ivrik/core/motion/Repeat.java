@@ -3,32 +3,32 @@ package ivrik.core.motion;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
- * How often a burst comes again after the first time.
+ * Repetition of a burst.
  *
- * @param every frames of the sequence, or beats a minute; 0 for once
- * @param beats whether it is beats a minute
- * @param offsetFrames how much later than its anchor the first time is
+ * @param every interval in frames of the sequence, or beats per minute; 0 for no repetition
+ * @param beats whether {@code every} is in beats per minute
+ * @param offsetFrames delay of the first repetition after the anchor
  */
 @RecordBuilder
 public record Repeat(double every, boolean beats, int offsetFrames) implements RepeatBuilder.With {
     public static final Repeat ONCE = new Repeat(0, false, 0);
 
-    /** The most frames, or beats a minute. */
-    public static final double MOST = 100_000;
+    /** Largest number of frames, or beats per minute. */
+    public static final double MAX = 100_000;
 
     public Repeat {
-        if (!(every >= 0 && every <= MOST)) {
+        if (!(every >= 0 && every <= MAX)) {
             throw new IllegalArgumentException(
-                    "a burst comes again every 0.." + MOST + " frames or beats a minute");
+                    "repeat interval must be between 0 and " + MAX + " frames or bpm");
         }
     }
 
-    /** With this more often, or more rarely. */
+    /** This repetition with {@code more} added to {@code every}. */
     public Repeat plus(double more) {
-        return new Repeat(Math.clamp(every + more, 0, MOST), beats, offsetFrames);
+        return new Repeat(Math.clamp(every + more, 0, MAX), beats, offsetFrames);
     }
 
-    /** Frames from one time to the next, at least 1; 0 for once. */
+    /** Frames between repetitions, at least 1; 0 for no repetition. */
     double period(Rational rate) {
         if (every == 0) {
             return 0;

@@ -8,21 +8,21 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
- * A number that may move: its rest value, and pegs in order of their frames, at most one a frame.
- * Without pegs it is the rest value always; before the first peg it is that peg's value, after the
- * last that one's.
+ * A number over time: a rest value and keyframes in frame order, at most one per frame. Without keyframes the
+ * value is the rest value. Before the first and after the last keyframe the value is constant.
  */
-public record Value(double rest, List<Peg> pegs) {
+public record Value(double rest, List<Keyframe> keyframes) {
     public static final Value ZERO = of(0);
 
     public Value {
         if (!Double.isFinite(rest)) {
             throw new IllegalArgumentException("a value must be finite");
         }
-        pegs = pegs.stream().sorted(Comparator.comparingLong(Peg::frame)).toList();
-        for (int i = 1; i < pegs.size(); i++) {
-            if (pegs.get(i).frame() == pegs.get(i - 1).frame()) {
-                throw new IllegalArgumentException("two pegs at frame " + pegs.get(i).frame());
+        keyframes = keyframes.stream().sorted(Comparator.comparingLong(Keyframe::frame)).toList();
+        for (int i = 1; i < keyframes.size(); i++) {
+            if (keyframes.get(i).frame() == keyframes.get(i - 1).frame()) {
+                throw new IllegalArgumentException(
+                        "two keyframes at frame " + keyframes.get(i).frame());
             }
         }
     }
@@ -32,35 +32,35 @@ public record Value(double rest, List<Peg> pegs) {
     }
 
     public boolean isMoving() {
-        return !pegs.isEmpty();
+        return !keyframes.isEmpty();
     }
 
-    /** The value at a frame, which may lie between whole frames. */
+    /** The value at a frame, which may be fractional. */
     public double at(Rational frame) {
-        if (pegs.isEmpty()) {
+        if (keyframes.isEmpty()) {
             return rest;
         }
         double f = frame.toDouble();
         int number = lastNotAfter(f);
         if (number < 0) {
-            return pegs.getFirst().value();
+            return keyframes.getFirst().value();
         }
-        Peg before = pegs.get(number);
-        if (number == pegs.size() - 1) {
+        Keyframe before = keyframes.get(number);
+        if (number == keyframes.size() - 1) {
             return before.value();
         }
-        Peg after = pegs.get(number + 1);
+        Keyframe after = keyframes.get(number + 1);
         double t = (f - before.frame()) / (after.frame() - before.frame());
         return before.value() + before.ease().progress(t) * (after.value() - before.value());
     }
 
-    /** The number of the last peg at or before a frame; -1 if there is none. */
+    /** Index of the last keyframe at or before a frame; -1 if there is none. */
     private int lastNotAfter(double frame) {
         int low = 0;
-        int high = pegs.size();
+        int high = keyframes.size();
         while (low < high) {
             int middle = (low + high) >>> 1;
-            if (pegs.get(middle).frame() <= frame) {
+            if (keyframes.get(middle).frame() <= frame) {
                 low = middle + 1;
             } else {
                 high = middle;
@@ -77,55 +77,67 @@ public record Value(double rest, List<Peg> pegs) {
         return at(Rational.of(frame));
     }
 
-    public Optional<Peg> pegAt(long frame) {
-        return pegs.stream().filter(p -> p.frame() == frame).findFirst();
+    public Optional<Keyframe> keyframeAt(long frame) {
+        return keyframes.stream().filter(p -> p.frame() == frame).findFirst();
     }
 
-    /** With this peg, in place of one at the same frame. */
-    public Value with(Peg peg) {
-        return new Value(rest, Stream.concat(others(peg.frame()), Stream.of(peg)).toList());
+    /** This value with a keyframe added, or replaced at the same frame. */
+    public Value with(Keyframe keyframe) {
+        return new Value(
+                rest, Stream.concat(others(keyframe.frame()), Stream.of(keyframe)).toList());
     }
 
     public Value without(long frame) {
         return new Value(rest, others(frame).toList());
     }
 
-    /** The value set to {@code v} as seen at {@code frame}: the peg there if it moves, else its rest. */
+    /**
+     * This value set to {@code v} at {@code frame}: adds a keyframe if there are any, otherwise changes the
+     * rest value.
+     */
     public Value set(long frame, double v) {
         if (!isMoving()) {
             return of(v);
         }
         return with(
-                new Peg(frame, v, pegAt(frame).map(Peg::ease).orElseGet(() -> easeInto(frame))));
+                new Keyframe(
+                        frame,
+                        v,
+                        keyframeAt(frame).map(Keyframe::ease).orElseGet(() -> easeInto(frame))));
     }
 
     private Ease easeInto(long frame) {
-        Ease ease = pegs.getFirst().ease();
-        for (Peg peg : pegs) {
-            if (peg.frame() < frame) {
-                ease = peg.ease();
+        Ease ease = keyframes.getFirst().ease();
+        for (Keyframe keyframe : keyframes) {
+            if (keyframe.frame() < frame) {
+                ease = keyframe.ease();
             }
         }
         return ease;
     }
 
-    private Stream<Peg> others(long frame) {
-        Predicate<Peg> there = p -> p.frame() == frame;
-        return pegs.stream().filter(there.negate());
+    private Stream<Keyframe> others(long frame) {
+        Predicate<Keyframe> there = p -> p.frame() == frame;
+        return keyframes.stream().filter(there.negate());
     }
 
-    /** With the rest and every peg's value changed in the same way. */
+    /** This value with its rest and all keyframes mapped. */
     public Value map(DoubleUnaryOperator change) {
         return new Value(
                 change.applyAsDouble(rest),
-                pegs.stream()
-                        .map(p -> new Peg(p.frame(), change.applyAsDouble(p.value()), p.ease()))
+                keyframes.stream()
+                        .map(
+                                p ->
+                                        new Keyframe(
+                                                p.frame(),
+                                                change.applyAsDouble(p.value()),
+                                                p.ease()))
                         .toList());
     }
 
     /**
-     * The sum of the two. Where both move it has the pegs of both, and is exact at each of them; between two it
-     * goes as the one does that has the first of them.
+     * The sum of two values. If both have keyframes, the sum has the keyframes of both and is exact at each;
+     * between two keyframes the easing is that of the earlier one.
      */
     public Value plus(Value other) {
         if (!other.isMoving()) {
@@ -135,9 +147,10 @@ public record Value(double rest, List<Peg> pegs) {
             return other.map(v -> v + rest);
         }
         Value sum = of(rest + other.rest);
-        for (Peg peg : Stream.concat(other.pegs.stream(), pegs.stream()).toList()) {
-            long frame = peg.frame();
-            sum = sum.with(new Peg(frame, at(frame) + other.at(frame), peg.ease()));
+        for (Keyframe keyframe :
+                Stream.concat(other.keyframes.stream(), keyframes.stream()).toList()) {
+            long frame = keyframe.frame();
+            sum = sum.with(new Keyframe(frame, at(frame) + other.at(frame), keyframe.ease()));
         }
         return sum;
     }

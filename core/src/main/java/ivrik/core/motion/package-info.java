@@ -1,5 +1,5 @@
 /**
- * Values over time: a rest value, pegs, eases and seeded jitter, all evaluated at rational frame
- * times. In: a frame. Out: a number. Depends on nothing but the JDK.
+ * Values over time: rest values, keyframes, easing, seeded jitter and bursts, evaluated at rational frame
+ * times. In: a frame. Out: a number. Depends only on the JDK.
  */
 package ivrik.core.motion;

@@ -1,11 +1,11 @@
 package ivrik.core.picture;
 
-/** What a frame's coverage means for its colour. */
+/** Relation of colour to coverage in a frame. */
 public enum Alpha {
-    /** Covered everywhere; there are no coverage planes. */
+    /** Fully covered; there are no coverage planes. */
     OPAQUE,
-    /** Colour is as delivered, not multiplied by coverage. */
+    /** Colour is not multiplied by coverage. */
     STRAIGHT,
-    /** Colour has been multiplied by coverage, each channel by its own. */
+    /** Colour is multiplied by coverage, each channel by its own. */
     PREMULTIPLIED
 }

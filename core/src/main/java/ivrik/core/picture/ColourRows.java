@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
-/** Rows of red, green and blue together, made when they are asked for. */
+/** Rows of red, green and blue, computed on request. */
 public interface ColourRows {
     Size size();
 
@@ -21,37 +21,37 @@ public interface ColourRows {
         return size().height();
     }
 
-    /** A reader for one thread, with whatever scratch space it needs. */
+    /** A reader for one thread, with its own scratch memory. */
     Reader reader();
 
-    /** Makes rows. */
+    /** Computes rows. */
     @FunctionalInterface
     interface Reader {
-        /** Writes row {@code y} to the beginnings of three arrays, at least as long as it is wide. */
+        /** Writes row {@code y} to the beginning of three arrays of at least the row width. */
         void row(int y, float[][] rgb);
     }
 
-    /** Work on the first {@code n} samples of three rows, in place. */
+    /** Changes the first {@code n} pixels of three rows in place. */
     @FunctionalInterface
     interface Work {
         void on(float[][] rgb, int n);
     }
 
     /**
-     * Rows of a size.
-     *
-     * @param readers gives each thread its own
+     * @param readers one reader per thread
      */
     static ColourRows made(Size size, Supplier<Reader> readers) {
-        return new MadeColourRows(size, readers);
+        return new LazyColourRows(size, readers);
     }
 
-    /** These rows with work done on each as it is made. */
+    /** These rows with work applied to each row. */
     default ColourRows then(Work work) {
         return thenBy(() -> work);
     }
 
-    /** The same by work that each reader has for itself, with whatever scratch space it needs. */
+    /**
+     * These rows with work applied to each row. Each reader has its own work object with scratch memory.
+     */
     default ColourRows thenBy(Supplier<Work> work) {
         int n = width();
         return made(
@@ -66,7 +66,11 @@ public interface ColourRows {
                 });
     }
 
-    /** From one picture to another of its size by so much, 0..1. */
+    /**
+     * Linear interpolation between two pictures of the same size.
+     *
+     * @param amount 0 for {@code from}, 1 for {@code to}
+     */
     static ColourRows mixed(ColourRows from, ColourRows to, float amount) {
         int width = from.width();
         return made(
@@ -85,7 +89,7 @@ public interface ColourRows {
                 });
     }
 
-    /** The mean of pictures of one size; where all are the same it is that, to the last bit. */
+    /** Mean of pictures of the same size. Equal pictures give the same bits. */
     static ColourRows mean(List<ColourRows> pictures) {
         int width = pictures.getFirst().width();
         return made(
@@ -118,15 +122,17 @@ public interface ColourRows {
         }
     }
 
-    /** Red, green and blue by themselves where they are only read, see {@link Rows#areRead}; else empty. */
+    /**
+     * The three channels if they are read without computation, see {@link Rows#areRead}; else empty.
+     */
     default Optional<List<Rows>> channels() {
         return Optional.empty();
     }
 
     /**
-     * These rows with some channels in place of their own.
+     * These rows with some channels replaced.
      *
-     * @param others one for each channel; null for one that stays
+     * @param others one entry per channel; null keeps the channel
      */
     default ColourRows with(List<Rows> others) {
         Optional<List<Rows>> own = channels();
@@ -155,15 +161,22 @@ public interface ColourRows {
                 });
     }
 
-    /** The rows of three planes; they are themselves when all are wanted. */
+    /** The rows of three planes. {@link #toPlanes} returns the same planes. */
     static ColourRows ofPlanes(List<Plane> planes) {
         return of(planes.stream().map(Rows::of).toList());
     }
 
-    /** All rows, made by many threads. */
+    /** Computes all rows with all threads. */
     default List<Plane> toPlanes(Workers workers) {
         Plane[] out = new Plane[3];
-        workers.parts(3, c -> out[c] = Plane.of(width(), height())); // zeroed, which takes its time
+        workers.parts(
+                3,
+                c ->
+                        out[c] =
+                                Plane.of(
+                                        width(),
+                                        height())); // allocating large arrays takes time because
+        // they are zeroed
         workers.eachRow(
                 height(),
                 () -> {
@@ -179,7 +192,7 @@ public interface ColourRows {
         return List.of(out);
     }
 
-    /** Each channel by itself. */
+    /** Rows of three separate channels. */
     static ColourRows of(List<Rows> channels) {
         return new ColourRows() {
             @Override

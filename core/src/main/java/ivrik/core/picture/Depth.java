@@ -1,10 +1,9 @@
 package ivrik.core.picture;
 
 /**
- * The form in which samples are stored: unsigned integers of 8, 10, 12 or 16 bit where the largest
- * code stands for 1.0, or IEEE 754 half or single floats. Codes converted to float and back are the
- * same codes; floats outside 0..1 are clamped only on the way to integers, and values between two
- * codes go to the nearer, halves up.
+ * Sample formats: unsigned integers of 8, 10, 12 or 16 bits, where the largest code stands for 1.0, and IEEE
+ * 754 half and single floats. Integer codes round-trip through float exactly. Floats are clamped to 0..1 only
+ * on the way to integers and are rounded to the nearest code, halves up.
  */
 public enum Depth {
     INT8(8),
@@ -50,17 +49,17 @@ public enum Depth {
         return this != HALF && this != FLOAT;
     }
 
-    /** The integer depth of these many bits, or the next deeper one. */
+    /** The integer depth with at least this number of bits. */
     public static Depth ofBits(int bits) {
         return bits <= 8 ? INT8 : bits <= 10 ? INT10 : bits <= 12 ? INT12 : INT16;
     }
 
-    /** The sample that a stored code stands for. */
+    /** Sample of a stored code. */
     public float toFloat(int code) {
         return (float) ((double) code / largest);
     }
 
-    /** The code to store for a sample; not a number becomes 0. */
+    /** Code of a sample; 0 for NaN. */
     public int toCode(float value) {
         return (int) (Math.clamp(value != value ? 0 : value, 0f, 1f) * (double) largest + 0.5);
     }

@@ -7,9 +7,9 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
- * A picture of three colour planes (red, green, blue as delivered) and, unless it is opaque, one
- * coverage plane for each of them: lanes that move carry their coverage along. Where all three are
- * covered alike the same plane stands three times.
+ * A picture: planes of gamma-encoded red, green and blue and, unless the frame is opaque, one coverage plane
+ * per channel. Each channel has its own coverage, because a channel that moves takes its coverage along.
+ * Channels with equal coverage share one plane.
  */
 public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
     public Frame {
@@ -30,18 +30,18 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
         return new Frame(List.of(red, green, blue), Alpha.OPAQUE, List.of());
     }
 
-    /** All of an opaque picture. */
+    /** An opaque frame. */
     public static Frame of(ColourRows rows, Workers workers) {
         return new Frame(rows.toPlanes(workers), Alpha.OPAQUE, List.of());
     }
 
-    /** A frame with one coverage for all channels. */
+    /** A frame with straight alpha, the same for all channels. */
     public static Frame straight(Plane red, Plane green, Plane blue, Plane coverage) {
         return new Frame(
                 List.of(red, green, blue), Alpha.STRAIGHT, List.of(coverage, coverage, coverage));
     }
 
-    /** Nothing at all, of a size: black, uncovered. */
+    /** A transparent frame. */
     public static Frame empty(Size size) {
         Plane none = Plane.of(size.width(), size.height());
         return new Frame(List.of(none, none, none), Alpha.PREMULTIPLIED, List.of(none, none, none));
@@ -67,7 +67,7 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
         return region.equals(Region.all(size())) ? this : mapPlanes(plane -> plane.crop(region));
     }
 
-    /** The same change made to every plane; a plane that stands several times is changed once. */
+    /** Applies a change to every plane. A shared plane is changed once. */
     public Frame mapPlanes(UnaryOperator<Plane> change) {
         return new Frame(mapShared(colour, change), alpha, mapShared(coverage, change));
     }
@@ -81,8 +81,7 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
     }
 
     /**
-     * The one alpha of an ordinary RGBA file: the union, that is the maximum, of the three
-     * coverages.
+     * Alpha of an ordinary RGBA file: the maximum of the three coverages.
      *
      * @throws IllegalStateException if the frame is opaque
      */
@@ -93,12 +92,12 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
         Plane first = coverage.getFirst();
         return coverage.stream()
                 .distinct()
-                .reduce(first, (a, b) -> a == b ? a : Kernels.maximum(a, b, workers));
+                .reduce(first, (a, b) -> a == b ? a : PlaneArithmetic.maximum(a, b, workers));
     }
 
     /**
-     * With the union of its coverages for every channel, as an ordinary RGBA file has it, so that it
-     * looks the same over any backdrop here and elsewhere; colour is premultiplied by its own coverage.
+     * This frame with the maximum of the coverages in every channel, as in an ordinary RGBA file. Colour is
+     * premultiplied by the channel's own coverage, so that the frame looks the same over any background.
      */
     public Frame united(Workers workers) {
         if (isOpaque() || coverage.stream().distinct().count() == 1) {
@@ -109,18 +108,18 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
                 premultiplied(workers).colour, Alpha.PREMULTIPLIED, List.of(union, union, union));
     }
 
-    /** Colour multiplied by coverage, channel by channel; an opaque frame is returned as it is. */
+    /** Colour multiplied by coverage, channel by channel. An opaque frame is returned unchanged. */
     public Frame premultiplied(Workers workers) {
         if (alpha != Alpha.STRAIGHT) {
             return this;
         }
         return new Frame(
-                Planes.zip(colour, coverage, (c, a) -> Kernels.multiply(c, a, workers)),
+                Planes.zip(colour, coverage, (c, a) -> PlaneArithmetic.multiply(c, a, workers)),
                 Alpha.PREMULTIPLIED,
                 coverage);
     }
 
-    /** Colour multiplied by coverage, with coverage also where it is opaque: all of it is covered. */
+    /** Premultiplied colour with coverage planes; an opaque frame gets full coverage. */
     public Frame covered(Workers workers) {
         if (!isOpaque()) {
             return premultiplied(workers);
@@ -130,8 +129,8 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
     }
 
     /**
-     * Ready for a file with straight alpha: colour divided by the union of the coverages (0 where
-     * there is none). Straight and opaque frames are returned as they are.
+     * Straight alpha for files: colour divided by the maximum of the coverages, 0 where that is 0. Straight
+     * and opaque frames are returned unchanged.
      */
     public Frame straight(Workers workers) {
         if (alpha != Alpha.PREMULTIPLIED) {
@@ -139,7 +138,7 @@ public record Frame(List<Plane> colour, Alpha alpha, List<Plane> coverage) {
         }
         Plane union = unionAlpha(workers);
         return new Frame(
-                colour.stream().map(c -> Kernels.divide(c, union, workers)).toList(),
+                colour.stream().map(c -> PlaneArithmetic.divide(c, union, workers)).toList(),
                 Alpha.STRAIGHT,
                 List.of(union, union, union));
     }

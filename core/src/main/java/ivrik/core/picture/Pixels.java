@@ -6,19 +6,19 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.Supplier;
 
-/** Work on the samples of several planes at one place: planes in, as many as are wanted out. */
+/** Pixel-by-pixel computation over several planes. */
 public final class Pixels {
     private Pixels() {}
 
-    /** One row's work: the first {@code n} samples of each array. */
+    /** Computes the first {@code n} samples of one row of each plane. */
     @FunctionalInterface
     public interface Row {
         void run(float[][] in, float[][] out, int n);
     }
 
     /**
-     * Planes made row by row of planes of one size. Rows begin at index 0 of arrays of their own, so
-     * that the work vectorises; it may write to {@code in}.
+     * Computes planes row by row from planes of the same size. Each row starts at index 0 of its own array,
+     * so that loops vectorise. The work may overwrite {@code in}.
      */
     public static List<Plane> map(List<Plane> in, int outputs, Workers workers, Row work) {
         boolean[] all = new boolean[outputs];
@@ -27,10 +27,10 @@ public final class Pixels {
     }
 
     /**
-     * The same, of which only some are kept.
+     * Computes planes row by row and keeps some of them.
      *
-     * @param wanted one for each that the work makes
-     * @return null for those that are not wanted
+     * @param wanted one flag per output of the work
+     * @return null for outputs that are not wanted
      */
     public static List<Plane> map(List<Plane> in, boolean[] wanted, Workers workers, Row work) {
         Plane first = in.getFirst();
@@ -46,7 +46,12 @@ public final class Pixels {
                 work);
     }
 
-    /** The same of colour whose rows are made as they are asked for. */
+    /**
+     * Computes planes row by row from rows that are computed on request.
+     *
+     * @param wanted one flag per output of the work
+     * @return null for outputs that are not wanted
+     */
     public static List<Plane> map(ColourRows in, boolean[] wanted, Workers workers, Row work) {
         return map(3, in.size(), in::reader, wanted, workers, work);
     }
@@ -82,7 +87,7 @@ public final class Pixels {
         return Arrays.asList(out);
     }
 
-    /** Row {@code y} of each plane. */
+    /** Copies row {@code y} of each plane. */
     public static void read(List<Plane> planes, int y, float[][] rows) {
         for (int i = 0; i < rows.length; i++) {
             Plane p = planes.get(i);
@@ -90,7 +95,11 @@ public final class Pixels {
         }
     }
 
-    /** m times (a, b, c), for the first {@code n} samples; m row by row. */
+    /**
+     * Multiplies the first {@code n} pixels by a matrix.
+     *
+     * @param m nine numbers, row by row
+     */
     public static void matrix(float[] m, float[][] in, float[][] out, int n) {
         row(m[0], m[1], m[2], in[0], in[1], in[2], out[0], n);
         row(m[3], m[4], m[5], in[0], in[1], in[2], out[1], n);
@@ -104,7 +113,12 @@ public final class Pixels {
         }
     }
 
-    /** The same in double precision, for light, whose darkest parts are seen much enlarged. */
+    /**
+     * Multiplies the first {@code n} pixels by a matrix in double precision. Used for linear light, where
+     * errors in dark values are magnified.
+     *
+     * @param m nine numbers, row by row
+     */
     public static void matrix(double[] m, float[][] in, float[][] out, int n) {
         row(m[0], m[1], m[2], in[0], in[1], in[2], out[0], n);
         row(m[3], m[4], m[5], in[0], in[1], in[2], out[1], n);

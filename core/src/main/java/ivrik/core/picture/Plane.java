@@ -3,12 +3,10 @@ package ivrik.core.picture;
 import java.util.Arrays;
 
 /**
- * One channel of a picture: {@code width} x {@code height} 32-bit float samples, row by row in one
- * array, {@code stride} samples from a row to the next, the first at {@code offset}. Values are
- * unclamped; 0..1 is the range of delivered pictures. Pixel centres lie at half-integers.
- *
- * <p>A plane that has been handed out is not written to again; that is what lets planes be shared
- * and cropped without copies.
+ * One channel of a picture: {@code width} x {@code height} 32-bit float samples in one array, row by row,
+ * with {@code stride} samples between rows and the first sample at index {@code offset}. Values are
+ * unclamped; 0..1 is the range from black to white. Pixel centres are at half-integers.
+ * <p>A published plane is never written to again. Planes can therefore be shared and cropped without copying.
  */
 public record Plane(int width, int height, int stride, int offset, float[] data) {
     public Plane {
@@ -29,7 +27,7 @@ public record Plane(int width, int height, int stride, int offset, float[] data)
         return new Plane(width, height, width, 0, new float[Math.multiplyExact(width, height)]);
     }
 
-    /** A plane over these samples, row by row; the array is not copied. */
+    /** A plane over the given samples, row by row. The array is not copied. */
     public static Plane of(int width, int height, float... samples) {
         return new Plane(width, height, width, 0, samples);
     }
@@ -43,7 +41,7 @@ public record Plane(int width, int height, int stride, int offset, float[] data)
         return plane;
     }
 
-    /** The index in {@link #data} of the first sample of row {@code y}. */
+    /** Index in {@link #data} of the first sample of row {@code y}. */
     public int row(int y) {
         return offset + y * stride;
     }
@@ -56,13 +54,13 @@ public record Plane(int width, int height, int stride, int offset, float[] data)
         return new Size(width, height);
     }
 
-    /** A view of part of this plane; shares the samples. */
+    /** A view of a region that shares the samples. */
     public Plane crop(Region region) {
         return new Plane(
                 region.width(), region.height(), stride, row(region.y()) + region.x(), data);
     }
 
-    /** Whether every sample is of this value. */
+    /** Whether every sample has this value. */
     public boolean isFlat(float value) {
         for (int y = 0; y < height; y++) {
             for (int i = row(y); i < row(y) + width; i++) {
@@ -74,7 +72,7 @@ public record Plane(int width, int height, int stride, int offset, float[] data)
         return true;
     }
 
-    /** Whether both have the same size and the same bits in every sample. */
+    /** Whether both planes have the same size and the same bits. */
     public boolean sameSamples(Plane other) {
         if (this == other) {
             return true;

@@ -7,16 +7,16 @@ import java.util.List;
 import java.util.function.BinaryOperator;
 import java.util.stream.IntStream;
 
-/** Lists of planes worked on in step. */
+/** Operations on lists of planes. */
 public final class Planes {
     private Planes() {}
 
-    /** One plane out of each pair; the lists are of one length. */
+    /** Combines planes pairwise; both lists have the same length. */
     public static List<Plane> zip(List<Plane> a, List<Plane> b, BinaryOperator<Plane> each) {
         return IntStream.range(0, a.size()).mapToObj(i -> each.apply(a.get(i), b.get(i))).toList();
     }
 
-    /** The mean of planes of one size; where all are the same it is that, to the last bit. */
+    /** Mean of planes of the same size. Equal planes give the same bits. */
     public static Plane mean(List<Plane> planes, Workers workers) {
         int width = planes.getFirst().width();
         Plane mean = Plane.of(width, planes.getFirst().height());

@@ -1,12 +1,12 @@
 package ivrik.core.picture;
 
-/** A rectangle of whole pixels: its left and top edge, its width and height. */
+/** A rectangle of pixels: left and top edge, width and height. */
 public record Region(int x, int y, int width, int height) {
     public static Region all(Size size) {
         return new Region(0, 0, size.width(), size.height());
     }
 
-    /** The part of this region that lies in a picture of {@code size}; at least one pixel of it. */
+    /** The intersection with a picture of {@code size}, at least one pixel. */
     public Region within(Size size) {
         int left = Math.clamp(x, 0, size.width() - 1);
         int top = Math.clamp(y, 0, size.height() - 1);

@@ -1,14 +1,14 @@
 package ivrik.core.picture;
 
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 
 import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
- * A plane whose rows are made when they are asked for, so that work can go on row by row in the
- * cache without whole planes in between.
+ * A plane whose rows are computed on request, so that work can proceed row by row within the processor cache,
+ * without intermediate planes.
  */
 public interface Rows {
     Size size();
@@ -21,24 +21,24 @@ public interface Rows {
         return size().height();
     }
 
-    /** A reader for one thread, with whatever scratch space it needs. */
+    /** A reader for one thread, with its own scratch memory. */
     Reader reader();
 
-    /** Makes rows. */
+    /** Computes rows. */
     @FunctionalInterface
     interface Reader {
-        /** Writes the samples of row {@code y} to {@code out} from {@code o} on. */
+        /** Writes row {@code y} to {@code out} from index {@code o} on. */
         void row(int y, float[] out, int o);
     }
 
-    /** All rows, made by many threads. */
+    /** Computes all rows with all threads. */
     default Plane toPlane(Workers workers) {
         Plane out = Plane.of(width(), height());
         into(out, workers);
         return out;
     }
 
-    /** All rows, made by many threads, into a plane of their size that nobody reads yet. */
+    /** Computes all rows with all threads into a new plane of the same size. */
     default void into(Plane out, Workers workers) {
         workers.eachRow(
                 height(),
@@ -48,45 +48,51 @@ public interface Rows {
                 });
     }
 
-    /** Some rows in order, by one thread, into a plane of their size; given up when no longer wanted. */
+    /**
+     * Computes rows {@code from} to before {@code to} on the calling thread. Polls for cancellation.
+     */
     default void write(int from, int to, Plane out) {
         Reader reader = reader();
         for (int y = from; y < to; y++) {
-            Cancel.poll();
+            Cancellation.poll();
             reader.row(y, out.data(), out.row(y));
         }
     }
 
-    /** The same rows, such that any few of them can be made at no more than their share of the cost. */
+    /** The same rows, prepared so that a few rows cost no more than their share of the whole. */
     default Rows ready(Workers workers) {
         return this;
     }
 
-    /** The plane whose rows these are; empty where they are made. */
+    /** The plane that these rows belong to; empty if they are computed. */
     default Optional<Plane> plane() {
         return Optional.empty();
     }
 
-    /** Whether they are only read, from a plane or from a picture as it is stored: then making them again costs little. */
+    /**
+     * Whether rows are only read, from a plane or a stored picture, so that reading them again is cheap.
+     */
     default boolean areRead() {
         return plane().isPresent();
     }
 
     /**
-     * Rows of a size.
-     *
-     * @param readers gives each thread its own
+     * @param readers one reader per thread
      */
     static Rows made(Size size, Supplier<Reader> readers) {
-        return new MadeRows(size, false, readers);
+        return new LazyRows(size, false, readers);
     }
 
-    /** The same of rows that are only read, see {@link #areRead}. */
+    /**
+     * Rows that are only read, see {@link #areRead}.
+     *
+     * @param readers one reader per thread
+     */
     static Rows read(Size size, Supplier<Reader> readers) {
-        return new MadeRows(size, true, readers);
+        return new LazyRows(size, true, readers);
     }
 
-    /** The rows of a plane; it is itself when all are wanted. */
+    /** The rows of a plane. {@link #toPlane} returns the same plane. */
     static Rows of(Plane plane) {
         return new Rows() {
             @Override

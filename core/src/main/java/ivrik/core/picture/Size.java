@@ -1,6 +1,6 @@
 package ivrik.core.picture;
 
-/** A width and a height in pixels, both at least 1. */
+/** Width and height in pixels, each at least 1. */
 public record Size(int width, int height) {
     public Size {
         if (width < 1 || height < 1) {
@@ -9,7 +9,7 @@ public record Size(int width, int height) {
         }
     }
 
-    /** This size times {@code scale}, rounded to the nearest pixel, never under 1. */
+    /** This size multiplied by {@code scale}, rounded to the nearest pixel, at least 1. */
     public Size scaled(double scale) {
         return scale == 1
                 ? this
@@ -18,7 +18,7 @@ public record Size(int width, int height) {
                         Math.max(1, (int) Math.rint(height * scale)));
     }
 
-    /** The largest size of this shape that lies within {@code frame}. */
+    /** The largest size of the same aspect ratio that fits into {@code frame}. */
     public Size fitInto(Size frame) {
         double scale = Math.min((double) frame.width / width, (double) frame.height / height);
         return new Size(

@@ -5,20 +5,20 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import ivrik.core.motion.Rational;
 
 /**
- * A stretch of a source on a layer, or a span: a stretch of what lies beneath, whose looks apply to all of it.
+ * A range of a source on a layer; or a span, which applies the layer's looks to everything below.
  *
- * @param id names it on its layer for as long as it is there; its layer gives it one where it is empty
- * @param source the id of its source; {@link #BENEATH} for a span
+ * @param id unique on its layer and stable; assigned by the layer if empty
+ * @param source id of the source; {@link #BELOW} for a span
  * @param start first frame in the sequence
  * @param length frames of the sequence, at least 1
- * @param in frame of the source that is shown first
- * @param loudness of its sound, if it has any
+ * @param in first frame of the source
+ * @param loudness loudness of the clip's sound
  */
 @RecordBuilder
 public record Clip(String id, String source, long start, long length, long in, Loudness loudness)
         implements ClipBuilder.With {
-    /** Stands for all that lies beneath. */
-    public static final String BENEATH = "";
+    /** Source id of a span. */
+    public static final String BELOW = "";
 
     public Clip(String source, long start, long length, long in) {
         this("", source, start, length, in);
@@ -36,10 +36,10 @@ public record Clip(String id, String source, long start, long length, long in, L
     }
 
     public boolean isSpan() {
-        return source.equals(BENEATH);
+        return source.equals(BELOW);
     }
 
-    /** The first frame after it. */
+    /** The first frame after the clip. */
     public long end() {
         return start + length;
     }
@@ -48,7 +48,7 @@ public record Clip(String id, String source, long start, long length, long in, L
         return frame >= start && frame < end();
     }
 
-    /** The frame of the source shown at a moment of the sequence; the last one holds. */
+    /** Frame of the source at a moment of the sequence; the source's last frame is held. */
     public long sourceFrame(Rational frame, Source source, Rational sequenceRate) {
         if (source.kind().isStill()) {
             return 0;

@@ -1,15 +1,15 @@
 package ivrik.core.project;
 
-/** Frames from {@code first} to {@code last}, both included. */
+/** Frames from {@code first} to {@code last}, inclusive. */
 public record FrameRange(long first, long last) {
     public FrameRange {
         if (first < 0 || last < first) {
             throw new IllegalArgumentException(
-                    "a range of frames ends no earlier than it begins: " + first + "-" + last);
+                    "the last frame must not be before the first: " + first + "-" + last);
         }
     }
 
-    /** Reads {@code 12-40}, or one frame, {@code 12}. */
+    /** Parses {@code 12-40}, or a single frame, {@code 12}. */
     public static FrameRange parse(String text) {
         String[] ends = text.strip().split("-", 2);
         long first = Long.parseLong(ends[0].strip());

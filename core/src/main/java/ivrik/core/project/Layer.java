@@ -2,9 +2,9 @@ package ivrik.core.project;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
-import ivrik.core.look.Lists;
+import ivrik.core.look.ListEdits;
 import ivrik.core.look.Look;
-import ivrik.core.look.Place;
+import ivrik.core.look.Placement;
 import ivrik.core.look.Target;
 import ivrik.core.look.Targets;
 import ivrik.core.motion.Value;
@@ -18,11 +18,11 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /**
- * Clips one after the other with looks of their own, over or under other layers.
+ * Clips in time order with looks of their own, composited with other layers.
  *
- * @param place where the clips lie in the sequence
- * @param looks at least one, done in this order
- * @param takes what could be done in their place, kept
+ * @param placement placement of the clips in the sequence
+ * @param looks at least one, in rendering order
+ * @param takes stored alternatives to the looks
  */
 @RecordBuilder
 public record Layer(
@@ -30,14 +30,14 @@ public record Layer(
         String name,
         boolean visible,
         List<Clip> clips,
-        Place place,
+        Placement placement,
         List<LayerLook> looks,
         Blend blend,
         Value opacity,
         List<Take> takes)
         implements LayerBuilder.With {
     public Layer {
-        clips = Named.each(clips, "clip", Clip::id, Clip::withId);
+        clips = UniqueIds.each(clips, "clip", Clip::id, Clip::withId);
         Set<String> shots = clips.stream().map(Clip::id).collect(Collectors.toSet());
         looks = looks.stream().map(l -> l.among(shots)).toList();
         if (looks.isEmpty()) {
@@ -46,7 +46,7 @@ public record Layer(
         if (looks.stream().map(LayerLook::id).distinct().count() < looks.size()) {
             throw new IllegalArgumentException("two looks of a layer have one id");
         }
-        takes = Named.each(takes, "take", Take::id, Take::withId);
+        takes = UniqueIds.each(takes, "take", Take::id, Take::withId);
     }
 
     public static Layer of(String id, String name, Look look, Clip... clips) {
@@ -55,14 +55,14 @@ public record Layer(
                 name,
                 true,
                 List.of(clips),
-                Place.FITTED,
+                Placement.FITTED,
                 List.of(new LayerLook(LayerLook.FIRST, look, true)),
                 Blend.NORMAL,
                 Value.of(1),
                 List.of());
     }
 
-    /** The clip shown at a frame: the last of those that cover it. */
+    /** The clip at a frame: the last one of those that cover it. */
     public Optional<Clip> clipAt(long frame) {
         return clips.stream().filter(c -> c.covers(frame)).reduce((a, b) -> b);
     }
@@ -72,13 +72,13 @@ public record Layer(
         return clips.stream().mapToLong(Clip::end).max().orElse(0);
     }
 
-    /** From the first frame of its first clip, if not before frame 0, to the last of its last. */
+    /** The frames from the first clip, or frame 0, to the end of the last clip. */
     public FrameRange range() {
         long first = Math.max(0, clips.stream().mapToLong(Clip::start).min().orElse(0));
         return new FrameRange(first, Math.max(first, end() - 1));
     }
 
-    /** Where one clip meets the next: the ids of those that take over, with their first frames. */
+    /** The cuts of the layer: first frames of the clips that follow a cut, by clip id. */
     public Map<String, Long> cuts() {
         Set<Long> ends = clips.stream().map(Clip::end).collect(Collectors.toSet());
         return clips.stream()
@@ -86,18 +86,18 @@ public record Layer(
                 .collect(Collectors.toMap(Clip::id, Clip::start));
     }
 
-    /** The first of its looks. */
+    /** The first look. */
     public Look look() {
         return looks.getFirst().look();
     }
 
-    /** With one of its looks changed. */
+    /** The layer with one of its looks changed. */
     public Layer withLook(int number, UnaryOperator<Look> change) {
         LayerLook old = looks.get(number);
-        return withLooks(Lists.with(looks, number, old.withLook(change.apply(old.look()))));
+        return withLooks(ListEdits.with(looks, number, old.withLook(change.apply(old.look()))));
     }
 
-    /** With each of its looks changed, those of its takes too. */
+    /** The layer with each of its looks changed, including those of its takes. */
     public Layer withEachLook(UnaryOperator<Look> change) {
         UnaryOperator<List<LayerLook>> each =
                 all -> all.stream().map(l -> l.withLook(change.apply(l.look()))).toList();
@@ -105,12 +105,12 @@ public record Layer(
                 .withTakes(takes.stream().map(t -> t.withLooks(each.apply(t.looks()))).toList());
     }
 
-    /** One of its takes; empty if there is none of the id. */
-    public Optional<Take> kept(String id) {
+    /** The take of an id; empty if there is none. */
+    public Optional<Take> take(String id) {
         return takes.stream().filter(t -> t.id().equals(id)).findFirst();
     }
 
-    /** An id for a new look: the first number above all that are there. */
+    /** An unused id for a new look. */
     public String freeLookId() {
         int highest =
                 looks.stream()
@@ -122,29 +122,29 @@ public record Layer(
         return "look-" + (highest + 1);
     }
 
-    /** The value that one of its looks aims at; empty if there is none. */
+    /** The value that a target addresses in one of the looks; empty if there is none. */
     public Optional<Value> value(int look, Target target) {
-        return target instanceof Target.OfPlace here
+        return target instanceof Target.OfPlacement here
                 ? value(here)
                 : Targets.value(looks.get(look).look(), target);
     }
 
-    /** With the value that one of its looks aims at replaced. */
+    /** The layer with an addressed value of a look replaced. */
     public Layer with(int look, Target target, Value value) {
-        return target instanceof Target.OfPlace here
+        return target instanceof Target.OfPlacement here
                 ? with(here, value)
                 : withLook(look, l -> Targets.with(l, target, value));
     }
 
-    /** The value of a target that lies in the layer; empty if it lies in a look. */
-    public Optional<Value> value(Target.OfPlace target) {
-        return Place.part(target.part()).map(p -> p.value().apply(place));
+    /** The value that a target addresses in the placement; empty if it addresses a look. */
+    public Optional<Value> value(Target.OfPlacement target) {
+        return Placement.part(target.part()).map(p -> p.value().apply(placement));
     }
 
-    /** With a number of its place replaced. */
-    public Layer with(Target.OfPlace target, Value value) {
-        return Place.part(target.part())
-                .map(p -> withPlace(p.with().apply(place, value)))
+    /** The layer with a number of its placement replaced. */
+    public Layer with(Target.OfPlacement target, Value value) {
+        return Placement.part(target.part())
+                .map(p -> withPlacement(p.with().apply(placement, value)))
                 .orElse(this);
     }
 }

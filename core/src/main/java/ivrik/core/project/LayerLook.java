@@ -2,7 +2,7 @@ package ivrik.core.project;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
-import ivrik.core.look.Lists;
+import ivrik.core.look.ListEdits;
 import ivrik.core.look.Look;
 
 import java.util.List;
@@ -10,39 +10,39 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A look on a layer, in use or put by; on all of its shots, or on some only.
+ * A look on a layer, on or off, for all shots or some.
  *
- * @param id names it on its layer for as long as it is there
- * @param shots the ids of the shots that it is for; none for all of them
+ * @param id unique on its layer and stable
+ * @param shots ids of the shots that the look applies to; empty for all
  */
 @RecordBuilder
 public record LayerLook(String id, Look look, boolean on, List<String> shots)
         implements LayerLookBuilder.With {
-    /** The id of the first look of a layer. */
+    /** Id of the first look of a layer. */
     public static final String FIRST = "look-1";
 
     public LayerLook {
         shots = List.copyOf(shots);
     }
 
-    /** One for all shots. */
+    /** A look for all shots. */
     public LayerLook(String id, Look look, boolean on) {
         this(id, look, on, List.of());
     }
 
-    /** Whether it is in use on a shot. */
+    /** Whether the look is on for a shot. */
     public boolean isOn(Optional<Clip> shot) {
         return on && (shots.isEmpty() || shot.filter(s -> shots.contains(s.id())).isPresent());
     }
 
-    /** Without shots that are not there; put by if it was only for such. */
+    /** This look without shots that do not exist; off if none is left. */
     LayerLook among(Set<String> there) {
         List<String> left = shots.stream().filter(there::contains).toList();
         return left.size() == shots.size() ? this : withShots(left).withOn(on && !left.isEmpty());
     }
 
-    /** On another shot too if it is for one that is given. */
+    /** This look, applied to another shot too if it applies to a given one. */
     LayerLook alsoOn(String shot, String where) {
-        return shots.contains(where) ? withShots(Lists.plus(shots, shot)) : this;
+        return shots.contains(where) ? withShots(ListEdits.plus(shots, shot)) : this;
     }
 }

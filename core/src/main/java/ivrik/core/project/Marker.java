@@ -7,10 +7,10 @@ import ivrik.core.separation.Ink;
 import java.util.Optional;
 
 /**
- * A named place in time.
+ * A named frame.
  *
- * @param colour that it is drawn in; empty for none of its own
- * @param id names it in its project for as long as it is there; the project gives it one where it is empty
+ * @param colour display colour; empty for the default
+ * @param id unique in the project and stable; assigned by the project if empty
  */
 @RecordBuilder
 public record Marker(String id, long frame, String name, Optional<Ink> colour)

@@ -2,7 +2,7 @@ package ivrik.core.project;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 
-import ivrik.core.look.Lists;
+import ivrik.core.look.ListEdits;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 
@@ -15,10 +15,10 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
- * All that a project is.
+ * A complete project.
  *
- * @param layers from the lowest to the uppermost
- * @param playRange the part that is played, empty for all of it
+ * @param layers from the bottom to the top
+ * @param playRange the range that is played; empty for all
  */
 @RecordBuilder
 public record Project(
@@ -32,10 +32,10 @@ public record Project(
     public Project {
         sources = List.copyOf(sources);
         layers = List.copyOf(layers);
-        markers = Named.each(markers, "marker", Marker::id, Marker::withId);
+        markers = UniqueIds.each(markers, "marker", Marker::id, Marker::withId);
     }
 
-    /** A project with nothing in it. */
+    /** An empty project. */
     public static Project empty(String name) {
         return new Project(
                 name,
@@ -50,7 +50,7 @@ public record Project(
         return sources.isEmpty() && layers.isEmpty();
     }
 
-    /** How many frames there are: up to where the last clip ends, at least 1. */
+    /** Number of frames up to the end of the last clip, at least 1. */
     public long frames() {
         return Math.max(1, layers.stream().mapToLong(Layer::end).max().orElse(0));
     }
@@ -63,7 +63,7 @@ public record Project(
         return playRange.map(r -> r.within(allFrames())).orElse(allFrames());
     }
 
-    /** Where shots meet, on any layer. */
+    /** Frames of all cuts, on any layer. */
     public TreeSet<Long> cuts() {
         TreeSet<Long> cuts = new TreeSet<>();
         layers.forEach(layer -> cuts.addAll(layer.cuts().values()));
@@ -71,8 +71,8 @@ public record Project(
     }
 
     /**
-     * The cuts that the looks of a layer can be anchored to, by the ids of the clips that take over there: its
-     * own; those of other layers with the layer's id and a stroke before them.
+     * The cuts that the looks of a layer can be anchored to, by id: the layer's own cuts by clip id, those of
+     * other layers by layer id, slash and clip id.
      */
     public Map<String, Long> cuts(Layer layer) {
         Map<String, Long> all = new HashMap<>(layer.cuts());
@@ -97,17 +97,17 @@ public record Project(
                 layers.stream().map(l -> l.id().equals(id) ? change.apply(l) : l).toList());
     }
 
-    /** With this source, in place of one of the same id. */
+    /** The project with a source added, or replaced if the id exists. */
     public Project withSource(Source source) {
         return withSources(
                 source(source.id()).isPresent()
                         ? sources.stream()
                                 .map(s -> s.id().equals(source.id()) ? source : s)
                                 .toList()
-                        : Lists.plus(sources, source));
+                        : ListEdits.plus(sources, source));
     }
 
-    /** With a marker at a frame if there is none, without it if there is. */
+    /** The project with a marker added, or removed if there is one at the same frame. */
     public Project toggleMarker(Marker marker) {
         List<Marker> others = markers.stream().filter(m -> m.frame() != marker.frame()).toList();
         return withMarkers(

@@ -1,19 +1,19 @@
 package ivrik.core.project;
 
-import ivrik.core.look.Place;
-import ivrik.core.look.Retimed;
+import ivrik.core.look.Placement;
+import ivrik.core.look.RetimedLook;
 import ivrik.core.motion.Rational;
 
 import java.util.ArrayList;
 import java.util.List;
 
-/** Other settings for a sequence that has something in it already: another rate, another length. */
+/** Changes the rate or duration of a sequence with content. */
 public final class Retiming {
     private Retiming() {}
 
     /**
-     * A project at another rate. Pixels stay pixels, seconds stay seconds, and what stands on a cut or a
-     * marker goes on standing on it: all that lies at a frame goes to the frame nearest to its time.
+     * A project at another rate. Pixels and seconds stay, and times go to the nearest frame; what lies on a
+     * cut or a marker stays on it.
      */
     public static Project at(Project project, Rational rate) {
         double times = rate.dividedBy(project.sequence().rate()).toDouble();
@@ -21,40 +21,41 @@ public final class Retiming {
                 .withLayers(project.layers().stream().map(l -> layer(l, times)).toList())
                 .withMarkers(
                         project.markers().stream()
-                                .map(m -> m.withFrame(Retimed.frame(m.frame(), times)))
+                                .map(m -> m.withFrame(RetimedLook.frame(m.frame(), times)))
                                 .toList())
                 .withPlayRange(
                         project.playRange()
                                 .map(
                                         r ->
                                                 new FrameRange(
-                                                        Retimed.frame(r.first(), times),
+                                                        RetimedLook.frame(r.first(), times),
                                                         Math.max(
-                                                                Retimed.frame(r.first(), times),
-                                                                Retimed.frame(r.last() + 1, times)
+                                                                RetimedLook.frame(r.first(), times),
+                                                                RetimedLook.frame(
+                                                                                r.last() + 1, times)
                                                                         - 1))));
     }
 
     private static Layer layer(Layer layer, double times) {
-        Place place = layer.place();
-        for (Place.Part part : Place.PARTS) {
-            place = part.with().apply(place, Retimed.value(part.value().apply(place), times));
+        Placement place = layer.placement();
+        for (Placement.Part part : Placement.PARTS) {
+            place = part.with().apply(place, RetimedLook.value(part.value().apply(place), times));
         }
         return layer.withClips(layer.clips().stream().map(c -> clip(c, times)).toList())
-                .withPlace(place)
-                .withOpacity(Retimed.value(layer.opacity(), times))
-                .withEachLook(l -> Retimed.look(l, times));
+                .withPlacement(place)
+                .withOpacity(RetimedLook.value(layer.opacity(), times))
+                .withEachLook(l -> RetimedLook.look(l, times));
     }
 
     private static Clip clip(Clip clip, double times) {
-        long start = Retimed.frame(clip.start(), times);
+        long start = RetimedLook.frame(clip.start(), times);
         return clip.withStart(start)
-                .withLength(Math.max(1, Retimed.frame(clip.end(), times) - start));
+                .withLength(Math.max(1, RetimedLook.frame(clip.end(), times) - start));
     }
 
     /**
-     * A project of so many frames: what lies after them is cut off, and what ended with the project before
-     * goes on to the new end, as far as it goes or its last frame held.
+     * A project of another duration: later content is cut off, and content that ended with the project is
+     * extended to the new end, with the last frame held if the source ends.
      */
     public static Project lasting(Project project, long frames) {
         long before = project.frames();

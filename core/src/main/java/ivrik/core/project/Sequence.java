@@ -7,17 +7,17 @@ import ivrik.core.motion.Rational;
 import ivrik.core.picture.Size;
 
 /**
- * What is delivered.
+ * Format of the rendered pictures.
  *
  * @param size in pixels
- * @param rate frames a second
- * @param ground what lies beneath all layers
- * @param colour what the numbers of its pictures mean; sources are brought to it
+ * @param rate frames per second
+ * @param background colour below all layers
+ * @param colour colour space of the pictures; sources are converted to it
  */
 @RecordBuilder
-public record Sequence(Size size, Rational rate, Ground ground, ColourSpace colour)
+public record Sequence(Size size, Rational rate, Background background, ColourSpace colour)
         implements SequenceBuilder.With {
     public Sequence(Size size, Rational rate) {
-        this(size, rate, Ground.NOTHING, ColourSpace.SRGB);
+        this(size, rate, Background.TRANSPARENT, ColourSpace.SRGB);
     }
 }

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
-/** What a person does to the shots of a layer as one edit; frames are those of the sequence. */
+/** Edits of the shots of a layer. Frames are frames of the sequence. */
 public final class ShotEdits {
     private final Project project;
     private final Layer layer;
@@ -41,7 +41,7 @@ public final class ShotEdits {
         return project.source(shot.source()).filter(s -> !s.kind().isStill());
     }
 
-    /** The frame of its source that a shot shows, or would show, at a frame of the sequence. */
+    /** The source frame that a shot has at a frame of the sequence, extrapolated. */
     private long sourceFrame(Clip shot, long frame) {
         return moving(shot)
                 .map(
@@ -54,7 +54,7 @@ public final class ShotEdits {
                 .orElse(shot.in());
     }
 
-    /** The earliest frame at which a shot can begin without running out of its source. */
+    /** The earliest frame at which a shot can start within its source. */
     private long earliest(Clip shot) {
         return moving(shot)
                 .map(
@@ -67,7 +67,7 @@ public final class ShotEdits {
                 .orElse(Long.MIN_VALUE);
     }
 
-    /** The shot at a frame cut in two there; the layer itself where it cannot be. */
+    /** The layer with the shot at a frame split; the same layer if there is nothing to split. */
     public Layer split(long frame) {
         Clip shot = layer.clipAt(frame).orElse(null);
         if (shot == null || frame == shot.start()) {
@@ -85,9 +85,9 @@ public final class ShotEdits {
     }
 
     /**
-     * Without a shot.
+     * The layer without a shot.
      *
-     * @param closing whether what follows moves up
+     * @param closing whether later shots move up
      */
     public Layer without(String id, boolean closing) {
         Clip gone = shot(id).orElse(null);
@@ -106,8 +106,8 @@ public final class ShotEdits {
     }
 
     /**
-     * A shot that begins at another frame, showing the same there as before; a shot that it follows ends
-     * there. Each keeps at least a frame, and it begins no earlier than its source does.
+     * The layer with a shot that starts at another frame and keeps its content in place; the shot before it
+     * ends there. Each keeps at least one frame, and the start stays within the source.
      */
     public Layer beginning(String id, long frame) {
         Clip shot = shot(id).orElse(null);
@@ -135,7 +135,7 @@ public final class ShotEdits {
                         .toList());
     }
 
-    /** A shot whose last frame is another; a shot that follows it begins after that. */
+    /** The layer with a shot that ends at another frame; the shot after it starts there. */
     public Layer ending(String id, long lastFrame) {
         Clip shot = shot(id).orElse(null);
         if (shot == null) {
@@ -148,7 +148,7 @@ public final class ShotEdits {
                         () -> with(id, c -> c.withLength(Math.max(1, lastFrame + 1 - c.start()))));
     }
 
-    /** Another part of its source in the same place: so many frames of the source later. */
+    /** The layer with another part of the source in a shot, later by some source frames. */
     public Layer slipped(String id, long by) {
         return with(
                 id,
@@ -165,8 +165,8 @@ public final class ShotEdits {
     }
 
     /**
-     * A shot moved to begin at a frame. In a row without gaps it comes between the shots that its middle lies
-     * between, and the row stays without gaps; elsewhere it goes where there is room for it, or nowhere.
+     * The layer with a shot moved to a start frame. In a layer without gaps the shot goes between the shots
+     * around its centre, and the layer stays without gaps; otherwise the shot goes where it fits, or stays.
      */
     public Layer moved(String id, long start) {
         Clip shot = shot(id).orElse(null);
@@ -184,7 +184,7 @@ public final class ShotEdits {
         return free ? with(id, c -> moved) : layer;
     }
 
-    /** Whether there are several shots, each beginning where the one before it ends. */
+    /** Whether there are several shots without gaps. */
     private boolean isRow() {
         List<Clip> order = inOrder();
         for (int i = 1; i < order.size(); i++) {
@@ -216,7 +216,7 @@ public final class ShotEdits {
         return row;
     }
 
-    /** A shot that changes places with the one before it, or after it; both together stay where they are. */
+    /** The layer with a shot and its neighbour exchanged; the range of both stays. */
     public Layer reordered(String id, boolean later) {
         List<Clip> order = inOrder();
         int at = order.stream().map(Clip::id).toList().indexOf(id);
@@ -235,7 +235,7 @@ public final class ShotEdits {
                         .toList());
     }
 
-    /** The frames at which shots begin and end, and the markers: what an edit catches on. */
+    /** Frames that edits snap to: starts and ends of shots, and markers. */
     public static List<Long> catches(Project project) {
         return Stream.concat(
                         project.layers().stream()

@@ -10,17 +10,17 @@ import ivrik.core.separation.Ink;
 import java.util.Optional;
 
 /**
- * A piece of footage or a graphic that clips are made of.
+ * A clip or graphic that layers use.
  *
- * @param id stays when the file is replaced: what is built on it survives
- * @param path of the file, relative to the project where that is possible; {@code %04d} and its kin
- *     stand for the frame number of a numbered sequence
- * @param size as shown, in pixels, rotated and with square pixels
- * @param rate frames a second; of a still the sequence's does as well as any
- * @param frames how many; 1 for what does not move
- * @param sound whether it has a sound track
- * @param title what a title says and how, or the colour of a solid; empty for what comes from a file
- * @param reading how its file is read, where there is a choice
+ * @param id stable when the file is relinked
+ * @param path file path, relative to the project where possible; {@code %04d} stands for the frame number of
+ *     a numbered sequence
+ * @param size displayed size in pixels, rotated and with square pixels
+ * @param rate frames per second; irrelevant for a still
+ * @param frames number of frames; 1 for a still
+ * @param sound whether the file has a sound track
+ * @param title text or colour of a source without a file; empty for a file
+ * @param settings how the file is decoded
  */
 @RecordBuilder
 public record Source(
@@ -33,7 +33,7 @@ public record Source(
         long frames,
         boolean sound,
         Optional<Title> title,
-        Reading reading)
+        FootageSettings settings)
         implements SourceBuilder.With {
     public Source(
             String id,
@@ -44,10 +44,20 @@ public record Source(
             Rational rate,
             long frames,
             boolean sound) {
-        this(id, name, path, kind, size, rate, frames, sound, Optional.empty(), Reading.USUAL);
+        this(
+                id,
+                name,
+                path,
+                kind,
+                size,
+                rate,
+                frames,
+                sound,
+                Optional.empty(),
+                FootageSettings.AUTOMATIC);
     }
 
-    /** Text, drawn in a box of a size. */
+    /** A title in a box of a size. */
     public static Source of(String id, Title title, Size size) {
         return new Source(
                 id,
@@ -59,10 +69,10 @@ public record Source(
                 1,
                 false,
                 Optional.of(title),
-                Reading.USUAL);
+                FootageSettings.AUTOMATIC);
     }
 
-    /** One colour, of a size. */
+    /** A solid colour of a size. */
     public static Source solid(String id, Ink colour, Size size) {
         return new Source(
                 id,
@@ -74,10 +84,10 @@ public record Source(
                 1,
                 false,
                 Optional.of(Title.EMPTY.withColour(colour)),
-                Reading.USUAL);
+                FootageSettings.AUTOMATIC);
     }
 
-    /** What a source is. */
+    /** Kinds of sources. */
     public enum Kind {
         MOVIE,
         STILL,
@@ -85,58 +95,58 @@ public record Source(
         VECTOR,
         /** Text typed in Ivrik. */
         TITLE,
-        /** One colour. */
+        /** A solid colour. */
         SOLID;
 
-        /** Whether it shows the same at any time. */
+        /** Whether all frames are the same. */
         public boolean isStill() {
             return this != MOVIE && this != SEQUENCE;
         }
 
-        /** Whether it comes from a file. */
+        /** Whether the source is a file. */
         public boolean isFile() {
             return this != TITLE && this != SOLID;
         }
 
-        /** Whether it is drawn at the size it is shown at. */
+        /** Whether the source is drawn at the size it is shown at. */
         public boolean isDrawn() {
             return this == VECTOR || !isFile();
         }
     }
 
     /**
-     * How a file is read where there is a choice.
+     * Decoding options of a file.
      *
-     * @param track number of the sound track in the file, empty for its main one
-     * @param layer of a picture with several, empty for its main one
-     * @param counted whether frames are found by counting, because their times cannot be believed
-     * @param delivered whether values stay as they are in the file, though they may be of other primaries or
-     *     another transfer function than the sequence
-     * @param space what the numbers of its colours mean, whatever its tags say; empty to believe those
+     * @param soundTrack index of the sound track; empty for the default
+     * @param imageLayer name of the layer in a layered image; empty for the default
+     * @param countFrames whether frames are found by counting instead of their time stamps
+     * @param noConversion whether colours are not converted to the sequence's colour space
+     * @param colourSpace overrides the file's colour tags; empty to use them
      */
     @RecordBuilder
-    public record Reading(
-            Optional<Integer> track,
-            Optional<String> layer,
-            boolean counted,
-            boolean delivered,
-            Optional<ColourSpace> space)
-            implements SourceReadingBuilder.With {
-        /** As most are. */
-        public static final Reading USUAL =
-                new Reading(Optional.empty(), Optional.empty(), false, false, Optional.empty());
+    public record FootageSettings(
+            Optional<Integer> soundTrack,
+            Optional<String> imageLayer,
+            boolean countFrames,
+            boolean noConversion,
+            Optional<ColourSpace> colourSpace)
+            implements SourceFootageSettingsBuilder.With {
+        /** Default options. */
+        public static final FootageSettings AUTOMATIC =
+                new FootageSettings(
+                        Optional.empty(), Optional.empty(), false, false, Optional.empty());
 
-        public Reading withTrack(int t) {
-            return withTrack(Optional.of(t));
+        public FootageSettings withSoundTrack(int t) {
+            return withSoundTrack(Optional.of(t));
         }
 
-        public Reading withLayer(String l) {
-            return withLayer(Optional.of(l));
+        public FootageSettings withImageLayer(String l) {
+            return withImageLayer(Optional.of(l));
         }
 
-        /** Of the colours of a space; of what the tags say if that is empty. */
-        public Reading ofSpace(Optional<ColourSpace> s) {
-            return withDelivered(false).withSpace(s);
+        /** These options with another colour space; empty to use the file's tags. */
+        public FootageSettings inColourSpace(Optional<ColourSpace> s) {
+            return withNoConversion(false).withColourSpace(s);
         }
     }
 }

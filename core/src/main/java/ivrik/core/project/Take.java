@@ -5,14 +5,14 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 
 /**
- * A complete variant of what is done on a layer, kept beside what is done there now.
+ * A stored alternative to the looks of a layer.
  *
- * @param id names it on its layer for as long as it is there
- * @param picked whether it is among those that are exported together
- * @param looks at least one, done in this order in place of the layer's
+ * @param id unique on its layer and stable
+ * @param markedForExport whether the take is exported with all marked takes
+ * @param looks at least one, in rendering order
  */
 @RecordBuilder
-public record Take(String id, String name, boolean picked, List<LayerLook> looks)
+public record Take(String id, String name, boolean markedForExport, List<LayerLook> looks)
         implements TakeBuilder.With {
     public Take {
         looks = List.copyOf(looks);

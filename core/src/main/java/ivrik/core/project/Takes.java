@@ -1,34 +1,34 @@
 package ivrik.core.project;
 
 import ivrik.core.UnknownNameException;
-import ivrik.core.look.Lists;
+import ivrik.core.look.ListEdits;
 
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
-/** What a person does with the takes of a layer. */
+/** Edits of the takes of a layer. */
 public final class Takes {
     private Takes() {}
 
-    /** A take and the layer it was kept on. */
+    /** A take and its layer. */
     public record OfLayer(Layer layer, Take take) {
-        /** The project with it in place of what is done on its layer. */
+        /** The project with the take applied to its layer. */
         public Project in(Project project) {
-            return laid(project, layer.id(), take);
+            return applied(project, layer.id(), take);
         }
     }
 
-    /** With one take more, of some looks, under a name that no other has. */
-    public static Layer kept(Layer layer, String name, List<LayerLook> looks) {
+    /** The layer with a new take of some looks, under an unused name. */
+    public static Layer withTake(Layer layer, String name, List<LayerLook> looks) {
         List<String> names = layer.takes().stream().map(Take::name).toList();
         return layer.withTakes(
-                Lists.plus(
+                ListEdits.plus(
                         layer.takes(),
-                        new Take("", Arrange.free(name, names::contains), false, looks)));
+                        new Take("", ProjectEdits.free(name, names::contains), false, looks)));
     }
 
-    /** A name for the next one: the first number that none has. */
+    /** An unused name for a new take. */
     public static String nextName(Layer layer) {
         return IntStream.iterate(1, n -> n + 1)
                 .mapToObj(n -> "Take " + n)
@@ -37,27 +37,27 @@ public final class Takes {
                 .orElseThrow();
     }
 
-    /** The layer with a take done on it. */
-    public static Layer laid(Layer layer, Take take) {
+    /** The layer with a take applied. */
+    public static Layer applied(Layer layer, Take take) {
         return layer.withLooks(take.looks());
     }
 
-    /** The project with a take done on its layer. */
-    public static Project laid(Project project, String layer, Take take) {
-        return project.withLayer(layer, l -> laid(l, take));
+    /** The project with a take applied to its layer. */
+    public static Project applied(Project project, String layer, Take take) {
+        return project.withLayer(layer, l -> applied(l, take));
     }
 
-    /** The take that is done on the layer as it is now; empty if that is kept as none. */
+    /** The take that equals the layer's present looks; empty if there is none. */
     public static Optional<Take> now(Layer layer) {
         return layer.takes().stream().filter(t -> t.looks().equals(layer.looks())).findFirst();
     }
 
-    /** The take of these ids; empty where it is not there any more. */
+    /** The take of a layer id and take id; empty if there is none. */
     public static Optional<OfLayer> find(Project project, String layer, String id) {
-        return project.layer(layer).flatMap(l -> l.kept(id).map(t -> new OfLayer(l, t)));
+        return project.layer(layer).flatMap(l -> l.take(id).map(t -> new OfLayer(l, t)));
     }
 
-    /** All that are kept, of the lowest layer first. */
+    /** All takes, from the bottom layer upwards. */
     public static List<OfLayer> all(Project project) {
         return project.layers().stream()
                 .flatMap(l -> l.takes().stream().map(t -> new OfLayer(l, t)))
@@ -65,7 +65,7 @@ public final class Takes {
     }
 
     /**
-     * Those of a name, on whatever layer.
+     * The takes of a name, on all layers.
      *
      * @throws UnknownNameException if there is none
      */
@@ -81,8 +81,8 @@ public final class Takes {
         return found;
     }
 
-    /** Those that are exported together. */
-    public static List<OfLayer> picked(Project project) {
-        return all(project).stream().filter(t -> t.take().picked()).toList();
+    /** The takes marked for export. */
+    public static List<OfLayer> marked(Project project) {
+        return all(project).stream().filter(t -> t.take().markedForExport()).toList();
     }
 }

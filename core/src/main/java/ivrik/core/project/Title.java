@@ -5,14 +5,14 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import ivrik.core.separation.Ink;
 
 /**
- * Text as a picture: one or more lines in the middle of their box.
+ * Text as a picture: lines centred in their box.
  *
- * @param text lines with line feeds between
- * @param family of the font, one that ships with Ivrik or is installed
+ * @param text lines separated by line feeds
+ * @param family font family, shipped with Ivrik or installed
  * @param weight 100 to 900; 400 is regular, 700 bold
- * @param sizePx the font's size in pixels of the sequence
+ * @param sizePx font size in pixels of the sequence
  * @param tracking added between letters, in thousandths of the size
- * @param align of the lines to each other
+ * @param align alignment of the lines
  */
 @RecordBuilder
 public record Title(
@@ -24,15 +24,15 @@ public record Title(
         Align align,
         Ink colour)
         implements TitleBuilder.With {
-    /** The family that is always there. */
+    /** A family that ships with Ivrik. */
     public static final String SHIPPED = "IBM Plex Sans Cond";
 
-    public static final Title EMPTY = new Title("", SHIPPED, 700, 120, 40, Align.MIDDLE, Ink.WHITE);
+    public static final Title EMPTY = new Title("", SHIPPED, 700, 120, 40, Align.CENTRE, Ink.WHITE);
 
-    /** How lines of different length stand. */
+    /** Alignment of lines of different length. */
     public enum Align {
         LEFT,
-        MIDDLE,
+        CENTRE,
         RIGHT
     }
 }

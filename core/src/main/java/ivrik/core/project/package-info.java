@@ -1,5 +1,4 @@
 /**
- * A project: sources, layers of clips in a sequence, their looks, markers; and its JSON form. As
- * text only, files are the media module's. Depends on looks and what they depend on.
+ * A project: sources, layers of clips in a sequence, looks and markers. Depends on look and its dependencies.
  */
 package ivrik.core.project;

@@ -6,82 +6,81 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * Blend modes: how an upper picture's colour acts on what lies beneath, both fully covered. The modes
- * of W3C Compositing and Blending Level 1 by its formulas, and their kin. {@code b} is the lower
- * picture (backdrop), {@code s} the upper one (source).
+ * Blend modes: functions of two opaque colours, {@code b} the lower (backdrop) and {@code s} the upper
+ * (source). The modes of W3C Compositing and Blending Level 1, and further common ones.
  *
- * <p>Outside 0..1 the formulas are carried on as they stand, nothing is clamped; the modes that divide
- * or that have a {@code min} or {@code max} in their formula keep it.
+ * <p>Values outside 0..1 are not clamped, except by a {@code min}, {@code max} or division in the formula
+ * itself.
  */
 public enum Blend {
-    /** The upper picture. */
+    /** s. */
     NORMAL((b, s) -> s),
-    /** b + s: light added to light. */
+    /** b + s: additive light. */
     ADD((b, s) -> b + s),
-    /** b + s - bs. Over 1 it can fall again. */
+    /** b + s - bs; decreases for values above 1. */
     SCREEN((b, s) -> b + s - b * s),
-    /** The greater. */
+    /** max(b, s). */
     LIGHTEN((b, s) -> Math.max(b, s)),
     /** min(1, b / (1 - s)); 0 where b is 0 or less, 1 where s reaches 1. */
     COLOR_DODGE(Blend::dodge),
-    /** The colour of the greater luminosity. */
+    /** The colour with the greater luminosity. */
     LIGHTER_COLOR((b, s, out) -> copy(Luminosity.of(s) > Luminosity.of(b) ? s : b, out)),
     /** bs. */
     MULTIPLY((b, s) -> b * s),
-    /** The lesser. */
+    /** min(b, s). */
     DARKEN((b, s) -> Math.min(b, s)),
     /** 1 - min(1, (1 - b) / s); 1 where b reaches 1, 0 where s is 0 or less. */
     COLOR_BURN(Blend::burn),
     /** b + s - 1. */
     LINEAR_BURN((b, s) -> b + s - 1),
-    /** The colour of the lesser luminosity. */
+    /** The colour with the lesser luminosity. */
     DARKER_COLOR((b, s, out) -> copy(Luminosity.of(s) < Luminosity.of(b) ? s : b, out)),
-    /** Hard light with the pictures changed over. */
+    /** Hard light with b and s exchanged. */
     OVERLAY((b, s) -> hardLight(s, b)),
-    /** Multiply by 2s up to a half, screen with 2s - 1 beyond. */
+    /** Multiply by 2s for s up to 1/2, screen with 2s - 1 above. */
     HARD_LIGHT(Blend::hardLight),
-    /** The soft light of W3C, whose curve is a polynomial for dark b and a root for light. */
+    /** W3C soft light: a polynomial for dark b and a square root for bright b. */
     SOFT_LIGHT(Blend::softLight),
     /** b + 2s - 1. */
     LINEAR_LIGHT((b, s) -> b + 2 * s - 1),
-    /** Color burn with 2s up to a half, color dodge with 2s - 1 beyond. */
+    /** Color burn with 2s for s up to 1/2, color dodge with 2s - 1 above. */
     VIVID_LIGHT((b, s) -> s <= 0.5f ? burn(b, 2 * s) : dodge(b, 2 * s - 1)),
-    /** Darken with 2s up to a half, lighten with 2s - 1 beyond. */
+    /** Darken with 2s for s up to 1/2, lighten with 2s - 1 above. */
     PIN_LIGHT((b, s) -> s <= 0.5f ? Math.min(b, 2 * s) : Math.max(b, 2 * s - 1)),
     /** |b - s|. */
     DIFFERENCE((b, s) -> Math.abs(b - s)),
     /** b + s - 2bs. */
     EXCLUSION((b, s) -> b + s - 2 * b * s),
-    /** b - s: can be negative. */
+    /** b - s; may be negative. */
     SUBTRACT((b, s) -> b - s),
-    /** b / s; where s is 0: 1, or 0 if b is 0 as well. */
+    /** b / s; for s = 0: 1, or 0 if b is 0 as well. */
     DIVIDE((b, s) -> s == 0 ? (b == 0 ? 0 : 1) : b / s),
-    /** The hue of the upper, saturation and luminosity of the lower. */
+    /** Hue of s, saturation and luminosity of b. */
     HUE(
             (b, s, out) -> {
                 Luminosity.setSaturation(s, Luminosity.saturation(b), out);
                 Luminosity.set(out, Luminosity.of(b), out);
             }),
-    /** The saturation of the upper, hue and luminosity of the lower. */
+    /** Saturation of s, hue and luminosity of b. */
     SATURATION(
             (b, s, out) -> {
                 Luminosity.setSaturation(b, Luminosity.saturation(s), out);
                 Luminosity.set(out, Luminosity.of(b), out);
             }),
-    /** Hue and saturation of the upper, luminosity of the lower. */
+    /** Hue and saturation of s, luminosity of b. */
     COLOR((b, s, out) -> Luminosity.set(s, Luminosity.of(b), out)),
-    /** The luminosity of the upper, hue and saturation of the lower. */
+    /** Luminosity of s, hue and saturation of b. */
     LUMINOSITY((b, s, out) -> Luminosity.set(b, Luminosity.of(s), out));
 
     private final Channel channel;
     private final Colour colour;
 
-    /** A mode that works on each channel by itself. */
+    /** A mode that treats each channel on its own. */
     interface Channel {
         float of(float b, float s);
     }
 
-    /** A mode that needs all three channels of a colour. */
+    /** A mode that needs all three channels. */
     interface Colour {
         void of(float[] b, float[] s, float[] out);
     }
@@ -103,8 +102,8 @@ public enum Blend {
 
     /** The name in the window. */
     public String title() {
-        String words = id().replace('-', ' ');
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+        String title = id().replace('-', ' ');
+        return Character.toUpperCase(title.charAt(0)) + title.substring(1);
     }
 
     /** The mode of a name in files. */
@@ -113,7 +112,7 @@ public enum Blend {
     }
 
     /**
-     * B(b, s) of one channel by itself.
+     * B(b, s) of one channel.
      *
      * @throws IllegalStateException if the mode needs all three channels
      */
@@ -128,8 +127,8 @@ public enum Blend {
      * B(b, s) of the first {@code n} colours.
      *
      * @param b red, green and blue of the lower picture
-     * @param s of the upper one
-     * @param out may be neither
+     * @param s red, green and blue of the upper picture
+     * @param out result; must not be {@code b} or {@code s}
      */
     void row(float[][] b, float[][] s, float[][] out, int n) {
         if (channel != null) {

@@ -2,9 +2,9 @@ package ivrik.core.rejoin;
 
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Pixels;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.PlaneArithmetic;
 import ivrik.core.picture.Planes;
 import ivrik.core.threads.Workers;
 
@@ -12,13 +12,15 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * One picture upon another of the same size by the general formula of W3C Compositing and Blending
- * Level 1: Co = cs (1 - ab) + cb (1 - as) + as ab B(Cb, Cs), with each channel's own coverage.
+ * Composites one picture over another of the same size by the general formula of W3C Compositing and Blending
+ * Level 1: Co = cs (1 - ab) + cb (1 - as) + as ab B(Cb, Cs), with the coverage of each channel.
  */
 public final class Composite {
     private Composite() {}
 
-    /** {@code over} upon {@code under} by a blend mode, as much as {@code amount} (0..1) of it. */
+    /**
+     * {@code over} composited over {@code under} with a blend mode and an opacity of {@code amount} (0..1).
+     */
     public static Frame of(Frame under, Frame over, Blend blend, double amount, Workers workers) {
         if (amount == 0) {
             return under;
@@ -40,7 +42,9 @@ public final class Composite {
                 workers);
     }
 
-    /** Fully covered colours, {@code amount} of the way from {@code under} to B(under, over). */
+    /**
+     * Blends opaque colours: interpolates by {@code amount} from {@code under} to B(under, over).
+     */
     static List<Plane> blended(
             List<Plane> under, List<Plane> over, Blend blend, float amount, Workers workers) {
         return Pixels.map(
@@ -58,17 +62,14 @@ public final class Composite {
                 });
     }
 
-    /** Into {@code to}: {@code amount} of the way to it from {@code from}. */
+    /** Interpolates by {@code amount} from {@code from} to {@code to}, into {@code to}. */
     private static void mix(float[] from, float amount, float[] to, int n) {
         for (int i = 0; i < n; i++) {
             to[i] = from[i] + amount * (to[i] - from[i]);
         }
     }
 
-    /**
-     * From {@code from} to {@code to} by {@code amount} (0..1), coverage too: how a look meets the
-     * untouched picture when it takes its place.
-     */
+    /** Interpolates colour and coverage by {@code amount} (0..1). */
     public static Frame mix(Frame from, Frame to, double amount, Workers workers) {
         if (amount == 0 || amount == 1) {
             return amount == 0 ? from : to;
@@ -78,22 +79,24 @@ public final class Composite {
         Alpha alpha = a.isOpaque() && b.isOpaque() ? Alpha.OPAQUE : Alpha.PREMULTIPLIED;
         float t = (float) amount;
         return new Frame(
-                Planes.zip(a.colour(), b.colour(), (p, q) -> Kernels.mix(p, q, t, workers)),
+                Planes.zip(a.colour(), b.colour(), (p, q) -> PlaneArithmetic.mix(p, q, t, workers)),
                 alpha,
                 alpha == Alpha.OPAQUE
                         ? List.of()
                         : Planes.zip(
-                                coverage(a), coverage(b), (p, q) -> Kernels.mix(p, q, t, workers)));
+                                coverage(a),
+                                coverage(b),
+                                (p, q) -> PlaneArithmetic.mix(p, q, t, workers)));
     }
 
-    /** Over opaque black: what a picture without alpha shows. */
+    /** Composited over opaque black. */
     public static Frame overBlack(Frame frame, Workers workers) {
         return frame.isOpaque()
                 ? frame
                 : new Frame(frame.premultiplied(workers).colour(), Alpha.OPAQUE, List.of());
     }
 
-    /** Both premultiplied, at least one of them with coverage. */
+    /** Both pictures are premultiplied; at least one has coverage. */
     private static Frame covered(
             Frame under, Frame over, Blend blend, float amount, Workers workers) {
         List<Plane> underCover = coverage(under);
@@ -101,21 +104,22 @@ public final class Composite {
         List<Plane> overColour = faded(over.colour(), amount, workers);
         List<Plane> colour =
                 blend == Blend.NORMAL
-                        ? upon(under.colour(), overColour, overCover, workers)
+                        ? over(under.colour(), overColour, overCover, workers)
                         : general(
                                 under.colour(), underCover, overColour, overCover, blend, workers);
         if (under.isOpaque()) {
             return new Frame(colour, Alpha.OPAQUE, List.of());
         }
         return new Frame(
-                colour, Alpha.PREMULTIPLIED, upon(underCover, overCover, overCover, workers));
+                colour, Alpha.PREMULTIPLIED, over(underCover, overCover, overCover, workers));
     }
 
-    /** over + (1 - cover) under, which is all that the formula leaves of a normal blend. */
-    private static List<Plane> upon(
+    /** The formula for the normal blend mode: over + (1 - cover) under. */
+    private static List<Plane> over(
             List<Plane> under, List<Plane> over, List<Plane> cover, Workers workers) {
         return java.util.stream.IntStream.range(0, 3)
-                .mapToObj(c -> Kernels.over(over.get(c), cover.get(c), under.get(c), workers))
+                .mapToObj(
+                        c -> PlaneArithmetic.over(over.get(c), cover.get(c), under.get(c), workers))
                 .toList();
     }
 
@@ -150,7 +154,7 @@ public final class Composite {
         }
     }
 
-    /** Into {@code blended}: cs (1 - ab) + cb (1 - as) + as ab B, with cs and cb premultiplied. */
+    /** The formula with premultiplied cs and cb, into {@code blended}. */
     private static void weigh(
             float[] cb, float[] ab, float[] cs, float[] as, float[] blended, int n) {
         for (int i = 0; i < n; i++) {
@@ -161,7 +165,7 @@ public final class Composite {
     private static List<Plane> faded(List<Plane> planes, float amount, Workers workers) {
         return amount == 1
                 ? planes
-                : planes.stream().map(p -> Kernels.scale(p, amount, workers)).toList();
+                : planes.stream().map(p -> PlaneArithmetic.scale(p, amount, workers)).toList();
     }
 
     private static List<Plane> coverage(Frame frame) {

@@ -1,8 +1,8 @@
 package ivrik.core.rejoin;
 
 /**
- * Lum, Sat, ClipColor, SetLum and SetSat of W3C Compositing and Blending Level 1, section 10.2. ClipColor
- * acts, as there, on what leaves 0..1 through SetLum.
+ * Lum, Sat, ClipColor, SetLum and SetSat of W3C Compositing and Blending Level 1, section 10.2. As there,
+ * ClipColor applies to results of SetLum outside 0..1.
  */
 final class Luminosity {
     private Luminosity() {}
@@ -15,7 +15,7 @@ final class Luminosity {
         return Math.max(c[0], Math.max(c[1], c[2])) - Math.min(c[0], Math.min(c[1], c[2]));
     }
 
-    /** {@code c} with the luminosity {@code to}; {@code out} may be {@code c}. */
+    /** {@code c} with luminosity {@code to}; {@code out} may be {@code c}. */
     static void set(float[] c, float to, float[] out) {
         float d = to - of(c);
         for (int i = 0; i < 3; i++) {
@@ -40,7 +40,7 @@ final class Luminosity {
         }
     }
 
-    /** {@code c} with the saturation {@code to}: the least becomes 0, the greatest {@code to}. */
+    /** {@code c} with saturation {@code to}: the minimum becomes 0, the maximum {@code to}. */
     static void setSaturation(float[] c, float to, float[] out) {
         float least = Math.min(c[0], Math.min(c[1], c[2]));
         float range = saturation(c);

@@ -7,11 +7,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How lanes become a picture: exactly, by undoing the separation, or as plates laid upon each other by
- * a blend mode. With untouched inks and RGB each channel has one contributor, so that exact, add,
- * screen and lighten agree.
+ * How channels are rejoined: exactly, by inverting the separation, or as ink layers combined by a blend mode.
+ * For unchanged RGB each colour component comes from one channel, so exact, add, screen and lighten agree.
  *
- * @param blend of all plates that have none of their own; empty for exact
+ * @param blend blend mode of channels without their own; empty for exact
  */
 public record Rejoin(Optional<Blend> blend) {
     public static final Rejoin EXACT = new Rejoin(Optional.empty());
@@ -21,7 +20,9 @@ public record Rejoin(Optional<Blend> blend) {
         return new Rejoin(Optional.of(blend));
     }
 
-    /** Exact, and each blend mode but normal, in which the last plate would cover all others. */
+    /**
+     * Exact, and each blend mode except normal, in which the top channel would cover all others.
+     */
     public static List<Rejoin> all() {
         List<Rejoin> all = new ArrayList<>(List.of(EXACT));
         for (Blend each : Blend.values()) {
@@ -47,11 +48,11 @@ public record Rejoin(Optional<Blend> blend) {
     }
 
     /**
-     * The way of this name.
+     * The rejoin method of a name.
      *
-     * @throws UnknownNameException if there is none; it lists those there are
+     * @throws UnknownNameException if there is none; the message lists all
      */
     public static Rejoin named(String id) {
-        return UnknownNameException.find("rejoin", id, all(), Rejoin::id);
+        return UnknownNameException.find("rejoin mode", id, all(), Rejoin::id);
     }
 }

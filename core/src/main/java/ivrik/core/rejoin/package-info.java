@@ -1,5 +1,5 @@
 /**
- * Lanes put back into a picture, pictures put onto each other. In: lanes or frames. Out: a frame.
- * Depends on pictures and separations.
+ * Rejoins channels into a picture, and composites pictures. In: channels or frames. Out: a frame. Depends on
+ * picture and separation.
  */
 package ivrik.core.rejoin;

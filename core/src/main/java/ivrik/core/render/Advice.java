@@ -10,18 +10,18 @@ import ivrik.core.project.Project;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What of a project does not show as it is set, at the size in which it is rendered. */
+/** Reports settings of a project that have no visible effect at the rendered size. */
 public final class Advice {
     private Advice() {}
 
     /**
-     * Words on the treatments of a frame, each after the name of its layer.
+     * Messages about the treatments at a frame, each with the name of its layer.
      *
-     * @param scale pixels of the picture to one of the full-size sequence
+     * @param scale rendered pixels per pixel of the full-size sequence
      */
     public static List<String> at(Project project, long frame, double scale) {
         Planner planner = new Planner(project);
-        List<String> words = new ArrayList<>();
+        List<String> messages = new ArrayList<>();
         for (Layer layer : project.layers()) {
             Instant instant = planner.instant(layer, Rational.of(frame));
             boolean there = layer.visible() && layer.clipAt(frame).isPresent();
@@ -32,11 +32,11 @@ public final class Advice {
                         step.kind()
                                 .advice(values.settings(step, 0), project.sequence().size(), scale)
                                 .map(word -> layer.name() + ": at this size " + word)
-                                .ifPresent(words::add);
+                                .ifPresent(messages::add);
                     }
                 }
             }
         }
-        return words;
+        return messages;
     }
 }

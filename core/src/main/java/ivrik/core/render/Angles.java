@@ -8,15 +8,15 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 
 /**
- * Angles in turns, treated as directions: their cosines and sines are, so that what lies between two
- * of them is found the short way round.
+ * Treats angles in turns as directions, by their cosine and sine, so that interpolation takes the short way
+ * round.
  */
 final class Angles {
     private static final double TURN = 2 * Math.PI;
 
     private Angles() {}
 
-    /** A plane of angles after a treatment of planes. */
+    /** A plane of angles after a plane treatment. */
     static Plane treated(Plane turns, UnaryOperator<Plane> treatment, Workers workers) {
         List<Plane> directions =
                 Pixels.map(

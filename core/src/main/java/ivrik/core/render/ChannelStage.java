@@ -1,134 +1,147 @@
 package ivrik.core.render;
 
-import ivrik.core.cache.Key;
-import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.Frame;
+import ivrik.core.cache.CacheKey;
+import ivrik.core.filter.PullPushFill;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.PlaneArithmetic;
+import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
-import ivrik.core.rejoin.Blend;
-import ivrik.core.rejoin.Plate;
-import ivrik.core.rejoin.Rejoin;
+import ivrik.core.render.Channels.SeparatedChannel;
 import ivrik.core.render.Plan.LookPlan;
-import ivrik.core.render.Plan.StepPlan;
-import ivrik.core.sampling.EdgeFill;
-import ivrik.core.separation.LaneKind;
-import ivrik.core.separation.Rgb;
+import ivrik.core.separation.Paint;
 import ivrik.core.separation.Separation;
-import ivrik.core.treatment.RowTreatment;
+import ivrik.core.threads.Workers;
 import ivrik.core.treatment.ValidRegion;
 
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Optional;
-import java.util.function.Supplier;
-import java.util.stream.IntStream;
 
 /**
- * Treatments of lanes done to all channels of the picture alike, so to the picture as a whole. Where a
- * picture that covers all is moved and nothing is to lie outside it, it does not cover all any more.
+ * All treatments of one channel. Spreading treatments include coverage; others leave coverage unchanged and
+ * work on straight values. Every result but the last is cached, so that a change to the last treatment does
+ * not repeat the others; the last result is computed row by row until the same one is requested a second
+ * time.
  */
-record ChannelStage(List<StepPlan> steps, LookPlan look, Supplies supplies) implements Stage {
-    private static final Separation CHANNELS = new Rgb();
-
-    private List<LaneWork> works() {
-        return LaneWork.of(steps, 0);
+record ChannelStage(LookPlan look, int number, List<ChannelWork> works, AuxiliaryPictures auxiliary)
+        implements Stage {
+    static ChannelStage of(LookPlan look, int channel, AuxiliaryPictures auxiliary) {
+        return new ChannelStage(look, channel, ChannelWork.of(look.steps(), channel), auxiliary);
     }
 
     @Override
     public boolean isNeutral() {
-        return false; // steps that change nothing are not planned
+        return works.isEmpty();
     }
 
     @Override
     public Object key() {
-        return steps;
+        return works.stream().map(ChannelWork::key).toList();
     }
 
     @Override
     public ValidRegion covered(ValidRegion before, Size size) {
         ValidRegion covered = before;
-        for (LaneWork work : works()) {
+        for (ChannelWork work : works) {
             covered = work.covered(covered, size);
         }
         return covered;
     }
 
     @Override
-    public void take(Passage passage) {
-        Site site = passage.site();
-        if (passage.isOpaque() && steps.stream().allMatch(ChannelStage::isByRow)) {
-            passage.settle();
-            passage.set(byRow(passage.rows(), site), passage.key().then(key()));
-            return;
+    public void take(PictureState state) {
+        Channels channels = state.channels();
+        SeparatedChannel channel = channels.channels().get(number);
+        for (ChannelWork work : works) {
+            state.renderContext().cancel().check();
+            boolean last = work == works.getLast();
+            channel =
+                    channel.coverage() == null
+                            ? opaque(channels.model(), channel, work, last, state.renderContext())
+                            : covered(channels.model(), channel, work, state.renderContext());
         }
-        Optional<Parting> parting = passage.parting();
-        if (passage.isOpaque() && uncovers()) {
-            Frame frame = passage.frame().covered(passage.site().workers());
-            Key key = passage.key().then("covered");
-            passage.set(frame, key);
+        state.setChannels(channels.with(number, channel));
+    }
+
+    private SeparatedChannel opaque(
+            Separation model,
+            SeparatedChannel channel,
+            ChannelWork work,
+            boolean last,
+            RenderContext renderContext) {
+        CacheKey key = channel.key().then(work.key());
+        boolean kept =
+                !last || renderContext.cache().peek(key).isPresent() || renderContext.recurs(key);
+        if (!kept) {
+            return new SeparatedChannel(
+                    key,
+                    apply(model, channel.rows(), work, renderContext)
+                            .ready(renderContext.workers()),
+                    null);
         }
-        new Road(channels(), supplies).rejoin(passage);
-        passage.setParting(parting.map(p -> p.map(plane -> coverage(plane, passage.site()))));
+        Plane plane =
+                renderContext
+                        .cache()
+                        .get(
+                                key,
+                                () ->
+                                        apply(model, channel.rows(), work, renderContext)
+                                                .toPlane(renderContext.workers()),
+                                renderContext.cancel()::isCancelled);
+        return new SeparatedChannel(key, Rows.of(plane), null);
     }
 
-    private static boolean isByRow(StepPlan step) {
-        return step.kind() instanceof RowTreatment
-                && step.lanes().stream().allMatch(s -> s == null || s.amount() == 1);
+    /** Treats angles as directions, unless the treatment is pointwise. */
+    private Rows apply(Separation model, Rows rows, ChannelWork work, RenderContext renderContext) {
+        boolean angles = model.channels().get(number).paint() == Paint.ANGLE && !work.isPointwise();
+        return angles
+                ? Rows.of(
+                        Angles.treated(
+                                rows.toPlane(renderContext.workers()),
+                                p -> work.on(p, model, renderContext, auxiliary),
+                                renderContext.workers()))
+                : work.on(rows, model, renderContext, auxiliary);
     }
 
-    /** Each row is treated as it comes; no planes are made of what came before. */
-    private ColourRows byRow(ColourRows rows, Site site) {
-        Size size = new Size(rows.width(), rows.height());
-        ColourRows done = rows;
-        for (StepPlan step : steps) {
-            List<Optional<Supplier<RowTreatment.Work>>> channels = new ArrayList<>();
-            for (int lane = 0; lane < CHANNELS.lanes().size(); lane++) {
-                LaneWork work = new LaneWork(lane, List.of(step));
-                channels.add(work.byRow(size, CHANNELS, site, supplies));
-            }
-            done = RowTreatment.on(done, channels);
+    private SeparatedChannel covered(
+            Separation model,
+            SeparatedChannel channel,
+            ChannelWork work,
+            RenderContext renderContext) {
+        CacheKey key = channel.key().then(work.key());
+        List<Plane> done =
+                renderContext
+                        .cache()
+                        .get(
+                                key,
+                                () ->
+                                        covered(
+                                                model,
+                                                channel,
+                                                work,
+                                                renderContext,
+                                                renderContext.workers()),
+                                renderContext.cancel()::isCancelled);
+        return new SeparatedChannel(key, Rows.of(done.get(0)), done.get(1));
+    }
+
+    /** The premultiplied channel and its coverage, treated. */
+    private List<Plane> covered(
+            Separation model,
+            SeparatedChannel channel,
+            ChannelWork work,
+            RenderContext renderContext,
+            Workers workers) {
+        Plane plane = channel.rows().toPlane(workers);
+        Plane coverage = channel.coverage();
+        if (work.spreads()) {
+            return List.of(
+                    apply(model, Rows.of(plane), work, renderContext).toPlane(workers),
+                    work.on(coverage, model, renderContext, auxiliary));
         }
-        return done;
-    }
-
-    private boolean uncovers() {
-        return works().stream()
-                .filter(LaneWork::spreads)
-                .flatMap(work -> work.steps().stream())
-                .anyMatch(step -> step.lanes().getFirst().edgeFill() == EdgeFill.EMPTY);
-    }
-
-    private Plane coverage(Plane plane, Site site) {
-        Plane done = plane;
-        for (LaneWork work : works()) {
-            if (work.spreads()) {
-                done = work.on(done, CHANNELS, site, supplies);
-            }
-        }
-        return done;
-    }
-
-    private LookPlan channels() {
-        List<LaneKind> kinds = CHANNELS.lanes();
-        List<Plate> plates =
-                IntStream.range(0, kinds.size())
-                        .mapToObj(lane -> Plate.plain(lane, kinds.get(lane)))
-                        .toList();
-        return new LookPlan(
-                CHANNELS.id(),
-                look.colour(),
-                List.of(),
-                plates,
-                Collections.nCopies(kinds.size(), null),
-                steps,
-                Rejoin.EXACT,
-                Blend.NORMAL,
-                1,
-                Optional.empty(),
-                1,
-                List.of(),
-                List.of(),
-                List.of());
+        Plane straight =
+                work.isPointwise()
+                        ? PlaneArithmetic.divide(plane, coverage, workers)
+                        : PullPushFill.beyond(plane, coverage, workers);
+        Plane done = apply(model, Rows.of(straight), work, renderContext).toPlane(workers);
+        return List.of(PlaneArithmetic.multiply(done, coverage, workers), coverage);
     }
 }

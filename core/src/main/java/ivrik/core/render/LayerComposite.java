@@ -9,29 +9,29 @@ import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.separation.Ink;
 import ivrik.core.threads.Workers;
 
-/** A layer's picture laid upon what is beneath it: lane by lane, where its lanes lie apart. */
+/** Composites a layer's picture, channel by channel if its channels have separate coverage. */
 record LayerComposite(Workers workers) {
-    /** By the layer's blend mode and as far as it is opaque. */
-    Frame upon(Frame under, Passage over, LayerPlan layer) {
-        return layer.blend() == Blend.NORMAL && over.parting().isPresent()
-                ? over.parting().get().upon(under, over.frame(), layer.opacity(), workers)
+    /** With the layer's blend mode and opacity. */
+    Frame over(Frame under, PictureState over, LayerPlan layer) {
+        return layer.blend() == Blend.NORMAL && over.channelCoverage().isPresent()
+                ? over.channelCoverage().get().over(under, over.frame(), layer.opacity(), workers)
                 : Composite.of(under, over.frame(), layer.blend(), layer.opacity(), workers);
     }
 
-    /** The picture of all layers, upon the sequence's ground. */
-    Frame uponGround(Ink colour, Passage over) {
+    /** All layers over the sequence's background. */
+    Frame overBackground(Ink colour, PictureState over) {
         Size size = over.frame().size();
-        Frame ground =
+        Frame background =
                 Frame.opaque(
                         Plane.flat(size.width(), size.height(), colour.red()),
                         Plane.flat(size.width(), size.height(), colour.green()),
                         Plane.flat(size.width(), size.height(), colour.blue()));
-        return over.parting()
-                .map(p -> p.upon(ground, over.frame(), 1, workers))
-                .orElseGet(() -> Composite.of(ground, over.frame(), Blend.NORMAL, 1, workers));
+        return over.channelCoverage()
+                .map(p -> p.over(background, over.frame(), 1, workers))
+                .orElseGet(() -> Composite.of(background, over.frame(), Blend.NORMAL, 1, workers));
     }
 
-    /** What a span has made of what lies beneath it, mixed with that. */
+    /** Mixes the result of a span with the picture below it. */
     Frame mixed(Frame under, Frame over, LayerPlan span) {
         return span.blend() == Blend.NORMAL
                 ? Composite.mix(under, over, span.opacity(), workers)

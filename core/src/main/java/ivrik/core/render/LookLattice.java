@@ -1,6 +1,6 @@
 package ivrik.core.render;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.ColourTable;
 import ivrik.core.look.Look;
@@ -16,7 +16,7 @@ import ivrik.core.project.Source;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.PictureStepPlan;
 import ivrik.core.render.Plan.StepPlan;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Trait;
@@ -28,8 +28,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * What a look makes of every colour by itself: the colours of a lattice of so many points a side, red changing
- * fastest, from 0 to 1 in each channel.
+ * The result of a look for a lattice of colours from 0 to 1 in each channel, with red varying fastest.
  */
 public final class LookLattice {
     private static final Rational RATE = Rational.of(24);
@@ -44,11 +43,11 @@ public final class LookLattice {
     }
 
     /**
-     * The lattice of a look as it is at a frame.
+     * The lattice of a look at a frame.
      *
-     * @param points along each side, from 2 to 256
-     * @param colour what the numbers of its colours mean
-     * @throws NotByColourException if what it makes of a colour depends on more than that colour
+     * @param points per side, from 2 to 256
+     * @param colour colour space
+     * @throws NotByColourException if the result for a colour depends on more than the colour
      */
     public static LookLattice of(
             Look look, int points, long frame, ColourSpace colour, Workers workers) {
@@ -56,14 +55,14 @@ public final class LookLattice {
         obstacle(plan.layers().getFirst().looks().getFirst())
                 .ifPresent(
                         what -> {
-                            throw new NotByColourException(look.shownName(), what);
+                            throw new NotByColourException(look.displayName(), what);
                         });
         Frame every = every(points);
-        Renderer renderer = new Renderer((p, shown) -> every, workers, new Store(ROOM_BYTES));
-        return new LookLattice(points, renderer.render(plan, 1, Cancel.NEVER));
+        Renderer renderer = new Renderer((p, shown) -> every, workers, new FrameCache(ROOM_BYTES));
+        return new LookLattice(points, renderer.render(plan, 1, Cancellation.NEVER));
     }
 
-    /** What a look does at a frame, of a picture that only it treats. */
+    /** The plan of a look at a frame, on its own. */
     public static LookPlan planned(Look look, long frame) {
         return plan(look, 2, frame, ColourSpace.SRGB).layers().getFirst().looks().getFirst();
     }
@@ -87,7 +86,7 @@ public final class LookLattice {
         return Planner.plan(project, frame);
     }
 
-    /** All colours of the lattice, in a column of squares. */
+    /** All colours of the lattice, as squares in a column. */
     private static Frame every(int points) {
         Plane[] planes = new Plane[3];
         for (int c = 0; c < 3; c++) {
@@ -102,7 +101,7 @@ public final class LookLattice {
         return Frame.opaque(planes[0], planes[1], planes[2]);
     }
 
-    /** What of a look, where it changes anything, depends on more than the colour itself. */
+    /** A part of the look that depends on more than the colour, if any has an effect. */
     private static Optional<String> obstacle(LookPlan look) {
         Optional<String> treatment =
                 Stream.concat(
@@ -116,10 +115,10 @@ public final class LookLattice {
         if (treatment.isPresent()) {
             return treatment;
         }
-        if (look.reach().isPresent()) {
-            return Optional.of("its reach");
+        if (look.mask().isPresent()) {
+            return Optional.of("its mask");
         }
-        return look.feeds().stream().allMatch(Objects::isNull) && look.moments().isEmpty()
+        return look.channelSources().stream().allMatch(Objects::isNull) && look.moments().isEmpty()
                 ? Optional.empty()
                 : Optional.of("time");
     }
@@ -131,7 +130,7 @@ public final class LookLattice {
                 && !d.is(Trait.PICTURE);
     }
 
-    /** As a table, under a name. */
+    /** As a table with a name. */
     public ColourTable table(String name) {
         float[] values = new float[3 * points * points * points];
         for (int c = 0; c < 3; c++) {

@@ -1,41 +1,42 @@
 package ivrik.core.render;
 
 import ivrik.core.colour.ColourSpace;
-import ivrik.core.look.Amounts;
-import ivrik.core.look.Driven;
-import ivrik.core.look.Feed;
-import ivrik.core.look.FeedParts;
-import ivrik.core.look.LaneState;
+import ivrik.core.look.ChannelSettings;
+import ivrik.core.look.ChannelSource;
+import ivrik.core.look.ChannelSourceParameters;
+import ivrik.core.look.ChannelState;
+import ivrik.core.look.DrivenValues;
+import ivrik.core.look.FormerNames;
 import ivrik.core.look.Look;
-import ivrik.core.look.Reach;
+import ivrik.core.look.Mask;
 import ivrik.core.look.Section;
 import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
 import ivrik.core.look.Target;
-import ivrik.core.look.Target.OfFeed;
-import ivrik.core.look.Target.OfLane;
-import ivrik.core.look.Target.OfOnto;
-import ivrik.core.look.Target.OfReach;
+import ivrik.core.look.Target.OfChannel;
+import ivrik.core.look.Target.OfChannelSource;
+import ivrik.core.look.Target.OfMask;
+import ivrik.core.look.Target.OfOpacity;
+import ivrik.core.look.Target.OfOption;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
-import ivrik.core.look.Target.OfWord;
 import ivrik.core.look.Targets;
-import ivrik.core.motion.Draw;
 import ivrik.core.motion.Instant;
 import ivrik.core.motion.Jitter;
+import ivrik.core.motion.RandomKey;
 import ivrik.core.motion.Value;
-import ivrik.core.rejoin.Plate;
-import ivrik.core.render.Plan.FeedPlan;
+import ivrik.core.rejoin.ChannelPrint;
+import ivrik.core.render.Plan.ChannelSourcePlan;
 import ivrik.core.render.Plan.HuePlan;
 import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.render.Plan.MaskPlan;
 import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
 import ivrik.core.render.Plan.PictureStepPlan;
-import ivrik.core.render.Plan.ReachPlan;
 import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.render.Plan.TonePlan;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Move;
 import ivrik.core.treatment.Option;
@@ -52,40 +53,40 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 
-/** All values of one look at one instant. */
+/** Evaluates all values of one look at one instant. */
 public final class LookPlanner {
     private static final double PER_CENT = 100;
 
     private final Look look;
     private final Instant instant;
     private final String place;
-    private final Driven driven;
+    private final DrivenValues driven;
 
     /**
-     * @param place names where the look lies, so that what is random differs from place to place
+     * @param place identifies the layer and look, as salt of random values
      */
     public LookPlanner(Look look, Instant instant, String place) {
         this.look = look;
         this.instant = instant;
         this.place = place;
-        this.driven = Driven.at(look, instant, place);
+        this.driven = DrivenValues.at(look, instant, place);
     }
 
-    /** The pictures that the look takes from elsewhere. */
+    /** The pictures that the look takes from the rest of the project. */
     interface Elsewhere {
-        /** With its numbers as they are now. */
-        FeedPlan feed(Feed feed);
+        /** The plan of a channel source with constant numbers. */
+        ChannelSourcePlan channelSource(ChannelSource channelSource);
 
         Optional<Picture> source(String id);
 
-        MattePlan matte(Reach.Matte matte);
+        MattePlan matte(Mask.Matte matte);
     }
 
-    /** For a look by itself. */
+    /** For a look on its own. */
     private static final Elsewhere NOTHING =
             new Elsewhere() {
                 @Override
-                public FeedPlan feed(Feed feed) {
+                public ChannelSourcePlan channelSource(ChannelSource channelSource) {
                     return null;
                 }
 
@@ -95,22 +96,22 @@ public final class LookPlanner {
                 }
 
                 @Override
-                public MattePlan matte(Reach.Matte matte) {
+                public MattePlan matte(Mask.Matte matte) {
                     return null;
                 }
             };
 
-    /** A look by itself: without other pictures and without automatic overscan. */
+    /** The plan of a look on its own: without other pictures and without automatic overscan. */
     public static LookPlan plan(Look look, Instant instant) {
         return new LookPlanner(look, instant, "").alone();
     }
 
-    /** The look without what it takes from elsewhere. */
+    /** The plan without pictures from the rest of the project. */
     LookPlan alone() {
         return exposed(ColourSpace.SRGB, NOTHING, 1);
     }
 
-    /** What a dial adds to the value of a target. */
+    /** The contribution of dials and bursts to a target. */
     double driven(Target target) {
         return driven.to(target);
     }
@@ -120,27 +121,27 @@ public final class LookPlanner {
                 look.separation(),
                 colour,
                 pictureSteps(Section.PREPARE, elsewhere),
-                plates(),
-                feeds(elsewhere),
+                prints(),
+                channelSources(elsewhere),
                 steps(elsewhere),
                 look.rejoin(),
-                look.onto().blend(),
-                Math.clamp(at(look.onto().amount(), new OfOnto()), 0, 1),
-                reach(elsewhere),
+                look.blend().mode(),
+                Math.clamp(at(look.blend().opacity(), new OfOpacity()), 0, 1),
+                mask(elsewhere),
                 overscan,
                 pictureSteps(Section.FINISH, elsewhere),
                 List.of(),
                 List.of());
     }
 
-    /** The moments that its shutter sees; none if it is off. */
+    /** The instants of the shutter; empty if there is no motion blur. */
     List<Instant> open() {
         double angle =
-                Math.min(at(look.shutter().angleDegrees(), new OfShutter()), Shutter.MOST_DEGREES);
+                Math.min(at(look.shutter().angleDegrees(), new OfShutter()), Shutter.MAX_DEGREES);
         return angle <= 0 ? List.of() : look.shutter().moments(instant, angle);
     }
 
-    /** The look with what its shutter sees. */
+    /** The plan with motion blur. */
     LookPlan exposed(ColourSpace colour, Elsewhere elsewhere, double overscan) {
         LookPlan plan = plan(colour, elsewhere, overscan);
         List<LookPlan> moments =
@@ -158,63 +159,64 @@ public final class LookPlanner {
         return value.at(instant) + driven.to(target);
     }
 
-    private List<FeedPlan> feeds(Elsewhere elsewhere) {
-        List<FeedPlan> feeds = new ArrayList<>();
-        for (int lane = 0; lane < look.lanes().size(); lane++) {
-            int number = lane;
-            if (look.lanes().get(lane).feed().isOwn() && driven.isNothing()) {
-                feeds.add(null);
+    private List<ChannelSourcePlan> channelSources(Elsewhere elsewhere) {
+        List<ChannelSourcePlan> channelSources = new ArrayList<>();
+        for (int channel = 0; channel < look.channels().size(); channel++) {
+            int number = channel;
+            if (look.channels().get(channel).channelSource().isLayerPicture()
+                    && driven.isNothing()) {
+                channelSources.add(null);
                 continue;
             }
-            Feed now =
-                    FeedParts.settled(
-                            look.lanes().get(lane).feed(),
-                            (part, value) -> at(value, new OfFeed(number, part.name())));
-            feeds.add(now.isPlain() ? null : elsewhere.feed(now));
+            ChannelSource now =
+                    ChannelSourceParameters.settled(
+                            look.channels().get(channel).channelSource(),
+                            (part, value) -> at(value, new OfChannelSource(number, part.name())));
+            channelSources.add(now.isPlain() ? null : elsewhere.channelSource(now));
         }
-        return Collections.unmodifiableList(feeds);
+        return Collections.unmodifiableList(channelSources);
     }
 
-    private List<Plate> plates() {
-        List<LaneKind> kinds = look.model().lanes();
-        List<Plate> plates = new ArrayList<>();
-        for (int lane : look.order()) {
-            LaneState state = look.lanes().get(lane);
-            plates.add(
-                    new Plate(
-                            lane,
-                            look.isShown(lane),
-                            state.ink().orElse(kinds.get(lane).ink()),
+    private List<ChannelPrint> prints() {
+        List<ChannelKind> kinds = look.model().channels();
+        List<ChannelPrint> prints = new ArrayList<>();
+        for (int channel : look.order()) {
+            ChannelState state = look.channels().get(channel);
+            prints.add(
+                    new ChannelPrint(
+                            channel,
+                            look.isShown(channel),
+                            state.ink().orElse(kinds.get(channel).ink()),
                             state.blend(),
-                            Math.clamp(at(state.strength(), new OfStrength(lane)), 0, 1)));
+                            Math.clamp(at(state.strength(), new OfStrength(channel)), 0, 1)));
         }
-        return List.copyOf(plates);
+        return List.copyOf(prints);
     }
 
     private List<StepPlan> steps(Elsewhere elsewhere) {
         List<StepPlan> steps = new ArrayList<>();
         for (Step step : look.steps()) {
             if (step.on() && !step.isWhole()) {
-                List<Settings> lanes = lanes(step);
-                if (lanes.stream().anyMatch(Objects::nonNull)) {
+                List<Settings> channels = channels(step);
+                if (channels.stream().anyMatch(Objects::nonNull)) {
                     steps.add(
                             new StepPlan(
-                                    step.treatment(), lanes, elsewhere.source(step.picture())));
+                                    step.treatment(), channels, elsewhere.source(step.picture())));
                 }
             }
         }
         return List.copyOf(steps);
     }
 
-    /** What each lane is told; null where it is left alone. */
-    private List<Settings> lanes(Step step) {
-        List<Settings> lanes = new ArrayList<>();
-        for (int lane = 0; lane < step.lanes().size(); lane++) {
-            boolean held = look.lanes().get(lane).hold() && step.kind() instanceof Move;
-            Settings settings = held || !look.isShown(lane) ? null : settings(step, lane);
-            lanes.add(settings == null || step.kind().isNeutral(settings) ? null : settings);
+    /** Settings of each channel; null for a channel without effect. */
+    private List<Settings> channels(Step step) {
+        List<Settings> channels = new ArrayList<>();
+        for (int channel = 0; channel < step.channels().size(); channel++) {
+            boolean held = look.channels().get(channel).fixed() && step.kind() instanceof Move;
+            Settings settings = held || !look.isShown(channel) ? null : settings(step, channel);
+            channels.add(settings == null || step.kind().isNeutral(settings) ? null : settings);
         }
-        return Collections.unmodifiableList(lanes);
+        return Collections.unmodifiableList(channels);
     }
 
     private List<PictureStepPlan> pictureSteps(Section section, Elsewhere elsewhere) {
@@ -233,9 +235,9 @@ public final class LookPlanner {
         return List.copyOf(steps);
     }
 
-    private Optional<ReachPlan> reach(Elsewhere elsewhere) {
-        Reach r = look.reach();
-        if (r.isAll()) {
+    private Optional<MaskPlan> mask(Elsewhere elsewhere) {
+        Mask r = look.mask();
+        if (r.isNone()) {
             return Optional.empty();
         }
         Optional<TonePlan> tones =
@@ -255,48 +257,51 @@ public final class LookPlanner {
                 r.matte().isOn()
                         ? Optional.ofNullable(elsewhere.matte(r.matte()))
                         : Optional.empty();
-        return Optional.of(new ReachPlan(tones, hues, matte, r.inverted(), r.spreads()));
+        return Optional.of(new MaskPlan(tones, hues, matte, r.inverted(), r.spreads()));
     }
 
-    /** A number of the reach, dials included, within its range. */
+    /** A number of the mask, with dials, within its range. */
     private double part(String name) {
-        for (Reach.Part part : Reach.PARTS) {
+        for (Mask.Part part : Mask.PARTS) {
             if (part.name().equals(name)) {
-                Value value = part.value().apply(look.reach());
-                return part.range().clamp(at(value, new OfReach(name)));
+                Value value = part.value().apply(look.mask());
+                return part.range().clamp(at(value, new OfMask(name)));
             }
         }
-        throw new IllegalArgumentException("a reach has no " + name);
+        throw new IllegalArgumentException("a mask has no " + name);
     }
 
-    /** One lane's numbers in a step, or the picture's: values, dials and jitter added up, within range. */
-    public Settings settings(Step step, int lane) {
-        Amounts amounts = step.amounts(lane);
+    /**
+     * The numbers of a step in one channel, or in the whole picture: values, dials and jitter added, within
+     * range.
+     */
+    public Settings settings(Step step, int channel) {
+        ChannelSettings settings = step.settings(channel);
         Description description = step.kind().description();
-        double part = done(step, lane);
+        double part = done(step, channel);
         Map<String, Double> numbers = new HashMap<>();
-        for (String name : amounts.values().keySet()) {
-            numbers.put(name, setting(step, lane, name, part));
+        for (String name : settings.values().keySet()) {
+            numbers.put(name, setting(step, channel, name, part));
         }
-        Map<String, String> words = new HashMap<>();
+        Map<String, String> choices = new HashMap<>();
         for (Option o : description.options()) {
-            double more = driven.to(new OfWord(step.id(), o.name()));
-            words.put(o.name(), o.near(o.words().indexOf(step.word(o)) + more));
+            double more = driven.to(new OfOption(step.id(), o.name()));
+            choices.put(o.name(), o.near(o.choices().indexOf(step.choice(o)) + more));
         }
         Moment moment =
                 description.is(Trait.LIVE)
-                        ? new Moment(lane, instant.wholeFrame(), draw(step, amounts.seed()))
+                        ? new Moment(channel, instant.wholeFrame(), draw(step, settings.seed()))
                         : Moment.ANY;
-        return new Settings(numbers, words, step.edgeFill(), step.sampler(), moment);
+        return new Settings(numbers, choices, step.edgeFill(), step.sampler(), moment);
     }
 
-    /** One of these numbers, for who wants no other. */
-    public double setting(Step step, int lane, String name) {
-        return setting(step, lane, name, done(step, lane));
+    /** One of these numbers. */
+    public double setting(Step step, int channel, String name) {
+        return setting(step, channel, name, done(step, channel));
     }
 
-    private double setting(Step step, int lane, String name, double part) {
-        double all = whole(step, lane, name);
+    private double setting(Step step, int channel, String name, double part) {
+        double all = whole(step, channel, name);
         if (part == 1) {
             return all;
         }
@@ -305,53 +310,56 @@ public final class LookPlanner {
         return name.equals(Parameter.AMOUNT) ? PER_CENT : parameter.drives() ? less : all;
     }
 
-    /** How much of a move is done, 0..1: of a move less than all is a lesser move. All of what is no move. */
-    private double done(Step step, int lane) {
+    /** Share of a mapping that is applied, 0..1; 1 for other treatments, whose amount is mixed. */
+    private double done(Step step, int channel) {
         boolean isPart =
                 step.kind() instanceof Move
-                        && step.amounts(lane).values().containsKey(Parameter.AMOUNT);
-        return isPart ? whole(step, lane, Parameter.AMOUNT) / PER_CENT : 1;
+                        && step.settings(channel).values().containsKey(Parameter.AMOUNT);
+        return isPart ? whole(step, channel, Parameter.AMOUNT) / PER_CENT : 1;
     }
 
-    /** A number of a step that is done as a whole: its value, what drives it and jitter, within its range. */
-    private double whole(Step step, int lane, String name) {
+    /** A number of a whole-picture step: value, dials, bursts and jitter, within its range. */
+    private double whole(Step step, int channel, String name) {
         Parameter parameter = step.kind().description().parameter(name);
-        double value = at(step.amounts(lane).value(name), target(step, lane, name));
-        return parameter.clamp(value + jitter(step, lane, parameter));
+        double value = at(step.settings(channel).value(name), target(step, channel, name));
+        return parameter.clamp(value + jitter(step, channel, parameter));
     }
 
-    /** What a number comes to that is not one of a step's: its value and what drives it, within its range. */
+    /** A number that does not belong to a step: value, dials and bursts, within its range. */
     public double number(Target target, Value value) {
         double now = at(value, target);
         return Targets.range(look, target).map(range -> range.clamp(now)).orElse(now);
     }
 
-    private static Target target(Step step, int lane, String name) {
-        return step.isWhole() ? new OfStep(step.id(), name) : new OfLane(step.id(), lane, name);
+    private static Target target(Step step, int channel, String name) {
+        return step.isWhole()
+                ? new OfStep(step.id(), name)
+                : new OfChannel(step.id(), channel, name);
     }
 
-    private double jitter(Step step, int lane, Parameter parameter) {
-        Amounts amounts = step.amounts(lane);
-        boolean own = amounts.jitters().containsKey(parameter.name());
+    private double jitter(Step step, int channel, Parameter parameter) {
+        ChannelSettings settings = step.settings(channel);
+        boolean own = settings.jitters().containsKey(parameter.name());
         if (!own && !parameter.jitters()) {
             return 0;
         }
-        String amount = own ? OfLane.OWN_JITTER + parameter.name() : OfLane.JITTER;
-        Jitter jitter = amounts.jitterOf(parameter);
-        return jitter(step, lane, parameter, at(jitter.amount(), target(step, lane, amount)));
+        String amount = own ? OfChannel.OWN_JITTER + parameter.name() : OfChannel.JITTER;
+        Jitter jitter = settings.jitterOf(parameter);
+        return jitter(step, channel, parameter, at(jitter.amount(), target(step, channel, amount)));
     }
 
-    /** What is added to a parameter at random, dials and bursts left out. */
-    public double ownJitter(Step step, int lane, Parameter parameter) {
-        Jitter jitter = step.amounts(lane).jitterOf(parameter);
-        return jitter(step, lane, parameter, jitter.amount().at(instant));
+    /** The jitter of a parameter, without dials and bursts. */
+    public double ownJitter(Step step, int channel, Parameter parameter) {
+        Jitter jitter = step.settings(channel).jitterOf(parameter);
+        return jitter(step, channel, parameter, jitter.amount().at(instant));
     }
 
-    private double jitter(Step step, int lane, Parameter parameter, double amount) {
-        Jitter jitter = step.amounts(lane).jitterOf(parameter);
+    private double jitter(Step step, int channel, Parameter parameter, double amount) {
+        Jitter jitter = step.settings(channel).jitterOf(parameter);
         double hz =
                 Math.clamp(
-                        jitter.frequencyHz() + driven.to(target(step, lane, OfLane.JITTER_RATE)),
+                        jitter.frequencyHz()
+                                + driven.to(target(step, channel, OfChannel.JITTER_RATE)),
                         0,
                         Jitter.MAX_FREQUENCY_HZ);
         return jitter.at(
@@ -359,18 +367,21 @@ public final class LookPlanner {
                 amount,
                 hz,
                 draw(step, jitter.seed()),
-                lane,
-                step.treatment() + "/" + parameter.name());
+                channel,
+                FormerNames.treatment(step.treatment())
+                        + "/"
+                        + FormerNames.parameter(step.treatment(), parameter.name()));
     }
 
-    private Draw draw(Step step, long seed) {
-        boolean anywhere = step.bySeed() && instant.roll() == 0;
-        return new Draw(
+    private RandomKey draw(Step step, long seed) {
+        boolean anywhere = step.bySeed() && instant.variation() == 0;
+        return new RandomKey(
                 seed,
                 anywhere
-                        ? Draw.ANYWHERE
+                        ? RandomKey.ANYWHERE
                         : step.bySeed()
-                                ? Draw.origin(instant.roll())
-                                : Draw.origin(instant.roll(), place, step.id()));
+                                ? RandomKey.origin(instant.variation())
+                                : RandomKey.origin(
+                                        instant.variation(), place, FormerNames.step(step.id())));
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.core.render;
 
-import ivrik.core.cache.Key;
+import ivrik.core.cache.CacheKey;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
@@ -17,40 +17,43 @@ import java.util.function.Function;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
-/** A picture taken along a look's road at each moment that its shutter sees: the mean of what comes of it. */
+/** Renders a look at each instant of its shutter and averages the results. */
 final class MotionBlur {
     private MotionBlur() {}
 
-    static void take(Passage passage, LookPlan look, Supplies supplies) {
-        take(passage, look, supplies, i -> passage.copy());
+    static void take(PictureState state, LookPlan look, AuxiliaryPictures auxiliary) {
+        take(state, look, auxiliary, i -> state.copy());
     }
 
     /**
-     * @param starts what is taken along the road at each moment, by its number
+     * @param starts input picture of each instant, by index
      */
     static void take(
-            Passage passage, LookPlan look, Supplies supplies, IntFunction<Passage> starts) {
-        Workers workers = passage.site().workers();
-        Key key = passage.key().then(look.moments()).then(look.places());
-        List<Passage> moments = new ArrayList<>();
+            PictureState state,
+            LookPlan look,
+            AuxiliaryPictures auxiliary,
+            IntFunction<PictureState> starts) {
+        Workers workers = state.renderContext().workers();
+        CacheKey key = state.key().then(look.moments()).then(look.places());
+        List<PictureState> moments = new ArrayList<>();
         for (LookPlan moment : look.moments()) {
-            Passage one = starts.apply(moments.size());
-            new Road(moment, supplies).take(one);
+            PictureState one = starts.apply(moments.size());
+            new Pipeline(moment, auxiliary).take(one);
             moments.add(one);
         }
-        if (moments.stream().allMatch(Passage::isOpaque)) {
-            passage.set(ColourRows.mean(moments.stream().map(Passage::rows).toList()), key);
+        if (moments.stream().allMatch(PictureState::isOpaque)) {
+            state.set(ColourRows.mean(moments.stream().map(PictureState::rows).toList()), key);
             return;
         }
         List<Frame> frames = moments.stream().map(m -> m.frame().covered(workers)).toList();
-        Optional<Parting> parting = parting(moments, frames, workers);
-        passage.set(
+        Optional<ChannelCoverage> coverage = channelCoverage(moments, frames, workers);
+        state.set(
                 new Frame(
                         channels(frames, Frame::colour, workers),
                         Alpha.PREMULTIPLIED,
                         channels(frames, Frame::coverage, workers)),
                 key);
-        passage.setParting(parting);
+        state.setChannelCoverage(coverage);
     }
 
     private static List<Plane> channels(
@@ -58,27 +61,28 @@ final class MotionBlur {
         return means(frames.stream().map(which).toList(), workers);
     }
 
-    /** The mean of each of several planes that lie apart, where those of any moment do. */
-    private static Optional<Parting> parting(
-            List<Passage> moments, List<Frame> frames, Workers workers) {
-        Optional<Parting> any = moments.stream().flatMap(m -> m.parting().stream()).findFirst();
+    /** The mean coverage per channel, if the channels have separate coverage at any instant. */
+    private static Optional<ChannelCoverage> channelCoverage(
+            List<PictureState> moments, List<Frame> frames, Workers workers) {
+        Optional<ChannelCoverage> any =
+                moments.stream().flatMap(m -> m.channelCoverage().stream()).findFirst();
         return any.map(
                 first -> {
-                    int lanes = first.coverage().size();
+                    int channels = first.coverage().size();
                     List<List<Plane>> apart = new ArrayList<>();
                     for (int i = 0; i < moments.size(); i++) {
                         Plane together = frames.get(i).unionAlpha(workers);
                         apart.add(
                                 moments.get(i)
-                                        .parting()
-                                        .map(Parting::coverage)
-                                        .orElse(Collections.nCopies(lanes, together)));
+                                        .channelCoverage()
+                                        .map(ChannelCoverage::coverage)
+                                        .orElse(Collections.nCopies(channels, together)));
                     }
-                    return new Parting(first.model(), means(apart, workers));
+                    return new ChannelCoverage(first.model(), means(apart, workers));
                 });
     }
 
-    /** One plane for each place in the lists; planes that stand several times are averaged once. */
+    /** The mean of the planes at each index; repeated planes are averaged once. */
     private static List<Plane> means(List<List<Plane>> lists, Workers workers) {
         int count = lists.getFirst().size();
         boolean same =

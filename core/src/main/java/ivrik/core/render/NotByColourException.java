@@ -2,16 +2,19 @@ package ivrik.core.render;
 
 import ivrik.core.IvrikException;
 
-/** What a look makes of a colour depends on more than that colour: no table of colours can say it. */
+/**
+ * The result of a look for a colour depends on more than the colour, so that no colour table can represent
+ * it.
+ */
 public final class NotByColourException extends IvrikException {
     NotByColourException(String look, String what) {
         super(
-                "the look '"
+                "look '"
                         + look
-                        + "' cannot be a table of colours, for "
+                        + "' cannot become a lookup table: "
                         + what
-                        + " depends on more than each colour by itself",
-                "switch that off, or put it at rest",
+                        + " depends on position, neighbouring pixels or time",
+                "turn it off or reset it",
                 null);
     }
 }

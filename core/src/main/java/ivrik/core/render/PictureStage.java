@@ -1,13 +1,13 @@
 package ivrik.core.render;
 
-import ivrik.core.cache.Key;
+import ivrik.core.cache.CacheKey;
 import ivrik.core.colour.Transfer;
-import ivrik.core.filter.Continued;
+import ivrik.core.filter.PullPushFill;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.PlaneArithmetic;
 import ivrik.core.picture.Planes;
 import ivrik.core.picture.Size;
 import ivrik.core.render.Plan.PictureStepPlan;
@@ -21,12 +21,13 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A treatment of the whole picture, before separation or after rejoining. As with lanes, what spreads
- * takes coverage along. What shines sees the picture on black, and whatever lies beneath shines through what is
- * added. Anything else leaves coverage, and sees the colour without it. Where channels are covered differently,
- * what mixes them sees all of them covered by the union.
+ * A whole-picture treatment, before separation or after rejoin. Spreading treatments include coverage.
+ * Light-adding treatments see the picture over black and add light over what is below. Other treatments leave
+ * coverage unchanged and work on straight colour. If channels have separate coverage, a treatment that mixes
+ * channels uses the union.
  */
-record PictureStage(PictureStepPlan step, Transfer transfer, Supplies supplies) implements Stage {
+record PictureStage(PictureStepPlan step, Transfer transfer, AuxiliaryPictures auxiliary)
+        implements Stage {
     private PictureTreatment kind() {
         return (PictureTreatment) step.kind();
     }
@@ -47,24 +48,29 @@ record PictureStage(PictureStepPlan step, Transfer transfer, Supplies supplies) 
     }
 
     @Override
-    public void take(Passage passage) {
-        Key key = passage.key().then(key());
-        Site site = passage.site();
-        if (passage.isOpaque()) {
+    public void take(PictureState state) {
+        CacheKey key = state.key().then(key());
+        RenderContext renderContext = state.renderContext();
+        if (state.isOpaque()) {
             if (step.settings().amount() != 1) {
-                passage.frame(); // its rows are asked for twice
+                state.frame(); // the rows would be computed twice
             }
-            passage.settle();
-            passage.set(treated(passage.rows(), site), key);
+            state.settle();
+            state.set(treated(state.rows(), renderContext), key);
             return;
         }
-        Optional<Parting> parting = passage.parting();
-        Frame before = passage.frame();
-        passage.set(
-                site.store().get(key, () -> covered(before, site), site.cancel()::isCancelled),
+        Optional<ChannelCoverage> coverage = state.channelCoverage();
+        Frame before = state.frame();
+        state.set(
+                renderContext
+                        .cache()
+                        .get(
+                                key,
+                                () -> covered(before, renderContext),
+                                renderContext.cancel()::isCancelled),
                 key);
         if (!is(Trait.SPREADS) && !is(Trait.SHINES)) {
-            passage.setParting(parting);
+            state.setChannelCoverage(coverage);
         }
     }
 
@@ -72,38 +78,38 @@ record PictureStage(PictureStepPlan step, Transfer transfer, Supplies supplies) 
         return kind().description().is(trait);
     }
 
-    private ColourRows treated(ColourRows rows, Site site) {
+    private ColourRows treated(ColourRows rows, RenderContext renderContext) {
         ColourRows done =
                 kind().apply(
                                 rows,
                                 step.settings(),
                                 new PictureContext(
-                                        site.scale(),
+                                        renderContext.scale(),
                                         transfer,
                                         used(),
                                         step.table(),
-                                        site.workers()));
+                                        renderContext.workers()));
         float amount = (float) step.settings().amount();
         return amount == 1 ? done : ColourRows.mixed(rows, done, amount);
     }
 
     private Optional<Frame> used() {
         return step.picture().isPresent() && kind().needsPicture(step.settings())
-                ? Optional.of(supplies.used(step.byChannel()))
+                ? Optional.of(auxiliary.used(step.byChannel()))
                 : Optional.empty();
     }
 
-    private Frame covered(Frame source, Site site) {
-        Workers workers = site.workers();
+    private Frame covered(Frame source, RenderContext renderContext) {
+        Workers workers = renderContext.workers();
         Frame picture =
                 (is(Trait.BY_CHANNEL) ? source : source.united(workers)).premultiplied(workers);
         if (is(Trait.SHINES)) {
-            return shining(picture, planes(picture.colour(), site), workers);
+            return shining(picture, planes(picture.colour(), renderContext), workers);
         }
         Plane coverage = picture.coverage().getFirst();
         if (is(Trait.SPREADS)) {
-            List<Plane> colour = planes(picture.colour(), site);
-            Plane spread = planes(List.of(coverage, coverage, coverage), site).getFirst();
+            List<Plane> colour = planes(picture.colour(), renderContext);
+            Plane spread = planes(List.of(coverage, coverage, coverage), renderContext).getFirst();
             return new Frame(colour, Alpha.PREMULTIPLIED, List.of(spread, spread, spread));
         }
         boolean pointwise = is(Trait.POINTWISE);
@@ -113,31 +119,31 @@ record PictureStage(PictureStepPlan step, Transfer transfer, Supplies supplies) 
                         picture.coverage(),
                         (p, a) ->
                                 pointwise
-                                        ? Kernels.divide(p, a, workers)
-                                        : Continued.beyond(p, a, workers));
+                                        ? PlaneArithmetic.divide(p, a, workers)
+                                        : PullPushFill.beyond(p, a, workers));
         return new Frame(
                 Planes.zip(
-                        planes(straight, site),
+                        planes(straight, renderContext),
                         picture.coverage(),
-                        (p, a) -> Kernels.multiply(p, a, workers)),
+                        (p, a) -> PlaneArithmetic.multiply(p, a, workers)),
                 Alpha.PREMULTIPLIED,
                 picture.coverage());
     }
 
-    /** Light that was added is laid over what is beneath as a screen is: 1 - (1 - light) (1 - beneath). */
+    /** Adds light as a screen blend: 1 - (1 - light) (1 - below). */
     private static Frame shining(Frame before, List<Plane> lit, Workers workers) {
         List<Plane> added =
-                Planes.zip(lit, before.colour(), (l, b) -> Kernels.excess(l, b, workers));
+                Planes.zip(lit, before.colour(), (l, b) -> PlaneArithmetic.excess(l, b, workers));
         return new Frame(
                 lit,
                 Alpha.PREMULTIPLIED,
                 Planes.zip(
                         before.coverage(),
                         added,
-                        (a, light) -> Kernels.over(light, light, a, workers)));
+                        (a, light) -> PlaneArithmetic.over(light, light, a, workers)));
     }
 
-    private List<Plane> planes(List<Plane> in, Site site) {
-        return treated(ColourRows.ofPlanes(in), site).toPlanes(site.workers());
+    private List<Plane> planes(List<Plane> in, RenderContext renderContext) {
+        return treated(ColourRows.ofPlanes(in), renderContext).toPlanes(renderContext.workers());
     }
 }

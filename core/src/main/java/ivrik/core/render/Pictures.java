@@ -7,21 +7,21 @@ import ivrik.core.render.Plan.Picture;
 
 import java.util.Optional;
 
-/** Where the pixels of sources come from. */
+/** Provides the pixels of sources. */
 @FunctionalInterface
 public interface Pictures {
     /**
      * A frame of a source.
      *
-     * @param shown the size it will be shown at, in pixels: what has no size of its own is drawn at
-     *     this size; anything else comes as large as it is
-     * @throws ivrik.core.IvrikException if it cannot be had
+     * @param shown displayed size in pixels, for sources without a size of their own; other sources have
+     *     their own size
+     * @throws ivrik.core.IvrikException if the frame cannot be read
      */
     Frame frame(Picture picture, Size shown);
 
     /**
-     * The same as rows that are made of what is stored, so that it need not become planes; empty where it is planes
-     * anyway, is not opaque or has no size of its own. Making them again gives the same.
+     * The frame as rows decoded from the stored data, without planes; empty if it is stored as planes, has
+     * coverage or has no size of its own. Repeated reading gives the same rows.
      */
     default Optional<ColourRows> rows(Picture picture) {
         return Optional.empty();

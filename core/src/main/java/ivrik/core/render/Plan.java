@@ -4,19 +4,19 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.ColourTable;
-import ivrik.core.look.Place;
-import ivrik.core.look.Slit;
+import ivrik.core.look.Placement;
+import ivrik.core.look.SlitScan;
 import ivrik.core.picture.Size;
-import ivrik.core.project.Ground;
+import ivrik.core.project.Background;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
-import ivrik.core.rejoin.Plate;
+import ivrik.core.rejoin.ChannelPrint;
 import ivrik.core.rejoin.Rejoin;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Ink;
-import ivrik.core.separation.LaneKind;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
-import ivrik.core.treatment.LaneTreatment;
+import ivrik.core.treatment.ChannelTreatment;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
@@ -30,47 +30,47 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * All that one frame depends on, as plain numbers without time. Two equal plans have the same
- * pixels, so a plan is also the key under which its frame is cached: an edit that does not touch a
- * frame leaves its plan equal.
+ * Everything that one frame depends on, as plain numbers without time. Equal plans give equal pixels, so a
+ * plan is also the cache key of its frame: an edit that does not affect a frame leaves its plan equal.
  *
- * @param size of the sequence, full size
- * @param ground what lies beneath all layers
- * @param layers those visible here, from the lowest up
+ * @param size full size of the sequence
+ * @param background colour below all layers
+ * @param layers visible layers from the bottom up
  */
-public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
-    /** The layers below one of them. */
-    List<LayerPlan> beneath(LayerPlan layer) {
+public record Plan(Size size, Background background, List<LayerPlan> layers) {
+    /** The layers below a layer. */
+    List<LayerPlan> below(LayerPlan layer) {
         return layers.stream().takeWhile(l -> !l.id().equals(layer.id())).toList();
     }
 
-    /** What a lane can be taken from. */
+    /** What a channel can be taken from. */
     public sealed interface Seen {}
 
-    /** What lies beneath a span at another time. */
-    public record Beneath(List<LayerPlan> layers) implements Seen {}
+    /** The picture below a span at another time. */
+    public record Below(List<LayerPlan> layers) implements Seen {}
 
-    /** A frame of a source, brought to the colours of the sequence. */
+    /** A frame of a source, converted to the colour space of the sequence. */
     public record Picture(Source source, long frame, ColourSpace colour) implements Seen {
         public Picture(Source source, long frame) {
             this(source, frame, ColourSpace.SRGB);
         }
     }
 
-    /** Where a picture lies, at one moment; lengths in pixels of the sequence. */
-    public record PlacePlan(
-            Place.Fit fit,
+    /** Placement of a picture at one moment; lengths in sequence pixels. */
+    public record PlacementPlan(
+            Placement.Fit fit,
             double x,
             double y,
             double scale,
             double angleDegrees,
             boolean flipX,
             boolean flipY) {
-        static final PlacePlan FITTED = new PlacePlan(Place.Fit.FIT, 0, 0, 1, 0, false, false);
+        static final PlacementPlan FITTED =
+                new PlacementPlan(Placement.Fit.FIT, 0, 0, 1, 0, false, false);
 
-        /** Fitted into the middle, upright. */
+        /** Whether the picture is fitted, centred and not rotated. */
         public boolean isPlain() {
-            return fit == Place.Fit.FIT
+            return fit == Placement.Fit.FIT
                     && x == 0
                     && y == 0
                     && scale == 1
@@ -81,16 +81,16 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     }
 
     /**
-     * One layer: its picture, what is done to it, and how it lies on those beneath.
+     * One layer: its picture, its looks and its compositing.
      *
-     * @param id of the layer
-     * @param picture empty for a span: what lies beneath
-     * @param looks all of them; those not in use change nothing
+     * @param id id of the layer
+     * @param picture empty for a span, which uses the picture below
+     * @param looks all looks; looks that are off have no effect
      */
     public record LayerPlan(
             String id,
             Optional<Picture> picture,
-            PlacePlan place,
+            PlacementPlan placement,
             List<LookPlan> looks,
             Blend blend,
             double opacity) {
@@ -100,34 +100,33 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     }
 
     /**
-     * Another picture for one lane; none where there is nothing to be seen.
+     * Another picture for one channel; no picture is transparent.
      *
-     * @param slit where its time changes across the picture; then that says which pictures it is made of
-     * @param trail what of earlier frames is still there; not where there is a slit
+     * @param slit change of time across the picture; it then lists the pictures
+     * @param trail trail of earlier frames; never with a slit
      */
-    public record FeedPlan(
+    public record ChannelSourcePlan(
             Optional<Seen> picture,
-            PlacePlan place,
+            PlacementPlan placement,
             Optional<SlitPlan> slit,
             Optional<TrailPlan> trail) {}
 
     /**
-     * Earlier frames that linger.
+     * Earlier frames that leave a trail.
      *
-     * @param keep how much of a value is left a frame later, 0..1
-     * @param before the pictures of the frames before, the last one first
+     * @param keep share of a value that remains one frame later, 0..1
+     * @param before pictures of the preceding frames, the most recent first
      */
     public record TrailPlan(double keep, List<Optional<Seen>> before) {}
 
     /**
-     * A lane that is made of several frames, each where it is due. At the near end it is {@code delay}
-     * frames behind and cuts {@code cut} frames later; at the far end by {@code delayAcross} and {@code
-     * wipe} more.
+     * A channel composed of several frames. The near end is delayed by {@code delay} frames and cuts
+     * {@code cut} frames later; the far end adds {@code delayAcross} and {@code wipe}.
      *
-     * @param gradient the picture whose brightness says where a pixel lies, if one does
+     * @param gradient picture whose brightness determines the position of a pixel, if used
      */
     public record SlitPlan(
-            Slit.By by,
+            SlitScan.By by,
             double angleDegrees,
             Optional<Picture> gradient,
             double delay,
@@ -137,102 +136,110 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             List<Slice> slices) {}
 
     /**
-     * One of those frames.
+     * One of these frames.
      *
-     * @param picture none where there is nothing to be seen
-     * @param delay frames behind
-     * @param from the beginning of the shot that it shows, in frames after itself; infinite for the first
-     * @param to the end of that shot
+     * @param picture empty if transparent
+     * @param delay delay in frames
+     * @param from start of the shot relative to the frame; infinite for the first shot
+     * @param to end of the shot
      */
     public record Slice(Optional<Seen> picture, long delay, double from, double to) {}
 
     /**
      * A look at one moment.
      *
-     * @param colour what the numbers of the picture mean
-     * @param prepare what is done to the whole picture before it is separated
-     * @param plates how each lane is printed, in the order in which they are laid down
-     * @param feeds for each lane another picture than the layer's, or null
-     * @param steps what is done to lanes; those that change something, in order
-     * @param ontoAmount 0..1
-     * @param reach which part of the picture the lanes' treatment touches; empty for all of it
-     * @param overscan how much the result is scaled up, at least 1
-     * @param finish what is done to the whole picture after that
-     * @param moments the look at each moment that its shutter sees, where something moves meanwhile; then
-     *     its picture is the mean of theirs
-     * @param places where the layer's picture lies at each of them, if that moves as well
+     * @param colour colour space of the picture
+     * @param prepare whole-picture treatments before separation
+     * @param prints how each channel enters the picture, in stacking order
+     * @param channelSources another picture per channel, or null
+     * @param steps channel treatments with an effect, in order
+     * @param opacity 0..1
+     * @param mask part of the picture that the channels change; empty for all
+     * @param overscan scale of the result, at least 1
+     * @param finish whole-picture treatments after rejoin
+     * @param moments the look at each instant of the shutter if anything moves; the picture is their mean
+     * @param places placement of the layer's picture at each instant if it moves
      */
     @RecordBuilder
     public record LookPlan(
             String separation,
             ColourSpace colour,
             List<PictureStepPlan> prepare,
-            List<Plate> plates,
-            List<FeedPlan> feeds,
+            List<ChannelPrint> prints,
+            List<ChannelSourcePlan> channelSources,
             List<StepPlan> steps,
             Rejoin rejoin,
-            Blend onto,
-            double ontoAmount,
-            Optional<ReachPlan> reach,
+            Blend blend,
+            double opacity,
+            Optional<MaskPlan> mask,
             double overscan,
             List<PictureStepPlan> finish,
             List<LookPlan> moments,
-            List<PlacePlan> places)
+            List<PlacementPlan> places)
             implements PlanLookPlanBuilder.With {
-        /** Whether the picture goes through untouched. */
+        /** Whether the picture stays unchanged. */
         public boolean isNeutral() {
             return moments.isEmpty()
                     && prepare.isEmpty()
                     && finish.isEmpty()
                     && overscan == 1
-                    && !treatsLanes();
+                    && !treatsChannels();
         }
 
         /**
-         * Whether the picture is another when it has been separated, treated, rejoined and laid on. It is
-         * the same where it is laid upon itself by a mode that picks the lighter or the darker of two.
+         * Whether separating, treating, rejoining and blending changes the picture. A picture blended with
+         * itself by a mode that selects the lighter or darker value does not change.
          */
-        public boolean treatsLanes() {
-            boolean ontoItself =
-                    onto == Blend.NORMAL
-                            || onto == Blend.LIGHTEN
-                            || onto == Blend.DARKEN && reach.isEmpty();
-            boolean same = steps.isEmpty() && ontoItself && rejoin.isExact() && isPlain();
-            return !same && ontoAmount != 0;
+        public boolean treatsChannels() {
+            boolean overItself =
+                    blend == Blend.NORMAL
+                            || blend == Blend.LIGHTEN
+                            || blend == Blend.DARKEN && mask.isEmpty();
+            boolean same = steps.isEmpty() && overItself && rejoin.isExact() && isPlain();
+            return !same && opacity != 0;
         }
 
-        /** Whether each lane is its own and printed as its model has it; the order does not matter to exactness. */
+        /**
+         * Whether each channel has its own source and its default print; the stacking order does not affect
+         * exactness.
+         */
         public boolean isPlain() {
-            List<LaneKind> kinds = model().lanes();
-            return feeds.stream().allMatch(Objects::isNull)
-                    && plates.stream()
+            List<ChannelKind> kinds = model().channels();
+            return channelSources.stream().allMatch(Objects::isNull)
+                    && prints.stream()
                             .allMatch(
                                     p ->
-                                            p.shown()
+                                            p.visible()
                                                     && p.strength() == 1
-                                                    && p.ink().equals(kinds.get(p.lane()).ink()));
+                                                    && p.ink()
+                                                            .equals(kinds.get(p.channel()).ink()));
         }
 
-        /** What a lane is printed in. */
-        public Ink ink(int lane) {
-            return plates.stream().filter(p -> p.lane() == lane).findFirst().orElseThrow().ink();
+        /** Ink colour of a channel. */
+        public Ink ink(int channel) {
+            return prints.stream()
+                    .filter(p -> p.channel() == channel)
+                    .findFirst()
+                    .orElseThrow()
+                    .ink();
         }
 
         public Separation model() {
             return Separations.named(separation);
         }
 
-        /** The same model with nothing done in it. */
+        /** The same model without any effect. */
         LookPlan untouched() {
             return with(
                     l ->
                             l.prepare(List.of())
-                                    .feeds(Collections.nCopies(feeds.size(), null))
+                                    .channelSources(
+                                            Collections.nCopies(channelSources.size(), null))
                                     .steps(List.of())
                                     .rejoin(Rejoin.EXACT)
-                                    .onto(Blend.NORMAL)
-                                    .ontoAmount(0)
-                                    .reach(Optional.empty())
+                                    .blend(Blend.NORMAL)
+                                    .opacity(0)
+                                    .mask(Optional.empty())
                                     .overscan(1)
                                     .finish(List.of())
                                     .moments(List.of())
@@ -241,21 +248,21 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     }
 
     /**
-     * A treatment with each lane's settings; null where the lane is left alone.
+     * A treatment with the settings of each channel; null for a channel without effect.
      *
-     * @param picture the one that the treatment uses, if it has one
+     * @param picture picture that the treatment uses, if any
      */
-    public record StepPlan(String treatment, List<Settings> lanes, Optional<Picture> picture) {
-        LaneTreatment kind() {
-            return (LaneTreatment) Treatments.named(treatment);
+    public record StepPlan(String treatment, List<Settings> channels, Optional<Picture> picture) {
+        ChannelTreatment kind() {
+            return (ChannelTreatment) Treatments.named(treatment);
         }
     }
 
     /**
-     * A treatment of the whole picture: of pictures, or of lanes and done to all channels alike.
+     * A treatment of the whole picture, or of all channels alike.
      *
-     * @param picture the one that the treatment uses, if it has one
-     * @param table of colours, that the step brings along
+     * @param picture picture that the treatment uses, if any
+     * @param table the step's own colour table
      */
     public record PictureStepPlan(
             String treatment,
@@ -266,52 +273,52 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
             return Treatments.named(treatment);
         }
 
-        boolean isOfLanes() {
-            return kind() instanceof LaneTreatment;
+        boolean isOfChannels() {
+            return kind() instanceof ChannelTreatment;
         }
 
-        /** The same done to each channel. */
+        /** The same treatment for each channel. */
         StepPlan byChannel() {
             return new StepPlan(treatment, Collections.nCopies(3, settings), picture);
         }
     }
 
-    /** A window of tones, as shares of full; open where it reaches the end. */
+    /** A tone range as shares of full range; a limit at either end has no slope. */
     public record TonePlan(double low, double high, double soft, boolean linear) {}
 
-    /** A range of hues, in degrees. */
+    /** A hue range in degrees. */
     public record HuePlan(double hue, double width, double soft) {}
 
-    /** Another layer's picture as a matte; no picture where there is nothing to be seen. */
-    public record MattePlan(Optional<Picture> picture, PlacePlan place, boolean luma) {}
+    /** The matte of another layer; no picture is transparent. */
+    public record MattePlan(Optional<Picture> picture, PlacementPlan place, boolean luma) {}
 
-    /** What a look touches: what is in all of these. */
-    public record ReachPlan(
+    /** A mask: the product of its parts. */
+    public record MaskPlan(
             Optional<TonePlan> tones,
             Optional<HuePlan> hues,
             Optional<MattePlan> matte,
             boolean inverted,
             boolean spreads) {}
 
-    /** The same plan without any look: the source as it came in. */
+    /** The same plan without looks. */
     public Plan untouched() {
         return new Plan(
                 size,
-                ground,
+                background,
                 layers.stream()
                         .map(
                                 l ->
                                         new LayerPlan(
                                                 l.id,
                                                 l.picture,
-                                                l.place,
+                                                l.placement,
                                                 l.looks.stream().map(LookPlan::untouched).toList(),
                                                 l.blend,
                                                 l.opacity))
                         .toList());
     }
 
-    /** Every picture of a source that the frame is made of. */
+    /** All source pictures that the frame uses. */
     public Set<Picture> pictures() {
         Set<Picture> all = new LinkedHashSet<>();
         pictures(layers, all);
@@ -328,12 +335,12 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
     private static void pictures(Seen seen, Set<Picture> all) {
         switch (seen) {
             case Picture picture -> all.add(picture);
-            case Beneath beneath -> pictures(beneath.layers, all);
+            case Below below -> pictures(below.layers, all);
         }
     }
 
     private static void pictures(LookPlan look, Set<Picture> all) {
-        look.feeds.stream()
+        look.channelSources.stream()
                 .filter(Objects::nonNull)
                 .peek(f -> f.picture.ifPresent(seen -> pictures(seen, all)))
                 .flatMap(f -> f.slit.stream())
@@ -349,7 +356,7 @@ public record Plan(Size size, Ground ground, List<LayerPlan> layers) {
                 .flatMap(List::stream)
                 .flatMap(s -> s.picture.stream())
                 .forEach(all::add);
-        look.reach.stream()
+        look.mask.stream()
                 .flatMap(r -> r.matte.stream())
                 .flatMap(m -> m.picture.stream())
                 .forEach(all::add);

@@ -1,12 +1,12 @@
 package ivrik.core.render;
 
-import ivrik.core.look.Feed;
-import ivrik.core.look.Place;
-import ivrik.core.look.Reach;
-import ivrik.core.look.Target.OfPlace;
-import ivrik.core.motion.Around;
+import ivrik.core.look.ChannelSource;
+import ivrik.core.look.Mask;
+import ivrik.core.look.Placement;
+import ivrik.core.look.Target.OfPlacement;
 import ivrik.core.motion.Instant;
 import ivrik.core.motion.Rational;
+import ivrik.core.motion.TimelineContext;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
@@ -16,15 +16,15 @@ import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
-import ivrik.core.render.Plan.Beneath;
-import ivrik.core.render.Plan.FeedPlan;
+import ivrik.core.render.Plan.Below;
+import ivrik.core.render.Plan.ChannelSourcePlan;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
-import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.PlacementPlan;
 import ivrik.core.render.Plan.Seen;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -35,25 +35,25 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
- * Evaluates all values of a project. What does not depend on time is worked out once: to plan many frames
- * of a project, keep its planner.
+ * Evaluates all values of a project. Everything that does not depend on time is computed once, so one planner
+ * should be kept for many frames.
  */
 public final class Planner {
     private final Project project;
     private final Sequence sequence;
-    private final Overscans overscans;
+    private final OverscanFinder overscans;
     private final Map<String, Source> sources = new HashMap<>();
     private final Map<String, Map<String, Long>> cuts = new HashMap<>();
     private final Map<String, Long> markers;
 
     public Planner(Project project) {
-        this(project, new Overscans());
+        this(project, new OverscanFinder());
     }
 
     /**
-     * @param overscans what is known of overscan from before
+     * @param overscans previously found overscans
      */
-    public Planner(Project project, Overscans overscans) {
+    public Planner(Project project, OverscanFinder overscans) {
         this.project = project;
         this.sequence = project.sequence();
         this.overscans = overscans;
@@ -73,23 +73,23 @@ public final class Planner {
         return plan(Rational.of(frame));
     }
 
-    /** The plan of a moment, which may lie between whole frames. */
+    /** The plan of a moment, which may lie between frames. */
     public Plan plan(Rational frame) {
-        return plan(frame, Cancel.NEVER);
+        return plan(frame, Cancellation.NEVER);
     }
 
     /**
-     * The same while it is wanted: automatic overscan needs the moves of all frames.
+     * The same, cancellable: automatic overscan evaluates all frames.
      *
-     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException if cancelled
      */
-    public Plan plan(Rational frame, Cancel cancel) {
+    public Plan plan(Rational frame, Cancellation cancel) {
         return plan(frame, (layer, look) -> overscan(layer, look, cancel));
     }
 
     /**
-     * A plan that can be had at once: where automatic overscan is not known yet, it is what it was before
-     * the last edit. For pictures that are to be shown until the true one is there.
+     * A plan without waiting: unknown automatic overscan keeps its last value. For pictures that are shown
+     * until the exact one is ready.
      */
     public Plan guess(long frame) {
         return plan(Rational.of(frame), this::guessed);
@@ -107,13 +107,14 @@ public final class Planner {
         return layer.id() + "/" + look.id();
     }
 
-    /** Says how much a layer's look is scaled up. */
+    /** Provides the overscan of a layer's look. */
     private interface Scaled {
         double by(Layer layer, LayerLook look);
     }
 
     private Plan plan(Rational frame, Scaled scaled) {
-        return new Plan(sequence.size(), sequence.ground(), plans(project.layers(), frame, scaled));
+        return new Plan(
+                sequence.size(), sequence.background(), plans(project.layers(), frame, scaled));
     }
 
     private List<LayerPlan> plans(List<Layer> layers, Rational frame, Scaled scaled) {
@@ -123,23 +124,23 @@ public final class Planner {
                 .toList();
     }
 
-    /** What lies beneath a layer at a moment. */
-    private List<LayerPlan> beneath(Layer layer, Rational frame, Scaled scaled) {
+    /** The layers below a layer at a moment. */
+    private List<LayerPlan> below(Layer layer, Rational frame, Scaled scaled) {
         List<Layer> under =
                 project.layers().stream().takeWhile(l -> !l.id().equals(layer.id())).toList();
         return plans(under, frame, scaled);
     }
 
-    /** The instant of a frame, as a layer sees it. */
+    /** The instant of a frame with the timeline context of a layer. */
     public Instant instant(Layer layer, Rational frame) {
         Optional<Clip> clip = layer.clipAt(frame.floor());
-        Around around =
-                new Around(
+        TimelineContext timelineContext =
+                new TimelineContext(
                         clip.map(Clip::start).orElse(0L),
                         clip.map(c -> c.end() - 1).orElse(0L),
                         cuts.getOrDefault(layer.id(), Map.of()),
                         markers);
-        return new Instant(frame, sequence.rate(), around, 0);
+        return new Instant(frame, sequence.rate(), timelineContext, 0);
     }
 
     private Optional<LayerPlan> layer(Layer layer, Rational frame, Scaled scaled) {
@@ -160,7 +161,7 @@ public final class Planner {
                 planners.add(planner);
             }
         }
-        PlacePlan place = place(layer, frame, planners);
+        PlacementPlan place = place(layer, frame, planners);
         if (!planners.isEmpty() && !span) {
             int first = firstInUse(layer, shot);
             looks.set(first, moving(looks.get(first), layer, planners.getFirst(), place));
@@ -175,17 +176,18 @@ public final class Planner {
                         Math.clamp(layer.opacity().at(frame), 0, 1)));
     }
 
-    /** Where a layer lies at a moment: what its place says, and the dials and bursts of its looks. */
-    private static PlacePlan place(Layer layer, Rational frame, List<LookPlanner> planners) {
-        return Placement.plan(
-                layer.place().settled(part -> number(layer.place(), part, frame, planners)));
+    /** Placement of a layer at a moment: its values plus the dials and bursts of its looks. */
+    private static PlacementPlan place(Layer layer, Rational frame, List<LookPlanner> planners) {
+        return PlacementTransform.plan(
+                layer.placement()
+                        .settled(part -> number(layer.placement(), part, frame, planners)));
     }
 
     private static double number(
-            Place place, Place.Part part, Rational frame, List<LookPlanner> planners) {
+            Placement place, Placement.Part part, Rational frame, List<LookPlanner> planners) {
         double sum = part.value().apply(place).at(frame);
         for (LookPlanner planner : planners) {
-            sum += planner.driven(new OfPlace(part.name()));
+            sum += planner.driven(new OfPlacement(part.name()));
         }
         return sum;
     }
@@ -194,7 +196,7 @@ public final class Planner {
         return layer.looks().stream().map(l -> l.isOn(shot)).toList().indexOf(true);
     }
 
-    /** The values at a moment of all looks of a layer that are in use. */
+    /** Planners of a layer's active looks at a moment. */
     private List<LookPlanner> planners(Layer layer, Rational frame) {
         Instant instant = instant(layer, frame);
         Optional<Clip> shot = layer.clipAt(frame.floor());
@@ -204,9 +206,9 @@ public final class Planner {
                 .toList();
     }
 
-    /** The first look in use, with where the layer lies at each moment that it sees, if it moves meanwhile. */
-    private LookPlan moving(LookPlan plan, Layer layer, LookPlanner planner, PlacePlan now) {
-        List<PlacePlan> places =
+    /** The first active look, with the placement at each instant of the shutter if it moves. */
+    private LookPlan moving(LookPlan plan, Layer layer, LookPlanner planner, PlacementPlan now) {
+        List<PlacementPlan> places =
                 planner.open().stream()
                         .map(Instant::frame)
                         .map(moment -> place(layer, moment, planners(layer, moment)))
@@ -222,7 +224,7 @@ public final class Planner {
         return plan.withMoments(moments).withPlaces(places);
     }
 
-    /** The values of one of a layer's looks at an instant. */
+    /** The planner of one of a layer's looks at an instant. */
     public static LookPlanner planner(Layer layer, LayerLook look, Instant instant) {
         return new LookPlanner(look.look(), instant, place(layer, look));
     }
@@ -238,8 +240,8 @@ public final class Planner {
         return on ? plan : plan.untouched();
     }
 
-    /** The overscan in force: none, what the user says, or what the moves demand. */
-    public double overscan(Layer layer, LayerLook look, Cancel cancel) {
+    /** The effective overscan: none, fixed, or as required. */
+    public double overscan(Layer layer, LayerLook look, Cancellation cancel) {
         return switch (look.look().overscan().kind()) {
             case OFF -> 1;
             case FIXED -> look.look().overscan().scale();
@@ -248,11 +250,11 @@ public final class Planner {
     }
 
     /**
-     * What overscan the moves of a look demand, whether or not it is in force.
+     * The overscan that a look requires, whether or not it is applied.
      *
-     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
+     * @throws ivrik.core.threads.CancelledException if cancelled
      */
-    public Overscans.Result demanded(Layer layer, LayerLook look, Cancel cancel) {
+    public OverscanFinder.Result demanded(Layer layer, LayerLook look, Cancellation cancel) {
         record Asked(
                 String layer,
                 LayerLook look,
@@ -282,11 +284,11 @@ public final class Planner {
                 source, clip.sourceFrame(frame, source, sequence.rate()), sequence.colour());
     }
 
-    private static PlacePlan at(Place place, Rational frame) {
-        return Placement.plan(place.settled(part -> part.value().apply(place).at(frame)));
+    private static PlacementPlan at(Placement place, Rational frame) {
+        return PlacementTransform.plan(place.settled(part -> part.value().apply(place).at(frame)));
     }
 
-    /** What the looks of a layer take from elsewhere in the project. */
+    /** What the looks of a layer take from the rest of the project. */
     private final class Others implements LookPlanner.Elsewhere {
         private final Layer layer;
         private final Rational frame;
@@ -298,9 +300,9 @@ public final class Planner {
             this.frame = frame;
         }
 
-        /** Another source's picture, as if it began with the layer. */
+        /** Another source's picture, aligned with the start of the layer. */
         private Picture other(Source source, Rational at) {
-            return picture(source, FeedPlanner.alongside(layer, source.id()), at);
+            return picture(source, ChannelSourcePlanner.alongside(layer, source.id()), at);
         }
 
         @Override
@@ -308,22 +310,26 @@ public final class Planner {
             return Optional.ofNullable(sources.get(id)).map(s -> other(s, frame));
         }
 
-        /** The picture of a lane that takes it from elsewhere; null where only its cuts differ, and it is away from them. */
+        /**
+         * The picture of a channel with its own source; null if only its cuts differ and none is near.
+         */
         @Override
-        public FeedPlan feed(Feed feed) {
-            boolean placed = !feed.place().equals(Place.FITTED);
-            FeedPlan plan =
-                    new FeedPlanner(
+        public ChannelSourcePlan channelSource(ChannelSource channelSource) {
+            boolean placed = !channelSource.placement().equals(Placement.FITTED);
+            ChannelSourcePlan plan =
+                    new ChannelSourcePlanner(
                                     layer,
-                                    feed,
+                                    channelSource,
                                     frame.floor(),
                                     (clip, at) -> seen(clip, Rational.of(at)))
                             .plan(
-                                    at(placed ? feed.place() : layer.place(), frame),
-                                    source(feed.slit().picture()));
+                                    at(
+                                            placed ? channelSource.placement() : layer.placement(),
+                                            frame),
+                                    source(channelSource.slitScan().picture()));
             boolean own =
                     !placed
-                            && feed.delayFrames().equals(Value.ZERO)
+                            && channelSource.delayFrames().equals(Value.ZERO)
                             && plan.slit().isEmpty()
                             && plan.trail().isEmpty()
                             && plan.picture().isPresent()
@@ -331,20 +337,20 @@ public final class Planner {
             return own ? null : plan;
         }
 
-        /** What a clip shows; of a span, what lies beneath it then. */
+        /** What a clip shows; for a span, the picture below at that time. */
         private Optional<Seen> seen(Clip clip, Rational at) {
             return clip.isSpan()
-                    ? Optional.of(new Beneath(beneath(layer, at, scaled)))
+                    ? Optional.of(new Below(below(layer, at, scaled)))
                     : Planner.this.picture(clip, at).map(picture -> picture);
         }
 
         @Override
-        public MattePlan matte(Reach.Matte matte) {
+        public MattePlan matte(Mask.Matte matte) {
             Optional<Layer> other = project.layer(matte.layer());
             return new MattePlan(
                     other.flatMap(l -> Planner.this.picture(l, frame)),
-                    at(other.orElse(layer).place(), frame),
-                    matte.channel() == Reach.Matte.Channel.LUMA);
+                    at(other.orElse(layer).placement(), frame),
+                    matte.channel() == Mask.Matte.Channel.LUMA);
         }
     }
 }

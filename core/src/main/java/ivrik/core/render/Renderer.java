@@ -1,9 +1,9 @@
 package ivrik.core.render;
 
-import ivrik.core.cache.Key;
-import ivrik.core.cache.NoRoomException;
-import ivrik.core.cache.Store;
-import ivrik.core.measure.Register;
+import ivrik.core.cache.CacheKey;
+import ivrik.core.cache.FrameCache;
+import ivrik.core.cache.NotEnoughMemoryException;
+import ivrik.core.measure.Misregistration;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
@@ -11,16 +11,16 @@ import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.rejoin.Blend;
-import ivrik.core.render.Plan.Beneath;
+import ivrik.core.render.Plan.Below;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
 import ivrik.core.render.Plan.Picture;
-import ivrik.core.render.Plan.PlacePlan;
+import ivrik.core.render.Plan.PlacementPlan;
 import ivrik.core.render.Plan.Seen;
 import ivrik.core.render.Plan.StepPlan;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.Pattern;
+import ivrik.core.treatment.PatternPlacement;
 
 import java.util.List;
 import java.util.Objects;
@@ -30,65 +30,66 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
- * Makes frames: each layer's picture goes along the roads of its looks, and the layers are laid upon each
- * other. The same plan gives the same bytes, whatever the threads, the store or the order of calls. Safe
- * for many threads.
+ * Renders frames: each layer's picture passes through the pipelines of its looks, and the layers are
+ * composited. The same plan gives the same bytes, whatever the threads, the cache or the order of calls.
+ * Thread-safe.
  */
 public final class Renderer {
-    private final Sources sources;
+    private final SourcePictures sources;
     private final Workers workers;
-    private final Store store;
+    private final FrameCache cache;
     private final LayerComposite composite;
 
     /**
-     * @param pictures of the sources; each is read to its end, wanted or not, so that no reader stops in the middle
-     * @param store what is kept of frames and of the way to them
+     * @param pictures source pictures; each read runs to its end even if cancelled, so that no reader stops
+     *     midway
+     * @param cache cache of frames and intermediate results
      */
-    public Renderer(Pictures pictures, Workers workers, Store store) {
-        this.sources = new Sources(pictures, workers, store);
+    public Renderer(Pictures pictures, Workers workers, FrameCache cache) {
+        this.sources = new SourcePictures(pictures, workers, cache);
         this.workers = workers;
-        this.store = store;
+        this.cache = cache;
         this.composite = new LayerComposite(workers);
     }
 
     /** A whole frame of a project at full size. */
     public Frame render(Project project, long frame) {
-        return render(Planner.plan(project, frame), 1, Cancel.NEVER);
+        return render(Planner.plan(project, frame), 1, Cancellation.NEVER);
     }
 
     /**
      * A whole frame at {@code scale} times the size of the sequence.
      *
-     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
-     * @throws NoRoomException if there is not enough memory
+     * @throws ivrik.core.threads.CancelledException if cancelled
+     * @throws NotEnoughMemoryException if memory does not suffice
      */
-    public Frame render(Plan plan, double scale, Cancel cancel) {
-        return store.get(
+    public Frame render(Plan plan, double scale, Cancellation cancel) {
+        return cache.get(
                 wholeKey(plan, scale),
                 () -> wanted(plan, scale, cancel, () -> composed(plan, scale, cancel).frame()),
                 cancel::isCancelled);
     }
 
-    private static Key wholeKey(Plan plan, double scale) {
+    private static CacheKey wholeKey(Plan plan, double scale) {
         record Whole(Plan plan, double scale) {}
-        return Key.of(new Whole(plan, scale));
+        return CacheKey.of(new Whole(plan, scale));
     }
 
     /**
-     * What somebody makes of a whole frame. An opaque one that is asked for the first time need not be
-     * planes: its rows are made as that work asks for them.
+     * Passes a whole frame to a consumer. An opaque frame that is requested for the first time is passed as
+     * rows, computed as the consumer reads them.
      *
-     * @param ofRows the work on an opaque frame; it must be done with the rows when it returns
-     * @param ofFrame the same work on any other
+     * @param ofRows consumer of an opaque frame; must not use the rows after it returns
+     * @param ofFrame consumer of any other frame
      */
     public <T> T made(
             Plan plan,
             double scale,
-            Cancel cancel,
+            Cancellation cancel,
             Function<ColourRows, T> ofRows,
             Function<Frame, T> ofFrame) {
-        Key key = wholeKey(plan, scale);
-        if (store.holds(key) || store.recurs(key)) {
+        CacheKey key = wholeKey(plan, scale);
+        if (cache.holds(key) || cache.recurs(key)) {
             return ofFrame.apply(render(plan, scale, cancel));
         }
         return wanted(
@@ -96,169 +97,183 @@ public final class Renderer {
                 scale,
                 cancel,
                 () -> {
-                    Passage made = composed(plan, scale, cancel);
+                    PictureState made = composed(plan, scale, cancel);
                     return made.isOpaque()
                             ? ofRows.apply(made.rows())
                             : ofFrame.apply(made.frame());
                 });
     }
 
-    /** Whether a frame will be opaque; its rows are not made for that. */
-    public boolean isOpaque(Plan plan, double scale, Cancel cancel) {
-        Site ahead = new Site(scale, workers, cancel, store, true);
+    /** Whether a frame is opaque; determined without computing rows. */
+    public boolean isOpaque(Plan plan, double scale, Cancellation cancel) {
+        RenderContext ahead = new RenderContext(scale, workers, cancel, cache, true);
         return wanted(plan, scale, cancel, () -> composed(plan, ahead).isOpaque());
     }
 
     /**
      * Part of a frame.
      *
-     * @param scale over 0; 1 is full size
-     * @param region in pixels of the scaled frame; what lies outside the frame is left out
+     * @param scale greater than 0; 1 is full size
+     * @param region in pixels of the scaled frame; parts outside the frame are dropped
      */
-    public Frame render(Plan plan, double scale, Region region, Cancel cancel) {
+    public Frame render(Plan plan, double scale, Region region, Cancellation cancel) {
         return render(plan, scale, cancel).crop(region.within(plan.size().scaled(scale)));
     }
 
-    /** The key under which a frame is kept as it is shown on a screen. */
-    public static Key screenKey(Plan plan, double scale) {
+    /** Cache key of a frame's screen pixels. */
+    public static CacheKey screenKey(Plan plan, double scale) {
         record Shown(Plan plan, double scale) {}
-        return Key.of(new Shown(plan, scale));
+        return CacheKey.of(new Shown(plan, scale));
     }
 
-    /** A whole frame as it is shown on a screen. */
-    public Screen screen(Plan plan, double scale, Cancel cancel) {
-        return store.get(
+    /** A whole frame as screen pixels. */
+    public Screen screen(Plan plan, double scale, Cancellation cancel) {
+        return cache.get(
                 screenKey(plan, scale),
                 () -> wanted(plan, scale, cancel, () -> Screen.of(composed(plan, scale, cancel))),
                 cancel::isCancelled);
     }
 
-    /** Work on a plan's pictures, given up when it is no longer wanted, with a word where they do not fit. */
-    private static <T> T wanted(Plan plan, double scale, Cancel cancel, Supplier<T> work) {
+    /** Runs cancellable work and reports a lack of memory. */
+    private static <T> T wanted(Plan plan, double scale, Cancellation cancel, Supplier<T> work) {
         Size size = plan.size().scaled(scale);
-        NoRoomException.check(size);
+        NotEnoughMemoryException.check(size);
         try {
             return cancel.during(work);
         } catch (OutOfMemoryError e) {
-            throw NoRoomException.of(size, e);
+            throw NotEnoughMemoryException.of(size, e);
         }
     }
 
-    /** All layers laid upon each other; what is one opaque layer is left to its rows. */
-    private Passage composed(Plan plan, double scale, Cancel cancel) {
-        return composed(plan, new Site(scale, workers, cancel, store));
+    /** All layers composited; a single opaque layer stays as rows. */
+    private PictureState composed(Plan plan, double scale, Cancellation cancel) {
+        return composed(plan, new RenderContext(scale, workers, cancel, cache));
     }
 
-    private Passage composed(Plan plan, Site site) {
-        Passage all = composed(plan.size(), plan.layers(), site);
+    private PictureState composed(Plan plan, RenderContext renderContext) {
+        PictureState all = composed(plan.size(), plan.layers(), renderContext);
         if (all.isOpaque()) {
             return all;
         }
-        return plan.ground()
+        return plan.background()
                 .colour()
-                .map(colour -> new Passage(composite.uponGround(colour, all), all.key(), site))
+                .map(
+                        colour ->
+                                new PictureState(
+                                        composite.overBackground(colour, all),
+                                        all.key(),
+                                        renderContext))
                 .orElse(all);
     }
 
-    private Passage composed(Size sequence, List<LayerPlan> layers, Site site) {
-        Size size = sequence.scaled(site.scale());
-        Passage below = null;
+    private PictureState composed(
+            Size sequence, List<LayerPlan> layers, RenderContext renderContext) {
+        Size size = sequence.scaled(renderContext.scale());
+        PictureState below = null;
         for (LayerPlan layer : layers) {
-            site.cancel().check();
+            renderContext.cancel().check();
             if (layer.picture().isEmpty()) {
                 below = below == null ? null : spanned(sequence, layer, below);
                 continue;
             }
-            Passage over = along(layer, sequence, source(layer, sequence, site));
+            PictureState over = along(layer, sequence, source(layer, sequence, renderContext));
             if (below == null && layer.opacity() == 1) {
                 below = over;
                 continue;
             }
-            record Laid(Key under, Key over, Blend blend, double opacity) {}
-            Key beneath = below == null ? Key.of(size) : below.key();
-            Key key = Key.of(new Laid(beneath, over.key(), layer.blend(), layer.opacity()));
+            record Laid(CacheKey under, CacheKey over, Blend blend, double opacity) {}
+            CacheKey backdrop = below == null ? CacheKey.of(size) : below.key();
+            CacheKey key =
+                    CacheKey.of(new Laid(backdrop, over.key(), layer.blend(), layer.opacity()));
             Frame under = below == null ? Frame.empty(size) : below.frame();
-            below = new Passage(composite.upon(under, over, layer), key, site);
+            below = new PictureState(composite.over(under, over, layer), key, renderContext);
         }
-        return below == null ? new Passage(Frame.empty(size), Key.of("nothing"), site) : below;
+        return below == null
+                ? new PictureState(Frame.empty(size), CacheKey.of("nothing"), renderContext)
+                : below;
     }
 
-    /** What lies beneath a span with the span's looks. */
-    private Passage spanned(Size sequence, LayerPlan span, Passage below) {
-        Passage over = along(span, sequence, below.copy());
+    /** The picture below a span after the span's looks. */
+    private PictureState spanned(Size sequence, LayerPlan span, PictureState below) {
+        PictureState over = along(span, sequence, below.copy());
         if (span.blend() == Blend.NORMAL && span.opacity() == 1) {
             return over;
         }
         Frame mixed = composite.mixed(below.frame(), over.frame(), span);
-        return new Passage(mixed, over.key().then(span.blend()).then(span.opacity()), below.site());
+        return new PictureState(
+                mixed, over.key().then(span.blend()).then(span.opacity()), below.renderContext());
     }
 
-    /** A layer's picture taken along all its looks. */
-    private Passage along(LayerPlan layer, Size sequence, Passage passage) {
-        Site site = passage.site();
+    /** A layer's picture after all its looks. */
+    private PictureState along(LayerPlan layer, Size sequence, PictureState state) {
+        RenderContext renderContext = state.renderContext();
         for (LookPlan look : layer.looks()) {
-            Needed needed = new Needed(sequence, site.scale(), site.cancel());
+            Needed needed = new Needed(sequence, renderContext.scale(), renderContext.cancel());
             if (!look.places().isEmpty()) {
                 MotionBlur.take(
-                        passage,
+                        state,
                         look,
                         needed,
-                        i -> source(layer, look.places().get(i), sequence, site));
+                        i -> source(layer, look.places().get(i), sequence, renderContext));
             } else if (!look.isNeutral()) {
-                new Road(look, needed).take(passage);
+                new Pipeline(look, needed).take(state);
             }
         }
-        return passage;
+        return state;
     }
 
-    private Passage source(LayerPlan layer, Size sequence, Site site) {
-        return source(layer, layer.place(), sequence, site);
+    private PictureState source(LayerPlan layer, Size sequence, RenderContext renderContext) {
+        return source(layer, layer.placement(), sequence, renderContext);
     }
 
-    private Passage source(LayerPlan layer, PlacePlan place, Size sequence, Site site) {
-        return sources.passage(layer.picture().orElseThrow(), place, sequence, site);
+    private PictureState source(
+            LayerPlan layer, PlacementPlan place, Size sequence, RenderContext renderContext) {
+        return sources.state(layer.picture().orElseThrow(), place, sequence, renderContext);
     }
 
     /**
-     * The lanes of one of a layer's looks, treated but not rejoined, over nothing; for viewing them.
+     * The treated channels of one of a layer's looks before rejoin, for display.
      *
-     * @param plan that the layer is in
+     * @param plan plan that holds the layer
      */
-    public List<Plane> lanes(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        return onRoad(
+    public List<Plane> channels(
+            Plan plan, LayerPlan layer, int look, double scale, Cancellation cancel) {
+        return onPipeline(
                 plan,
                 layer,
                 look,
                 scale,
                 cancel,
-                (road, passage) -> road.separate(passage).planes(passage.site()));
+                (pipeline, state) -> pipeline.separate(state).planes(state.renderContext()));
     }
 
     /**
-     * How far the lanes of one of a layer's looks, rejoined without any short cut, are from what they
-     * were separated from: the proof that untouched lanes are in register.
+     * The misregistration of one of a layer's looks, separated and rejoined without any shortcut: proof that
+     * untouched channels are in register.
      */
-    public Register proof(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+    public Misregistration proof(
+            Plan plan, LayerPlan layer, int look, double scale, Cancellation cancel) {
         return wanted(
                 plan,
                 scale,
                 cancel,
                 () ->
-                        Register.between(
+                        Misregistration.between(
                                 rejoined(plan, layer, look, scale, cancel),
                                 prepared(plan, layer, look, scale, cancel).frame(),
                                 workers));
     }
 
-    /** How far one of a layer's looks reaches each pixel of what it is done to, 0..1. */
-    public Plane reached(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+    /** The mask of one of a layer's looks for each pixel, 0..1. */
+    public Plane maskWeights(
+            Plan plan, LayerPlan layer, int look, double scale, Cancellation cancel) {
         LookPlan chosen = layer.looks().get(look);
         Frame picture =
-                onRoad(plan, layer, look, scale, cancel, (road, passage) -> passage.frame());
-        return chosen.reach()
+                onPipeline(plan, layer, look, scale, cancel, (pipeline, state) -> state.frame());
+        return chosen.mask()
                 .map(
                         r ->
-                                LayOn.weights(
+                                BlendStage.weights(
                                         r,
                                         chosen,
                                         picture,
@@ -267,92 +282,94 @@ public final class Renderer {
                 .orElseGet(() -> Plane.flat(picture.width(), picture.height(), 1));
     }
 
-    /** One of a layer's looks with its lanes really taken apart and rejoined, whatever it does. */
-    public Frame rejoined(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        return onRoad(
+    /** One of a layer's looks, really separated and rejoined whatever its effect. */
+    public Frame rejoined(Plan plan, LayerPlan layer, int look, double scale, Cancellation cancel) {
+        return onPipeline(
                 plan,
                 layer,
                 look,
                 scale,
                 cancel,
-                (road, passage) -> {
-                    road.rejoin(passage);
-                    return passage.frame();
+                (pipeline, state) -> {
+                    pipeline.rejoin(state);
+                    return state.frame();
                 });
     }
 
-    /** What becomes of the picture that one of a layer's looks separates. */
-    private <T> T onRoad(
+    /** Applies work to the picture that one of a layer's looks separates. */
+    private <T> T onPipeline(
             Plan plan,
             LayerPlan layer,
             int look,
             double scale,
-            Cancel cancel,
-            BiFunction<Road, Passage, T> work) {
+            Cancellation cancel,
+            BiFunction<Pipeline, PictureState, T> work) {
         return wanted(
                 plan,
                 scale,
                 cancel,
                 () -> {
-                    Passage passage = prepared(plan, layer, look, scale, cancel);
-                    return work.apply(road(plan, layer, look, scale, cancel), passage);
+                    PictureState state = prepared(plan, layer, look, scale, cancel);
+                    return work.apply(pipeline(plan, layer, look, scale, cancel), state);
                 });
     }
 
-    private Road road(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
-        return new Road(layer.looks().get(look), new Needed(plan.size(), scale, cancel));
+    private Pipeline pipeline(
+            Plan plan, LayerPlan layer, int look, double scale, Cancellation cancel) {
+        return new Pipeline(layer.looks().get(look), new Needed(plan.size(), scale, cancel));
     }
 
-    /** What one of a layer's looks separates: the picture with the looks before it, and prepared. */
-    private Passage prepared(Plan plan, LayerPlan layer, int look, double scale, Cancel cancel) {
+    /** The input of separation: the picture after the previous looks and the look's preparation. */
+    private PictureState prepared(
+            Plan plan, LayerPlan layer, int look, double scale, Cancellation cancel) {
         LayerPlan before =
                 new LayerPlan(
                         layer.id(),
                         layer.picture(),
-                        layer.place(),
+                        layer.placement(),
                         layer.looks().subList(0, look),
                         layer.blend(),
                         layer.opacity());
-        Site site = new Site(scale, workers, cancel, store);
-        Passage start =
+        RenderContext renderContext = new RenderContext(scale, workers, cancel, cache);
+        PictureState start =
                 layer.picture().isPresent()
-                        ? source(layer, plan.size(), site)
-                        : composed(plan.size(), plan.beneath(layer), site).copy();
-        Passage passage = along(before, plan.size(), start);
-        road(plan, layer, look, scale, cancel).prepare(passage);
-        return passage;
+                        ? source(layer, plan.size(), renderContext)
+                        : composed(plan.size(), plan.below(layer), renderContext).copy();
+        PictureState state = along(before, plan.size(), start);
+        pipeline(plan, layer, look, scale, cancel).prepare(state);
+        return state;
     }
 
-    /** The other pictures that looks need. */
-    private final class Needed implements Supplies {
+    /** Further pictures that looks need. */
+    private final class Needed implements AuxiliaryPictures {
         private final Size sequence;
         private final double scale;
-        private final Cancel cancel;
+        private final Cancellation cancel;
 
-        Needed(Size sequence, double scale, Cancel cancel) {
+        Needed(Size sequence, double scale, Cancellation cancel) {
             this.sequence = sequence;
             this.scale = scale;
             this.cancel = cancel;
         }
 
         @Override
-        public Frame placed(Optional<? extends Seen> seen, PlacePlan place) {
+        public Frame placed(Optional<? extends Seen> seen, PlacementPlan place) {
             return switch (seen.orElse(null)) {
                 case null -> Frame.empty(sequence.scaled(scale));
                 case Picture picture -> sources.placed(picture, place, sequence, scale);
-                case Beneath beneath -> beneath(beneath);
+                case Below backdrop -> below(backdrop);
             };
         }
 
-        private Frame beneath(Beneath beneath) {
-            record Layers(Beneath beneath, Size size, double scale) {}
-            return store.get(
-                    Key.of(new Layers(beneath, sequence, scale)),
+        private Frame below(Below backdrop) {
+            record Layers(Below below, Size size, double scale) {}
+            return cache.get(
+                    CacheKey.of(new Layers(backdrop, sequence, scale)),
                     () ->
                             composed(
                                             sequence,
-                                            beneath.layers(),
-                                            new Site(scale, workers, cancel, store))
+                                            backdrop.layers(),
+                                            new RenderContext(scale, workers, cancel, cache))
                                     .frame(),
                     cancel::isCancelled);
         }
@@ -362,23 +379,25 @@ public final class Renderer {
         public Frame used(StepPlan step) {
             Picture picture = step.picture().orElseThrow();
             boolean tiled =
-                    step.lanes().stream().filter(Objects::nonNull).anyMatch(Pattern::isTiled);
+                    step.channels().stream()
+                            .filter(Objects::nonNull)
+                            .anyMatch(PatternPlacement::isTiled);
             Size own = picture.source().size();
-            return sources.placed(picture, PlacePlan.FITTED, tiled ? own : sequence, scale);
+            return sources.placed(picture, PlacementPlan.FITTED, tiled ? own : sequence, scale);
         }
     }
 
-    /** A look by itself done to a picture of the sequence's size times {@code scale}. */
-    public Frame apply(LookPlan look, Frame source, double scale, Cancel cancel) {
-        Passage passage =
-                new Passage(
+    /** Applies a single look to a picture of the sequence's size times {@code scale}. */
+    public Frame apply(LookPlan look, Frame source, double scale, Cancellation cancel) {
+        PictureState state =
+                new PictureState(
                         source,
-                        Key.of(new Object()),
-                        new Site(scale, workers, cancel, new Store(0)));
+                        CacheKey.of(new Object()),
+                        new RenderContext(scale, workers, cancel, new FrameCache(0)));
         return cancel.during(
                 () -> {
-                    new Road(look, Supplies.NONE).take(passage);
-                    return passage.frame();
+                    new Pipeline(look, AuxiliaryPictures.NONE).take(state);
+                    return state.frame();
                 });
     }
 }

@@ -1,6 +1,6 @@
 package ivrik.core.render;
 
-import ivrik.core.cache.Keepable;
+import ivrik.core.cache.Cacheable;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
@@ -10,12 +10,12 @@ import java.util.Collection;
 import java.util.List;
 
 /**
- * A frame as 8-bit screen pixels, as it shows over black.
+ * A frame as 8-bit screen pixels over black.
  *
- * @param pixels opaque ARGB words, row by row; samples are clamped to 0..1 and rounded to the nearest of
- *     256 codes; nobody writes to them
+ * @param pixels opaque ARGB, row by row; samples are clamped to 0..1 and rounded to 256 code values; must not
+ *     be modified
  */
-public record Screen(int[] pixels, Size size) implements Keepable {
+public record Screen(int[] pixels, Size size) implements Cacheable {
     @Override
     public Collection<?> arrays() {
         return List.of(pixels);
@@ -25,13 +25,13 @@ public record Screen(int[] pixels, Size size) implements Keepable {
         return of(ColourRows.ofPlanes(frame.premultiplied(workers).colour()), workers);
     }
 
-    /** The end of a picture's way; an opaque one need not be planes. */
-    static Screen of(Passage passage) {
-        Workers workers = passage.site().workers();
-        return passage.isOpaque() ? of(passage.rows(), workers) : of(passage.frame(), workers);
+    /** The screen pixels of a picture state; an opaque picture needs no planes. */
+    static Screen of(PictureState state) {
+        Workers workers = state.renderContext().workers();
+        return state.isOpaque() ? of(state.rows(), workers) : of(state.frame(), workers);
     }
 
-    /** The rows of red, green and blue packed as they are made. */
+    /** Packs rows of red, green and blue as they are computed. */
     static Screen of(ColourRows rgb, Workers workers) {
         int width = rgb.width();
         int[] pixels = new int[width * rgb.height()];
@@ -44,7 +44,7 @@ public record Screen(int[] pixels, Size size) implements Keepable {
         return new Screen(pixels, new Size(width, rgb.height()));
     }
 
-    /** The scratch rows of one thread; its loops are small and begin at 0 so that they vectorise. */
+    /** Scratch rows of one thread; the loops are small and start at 0 so that they vectorise. */
     private static final class Packer {
         private final ColourRows.Reader reader;
         private final float[][] samples;
@@ -69,14 +69,14 @@ public record Screen(int[] pixels, Size size) implements Keepable {
             System.arraycopy(red, 0, pixels, o, red.length);
         }
 
-        /** Clamped as integers: clamping floats would not vectorise. */
+        /** Clamps integers, because clamping floats does not vectorise. */
         private static void toCodes(float[] samples, int[] codes) {
             for (int x = 0; x < codes.length; x++) {
                 codes[x] = Math.min(255, Math.max(0, (int) (samples[x] * 255f + 0.5f)));
             }
         }
 
-        /** Into the first array. */
+        /** Packs three rows into the first array. */
         private static void join(int[] red, int[] green, int[] blue) {
             for (int x = 0; x < red.length; x++) {
                 red[x] = 0xff000000 | red[x] << 16 | green[x] << 8 | blue[x];

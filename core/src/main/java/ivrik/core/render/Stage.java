@@ -4,23 +4,25 @@ import ivrik.core.picture.Size;
 import ivrik.core.treatment.ValidRegion;
 
 /**
- * One piece of a look's road. A stage that changes nothing is left off the road when it is built; what a
- * stage makes depends on what comes in, and on its key.
+ * One stage of a look's pipeline. Stages without effect are left out when the pipeline is built. The result
+ * depends only on the input and the key.
  */
 interface Stage {
-    /** Whether the picture goes through untouched. */
+    /** Whether the picture stays unchanged. */
     boolean isNeutral();
 
-    /** All that the result depends on besides what comes in. */
+    /** Everything that the result depends on besides the input. */
     Object key();
 
     /**
-     * What is left of the part of the picture that nothing from outside it has reached.
+     * The part of the picture that nothing from outside has reached after this stage.
      *
      * @param size of the sequence
      */
     ValidRegion covered(ValidRegion before, Size size);
 
-    /** Takes a picture along. Work that can wait until its rows are asked for is left to them. */
-    void take(Passage passage);
+    /**
+     * Runs the stage. Work that can be done row by row is deferred until the rows are requested.
+     */
+    void take(PictureState state);
 }

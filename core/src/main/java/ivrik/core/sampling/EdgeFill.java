@@ -4,16 +4,16 @@ import ivrik.core.picture.Plane;
 
 import java.util.Arrays;
 
-/** What lies outside a picture. Each kind knows which sample inside stands for one outside. */
+/** What lies outside a picture: maps indices outside to indices inside. */
 public enum EdgeFill {
-    /** Nothing: zero. */
+    /** Zero. */
     EMPTY {
         @Override
         public int inside(int i, int n) {
             return i >= 0 && i < n ? i : -1;
         }
     },
-    /** The border sample goes on for ever. */
+    /** Repeats the border sample. */
     REPEAT {
         @Override
         public int inside(int i, int n) {
@@ -25,7 +25,7 @@ public enum EdgeFill {
             Arrays.fill(out, o, Math.max(o, end), data[row + inside(from, n)]);
         }
     },
-    /** The picture is reflected at its border, the border sample standing twice: c b a | a b c. */
+    /** Mirrors the picture at its border, with the border sample doubled: c b a | a b c. */
     MIRROR {
         @Override
         public int inside(int i, int n) {
@@ -33,7 +33,7 @@ public enum EdgeFill {
             return m < n ? m : 2 * n - 1 - m;
         }
     },
-    /** The picture begins again. */
+    /** Tiles the picture. */
     WRAP {
         @Override
         public int inside(int i, int n) {
@@ -55,13 +55,15 @@ public enum EdgeFill {
     /**
      * The index in 0..n-1 that stands for index {@code i}.
      *
-     * @return -1 where there is nothing
+     * @return -1 for zero
      */
     public abstract int inside(int i, int n);
 
     /**
-     * Copies {@code count} samples of a row of {@code n} that begins at {@code row} in {@code
-     * data}, from index {@code from} on, which may lie outside on either side.
+     * Copies {@code count} samples of a row.
+     *
+     * @param row index in {@code data} of the first of {@code n} samples
+     * @param from first index to copy, may be outside on either side
      */
     public void read(float[] data, int row, int n, int from, float[] out, int count) {
         int first = Math.clamp(-(long) from, 0, count);
@@ -73,7 +75,9 @@ public enum EdgeFill {
         outside(data, row, n, from + last, out, last, count);
     }
 
-    /** The same for indices that lie outside, from one place of {@code out} to another. */
+    /**
+     * Copies samples of indices outside the row, to {@code out} from {@code o} to before {@code end}.
+     */
     void outside(float[] data, int row, int n, int from, float[] out, int o, int end) {
         for (int k = o; k < end; k++) {
             int i = inside(from + k - o, n);
@@ -82,8 +86,7 @@ public enum EdgeFill {
     }
 
     /**
-     * Reads {@code count} samples of row {@code y} of a plane from column {@code from} on; both may lie
-     * outside.
+     * Copies {@code count} samples of row {@code y} from column {@code from} on; both may be outside.
      */
     public void read(Plane in, long y, int from, float[] out, int count) {
         int inside = inside((int) y, in.height());
@@ -94,7 +97,9 @@ public enum EdgeFill {
         }
     }
 
-    /** Fills in what lies outside on both sides of a row of {@code n} that begins at {@code margin}. */
+    /**
+     * Fills the margins on both sides of a row of {@code n} samples that starts at {@code margin}.
+     */
     public void extend(float[] row, int margin, int n) {
         for (int k = 0; k < margin; k++) {
             int left = inside(k - margin, n);

@@ -4,20 +4,20 @@ import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 
 import java.util.Arrays;
 
 /**
- * Pictures at another size. Smaller by the exact area each new pixel covers (so that a small preview
- * is the small version of the full render); larger linearly between pixel centres, the border
- * repeated.
+ * Scales pictures to another size. Reduction weights source pixels by the exact area that each new pixel
+ * covers, so that a small preview is the small version of the full render. Enlargement is bilinear between
+ * pixel centres, with the border repeated.
  */
 public final class Resample {
     private Resample() {}
 
-    /** The plane at another size; at its own size the plane itself. */
+    /** Returns the plane itself if the size is the same. */
     public static Plane to(Plane in, Size size, Workers workers) {
         boolean fewerRowsFirst = size.height() < in.height();
         Plane first = fewerRowsFirst ? down(in, size.height(), workers) : in;
@@ -25,7 +25,7 @@ public final class Resample {
         return fewerRowsFirst ? across : down(across, size.height(), workers);
     }
 
-    /** The frame at another size. Straight alpha is premultiplied first: colour follows coverage. */
+    /** Frames with straight alpha are premultiplied first. */
     public static Frame to(Frame in, Size size, Workers workers) {
         if (in.size().equals(size)) {
             return in;
@@ -33,7 +33,9 @@ public final class Resample {
         return in.premultiplied(workers).mapPlanes(plane -> to(plane, size, workers));
     }
 
-    /** The rows of an opaque picture as planes at another size. Smaller ones are made as the rows come. */
+    /**
+     * The rows of an opaque picture at another size. Reduction consumes the rows as they are computed.
+     */
     public static Frame to(ColourRows in, Size size, Workers workers) {
         boolean isSmaller = size.height() < in.height() && size.width() < in.width();
         return isSmaller ? smaller(in, size, workers) : to(Frame.of(in, workers), size, workers);
@@ -54,7 +56,7 @@ public final class Resample {
                     float[][] row = new float[3][width];
                     float[][] sum = new float[3][width];
                     for (int y = from; y < to; y++) {
-                        Cancel.poll();
+                        Cancellation.poll();
                         for (float[] channel : sum) {
                             Arrays.fill(channel, 0);
                         }
@@ -109,7 +111,7 @@ public final class Resample {
         }
     }
 
-    /** The same where each new sample is made of two: at half the size, and wherever it is larger. */
+    /** Computes new samples from two source samples each: at half size, and for enlargement. */
     private static void pairs(float[] in, int i, float[] out, int o, Weights weights) {
         int[] first = weights.first;
         float[] weight = weights.weight;
@@ -153,7 +155,7 @@ public final class Resample {
         }
     }
 
-    /** For each of {@code to} new samples: the first old one and {@code taps} weights. */
+    /** For each of {@code to} new samples: the first source sample and {@code taps} weights. */
     private record Weights(int taps, int[] first, float[] weight) {
         static Weights of(int from, int to) {
             double step = (double) from / to;
@@ -193,7 +195,9 @@ public final class Resample {
             return new Weights(taps, first, weight);
         }
 
-        /** How many old samples a new one is made of: of a whole step just those that it covers. */
+        /**
+         * Number of source samples per new sample; for an integer step exactly those that it covers.
+         */
         private static int taps(double step) {
             if (step <= 1) {
                 return 2;

@@ -1,11 +1,11 @@
 package ivrik.core.sampling;
 
 /**
- * How a value between pixels is found: a separable kernel of {@link #taps} weights. All are exact on
- * whole pixels, and their weights sum to one.
+ * Interpolation between pixels: separable kernels of {@link #taps} weights. Exact on whole pixels; the
+ * weights sum to one.
  */
 public enum Sampler {
-    /** Linear: quick. */
+    /** Linear interpolation, the fastest. */
     LINEAR(2, "quick") {
         @Override
         double weight(double d) {
@@ -18,7 +18,7 @@ public enum Sampler {
             out[1] = fraction;
         }
     },
-    /** Catmull-Rom cubic, the cardinal spline with B = 0, C = 1/2 of Mitchell and Netravali 1988. */
+    /** Catmull-Rom cubic: the spline with B = 0, C = 1/2 of Mitchell and Netravali 1988. */
     CUBIC(4, "good") {
         @Override
         double weight(double d) {
@@ -61,27 +61,26 @@ public enum Sampler {
         this.title = title;
     }
 
-    /** The word for it in the window. */
+    /** Name in the window. */
     public String title() {
         return title;
     }
 
-    /** How many samples in a row one value is made of. */
+    /** Number of weights. */
     public int taps() {
         return taps;
     }
 
-    /** The first of those samples, relative to the whole pixel at or before the position. */
+    /** Index of the first sample relative to the pixel at or before the position. */
     public int firstTap() {
         return 1 - taps / 2;
     }
 
-    /** The kernel at a distance of {@code d} >= 0 pixels. */
+    /** Kernel value at a distance of {@code d} >= 0 px. */
     abstract double weight(double d);
 
     /**
-     * The weights for a position {@code fraction} in 0..1 past a whole pixel, the first for the
-     * sample at {@link #firstTap}.
+     * Weights for a position {@code fraction} in 0..1 beyond a pixel, starting at {@link #firstTap}.
      */
     public float[] weights(double fraction) {
         double[] w = new double[taps];
@@ -97,10 +96,12 @@ public enum Sampler {
         return weights;
     }
 
-    /** The same weights for many positions, into an array of {@link #taps}, to within 1e-3. */
+    /**
+     * Writes the weights into an array of length {@link #taps}, to within 1e-3. For many positions.
+     */
     public abstract void weights(float fraction, float[] out);
 
-    /** Lanczos weights in steps of 1/2048: a position is at most 1/4096 pixel off. */
+    /** Lanczos weights in steps of 1/2048, so that positions are off by at most 1/4096 px. */
     private static final class Table {
         static final int STEPS = 2048;
         static final float[] LANCZOS = new float[(STEPS + 1) * Sampler.LANCZOS.taps];

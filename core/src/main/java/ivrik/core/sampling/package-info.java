@@ -1,5 +1,5 @@
 /**
- * Geometry and sampling: values between pixels, what lies outside a picture, pictures of another size. In
- * and out: planes. Depends on pictures only.
+ * Geometry and sampling: interpolation, edge fill, resizing. In and out: planes. Depends on {@code picture}
+ * only.
  */
 package ivrik.core.sampling;

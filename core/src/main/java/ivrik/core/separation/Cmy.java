@@ -1,16 +1,18 @@
 package ivrik.core.separation;
 
-import ivrik.core.separation.LaneKind.Role;
+import ivrik.core.separation.ChannelKind.Role;
 
 import java.util.List;
 
-/** Subtractive: how much of cyan, magenta and yellow ink lies on white paper. C = 1 - R' and so on. */
+/**
+ * Subtractive colour: amounts of cyan, magenta and yellow ink on white paper. C = 1 - R' and so on.
+ */
 public final class Cmy implements Separation {
-    static final List<LaneKind> LANES =
+    static final List<ChannelKind> CHANNELS =
             List.of(
-                    new LaneKind("cyan", "Cyan", "C", Role.FIRST, Ink.CYAN, Paint.INK),
-                    new LaneKind("magenta", "Magenta", "M", Role.SECOND, Ink.MAGENTA, Paint.INK),
-                    new LaneKind("yellow", "Yellow", "Y", Role.THIRD, Ink.YELLOW, Paint.INK));
+                    new ChannelKind("cyan", "Cyan", "C", Role.FIRST, Ink.CYAN, Paint.INK),
+                    new ChannelKind("magenta", "Magenta", "M", Role.SECOND, Ink.MAGENTA, Paint.INK),
+                    new ChannelKind("yellow", "Yellow", "Y", Role.THIRD, Ink.YELLOW, Paint.INK));
 
     @Override
     public String id() {
@@ -23,8 +25,8 @@ public final class Cmy implements Separation {
     }
 
     @Override
-    public List<LaneKind> lanes() {
-        return LANES;
+    public List<ChannelKind> channels() {
+        return CHANNELS;
     }
 
     @Override
@@ -33,15 +35,15 @@ public final class Cmy implements Separation {
     }
 
     @Override
-    public void separate(float[][] colour, float[][] lanes, int n) {
+    public void separate(float[][] colour, float[][] channels, int n) {
         for (int c = 0; c < 3; c++) {
-            complement(colour[c], lanes[c], n);
+            complement(colour[c], channels[c], n);
         }
     }
 
     @Override
-    public void rejoin(float[][] lanes, float[][] colour, int n) {
-        separate(lanes, colour, n);
+    public void rejoin(float[][] channels, float[][] colour, int n) {
+        separate(channels, colour, n);
     }
 
     private static void complement(float[] in, float[] out, int n) {

@@ -3,22 +3,22 @@ package ivrik.core.separation;
 import ivrik.core.colour.Matrix3;
 
 /**
- * The colours that three lanes can make while each moves by whole units: a lattice, with a basis of
- * short vectors (Lenstra, Lenstra and Lovasz 1982, for three dimensions), so that the point nearest to
- * a colour is nearly found by rounding (Babai 1986).
+ * The colours that three channels represent in whole units: a lattice with a reduced basis (Lenstra, Lenstra
+ * and Lovasz 1982, in three dimensions), so that rounding finds a point close to the nearest one (Babai
+ * 1986).
  */
 final class Lattice {
     private static final double LOVASZ = 0.99;
 
-    /** Basis vectors as rows, and the same in units of the lanes. */
+    /** Basis vectors as rows, and the same vectors in units of the channels. */
     private final double[][] basis = new double[3][];
 
     private final double[][] units = new double[3][];
     private final double[][] inverse;
 
     /**
-     * @param colours of one of each lane, as columns
-     * @param steps how much of its lane one unit is
+     * @param colours colour of one unit of each channel, as columns
+     * @param steps size of the unit of each channel
      */
     Lattice(double[][] colours, double[] steps) {
         for (int i = 0; i < 3; i++) {
@@ -50,7 +50,7 @@ final class Lattice {
         }
     }
 
-    /** The Gram-Schmidt share of vector {@code j} in vector {@code k}. */
+    /** Gram-Schmidt coefficient of vector {@code j} in vector {@code k}. */
     private double share(int k, int j) {
         double[] orthogonal = orthogonal(j);
         return dot(basis[k], orthogonal) / dot(orthogonal, orthogonal);
@@ -90,7 +90,7 @@ final class Lattice {
         return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
     }
 
-    /** The whole units of each lane that together come nearest to a colour. */
+    /** The whole units of the channels that approximate a colour best. */
     void nearest(double r, double g, double b, double[] out) {
         double p = Math.rint(inverse[0][0] * r + inverse[0][1] * g + inverse[0][2] * b);
         double q = Math.rint(inverse[1][0] * r + inverse[1][1] * g + inverse[1][2] * b);

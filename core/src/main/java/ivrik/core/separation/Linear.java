@@ -7,11 +7,11 @@ import ivrik.core.picture.Pixels;
 
 import java.util.List;
 
-/** A model that is a matrix on the colour as delivered, or on its linear light. */
+/** A model that is a matrix of gamma-encoded or linear colour. */
 final class Linear implements Separation {
     private final String id;
     private final String title;
-    private final List<LaneKind> lanes;
+    private final List<ChannelKind> channels;
     private final float[] forward;
     private final float[] back;
     private final double[] precise;
@@ -19,13 +19,18 @@ final class Linear implements Separation {
     private final Transfer transfer;
 
     /**
-     * @param forward from colour to lanes; the way back is its inverse
-     * @param transfer how colour becomes light first, LINEAR for colour as delivered
+     * @param forward from colour to channels; its inverse leads back
+     * @param transfer transfer function to the matrix's input; LINEAR for gamma-encoded colour
      */
-    Linear(String id, String title, List<LaneKind> lanes, Matrix3 forward, Transfer transfer) {
+    Linear(
+            String id,
+            String title,
+            List<ChannelKind> channels,
+            Matrix3 forward,
+            Transfer transfer) {
         this.id = id;
         this.title = title;
-        this.lanes = lanes;
+        this.channels = channels;
         this.forward = forward.floats();
         this.back = forward.inverse().floats();
         this.precise = forward.numbers();
@@ -44,8 +49,8 @@ final class Linear implements Separation {
     }
 
     @Override
-    public List<LaneKind> lanes() {
-        return lanes;
+    public List<ChannelKind> channels() {
+        return channels;
     }
 
     @Override

@@ -3,17 +3,20 @@ package ivrik.core.separation;
 import ivrik.core.colour.Luma;
 import ivrik.core.colour.Matrix3;
 import ivrik.core.colour.Transfer;
-import ivrik.core.separation.LaneKind.Role;
+import ivrik.core.separation.ChannelKind.Role;
 
 import java.util.List;
 
-/** Luma and two colour differences of colour as delivered, full range: luma 0..1, differences around 0. */
+/**
+ * Luma and two colour differences of gamma-encoded colour, full range: luma in 0..1, differences centred on
+ * 0.
+ */
 final class LumaChroma {
     private LumaChroma() {}
 
     /**
-     * Y'CbCr by the luma weights of a standard: Y' = kr R' + kg G' + kb B', Cb = (B' - Y') / 2(1 -
-     * kb), Cr = (R' - Y') / 2(1 - kr); differences -0.5..0.5.
+     * Y'CbCr with the luma weights of a standard: Y' = kr R' + kg G' + kb B', Cb = (B' - Y') / 2(1 - kb), Cr
+     * = (R' - Y') / 2(1 - kr); differences in -0.5..0.5.
      */
     private static Separation yCbCr(String standard, double kr, double kb) {
         double kg = 1 - kr - kb;
@@ -24,7 +27,7 @@ final class LumaChroma {
                 "Y'CbCr " + standard,
                 List.of(
                         luma(),
-                        new LaneKind(
+                        new ChannelKind(
                                 "cb",
                                 "Blue difference",
                                 "Cb",
@@ -32,7 +35,7 @@ final class LumaChroma {
                                 new Ink(0.5f, 0.34f, 1),
                                 Paint.SIGNED,
                                 0.5f),
-                        new LaneKind(
+                        new ChannelKind(
                                 "cr",
                                 "Red difference",
                                 "Cr",
@@ -45,8 +48,8 @@ final class LumaChroma {
                 Transfer.LINEAR);
     }
 
-    private static LaneKind luma() {
-        return new LaneKind("luma", "Luma", "Y", Role.LIGHTNESS, Ink.WHITE, Paint.LIGHT);
+    private static ChannelKind luma() {
+        return new ChannelKind("luma", "Luma", "Y", Role.LIGHTNESS, Ink.WHITE, Paint.LIGHT);
     }
 
     /** ITU-R BT.601. */
@@ -71,7 +74,7 @@ final class LumaChroma {
                 "YCoCg",
                 List.of(
                         luma(),
-                        new LaneKind(
+                        new ChannelKind(
                                 "co",
                                 "Orange difference",
                                 "Co",
@@ -79,7 +82,7 @@ final class LumaChroma {
                                 new Ink(1, 0.5f, 0),
                                 Paint.SIGNED,
                                 0.5f),
-                        new LaneKind(
+                        new ChannelKind(
                                 "cg",
                                 "Green difference",
                                 "Cg",

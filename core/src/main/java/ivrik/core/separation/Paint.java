@@ -1,29 +1,29 @@
 package ivrik.core.separation;
 
-/** How a lane's value becomes colour: the part of one channel, for an ink's part of that channel. */
+/** Converts a channel's value to colour, one component at a time. */
 public enum Paint {
-    /** Light on black: the ink times the value. */
+    /** Light on black: ink times value. */
     LIGHT {
         @Override
         public float of(float value, float ink) {
             return value * ink;
         }
     },
-    /** Ink on white paper: white less what the ink takes, times the value. */
+    /** Ink on white paper: 1 minus what the ink absorbs, times value. */
     INK {
         @Override
         public float of(float value, float ink) {
             return 1 - value * (1 - ink);
         }
     },
-    /** A difference around middle grey: the ink at one end, what is opposite to it at the other. */
+    /** A signed value around middle grey: the ink at one end, its opposite at the other. */
     SIGNED {
         @Override
         public float of(float value, float ink) {
             return 0.5f + value * (ink - 0.5f);
         }
     },
-    /** An angle in turns, shown as its hue in full colour whatever the ink. */
+    /** An angle in turns, shown as a saturated hue whatever the ink. */
     ANGLE {
         @Override
         public float of(float value, float ink) {
@@ -32,10 +32,10 @@ public enum Paint {
     };
 
     /**
-     * The colour of one channel.
+     * One component of the colour.
      *
-     * @param value of the lane over its span
-     * @param ink the ink's part of the channel, 0..1
+     * @param value channel value over its range
+     * @param ink component of the ink, 0..1
      */
     public abstract float of(float value, float ink);
 }

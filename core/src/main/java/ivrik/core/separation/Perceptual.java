@@ -5,28 +5,27 @@ import ivrik.core.colour.Matrix3;
 import ivrik.core.colour.Primaries;
 import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
-import ivrik.core.separation.LaneKind.Role;
+import ivrik.core.separation.ChannelKind.Role;
 
 import java.util.List;
 
 /**
- * Lightness and two opponent colours: linear light to cone-like responses, bent by a root, and mixed:
- * lanes = M2 f(M1 light). In double precision from end to end, since the darkest light is seen much
- * enlarged.
+ * Lightness and two opponent colours: channels = M2 f(M1 light), where M1 yields cone-like responses and f is
+ * a root. Computed in double precision, because the root magnifies errors in the darkest tones.
  */
 final class Perceptual implements Separation {
     private final String id;
     private final String title;
-    private final List<LaneKind> lanes;
+    private final List<ChannelKind> channels;
     private final double[] responses;
     private final double[] light;
     private final double[] mixed;
     private final double[] unmixed;
     private final Root root;
 
-    /** An odd function of a response and its inverse. */
+    /** An odd function of a response, and its inverse. */
     private interface Root {
-        double bend(double response);
+        double response(double response);
 
         double unbend(double value);
     }
@@ -35,26 +34,26 @@ final class Perceptual implements Separation {
             String id, String title, float span, Matrix3 responses, Root root, Matrix3 mix) {
         this.id = id;
         this.title = title;
-        this.lanes =
+        this.channels =
                 List.of(
-                        new LaneKind(
+                        new ChannelKind(
                                 "lightness",
                                 "Lightness",
                                 "L",
                                 Role.LIGHTNESS,
                                 Ink.WHITE,
                                 Paint.LIGHT),
-                        new LaneKind(
+                        new ChannelKind(
                                 "a",
-                                "Green to red",
+                                "Green to red (a)",
                                 "a",
                                 Role.RED_GREEN,
                                 new Ink(0.95f, 0.2f, 0.55f),
                                 Paint.SIGNED,
                                 span),
-                        new LaneKind(
+                        new ChannelKind(
                                 "b",
-                                "Blue to yellow",
+                                "Blue to yellow (b)",
                                 "b",
                                 Role.BLUE_YELLOW,
                                 new Ink(0.75f, 0.6f, 0),
@@ -68,13 +67,13 @@ final class Perceptual implements Separation {
     }
 
     /**
-     * CIELAB of CIE 15, white D65, in hundredths: lightness 0..1 for L* 0..100, a and b likewise.
-     * Negative responses by the odd extension of the root.
+     * CIELAB of CIE 15, white point D65, divided by 100: lightness 0..1 for L* 0..100. Negative responses use
+     * the odd extension of the root.
      */
     static Separation lab() {
         Matrix3 toXyz = Primaries.SRGB.toXyz();
         double[] white = toXyz.times(1, 1, 1);
-        // f(t) - 16/116 is what is mixed, so that black is 0 and the mix is a matrix alone
+        // f(t) - 16/116 is mixed, so that black is 0 and no offset is needed
         return new Perceptual(
                 "lab",
                 "CIELAB",
@@ -84,7 +83,7 @@ final class Perceptual implements Separation {
                 Matrix3.of(0, 1.16, 0, 5, -5, 0, 0, 2, -2));
     }
 
-    /** OKLab (Ottosson 2020): matrices on linear light, signed cube root. */
+    /** OKLab (Ottosson 2020): matrices of linear light and a signed cube root. */
     static Separation oklab() {
         return new Perceptual(
                 "oklab",
@@ -115,7 +114,7 @@ final class Perceptual implements Separation {
 
     private static final class SignedCube implements Root {
         @Override
-        public double bend(double response) {
+        public double response(double response) {
             return CubeRoot.of(response);
         }
 
@@ -132,7 +131,7 @@ final class Perceptual implements Separation {
         private static final double OFFSET = 4.0 / 29;
 
         @Override
-        public double bend(double response) {
+        public double response(double response) {
             double t = Math.abs(response);
             double f = t > KNEE * KNEE * KNEE ? CubeRoot.of(t) - OFFSET : SLOPE * t;
             return Math.copySign(f, response);
@@ -157,8 +156,8 @@ final class Perceptual implements Separation {
     }
 
     @Override
-    public List<LaneKind> lanes() {
-        return lanes;
+    public List<ChannelKind> channels() {
+        return channels;
     }
 
     @Override
@@ -170,9 +169,9 @@ final class Perceptual implements Separation {
             double r = colour[0][i];
             double g = colour[1][i];
             double b = colour[2][i];
-            double l = root.bend(dot(responses, 0, r, g, b));
-            double m = root.bend(dot(responses, 1, r, g, b));
-            double s = root.bend(dot(responses, 2, r, g, b));
+            double l = root.response(dot(responses, 0, r, g, b));
+            double m = root.response(dot(responses, 1, r, g, b));
+            double s = root.response(dot(responses, 2, r, g, b));
             for (int k = 0; k < 3; k++) {
                 out[k][i] = (float) dot(mixed, k, l, m, s);
             }

@@ -1,18 +1,18 @@
 package ivrik.core.separation;
 
 import ivrik.core.picture.Plane;
-import ivrik.core.separation.LaneKind.Role;
+import ivrik.core.separation.ChannelKind.Role;
 import ivrik.core.threads.Workers;
 
 import java.util.List;
 
-/** Red, green and blue light: the planes themselves, so the round trip is exact at any depth. */
+/** Red, green and blue: the colour planes themselves, exact at any depth. */
 public final class Rgb implements Separation {
-    private static final List<LaneKind> LANES =
+    private static final List<ChannelKind> CHANNELS =
             List.of(
-                    new LaneKind("red", "Red", "R", Role.FIRST, Ink.RED, Paint.LIGHT),
-                    new LaneKind("green", "Green", "G", Role.SECOND, Ink.GREEN, Paint.LIGHT),
-                    new LaneKind("blue", "Blue", "B", Role.THIRD, Ink.BLUE, Paint.LIGHT));
+                    new ChannelKind("red", "Red", "R", Role.FIRST, Ink.RED, Paint.LIGHT),
+                    new ChannelKind("green", "Green", "G", Role.SECOND, Ink.GREEN, Paint.LIGHT),
+                    new ChannelKind("blue", "Blue", "B", Role.THIRD, Ink.BLUE, Paint.LIGHT));
 
     @Override
     public String id() {
@@ -25,8 +25,8 @@ public final class Rgb implements Separation {
     }
 
     @Override
-    public List<LaneKind> lanes() {
-        return LANES;
+    public List<ChannelKind> channels() {
+        return CHANNELS;
     }
 
     @Override
@@ -40,15 +40,15 @@ public final class Rgb implements Separation {
     }
 
     @Override
-    public void separate(float[][] colour, float[][] lanes, int n) {
+    public void separate(float[][] colour, float[][] channels, int n) {
         for (int c = 0; c < 3; c++) {
-            System.arraycopy(colour[c], 0, lanes[c], 0, n);
+            System.arraycopy(colour[c], 0, channels[c], 0, n);
         }
     }
 
     @Override
-    public void rejoin(float[][] lanes, float[][] colour, int n) {
-        separate(lanes, colour, n);
+    public void rejoin(float[][] channels, float[][] colour, int n) {
+        separate(channels, colour, n);
     }
 
     @Override
@@ -57,7 +57,7 @@ public final class Rgb implements Separation {
     }
 
     @Override
-    public List<Plane> rejoin(List<Plane> lanes, Workers workers) {
-        return lanes;
+    public List<Plane> rejoin(List<Plane> channels, Workers workers) {
+        return channels;
     }
 }

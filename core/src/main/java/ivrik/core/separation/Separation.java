@@ -6,7 +6,7 @@ import ivrik.core.threads.Workers;
 
 import java.util.List;
 
-/** A colour model: how colour becomes lanes, and lanes colour again. */
+/** A colour model: converts colour to channels and back. */
 public interface Separation {
     /** The name in files and on the command line, such as {@code rgb}. */
     String id();
@@ -14,58 +14,58 @@ public interface Separation {
     /** The name in the window. */
     String title();
 
-    /** The lanes in their order. */
-    List<LaneKind> lanes();
+    /** The channels in their natural order. */
+    List<ChannelKind> channels();
 
-    /** Whether the lanes are the three colour channels themselves. */
+    /** Whether the channels are the three colour planes themselves. */
     default boolean isChannels() {
         return false;
     }
 
     /**
-     * Whether half of a lane is half of what it paints: then lanes may meet others one by one before they
-     * are rejoined.
+     * Whether half a channel value is half of its colour: channels can then be blended before they are
+     * rejoined.
      */
     default boolean isLinear() {
         return false;
     }
 
     /**
-     * How many rows of remainders may follow the lanes: what a float could not hold of each, less than
-     * half its last bit. Most models need none to be rejoined exactly.
+     * Number of remainder planes: the parts of the channels that floats cannot hold, less than half of their
+     * last bit. Most models need none for an exact rejoin.
      */
     default int remainders() {
         return 0;
     }
 
     /**
-     * The lanes of the first {@code n} colours of a row.
+     * Channels of the first {@code n} colours of a row.
      *
-     * @param colour red, green and blue as delivered; may be written over
-     * @param lanes as many arrays as there are lanes, and as many again for their remainders or not
+     * @param colour red, green and blue, gamma-encoded; may be overwritten
+     * @param channels one array per channel, optionally followed by one per remainder
      */
-    void separate(float[][] colour, float[][] lanes, int n);
+    void separate(float[][] colour, float[][] channels, int n);
 
     /**
-     * The colours of the first {@code n} lanes of a row; undoes {@link #separate(float[][], float[][],
-     * int)}.
+     * Colours of the first {@code n} channels of a row; the inverse of
+     * {@link #separate(float[][], float[][], int)}.
      *
-     * @param lanes with their remainders or not; may be written over
+     * @param channels with or without remainders; may be overwritten
      */
-    void rejoin(float[][] lanes, float[][] colour, int n);
+    void rejoin(float[][] channels, float[][] colour, int n);
 
-    /** The lanes of these three colour planes (red, green, blue as delivered). */
+    /** Channels of three colour planes (red, green, blue, gamma-encoded). */
     default List<Plane> separate(List<Plane> colour, Workers workers) {
-        return Pixels.map(colour, lanes().size(), workers, this::separate);
+        return Pixels.map(colour, channels().size(), workers, this::separate);
     }
 
-    /** The lanes, and after them their remainders if there are any. */
+    /** The channels, followed by their remainders if there are any. */
     default List<Plane> separateFully(List<Plane> colour, Workers workers) {
-        return Pixels.map(colour, lanes().size() + remainders(), workers, this::separate);
+        return Pixels.map(colour, channels().size() + remainders(), workers, this::separate);
     }
 
-    /** The three colour planes of these lanes, with their remainders or not. */
-    default List<Plane> rejoin(List<Plane> lanes, Workers workers) {
-        return Pixels.map(lanes, 3, workers, this::rejoin);
+    /** The three colour planes of channels, with or without remainders. */
+    default List<Plane> rejoin(List<Plane> channels, Workers workers) {
+        return Pixels.map(channels, 3, workers, this::rejoin);
     }
 }

@@ -2,12 +2,12 @@ package ivrik.core.separation;
 
 import ivrik.core.IvrikException;
 
-/** What follows the colon in a separation's name is not understood. */
+/** An invalid argument after the colon of a separation's name. */
 public final class SeparationArgumentException extends IvrikException {
     SeparationArgumentException(String id, IllegalArgumentException cause) {
         super(
-                "the separation " + id + " is not understood: " + cause.getMessage(),
-                "write cmyk:0.6 or trio:ff4020,20ff60,4040ff",
+                "unknown separation " + id + ": " + cause.getMessage(),
+                "write it as, for example, cmyk:0.6 or primaries:ff4020,20ff60,4040ff",
                 cause);
     }
 }

@@ -8,9 +8,9 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * All separations, found by name. A new one is added to this list. Some take an argument after a
- * colon: {@code cmyk:0.6} (black generation), {@code trio:RRGGBB,RRGGBB,RRGGBB} (and {@code ,linear}
- * for linear light).
+ * All colour models, by name. A new model is added to this list. Some take an argument after a colon:
+ * {@code cmyk:0.6} (black generation), {@code primaries:RRGGBB,RRGGBB,RRGGBB} (with {@code ,linear} in linear
+ * light).
  */
 public final class Separations {
     private static final List<Separation> ALL =
@@ -32,21 +32,21 @@ public final class Separations {
             ALL.stream().collect(Collectors.toMap(Separation::id, each -> each));
 
     private static final Map<String, Function<String, Separation>> WITH_ARGUMENT =
-            Map.of("cmyk", Cmyk::of, "trio", Trio::of);
+            Map.of("cmyk", Cmyk::of, "primaries", CustomPrimaries::of);
 
     private Separations() {}
 
-    /** Those without an argument. */
+    /** Models without an argument. */
     public static List<Separation> all() {
         return ALL;
     }
 
     /**
-     * The separation of this name.
+     * The model of a name.
      *
-     * @throws UnknownNameException if there is none; it lists those there are
-     * @throws PlanarTrioException if it is a trio in one plane
-     * @throws SeparationArgumentException if what follows the colon is not understood
+     * @throws UnknownNameException if there is none; the message lists all
+     * @throws PlanarPrimariesException if custom primaries are coplanar
+     * @throws SeparationArgumentException if the argument is invalid
      */
     public static Separation named(String id) {
         int colon = id.indexOf(':');

@@ -3,11 +3,11 @@ package ivrik.core.separation;
 import ivrik.core.colour.Matrix3;
 import ivrik.core.colour.Primaries;
 import ivrik.core.colour.Transfer;
-import ivrik.core.separation.LaneKind.Role;
+import ivrik.core.separation.ChannelKind.Role;
 
 import java.util.List;
 
-/** What light does to an eye: linear in linear light, white D65. */
+/** Colour models of visual stimuli: linear functions of linear light, white point D65. */
 final class Stimuli {
     /** From XYZ to cone responses: Hunt, Pointer and Estevez, scaled to D65. */
     private static final Matrix3 CONES =
@@ -15,7 +15,7 @@ final class Stimuli {
 
     private Stimuli() {}
 
-    /** CIE 1931 XYZ, white at Y = 1. */
+    /** CIE 1931 XYZ, with Y = 1 for white. */
     static Separation xyz() {
         return new Linear(
                 "xyz",
@@ -28,20 +28,20 @@ final class Stimuli {
                 Transfer.SRGB);
     }
 
-    /** The responses of long, medium and short cones, 1 for white. */
+    /** Responses of long, medium and short cones, 1 for white. */
     static Separation lms() {
         return new Linear(
                 "lms",
                 "LMS",
                 List.of(
-                        light("long", "Long cones", "L", Role.FIRST, Ink.RED),
+                        light("long", "Long-wave cones (L)", "L", Role.FIRST, Ink.RED),
                         light("medium", "Medium cones", "M", Role.SECOND, Ink.GREEN),
                         light("short", "Short cones", "S", Role.THIRD, Ink.BLUE)),
                 CONES.times(Primaries.SRGB.toXyz()),
                 Transfer.SRGB);
     }
 
-    private static LaneKind light(String id, String title, String letter, Role role, Ink ink) {
-        return new LaneKind(id, title, letter, role, ink, Paint.LIGHT);
+    private static ChannelKind light(String id, String title, String letter, Role role, Ink ink) {
+        return new ChannelKind(id, title, letter, role, ink, Paint.LIGHT);
     }
 }

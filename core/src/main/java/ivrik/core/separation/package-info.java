@@ -1,5 +1,5 @@
 /**
- * Colour models that a picture is taken apart into: lanes out of a frame, and exactly back. One
- * class per model, found by name in {@code Separations}. Depends on pictures and colour.
+ * Colour models: separate a frame into channels and rejoin them exactly. One class per model, found by name
+ * in {@code Separations}. Depends on picture and colour.
  */
 package ivrik.core.separation;

@@ -1,6 +1,6 @@
 package ivrik.core.threads;
 
-/** The work was given up because nobody wants its result any more; not a fault. */
+/** Work was cancelled because its result is no longer wanted. Not an error. */
 public final class CancelledException extends RuntimeException {
     public CancelledException() {
         super("cancelled", null, false, false);

@@ -3,21 +3,20 @@ package ivrik.core.threads;
 import java.util.concurrent.ThreadFactory;
 
 /**
- * The threads that work on pictures. None of them keeps the process alive. Where there is a window they begin by letting others
- * go first ({@link #beginWith}); else they begin at once.
+ * Creates the daemon threads that work on pictures. The window lowers their priority with {@link #beginWith}.
  */
 public final class Threads {
     private static volatile Runnable beginning = () -> {};
 
     private Threads() {}
 
-    /** What each thread does first, of those that are made from now on. */
+    /** Sets what each new thread runs first. */
     public static void beginWith(Runnable first) {
         beginning = first;
     }
 
     /**
-     * @param name of the threads; where it ends in a dash they are numbered
+     * @param name thread name; a name that ends in a dash gets a number
      */
     public static ThreadFactory named(String name) {
         Thread.Builder.OfPlatform builder = Thread.ofPlatform().daemon();
@@ -33,7 +32,7 @@ public final class Threads {
         };
     }
 
-    /** Does work on a thread of its own. */
+    /** Runs work on a new thread. */
     public static void start(String name, Runnable work) {
         named(name).newThread(work).start();
     }

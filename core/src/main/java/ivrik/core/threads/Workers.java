@@ -12,26 +12,26 @@ import java.util.function.IntConsumer;
 import java.util.function.Supplier;
 
 /**
- * The fixed pool that picture work is spread over. Work comes as rows, cut into bands; which thread
- * takes which band never changes a result. The caller works too, so that one worker needs no thread.
- * Work that is asked for from within a band is done inside that band, so that no nesting can wait for
- * threads that wait for it. No band is begun of what {@link Cancel#during} says is no longer wanted.
+ * Fixed thread pool for picture work. Work consists of rows that are cut into bands; the result never depends
+ * on which thread takes which band. The calling thread works too, so that a pool of one worker needs no
+ * thread. Work that is requested from within a band runs inside that band, so that nested work cannot
+ * deadlock. No band starts once {@link Cancellation#during} is cancelled.
  */
 public final class Workers implements AutoCloseable {
     private static final int BAND_ROWS = 32;
     private static final Workers SHARED = new Workers(Runtime.getRuntime().availableProcessors());
 
-    /** Whether this thread is at work on a band. */
+    /** Whether this thread is working on a band. */
     private static final ThreadLocal<Boolean> WITHIN = ThreadLocal.withInitial(() -> false);
 
-    /** How many threads this one leaves to others. */
+    /** Number of threads that the current work leaves free. */
     private static final ScopedValue<Integer> LEFT = ScopedValue.newInstance();
 
     private final int threads;
     private final ExecutorService pool;
 
     /**
-     * @param threads how many threads work at once, at least 1, the caller's among them
+     * @param threads number of threads that work at the same time, at least 1, including the caller
      */
     public Workers(int threads) {
         this.threads = Math.max(1, threads);
@@ -42,30 +42,29 @@ public final class Workers implements AutoCloseable {
                                 this.threads - 1, Threads.named("ivrik-worker-"));
     }
 
-    /** The pool of this process, as many threads as there are cores. */
+    /** The pool of this process, with one thread per core. */
     public static Workers shared() {
         return SHARED;
     }
 
-    /** Rows {@code from} (included) to {@code to} (excluded). */
+    /** Processes rows {@code from} (included) to {@code to} (excluded). */
     @FunctionalInterface
     public interface Rows {
         void run(int from, int to);
     }
 
     /**
-     * Runs {@code rows} over 0..count and returns when all are done. The first failure of a band is
-     * thrown here, after the bands under way have ended.
+     * Runs {@code rows} over 0..count and returns when all bands are done. The first failure is rethrown
+     * after running bands have ended.
      */
     public void rows(int count, Rows rows) {
         bands(count, () -> rows);
     }
 
     /**
-     * The same row by row, given up when it is no longer wanted. A thread keeps its work for all rows that it comes to,
-     * with whatever scratch space that needs.
+     * Runs work for each row and polls for cancellation.
      *
-     * @param work gives each thread its own, which is told the number of a row
+     * @param work creates the work object of a thread, with its own scratch memory; receives row numbers
      */
     public void eachRow(int count, Supplier<IntConsumer> work) {
         bands(
@@ -74,7 +73,7 @@ public final class Workers implements AutoCloseable {
                     IntConsumer row = work.get();
                     return (from, to) -> {
                         for (int y = from; y < to; y++) {
-                            Cancel.poll();
+                            Cancellation.poll();
                             row.accept(y);
                         }
                     };
@@ -83,7 +82,7 @@ public final class Workers implements AutoCloseable {
 
     private void bands(int count, Supplier<Rows> each) {
         int bands = (count + BAND_ROWS - 1) / BAND_ROWS;
-        if (isAlone(bands) && !Cancel.CURRENT.isBound()) {
+        if (isAlone(bands) && !Cancellation.CURRENT.isBound()) {
             each.get().run(0, count);
             return;
         }
@@ -99,15 +98,15 @@ public final class Workers implements AutoCloseable {
     }
 
     /**
-     * Runs {@code part} for each of 0..count and returns when all are done; failures as above. A helper that comes to
-     * it too late, as it is busy elsewhere, is not waited for.
+     * Runs {@code part} for each of 0..count and returns when all are done; failures as in {@link #rows}.
+     * Does not wait for helpers that have not started.
      */
     public void parts(int count, IntConsumer part) {
         parts(count, () -> part);
     }
 
     private void parts(int count, Supplier<IntConsumer> each) {
-        Cancel cancel = Cancel.CURRENT.orElse(Cancel.NEVER);
+        Cancellation cancel = Cancellation.CURRENT.orElse(Cancellation.NEVER);
         if (isAlone(count)) {
             IntConsumer part = each.get();
             for (int i = 0; i < count; i++) {
@@ -141,7 +140,9 @@ public final class Workers implements AutoCloseable {
         for (int i = 1; i < shares.next.length; i++) {
             int who = i;
             pool.execute(
-                    () -> ScopedValue.where(Cancel.CURRENT, cancel).run(() -> take.accept(who)));
+                    () ->
+                            ScopedValue.where(Cancellation.CURRENT, cancel)
+                                    .run(() -> take.accept(who)));
         }
         take.accept(0);
         await(done);
@@ -154,8 +155,8 @@ public final class Workers implements AutoCloseable {
     }
 
     /**
-     * Parts that each thread takes in order from a share of its own, so that what it has kept is of use for the next;
-     * then what is left of the others' shares.
+     * Distribution of parts in which each thread takes consecutive parts from its own share, to reuse what it
+     * has cached, and then takes from the shares of others.
      */
     private record Shares(int count, AtomicInteger[] next) {
         Shares(int count, int shares) {
@@ -167,7 +168,7 @@ public final class Workers implements AutoCloseable {
             return (int) ((long) count * share / next.length);
         }
 
-        /** Of all, the number of the part to take next; {@code count} when none is left. */
+        /** The next part for a thread; {@code count} when none is left. */
         int next(int who) {
             for (int k = 0; k < next.length; k++) {
                 int share = (who + k) % next.length;
@@ -181,8 +182,9 @@ public final class Workers implements AutoCloseable {
     }
 
     /**
-     * Does work with so many threads fewer, but at least its own: those are left to who needs a processor for something
-     * else meanwhile.
+     * Runs work with fewer threads, at least one, so that cores stay free for other work.
+     *
+     * @param threads number of threads to leave free
      */
     public static <T> T leaving(int threads, Supplier<T> work) {
         return ScopedValue.where(LEFT, threads).call(work::get);

@@ -1,4 +1,2 @@
-/**
- * Work spread over a fixed pool of threads, and given up when nobody wants it. Depends on nothing.
- */
+/** A fixed thread pool and cancellation. Depends on nothing. */
 package ivrik.core.threads;

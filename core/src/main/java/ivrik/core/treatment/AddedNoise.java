@@ -5,22 +5,27 @@ import ivrik.core.filter.Noise.Origin;
 import ivrik.core.filter.Noise.Spread;
 import ivrik.core.picture.Rows;
 
-/** Noise of single pixels, as electronics add it: alike in all tones. */
+/** Electronic noise of single pixels, independent of tone. */
 public final class AddedNoise implements StreamedTreatment {
-    /** How the values are spread. */
+    /** Distribution of the noise. */
     public static final Option SPREAD =
-            new Option("spread", "spread", "How the noise is spread", "gaussian", "uniform");
+            new Option(
+                    "distribution",
+                    "distribution",
+                    "Distribution of the noise values",
+                    "gaussian",
+                    "uniform");
 
     private static final Description DESCRIPTION =
             Description.of(
                             "noise",
                             "Noise",
-                            "Adds noise of single pixels, of one tone or to each lane its own.",
-                            Group.GRAIN,
+                            "Adds noise per pixel, monochrome or independent per channel.",
+                            TreatmentGroup.GRAIN,
                             Control.RULER,
-                            Parameter.percent("strength", "strength", 0, 200, 0).shown(20, 5),
-                            Parameter.percent("alike", "one tone", 0, 100, 0).setting(),
-                            Live.hold(1))
+                            Parameter.percent("strength", "strength", 0, 200, 0).example(20, 5),
+                            Parameter.percent("monochrome", "monochrome", 0, 100, 0).setting(),
+                            Randomised.hold(1))
                     .choosing(SPREAD)
                     .with(Trait.POINTWISE, Trait.LIVE);
 
@@ -30,13 +35,14 @@ public final class AddedNoise implements StreamedTreatment {
     }
 
     @Override
-    public Rows apply(Rows lane, Settings settings, Context context) {
-        Spread spread = settings.word(SPREAD).equals("uniform") ? Spread.UNIFORM : Spread.GAUSSIAN;
-        Origin origin = Live.origin(settings, spread);
-        Noise noise = new Noise(lane.size(), 1, context.scale(), origin);
-        float strength = (float) settings.share("strength") * context.lane().span();
-        return LaneRows.of(
-                lane,
+    public Rows apply(Rows channel, Settings settings, Context context) {
+        Spread spread =
+                settings.choice(SPREAD).equals("uniform") ? Spread.UNIFORM : Spread.GAUSSIAN;
+        Origin origin = Randomised.origin(settings, settings.share("monochrome"), spread);
+        Noise noise = new Noise(channel.size(), 1, context.scale(), origin);
+        float strength = (float) settings.share("strength") * context.channel().span();
+        return ChannelRows.of(
+                channel,
                 noise,
                 (in, added, out, n) -> {
                     for (int i = 0; i < n; i++) {

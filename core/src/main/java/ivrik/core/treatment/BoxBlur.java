@@ -5,21 +5,23 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
-/** The mean of a square. Its radius is two sigma: a side of the square is the radius times root 3. */
-public final class BoxBlur implements LaneTreatment {
+/**
+ * Mean of a square. The radius is two sigma: the side of the square is the radius times the square root of 3.
+ */
+public final class BoxBlur implements ChannelTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "box",
                             "Box blur",
-                            "Blurs a lane into squares with hard edges.",
-                            Group.BLUR,
+                            "Box blur of a channel: an average over a rectangle.",
+                            TreatmentGroup.BLUR,
                             Control.RULER,
-                            Parameter.px("radius", "radius", 0, 1000).shown(16, 2),
+                            Parameter.px("radius", "radius", 0, 1000).example(16, 2),
                             Blurs.ACROSS,
                             Blurs.DOWN)
                     .noting(
-                            "The box is 1.73 times as wide as its radius: so it blurs as much as a"
-                                    + " Gaussian of the same radius.")
+                            "The box is 1.73 radii wide, which matches the strength of a Gaussian"
+                                    + " blur of the same radius.")
                     .with(Trait.SPREADS);
 
     @Override
@@ -33,16 +35,16 @@ public final class BoxBlur implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Rows apply(Plane channel, Settings settings, Context context) {
         double side = settings.number("radius") * context.scale() * Math.sqrt(3);
         return BoxFilter.of(
-                lane,
+                channel,
                 window(side * settings.share("across")),
                 window(side * settings.share("down")),
                 settings.edgeFill());
     }
 
-    /** The whole width of a window whose variance, that of its samples included, is the box's. */
+    /** Width of a discrete window with the variance of the continuous box. */
     static double window(double side) {
         return Math.sqrt(side * side + 1);
     }

@@ -2,15 +2,15 @@ package ivrik.core.treatment;
 
 import ivrik.core.picture.Size;
 
-/** The point that a treatment works about, in pixels from the middle of the picture. */
+/** The centre of a treatment, in pixels from the centre of the picture. */
 public final class Centre {
     private static final double FAR_PX = 20000;
 
-    /** Its place across. */
+    /** Horizontal offset. */
     public static final Parameter X =
             Parameter.px("centre-x", "centre x", -FAR_PX, FAR_PX).setting();
 
-    /** Its place down. */
+    /** Vertical offset. */
     public static final Parameter Y =
             Parameter.px("centre-y", "centre y", -FAR_PX, FAR_PX).setting();
 

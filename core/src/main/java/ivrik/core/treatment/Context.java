@@ -1,17 +1,17 @@
 package ivrik.core.treatment;
 
 import ivrik.core.picture.Plane;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.threads.Workers;
 
 import java.util.Optional;
 
 /**
- * Where a treatment does its work.
+ * The environment of a treatment.
  *
- * @param scale pixels of the lane to a pixel of the full-size sequence, over 0
- * @param lane what the lane is in its model
- * @param picture the matching channel of the picture that the step names, at the same scale; it may be
- *     of another size than the lane and then repeats itself
+ * @param scale rendered pixels per pixel of the full-size sequence, greater than 0
+ * @param channel kind of the channel
+ * @param picture the corresponding channel of the step's picture at the same scale; tiled if its size differs
  */
-public record Context(double scale, LaneKind lane, Optional<Plane> picture, Workers workers) {}
+public record Context(
+        double scale, ChannelKind channel, Optional<Plane> picture, Workers workers) {}

@@ -7,27 +7,28 @@ import ivrik.core.picture.ColourRows;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * Distances from a pivot times so much: of the values as they are delivered, p + k (v - p), or in stops of
- * light, p (v / p)^k, which leaves black black.
+ * Scales the distance from a pivot: of gamma-encoded values, p + k (v - p), or in stops of linear light, p (v
+ * / p)^k, which keeps black.
  */
 public final class Contrast implements PictureTreatment {
-    private static final Option LIGHT = Light.choice(Light.DELIVERED, Light.LINEAR);
+    private static final Option LIGHT =
+            WorkingLight.choice(WorkingLight.DELIVERED, WorkingLight.LINEAR);
 
-    /** A middle grey as sRGB delivers it, in per cent. */
+    /** Middle grey as gamma-encoded sRGB, in per cent. */
     private static final double MIDDLE_GREY = 46;
 
-    private static final double LEAST_PIVOT = 1e-4;
+    private static final double MIN_PIVOT = 1e-4;
 
     private static final Description DESCRIPTION =
             Description.of(
                             "contrast",
                             "Contrast",
-                            "Draws light and dark of the whole picture further from each other"
-                                    + " about a pivot, or nearer.",
-                            Group.WHOLE,
+                            "Raises or lowers the contrast of the whole picture about a pivot.",
+                            TreatmentGroup.WHOLE,
                             Control.RULER,
-                            Parameter.percent("contrast", "contrast", 0, 400, 100).shown(150, 150),
-                            Parameter.percent("pivot", "about", 1, 100, MIDDLE_GREY).setting())
+                            Parameter.percent("contrast", "contrast", 0, 400, 100)
+                                    .example(150, 150),
+                            Parameter.percent("pivot", "pivot", 1, 100, MIDDLE_GREY).setting())
                     .choosing(LIGHT)
                     .with(Trait.POINTWISE, Trait.BY_CHANNEL)
                     .called("flat", "punch", "gamma");
@@ -41,7 +42,7 @@ public final class Contrast implements PictureTreatment {
     public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
         double by = settings.share("contrast");
         double pivot = settings.share("pivot");
-        if (!Light.isLinear(settings, LIGHT)) {
+        if (!WorkingLight.isLinear(settings, LIGHT)) {
             float k = (float) by;
             float p = (float) pivot;
             return picture.then(
@@ -52,7 +53,7 @@ public final class Contrast implements PictureTreatment {
                     });
         }
         TransferTable table = TransferTable.kept(new InStops(context.transfer(), by, pivot));
-        return Light.through(picture, table);
+        return WorkingLight.through(picture, table);
     }
 
     private static void draw(float[] values, float by, float pivot, int n) {
@@ -61,12 +62,12 @@ public final class Contrast implements PictureTreatment {
         }
     }
 
-    /** Less than black is as far below black. */
+    /** Negative values are mirrored. */
     private record InStops(Transfer transfer, double by, double pivot)
             implements DoubleUnaryOperator {
         @Override
         public double applyAsDouble(double v) {
-            double light = Math.max(LEAST_PIVOT, transfer.toLinear(pivot));
+            double light = Math.max(MIN_PIVOT, transfer.toLinear(pivot));
             double over = transfer.toLinear(v) / light;
             double drawn = Math.copySign(StrictMath.pow(Math.abs(over), by), over);
             return transfer.fromLinear(light * drawn);

@@ -10,27 +10,26 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * A curve through points that the user sets. Between them it never turns where they do not (Fritsch and
- * Carlson 1980); beyond the outermost it goes on straight. The ends, 0 to 0 and 100 to 100 %, are there
- * unless a point stands in their place.
+ * A monotone cubic curve through the user's points (Fritsch and Carlson 1980), extrapolated linearly. End
+ * points at 0 and 100 % exist unless a point replaces them.
  */
 public final class Curve implements Tone {
-    /** What comes out for what goes in, in per cent. */
+    /** Output over input, in per cent. */
     public static final Series SERIES =
             new Series(
                     "point",
                     Parameter.percent("in", "in", -100, 200, 0).setting(),
                     Parameter.percent("out", "out", -100, 200, 0));
 
-    /** Those of a curve of tones: its plot shows black to white. */
-    static final Points POINTS = new Points(SERIES, 0, 100, 0, 100, false);
+    /** Points of a tone curve; the plot shows black to white. */
+    static final CurvePoints POINTS = new CurvePoints(SERIES, 0, 100, 0, 100, false);
 
     private static final Description DESCRIPTION =
             Description.of(
                             "curve",
                             "Curve",
-                            "Changes what comes out for what goes in by a curve through points.",
-                            Group.TONE,
+                            "Tone curve of a channel, drawn through points.",
+                            TreatmentGroup.TONE,
                             Control.PLOT)
                     .listing(SERIES)
                     .with(Trait.POINTWISE);
@@ -41,7 +40,7 @@ public final class Curve implements Tone {
     }
 
     @Override
-    public Optional<Points> points() {
+    public Optional<CurvePoints> points() {
         return Optional.of(POINTS);
     }
 
@@ -66,7 +65,7 @@ public final class Curve implements Tone {
         return v -> (float) (low + span * curve.at((v - low) / span));
     }
 
-    /** The curve through the points that are set. */
+    /** The curve through the points. */
     static MonotoneCurve through(Settings settings) {
         List<double[]> points = new ArrayList<>();
         for (int i = 0; i < settings.count(SERIES); i++) {
@@ -79,7 +78,7 @@ public final class Curve implements Tone {
         return MonotoneCurve.through(points);
     }
 
-    /** The same for whole rows, of values as they are delivered or of their light. */
+    /** The curve as a table for whole rows, of gamma-encoded values or of linear light. */
     static TransferTable table(Settings settings, Transfer transfer) {
         return TransferTable.kept(new Bent(through(settings), transfer));
     }

@@ -11,24 +11,23 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * All that the window, the files and the command line need to know of a treatment; its column, its
- * controls, its file form and its help follow from this.
+ * Describes a treatment. Window, files, command line and help are derived from it.
  *
- * @param id the name in files, such as {@code shift}
- * @param title the name in the window
- * @param help what it does to the picture, in one sentence
- * @param parameters its numbers, the amount last
- * @param options its choices
- * @param series what a lane can have any number of
- * @param note what has to be said beside its control; empty for most
- * @param tags other words by which it is looked for
+ * @param id name in files, such as {@code shift}
+ * @param title name in the window
+ * @param help effect on the picture, in one sentence
+ * @param parameters numbers, with the amount last
+ * @param options choices
+ * @param series list items per channel
+ * @param note remark shown with the controls; usually empty
+ * @param tags further words for search
  */
 @RecordBuilder
 public record Description(
         String id,
         String title,
         String help,
-        Group group,
+        TreatmentGroup group,
         Control control,
         List<Parameter> parameters,
         List<Option> options,
@@ -44,12 +43,14 @@ public record Description(
         tags = List.copyOf(tags);
     }
 
-    /** A treatment with these numbers; unless it has an amount of its own, one at rest at 100 % is added. */
+    /**
+     * A treatment with these numbers; an amount with default 100 % is added unless there is one.
+     */
     public static Description of(
             String id,
             String title,
             String help,
-            Group group,
+            TreatmentGroup group,
             Control control,
             Parameter... parameters) {
         boolean own = Stream.of(parameters).anyMatch(p -> p.name().equals(Parameter.AMOUNT));
@@ -69,14 +70,14 @@ public record Description(
                 List.of());
     }
 
-    /** With choices. */
+    /** This description with options. */
     public Description choosing(Option... choices) {
         return withOptions(List.of(choices));
     }
 
-    /** With things that a lane can have any number of. */
-    public Description listing(Series things) {
-        return withSeries(Optional.of(things));
+    /** This description with a series of items. */
+    public Description listing(Series items) {
+        return withSeries(Optional.of(items));
     }
 
     public Description with(Trait... more) {
@@ -86,14 +87,14 @@ public record Description(
         return withTraits(all);
     }
 
-    /** With something that has to be said beside its control. */
+    /** This description with a remark shown with the controls. */
     public Description noting(String text) {
         return withNote(text);
     }
 
-    /** With other words by which it is looked for. */
-    public Description called(String... words) {
-        return withTags(List.of(words));
+    /** This description with further words for search. */
+    public Description called(String... parts) {
+        return withTags(List.of(parts));
     }
 
     public boolean is(Trait trait) {
@@ -101,7 +102,7 @@ public record Description(
     }
 
     /**
-     * The parameter of a name, those of a series included.
+     * The parameter of a name, including those of series.
      *
      * @throws UnknownNameException if there is none
      */
@@ -112,23 +113,23 @@ public record Description(
         return UnknownNameException.find(() -> "parameter of " + id, last, among, Parameter::name);
     }
 
-    /** Whether there is a parameter of a name, those of a series included. */
+    /** Whether a parameter of a name exists, including those of series. */
     public boolean knows(String name) {
         if (has(name)) {
             return true;
         }
-        String[] words = name.split("\\.", -1);
-        return words.length == 3
-                && series.filter(s -> s.name().equals(words[0])).isPresent()
-                && words[1].matches("\\d{1,4}")
-                && series.get().parameters().stream().anyMatch(p -> p.name().equals(words[2]));
+        String[] parts = name.split("\\.", -1);
+        return parts.length == 3
+                && series.filter(s -> s.name().equals(parts[0])).isPresent()
+                && parts[1].matches("\\d{1,4}")
+                && series.get().parameters().stream().anyMatch(p -> p.name().equals(parts[2]));
     }
 
     public boolean has(String parameter) {
         return parameters.stream().anyMatch(p -> p.name().equals(parameter));
     }
 
-    /** The number looked at first. */
+    /** The first parameter. */
     public Parameter main() {
         return parameters.getFirst();
     }

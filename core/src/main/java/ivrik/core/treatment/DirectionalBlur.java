@@ -6,20 +6,21 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
-/** Blur along one direction, evenly over a length or falling off softly. */
-public final class DirectionalBlur implements LaneTreatment {
-    /** How it falls off. */
+/** Blur along one direction with a box or a Gaussian profile. */
+public final class DirectionalBlur implements ChannelTreatment {
+    /** Profile along the direction. */
     public static final Option FALL =
-            new Option("fall", "falls off", "How the blur falls off", "evenly", "softly");
+            new Option(
+                    "profile", "fall-off", "Profile of the blur along its length", "even", "soft");
 
     private static final Description DESCRIPTION =
             Description.of(
                             "directional",
                             "Directional blur",
-                            "Blurs a lane along a line, as if it had moved.",
-                            Group.BLUR,
+                            "Blurs a channel along one direction, like motion blur.",
+                            TreatmentGroup.BLUR,
                             Control.DIRECTION,
-                            Parameter.px("length", "length", 0, 2000).shown(40, 8),
+                            Parameter.px("length", "length", 0, 2000).example(40, 8),
                             Parameter.degrees("angle", "angle").setting())
                     .choosing(FALL)
                     .with(Trait.SPREADS);
@@ -30,15 +31,15 @@ public final class DirectionalBlur implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Rows apply(Plane channel, Settings settings, Context context) {
         double length = settings.number("length") * context.scale();
         double angle = settings.number("angle");
-        if (settings.word(FALL).equals("softly")) {
+        if (settings.choice(FALL).equals("soft")) {
             double sigma = length / Math.sqrt(12);
-            return GaussianBlur.along(lane, angle, sigma, settings, context);
+            return GaussianBlur.along(channel, angle, sigma, settings, context);
         }
         return Shear.line(
-                lane,
+                channel,
                 angle,
                 length / 2 + 1,
                 settings.edgeFill(),

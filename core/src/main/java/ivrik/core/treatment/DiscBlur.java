@@ -1,20 +1,22 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Disc;
+import ivrik.core.filter.DiscMean;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
-/** The mean of a disc, as a lens out of focus gives it. Its radius is two sigma, and the disc's. */
-public final class DiscBlur implements LaneTreatment {
+/**
+ * Mean of a disc, as in an out-of-focus lens. The radius is two sigma, and the radius of the disc.
+ */
+public final class DiscBlur implements ChannelTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "disc",
                             "Disc blur",
-                            "Blurs a lane as a lens out of focus does: lights become discs.",
-                            Group.BLUR,
+                            "Defocus blur: points of light become discs.",
+                            TreatmentGroup.BLUR,
                             Control.RULER,
-                            Parameter.px("radius", "radius", 0, 250).shown(14, 1))
+                            Parameter.px("radius", "radius", 0, 250).example(14, 1))
                     .with(Trait.SPREADS);
 
     @Override
@@ -23,9 +25,9 @@ public final class DiscBlur implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
+    public Rows apply(Plane channel, Settings settings, Context context) {
         double radius = Math.max(0.5, settings.number("radius") * context.scale());
-        return new Disc(lane, radius, settings.edgeFill());
+        return new DiscMean(channel, radius, settings.edgeFill());
     }
 
     @Override

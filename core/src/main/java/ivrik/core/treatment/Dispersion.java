@@ -4,32 +4,35 @@ import ivrik.core.filter.Affine;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 
 /**
- * Spreads a lane over the wavelengths it sees, each bent a little further: a prism's continuous
- * spectrum in place of three ghosts. There is a sample for each pixel of its length, so that it has no
- * gaps. The weights of each lane sum to one, so that flat areas stay exactly flat.
+ * Spreads a channel over the wavelengths it contains: a continuous spectrum as from a prism. One sample per
+ * pixel of length avoids gaps. The weights of each channel add up to 1, so that flat areas stay exact.
  */
-public final class Dispersion implements LaneTreatment {
-    /** Which way the spectrum lies. */
-    public static final Option WAY =
-            new Option("way", "way", "Which way the spectrum lies", "radial", "along an angle");
+public final class Dispersion implements ChannelTreatment {
+    /** Direction of the spectrum. */
+    public static final Option DIRECTION =
+            new Option(
+                    "direction",
+                    "direction",
+                    "Direction of the spectrum",
+                    "radial",
+                    "along an angle");
 
     private static final Description DESCRIPTION =
             Description.of(
                             "dispersion",
                             "Dispersion",
                             "Spreads the picture into a continuous spectrum, as a prism does.",
-                            Group.MOVES,
+                            TreatmentGroup.MOVES,
                             Control.SPECTRUM,
-                            Parameter.px("length", "length", -2000, 2000).shown(24, 24),
+                            Parameter.px("length", "length", -2000, 2000).example(24, 24),
                             Parameter.degrees("angle", "angle").setting(),
-                            Parameter.of("samples", "samples at least", "", 2, 128, 16, 1)
-                                    .setting(),
+                            Parameter.of("samples", "minimum samples", "", 2, 128, 16, 1).setting(),
                             Centre.X,
                             Centre.Y)
-                    .choosing(WAY)
+                    .choosing(DIRECTION)
                     .with(Trait.SPREADS);
 
     @Override
@@ -38,10 +41,10 @@ public final class Dispersion implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
-        Size size = lane.size();
+    public Rows apply(Plane channel, Settings settings, Context context) {
+        Size size = channel.size();
         double length = settings.number("length") * context.scale();
-        boolean radial = settings.word(WAY).equals(WAY.rest());
+        boolean radial = settings.choice(DIRECTION).equals(DIRECTION.rest());
         double angle = Math.toRadians(settings.number("angle"));
         double x = Centre.x(settings, size, context);
         double y = Centre.y(settings, size, context);
@@ -51,8 +54,8 @@ public final class Dispersion implements LaneTreatment {
         double reach = Math.abs(length) * (radial ? farthest / half : 1);
         int n = (int) Math.max(Math.ceil(reach - 1e-9), Math.round(settings.number("samples")));
         return Blurs.along(
-                lane,
-                Spectrum.weights(context.lane(), n),
+                channel,
+                Spectrum.weights(context.channel(), n),
                 place -> {
                     double by = length * place;
                     return radial
@@ -63,9 +66,9 @@ public final class Dispersion implements LaneTreatment {
                 context);
     }
 
-    /** How much of a lane lies at each of so many places along the spectrum, from short waves to long. */
-    public static double[] weights(LaneKind lane, int samples) {
-        return Spectrum.weights(lane, samples);
+    /** Share of a channel at each of several positions, from short to long wavelengths. */
+    public static double[] weights(ChannelKind channel, int samples) {
+        return Spectrum.weights(channel, samples);
     }
 
     @Override

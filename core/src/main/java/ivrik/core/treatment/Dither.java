@@ -6,9 +6,8 @@ import ivrik.core.separation.Paint;
 import java.util.function.Supplier;
 
 /**
- * A few levels, between which a pattern of dots mixes the rest: each value is raised by the threshold at its place and
- * cut off to a level below (ordered dither; the pattern of Bayer 1973, of 8 by 8 dots). Over a pattern the mean is the
- * value, to the 64th part of a level.
+ * Ordered dither to a few levels with the 8x8 pattern of Bayer (1973): the threshold at the pixel is added
+ * before rounding down. The mean over a pattern equals the value to 1/64 of a level.
  */
 public final class Dither implements RowTreatment {
     private static final int SIDE = 8;
@@ -17,12 +16,14 @@ public final class Dither implements RowTreatment {
             Description.of(
                             "dither",
                             "Dither",
-                            "Leaves a few levels and mixes what lies between them out of dots.",
-                            Group.TONE,
+                            "Reduces a channel to a few levels with an ordered dither pattern.",
+                            TreatmentGroup.TONE,
                             Control.RULER,
-                            Parameter.amount(0).shown(100, 100),
+                            Parameter.amount(0).example(100, 100),
                             Parameter.of("levels", "levels", "", 2, 64, 2, 1).setting(),
-                            Parameter.of("size", "dots", "px", 1, 64, 1, 1).setting().shown(3, 3))
+                            Parameter.of("dot-size", "dot size", "px", 1, 64, 1, 1)
+                                    .setting()
+                                    .example(3, 3))
                     .with(Trait.POINTWISE, Trait.PLACED)
                     .called("dots", "few colours", "pattern", "console");
 
@@ -33,16 +34,16 @@ public final class Dither implements RowTreatment {
 
     @Override
     public Supplier<Work> work(Size size, Settings settings, Context context) {
-        double dot = settings.number("size") * context.scale();
+        double dot = settings.number("dot-size") * context.scale();
         float steps = (float) Math.rint(settings.number("levels")) - 1;
-        float span = context.lane().span();
-        float low = context.lane().paint() == Paint.SIGNED ? -span : 0;
+        float span = context.channel().span();
+        float low = context.channel().paint() == Paint.SIGNED ? -span : 0;
         float range = span - low;
         int width = size.width();
         return () ->
                 (y, row) -> {
                     if (dot < 1) {
-                        return; // finer than a pixel it is the value itself
+                        return; // a pattern finer than a pixel shows the value itself
                     }
                     int down = (int) (y / dot) % SIDE;
                     for (int x = 0; x < width; x++) {
@@ -53,7 +54,9 @@ public final class Dither implements RowTreatment {
                 };
     }
 
-    /** Of a dot of the pattern, over 0 and under 1: its bits are those of its place, from the last to the first. */
+    /**
+     * Threshold of a pattern cell, between 0 and 1: the interleaved bits of its position in reverse order.
+     */
     static float threshold(int across, int down) {
         int order = 0;
         for (int bit = 0; bit < 3; bit++) {

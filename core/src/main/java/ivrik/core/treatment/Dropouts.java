@@ -8,22 +8,24 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /**
- * Short pieces of lines where a tape has lost its coat: they begin at once at full white, or without colour,
- * and the picture comes back within their length.
+ * Short line segments where a tape has lost its coating: full white or colourless at the start, fading back
+ * to the picture over their length.
  */
 public final class Dropouts implements RowTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "dropouts",
                             "Dropouts",
-                            "Loses short pieces of lines, as a worn tape does.",
-                            Group.GRAIN,
+                            "Replaces short pieces of scanlines, as tape dropouts do.",
+                            TreatmentGroup.GRAIN,
                             Control.RULER,
-                            Parameter.of("rate", "in a frame", "", 0, 2000, 0, 1).shown(20, 20),
+                            Parameter.of("rate", "dropouts per frame", "", 0, 2000, 0, 1)
+                                    .example(20, 20),
                             Parameter.of("length", "length", "px", 1, 4000, 160, 1).setting(),
-                            Parameter.of("line", "line", "px", 0.5, 400, 2.25, 0.25).setting(),
-                            Parameter.of("alike", "same in all lanes", "", 0, 1, 1, 1).setting(),
-                            Live.hold(1))
+                            Parameter.of("line-height", "line height", "px", 0.5, 400, 2.25, 0.25)
+                                    .setting(),
+                            Parameter.of("same", "same in all channels", "", 0, 1, 1, 1).setting(),
+                            Randomised.hold(1))
                     .with(Trait.POINTWISE, Trait.LIVE)
                     .called("tape", "dirt", "white streaks");
 
@@ -32,18 +34,18 @@ public final class Dropouts implements RowTreatment {
         return DESCRIPTION;
     }
 
-    /** A piece of a line, in pixels of the lane. */
+    /** A segment, in pixels of the channel. */
     private record Piece(double left, double top, double length, double height, double strength) {
-        /** How much of it is in a row of pixels. */
+        /** Coverage of a row of pixels. */
         double share(int y) {
             return Math.clamp(Math.min(y + 1, top + height) - Math.max(y, top), 0, 1);
         }
     }
 
     private static List<Piece> pieces(Size size, Settings settings, double scale) {
-        long key = Live.key(settings, settings.isOn("alike"));
+        long key = Randomised.key(settings, settings.isOn("same"));
         double rate = settings.number("rate");
-        double line = settings.number("line") * scale;
+        double line = settings.number("line-height") * scale;
         List<Piece> pieces = new ArrayList<>();
         for (int i = 0; i < Math.ceil(rate); i++) {
             double there = Math.clamp(rate - i, 0, 1);
@@ -66,8 +68,8 @@ public final class Dropouts implements RowTreatment {
     public Supplier<Work> work(Size size, Settings settings, Context context) {
         List<Piece> pieces = pieces(size, settings, context.scale());
         float lost =
-                switch (context.lane().paint()) {
-                    case LIGHT -> context.lane().span();
+                switch (context.channel().paint()) {
+                    case LIGHT -> context.channel().span();
                     case INK, SIGNED, ANGLE -> 0;
                 };
         int n = size.width();

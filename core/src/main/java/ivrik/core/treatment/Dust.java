@@ -8,18 +8,18 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /**
- * Dirt on film: specks of dust that are there for a frame or two, and scratches along the film, which
- * stay for a while and wander a little. Dark on a print, light where they were on the negative.
+ * Dirt on film: specks of dust that last one or two frames, and scratches along the film that last longer and
+ * drift. Dark on a print, light on a negative.
  */
 public final class Dust implements RowTreatment {
-    /** A scratch is fainter and stronger again along so many pixels. */
+    /** Distance in pixels over which the strength of a scratch varies. */
     private static final double FAINT_RUN_PX = 40;
 
     private static final Option TONE =
             new Option(
-                    "tone",
-                    "is",
-                    "Dark as on a print, light as on a negative, or both",
+                    "colour",
+                    "colour",
+                    "Dark: dirt on a print. Light: dirt on a negative",
                     "dark",
                     "light",
                     "both");
@@ -28,18 +28,26 @@ public final class Dust implements RowTreatment {
             Description.of(
                             "dust",
                             "Dust and scratches",
-                            "Puts specks of dust on a lane, and scratches that stay for a while.",
-                            Group.GRAIN,
+                            "Adds dust specks, and scratches that last several frames.",
+                            TreatmentGroup.GRAIN,
                             Control.RULER,
-                            Parameter.of("specks", "specks in a frame", "", 0, 500, 0, 1)
-                                    .shown(12, 12),
-                            Parameter.of("scratches", "scratches", "", 0, 40, 0, 1).shown(2, 2),
+                            Parameter.of("specks", "specks per frame", "", 0, 500, 0, 1)
+                                    .example(12, 12),
+                            Parameter.of("scratches", "scratches per frame", "", 0, 40, 0, 1)
+                                    .example(2, 2),
                             Parameter.of("size", "size", "px", 0.5, 200, 6, 0.5).setting(),
-                            Parameter.of("life", "scratches stay", "frames", 1, 1000, 30, 1)
+                            Parameter.of(
+                                            "scratch-duration",
+                                            "scratch duration",
+                                            "frames",
+                                            1,
+                                            1000,
+                                            30,
+                                            1)
                                     .setting(),
                             Parameter.percent("strength", "strength", 0, 100, 80).setting(),
-                            Parameter.of("alike", "same in all lanes", "", 0, 1, 1, 1).setting(),
-                            Live.hold(1))
+                            Parameter.of("same", "same in all channels", "", 0, 1, 1, 1).setting(),
+                            Randomised.hold(1))
                     .choosing(TONE)
                     .with(Trait.POINTWISE, Trait.LIVE)
                     .called("film", "dirt", "hair", "wear");
@@ -49,15 +57,15 @@ public final class Dust implements RowTreatment {
         return DESCRIPTION;
     }
 
-    /** Something that covers part of the picture; in pixels of the lane. */
+    /** Something that covers part of the picture, in pixels of the channel. */
     private sealed interface Dirt {
         boolean light();
 
-        /** How much of row {@code y} it covers, into the first {@code n} of {@code cover}. */
+        /** Coverage of row {@code y}, into the first {@code n} elements of {@code cover}. */
         void cover(int y, float[] cover, int n);
     }
 
-    /** A blot about a place: its outline is a circle bent by three and five waves. */
+    /** A blot whose outline is a circle with harmonics of order three and five. */
     private record Speck(
             double x, double y, double radius, double bent, double turned, boolean light)
             implements Dirt {
@@ -79,13 +87,13 @@ public final class Dust implements RowTreatment {
                                         + bent * StrictMath.sin(3 * angle)
                                         + 0.5 * bent * StrictMath.sin(5 * angle + 1));
                 double in = edge - Math.sqrt(dx * dx + dy * dy) + 0.5;
-                double small = Math.min(1, 4 * radius * radius); // smaller than its pixel
+                double small = Math.min(1, 4 * radius * radius); // smaller than a pixel
                 cover[i] = (float) Math.max(cover[i], Math.clamp(in, 0, 1) * small);
             }
         }
     }
 
-    /** A line down the picture. */
+    /** A vertical line. */
     private record Scratch(
             double x, double width, double run, double strength, long key, boolean light)
             implements Dirt {
@@ -117,7 +125,7 @@ public final class Dust implements RowTreatment {
     }
 
     private static boolean light(Settings settings, double draw) {
-        return switch (settings.word(TONE)) {
+        return switch (settings.choice(TONE)) {
             case "dark" -> false;
             case "light" -> true;
             default -> draw < 0.5;
@@ -125,7 +133,7 @@ public final class Dust implements RowTreatment {
     }
 
     private static void specks(Size size, Settings settings, double scale, List<Dirt> into) {
-        long key = Live.key(settings, settings.isOn("alike"));
+        long key = Randomised.key(settings, settings.isOn("same"));
         double count = settings.number("specks");
         for (int i = 0; i < Math.ceil(count); i++) {
             if (unit(key, i, 0) >= Math.clamp(count - i, 0, 1) * 0.9) {
@@ -145,10 +153,10 @@ public final class Dust implements RowTreatment {
 
     private static void scratches(Size size, Settings settings, double scale, List<Dirt> into) {
         Settings.Moment moment = settings.moment();
-        long key = moment.draw().at(settings.isOn("alike") ? -1 : moment.lane());
+        long key = moment.draw().at(settings.isOn("same") ? -1 : moment.channel());
         double count = settings.number("scratches");
         for (int i = 0; i < Math.ceil(count); i++) {
-            double life = settings.number("life") * (0.5 + unit(key, i, 0));
+            double life = settings.number("scratch-duration") * (0.5 + unit(key, i, 0));
             double since = moment.frame() + life * unit(key, i, 1);
             long number = (long) Math.floor(since / life);
             double there = Math.clamp(count - i, 0, 1);
@@ -177,9 +185,9 @@ public final class Dust implements RowTreatment {
         List<Dirt> dark = all.stream().filter(d -> !d.light()).toList();
         List<Dirt> light = all.stream().filter(Dirt::light).toList();
         float strength = (float) settings.share("strength");
-        float full = context.lane().span();
+        float full = context.channel().span();
         float[] ends =
-                switch (context.lane().paint()) {
+                switch (context.channel().paint()) {
                     case LIGHT -> new float[] {0, full};
                     case INK -> new float[] {full, 0};
                     case SIGNED, ANGLE -> new float[] {0, 0};

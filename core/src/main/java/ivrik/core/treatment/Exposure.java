@@ -2,20 +2,20 @@ package ivrik.core.treatment;
 
 import ivrik.core.picture.ColourRows;
 
-/** Light times two to the power of so many stops. */
+/** Linear light times two to the power of the stops. */
 public final class Exposure implements PictureTreatment {
-    private static final Option LIGHT = Light.choice(Light.LINEAR, Light.DELIVERED);
-    private static final double MOST_STOPS = 12;
+    private static final Option LIGHT =
+            WorkingLight.choice(WorkingLight.LINEAR, WorkingLight.DELIVERED);
+    private static final double MAX_STOPS = 12;
     private static final Description DESCRIPTION =
             Description.of(
                             "exposure",
                             "Exposure",
-                            "Makes the whole picture brighter or darker, as a longer or shorter"
-                                    + " exposure does.",
-                            Group.WHOLE,
+                            "Changes the exposure of the whole picture, in stops.",
+                            TreatmentGroup.WHOLE,
                             Control.RULER,
-                            Parameter.of("stops", "stops", "stops", -MOST_STOPS, MOST_STOPS, 0, 0.1)
-                                    .shown(0.7, 0.7))
+                            Parameter.of("stops", "stops", "stops", -MAX_STOPS, MAX_STOPS, 0, 0.1)
+                                    .example(0.7, 0.7))
                     .choosing(LIGHT)
                     .with(Trait.POINTWISE, Trait.BY_CHANNEL);
 
@@ -34,7 +34,9 @@ public final class Exposure implements PictureTreatment {
                     }
                 };
         return picture.then(
-                Light.isLinear(settings, LIGHT) ? Light.linear(context.transfer(), work) : work);
+                WorkingLight.isLinear(settings, LIGHT)
+                        ? WorkingLight.linear(context.transfer(), work)
+                        : work);
     }
 
     private static void times(float[] values, float by, int n) {

@@ -4,17 +4,17 @@ import ivrik.core.filter.Affine;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.Size;
 
-/** Turns a lane over, left for right or top for bottom. */
+/** Mirrors a channel horizontally or vertically. */
 public final class Flip implements Move {
     private static final Description DESCRIPTION =
             Description.of(
                             "flip",
                             "Flip",
-                            "Turns a lane over, left for right or top for bottom.",
-                            Group.MOVES,
+                            "Flips a channel horizontally or vertically.",
+                            TreatmentGroup.MOVES,
                             Control.RULER,
-                            Parameter.of("across", "across", "", 0, 1, 0, 1).shown(1, 0),
-                            Parameter.of("down", "down", "", 0, 1, 0, 1))
+                            Parameter.of("across", "horizontal", "", 0, 1, 0, 1).example(1, 0),
+                            Parameter.of("down", "vertical", "", 0, 1, 0, 1))
                     .with(Trait.SPREADS);
 
     @Override

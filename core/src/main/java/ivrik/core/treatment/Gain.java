@@ -1,15 +1,15 @@
 package ivrik.core.treatment;
 
-/** value x gain + offset, then raised to 1 / gamma; a negative value keeps its sign. */
+/** value x gain + offset, raised to 1 / gamma; a negative value keeps its sign. */
 public final class Gain implements Tone {
     private static final Description DESCRIPTION =
             Description.of(
                             "gain",
                             "Gain",
-                            "Makes a lane brighter or darker: gain, offset and gamma.",
-                            Group.TONE,
+                            "Gain, offset and gamma of a channel.",
+                            TreatmentGroup.TONE,
                             Control.PLOT,
-                            Parameter.percent("gain", "gain", 0, 1000, 100).shown(140, 80),
+                            Parameter.percent("gain", "gain", 0, 1000, 100).example(140, 80),
                             Parameter.percent("offset", "offset", -100, 100, 0),
                             Parameter.of("gamma", "gamma", "", 0.05, 20, 1, 0.05))
                     .with(Trait.POINTWISE);

@@ -1,24 +1,25 @@
 package ivrik.core.treatment;
 
 import ivrik.core.filter.Gaussian;
+import ivrik.core.filter.RotatedGaussian;
 import ivrik.core.filter.Shear;
-import ivrik.core.filter.TurnedGaussian;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
-/** Gaussian blur, alike both ways or not, along any angle. Its radius is two sigma. */
+/**
+ * Gaussian blur with separate radii for two perpendicular directions at any angle. The radius is two sigma.
+ */
 public final class GaussianBlur implements StreamedTreatment {
     private static final double FAR_PX = 1000;
     private static final Description DESCRIPTION =
             Description.of(
                             "gaussian",
                             "Gaussian blur",
-                            "Blurs a lane softly, both ways or one, so that only its colour"
-                                    + " spreads.",
-                            Group.BLUR,
+                            "Gaussian blur of a channel, in both directions or one.",
+                            TreatmentGroup.BLUR,
                             Control.RULER,
-                            Parameter.px("radius", "radius", 0, FAR_PX).shown(16, 2),
+                            Parameter.px("radius", "radius", 0, FAR_PX).example(16, 2),
                             Blurs.ACROSS,
                             Blurs.DOWN,
                             Parameter.degrees("angle", "angle").setting())
@@ -35,7 +36,7 @@ public final class GaussianBlur implements StreamedTreatment {
     }
 
     @Override
-    public Rows apply(Rows lane, Settings settings, Context context) {
+    public Rows apply(Rows channel, Settings settings, Context context) {
         double sigma = settings.number("radius") / 2 * context.scale();
         double across = sigma * settings.share("across");
         double down = sigma * settings.share("down");
@@ -43,13 +44,13 @@ public final class GaussianBlur implements StreamedTreatment {
         if (angle % 90 == 0 || across == down) {
             boolean turned = Math.abs(angle % 180) == 90;
             return Gaussian.of(
-                    lane,
+                    channel,
                     turned ? down : across,
                     turned ? across : down,
                     settings.edgeFill(),
                     context.workers());
         }
-        Plane plane = lane.toPlane(context.workers());
+        Plane plane = channel.toPlane(context.workers());
         if (across == 0 || down == 0) {
             return along(
                     plane,
@@ -58,18 +59,18 @@ public final class GaussianBlur implements StreamedTreatment {
                     settings,
                     context);
         }
-        return TurnedGaussian.of(
+        return RotatedGaussian.of(
                 plane, across, down, angle, settings.edgeFill(), context.workers());
     }
 
-    /** Shear one direction only. */
+    /** Blurs along one direction by shearing. */
     static Rows along(
-            Plane lane, double degrees, double sigma, Settings settings, Context context) {
+            Plane channel, double degrees, double sigma, Settings settings, Context context) {
         if (sigma == 0) {
-            return Rows.of(lane);
+            return Rows.of(channel);
         }
         return Shear.line(
-                lane,
+                channel,
                 degrees,
                 4 * sigma,
                 settings.edgeFill(),

@@ -9,22 +9,22 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Colours in the place of tones: BT.709 luma goes from a dark colour by a middle one, and by as many further ones as
- * are set, to a light one, in straight lines; or along one of several ready scales.
+ * Maps BT.709 luma to colours: linear interpolation from a dark colour over a middle one, and any further
+ * ones, to a light one; or along a built-in scale.
  */
 public final class GradientMap implements PictureTreatment {
-    /** Where the colours come from. */
+    /** Custom or built-in gradient. */
     public static final Option SCALE =
             new Option(
-                    "scale",
-                    "colours",
-                    "Colours of your own, or a ready scale",
-                    "own",
-                    "heat",
-                    "ice",
-                    "night");
+                    "gradient",
+                    "gradient",
+                    "A custom gradient, or a built-in one",
+                    "custom",
+                    "thermal",
+                    "cold",
+                    "night vision");
 
-    /** Further colours of one's own. */
+    /** Further colours of a custom gradient. */
     public static final Series SERIES =
             new Series(
                     "stop",
@@ -45,18 +45,18 @@ public final class GradientMap implements PictureTreatment {
             Description.of(
                             "gradient-map",
                             "Gradient map",
-                            "Puts colours in the place of tones, from dark to light.",
-                            Group.WHOLE,
+                            "Maps tones to a gradient, from dark to light.",
+                            TreatmentGroup.WHOLE,
                             Control.GRADIENT,
-                            Parameter.amount(0).shown(100, 100),
-                            Parameter.percent("middle", "middle at", 1, 99, 50).setting(),
-                            part("dark-red", "dark red", 8),
+                            Parameter.amount(0).example(100, 100),
+                            Parameter.percent("midpoint", "midpoint", 1, 99, 50).setting(),
+                            part("dark-red", "dark stop, red", 8),
                             part("dark-green", "dark green", 6),
                             part("dark-blue", "dark blue", 24),
-                            part("middle-red", "middle red", 54),
+                            part("middle-red", "middle stop, red", 54),
                             part("middle-green", "middle green", 47),
                             part("middle-blue", "middle blue", 52),
-                            part("light-red", "light red", 100),
+                            part("light-red", "light stop, red", 100),
                             part("light-green", "light green", 88),
                             part("light-blue", "light blue", 80))
                     .choosing(SCALE)
@@ -90,21 +90,22 @@ public final class GradientMap implements PictureTreatment {
     }
 
     /**
-     * A colour and the tone it stands for.
+     * A colour and its tone.
      *
-     * @param at the tone, 0 to 1
-     * @param rgb as delivered, 0 to 1
-     * @param name what its parameters are called by: {@code dark}, {@code middle}, {@code light} or of the series
+     * @param at tone, 0 to 1
+     * @param rgb gamma-encoded, 0 to 1
+     * @param name prefix of its parameters: {@code dark}, {@code middle}, {@code light} or an item of the
+     *     series
      */
     public record Stop(double at, double[] rgb, String name) {}
 
-    /** The colours that tones go through, from dark to light. */
+    /** Colours of the gradient, from dark to light. */
     public static List<Stop> stops(Settings settings) {
         double[][] ready =
-                switch (settings.word(SCALE)) {
-                    case "heat" -> HEAT;
-                    case "ice" -> ICE;
-                    case "night" -> NIGHT;
+                switch (settings.choice(SCALE)) {
+                    case "thermal" -> HEAT;
+                    case "cold" -> ICE;
+                    case "night vision" -> NIGHT;
                     default -> new double[0][];
                 };
         List<Stop> stops = new ArrayList<>();
@@ -113,7 +114,7 @@ public final class GradientMap implements PictureTreatment {
         }
         if (ready.length == 0) {
             stops.add(new Stop(0, colour(settings, "dark-"), "dark-"));
-            stops.add(new Stop(settings.share("middle"), colour(settings, "middle-"), "middle-"));
+            stops.add(new Stop(settings.share("midpoint"), colour(settings, "middle-"), "middle-"));
             stops.add(new Stop(1, colour(settings, "light-"), "light-"));
             for (int i = 0; i < settings.count(SERIES); i++) {
                 String name = SERIES.address(i, "");

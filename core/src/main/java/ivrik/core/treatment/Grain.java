@@ -6,23 +6,28 @@ import ivrik.core.filter.Noise.Spread;
 import ivrik.core.picture.Rows;
 
 /**
- * Grain as film has it: Gaussian noise of a size, strongest in the middle tones, fading to pure black
- * and white; one for all lanes, each its own, or anything between.
+ * Film grain: Gaussian noise of a given size, strongest in the midtones and zero at pure black and white,
+ * shared by all channels to an adjustable degree.
  */
 public final class Grain implements StreamedTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "grain",
                             "Grain",
-                            "Adds grain as film has it, of any size, strongest in the middle"
-                                    + " tones.",
-                            Group.GRAIN,
+                            "Adds film grain, strongest in the midtones.",
+                            TreatmentGroup.GRAIN,
                             Control.RULER,
-                            Parameter.percent("strength", "strength", 0, 200, 0).shown(14, 6),
+                            Parameter.percent("strength", "strength", 0, 200, 0).example(14, 6),
                             Parameter.of("size", "size", "px", 0.5, 400, 1.5, 0.1).setting(),
                             Parameter.percent("response", "film response", 0, 100, 100).setting(),
-                            Parameter.percent("alike", "same in all lanes", 0, 100, 0).setting(),
-                            Live.hold(1))
+                            Parameter.percent(
+                                            "correlation",
+                                            "correlation between channels",
+                                            0,
+                                            100,
+                                            0)
+                                    .setting(),
+                            Randomised.hold(1))
                     .with(Trait.POINTWISE, Trait.LIVE);
 
     @Override
@@ -31,14 +36,14 @@ public final class Grain implements StreamedTreatment {
     }
 
     @Override
-    public Rows apply(Rows lane, Settings settings, Context context) {
-        Origin origin = Live.origin(settings, Spread.GAUSSIAN);
-        Noise noise = new Noise(lane.size(), settings.number("size"), context.scale(), origin);
-        float strength = (float) settings.share("strength") * context.lane().span();
+    public Rows apply(Rows channel, Settings settings, Context context) {
+        Origin origin = Randomised.origin(settings, settings.share("correlation"), Spread.GAUSSIAN);
+        Noise noise = new Noise(channel.size(), settings.number("size"), context.scale(), origin);
+        float strength = (float) settings.share("strength") * context.channel().span();
         float response = (float) settings.share("response");
-        float span = context.lane().span();
-        return LaneRows.of(
-                lane,
+        float span = context.channel().span();
+        return ChannelRows.of(
+                channel,
                 noise,
                 (in, grain, out, n) -> {
                     for (int i = 0; i < n; i++) {

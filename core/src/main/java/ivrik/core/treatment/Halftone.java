@@ -3,29 +3,29 @@ package ivrik.core.treatment;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 
-import ivrik.core.filter.Turns;
+import ivrik.core.filter.TurnCosines;
 import ivrik.core.picture.Size;
 
 import java.util.function.Supplier;
 
 /**
- * A lane as a printing press lays it on: dots or lines on a turned grid, of which so much is covered as the
- * value says. The shape at each value is where (cos u + cos v)/2, or cos u, exceeds a height; edges are as soft
- * as one pixel, and the height is such that so much of a cell is covered. Dot gain is how much more a half is covered by than it should be.
+ * Halftone of a channel: dots or lines on a rotated grid whose covered area equals the value. The shape is
+ * the set where (cos u + cos v)/2, or cos u, exceeds a threshold, with edges one pixel soft; the threshold is
+ * chosen for the exact area. Dot gain is the excess of coverage at one half.
  */
 public final class Halftone implements RowTreatment {
     private static final Option SHAPE =
-            new Option("shape", "shape", "What the ink is laid on in", "dots", "lines");
+            new Option("shape", "shape", "Shape of the halftone screen", "dots", "lines");
 
-    /** Places looked at within a cell, along each side. */
+    /** Samples per side of a cell. */
     private static final int SIDE = 24;
 
     private static final int LEVELS = 256;
 
-    /** All that decides how high a shape is cut. */
+    /** Everything that the thresholds depend on. */
     private record Cut(boolean dots, double soft) {}
 
-    /** The same from frame to frame, and for all lanes. */
+    /** Thresholds are the same for all frames and channels. */
     private static final Cache<Cut, float[]> HEIGHTS =
             Caffeine.newBuilder().maximumSize(32).build();
 
@@ -33,14 +33,14 @@ public final class Halftone implements RowTreatment {
             Description.of(
                             "halftone",
                             "Halftone",
-                            "Lays a lane on in dots or lines, as print does.",
-                            Group.TONE,
+                            "Halftone screen of a channel, in dots or lines.",
+                            TreatmentGroup.TONE,
                             Control.RULER,
-                            Parameter.amount(0).shown(100, 100),
+                            Parameter.amount(0).example(100, 100),
                             Parameter.of("size", "size", "px", 2, 400, 8, 0.5).setting(),
                             Parameter.of("angle", "angle", "deg", -3600, 3600, 45, 1)
                                     .setting()
-                                    .shown(15, 75),
+                                    .example(15, 75),
                             Parameter.percent("gain", "dot gain", -50, 50, 0).setting())
                     .choosing(SHAPE)
                     .with(Trait.POINTWISE, Trait.PLACED)
@@ -53,17 +53,17 @@ public final class Halftone implements RowTreatment {
 
     @Override
     public Supplier<Work> work(Size size, Settings settings, Context context) {
-        boolean dots = settings.word(SHAPE).equals(SHAPE.rest());
+        boolean dots = settings.choice(SHAPE).equals(SHAPE.rest());
         double cell = settings.number("size") * context.scale();
         double angle = Math.toRadians(settings.number("angle"));
         double right = StrictMath.cos(angle) / cell;
         double down = StrictMath.sin(angle) / cell;
         float gain = (float) settings.share("gain");
-        float span = context.lane().span();
+        float span = context.channel().span();
         double soft = 2 * Math.PI / cell * (dots ? Math.sqrt(0.5) : 1);
         float[] heights = HEIGHTS.get(new Cut(dots, soft), c -> heights(c.dots, c.soft));
         float perSoft = (float) (1 / soft);
-        // too fine to be seen it is the value itself
+        // a grid finer than the pixels shows the value itself
         float seen = (float) Math.clamp((cell - 1) / 1.5, 0, 1);
         int n = size.width();
         double middleX = n / 2.0;
@@ -88,14 +88,14 @@ public final class Halftone implements RowTreatment {
         };
     }
 
-    /** The cosines of places in turns, from one on, so far apart. */
+    /** Cosines of equally spaced positions in turns. */
     private static void wave(double first, double apart, float[] out) {
-        int from = Turns.of(first);
-        int step = Turns.of(apart);
+        int from = TurnCosines.of(first);
+        int step = TurnCosines.of(apart);
         for (int x = 0; x < out.length; x++) {
             out[x] = (from + x * step) * 0x1p-32f;
         }
-        Turns.cosines(out, out.length);
+        TurnCosines.cosines(out, out.length);
     }
 
     private static void halves(float[] other, float[] height, int n) {
@@ -104,7 +104,7 @@ public final class Halftone implements RowTreatment {
         }
     }
 
-    /** What is covered where values are meant to be: a parabola through 0, 1 and a half and its gain. */
+    /** Dot gain as a parabola through 0, 1 and one half plus gain. */
     private static void gained(float[] row, float perSpan, float gain, float[] out, int n) {
         for (int x = 0; x < n; x++) {
             float value = row[x] * perSpan;
@@ -113,7 +113,9 @@ public final class Halftone implements RowTreatment {
         }
     }
 
-    /** Covered where the shape is higher than it is cut, with soft edges; as much as can be seen of that. */
+    /**
+     * Coverage where the shape exceeds the threshold, with soft edges, faded by the visibility of the grid.
+     */
     private static void ink(
             float[] over,
             float perSoft,
@@ -128,7 +130,7 @@ public final class Halftone implements RowTreatment {
         }
     }
 
-    /** For each of even shares the height above which so much of a cell is covered, edges softened. */
+    /** The threshold for each of evenly spaced areas, with soft edges. */
     private static float[] heights(boolean dots, double soft) {
         double[] covered = new double[LEVELS + 1];
         float[] wave = new float[SIDE];
@@ -149,8 +151,9 @@ public final class Halftone implements RowTreatment {
             while (before < LEVELS - 1 && covered[before + 1] < share) {
                 before++;
             }
-            double way = covered[before + 1] - covered[before];
-            double on = way == 0 ? 0 : Math.clamp((share - covered[before]) / way, 0, 1);
+            double direction = covered[before + 1] - covered[before];
+            double on =
+                    direction == 0 ? 0 : Math.clamp((share - covered[before]) / direction, 0, 1);
             heights[i] = (float) (reach - 2 * reach * (before + on) / LEVELS);
         }
         return heights;

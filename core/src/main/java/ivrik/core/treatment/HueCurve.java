@@ -11,28 +11,33 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * Hue, saturation or luma changed by a curve over the circle of hues. Greys have no hue and stay: hues are turned and
- * colours made stronger about BT.709 luma, and luma is changed as far as a colour is away from grey, by
- * {@code (max - min) / max}.
+ * Changes hue, saturation or luma by a curve over hue. Neutral greys stay: hue and saturation change around
+ * BT.709 luma, and luma changes in proportion to {@code (max - min) / max}.
  */
 public final class HueCurve implements PictureTreatment, Plot {
     private static final Option WHAT =
-            new Option("changes", "changes", "What is changed", "saturation", "hue", "luma");
+            new Option(
+                    "affects",
+                    "affects",
+                    "What the curve changes: saturation, hue or luma",
+                    "saturation",
+                    "hue",
+                    "luma");
 
-    /** How much at which hue. */
+    /** Change over hue. */
     public static final Series SERIES =
             new Series(
                     "point",
                     Parameter.of("in", "hue", "deg", 0, Hue.TURN, 0, 1).setting(),
                     Parameter.percent("out", "by", -100, 100, 0));
 
-    private static final Points POINTS = new Points(SERIES, 0, Hue.TURN, -100, 100, true);
+    private static final CurvePoints POINTS = new CurvePoints(SERIES, 0, Hue.TURN, -100, 100, true);
 
-    /** Points that are further apart know nothing of each other. */
+    /** Distance in degrees beyond which a point has no influence. */
     private static final double NEAR = 120;
 
-    /** How far all of it turns a hue, in degrees. */
-    private static final double MOST_TURN = 60;
+    /** Largest hue rotation in degrees. */
+    private static final double MAX_TURN = 60;
 
     private static final int PER_DEGREE = 4;
     private static final int STEPS = (int) Hue.TURN * PER_DEGREE;
@@ -41,9 +46,8 @@ public final class HueCurve implements PictureTreatment, Plot {
             Description.of(
                             "hue-curve",
                             "Hue curve",
-                            "Makes some hues stronger, other or brighter than the rest, by a curve"
-                                    + " over all hues.",
-                            Group.WHOLE,
+                            "Changes saturation, hue or luma by hue, with a curve.",
+                            TreatmentGroup.WHOLE,
                             Control.PLOT)
                     .choosing(WHAT)
                     .listing(SERIES)
@@ -66,7 +70,7 @@ public final class HueCurve implements PictureTreatment, Plot {
     }
 
     @Override
-    public Optional<Points> points() {
+    public Optional<CurvePoints> points() {
         return Optional.of(POINTS);
     }
 
@@ -82,8 +86,7 @@ public final class HueCurve implements PictureTreatment, Plot {
     }
 
     /**
-     * From hue in degrees to -1..1: through the points, each of which the curve goes through level, and 0 where they
-     * are far.
+     * Curve from hue in degrees to -1..1: through each point with zero slope, 0 far from all points.
      */
     static DoubleUnaryOperator curve(Settings settings) {
         List<double[]> points = new ArrayList<>();
@@ -118,12 +121,13 @@ public final class HueCurve implements PictureTreatment, Plot {
                 points.getFirst()[1]);
     }
 
-    /** At a way from one point to the next, which is {@code gap} away. */
-    private static double between(double way, double from, double gap, double to) {
+    /** Interpolation between two points that are {@code gap} apart. */
+    private static double between(double direction, double from, double gap, double to) {
         if (gap <= NEAR) {
-            return from + (to - from) * eased(way / gap);
+            return from + (to - from) * eased(direction / gap);
         }
-        return from * (1 - eased(2 * way / NEAR)) + to * (1 - eased(2 * (gap - way) / NEAR));
+        return from * (1 - eased(2 * direction / NEAR))
+                + to * (1 - eased(2 * (gap - direction) / NEAR));
     }
 
     private static double eased(double share) {
@@ -135,7 +139,7 @@ public final class HueCurve implements PictureTreatment, Plot {
     public ColourRows apply(ColourRows picture, Settings settings, PictureContext context) {
         DoubleUnaryOperator curve = curve(settings);
         Change change =
-                switch (settings.word(WHAT)) {
+                switch (settings.choice(WHAT)) {
                     case "hue" -> new Turn(curve);
                     case "luma" -> new Brighten(table(curve));
                     default -> new Strengthen(table(curve));
@@ -151,7 +155,7 @@ public final class HueCurve implements PictureTreatment, Plot {
                 });
     }
 
-    /** A value for each part of a degree. */
+    /** The curve as a table over fractions of a degree. */
     private static float[] table(DoubleUnaryOperator curve) {
         float[] table = new float[STEPS + 1];
         for (int i = 0; i <= STEPS; i++) {
@@ -164,7 +168,7 @@ public final class HueCurve implements PictureTreatment, Plot {
         return table[before] + part * (table[before + 1] - table[before]);
     }
 
-    /** What becomes of one pixel, whose hue lies between two entries of a table. */
+    /** Changes one pixel whose hue lies between two table entries. */
     private interface Change {
         void at(float[][] rgb, int i, int before, float part);
     }
@@ -193,7 +197,7 @@ public final class HueCurve implements PictureTreatment, Plot {
         }
     }
 
-    /** Cb and Cr turned, as {@link Saturation} does. */
+    /** Rotates Cb and Cr like {@link Saturation}. */
     private record Turn(float[] cos, float[] sin) implements Change {
         Turn(DoubleUnaryOperator curve) {
             this(
@@ -202,7 +206,7 @@ public final class HueCurve implements PictureTreatment, Plot {
         }
 
         private static double angle(DoubleUnaryOperator curve, double hue) {
-            return Math.toRadians(MOST_TURN * curve.applyAsDouble(hue));
+            return Math.toRadians(MAX_TURN * curve.applyAsDouble(hue));
         }
 
         @Override

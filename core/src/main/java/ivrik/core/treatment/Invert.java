@@ -1,15 +1,15 @@
 package ivrik.core.treatment;
 
-/** Turns a lane's values over: lights become darks. */
+/** Inverts a channel's values. */
 public final class Invert implements Tone {
     private static final Description DESCRIPTION =
             Description.of(
                             "invert",
                             "Invert",
-                            "Turns a lane into its negative.",
-                            Group.TONE,
+                            "Inverts a channel.",
+                            TreatmentGroup.TONE,
                             Control.PLOT,
-                            Parameter.amount(0).shown(100, 0))
+                            Parameter.amount(0).example(100, 0))
                     .with(Trait.POINTWISE);
 
     @Override

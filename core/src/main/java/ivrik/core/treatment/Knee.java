@@ -1,19 +1,19 @@
 package ivrik.core.treatment;
 
 /**
- * What lies above a threshold: nothing below it, then a parabola, then a straight line. It is soft for half
- * a stop below and above.
+ * A soft threshold: 0 below, then a parabola, then the excess over the threshold. The parabola extends half a
+ * stop to each side.
  *
- * @param low where it begins
- * @param high from where on it is straight
+ * @param low start of the parabola
+ * @param high end of the parabola
  */
 record Knee(float low, float high) {
-    /** Linear light of a middle grey. */
+    /** Linear light of middle grey. */
     private static final double MIDDLE_GREY = 0.18;
 
     private static final double SOFT_STOPS = 0.5;
 
-    /** So many stops of linear light over middle grey. */
+    /** A threshold in stops above middle grey. */
     static Knee stopsOverGrey(double stops) {
         double threshold = MIDDLE_GREY * StrictMath.pow(2, stops);
         return new Knee(
@@ -21,7 +21,7 @@ record Knee(float low, float high) {
                 (float) (threshold * StrictMath.pow(2, SOFT_STOPS)));
     }
 
-    /** By sums alone, which Java makes vectors of. */
+    /** The excess, written as a sum so that the loop vectorises. */
     float above(float light) {
         float width = high - low;
         float over = positive(light - low);
@@ -30,7 +30,7 @@ record Knee(float low, float high) {
         return soft * soft * (1 / (2 * width)) + straight;
     }
 
-    /** The same for the values from one on, up to another. */
+    /** The excess of a range of values. */
     void above(float[] light, float[] above, int from, int to) {
         for (int i = from; i < to; i++) {
             above[i] = above(light[i]);

@@ -1,19 +1,19 @@
 package ivrik.core.treatment;
 
-/** Sets what goes in as black and white, what comes out for them, and the gamma between. */
+/** Input black and white, output black and white, and gamma. */
 public final class Levels implements Tone {
     private static final Description DESCRIPTION =
             Description.of(
                             "levels",
                             "Levels",
-                            "Sets which values of a lane become black and white, and what lies"
-                                    + " between.",
-                            Group.TONE,
+                            "Input and output levels of a channel, with gamma.",
+                            TreatmentGroup.TONE,
                             Control.PLOT,
-                            Parameter.percent("in-low", "in from", -100, 200, 0).shown(12, 0),
-                            Parameter.percent("in-high", "to", -100, 400, 100).shown(80, 100),
-                            Parameter.percent("out-low", "out from", -100, 200, 0).shown(0, 10),
-                            Parameter.percent("out-high", "to", -100, 200, 100).shown(100, 90),
+                            Parameter.percent("in-low", "input black", -100, 200, 0).example(12, 0),
+                            Parameter.percent("in-high", "to", -100, 400, 100).example(80, 100),
+                            Parameter.percent("out-low", "output black", -100, 200, 0)
+                                    .example(0, 10),
+                            Parameter.percent("out-high", "to", -100, 200, 100).example(100, 90),
                             Parameter.of("gamma", "gamma", "", 0.05, 20, 1, 0.05))
                     .with(Trait.POINTWISE);
 

@@ -5,17 +5,17 @@ import ivrik.core.picture.ColourRows;
 
 import java.util.Optional;
 
-/** Each colour as a table has it: one of ours, or one that was read from a {@code .cube} file. */
+/** Maps colours by a lookup table: a built-in one, or one from a {@code .cube} file. */
 public final class LookupTable implements PictureTreatment {
-    /** Chosen of {@link #TABLE} for one that the step brings along. */
-    public static final String OWN = "own";
+    /** Choice of {@link #TABLE} for the step's own table. */
+    public static final String OWN = "custom";
 
-    /** Which table. */
+    /** The table. */
     public static final Option TABLE =
             new Option(
                     "table",
                     "table",
-                    "A ready one, or one of your own: bring in a .cube file for it",
+                    "A built-in table, or a custom one from an imported .cube file",
                     "warm",
                     "cool",
                     "print",
@@ -27,11 +27,11 @@ public final class LookupTable implements PictureTreatment {
             Description.of(
                             "lookup-table",
                             "Lookup table",
-                            "Gives each colour what a table has in its place: to bring a log or"
-                                    + " flat picture to normal, or to grade it.",
-                            Group.WHOLE,
+                            "Applies a lookup table (LUT), to normalise log or flat footage or to"
+                                    + " grade it.",
+                            TreatmentGroup.WHOLE,
                             Control.RULER,
-                            Parameter.amount(0).shown(100, 100))
+                            Parameter.amount(0).example(100, 100))
                     .choosing(TABLE)
                     .with(Trait.POINTWISE, Trait.TABLE)
                     .called("lut", "cube", "grade", "log", "normalise", "warm", "cool", "print");
@@ -43,7 +43,7 @@ public final class LookupTable implements PictureTreatment {
 
     @Override
     public boolean needsTable(Settings settings) {
-        return settings.word(TABLE).equals(OWN);
+        return settings.choice(TABLE).equals(OWN);
     }
 
     @Override
@@ -51,7 +51,7 @@ public final class LookupTable implements PictureTreatment {
         Optional<ColourTable> table =
                 needsTable(settings)
                         ? context.table()
-                        : Optional.of(ReadyTables.named(settings.word(TABLE)));
+                        : Optional.of(BuiltInTables.named(settings.choice(TABLE)));
         return table.map(t -> picture.then(t::apply)).orElse(picture);
     }
 }

@@ -6,17 +6,15 @@ import ivrik.core.colour.TransferTable;
 import ivrik.core.picture.ColourRows;
 
 /**
- * One curve through points for BT.709 luma: what it adds to that is added to all channels, so that colours keep their
- * distance from grey.
+ * A curve of BT.709 luma: the change of luma is added to all channels, which keeps colour differences.
  */
-public final class LumaCurve implements ThroughPoints {
+public final class LumaCurve implements CurveTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "luma-curve",
                             "Luma curve",
-                            "Changes how bright the picture is by one curve, and leaves its"
-                                    + " colours as strong as they are.",
-                            Group.WHOLE,
+                            "Tone curve of luma that keeps saturation.",
+                            TreatmentGroup.WHOLE,
                             Control.PLOT)
                     .listing(Curve.SERIES)
                     .with(Trait.POINTWISE)

@@ -1,7 +1,7 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.Moved;
 import ivrik.core.filter.Warp;
+import ivrik.core.filter.WarpedPlane;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
@@ -9,41 +9,42 @@ import ivrik.core.picture.Size;
 import java.util.List;
 
 /**
- * A treatment that only moves what is there; a held lane takes no part in it. All moves of a lane that
- * follow each other are one mapping, sampled once. Of an amount below 100 % the numbers that drive it
- * are so much less away from rest.
+ * A treatment that only maps positions; a fixed channel is excluded. Consecutive mappings of a channel are
+ * composed and sampled once. An amount below 100 % reduces the parameters' distance from their defaults.
  */
-public interface Move extends LaneTreatment {
+public interface Move extends ChannelTreatment {
     /**
-     * Where each pixel of the moved lane comes from.
+     * Source position of each pixel.
      *
-     * @param size of the lane
+     * @param size size of the channel
      */
     Warp warp(Settings settings, Size size, Context context);
 
-    /** The same mapping where only a few places are asked for: made more quickly, to 1e-6 of a pixel. */
+    /** The same mapping for a few positions: faster, accurate to 1e-6 pixels. */
     default Warp outline(Settings settings, Size size) {
         return warp(settings, size, ValidRegionFinder.WHOLE);
     }
 
-    /** Whether it leaves the edge of the picture where it is, so that nothing is uncovered. */
+    /** Whether the picture's border stays in place, so that nothing is uncovered. */
     default boolean keepsEdge(Settings settings) {
         return false;
     }
 
     @Override
-    default Rows apply(Plane lane, Settings settings, Context context) {
-        return Moved.of(
-                lane,
-                List.of(warp(settings, lane.size(), context)),
+    default Rows apply(Plane channel, Settings settings, Context context) {
+        return WarpedPlane.of(
+                channel,
+                List.of(warp(settings, channel.size(), context)),
                 settings.edgeFill(),
                 settings.sampler());
     }
 
-    /** The largest part about the middle, in the shape of the picture, that comes from what is covered. */
+    /**
+     * The largest centred region in the picture's shape whose samples come from the covered region.
+     */
     @Override
     default ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return ValidRegionFinder.of(
-                before, outline(settings, size), ValidRegionFinder.reach(settings), size);
+                before, outline(settings, size), ValidRegionFinder.supportRadius(settings), size);
     }
 }

@@ -3,28 +3,28 @@ package ivrik.core.treatment;
 import java.util.List;
 
 /**
- * One choice of a treatment, the same for all lanes and at all times.
+ * A choice of a treatment, the same for all channels and frames.
  *
- * @param name in files
- * @param title in the window
- * @param help what it is about
- * @param words what can be chosen; the first is the rest
+ * @param name name in files
+ * @param title name in the window
+ * @param help explanation
+ * @param choices words to choose from; the first is the default
  */
-public record Option(String name, String title, String help, List<String> words) {
+public record Option(String name, String title, String help, List<String> choices) {
     public Option {
-        words = List.copyOf(words);
+        choices = List.copyOf(choices);
     }
 
-    public Option(String name, String title, String help, String... words) {
-        this(name, title, help, List.of(words));
+    public Option(String name, String title, String help, String... choices) {
+        this(name, title, help, List.of(choices));
     }
 
-    /** The word at a place among them, or as near to it as there is one. */
+    /** The word at an index, clamped to the list. */
     public String near(double place) {
-        return words.get(Math.clamp(Math.round(place), 0, words.size() - 1));
+        return choices.get(Math.clamp(Math.round(place), 0, choices.size() - 1));
     }
 
     public String rest() {
-        return words.getFirst();
+        return choices.getFirst();
     }
 }

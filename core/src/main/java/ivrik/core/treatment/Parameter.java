@@ -5,15 +5,16 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 /**
  * One number of a treatment.
  *
- * @param name in files and addresses, such as {@code x}
- * @param title in the window
- * @param unit as shown: {@code px}, {@code %}, {@code deg}
- * @param rest where it has no effect, or where it says nothing in particular
- * @param step the change of one arrow key press
- * @param drives whether it makes the treatment act: with all of these at rest nothing is changed
+ * @param name name in files and addresses, such as {@code x}
+ * @param title name in the window
+ * @param unit displayed unit: {@code px}, {@code %}, {@code deg}
+ * @param rest default value, without effect if there is such a value
+ * @param step change per arrow key press
+ * @param drives whether the parameter gives the treatment its effect: with all of these at their defaults
+ *     nothing changes
  * @param jitters whether jitter moves it
- * @param shownFirst what the first lane has where the treatment is shown off
- * @param shownLast what the last lane has there
+ * @param exampleFirst example value of the first channel
+ * @param exampleLast example value of the last channel
  */
 @RecordBuilder
 public record Parameter(
@@ -26,13 +27,13 @@ public record Parameter(
         double step,
         boolean drives,
         boolean jitters,
-        double shownFirst,
-        double shownLast)
+        double exampleFirst,
+        double exampleLast)
         implements ParameterBuilder.With {
-    /** The unit of what is at rest again after each whole number. */
+    /** Unit of a parameter that has no effect at any integer. */
     public static final String TILES = "tiles";
 
-    /** How much of a treatment is done, in every treatment. */
+    /** The amount, a parameter of every treatment. */
     public static final String AMOUNT = "amount";
 
     public static Parameter of(
@@ -46,7 +47,7 @@ public record Parameter(
         return new Parameter(name, title, unit, min, max, rest, step, true, false, rest, rest);
     }
 
-    /** A length in pixels of the full-size sequence, at rest 0. */
+    /** A length in pixels of the full-size sequence, default 0. */
     public static Parameter px(String name, String title, double min, double max) {
         return of(name, title, "px", min, max, 0, 1);
     }
@@ -56,17 +57,17 @@ public record Parameter(
         return of(name, title, "%", min, max, rest, 1);
     }
 
-    /** An angle, clockwise on the screen, at rest 0. */
+    /** A clockwise angle, default 0. */
     public static Parameter degrees(String name, String title) {
         return of(name, title, "deg", -3600, 3600, 0, 1);
     }
 
-    /** How much of the treatment is done. */
+    /** The amount of the treatment. */
     static Parameter amount(double rest) {
-        return percent(AMOUNT, "Amount", 0, 100, rest);
+        return percent(AMOUNT, "amount", 0, 100, rest);
     }
 
-    /** Such that it says how, not how much: it makes nothing act by itself. */
+    /** This parameter as a setting: without effect by itself. */
     public Parameter setting() {
         return withDrives(false);
     }
@@ -75,21 +76,23 @@ public record Parameter(
         return withJitters(true);
     }
 
-    /** With what the first and the last lane have where the treatment is shown off. */
-    public Parameter shown(double first, double last) {
-        return withShownFirst(first).withShownLast(last);
+    /** This parameter with example values for the first and the last channel. */
+    public Parameter example(double first, double last) {
+        return withExampleFirst(first).withExampleLast(last);
     }
 
     public Parameter stepping(double by) {
         return withStep(by);
     }
 
-    /** What lane {@code lane} of {@code lanes} has where the treatment is shown off. */
-    public double shownFor(int lane, int lanes) {
-        return lanes < 2 ? shownFirst : shownFirst + (shownLast - shownFirst) * lane / (lanes - 1);
+    /** The example value of a channel. */
+    public double exampleFor(int channel, int channels) {
+        return channels < 2
+                ? exampleFirst
+                : exampleFirst + (exampleLast - exampleFirst) * channel / (channels - 1);
     }
 
-    /** Whether each whole number of it is as good as rest. */
+    /** Whether every integer has no effect. */
     public boolean comesRound() {
         return unit.equals(TILES);
     }

@@ -10,9 +10,9 @@ import ivrik.core.picture.Plane;
 import java.util.List;
 import java.util.Optional;
 
-/** How the phosphors of a screen are arranged: where each of red, green and blue lets light through. */
+/** Arrangements of a screen's phosphors: where red, green and blue are transmitted. */
 enum PhosphorMask {
-    GRILLE("grille") {
+    GRILLE("aperture grille") {
         @Override
         double height() {
             return 0;
@@ -23,7 +23,7 @@ enum PhosphorMask {
             return isIn(x * 3 - channel, FILL);
         }
     },
-    SLOT("slot") {
+    SLOT("slot mask") {
         @Override
         double width() {
             return 2;
@@ -41,7 +41,7 @@ enum PhosphorMask {
             return isIn(across * 3 - channel, FILL) && isIn(down - Math.floor(down), SLOT_LONG);
         }
     },
-    TRIAD("triad") {
+    TRIAD("shadow mask") {
         @Override
         double height() {
             return Math.sqrt(3);
@@ -61,57 +61,56 @@ enum PhosphorMask {
         }
     };
 
-    /** How much of a third of the pitch is open. */
+    /** Open share of a third of the pitch. */
     private static final double FILL = 0.86;
 
-    /** How much of a slot's way down is open. */
+    /** Open share of a slot's height. */
     private static final double SLOT_LONG = 0.84;
 
-    /** The radius of a dot, in pitches. */
+    /** Radius of a dot in pitches. */
     private static final double DOT = 0.26;
 
-    /** Texels to a pixel of the picture. */
+    /** Texels per pixel. */
     private static final double FINE = 8;
 
     private static final int FEWEST = 24;
-    private static final int MOST = 192;
+    private static final int MAX = 192;
 
-    /** Places looked at within a texel, along each side. */
+    /** Samples per side of a texel. */
     private static final int WITHIN = 4;
 
-    /** The choice of one of them, or a picture of one's own. */
+    /** The arrangement, or a custom image. */
     static final Option CHOICE =
             new Option(
-                    "mask",
-                    "mask",
-                    "How the phosphors are arranged; a picture of your own is repeated at its own"
-                            + " size",
-                    "grille",
-                    "slot",
-                    "triad",
-                    "own picture");
+                    "phosphor-mask",
+                    "phosphor mask",
+                    "Arrangement of the phosphors; a custom image is tiled at original size",
+                    "aperture grille",
+                    "slot mask",
+                    "shadow mask",
+                    "custom image");
 
     private record Drawn(PhosphorMask mask, double pitchPx) {}
 
-    /** The same from frame to frame. */
+    /** Masks are the same for all frames. */
     private static final Cache<Drawn, PatternTile> DRAWN =
             Caffeine.newBuilder().maximumSize(8).build();
 
-    private final String word;
+    private final String choice;
 
-    PhosphorMask(String word) {
-        this.word = word;
+    PhosphorMask(String choice) {
+        this.choice = choice;
     }
 
-    /** What repeats itself is so many pitches wide. */
+    /** Width of the repeated tile in pitches. */
     double width() {
         return 1;
     }
 
-    /** What repeats itself is so many pitches high; 0 if it is the same all the way down. */
+    /** Height of the repeated tile in pitches; 0 if it does not vary vertically. */
     abstract double height();
 
-    /** Whether a channel's light comes through at a place, in pitches. */
+    /** Whether a channel is transmitted at a position in pitches. */
     abstract boolean lets(int channel, double x, double y);
 
     private static boolean isIn(double at, double share) {
@@ -119,25 +118,25 @@ enum PhosphorMask {
     }
 
     static boolean isOwnPicture(Settings settings) {
-        return settings.word(CHOICE).equals("own picture");
+        return settings.choice(CHOICE).equals("custom image");
     }
 
     /**
-     * What repeats itself, as pixels see it.
+     * The repeated tile at pixel resolution.
      *
-     * @param pitchPx in pixels of the picture
-     * @param own the picture that the step names
+     * @param pitchPx in rendered pixels
+     * @param own the step's picture
      */
     static Optional<PatternTile> tile(Settings settings, double pitchPx, Optional<Frame> own) {
         if (isOwnPicture(settings)) {
             return own.map(PhosphorMask::ofPicture);
         }
         for (PhosphorMask mask : values()) {
-            if (settings.word(CHOICE).equals(mask.word)) {
+            if (settings.choice(CHOICE).equals(mask.choice)) {
                 return Optional.of(DRAWN.get(new Drawn(mask, pitchPx), d -> mask.drawn(d.pitchPx)));
             }
         }
-        throw new IllegalArgumentException("no mask is called " + settings.word(CHOICE));
+        throw new IllegalArgumentException("no mask is called " + settings.choice(CHOICE));
     }
 
     private static PatternTile ofPicture(Frame frame) {
@@ -170,7 +169,7 @@ enum PhosphorMask {
     }
 
     private static int texels(double px) {
-        return (int) Math.clamp(Math.ceil(FINE * px), FEWEST, MOST);
+        return (int) Math.clamp(Math.ceil(FINE * px), FEWEST, MAX);
     }
 
     private float open(int channel, int x, int y, int columns, int rows) {

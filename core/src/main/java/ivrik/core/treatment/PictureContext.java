@@ -8,12 +8,12 @@ import ivrik.core.threads.Workers;
 import java.util.Optional;
 
 /**
- * Where a treatment of whole pictures does its work.
+ * The environment of a whole-picture treatment.
  *
- * @param scale pixels of the picture to a pixel of the full-size sequence, over 0
- * @param transfer what brings the numbers of the picture to linear light
- * @param picture the one that the step names, at the same scale
- * @param table of colours, that the step brings along
+ * @param scale rendered pixels per pixel of the full-size sequence, greater than 0
+ * @param transfer transfer function of the picture
+ * @param picture the step's picture, at the same scale
+ * @param table the step's own colour table
  */
 public record PictureContext(
         double scale,

@@ -3,18 +3,18 @@ package ivrik.core.treatment;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
-/** A treatment that can be drawn as what comes out for what goes in. */
+/** A treatment with a plot of output over input. */
 public interface Plot {
-    /** What comes out for what goes in, from 0 to 1, where all of it is done. */
+    /** Output for input from 0 to 1 at full amount. */
     DoubleUnaryOperator plotted(Settings settings);
 
-    /** What comes out where nothing is done. */
+    /** Output without the treatment. */
     default double untouched(double in) {
         return in;
     }
 
-    /** The points that its curve goes through; empty where numbers make it. */
-    default Optional<Points> points() {
+    /** The editable points of the curve; empty for a curve defined by numbers. */
+    default Optional<CurvePoints> points() {
         return Optional.empty();
     }
 }

@@ -1,16 +1,18 @@
 package ivrik.core.treatment;
 
-/** Leaves a lane only a few levels. */
+/** Reduces a channel to a few levels. */
 public final class Posterise implements Tone {
     private static final Description DESCRIPTION =
             Description.of(
                             "posterise",
                             "Posterise",
-                            "Leaves a lane only a few levels of brightness.",
-                            Group.TONE,
+                            "Reduces a channel to a few levels.",
+                            TreatmentGroup.TONE,
                             Control.PLOT,
-                            Parameter.amount(0).shown(100, 100),
-                            Parameter.of("levels", "levels", "", 2, 64, 4, 1).setting().shown(3, 6))
+                            Parameter.amount(0).example(100, 100),
+                            Parameter.of("levels", "levels", "", 2, 64, 4, 1)
+                                    .setting()
+                                    .example(3, 6))
                     .with(Trait.POINTWISE);
 
     @Override

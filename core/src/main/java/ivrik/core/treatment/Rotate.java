@@ -4,17 +4,16 @@ import ivrik.core.filter.Affine;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.Size;
 
-/** Turns a lane about a point, clockwise; exact at right angles. */
+/** Rotates a channel about a point, clockwise; exact for right angles. */
 public final class Rotate implements Move {
     private static final Description DESCRIPTION =
             Description.of(
                             "rotate",
                             "Rotate",
-                            "Turns a lane about a point, so that it parts from the others more and"
-                                    + " more outward.",
-                            Group.MOVES,
+                            "Rotates a channel about a point; the misregistration grows outwards.",
+                            TreatmentGroup.MOVES,
                             Control.RULER,
-                            Parameter.degrees("angle", "angle").stepping(0.1).shown(1.2, -1.2),
+                            Parameter.degrees("angle", "angle").stepping(0.1).example(1.2, -1.2),
                             Centre.X,
                             Centre.Y)
                     .with(Trait.SPREADS);

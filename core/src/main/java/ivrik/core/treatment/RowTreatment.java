@@ -9,26 +9,25 @@ import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
- * Work on a lane that needs of it no more than the row at hand. So it needs no plane of it: in a picture
- * whose rows are just being made, each is treated as it comes.
+ * A treatment that needs only the present row. Rows are treated as they are computed, without a plane.
  */
 public interface RowTreatment extends StreamedTreatment {
-    /** Work on one row, in place; the row may be longer than the picture is wide. */
+    /** Treats one row in place; the array may be longer than the picture is wide. */
     @FunctionalInterface
     interface Work {
         void row(int y, float[] row);
     }
 
-    /** The work, for each thread its own, with whatever scratch space it needs. */
+    /** Work for one thread, with its scratch space. */
     Supplier<Work> work(Size size, Settings settings, Context context);
 
     /**
-     * A picture's rows with work done on its channels as they come.
+     * A picture's rows with work applied to its channels.
      *
-     * @param channels the work on red, green and blue; empty for one that stays as it is
+     * @param channels work on red, green and blue; empty for an unchanged channel
      */
     static ColourRows on(ColourRows rows, List<Optional<Supplier<Work>>> channels) {
-        return Light.placed(
+        return WorkingLight.placed(
                 rows,
                 () -> {
                     List<Work> own =
@@ -44,7 +43,7 @@ public interface RowTreatment extends StreamedTreatment {
     }
 
     @Override
-    default Rows apply(Rows lane, Settings settings, Context context) {
-        return LaneRows.byRow(lane, work(lane.size(), settings, context));
+    default Rows apply(Rows channel, Settings settings, Context context) {
+        return ChannelRows.byRow(channel, work(channel.size(), settings, context));
     }
 }

@@ -4,21 +4,21 @@ import ivrik.core.colour.Luma;
 import ivrik.core.picture.ColourRows;
 
 /**
- * Each channel's distance from BT.709 luma times so much: Y + s (c - Y); and hues turned, as the colour differences of
- * BT.709 are, with luma as it was.
+ * Scales the distance of each channel from BT.709 luma: Y + s (c - Y); rotates hue in the Cb/Cr plane of
+ * BT.709 with constant luma.
  */
 public final class Saturation implements PictureTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "saturation",
                             "Saturation",
-                            "Makes the colours of the whole picture stronger or weaker, down to"
-                                    + " greys.",
-                            Group.WHOLE,
+                            "Raises or lowers the saturation of the whole picture, and rotates its"
+                                    + " hue.",
+                            TreatmentGroup.WHOLE,
                             Control.RULER,
                             Parameter.percent("saturation", "saturation", 0, 400, 100)
-                                    .shown(160, 160),
-                            Parameter.of("hue", "hue", "deg", -180, 180, 0, 1))
+                                    .example(160, 160),
+                            Parameter.of("hue", "hue rotation", "deg", -180, 180, 0, 1))
                     .with(Trait.POINTWISE);
 
     @Override
@@ -46,7 +46,7 @@ public final class Saturation implements PictureTreatment {
                 });
     }
 
-    /** Cb and Cr turned; positive from blue towards red. */
+    /** Rotates Cb and Cr, positive from blue towards red. */
     private static void turn(float[] luma, float[][] rgb, double by, int n) {
         float c = (float) StrictMath.cos(by);
         float s = (float) StrictMath.sin(by);
@@ -63,7 +63,7 @@ public final class Saturation implements PictureTreatment {
         }
     }
 
-    /** Each value's distance from luma times so much. */
+    /** Scales the distance of each value from luma. */
     static void spread(float[] luma, float[] channel, float by, int n) {
         for (int i = 0; i < n; i++) {
             channel[i] = luma[i] + by * (channel[i] - luma[i]);

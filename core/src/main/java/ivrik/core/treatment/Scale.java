@@ -4,22 +4,21 @@ import ivrik.core.filter.Affine;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.Size;
 
-/** Makes a lane larger or smaller about a point. */
+/** Scales a channel about a point. */
 public final class Scale implements Move {
     private static final Description DESCRIPTION =
             Description.of(
                             "scale",
                             "Scale",
-                            "Makes a lane a little larger or smaller than the others, about a"
-                                    + " point.",
-                            Group.MOVES,
+                            "Scales a channel about a point.",
+                            TreatmentGroup.MOVES,
                             Control.RULER,
-                            Parameter.percent("x", "across", 1, 1000, 100)
+                            Parameter.percent("x", "horizontal", 1, 1000, 100)
                                     .stepping(0.1)
-                                    .shown(102, 98),
-                            Parameter.percent("y", "down", 1, 1000, 100)
+                                    .example(102, 98),
+                            Parameter.percent("y", "vertical", 1, 1000, 100)
                                     .stepping(0.1)
-                                    .shown(102, 98),
+                                    .example(102, 98),
                             Centre.X,
                             Centre.Y)
                     .with(Trait.SPREADS);

@@ -1,43 +1,43 @@
 package ivrik.core.treatment;
 
-import ivrik.core.filter.ScanBeam;
+import ivrik.core.filter.ScanlineBeam;
 
 import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * How much of a mask and a beam there is room for at each level of light, and what pays back the light that
- * they take.
+ * Headroom for mask and beam at each light level, and the factors that compensate the absorbed light.
  *
- * @param perMean of each channel, one over the mean of the mask
- * @param payBack of each channel, for each part of the beam how much brighter it makes the mean of the picture,
- *     then how much more where all of the mask shows
- * @param rooms of each level from black to white, evenly by the square root of light: how much of the mask there is
- *     room for and how narrow a beam, see {@link #masks} and {@link #narrows}; one number is read in half the time of two
+ * @param perMean per channel, 1 divided by the mean of the mask
+ * @param payBack per channel and beam profile, the factor on the mean of the picture, first without and then
+ *     with the mask at full strength
+ * @param rooms per level from black to white, evenly spaced by the square root of light: packed headroom for
+ *     the mask and narrowness of the beam, see {@link #masks} and {@link #narrows}; one packed number is read
+ *     in half the time of two
  */
 record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
-    /** The level of white. */
+    /** Index of white. */
     static final int COUNT = 4096;
 
-    /** A share is so many codes at most. Of two in one number the mask's is the upper. */
+    /** Largest code of a packed share; the mask's is in the upper half. */
     private static final int CODES = (1 << Short.SIZE) - 1;
 
     private static final float PER_CODE = 1f / CODES;
 
-    /** The share of the room above a value that the mask may use; the beam has the rest. */
+    /** Share of the headroom for the mask; the beam gets the rest. */
     private static final double FOR_THE_MASK = 0.6;
 
-    /** How abruptly what is wanted gives way to what there is room for. */
+    /** Exponent of the soft limit. */
     private static final double HARD = 4;
 
     private static final int CHANNELS = 3;
 
-    /** Both are shown in full, and the middle of a line is as bright as the picture is. */
-    static ScreenLevels asItIs(double mask, ScanBeam beam) {
+    /** Full mask and beam; the centre of a scanline is as bright as the picture. */
+    static ScreenLevels asItIs(double mask, ScanlineBeam beam) {
         float[] ones = new float[CHANNELS];
         Arrays.fill(ones, 1);
-        float[] byThePeak = new float[2 * ScanBeam.PARTS];
-        for (int k = 1; k <= ScanBeam.PARTS; k++) {
+        float[] byThePeak = new float[2 * ScanlineBeam.PARTS];
+        for (int k = 1; k <= ScanlineBeam.PARTS; k++) {
             byThePeak[k - 1] = (float) beam.strength(k);
         }
         int[] rooms = new int[COUNT + 1];
@@ -46,13 +46,13 @@ record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
     }
 
     /**
-     * As much as there is room for when their light is paid back.
+     * As much mask and beam as the headroom allows with compensation.
      *
-     * @param rows the mean of the mask along each row of the picture, for each channel
-     * @param brightest of the mask, if there is one
+     * @param rows mean of the mask along each row, per channel
+     * @param brightest maximum of the mask, if any
      */
     static ScreenLevels paidBack(
-            double[][] rows, Optional<Float> brightest, double mask, ScanBeam beam) {
+            double[][] rows, Optional<Float> brightest, double mask, ScanlineBeam beam) {
         float[] perMean = new float[CHANNELS];
         float[][] payBack = new float[CHANNELS][];
         double most = 1;
@@ -79,7 +79,7 @@ record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
         return (int) Math.round(mask * CODES) << Short.SIZE | (int) Math.round(narrow * CODES);
     }
 
-    /** The room that each light leaves, as many as there is place for. */
+    /** Looks up the packed headroom of each value. */
     void roomsFor(float[] light, int[] room) {
         levels(light, room);
         for (int i = 0; i < room.length; i++) {
@@ -94,14 +94,14 @@ record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
         }
     }
 
-    /** How much of the mask there is room for, 0..1. */
+    /** Share of the mask, 0..1. */
     static void masks(int[] room, float[] mask) {
         for (int i = 0; i < mask.length; i++) {
             mask[i] = (room[i] >>> Short.SIZE) * PER_CODE;
         }
     }
 
-    /** How narrow a beam there is room for, 0..1. */
+    /** Narrowness of the beam, 0..1. */
     static void narrows(int[] room, float[] narrow) {
         for (int i = 0; i < narrow.length; i++) {
             narrow[i] = (room[i] & CODES) * PER_CODE;
@@ -116,26 +116,26 @@ record ScreenLevels(float[] perMean, float[][] payBack, int[] rooms) {
         return Math.max(1e-3, sum / values.length);
     }
 
-    private static float[] byTheMean(double[] rows, double mean, ScanBeam beam) {
-        double[] plain = new double[ScanBeam.PARTS];
-        double[] masked = new double[ScanBeam.PARTS];
+    private static float[] byTheMean(double[] rows, double mean, ScanlineBeam beam) {
+        double[] plain = new double[ScanlineBeam.PARTS];
+        double[] masked = new double[ScanlineBeam.PARTS];
         for (int y = 0; y < rows.length; y++) {
             double phase = beam.phase(y + 0.5);
-            for (int k = 1; k <= ScanBeam.PARTS; k++) {
-                double part = beam.strength(k) * ScanBeam.times(k, phase) / rows.length;
+            for (int k = 1; k <= ScanlineBeam.PARTS; k++) {
+                double part = beam.strength(k) * ScanlineBeam.times(k, phase) / rows.length;
                 plain[k - 1] += part;
                 masked[k - 1] += part * rows[y] / mean;
             }
         }
-        float[] made = new float[2 * ScanBeam.PARTS];
-        for (int k = 0; k < ScanBeam.PARTS; k++) {
+        float[] made = new float[2 * ScanlineBeam.PARTS];
+        for (int k = 0; k < ScanlineBeam.PARTS; k++) {
             made[k] = (float) plain[k];
-            made[ScanBeam.PARTS + k] = (float) (masked[k] - plain[k]);
+            made[ScanlineBeam.PARTS + k] = (float) (masked[k] - plain[k]);
         }
         return made;
     }
 
-    /** What of {@code wanted} there is room for, 0..1; it gives way softly. */
+    /** The share of {@code wanted} that is available, 0..1, with a soft limit. */
     private static double given(double there, double wanted) {
         if (wanted <= 0) {
             return 1;

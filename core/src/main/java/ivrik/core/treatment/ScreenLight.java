@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 
 import ivrik.core.colour.TransferTable;
 import ivrik.core.filter.PatternTile;
-import ivrik.core.filter.ScanBeam;
+import ivrik.core.filter.ScanlineBeam;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Size;
@@ -14,16 +14,16 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * What a mask and a beam make of each value. How much of either there is room for depends on the value's light alone and
- * is looked up; what pays back their light follows from it.
+ * Applies mask and beam to each value. The available strength depends only on the value's light and is looked
+ * up; the compensation follows from the strength.
  */
 final class ScreenLight {
-    /** The same from frame to frame. */
+    /** Levels are the same for all frames. */
     private static final Cache<Object, ScreenLevels> LEVELS_OF =
             Caffeine.newBuilder().maximumSize(8).build();
 
     private final Optional<PatternTile> tile;
-    private final ScanBeam beam;
+    private final ScanlineBeam beam;
     private final Optional<Warp> curve;
     private final Size size;
     private final TransferTable in;
@@ -33,12 +33,12 @@ final class ScreenLight {
     private final ScreenLevels levels;
 
     /**
-     * @param key all that it depends on; empty where it is worked out anew, as with a picture of one's own
+     * @param key everything that the levels depend on; empty to compute them again, as for a custom image
      */
     ScreenLight(
             Optional<PatternTile> tile,
             float mask,
-            ScanBeam beam,
+            ScanlineBeam beam,
             Optional<Warp> curve,
             boolean paidBack,
             Size size,
@@ -79,21 +79,21 @@ final class ScreenLight {
     }
 
     ColourRows of(ColourRows picture) {
-        return Light.placed(picture, Lit::new);
+        return WorkingLight.placed(picture, Lit::new);
     }
 
-    /** The scratch rows of one thread. */
-    private final class Lit implements Light.Placed {
+    /** Scratch rows of one thread. */
+    private final class Lit implements WorkingLight.Placed {
         private final int n = size.width();
         private final PatternTile.Drawer drawer =
                 tile.map(t -> t.drawer(size.width())).orElse(null);
         private final Bulged bulged = curve.map(c -> new Bulged(c, n)).orElse(null);
 
-        /** All 1 where there is no mask. */
+        /** 1 without a mask. */
         private final float[][] mask = new float[3][n];
 
         private final float[] phase = new float[n];
-        private final float[][] parts = new float[ScanBeam.PARTS][n];
+        private final float[][] parts = new float[ScanlineBeam.PARTS][n];
         private final int[] room = new int[n];
         private final float[] share = new float[n];
         private final float[] narrow = new float[n];
@@ -139,7 +139,7 @@ final class ScreenLight {
             }
         }
 
-        /** Each part of a beam at each place, but for how narrow it is. */
+        /** The beam profile at each position, before narrowing. */
         private void parts() {
             float first = (float) beam.strength(1);
             float second = (float) beam.strength(2);
@@ -152,7 +152,7 @@ final class ScreenLight {
             }
         }
 
-        /** What the beam makes of each value's light, over what it makes of the mean. */
+        /** Factor of the beam at each value, relative to its mean. */
         private void times(float[] payBack) {
             float plain1 = payBack[0];
             float plain2 = payBack[1];
@@ -184,7 +184,9 @@ final class ScreenLight {
         }
     }
 
-    /** Where the pixels of a row lie on bulged glass: worked out at every few of them, and between in lines. */
+    /**
+     * Positions of a row's pixels on curved glass: computed at every few pixels and interpolated.
+     */
     private static final class Bulged {
         private static final int APART = 8;
 
@@ -213,7 +215,7 @@ final class ScreenLight {
             between(y, everyY);
         }
 
-        /** Written out, as this is done for every value. */
+        /** Linear interpolation, written out for speed. */
         private static void between(double[] points, float[] every) {
             int whole = every.length / APART;
             for (int k = 0; k < whole; k++) {

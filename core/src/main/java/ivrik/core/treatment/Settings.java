@@ -1,37 +1,36 @@
 package ivrik.core.treatment;
 
-import ivrik.core.motion.Draw;
+import ivrik.core.motion.RandomKey;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 
 import java.util.Map;
 
 /**
- * What a treatment is told for one lane at one moment: its numbers by parameter name, in pixels of
- * the full-size sequence where they are lengths, its choices, and how to look outside and between
- * pixels.
+ * Evaluated settings of a treatment for one channel at one moment: numbers by parameter name, with lengths in
+ * pixels of the full-size sequence, choices, edge fill and sampling filter.
  *
- * @param moment which lane at which frame; only for what is live, else {@link Moment#ANY}
+ * @param moment channel and frame, for randomised treatments only; otherwise {@link Moment#ANY}
  */
 public record Settings(
         Map<String, Double> numbers,
-        Map<String, String> words,
+        Map<String, String> choices,
         EdgeFill edgeFill,
         Sampler sampler,
         Moment moment) {
     public Settings {
         numbers = Map.copyOf(numbers);
-        words = Map.copyOf(words);
+        choices = Map.copyOf(choices);
     }
 
-    /** With nothing to choose, at any moment. */
+    /** Settings without choices, at any moment. */
     public Settings(Map<String, Double> numbers, EdgeFill edgeFill, Sampler sampler) {
         this(numbers, Map.of(), edgeFill, sampler, Moment.ANY);
     }
 
-    /** Which lane, at which whole frame, and what its random numbers are drawn from. */
-    public record Moment(int lane, long frame, Draw draw) {
-        public static final Moment ANY = new Moment(0, 0, new Draw(0, Draw.ANYWHERE));
+    /** Channel, frame and random key. */
+    public record Moment(int channel, long frame, RandomKey draw) {
+        public static final Moment ANY = new Moment(0, 0, new RandomKey(0, RandomKey.ANYWHERE));
     }
 
     public double number(String parameter) {
@@ -43,7 +42,7 @@ public record Settings(
         return number(parameter) / 100;
     }
 
-    /** How much of the treatment is done, 0..1. */
+    /** The amount, 0..1. */
     public double amount() {
         return numbers.getOrDefault(Parameter.AMOUNT, 100.0) / 100;
     }
@@ -53,11 +52,11 @@ public record Settings(
     }
 
     /** The chosen word of an option. */
-    public String word(Option option) {
-        return words.getOrDefault(option.name(), option.rest());
+    public String choice(Option option) {
+        return choices.getOrDefault(option.name(), option.rest());
     }
 
-    /** How many things of a series there are. */
+    /** Number of items of a series. */
     public int count(Series series) {
         String parameter = series.parameters().getFirst().name();
         int n = 0;

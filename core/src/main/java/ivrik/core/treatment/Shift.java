@@ -4,18 +4,19 @@ import ivrik.core.filter.Affine;
 import ivrik.core.filter.Warp;
 import ivrik.core.picture.Size;
 
-/** Moves a lane: positive x to the right, positive y down; exact on whole pixels. */
+/** Shifts a channel: positive x to the right, positive y down; exact for whole pixels. */
 public final class Shift implements Move {
     private static final double FAR_PX = 20000;
     private static final Description DESCRIPTION =
             Description.of(
                             "shift",
                             "Shift",
-                            "Moves a lane against the others, so that its edges part from theirs.",
-                            Group.MOVES,
+                            "Shifts a channel against the others, so that colour fringes appear at"
+                                    + " edges.",
+                            TreatmentGroup.MOVES,
                             Control.PAD,
-                            Parameter.px("x", "x", -FAR_PX, FAR_PX).jittering().shown(8, -8),
-                            Parameter.px("y", "y", -FAR_PX, FAR_PX).jittering().shown(3, -3))
+                            Parameter.px("x", "x", -FAR_PX, FAR_PX).jittering().example(8, -8),
+                            Parameter.px("y", "y", -FAR_PX, FAR_PX).jittering().example(3, -3))
                     .with(Trait.SPREADS);
 
     @Override
@@ -43,7 +44,7 @@ public final class Shift implements Move {
                 .and(ValidRegion.all(size));
     }
 
-    /** How far between pixels a value looks beyond the next one. */
+    /** Pixels beyond the nearest neighbour that the filter uses. */
     private static int reach(double shift, Settings settings) {
         return shift == Math.rint(shift) ? 0 : -settings.sampler().firstTap();
     }

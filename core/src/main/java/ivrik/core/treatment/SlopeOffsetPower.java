@@ -10,14 +10,14 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * The primary correction of the ASC Color Decision List, version 1.2: (v slope + offset)^power in each channel,
- * then each channel's distance from BT.709 luma times the saturation. Nothing is clamped; what is negative
- * before the power is left as it is.
+ * The primary correction of the ASC Color Decision List, version 1.2: (v slope + offset)^power in each
+ * channel, then saturation around BT.709 luma. Nothing is clamped; the power is not applied to negative
+ * values.
  */
 public final class SlopeOffsetPower implements PictureTreatment {
     private static final List<String> CHANNELS = List.of("red", "green", "blue");
 
-    /** What shows it off: a little warmer, with softer shadows. */
+    /** Example settings: slightly warmer, with softer shadows. */
     private static final double[] SHOWN_SLOPE = {1.12, 1.02, 0.9};
 
     private static final double SHOWN_POWER = 0.9;
@@ -26,9 +26,9 @@ public final class SlopeOffsetPower implements PictureTreatment {
             Description.of(
                             "slope-offset-power",
                             "Slope, offset, power",
-                            "Corrects the whole picture as colour decision lists do: each channel"
-                                    + " times a slope, plus an offset, to a power.",
-                            Group.WHOLE,
+                            "Primary correction of an ASC colour decision list (CDL): slope,"
+                                    + " offset, power and saturation.",
+                            TreatmentGroup.WHOLE,
                             Control.RULER,
                             parameters())
                     .with(Trait.POINTWISE)
@@ -40,7 +40,7 @@ public final class SlopeOffsetPower implements PictureTreatment {
             String channel = CHANNELS.get(c);
             all.add(
                     Parameter.of("slope-" + channel, "slope " + channel, "", 0, 10, 1, 0.01)
-                            .shown(SHOWN_SLOPE[c], SHOWN_SLOPE[c]));
+                            .example(SHOWN_SLOPE[c], SHOWN_SLOPE[c]));
         }
         for (String channel : CHANNELS) {
             all.add(Parameter.of("offset-" + channel, "offset " + channel, "", -1, 1, 0, 0.005));
@@ -48,7 +48,7 @@ public final class SlopeOffsetPower implements PictureTreatment {
         for (String channel : CHANNELS) {
             all.add(
                     Parameter.of("power-" + channel, "power " + channel, "", 0.05, 10, 1, 0.01)
-                            .shown(SHOWN_POWER, SHOWN_POWER));
+                            .example(SHOWN_POWER, SHOWN_POWER));
         }
         all.add(Parameter.of("saturation", "saturation", "", 0, 4, 1, 0.01));
         return all.toArray(Parameter[]::new);
@@ -59,7 +59,7 @@ public final class SlopeOffsetPower implements PictureTreatment {
         return DESCRIPTION;
     }
 
-    /** Values over zero to a power. */
+    /** Power of positive values. */
     private record Power(double power) implements DoubleUnaryOperator {
         @Override
         public double applyAsDouble(double v) {
@@ -67,7 +67,7 @@ public final class SlopeOffsetPower implements PictureTreatment {
         }
     }
 
-    /** What is done to one channel. */
+    /** Operations on one channel. */
     private record Channel(float slope, float offset, Optional<TransferTable> power) {
         static Channel of(Settings settings, String channel) {
             double power = settings.number("power-" + channel);

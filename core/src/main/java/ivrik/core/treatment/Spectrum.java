@@ -1,24 +1,24 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.Primaries;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Ink;
-import ivrik.core.separation.LaneKind;
 
 /**
- * How strongly the lanes see the wavelengths of light: the CIE 1931 colour matching functions by their
- * fit with Gaussian lobes (Wyman, Sloan, Shirley 2013), as red, green and blue of sRGB without what is
- * negative; a lane sees what its ink is made of.
+ * Sensitivity of the channels to wavelengths: the CIE 1931 colour matching functions in the Gaussian
+ * approximation of Wyman, Sloan, Shirley (2013), converted to sRGB with negative values removed, weighted by
+ * the channel's ink.
  */
 final class Spectrum {
-    /** The long and the short end, in nanometres. */
+    /** Ends of the spectrum in nanometres. */
     private static final double LONG_NM = 660;
 
     private static final double SHORT_NM = 420;
 
     private Spectrum() {}
 
-    /** The weights of {@code n} wavelengths for a lane, from short to long; they sum to one. */
-    static double[] weights(LaneKind lane, int n) {
+    /** Weights of {@code n} wavelengths for a channel, from short to long; they add up to 1. */
+    static double[] weights(ChannelKind channel, int n) {
         double[][] rgb = new double[3][n];
         for (int k = 0; k < n; k++) {
             double nm = SHORT_NM + (LONG_NM - SHORT_NM) * (k + 0.5) / n;
@@ -27,24 +27,24 @@ final class Spectrum {
                 rgb[c][k] = Math.max(0, light[c]);
             }
         }
-        for (double[] channel : rgb) {
-            norm(channel);
+        for (double[] primary : rgb) {
+            norm(primary);
         }
         double[] weights = new double[n];
         for (int k = 0; k < n; k++) {
             for (int c = 0; c < 3; c++) {
-                weights[k] += share(lane, c) * rgb[c][k];
+                weights[k] += share(channel, c) * rgb[c][k];
             }
         }
         return norm(weights);
     }
 
-    /** How much a lane has to do with a channel: ink on paper with those it takes away. */
-    private static double share(LaneKind lane, int channel) {
-        Ink ink = lane.ink();
-        return switch (lane.paint()) {
-            case LIGHT -> ink.part(channel);
-            case INK -> 1 - ink.part(channel);
+    /** Contribution of a primary to a channel; inks use the primaries they absorb. */
+    private static double share(ChannelKind channel, int primary) {
+        Ink ink = channel.ink();
+        return switch (channel.paint()) {
+            case LIGHT -> ink.part(primary);
+            case INK -> 1 - ink.part(primary);
             case SIGNED, ANGLE -> 1;
         };
     }

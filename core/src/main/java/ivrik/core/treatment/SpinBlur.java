@@ -5,16 +5,16 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
-/** Blur around a centre, growing with the distance from it. */
-public final class SpinBlur implements LaneTreatment {
+/** Blur along circles around a centre, growing with the radius. */
+public final class SpinBlur implements ChannelTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "spin",
                             "Spin blur",
-                            "Blurs a lane around a centre, the more the further out.",
-                            Group.BLUR,
+                            "Blurs a channel around a centre, increasing with distance.",
+                            TreatmentGroup.BLUR,
                             Control.RULER,
-                            Parameter.of("sweep", "sweep", "deg", 0, 90, 0, 0.1).shown(4, 0.5),
+                            Parameter.of("sweep", "sweep", "deg", 0, 90, 0, 0.1).example(4, 0.5),
                             Centre.X,
                             Centre.Y)
                     .with(Trait.SPREADS);
@@ -25,14 +25,14 @@ public final class SpinBlur implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
-        Size size = lane.size();
+    public Rows apply(Plane channel, Settings settings, Context context) {
+        Size size = channel.size();
         double sweep = settings.number("sweep");
         double x = Centre.x(settings, size, context);
         double y = Centre.y(settings, size, context);
         int n = Blurs.copies(Math.toRadians(sweep) * Centre.halfDiagonal(size));
         return Blurs.along(
-                lane,
+                channel,
                 Blurs.even(n),
                 place -> Affine.turned(sweep * place, x, y),
                 settings,

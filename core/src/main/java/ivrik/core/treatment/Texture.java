@@ -3,14 +3,14 @@ package ivrik.core.treatment;
 import ivrik.core.picture.Rows;
 import ivrik.core.rejoin.Blend;
 
-/** A picture or clip of one's own, such as scanned grain, blended into a lane. */
+/** Blends an imported picture or clip, such as scanned grain, into a channel. */
 public final class Texture implements StreamedTreatment {
-    /** How it is blended in. */
+    /** Blend mode of the texture. */
     public static final Option BLEND =
             new Option(
                     "blend",
-                    "blends by",
-                    "How the picture is blended into the lane",
+                    "blend",
+                    "Blend mode of the texture",
                     "overlay",
                     "soft-light",
                     "hard-light",
@@ -23,14 +23,13 @@ public final class Texture implements StreamedTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "texture",
-                            "Picture blended in",
-                            "Blends a picture or clip of your own into a lane, such as scanned"
-                                    + " grain.",
-                            Group.GRAIN,
+                            "Texture",
+                            "Blends a texture, such as scanned grain, into a channel.",
+                            TreatmentGroup.GRAIN,
                             Control.RULER,
-                            Parameter.percent("strength", "strength", 0, 100, 0).shown(70, 30),
+                            Parameter.percent("strength", "strength", 0, 100, 0).example(70, 30),
                             Parameter.percent("contrast", "contrast", 0, 1000, 100).setting())
-                    .choosing(BLEND, Pattern.FIT)
+                    .choosing(BLEND, PatternPlacement.FIT)
                     .with(Trait.POINTWISE, Trait.PICTURE);
 
     @Override
@@ -39,15 +38,15 @@ public final class Texture implements StreamedTreatment {
     }
 
     @Override
-    public Rows apply(Rows lane, Settings settings, Context context) {
+    public Rows apply(Rows channel, Settings settings, Context context) {
         if (context.picture().isEmpty()) {
-            return lane;
+            return channel;
         }
-        Blend blend = Blend.named(settings.word(BLEND));
+        Blend blend = Blend.named(settings.choice(BLEND));
         float strength = (float) settings.share("strength");
         float contrast = (float) settings.share("contrast");
-        return LaneRows.repeated(
-                lane,
+        return ChannelRows.repeated(
+                channel,
                 context.picture().get(),
                 (in, picture, out, n) -> {
                     for (int i = 0; i < n; i++) {

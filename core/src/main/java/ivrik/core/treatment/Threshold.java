@@ -1,18 +1,18 @@
 package ivrik.core.treatment;
 
-/** Makes a lane hard: full above a level, nothing below, with a soft step between. */
+/** Maps values above a level to full and others to nothing, with a soft step. */
 public final class Threshold implements Tone {
     private static final Description DESCRIPTION =
             Description.of(
                             "threshold",
                             "Threshold",
-                            "Makes a lane full above a level and empty below it.",
-                            Group.TONE,
+                            "Sets a channel to maximum above a level and to zero below.",
+                            TreatmentGroup.TONE,
                             Control.PLOT,
-                            Parameter.amount(0).shown(100, 100),
+                            Parameter.amount(0).example(100, 100),
                             Parameter.percent("level", "level", -100, 200, 50)
                                     .setting()
-                                    .shown(35, 65),
+                                    .example(35, 65),
                             Parameter.percent("soft", "softness", 0, 100, 4).setting())
                     .with(Trait.POINTWISE);
 

@@ -4,9 +4,9 @@ import ivrik.core.picture.Rows;
 
 import java.util.function.DoubleUnaryOperator;
 
-/** A treatment of each value by itself. */
+/** A treatment of each value on its own. */
 public interface Tone extends StreamedTreatment, Plot {
-    /** What comes out for what goes in. */
+    /** Output over input. */
     @FunctionalInterface
     interface Curve {
         float of(float value);
@@ -15,8 +15,8 @@ public interface Tone extends StreamedTreatment, Plot {
     /**
      * The curve of these settings.
      *
-     * @param low where the lane's values begin: 0, or below for colour differences
-     * @param high where its ink is full
+     * @param low smallest channel value: 0, or negative for colour differences
+     * @param high value of full ink
      */
     Curve curve(Settings settings, float low, float high);
 
@@ -27,10 +27,10 @@ public interface Tone extends StreamedTreatment, Plot {
     }
 
     @Override
-    default Rows apply(Rows lane, Settings settings, Context context) {
-        Curve curve = curve(settings, low(context), context.lane().span());
-        return LaneRows.of(
-                lane,
+    default Rows apply(Rows channel, Settings settings, Context context) {
+        Curve curve = curve(settings, low(context), context.channel().span());
+        return ChannelRows.of(
+                channel,
                 (in, out, n) -> {
                     for (int i = 0; i < n; i++) {
                         out[i] = curve.of(in[i]);
@@ -39,8 +39,8 @@ public interface Tone extends StreamedTreatment, Plot {
     }
 
     private static float low(Context context) {
-        return switch (context.lane().paint()) {
-            case SIGNED -> -context.lane().span();
+        return switch (context.channel().paint()) {
+            case SIGNED -> -context.channel().span();
             case LIGHT, INK, ANGLE -> 0;
         };
     }

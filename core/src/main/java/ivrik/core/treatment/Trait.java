@@ -1,25 +1,25 @@
 package ivrik.core.treatment;
 
-/** What the renderer has to know of a treatment. */
+/** Properties of a treatment that the renderer uses. */
 public enum Trait {
-    /** Each value is treated by itself, whatever is beside it: coverage and angles stay what they are. */
+    /** Each value is treated on its own; coverage and angles stay as they are. */
     POINTWISE,
-    /** What it makes of a value depends on where that lies, even where nothing beside it matters. */
+    /** The result depends on the position, though not on neighbours. */
     PLACED,
-    /** Each channel of a whole picture is treated by itself: the coverage of each stays its own. */
+    /** Each channel of a whole picture is treated on its own and keeps its own coverage. */
     BY_CHANNEL,
-    /** It moves or spreads what is there, and coverage along with it. */
+    /** Moves or spreads the picture, including coverage. */
     SPREADS,
-    /** It adds light, beyond what is covered as well: there it covers as much as it adds. */
+    /** Adds light, also outside the covered part, where the added light is also coverage. */
     SHINES,
-    /** It does all its work in linear light: those that follow each other take the picture there once. */
+    /** Works in linear light; consecutive such treatments share one conversion. */
     LIGHT,
-    /** Another at every frame: it is told the frame. */
+    /** Differs at every frame; the settings include the frame. */
     LIVE,
-    /** It uses another picture, which the step names. */
+    /** Uses the step's picture. */
     PICTURE,
-    /** It uses a table of colours, which the step brings along. */
+    /** Uses the step's own colour table. */
     TABLE,
-    /** Its amounts are measured of the shot. */
+    /** Its settings are measured from the shot. */
     MEASURED
 }

@@ -8,14 +8,13 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
-/** One kind of work on a lane or on a whole picture. Implementations are stateless. */
-public sealed interface Treatment permits LaneTreatment, PictureTreatment {
+/** A kind of treatment of a channel or a whole picture. Implementations are stateless. */
+public sealed interface Treatment permits ChannelTreatment, PictureTreatment {
     Description description();
 
     /**
-     * Whether these settings change nothing at all; then the work is not done. As a rule that is so when
-     * nothing of it is done, or when all parameters that drive it, and those of all its things, are at
-     * rest.
+     * Whether these settings have no effect; the treatment is then skipped. By default: the amount is 0, or
+     * all driving parameters, including those of list items, are at their defaults.
      */
     default boolean isNeutral(Settings settings) {
         Description d = description();
@@ -36,37 +35,37 @@ public sealed interface Treatment permits LaneTreatment, PictureTreatment {
                 .allMatch(p -> settings.number(address.apply(p.name())) == p.rest());
     }
 
-    /** What lies outside the picture unless something else is chosen. */
+    /** The default edge fill. */
     default EdgeFill usualEdgeFill() {
         return EdgeFill.REPEAT;
     }
 
-    /** Whether it does its work by the picture that the step names. */
+    /** Whether the treatment uses the step's picture. */
     default boolean needsPicture(Settings settings) {
         return description().is(Trait.PICTURE);
     }
 
-    /** Whether it does its work by a table of colours that the step brings along. */
+    /** Whether the treatment uses the step's own colour table. */
     default boolean needsTable(Settings settings) {
         return false;
     }
 
     /**
-     * What is left of the part of a picture that nothing from outside it has reached. What does not move
-     * or spread anything leaves it.
+     * The part of a picture that nothing from outside has reached after the treatment. Unchanged unless the
+     * treatment moves or spreads the picture.
      *
-     * @param size of the sequence
+     * @param size size of the sequence
      */
     default ValidRegion covered(ValidRegion before, Settings settings, Size size) {
         return before;
     }
 
     /**
-     * Where the size of the picture does not let it show what is set: a word on that, and on the next
-     * setting that shows. Empty where all shows.
+     * A message if the rendered size cannot show the settings, with the next setting that it can; empty
+     * otherwise.
      *
-     * @param size of the full-size sequence
-     * @param scale pixels of the picture to one of the full-size sequence
+     * @param size full size of the sequence
+     * @param scale rendered pixels per pixel of the full-size sequence
      */
     default Optional<String> advice(Settings settings, Size size, double scale) {
         return Optional.empty();

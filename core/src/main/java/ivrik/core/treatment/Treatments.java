@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 
-/** All treatments, found by name. A new one is added to this list. */
+/** All treatments, by name. A new treatment is added to this list. */
 public final class Treatments {
     private static final List<Treatment> ALL =
             List.of(
@@ -14,31 +14,31 @@ public final class Treatments {
                     new Scale(),
                     new Rotate(),
                     new Flip(),
-                    new Tiles(),
-                    new Lens(),
+                    new TiledScroll(),
+                    new LensDistortion(),
                     new Dispersion(),
-                    new Displace(),
-                    new Pins(),
-                    new LineWobble(),
+                    new Displacement(),
+                    new PinWarp(),
+                    new TimeBaseError(),
                     new GaussianBlur(),
                     new BoxBlur(),
                     new DiscBlur(),
                     new DirectionalBlur(),
                     new ZoomBlur(),
                     new SpinBlur(),
-                    new Bandwidth(),
-                    new SpreadLight(),
+                    new BandwidthLimit(),
+                    new Bloom(),
                     new UnsharpMask(),
-                    new MinMax(),
+                    new MinimumMaximum(),
                     new MedianFilter(),
-                    new KernelFilter(),
+                    new ConvolutionKernel(),
                     new Gain(),
                     new Levels(),
                     new Curve(),
                     new Invert(),
                     new Halftone(),
                     new RollingBar(),
-                    new Highlights(),
+                    new BrightPass(),
                     new Threshold(),
                     new Posterise(),
                     new Dither(),
@@ -47,21 +47,21 @@ public final class Treatments {
                     new Dropouts(),
                     new Dust(),
                     new Texture(),
-                    new Mask(),
+                    new ScreenPattern(),
                     new Halation(),
-                    new Phosphors(),
+                    new PhosphorScreen(),
                     new Vignette(),
-                    new ChannelMix(),
+                    new ChannelMixer(),
                     new GradientMap(),
                     new LookupTable(),
-                    new CastOff(),
-                    new BrokenBlocks(),
-                    new LowResolution(),
-                    new LinearLight(),
+                    new CastCorrection(),
+                    new BlockCorruption(),
+                    new Pixelate(),
+                    new LinearLightConversion(),
                     new Exposure(),
                     new Contrast(),
                     new SlopeOffsetPower(),
-                    new PictureCurve(),
+                    new RgbCurves(),
                     new LumaCurve(),
                     new HueCurve(),
                     new Saturation());
@@ -75,15 +75,15 @@ public final class Treatments {
         return ALL;
     }
 
-    /** Those of lanes. */
-    public static List<LaneTreatment> ofLanes() {
+    /** Channel treatments. */
+    public static List<ChannelTreatment> ofChannels() {
         return ALL.stream()
-                .filter(LaneTreatment.class::isInstance)
-                .map(LaneTreatment.class::cast)
+                .filter(ChannelTreatment.class::isInstance)
+                .map(ChannelTreatment.class::cast)
                 .toList();
     }
 
-    /** Those of whole pictures. */
+    /** Whole-picture treatments. */
     public static List<PictureTreatment> ofPictures() {
         return ALL.stream()
                 .filter(PictureTreatment.class::isInstance)
@@ -92,9 +92,9 @@ public final class Treatments {
     }
 
     /**
-     * The treatment of this name.
+     * The treatment of a name.
      *
-     * @throws UnknownNameException if there is none; it lists those there are
+     * @throws UnknownNameException if there is none; the message lists all
      */
     public static Treatment named(String id) {
         Treatment found = BY_NAME.get(id);

@@ -8,7 +8,7 @@ import ivrik.core.threads.Workers;
 import java.util.List;
 import java.util.Optional;
 
-/** What a warp leaves covered, found by looking where the pixels along a frame come from. */
+/** Finds the part that a warp leaves covered by evaluating the warp along a rectangle. */
 public final class ValidRegionFinder {
     private static final int SIDE = 48;
     private static final int HALVINGS = 30;
@@ -16,11 +16,13 @@ public final class ValidRegionFinder {
 
     private ValidRegionFinder() {}
 
-    /** A move with its settings. */
+    /** A mapping with its settings. */
     public record Moved(Move move, Settings settings) {}
 
-    /** What moves that follow each other leave covered, as the one mapping that they are; those that keep
-     * the edge take no part. Where one is another at every frame, each says what it leaves by itself. */
+    /**
+     * The part that composed mappings leave covered; mappings that keep the edge are ignored. If any mapping
+     * changes every frame, each is evaluated on its own.
+     */
     public static ValidRegion of(ValidRegion before, List<Moved> all, Size size) {
         List<Moved> moves = all.stream().filter(m -> !m.move.keepsEdge(m.settings)).toList();
         if (moves.isEmpty()) {
@@ -35,34 +37,38 @@ public final class ValidRegionFinder {
             return left;
         }
         List<Warp> warps = moves.stream().map(m -> m.move.outline(m.settings, size)).toList();
-        int reach = moves.stream().mapToInt(m -> reach(m.settings)).max().orElse(0);
-        return of(before, (x, y, n) -> warps.reversed().forEach(w -> w.back(x, y, n)), reach, size);
+        int supportRadius = moves.stream().mapToInt(m -> supportRadius(m.settings)).max().orElse(0);
+        return of(
+                before,
+                (x, y, n) -> warps.reversed().forEach(w -> w.back(x, y, n)),
+                supportRadius,
+                size);
     }
 
-    /** At full size, without another picture. */
+    /** Full size, without another picture. */
     static final Context WHOLE =
-            new Context(1, new Rgb().lanes().getFirst(), Optional.empty(), Workers.shared());
+            new Context(1, new Rgb().channels().getFirst(), Optional.empty(), Workers.shared());
 
-    static int reach(Settings settings) {
+    static int supportRadius(Settings settings) {
         return -settings.sampler().firstTap();
     }
 
     /**
-     * The largest rectangle about the picture's middle and in its shape whose border pixels come from
-     * what is covered; of whole pixels.
+     * The largest rectangle of whole pixels, centred and in the picture's shape, whose border pixels come
+     * from the covered region.
      *
-     * @param reach how many pixels beyond its neighbours a value between pixels looks at
+     * @param supportRadius pixels beyond the nearest neighbours that the filter uses
      */
-    static ValidRegion of(ValidRegion before, Warp warp, int reach, Size size) {
+    static ValidRegion of(ValidRegion before, Warp warp, int supportRadius, Size size) {
         Border border = new Border(size);
         double low = 0;
         double high = 1;
-        if (border.comesFrom(before, warp, reach, 1)) {
+        if (border.comesFrom(before, warp, supportRadius, 1)) {
             low = 1;
         }
         for (int i = 0; i < HALVINGS && low < 1 && !of(low, size).equals(of(high, size)); i++) {
             double middle = (low + high) / 2;
-            if (border.comesFrom(before, warp, reach, middle)) {
+            if (border.comesFrom(before, warp, supportRadius, middle)) {
                 low = middle;
             } else {
                 high = middle;
@@ -71,23 +77,23 @@ public final class ValidRegionFinder {
         return of(low, size);
     }
 
-    /** A share of the picture about its middle, of whole pixels. */
+    /** A centred share of the picture, in whole pixels. */
     private static ValidRegion of(double share, Size size) {
         double x = Math.ceil(size.width() * (1 - share) / 2 - SLACK);
         double y = Math.ceil(size.height() * (1 - share) / 2 - SLACK);
         return new ValidRegion(x, y, size.width() - x, size.height() - y);
     }
 
-    /** Places along the border of a share of the picture; the arrays are used for each share anew. */
+    /** Positions along the border of a share of the picture; the arrays are reused. */
     private record Border(Size size, double[] x, double[] y) {
         Border(Size size) {
             this(size, new double[4 * (SIDE + 1)], new double[4 * (SIDE + 1)]);
         }
 
-        boolean comesFrom(ValidRegion before, Warp warp, int reach, double share) {
+        boolean comesFrom(ValidRegion before, Warp warp, int supportRadius, double share) {
             place(share);
             warp.back(x, y, x.length);
-            double inset = 0.5 + reach - SLACK;
+            double inset = 0.5 + supportRadius - SLACK;
             for (int i = 0; i < x.length; i++) {
                 boolean in =
                         x[i] >= before.left() + inset

@@ -4,12 +4,11 @@ import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Size;
 
 /**
- * Light that falls off towards the corners, in linear light: none of it within the inner radius, and at the
- * corner, half a diagonal from the centre, and beyond, so many stops. Between them it grows as the square of
- * the way.
+ * Darkens towards the corners in linear light: no change within the inner radius, the full stops at the
+ * corner (half a diagonal from the centre) and beyond, and quadratic growth between.
  */
 public final class Vignette implements PictureTreatment {
-    /** Squares of the radius that are looked up, up to twice the corner's radius. */
+    /** Table size over the squared radius, up to twice the corner's radius. */
     private static final int STEPS = 4096;
 
     private static final double FARTHEST = 4;
@@ -19,11 +18,11 @@ public final class Vignette implements PictureTreatment {
                             "vignette",
                             "Vignette",
                             "Darkens or brightens the picture towards its corners.",
-                            Group.WHOLE,
+                            TreatmentGroup.WHOLE,
                             Control.RULER,
-                            Parameter.of("stops", "at the corner", "stops", -8, 8, 0, 0.1)
-                                    .shown(-1, -1),
-                            Parameter.percent("inner", "begins at", 0, 100, 30).setting(),
+                            Parameter.of("stops", "exposure at corner", "stops", -8, 8, 0, 0.1)
+                                    .example(-1, -1),
+                            Parameter.percent("inner", "inner radius", 0, 100, 30).setting(),
                             Centre.X,
                             Centre.Y)
                     .with(Trait.POINTWISE, Trait.PLACED, Trait.BY_CHANNEL, Trait.LIGHT)
@@ -44,7 +43,7 @@ public final class Vignette implements PictureTreatment {
         double stops = settings.number("stops");
         float[] times = table(stops, inner);
         int n = size.width();
-        return Light.placed(
+        return WorkingLight.placed(
                 picture,
                 context.transfer(),
                 () -> {
@@ -68,8 +67,8 @@ public final class Vignette implements PictureTreatment {
         float[] times = new float[STEPS + 1];
         for (int i = 0; i <= STEPS; i++) {
             double r = Math.sqrt(FARTHEST * i / STEPS);
-            double way = Math.clamp((r - inner) / Math.max(1e-3, 1 - inner), 0, 1);
-            times[i] = (float) StrictMath.pow(2, stops * way * way);
+            double direction = Math.clamp((r - inner) / Math.max(1e-3, 1 - inner), 0, 1);
+            times[i] = (float) StrictMath.pow(2, stops * direction * direction);
         }
         return times;
     }

@@ -5,16 +5,16 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 
-/** Blur outward from a centre, growing with the distance from it. */
-public final class ZoomBlur implements LaneTreatment {
+/** Radial blur from a centre, growing with the radius. */
+public final class ZoomBlur implements ChannelTreatment {
     private static final Description DESCRIPTION =
             Description.of(
                             "zoom",
                             "Zoom blur",
-                            "Blurs a lane outward from a centre, the more the further out.",
-                            Group.BLUR,
+                            "Blurs a channel outwards from a centre, increasing with distance.",
+                            TreatmentGroup.BLUR,
                             Control.RULER,
-                            Parameter.px("length", "length at the corner", 0, 1000).shown(50, 6),
+                            Parameter.px("length", "length at the corner", 0, 1000).example(50, 6),
                             Centre.X,
                             Centre.Y)
                     .with(Trait.SPREADS);
@@ -25,14 +25,14 @@ public final class ZoomBlur implements LaneTreatment {
     }
 
     @Override
-    public Rows apply(Plane lane, Settings settings, Context context) {
-        Size size = lane.size();
+    public Rows apply(Plane channel, Settings settings, Context context) {
+        Size size = channel.size();
         double length = settings.number("length") * context.scale();
         double x = Centre.x(settings, size, context);
         double y = Centre.y(settings, size, context);
         int n = Blurs.copies(length);
         return Blurs.along(
-                lane,
+                channel,
                 Blurs.even(n),
                 place -> {
                     double far = 1 + length * place / Centre.halfDiagonal(size);

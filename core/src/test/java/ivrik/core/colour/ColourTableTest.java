@@ -44,8 +44,8 @@ class ColourTableTest {
     }
 
     /**
-     * The barycentric sum over the tetrahedron of the six that holds the colour: its corners are reached from
-     * the lowest one axis after the other, the axis with the largest share first.
+     * Tetrahedral interpolation by barycentric coordinates: the corners follow from the lowest one along one
+     * axis after another, the axis with the largest share first.
      */
     private static double[] byTetrahedra(double[][] lattice, double[] place) {
         int[] low = new int[3];
@@ -76,7 +76,7 @@ class ColourTableTest {
     void aLatticeIsLookedUpByTetrahedraWithinItsDomain() {
         double[][] colours = random(POINTS * POINTS * POINTS);
         ColourTable table =
-                CubeText.read(
+                CubeFormat.read(
                         text(
                                 colours,
                                 "# made for this",
@@ -112,7 +112,7 @@ class ColourTableTest {
     @Test
     void curvesGoInStraightLinesEachByItself() {
         double[][] colours = {{0, 1, 0.5}, {0.3, 0.5, 0.5}, {1, 0, 0.5}};
-        ColourTable table = CubeText.read(text(colours, "LUT_1D_SIZE 3"), "file");
+        ColourTable table = CubeFormat.read(text(colours, "LUT_1D_SIZE 3"), "file");
         assertThat(table.name()).isEqualTo("file");
         assertThat(looked(table, 0.25, 0.75, 0.1)).containsExactly(0.15f, 0.25f, 0.5f);
         assertThat(looked(table, -3, 7, Double.NaN)).containsExactly(0f, 0f, 0.5f);
@@ -121,12 +121,12 @@ class ColourTableTest {
     @Test
     void isWrittenAndReadAgainAsItIs() {
         ColourTable table =
-                CubeText.read(
+                CubeFormat.read(
                         text(random(27), "TITLE \"x\"", "LUT_3D_SIZE 3", "DOMAIN_MAX 4 4 4"), "f");
-        assertThat(CubeText.read(CubeText.write(table), "other"))
+        assertThat(CubeFormat.read(CubeFormat.write(table), "other"))
                 .isEqualTo(table)
                 .hasSameHashCodeAs(table);
-        assertThat(CubeText.read(CubeText.write(table).replace("\"x\"", "\"y\""), "other"))
+        assertThat(CubeFormat.read(CubeFormat.write(table).replace("\"x\"", "\"y\""), "other"))
                 .isNotEqualTo(table);
     }
 
@@ -134,22 +134,22 @@ class ColourTableTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "LUT_3D_SIZE 2;0 0 0;1 1 | line 3 | 2 numbers",
-                "LUT_3D_SIZE 2;0 0 0;1 x 1 | line 3 | 'x' is no number",
+                "LUT_3D_SIZE 2;0 0 0;1 1 | line 3 | found 2",
+                "LUT_3D_SIZE 2;0 0 0;1 x 1 | line 3 | 'x' is not a number",
                 "LUT_3D_SIZE 2;0 0 0;1 NaN 1 | line 3 | 'NaN' is out of range",
                 "LUT_3D_SIZE 2;0 0 0;1 1e20 1 | line 3 | '1e20' is out of range",
                 "LUT_1D_SIZE 2;0 0 0;1 1 1;2 2 2 | line 4 | more colours",
-                "LUT_1D_SIZE 2;0 0 0 | line 2 | ends after 1 of 2",
+                "LUT_1D_SIZE 2;0 0 0 | line 2 | only 1 of 2",
                 "LUT_1D_SIZE 2;LUT_3D_SIZE 2 | line 2 | two tables",
                 "LUT_3D_SIZE 500 | line 1 | between 2 and 129",
                 "LUT_3D_SIZE -2 | line 1 | between 2 and 129",
                 "0 0 0 | line 1 | before the size",
-                "MOONLIGHT 3 | line 1 | 'MOONLIGHT' is not understood",
-                "TITLE \"t\" | line 1 | no LUT_1D_SIZE",
+                "MOONLIGHT 3 | line 1 | unknown keyword 'MOONLIGHT'",
+                "TITLE \"t\" | line 1 | neither LUT_1D_SIZE",
                 "LUT_1D_SIZE 2;DOMAIN_MIN 1 0 0;0 0 0;1 1 1 | line 4 | domain goes from 1.0 to 1.0"
             })
     void aDamagedOneIsRefusedWithTheLine(String lines, String where, String why) {
-        assertThatThrownBy(() -> CubeText.read(lines.replace(';', '\n'), "grade.cube"))
+        assertThatThrownBy(() -> CubeFormat.read(lines.replace(';', '\n'), "grade.cube"))
                 .isInstanceOf(DamagedTableException.class)
                 .hasMessageContainingAll("grade.cube", where, why);
     }

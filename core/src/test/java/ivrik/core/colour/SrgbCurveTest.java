@@ -26,7 +26,7 @@ class SrgbCurveTest {
 
     /** A million values, evenly and towards black. */
     @Test
-    void bothWaysAreTheFunction() {
+    void bothDirectionsAreTheFunction() {
         int n = 1 << 20;
         float[] values = new float[n];
         for (int i = 0; i < n; i++) {

@@ -126,7 +126,7 @@ class BlurTest {
     void aPointOfLightBecomesADiscThatCoversItsRimAsFarAsItReaches(double radius) {
         Plane point = Plane.of(31, 31);
         point.data()[15 * 31 + 15] = 1;
-        Plane out = new Disc(point, radius, EdgeFill.EMPTY).toPlane(WORKERS);
+        Plane out = new DiscMean(point, radius, EdgeFill.EMPTY).toPlane(WORKERS);
         double sum = 0;
         for (int y = 0; y < 31; y++) {
             for (int x = 0; x < 31; x++) {
@@ -158,7 +158,7 @@ class BlurTest {
     @Test
     void aDiscOfAPictureIsTheMeanOfWhatItCovers() {
         Plane in = Pictured.noise(41, 33, 9);
-        Plane out = new Disc(in, 3.3, EdgeFill.WRAP).toPlane(WORKERS);
+        Plane out = new DiscMean(in, 3.3, EdgeFill.WRAP).toPlane(WORKERS);
         for (int y = 0; y < 33; y += 8) {
             for (int x = 0; x < 41; x += 10) {
                 double sum = 0;
@@ -223,7 +223,7 @@ class BlurTest {
         same(w -> Gaussian.of(in, 2.2, 3.1, EdgeFill.WRAP, w));
         same(w -> Gaussian.of(in, 12, 30, EdgeFill.MIRROR, w));
         same(w -> BoxFilter.of(in, 31.5, 44, EdgeFill.REPEAT));
-        same(w -> new Disc(in, 6.5, EdgeFill.EMPTY));
+        same(w -> new DiscMean(in, 6.5, EdgeFill.EMPTY));
         same(w -> Morphology.DILATION.of(in, 4.5, true, EdgeFill.EMPTY, w));
         same(w -> Morphology.EROSION.of(in, 9, false, EdgeFill.WRAP, w));
         same(w -> new Median(in, 2, EdgeFill.MIRROR));

@@ -89,7 +89,7 @@ class NoiseTest {
     }
 
     @Test
-    void lanesShareAsMuchAsIsAsked() {
+    void channelsShareAsMuchAsIsAsked() {
         for (double shared : new double[] {0, 0.4, 1}) {
             Plane a = noise(1, 1, 1, shared);
             Plane b = noise(1, 1, 2, shared);

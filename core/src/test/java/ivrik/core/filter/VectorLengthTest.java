@@ -70,8 +70,8 @@ class VectorLengthTest {
         filters.put("to light", f -> applied(in, TransferTable.toLinear(Transfer.SRGB)));
         filters.put("from light", f -> applied(in, TransferTable.fromLinear(Transfer.SRGB)));
         for (Sampler sampler : Sampler.values()) {
-            filters.put("lens " + sampler, f -> Moved.of(in, List.of(lens()), f, sampler));
-            filters.put("pins " + sampler, f -> Moved.of(in, List.of(pins(in)), f, sampler));
+            filters.put("lens " + sampler, f -> WarpedPlane.of(in, List.of(lens()), f, sampler));
+            filters.put("pins " + sampler, f -> WarpedPlane.of(in, List.of(pins(in)), f, sampler));
         }
         for (double scale : new double[] {1, 0.5}) {
             for (double size : new double[] {1, 2.5, 12}) {
@@ -105,9 +105,11 @@ class VectorLengthTest {
     }
 
     private static Warp pins(Plane in) {
-        List<PinWarp.Pin> pins =
-                List.of(new PinWarp.Pin(30, 20, 9, -4), new PinWarp.Pin(80, 50, -6, 8));
-        return PinWarp.of(pins, 20, PinWarp.Kind.RIGID, in.size());
+        List<MovingLeastSquares.Pin> pins =
+                List.of(
+                        new MovingLeastSquares.Pin(30, 20, 9, -4),
+                        new MovingLeastSquares.Pin(80, 50, -6, 8));
+        return MovingLeastSquares.of(pins, 20, MovingLeastSquares.Kind.RIGID, in.size());
     }
 
     private static int bits(Rows rows) {

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
-import ivrik.core.filter.PinWarp.Kind;
-import ivrik.core.filter.PinWarp.Pin;
+import ivrik.core.filter.MovingLeastSquares.Kind;
+import ivrik.core.filter.MovingLeastSquares.Pin;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
@@ -53,7 +53,7 @@ class WarpTest {
             @ForAll @DoubleRange(min = 100, max = 260) double centreY) {
         int n = 640;
         RadialWarp lens = new RadialWarp(307.3, centreY, 367, 1.2, k0, k1, 0);
-        SplitPlaces places = new SplitPlaces(n);
+        SplitPositions places = new SplitPositions(n);
         double[] x = new double[n];
         double[] y = new double[n];
         for (int row : new int[] {0, 179, 359}) {
@@ -71,7 +71,7 @@ class WarpTest {
     @Test
     void aLensTooStrongForFloatsSaysSo() {
         RadialWarp lens = new RadialWarp(320, 180, 367, 2, 0, -0.6, -0.4);
-        assertThat(lens.places(5, new SplitPlaces(640), 640)).isFalse();
+        assertThat(lens.places(5, new SplitPositions(640), 640)).isFalse();
     }
 
     /** Where a lens folds, what lies beyond is taken from the turn, in both. */
@@ -113,7 +113,8 @@ class WarpTest {
         assertThat(back(quarter, 3.5, 2.5)).containsExactly(2.5, 0.5);
         Plane in = Pictured.noise(4, 4, 1);
         Plane out =
-                Moved.of(in, List.of(quarter), EdgeFill.EMPTY, Sampler.LANCZOS).toPlane(WORKERS);
+                WarpedPlane.of(in, List.of(quarter), EdgeFill.EMPTY, Sampler.LANCZOS)
+                        .toPlane(WORKERS);
         for (int y = 0; y < 4; y++) {
             for (int x = 0; x < 4; x++) {
                 assertThat(out.at(3 - y, x)).isEqualTo(in.at(x, y));
@@ -134,7 +135,7 @@ class WarpTest {
                         Affine.moved(dx, 3),
                         Affine.turned(degrees, 5, 7),
                         Affine.scaled(scale, 1 / scale, 3, 1));
-        List<Warp> merged = Moved.merged(parts);
+        List<Warp> merged = WarpedPlane.merged(parts);
         assertThat(merged).hasSize(1);
         double[] at = {4.25, -6.5};
         for (Warp part : parts.reversed()) {
@@ -181,7 +182,7 @@ class WarpTest {
                         new Pin(150, 120, 18, -7),
                         new Pin(420, 90, -11, 4),
                         new Pin(330, 260, 5, 21));
-        PinWarp warp = PinWarp.of(pins, 0, kind, SIZE);
+        MovingLeastSquares warp = MovingLeastSquares.of(pins, 0, kind, SIZE);
         for (Pin pin : pins) {
             double[] from = back(warp, pin.x() + pin.dx(), pin.y() + pin.dy());
             assertThat(from[0]).isCloseTo(pin.x(), within(0.1));
@@ -195,7 +196,7 @@ class WarpTest {
     void pinsThatTurnTogetherTurnThePicture(Kind kind) {
         double a = Math.toRadians(7);
         List<Pin> pins = List.of(turned(100, 80, a), turned(500, 100, a), turned(300, 300, a));
-        PinWarp warp = PinWarp.of(pins, 0, kind, SIZE);
+        MovingLeastSquares warp = MovingLeastSquares.of(pins, 0, kind, SIZE);
         Pin any = turned(222, 177, a);
         double[] from = back(warp, any.x() + any.dx(), any.y() + any.dy());
         assertThat(from[0]).isCloseTo(222, within(0.02));
@@ -216,7 +217,8 @@ class WarpTest {
             @ForAll @DoubleRange(min = -60, max = 60) double dy,
             @ForAll @DoubleRange(min = 20, max = 200) double spacing,
             @ForAll Kind kind) {
-        PinWarp warp = PinWarp.of(List.of(new Pin(x, y, dx, dy)), spacing, kind, SIZE);
+        MovingLeastSquares warp =
+                MovingLeastSquares.of(List.of(new Pin(x, y, dx, dy)), spacing, kind, SIZE);
         for (int i = 0; i <= 100; i++) {
             double u = 640 * i / 100.0;
             double v = 360 * i / 100.0;

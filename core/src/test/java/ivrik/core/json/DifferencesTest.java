@@ -19,7 +19,7 @@ class DifferencesTest {
             Project.empty("night").withLayers(List.of(layer("low"), layer("high")));
 
     private static Layer layer(String id) {
-        return Layer.of(id, id, BuiltInLooks.named("in-register"), new Clip("s", 0, 10, 0));
+        return Layer.of(id, id, BuiltInLooks.named("neutral"), new Clip("s", 0, 10, 0));
     }
 
     private List<String> against(Project there) {
@@ -32,7 +32,7 @@ class DifferencesTest {
     }
 
     @Test
-    void aValueIsToldByLayerLookStepAndLane() {
+    void aValueIsReportedByLayerLookStepAndChannel() {
         Project there =
                 here.withLayer(
                         "high",
@@ -40,21 +40,22 @@ class DifferencesTest {
                                 l.withLook(
                                         0,
                                         k ->
-                                                k.withAmounts(
+                                                k.withSettings(
                                                         0,
                                                         2,
                                                         a -> a.with("x", Value.of(2.0 / 3)))));
         assertThat(against(there))
                 .containsExactly(
-                        "layer high, look 1, step shift-1, lane 3, x: 0 here, 0.6667 in the file");
+                        "layer high, look 1, step shift-1, channel 3, x: 0 here, 0.6667 in the"
+                                + " file");
     }
 
     @Test
-    void whatOnlyOneHasAndAnotherOrderAreTold() {
+    void whatOnlyOneHasAndAnotherOrderAreReported() {
         assertThat(against(here.withLayers(List.of(layer("low")))))
                 .containsExactly("layer high: only here");
         assertThat(against(here.withLayers(List.of(layer("high"), layer("low")))))
-                .containsExactly("layers: in another order");
+                .containsExactly("layers: different order");
         assertThat(
                         against(
                                 here.withName("day")

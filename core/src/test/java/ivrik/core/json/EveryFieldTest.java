@@ -99,7 +99,7 @@ class EveryFieldTest {
     }
 
     @Test
-    void aNumberBeyondAllBoundsIsTold() {
+    void aNumberBeyondAllBoundsIsReported() {
         for (double far : new double[] {1e308, -1e308}) {
             assertThat(untold(JsonNode::isNumber, n -> MAPPER.getNodeFactory().numberNode(far)))
                     .isEmpty();
@@ -107,7 +107,7 @@ class EveryFieldTest {
     }
 
     @Test
-    void whatIsNoNumberIsTold() {
+    void whatIsNoNumberIsReported() {
         assertThat(untold(JsonNode::isNumber, n -> MAPPER.getNodeFactory().textNode("NaN")))
                 .isEmpty();
         assertThat(untold(JsonNode::isNumber, n -> MAPPER.getNodeFactory().booleanNode(true)))
@@ -115,19 +115,19 @@ class EveryFieldTest {
     }
 
     @Test
-    void whatIsNeitherTrueNorFalseIsTold() {
+    void whatIsNeitherTrueNorFalseIsReported() {
         assertThat(untold(JsonNode::isBoolean, n -> MAPPER.getNodeFactory().textNode("yes")))
                 .isEmpty();
     }
 
     @Test
-    void aNameThatNobodyKnowsIsTold() {
+    void aNameThatNobodyKnowsIsReported() {
         assertThat(untold(JsonNode::isObject, n -> ((ObjectNode) n.deepCopy()).put("zyx", 1)))
                 .isEmpty();
     }
 
     @Test
-    void whatShouldBeAListOrAnObjectIsTold() {
+    void whatShouldBeAListOrAnObjectIsReported() {
         assertThat(untold(JsonNode::isContainerNode, n -> MAPPER.getNodeFactory().textNode("x")))
                 .isEmpty();
     }

@@ -7,7 +7,7 @@ import ivrik.core.colour.ColourTable;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Size;
@@ -30,7 +30,7 @@ class JsonTest {
     private final Look look =
             BuiltInLooks.named("rgb-split")
                     .withDial("red-x", 4)
-                    .withAmounts(
+                    .withSettings(
                             0,
                             1,
                             a ->
@@ -39,9 +39,9 @@ class JsonTest {
                                             new Value(
                                                     1,
                                                     List.of(
-                                                            new Peg(3, 2.5, Ease.SMOOTH),
-                                                            new Peg(9, -1, Ease.HOLD),
-                                                            new Peg(12, 0, Ease.LINEAR)))));
+                                                            new Keyframe(3, 2.5, Ease.SMOOTH),
+                                                            new Keyframe(9, -1, Ease.HOLD),
+                                                            new Keyframe(12, 0, Ease.LINEAR)))));
     private final Project project =
             new Project(
                     "Lantern Week",
@@ -61,7 +61,7 @@ class JsonTest {
                             Layer.of(
                                     "title",
                                     "title",
-                                    BuiltInLooks.named("in-register"),
+                                    BuiltInLooks.named("neutral"),
                                     new Clip("tram", 4, 9, 1))),
                     List.of(new Marker(12, "here")),
                     Optional.of(new FrameRange(10, 40)));
@@ -105,7 +105,8 @@ class JsonTest {
     @Test
     void aClipOfAnUnlistedSourceIsSaid() {
         String text = ProjectJson.write(project.withSources(List.of()));
-        assertThat(ProjectJson.read(text).problems()).anyMatch(p -> p.contains("not listed: tram"));
+        assertThat(ProjectJson.read(text).problems())
+                .anyMatch(p -> p.contains("unknown source: tram"));
     }
 
     @Test
@@ -117,7 +118,7 @@ class JsonTest {
                         () ->
                                 ProjectJson.read(
                                         ProjectJson.write(project)
-                                                .replace("\"version\" : 2", "\"version\" : 7")))
+                                                .replace("\"version\" : 3", "\"version\" : 7")))
                 .hasMessageContaining("version 7");
     }
 

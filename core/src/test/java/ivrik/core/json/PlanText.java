@@ -3,14 +3,14 @@ package ivrik.core.json;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan;
-import ivrik.core.render.Plan.FeedPlan;
+import ivrik.core.render.Plan.ChannelSourcePlan;
 import ivrik.core.render.Plan.HuePlan;
 import ivrik.core.render.Plan.LayerPlan;
 import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.render.Plan.MaskPlan;
 import ivrik.core.render.Plan.MattePlan;
 import ivrik.core.render.Plan.Picture;
-import ivrik.core.render.Plan.PlacePlan;
-import ivrik.core.render.Plan.ReachPlan;
+import ivrik.core.render.Plan.PlacementPlan;
 import ivrik.core.render.Plan.StepPlan;
 import ivrik.core.render.Plan.TonePlan;
 import ivrik.core.render.Planner;
@@ -35,7 +35,7 @@ final class PlanText {
                 "frame",
                 frame,
                 size.width() + "x" + size.height(),
-                plan.ground().id().toUpperCase(java.util.Locale.ROOT));
+                plan.background().id().toUpperCase(java.util.Locale.ROOT));
         plan.layers().forEach(all::layer);
         return all.text.toString();
     }
@@ -52,7 +52,7 @@ final class PlanText {
         return picture.source().id() + "@" + picture.frame();
     }
 
-    private static String place(PlacePlan p) {
+    private static String place(PlacementPlan p) {
         return String.join(
                 " ",
                 List.of(
@@ -71,43 +71,45 @@ final class PlanText {
                 "layer",
                 l.id(),
                 picture(l.picture().orElseThrow()),
-                place(l.place()),
+                place(l.placement()),
                 l.blend().id(),
                 l.opacity());
         l.looks().forEach(this::look);
     }
 
     private void look(LookPlan l) {
-        line(
-                2,
-                "look",
-                l.separation(),
-                l.rejoin().id(),
-                l.onto().id(),
-                l.ontoAmount(),
-                l.overscan());
-        l.plates().forEach(p -> line(3, "plate", p.lane(), p.shown(), p.ink().hex(), p.strength()));
-        l.feeds().forEach(this::feed);
-        l.reach().ifPresent(this::reach);
+        line(2, "look", l.separation(), l.rejoin().id(), l.blend().id(), l.opacity(), l.overscan());
+        l.prints()
+                .forEach(
+                        p ->
+                                line(
+                                        3,
+                                        "plate",
+                                        p.channel(),
+                                        p.visible(),
+                                        p.ink().hex(),
+                                        p.strength()));
+        l.channelSources().forEach(this::channelSource);
+        l.mask().ifPresent(this::mask);
         l.steps().forEach(this::step);
     }
 
-    private void feed(FeedPlan feed) {
-        if (feed == null) {
+    private void channelSource(ChannelSourcePlan channelSource) {
+        if (channelSource == null) {
             line(3, "feed", "own");
         } else {
             line(
                     3,
                     "feed",
-                    feed.picture().map(p -> picture((Plan.Picture) p)).orElse("nothing"),
-                    place(feed.place()));
+                    channelSource.picture().map(p -> picture((Plan.Picture) p)).orElse("nothing"),
+                    place(channelSource.placement()));
         }
     }
 
-    private void reach(ReachPlan reach) {
-        TonePlan t = reach.tones().orElse(null);
-        HuePlan h = reach.hues().orElse(null);
-        MattePlan m = reach.matte().orElse(null);
+    private void mask(MaskPlan mask) {
+        TonePlan t = mask.tones().orElse(null);
+        HuePlan h = mask.hues().orElse(null);
+        MattePlan m = mask.matte().orElse(null);
         String matte =
                 m == null
                         ? "none"
@@ -119,22 +121,22 @@ final class PlanText {
                         ? "all tones"
                         : t.low() + " " + t.high() + " " + t.soft() + " " + t.linear(),
                 h == null ? "all hues" : h.hue() + " " + h.width() + " " + h.soft(),
-                "" + reach.inverted() + reach.spreads(),
+                "" + mask.inverted() + mask.spreads(),
                 matte);
     }
 
     private void step(StepPlan step) {
         line(3, "step", step.treatment(), step.picture().map(PlanText::picture).orElse(""));
-        for (int lane = 0; lane < step.lanes().size(); lane++) {
-            Optional<Settings> settings = Optional.ofNullable(step.lanes().get(lane));
-            int number = lane;
+        for (int channel = 0; channel < step.channels().size(); channel++) {
+            Optional<Settings> settings = Optional.ofNullable(step.channels().get(channel));
+            int number = channel;
             settings.ifPresentOrElse(
                     s ->
                             line(
                                     4,
                                     number,
                                     new TreeMap<>(s.numbers()),
-                                    new TreeMap<>(s.words()),
+                                    new TreeMap<>(s.choices()),
                                     s.edgeFill(),
                                     s.sampler().ordinal()),
                     () -> line(4, number, "left alone"));

@@ -41,7 +41,7 @@ import java.util.Locale;
 
 /**
  * The published schemas say what is written, and offer what there is. What they say of each treatment is
- * made from its description: {@code -Divrik.docs=write} writes it anew.
+ * made from its description: {@code -Divrik.docs=write} writes it again.
  */
 class SchemaTest {
     private static final ObjectMapper MAPPER = new ObjectMapper();
@@ -127,16 +127,16 @@ class SchemaTest {
         ObjectNode section = properties.putObject("section");
         Section.of(treatment)
                 .forEach(s -> section.withArray("enum").add(s.name().toLowerCase(Locale.ROOT)));
-        ObjectNode words = properties.putObject("words");
+        ObjectNode words = properties.putObject("options");
         ObjectNode options = words.putObject("properties");
         for (Option option : d.options()) {
             ObjectNode each = options.putObject(option.name()).put("description", option.help());
-            option.words().forEach(each.withArray("enum")::add);
+            option.choices().forEach(each.withArray("enum")::add);
         }
         words.put("additionalProperties", false);
         ObjectNode values =
                 properties
-                        .putObject("lanes")
+                        .putObject("channels")
                         .putObject("items")
                         .putObject("properties")
                         .putObject("values");
@@ -189,26 +189,29 @@ class SchemaTest {
     @ParameterizedTest
     @CsvSource({
         "'\"x\" : 0.0', '\"x\" : 50000.0', 'outside -20000 to 20000'",
-        "'\"x\" : 0.0', '\"xx\" : 0.0', 'perhaps x is meant'",
-        "'\"on\" : true', '\"on\" : \"yes\"', 'neither true nor false'",
-        "'\"edgeFill\" : \"repeat\"', '\"edgeFill\" : \"round\"', 'no ''round'''",
-        "'\"note\"', '\"nota\"', 'perhaps note is meant'",
-        "'\"sampler\" : \"cubic\"', '\"sampler\" : \"good\"', 'choose one of linear'",
-        "'\"rejoin\" : \"exact\"', '\"rejoin\" : \"exactly\"', 'no rejoin named'"
+        "'\"x\" : 0.0', '\"xx\" : 0.0', 'did you mean x?'",
+        "'\"on\" : true', '\"on\" : \"yes\"', 'is not true or false'",
+        "'\"edgeFill\" : \"repeat\"', '\"edgeFill\" : \"round\"', 'unknown value ''round'''",
+        "'\"note\"', '\"nota\"', 'did you mean note?'",
+        "'\"sampler\" : \"cubic\"', '\"sampler\" : \"good\"', 'choose one of: linear'",
+        "'\"rejoin\" : \"exact\"', '\"rejoin\" : \"exactly\"', 'no rejoin mode is named'"
     })
-    void aMistakeIsFoundAndWhatIsMeantIsSaid(String right, String wrong, String told)
+    void aMistakeIsFoundAndWhatIsMeantIsSaid(String right, String wrong, String reported)
             throws IOException {
-        String text = LookJson.write(BuiltInLooks.named("in-register"));
+        String text = LookJson.write(BuiltInLooks.named("neutral"));
         assertThat(text).contains(right);
         String mistaken = text.replaceFirst(java.util.regex.Pattern.quote(right), wrong);
         assertThat(faults("look.schema.json", mistaken)).isNotEmpty();
-        assertThat(LookJson.read(mistaken).problems()).singleElement().asString().contains(told);
+        assertThat(LookJson.read(mistaken).problems())
+                .singleElement()
+                .asString()
+                .contains(reported);
     }
 
     @Test
     void whatTheSchemaLeavesOptionalIsTheDefault() throws IOException {
         String least =
-                "{\"format\": \"ivrik-look\", \"version\": 2, \"name\": \"n\", \"separation\":"
+                "{\"format\": \"ivrik-look\", \"version\": 3, \"name\": \"n\", \"separation\":"
                         + " \"rgb\", \"steps\": [{\"id\": \"shift-1\", \"treatment\": \"shift\"}]}";
         assertThat(faults("look.schema.json", least)).isEmpty();
         LookJson.Reading reading = LookJson.read(least);
@@ -221,7 +224,7 @@ class SchemaTest {
     void aProjectMayLeaveOutAllButWhatCannotBeGuessed() throws IOException {
         String least =
                 """
-                {"format": "ivrik-project", "version": 2,
+                {"format": "ivrik-project", "version": 3,
                   "sources": [{"id": "s", "size": [8, 8], "rate": "24"}],
                   "layers": [{"id": "l", "clips": [{"source": "s", "start": 0, "length": 4}]},
                     {"id": "m", "looks": []}]}
@@ -231,7 +234,7 @@ class SchemaTest {
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.project().layers()).hasSize(2);
         assertThat(reading.project().layers())
-                .allMatch(l -> l.look().equals(BuiltInLooks.named("in-register")))
+                .allMatch(l -> l.look().equals(BuiltInLooks.named("neutral")))
                 .allMatch(l -> l.opacity().rest() == 1 && l.blend() == Blend.NORMAL);
     }
 }

@@ -2,10 +2,11 @@ package ivrik.core.json;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivrik.core.cache.Store;
-import ivrik.core.look.Amounts;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.Dial;
+import ivrik.core.look.FormerNames;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.picture.Frame;
@@ -57,10 +58,10 @@ class Version1Test {
 
     @ParameterizedTest
     @ValueSource(strings = {"demo", "everything", "random", "before"})
-    void whatIsReadIsWrittenInVersion2AndComesBackWhole(String name) {
+    void aProjectIsWrittenInVersion3AndReadsBackEqual(String name) {
         Project project = project(name);
         String written = ProjectJson.write(project);
-        assertThat(written).contains("\"version\" : 2");
+        assertThat(written).contains("\"version\" : 3");
         ProjectJson.Reading again = ProjectJson.read(written);
         assertThat(again.problems()).isEmpty();
         assertThat(again.project()).isEqualTo(project);
@@ -77,7 +78,7 @@ class Version1Test {
                                         plane(p.frame(), 1),
                                         plane(p.frame(), 2)),
                         Workers.shared(),
-                        new Store(0));
+                        new FrameCache(0));
         resource("random.pixels.txt")
                 .lines()
                 .map(line -> line.split(" "))
@@ -118,7 +119,7 @@ class Version1Test {
         LookJson.Reading reading = LookJson.read(resource(name + ".look.json"));
         assertThat(reading.problems()).isEmpty();
         Look read = reading.look();
-        Look built = BuiltInLooks.named(name);
+        Look built = BuiltInLooks.named(FormerNames.presentLook(name).orElse(name));
         assertThat(read.steps().stream().map(Step::id))
                 .containsExactlyElementsOf(built.steps().stream().map(Step::id).toList());
         for (Dial dial : read.dials()) {
@@ -133,7 +134,7 @@ class Version1Test {
     }
 
     @Test
-    void aSeedThatMovedIsToldAndItsRestIsTaken() {
+    void aSeedThatMovedIsReportedAndItsRestIsTaken() {
         String text =
                 resource("random.ivrik")
                         .replaceFirst(
@@ -144,25 +145,25 @@ class Version1Test {
         assertThat(reading.problems())
                 .singleElement()
                 .asString()
-                .contains("step displace-1", "a seed is one number now");
-        Amounts amounts =
+                .contains("treatment displace-1", "keyframes on a seed are no longer supported");
+        ChannelSettings settings =
                 reading.project()
                         .layers()
                         .getFirst()
                         .look()
-                        .step("displace-1")
+                        .step("displacement-1")
                         .orElseThrow()
-                        .amounts(0);
-        assertThat(amounts.seed()).isEqualTo(4);
-        assertThat(amounts.values()).doesNotContainKey("seed");
+                        .settings(0);
+        assertThat(settings.seed()).isEqualTo(4);
+        assertThat(settings.values()).doesNotContainKey("seed");
     }
 
     @Test
-    void aDialThatDroveNothingIsToldByItsOldPlace() {
+    void aDialThatDroveNothingIsReportedByItsOldPlace() {
         String text = resource("rgb-split.look.json").replaceFirst("\"step\" : 0", "\"step\" : 4");
         assertThat(LookJson.read(text).problems())
                 .singleElement()
                 .asString()
-                .contains("step 5, lane 1, x");
+                .contains("treatment 5, channel 1, x");
     }
 }

@@ -2,16 +2,21 @@ package ivrik.core.json;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
+import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.Dial;
+import ivrik.core.look.Look;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
+import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Renderer;
 import ivrik.core.threads.Workers;
 
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -49,7 +54,8 @@ class Version2Test {
     @ValueSource(strings = {"treatments", "options", "looks", "models", "everything", "demo"})
     void everyFrameHasThePixelsOfVersion2(String name) {
         Project project = project(name);
-        Renderer renderer = new Renderer((p, shown) -> picture(p), Workers.shared(), new Store(0));
+        Renderer renderer =
+                new Renderer((p, shown) -> picture(p), Workers.shared(), new FrameCache(0));
         List<String> expected =
                 resource("pixels.txt").lines().filter(l -> l.startsWith(name + " ")).toList();
         assertThat(expected).isNotEmpty();
@@ -65,6 +71,34 @@ class Version2Test {
             rendered.add(String.join(" ", name, layer, Long.toString(frame), hash));
         }
         assertThat(rendered).isEqualTo(expected);
+    }
+
+    /** The corpus has the built-in looks in their order, each with other dial values than its own. */
+    @Test
+    void todaysBuiltInLooksAreThoseOfVersion2() {
+        List<Layer> layers = project("looks").layers();
+        List<Look> today = BuiltInLooks.all();
+        assertThat(layers).hasSameSizeAs(today);
+        for (int i = 0; i < layers.size(); i++) {
+            Look former = layers.get(i).look();
+            Look look = today.get(i);
+            assertThat(untitled(look, former)).as(look.name()).isEqualTo(untitled(former, former));
+        }
+    }
+
+    /** A look without its texts, which version 3 has rewritten, and with the dial values of another. */
+    private static Look untitled(Look look, Look values) {
+        List<Dial> dials =
+                look.dials().stream()
+                        .map(d -> d.withTitle("").withUnit(""))
+                        .map(d -> d.withValue(values.dial(d.name()).value()))
+                        .map(d -> d.name().equals("brightness") ? d.withChoices(List.of()) : d)
+                        .toList();
+        return look.withTitle("")
+                .withNote("")
+                .withTags(List.of())
+                .withDials(dials)
+                .withBursts(look.bursts().stream().map(b -> b.withName("")).toList());
     }
 
     @ParameterizedTest

@@ -4,30 +4,30 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Burst;
+import ivrik.core.look.ChannelSource;
+import ivrik.core.look.ChannelSourceParameters;
+import ivrik.core.look.ChannelState;
 import ivrik.core.look.Dial;
-import ivrik.core.look.Feed;
-import ivrik.core.look.FeedParts;
-import ivrik.core.look.LaneState;
 import ivrik.core.look.Look;
-import ivrik.core.look.Onto;
+import ivrik.core.look.LookBlend;
 import ivrik.core.look.Overscan;
-import ivrik.core.look.Place;
+import ivrik.core.look.Placement;
 import ivrik.core.look.Shutter;
-import ivrik.core.look.Slit;
+import ivrik.core.look.SlitScan;
 import ivrik.core.look.Target;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Hill;
 import ivrik.core.motion.Jitter;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Phase;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Repeat;
-import ivrik.core.motion.Swipe;
+import ivrik.core.motion.TransitionEnvelope;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Size;
+import ivrik.core.project.Background;
 import ivrik.core.project.Clip;
-import ivrik.core.project.Ground;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.project.Loudness;
@@ -55,14 +55,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Everything that layers, lanes and looks can say, written and read again. */
+/** Everything that layers, channels and looks can say, written and read again. */
 class WholeProjectTest {
     private static final Size SIZE = new Size(640, 360);
     private static final Value MOVING =
-            new Value(0.5, List.of(new Peg(2, 0.25, Ease.SMOOTH), new Peg(9, 0.75, Ease.HOLD)));
-    private static final Place PLACED =
-            new Place(
-                    Place.Fit.EXACT,
+            new Value(
+                    0.5,
+                    List.of(new Keyframe(2, 0.25, Ease.SMOOTH), new Keyframe(9, 0.75, Ease.HOLD)));
+    private static final Placement PLACED =
+            new Placement(
+                    Placement.Fit.ORIGINAL_SIZE,
                     MOVING,
                     Value.of(-7.5),
                     Value.of(1.25),
@@ -77,36 +79,36 @@ class WholeProjectTest {
                 .withNote("with everything")
                 .withRejoin(Rejoin.by(Blend.SOFT_LIGHT))
                 .withOrder(List.of(3, 1, 0, 2))
-                .withOnto(new Onto(Blend.DARKER_COLOR, MOVING))
+                .withBlend(new LookBlend(Blend.DARKER_COLOR, MOVING))
                 .withOverscan(new Overscan(Overscan.Kind.FIXED, 1.04))
-                .withLane(0, s -> s.withInk(Optional.of(Ink.parse("3366ff"))).withSolo(true))
-                .withLane(1, s -> s.withBlend(Optional.of(Blend.VIVID_LIGHT)).withHold(true))
-                .withLane(2, s -> s.withStrength(MOVING).withMute(true))
-                .withLane(
+                .withChannel(0, s -> s.withInk(Optional.of(Ink.parse("3366ff"))).withSolo(true))
+                .withChannel(1, s -> s.withBlend(Optional.of(Blend.VIVID_LIGHT)).withFixed(true))
+                .withChannel(2, s -> s.withStrength(MOVING).withMute(true))
+                .withChannel(
                         3,
                         s ->
-                                s.withFeed(
-                                        new Feed(
+                                s.withChannelSource(
+                                        new ChannelSource(
                                                 "title",
-                                                Value.of(-4).with(new Peg(3, 5, Ease.LINEAR)),
+                                                Value.of(-4).with(new Keyframe(3, 5, Ease.LINEAR)),
                                                 EdgeFill.MIRROR,
                                                 Value.of(2),
-                                                new Slit(
-                                                        Slit.By.PICTURE,
+                                                new SlitScan(
+                                                        SlitScan.By.PICTURE,
                                                         Value.of(30),
                                                         "title",
                                                         Value.of(12.5),
                                                         Value.of(-6)),
                                                 Value.of(40),
                                                 PLACED)))
-                .withAmounts(
+                .withSettings(
                         "shift-1",
                         3,
                         a ->
                                 a.withJitter(new Jitter(MOVING, 7.5, Jitter.Kind.STEPPED, -5, 3))
                                         .withJitter(
                                                 "y", new Jitter(MOVING, 3, Jitter.Kind.SMOOTH, 8)))
-                .withAmounts("shift-1", 2, a -> a.baked(Map.of("x", MOVING)))
+                .withSettings("shift-1", 2, a -> a.baked(Map.of("x", MOVING)))
                 .withBursts(bursts())
                 .withDials(List.of(bent()))
                 .withShutter(new Shutter(MOVING, -90, 24));
@@ -115,10 +117,10 @@ class WholeProjectTest {
     private static Dial bent() {
         Dial.Link link =
                 new Dial.Link(
-                        new Target.OfFeed(1, FeedParts.SLIT),
+                        new Target.OfChannelSource(1, ChannelSourceParameters.SLIT),
                         -2,
-                        new Dial.Only("other", 3),
-                        new Dial.Bend(-1, 4.5, new Ease.Eased(0.1, 0, 0.4, 1.5)));
+                        new Dial.Condition("other", 3),
+                        new Dial.Response(-1, 4.5, new Ease.Eased(0.1, 0, 0.4, 1.5)));
         return new Dial("bent", "Bent", "px", -5, 10, 1, MOVING, List.of(link));
     }
 
@@ -126,16 +128,17 @@ class WholeProjectTest {
         Phase phase = new Phase(3, 0.4);
         List<Burst.Drive> drives =
                 List.of(
-                        new Burst.Drive(new Target.OfLane("shift-1", 1, "x"), 4.5),
-                        new Burst.Drive(new Target.OfFeed(2, FeedParts.WIPE), -2),
-                        new Burst.Drive(new Target.OfOnto(), -0.5));
-        Burst hill =
+                        new Burst.Drive(new Target.OfChannel("shift-1", 1, "x"), 4.5),
+                        new Burst.Drive(
+                                new Target.OfChannelSource(2, ChannelSourceParameters.WIPE), -2),
+                        new Burst.Drive(new Target.OfOpacity(), -0.5));
+        Burst peakEnvelope =
                 new Burst(
                         "hill",
                         "A hill",
                         false,
                         new Anchor.AtMarkers(List.of("marker-1", "two")),
-                        new Hill(
+                        new PeakEnvelope(
                                 List.of(phase),
                                 2,
                                 Optional.of(List.of(phase, new Phase(0, -1))),
@@ -144,16 +147,16 @@ class WholeProjectTest {
                         MOVING,
                         MOVING,
                         List.of(
-                                Burst.Way.RANDOM,
-                                Burst.Way.STILL,
-                                Burst.Way.OPPOSED,
-                                Burst.Way.AHEAD),
+                                Burst.Direction.RANDOM,
+                                Burst.Direction.FIXED,
+                                Burst.Direction.OPPOSITE,
+                                Burst.Direction.FORWARD),
                         Long.MAX_VALUE,
                         drives);
         return List.of(
-                hill,
+                peakEnvelope,
                 Burst.of("swipe", new Anchor.AtCut("clip-2"), 4)
-                        .withCourse(new Swipe(2.5, 3, Ease.HOLD, true)),
+                        .withEnvelope(new TransitionEnvelope(2.5, 3, Ease.HOLD, true)),
                 Burst.of("frame", new Anchor.AtFrame(-7), 4));
     }
 
@@ -173,8 +176,8 @@ class WholeProjectTest {
                                 "Layer one",
                                 look(),
                                 new Clip("", "title", 3, 20, 0, new Loudness(-4.5, true)),
-                                new Clip(Clip.BENEATH, 23, 9, 0))
-                        .withPlace(PLACED)
+                                new Clip(Clip.BELOW, 23, 9, 0))
+                        .withPlacement(PLACED)
                         .withBlend(Blend.EXCLUSION)
                         .withOpacity(MOVING)
                         .withVisible(false)
@@ -190,8 +193,7 @@ class WholeProjectTest {
                                         new LayerLook("look-1", look(), false),
                                         new LayerLook(
                                                 "look-7",
-                                                BuiltInLooks.named("stereo-glasses")
-                                                        .withDial("pair", 2),
+                                                BuiltInLooks.named("anaglyph").withDial("pair", 2),
                                                 true,
                                                 List.of("clip-2"))));
         return new Project(
@@ -199,7 +201,7 @@ class WholeProjectTest {
                 new Sequence(
                         SIZE,
                         new Rational(25, 1),
-                        Ground.PAPER,
+                        Background.PAPER,
                         ivrik.core.colour.ColourSpace.DISPLAY_P3),
                 List.of(
                         Source.of("title", words, SIZE),
@@ -219,7 +221,7 @@ class WholeProjectTest {
     static Stream<Separation> models() {
         return Stream.concat(
                 Separations.all().stream(),
-                Stream.of(Separations.named("trio:ff8020,20ff60,4040ff,linear")));
+                Stream.of(Separations.named("primaries:ff8020,20ff60,4040ff,linear")));
     }
 
     @ParameterizedTest
@@ -235,10 +237,10 @@ class WholeProjectTest {
     @EnumSource
     void everyBlendModeComesBackInEachPlaceItCanStand(Blend blend) {
         Look look =
-                BuiltInLooks.named("in-register")
+                BuiltInLooks.named("neutral")
                         .withRejoin(blend == Blend.NORMAL ? Rejoin.EXACT : Rejoin.by(blend))
-                        .withOnto(new Onto(blend, Value.of(0.5)))
-                        .withLane(0, s -> s.withBlend(Optional.of(blend)));
+                        .withBlend(new LookBlend(blend, Value.of(0.5)))
+                        .withChannel(0, s -> s.withBlend(Optional.of(blend)));
         assertThat(LookJson.read(LookJson.write(look)).look()).isEqualTo(look);
     }
 
@@ -271,23 +273,23 @@ class WholeProjectTest {
         ProjectJson.Reading reading = ProjectJson.read(old);
         assertThat(reading.problems()).isEmpty();
         Layer layer = reading.project().layers().getFirst();
-        assertThat(layer.place()).isEqualTo(Place.FITTED);
+        assertThat(layer.placement()).isEqualTo(Placement.FITTED);
         assertThat(layer.looks()).hasSize(1);
         Look look = layer.look();
         assertThat(look.rejoin()).isEqualTo(Rejoin.by(Blend.SCREEN));
-        assertThat(look.onto().blend()).isEqualTo(Blend.LIGHTEN);
+        assertThat(look.blend().mode()).isEqualTo(Blend.LIGHTEN);
         assertThat(look.order()).containsExactly(0, 1, 2);
         assertThat(look.overscan()).isEqualTo(Overscan.OFF);
-        assertThat(look.lanes())
+        assertThat(look.channels())
                 .containsExactly(
-                        LaneState.PLAIN.withMute(true),
-                        LaneState.PLAIN.withHold(true),
-                        LaneState.PLAIN.withSolo(true));
-        assertThat(reading.project().sequence().ground()).isEqualTo(Ground.NOTHING);
+                        ChannelState.PLAIN.withMute(true),
+                        ChannelState.PLAIN.withFixed(true),
+                        ChannelState.PLAIN.withSolo(true));
+        assertThat(reading.project().sequence().background()).isEqualTo(Background.TRANSPARENT);
     }
 
     @Test
-    void whatIsWrongInALaneOrALookCostsOnlyItselfAndIsNamed() {
+    void whatIsWrongInAChannelOrALookCostsOnlyItselfAndIsNamed() {
         String text = ProjectJson.write(project());
         ProjectJson.Reading mode = ProjectJson.read(text.replace("vivid-light", "vivid-night"));
         assertThat(mode.problems()).isNotEmpty().allMatch(p -> p.contains("vivid-night"));

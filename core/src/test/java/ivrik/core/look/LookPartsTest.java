@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.look.LookParts.Part;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.GaussianBlur;
@@ -20,7 +20,7 @@ import java.util.List;
 
 /** Treatments, movement, finish and dials of one look put into another. */
 class LookPartsTest {
-    private static final Value MOVING = Value.of(2).with(new Peg(4, 9, Ease.LINEAR));
+    private static final Value MOVING = Value.of(2).with(new Keyframe(4, 9, Ease.LINEAR));
 
     /** Shift, blur, and a finish; its shift moves; a dial for the blur and one for the finish. */
     private static Look from() {
@@ -32,11 +32,12 @@ class LookPartsTest {
                                 new Shift(),
                                 new GaussianBlur(),
                                 new Saturation())
-                        .withAmounts("shift-1", 0, a -> a.with("x", MOVING).with("y", Value.of(5)));
+                        .withSettings(
+                                "shift-1", 0, a -> a.with("x", MOVING).with("y", Value.of(5)));
         Look split = BuiltInLooks.named("burst-split");
         return look.withDials(
                         List.of(
-                                dial("soft", new Target.OfLane("gaussian-1", 1, "radius")),
+                                dial("soft", new Target.OfChannel("gaussian-1", 1, "radius")),
                                 dial("pale", new Target.OfStep("saturation-1", "saturation"))))
                 .withBursts(
                         List.of(
@@ -45,7 +46,7 @@ class LookPartsTest {
                                         .withDrives(
                                                 List.of(
                                                         new Burst.Drive(
-                                                                new Target.OfLane(
+                                                                new Target.OfChannel(
                                                                         "shift-1", 2, "x"),
                                                                 7)))));
     }
@@ -61,7 +62,7 @@ class LookPartsTest {
 
     private static Look rgb() {
         return Look.atRest(
-                "onto", Separations.named("rgb"), new Shift(), new Shift(), new Saturation());
+                "target", Separations.named("rgb"), new Shift(), new Shift(), new Saturation());
     }
 
     private static List<String> treatments(Look look) {
@@ -69,15 +70,15 @@ class LookPartsTest {
     }
 
     @Test
-    void treatmentsComeWithTheirLanesAndLeaveTheRest() {
-        Look onto =
+    void treatmentsComeWithTheirChannelsAndLeaveTheRest() {
+        Look blend =
                 inks().withDials(
                                 List.of(
-                                        dial("black", new Target.OfLane("shift-1", 3, "x")),
+                                        dial("black", new Target.OfChannel("shift-1", 3, "x")),
                                         dial(
                                                 "pale",
                                                 new Target.OfStep("saturation-1", "saturation"))));
-        Look pasted = LookParts.pasted(onto, from(), Part.TREATMENTS);
+        Look pasted = LookParts.pasted(blend, from(), Part.TREATMENTS);
         assertThat(pasted.separation()).isEqualTo("rgb");
         assertThat(treatments(pasted)).containsExactly("grain", "shift", "gaussian", "saturation");
         assertThat(pasted.step("shift-1")).isEqualTo(from().step("shift-1"));
@@ -87,29 +88,29 @@ class LookPartsTest {
 
     @Test
     void theFinishComesAloneUnderIdsOfItsOwn() {
-        Look onto = Look.atRest("onto", Separations.named("rgb"), new Grain());
+        Look blend = Look.atRest("target", Separations.named("rgb"), new Grain());
         Look grainy =
                 Look.atRest("g", Separations.named("rgb"), new Grain())
                         .withStepIn(Section.FINISH, "grain-1", 0);
-        Look pasted = LookParts.pasted(onto, grainy, Part.FINISH);
+        Look pasted = LookParts.pasted(blend, grainy, Part.FINISH);
         assertThat(pasted.steps()).extracting(Step::id).containsExactly("grain-1", "grain-2");
         assertThat(pasted.steps())
                 .extracting(Step::section)
-                .containsExactly(Section.LANES, Section.FINISH);
+                .containsExactly(Section.CHANNELS, Section.FINISH);
         assertThat(LookParts.pasted(rgb(), grainy, Part.FINISH).step("saturation-1")).isEmpty();
     }
 
     @Test
-    void movementGoesToTheStepsThatAreAlikeAndLeavesWhatStandsStill() {
-        Look onto = rgb().withAmounts("shift-1", 0, a -> a.with("y", Value.of(-3)));
-        Look pasted = LookParts.pasted(onto, from(), Part.MOVEMENT);
-        assertThat(treatments(pasted)).isEqualTo(treatments(onto));
-        Amounts red = pasted.step("shift-1").orElseThrow().lanes().getFirst();
+    void movementIsPastedToEqualStepsAndLeavesFixedValues() {
+        Look blend = rgb().withSettings("shift-1", 0, a -> a.with("y", Value.of(-3)));
+        Look pasted = LookParts.pasted(blend, from(), Part.MOVEMENT);
+        assertThat(treatments(pasted)).isEqualTo(treatments(blend));
+        ChannelSettings red = pasted.step("shift-1").orElseThrow().channels().getFirst();
         assertThat(red.value("x")).isEqualTo(MOVING);
         assertThat(red.value("y")).isEqualTo(Value.of(-3));
         assertThat(pasted.bursts().getFirst().drives()).hasSize(1);
         assertThat(LookParts.pasted(inks(), from(), Part.MOVEMENT).bursts().getFirst().drives())
-                .as("a shift of four lanes is not alike")
+                .as("a shift of four channels is different")
                 .isEmpty();
     }
 

@@ -8,7 +8,7 @@ import ivrik.core.IvrikException;
 import ivrik.core.UnknownNameException;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Instant;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.project.Clip;
@@ -39,14 +39,14 @@ class LookTest {
                         "rate");
     }
 
-    private static Settings settings(Look look, int lane, long frame) {
+    private static Settings settings(Look look, int channel, long frame) {
         return new LookPlanner(look, Instant.of(frame, Rational.of(24)), "")
-                .settings(look.steps().getFirst(), lane);
+                .settings(look.steps().getFirst(), channel);
     }
 
     @Test
     void aDialAddsItsShareToWhatItDrives() {
-        Look set = split.withAmounts(0, 2, a -> a.with("y", Value.of(10))).withDial("blue-y", -3);
+        Look set = split.withSettings(0, 2, a -> a.with("y", Value.of(10))).withDial("blue-y", -3);
         assertThat(settings(set, 2, 0).number("y")).isEqualTo(7);
     }
 
@@ -58,9 +58,9 @@ class LookTest {
                                 new Value(
                                         0,
                                         List.of(
-                                                new Peg(0, 0, Ease.LINEAR),
-                                                new Peg(10, 20, Ease.LINEAR))));
-        Look look = split.withDials(Lists.with(split.dials(), 0, keyed));
+                                                new Keyframe(0, 0, Ease.LINEAR),
+                                                new Keyframe(10, 20, Ease.LINEAR))));
+        Look look = split.withDials(ListEdits.with(split.dials(), 0, keyed));
         assertThat(settings(look, 0, 5).number("x")).isEqualTo(10);
     }
 
@@ -68,8 +68,8 @@ class LookTest {
     @CsvSource({"0, 0", "2, 0", "3, 1.5625", "4, 5", "5, 8.4375", "6, 10", "9, 10"})
     void aBentLinkAddsOnItsPartOfTheDial(double at, double added) {
         // From 2 to 6, 2.5 a unit: 10 in all; the smooth ease is 3 s^2 - 2 s^3 of the way.
-        Dial.Bend bend = new Dial.Bend(2, 6, Ease.SMOOTH);
-        Dial.Link link = new Dial.Link(new Target.OfOnto(), 2.5, null, bend);
+        Dial.Response response = new Dial.Response(2, 6, Ease.SMOOTH);
+        Dial.Link link = new Dial.Link(new Target.OfOpacity(), 2.5, null, response);
         assertThat(link.added(at, 0)).isCloseTo(added, within(1e-6));
     }
 
@@ -80,7 +80,10 @@ class LookTest {
                 .satisfies(
                         e ->
                                 assertThat(((IvrikException) e).oneLine())
-                                        .contains("in-register, rgb-split"));
+                                        .contains("neutral, rgb-split"));
+        assertThatThrownBy(() -> BuiltInLooks.named("tape"))
+                .isInstanceOf(UnknownNameException.class)
+                .hasMessage("the look 'tape' is now named 'videotape'");
         assertThatThrownBy(() -> split.withDial("green-z", 1)).hasMessageContaining("green-z");
         assertThatThrownBy(() -> split.withDial("shake", -1))
                 .isInstanceOf(DialRangeException.class);
@@ -132,20 +135,20 @@ class LookTest {
     @Test
     void dialsFollowTheirStepsWhereverTheyGo() {
         Look two =
-                BuiltInLooks.named("lens-fringe")
+                BuiltInLooks.named("chromatic-aberration")
                         .withStepAdded(0, Step.atRest("grain-1", new Grain(), 3));
         assertThat(two.steps().stream().map(Step::treatment))
-                .containsExactly("grain", "lens", "zoom", "vignette");
+                .containsExactly("grain", "lens-distortion", "zoom", "vignette");
         Look moved = two.withStepMoved("zoom-1", 0);
         assertThat(moved.steps().stream().map(Step::id))
-                .containsExactly("zoom-1", "grain-1", "lens-1", "vignette-1");
-        assertThat(driven(moved, "amount")).containsExactly("lens-1");
+                .containsExactly("zoom-1", "grain-1", "lens-distortion-1", "vignette-1");
+        assertThat(driven(moved, "amount")).containsExactly("lens-distortion-1");
         assertThat(driven(moved, "smear")).containsExactly("zoom-1");
         assertThat(moved.withStepMoved("zoom-1", 2)).isEqualTo(two);
-        Look without = two.withoutStep("lens-1");
+        Look without = two.withoutStep("lens-distortion-1");
         assertThat(driven(without, "amount")).isEmpty();
         assertThat(driven(without, "smear")).containsExactly("zoom-1");
-        Look glow = BuiltInLooks.named("glow-one-colour");
+        Look glow = BuiltInLooks.named("colour-streak");
         assertThat(glow.withoutStep(glow.steps().getFirst().id()).dial("hue").links()).hasSize(1);
     }
 

@@ -10,17 +10,20 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.stream.Collectors;
 
-/** The page about the built-in looks says what they say of themselves; {@code -Divrik.docs=write} writes it. */
+/** Checks that {@code docs/looks.md} agrees with the built-in looks. {@code -Divrik.docs=write} updates the page. */
 class LooksPageTest {
     private static final Path PAGE = Path.of("../docs/looks.md");
     private static final String HEAD =
             """
             # The looks
 
-            Each is made of the treatments that the window offers, and its dials drive them: *Looks...* in the window
-            shows them all on the present frame, `./ivrik looks` lists them, `--set dial=value` turns a dial. Lengths
-            are in pixels of the full-size sequence, so that a small preview is the small version of the full
-            render. Where all dials are at rest a look does nothing, to the last bit (`ghost-pins`: at `amount=0`).
+            Each look consists of treatments that are also available on their own. The dials of a look drive the
+            parameters of its treatments. In the window, *Show all looks...* shows every look on the current frame.
+            On the command line, `./ivrik looks` lists the looks and `--set dial=value` sets a dial.
+
+            Lengths are in pixels of the full-size sequence, so that a small preview is the small version of the
+            full render. A look whose dials are at their neutral values changes no bit of the picture. The neutral
+            value of `amount` in `ghost-warp` is 0.
 
             ![All looks on the night tram](looks/tram.png)
             ![All looks on the lanterns](looks/lanterns.png)
@@ -33,8 +36,8 @@ class LooksPageTest {
     }
 
     private static String dial(Dial dial) {
-        if (!dial.words().isEmpty()) {
-            return "`%s` (%s)".formatted(dial.name(), String.join(", ", dial.words()));
+        if (!dial.choices().isEmpty()) {
+            return "`%s` (%s)".formatted(dial.name(), String.join(", ", dial.choices()));
         }
         String unit = dial.unit().isEmpty() ? "" : " " + dial.unit();
         return "`%s` %s to %s%s"

@@ -13,12 +13,12 @@ import java.util.Optional;
 class ModelChangeTest {
     private static final Look SPLIT =
             BuiltInLooks.named("rgb-split")
-                    .withAmounts(0, 0, a -> a.with("x", Value.of(5)))
-                    .withAmounts(0, 2, a -> a.with("y", Value.of(-3)))
-                    .withLane(2, s -> s.withMute(true).withInk(Optional.of(Ink.YELLOW)));
+                    .withSettings(0, 0, a -> a.with("x", Value.of(5)))
+                    .withSettings(0, 2, a -> a.with("y", Value.of(-3)))
+                    .withChannel(2, s -> s.withMute(true).withInk(Optional.of(Ink.YELLOW)));
 
-    private static double amount(Look look, int lane, String parameter) {
-        return look.steps().getFirst().lanes().get(lane).value(parameter).rest();
+    private static double amount(Look look, int channel, String parameter) {
+        return look.steps().getFirst().channels().get(channel).value(parameter).rest();
     }
 
     @Test
@@ -27,12 +27,12 @@ class ModelChangeTest {
         Look look = change.look();
         assertThat(change.dropped()).isEmpty();
         assertThat(look.separation()).isEqualTo("cmyk");
-        assertThat(look.lanes()).hasSize(4);
+        assertThat(look.channels()).hasSize(4);
         assertThat(amount(look, 0, "x")).isEqualTo(5);
         assertThat(amount(look, 2, "y")).isEqualTo(-3);
         assertThat(amount(look, 3, "x")).isZero();
-        assertThat(look.lanes().get(2).mute()).isTrue();
-        assertThat(look.lanes().get(2).ink()).isEmpty();
+        assertThat(look.channels().get(2).mute()).isTrue();
+        assertThat(look.channels().get(2).ink()).isEmpty();
         assertThat(look.order()).containsExactly(0, 1, 2, 3);
         assertThat(look.dials()).hasSameSizeAs(SPLIT.dials());
     }
@@ -44,8 +44,8 @@ class ModelChangeTest {
                 .startsWith("Red", "Blue")
                 .doesNotContain("Green")
                 .contains("the dial Red x");
-        for (int lane = 0; lane < 3; lane++) {
-            assertThat(amount(change.look(), lane, "x")).isZero();
+        for (int channel = 0; channel < 3; channel++) {
+            assertThat(amount(change.look(), channel, "x")).isZero();
         }
         assertThat(change.look().steps()).hasSize(1);
     }
@@ -55,19 +55,19 @@ class ModelChangeTest {
         Look lab =
                 ModelChange.of(SPLIT, Separations.named("ycbcr-709"))
                         .look()
-                        .withAmounts(0, 0, a -> a.with("x", Value.of(1)))
-                        .withAmounts(0, 1, a -> a.with("x", Value.of(2)))
-                        .withAmounts(0, 2, a -> a.with("x", Value.of(3)));
+                        .withSettings(0, 0, a -> a.with("x", Value.of(1)))
+                        .withSettings(0, 1, a -> a.with("x", Value.of(2)))
+                        .withSettings(0, 2, a -> a.with("x", Value.of(3)));
         Look there = ModelChange.of(lab, Separations.named("lab")).look();
         assertThat(amount(there, 0, "x")).isEqualTo(1);
-        assertThat(there.model().lanes().get(1).id()).isEqualTo("a");
+        assertThat(there.model().channels().get(1).id()).isEqualTo("a");
         assertThat(amount(there, 1, "x")).as("red against green").isEqualTo(3);
         assertThat(amount(there, 2, "x")).as("blue against yellow").isEqualTo(2);
     }
 
     @Test
     void thereAndBackIsTheSameWhereAllHaveCounterparts() {
-        Look plain = SPLIT.withLane(2, s -> s.withInk(Optional.empty()));
+        Look plain = SPLIT.withChannel(2, s -> s.withInk(Optional.empty()));
         Look back =
                 ModelChange.of(
                                 ModelChange.of(plain, Separations.named("lms")).look(),

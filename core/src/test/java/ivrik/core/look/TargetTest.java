@@ -8,7 +8,7 @@ import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Exposure;
-import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.PinWarp;
 import ivrik.core.treatment.Shift;
 
 import org.junit.jupiter.api.Test;
@@ -19,8 +19,9 @@ import java.util.Map;
 
 class TargetTest {
     private final Look look =
-            Look.atRest("l", new Rgb(), new Shift(), new Pins(), new Exposure())
-                    .withAmounts("pins-1", 1, a -> a.withThing(Pins.SERIES, Map.of("x", 5.0)))
+            Look.atRest("l", new Rgb(), new Shift(), new PinWarp(), new Exposure())
+                    .withSettings(
+                            "pin-warp-1", 1, a -> a.withItem(PinWarp.SERIES, Map.of("x", 5.0)))
                     .withBurst(Burst.of("b", new Anchor.AtFrame(9), 3));
 
     @ParameterizedTest
@@ -28,12 +29,12 @@ class TargetTest {
             strings = {
                 "shift-1.red.x",
                 "shift-1.blue.jitter",
-                "pins-1.green.pin.0.x",
+                "pin-warp-1.green.pin.0.x",
                 "exposure-1.stops",
-                "reach.low",
-                "reach.falloff",
-                "onto.amount",
-                "lane.green.strength",
+                "mask.low",
+                "mask.falloff",
+                "blend.opacity",
+                "channel.green.strength",
                 "shutter.angle",
                 "burst.b.strength",
                 "burst.b.angle"
@@ -52,8 +53,8 @@ class TargetTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "lane.red.delay",
-                "burst.b.later",
+                "channel.red.delay",
+                "burst.b.offset",
                 "burst.b.before",
                 "burst.b.after",
                 "burst.b.repeat"
@@ -69,15 +70,15 @@ class TargetTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "burst.c.later",
+                "burst.c.offset",
                 "burst.b.size",
                 "burst.b",
                 "shift-2.red.x",
                 "shift-1.red.radius",
                 "exposure-1.red.stops",
                 "shift-1.x",
-                "pins-1.red.pin.0.x",
-                "reach.width-of"
+                "pin-warp-1.red.pin.0.x",
+                "mask.width-of"
             })
     void whatIsNotInTheLookIsNoTarget(String address) {
         assertThat(Targets.exists(look, Target.parse(address, look.model()))).isFalse();

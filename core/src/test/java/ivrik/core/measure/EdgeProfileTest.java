@@ -49,7 +49,7 @@ class EdgeProfileTest {
     }
 
     @Test
-    void anEdgeThatIsWiderThanWhatIsLookedAtIsTold() {
+    void anEdgeThatIsWiderThanWhatIsLookedAtIsReported() {
         Frame frame = Frame.opaque(edge(20, true), edge(20, true), edge(20, true));
         assertThat(EdgeProfile.at(frame, 20, 20, 12).isCutOff(0)).isFalse();
         assertThat(EdgeProfile.at(frame, 20, 20, 2).isCutOff(0)).isTrue();

@@ -10,13 +10,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 class JitterTest {
     private static final Rational RATE = Rational.of(24);
 
-    private static double at(Jitter jitter, long frame, int lane, String what) {
+    private static double at(Jitter jitter, long frame, int channel, String what) {
         return jitter.at(
                 Instant.of(frame, RATE),
                 jitter.amount().at(frame),
                 jitter.frequencyHz(),
-                new Draw(jitter.seed(), Draw.ANYWHERE),
-                lane,
+                new RandomKey(jitter.seed(), RandomKey.ANYWHERE),
+                channel,
                 what);
     }
 
@@ -35,7 +35,7 @@ class JitterTest {
         assertThat(sum / 2000).isCloseTo(0, within(0.5));
     }
 
-    /** The mean square of the change from frame to frame, of movement that reaches as far. */
+    /** The mean square of the change from frame to frame, for equal amplitudes. */
     private static double roughness(Jitter jitter) {
         double sum = 0;
         for (int f = 0; f < 4000; f++) {
@@ -46,10 +46,10 @@ class JitterTest {
     }
 
     @Test
-    void octavesAddFinerMovementAndReachNoFurther() {
+    void octavesAddFinerMovementWithinTheAmplitude() {
         Jitter one = new Jitter(Value.of(6), 0.5, Jitter.Kind.SMOOTH, 4);
         Jitter four = one.withOctaves(4);
-        // each octave changes as fast as the first; all are lessened to reach no further than it
+        // each octave changes as fast as the first; all are scaled to the amplitude of one
         double reach = 1 + 0.5 + 0.25 + 0.125;
         assertThat(roughness(four) / roughness(one)).isCloseTo(4 / (reach * reach), within(0.2));
         assertThat(at(four, 1000, 0, "x")).isNotEqualTo(at(one, 1000, 0, "x"));
@@ -68,7 +68,7 @@ class JitterTest {
     }
 
     @Test
-    void lanesAxesAndSeedsMoveIndependently() {
+    void channelsAxesAndSeedsMoveIndependently() {
         Jitter a = new Jitter(Value.of(1), 24, Jitter.Kind.STEPPED, 1);
         Jitter b = new Jitter(Value.of(1), 24, Jitter.Kind.STEPPED, 2);
         assertThat(correlation(a, 0, "x", a, 0, "y")).isCloseTo(0, within(0.1));

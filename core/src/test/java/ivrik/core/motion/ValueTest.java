@@ -13,17 +13,17 @@ class ValueTest {
             new Value(
                     7,
                     List.of(
-                            new Peg(10, 0, Ease.LINEAR),
-                            new Peg(20, 5, Ease.HOLD),
-                            new Peg(30, -5, Ease.LINEAR)));
+                            new Keyframe(10, 0, Ease.LINEAR),
+                            new Keyframe(20, 5, Ease.HOLD),
+                            new Keyframe(30, -5, Ease.LINEAR)));
 
     @Test
-    void withoutPegsItRests() {
+    void withoutKeyframesItRests() {
         assertThat(Value.of(3).at(99)).isEqualTo(3);
     }
 
     @Test
-    void pegsAreMetExactlyAndHeldOutside() {
+    void keyframesAreMetExactlyAndHeldOutside() {
         assertThat(ramp.at(0)).isZero();
         assertThat(ramp.at(10)).isZero();
         assertThat(ramp.at(15)).isEqualTo(2.5);
@@ -45,22 +45,22 @@ class ValueTest {
     }
 
     @Test
-    void settingAMovingValuePegsTheFrameAndAStillOneItsRest() {
+    void settingAMovingValueKeyframesTheFrameAndAStillOneItsRest() {
         assertThat(Value.of(1).set(12, 4)).isEqualTo(Value.of(4));
         assertThat(ramp.set(15, 9).at(15)).isEqualTo(9);
-        assertThat(ramp.set(25, 9).pegAt(25).orElseThrow().ease()).isEqualTo(Ease.HOLD);
+        assertThat(ramp.set(25, 9).keyframeAt(25).orElseThrow().ease()).isEqualTo(Ease.HOLD);
         assertThat(ramp.without(20).at(20)).isEqualTo(-2.5);
     }
 
     @Test
-    void twoPegsAtOneFrameOrNoNumberAreRefused() {
+    void twoKeyframesAtOneFrameOrNoNumberAreRefused() {
         assertThatThrownBy(
                         () ->
                                 new Value(
                                         0,
                                         List.of(
-                                                new Peg(1, 0, Ease.HOLD),
-                                                new Peg(1, 2, Ease.HOLD))))
+                                                new Keyframe(1, 0, Ease.HOLD),
+                                                new Keyframe(1, 2, Ease.HOLD))))
                 .hasMessageContaining("frame 1");
         assertThatThrownBy(() -> Value.of(Double.NaN)).isInstanceOf(IllegalArgumentException.class);
     }

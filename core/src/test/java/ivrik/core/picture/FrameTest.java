@@ -32,7 +32,7 @@ class FrameTest {
     }
 
     @Test
-    void theAlphaOfAFileIsTheUnionOfTheLanesCoverage() {
+    void theAlphaOfAFileIsTheUnionOfTheChannelsCoverage() {
         Plane none = Plane.of(3, 1);
         Frame parted =
                 new Frame(
@@ -62,7 +62,7 @@ class FrameTest {
     }
 
     @Test
-    void aFailureInABandReachesTheCaller() {
+    void aFailureInABandIsThrownToTheCaller() {
         try (Workers two = new Workers(2)) {
             assertThatThrownBy(
                             () ->

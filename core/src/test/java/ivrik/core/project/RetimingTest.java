@@ -8,8 +8,8 @@ import ivrik.core.look.Burst;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Hill;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Repeat;
 import ivrik.core.motion.Value;
@@ -26,9 +26,9 @@ class RetimingTest {
             new Value(
                     1,
                     List.of(
-                            new Peg(12, 0, Ease.LINEAR),
-                            new Peg(24, 8, Ease.HOLD),
-                            new Peg(25, 9, Ease.LINEAR)));
+                            new Keyframe(12, 0, Ease.LINEAR),
+                            new Keyframe(24, 8, Ease.HOLD),
+                            new Keyframe(25, 9, Ease.LINEAR)));
 
     private static Project project(Look look) {
         Source movie =
@@ -59,12 +59,14 @@ class RetimingTest {
 
     private static Look look() {
         Look look =
-                BuiltInLooks.named("lane-lag")
+                BuiltInLooks.named("channel-delay")
                         .withDial("red", 6)
-                        .withOnto(new ivrik.core.look.Onto(ivrik.core.rejoin.Blend.NORMAL, MOVING));
+                        .withBlend(
+                                new ivrik.core.look.LookBlend(
+                                        ivrik.core.rejoin.Blend.NORMAL, MOVING));
         Burst burst =
                 Burst.of("b", new Anchor.AtCut("two"), 3)
-                        .withCourse(Hill.even(6, 3))
+                        .withEnvelope(PeakEnvelope.even(6, 3))
                         .withRepeat(new Repeat(18, false, -2));
         return look.withBursts(
                 List.of(
@@ -83,12 +85,12 @@ class RetimingTest {
         assertThat(twice.markers().getFirst().frame()).isEqualTo(20);
         assertThat(twice.playRange()).contains(new FrameRange(24, 95));
         Look look = layer.look();
-        assertThat(look.onto().amount().pegs())
-                .extracting(Peg::frame)
+        assertThat(look.blend().opacity().keyframes())
+                .extracting(Keyframe::frame)
                 .containsExactly(24L, 48L, 50L);
         Burst burst = look.bursts().getFirst();
         assertThat(burst.anchor()).isEqualTo(new Anchor.AtCut("two"));
-        assertThat(burst.course().before()).isEqualTo(12);
+        assertThat(burst.envelope().before()).isEqualTo(12);
         assertThat(burst.repeat()).isEqualTo(new Repeat(36, false, -4));
         assertThat(look.bursts().get(1).anchor()).isEqualTo(new Anchor.AtFrame(40));
         assertThat(look.bursts().get(1).repeat().every()).isEqualTo(120);
@@ -119,16 +121,16 @@ class RetimingTest {
     }
 
     @Test
-    void ofTwoPegsOnOneFrameTheLaterStays() {
+    void ofTwoKeyframesOnOneFrameTheLaterStays() {
         Project half = Retiming.at(project(look()), Rational.of(12));
-        assertThat(half.layers().getFirst().look().onto().amount().pegs())
-                .extracting(Peg::frame, Peg::value)
+        assertThat(half.layers().getFirst().look().blend().opacity().keyframes())
+                .extracting(Keyframe::frame, Keyframe::value)
                 .containsExactly(
                         org.assertj.core.groups.Tuple.tuple(6L, 0.0),
                         org.assertj.core.groups.Tuple.tuple(12L, 8.0),
                         org.assertj.core.groups.Tuple.tuple(13L, 9.0));
-        assertThat(ivrik.core.look.Retimed.value(MOVING, 0.25).pegs())
-                .extracting(Peg::value)
+        assertThat(ivrik.core.look.RetimedLook.value(MOVING, 0.25).keyframes())
+                .extracting(Keyframe::value)
                 .containsExactly(0.0, 9.0);
     }
 

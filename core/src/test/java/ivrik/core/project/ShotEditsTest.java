@@ -28,8 +28,7 @@ class ShotEditsTest {
     private static final Clip B = new Clip("b", "fast", 40, 20, 30);
     private static final Clip C = new Clip("c", "slow", 60, 30, 100);
 
-    private static final Layer LAYER =
-            Layer.of("l", "l", BuiltInLooks.named("in-register"), A, B, C);
+    private static final Layer LAYER = Layer.of("l", "l", BuiltInLooks.named("neutral"), A, B, C);
     private static final Project PROJECT =
             new Project(
                     "p",

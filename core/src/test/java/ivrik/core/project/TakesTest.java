@@ -16,9 +16,9 @@ import org.junit.jupiter.api.Test;
 
 import java.util.List;
 
-/** Variants of what is done on a layer, kept beside it. */
+/** Variants of the looks on a layer. */
 class TakesTest {
-    private static final Look FRINGE = BuiltInLooks.named("lens-fringe");
+    private static final Look FRINGE = BuiltInLooks.named("chromatic-aberration");
     private static final Layer LAYER = Layer.of("l", "l", FRINGE);
 
     private static List<LayerLook> only(String look) {
@@ -31,29 +31,29 @@ class TakesTest {
 
     @Test
     void eachKeepsAllThatWasDoneUnderANameAndAnIdOfItsOwn() {
-        Layer kept = Takes.kept(LAYER, Takes.nextName(LAYER), LAYER.looks());
-        kept = Takes.kept(kept, Takes.nextName(kept), only("tube"));
-        kept = Takes.kept(kept, "Take 2", only("tape"));
+        Layer kept = Takes.withTake(LAYER, Takes.nextName(LAYER), LAYER.looks());
+        kept = Takes.withTake(kept, Takes.nextName(kept), only("crt"));
+        kept = Takes.withTake(kept, "Take 2", only("videotape"));
         assertThat(kept.takes())
                 .extracting(Take::name)
                 .containsExactly("Take 1", "Take 2", "Take 2 2");
         assertThat(kept.takes()).extracting(Take::id).doesNotHaveDuplicates();
         assertThat(Takes.now(kept)).contains(kept.takes().getFirst());
 
-        Layer laid = Takes.laid(kept, kept.takes().get(1));
-        assertThat(laid.looks()).isEqualTo(only("tube"));
+        Layer laid = Takes.applied(kept, kept.takes().get(1));
+        assertThat(laid.looks()).isEqualTo(only("crt"));
         assertThat(Takes.now(laid).orElseThrow().name()).isEqualTo("Take 2");
         assertThat(laid.takes()).isEqualTo(kept.takes());
     }
 
     @Test
-    void oneOfAnyLayerIsFoundByItsNameAndThosePickedInOrder() {
-        Layer kept = Takes.kept(LAYER, "cold", only("tube"));
-        kept = kept.withTakes(kept.takes().stream().map(t -> t.withPicked(true)).toList());
-        Project project = project(Takes.kept(kept, "warm", only("tape")));
-        assertThat(Takes.picked(project)).extracting(t -> t.take().name()).containsExactly("cold");
+    void oneOfAnyLayerIsFoundByItsNameAndThoseSelectedInOrder() {
+        Layer kept = Takes.withTake(LAYER, "cold", only("crt"));
+        kept = kept.withTakes(kept.takes().stream().map(t -> t.withMarkedForExport(true)).toList());
+        Project project = project(Takes.withTake(kept, "warm", only("videotape")));
+        assertThat(Takes.marked(project)).extracting(t -> t.take().name()).containsExactly("cold");
         Takes.OfLayer warm = Takes.named(project, "warm").getFirst();
-        assertThat(warm.in(project).layer("l").orElseThrow().looks()).isEqualTo(only("tape"));
+        assertThat(warm.in(project).layer("l").orElseThrow().looks()).isEqualTo(only("videotape"));
         assertThat(warm.in(project).layer("under")).isEqualTo(project.layer("under"));
         assertThatThrownBy(() -> Takes.named(project, "hot"))
                 .isInstanceOf(UnknownNameException.class)
@@ -62,9 +62,9 @@ class TakesTest {
 
     @Test
     void theyAreInTheFileAndGoAlongWithAnotherRate() {
-        Layer kept = Takes.kept(LAYER, "cold", only("burst-split"));
+        Layer kept = Takes.withTake(LAYER, "cold", only("burst-split"));
         Project project =
-                project(kept.withTakes(List.of(kept.takes().getFirst().withPicked(true))));
+                project(kept.withTakes(List.of(kept.takes().getFirst().withMarkedForExport(true))));
         ProjectJson.Reading read = ProjectJson.read(ProjectJson.write(project));
         assertThat(read.problems()).isEmpty();
         assertThat(read.project()).isEqualTo(project);
@@ -78,11 +78,11 @@ class TakesTest {
 
     @Test
     void variantsDifferBySeedOrAlongTwoDials() {
-        List<Variant> seeds = Variants.bySeed(BuiltInLooks.named("film"), 3);
+        List<Variant> seeds = Variants.bySeed(BuiltInLooks.named("film-print"), 3);
         assertThat(seeds).extracting(Variant::name).containsExactly("Seed 1", "Seed 2", "Seed 3");
         assertThat(seeds).extracting(Variant::look).doesNotHaveDuplicates();
 
-        Look look = BuiltInLooks.named("tape");
+        Look look = BuiltInLooks.named("videotape");
         Dial across = look.dials().get(0);
         Dial down = look.dials().get(1);
         List<Variant> grid = Variants.byDials(look, across.name(), down.name(), 4, 3);

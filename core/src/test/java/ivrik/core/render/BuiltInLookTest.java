@@ -3,7 +3,7 @@ package ivrik.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.Pictured;
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.json.LookJson;
 import ivrik.core.look.BuiltInLook;
 import ivrik.core.look.BuiltInLooks;
@@ -16,7 +16,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.Resample;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
@@ -35,7 +35,7 @@ class BuiltInLookTest {
     private static final int H = 36;
     private static final int RANDOM_SETTINGS = 10;
 
-    /** Values far outside the picture's are none that a look comes to. */
+    /** A value far outside the picture's range, which no look produces. */
     private static final float FAR = 40;
 
     static List<BuiltInLook> all() {
@@ -43,7 +43,7 @@ class BuiltInLookTest {
     }
 
     @Test
-    void thereAreTwoDozenAndEachIsToldFromTheOthers() {
+    void thereAreTwoDozenAndEachIsReportedFromTheOthers() {
         assertThat(all()).hasSizeGreaterThanOrEqualTo(24);
         assertThat(all().stream().map(b -> b.look().name())).doesNotHaveDuplicates();
         assertThat(all().stream().map(b -> b.look().title()))
@@ -58,7 +58,7 @@ class BuiltInLookTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void atZeroItIsNotEvenOnTheRoad(BuiltInLook each) {
+    void atZeroItIsNotEvenOnThePipeline(BuiltInLook each) {
         for (long frame : new long[] {0, 7, 100}) {
             Instant instant = Instant.of(frame, Rational.of(24));
             assertThat(LookPlanner.plan(each.atZero(), instant).isNeutral()).isTrue();
@@ -82,7 +82,7 @@ class BuiltInLookTest {
     private static Frame done(Look look, Frame picture, long frame, Workers workers) {
         Scene scene = new Scene(picture);
         return scene.renderer(workers)
-                .render(Planner.plan(scene.project(look), frame), 1, Cancel.NEVER);
+                .render(Planner.plan(scene.project(look), frame), 1, Cancellation.NEVER);
     }
 
     private static void assertSound(Frame frame, String what) {
@@ -101,7 +101,7 @@ class BuiltInLookTest {
         Workers workers = Workers.shared();
         for (Dial dial : each.look().dials()) {
             for (double end : new double[] {dial.min(), dial.max()}) {
-                Look look = each.shownOff().withDial(dial.name(), end);
+                Look look = each.withExampleSettings().withDial(dial.name(), end);
                 assertSound(done(look, picture(), 3, workers), dial.name() + " at " + end);
             }
         }
@@ -120,13 +120,13 @@ class BuiltInLookTest {
         double share = Math.pow(random.nextDouble(), dial.max() - dial.min() > 100 ? 4 : 1);
         double end = random.nextBoolean() ? dial.min() : dial.max();
         double value = dial.rest() + share * (end - dial.rest());
-        return dial.words().isEmpty() ? value : Math.rint(value);
+        return dial.choices().isEmpty() ? value : Math.rint(value);
     }
 
     @ParameterizedTest
     @MethodSource("all")
     void anyThreadsAndAnyOrderOfFramesGiveTheSameBits(BuiltInLook each) {
-        Look look = each.shownOff();
+        Look look = each.withExampleSettings();
         try (Workers one = new Workers(1);
                 Workers five = new Workers(5)) {
             Frame forward = done(look, picture(), 11, one);
@@ -170,7 +170,7 @@ class BuiltInLookTest {
         Size full = new Size(3840, 2160);
         Size coarse = new Size(32, 18);
         Scene scene = new Scene(SCENES.computeIfAbsent(full, s -> scene(s.width(), s.height())));
-        Plan plan = Planner.plan(scene.project(each.shownOff()), 5);
+        Plan plan = Planner.plan(scene.project(each.withExampleSettings()), 5);
         boolean fine = each.group() == LookGroup.FILM || each.group() == LookGroup.SCREEN;
         Frame large = reduced(each, rendered(plan, fine ? 1 : 0.5), coarse);
         double[] smaller = {1 / 2.0, 1 / 3.0, 1 / 6.0};
@@ -198,12 +198,12 @@ class BuiltInLookTest {
                                 SCENES.computeIfAbsent(
                                         shown, size -> scene(size.width(), size.height())),
                         Workers.shared(),
-                        new Store(1 << 28));
-        return renderer.render(plan, scale, Cancel.NEVER).premultiplied(Workers.shared());
+                        new FrameCache(1 << 28));
+        return renderer.render(plan, scale, Cancellation.NEVER).premultiplied(Workers.shared());
     }
 
     private static Frame reduced(BuiltInLook look, Frame frame, Size size) {
-        boolean light = look.look().step("phosphors-1").isPresent();
+        boolean light = look.look().step("phosphor-screen-1").isPresent();
         Frame seen = light ? frame.mapPlanes(BuiltInLookTest::light) : frame;
         return Resample.to(seen, size, Workers.shared());
     }

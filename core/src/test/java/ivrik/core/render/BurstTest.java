@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Burst;
+import ivrik.core.look.Burst.Direction;
 import ivrik.core.look.Burst.Drive;
-import ivrik.core.look.Burst.Way;
 import ivrik.core.look.Look;
-import ivrik.core.look.Target.OfLane;
+import ivrik.core.look.Target.OfChannel;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Instant;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
@@ -33,21 +33,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 
-/** Looks whose bursts move lanes, seen in their pictures. */
+/** Looks whose bursts move channels, seen in their pictures. */
 class BurstTest {
     private static final int WIDTH = 24;
     private static final int HEIGHT = 10;
 
-    /** Another picture at each frame, no two samples alike. */
+    /** A different picture at each frame; all samples differ. */
     private static Frame picture(long frame) {
         List<Plane> planes =
                 IntStream.range(0, 3)
                         .mapToObj(
-                                lane -> {
+                                channel -> {
                                     Plane plane = Plane.of(WIDTH, HEIGHT);
                                     for (int i = 0; i < WIDTH * HEIGHT; i++) {
                                         plane.data()[i] =
-                                                (i * 37 + lane * 101 + frame * 11) % 251 / 250f;
+                                                (i * 37 + channel * 101 + frame * 11) % 251 / 250f;
                                     }
                                     return plane;
                                 })
@@ -61,13 +61,13 @@ class BurstTest {
         return scene.render(scene.project(look), frame);
     }
 
-    private static float[] lane(Frame frame, int lane) {
-        return frame.colour().get(lane).data();
+    private static float[] channel(Frame frame, int channel) {
+        return frame.colour().get(channel).data();
     }
 
     private static void assertSource(Frame frame, long number) {
-        for (int lane = 0; lane < 3; lane++) {
-            assertThat(lane(frame, lane)).isEqualTo(lane(picture(number), lane));
+        for (int channel = 0; channel < 3; channel++) {
+            assertThat(channel(frame, channel)).isEqualTo(channel(picture(number), channel));
         }
     }
 
@@ -98,11 +98,11 @@ class BurstTest {
         for (int frame = 0; frame < Scene.FRAMES; frame++) {
             boolean inside = frame >= at - before && frame <= at + after;
             Frame rendered = render(look, frame);
-            assertThat(lane(rendered, 1)).isEqualTo(lane(picture(frame), 1));
+            assertThat(channel(rendered, 1)).isEqualTo(channel(picture(frame), 1));
             if (!inside) {
                 assertSource(rendered, frame);
             } else if (frame == at || phases > 0) {
-                assertThat(lane(rendered, 0)).isNotEqualTo(lane(picture(frame), 0));
+                assertThat(channel(rendered, 0)).isNotEqualTo(channel(picture(frame), 0));
             }
         }
     }
@@ -111,29 +111,29 @@ class BurstTest {
     void atItsFrameRedIsMovedByThePeakAndBlueAgainstIt() {
         Map<String, Double> dials = Map.of("at", 20.0, "peak", 4.0);
         Frame across = render(split(dials), 20);
-        float[] red = lane(picture(20), 0);
-        float[] blue = lane(picture(20), 2);
+        float[] red = channel(picture(20), 0);
+        float[] blue = channel(picture(20), 2);
         for (int y = 0; y < HEIGHT; y++) {
             for (int x = 4; x < WIDTH - 4; x++) {
                 int i = y * WIDTH + x;
-                assertThat(lane(across, 0)[i]).isEqualTo(red[i - 4]);
-                assertThat(lane(across, 2)[i]).isEqualTo(blue[i + 4]);
+                assertThat(channel(across, 0)[i]).isEqualTo(red[i - 4]);
+                assertThat(channel(across, 2)[i]).isEqualTo(blue[i + 4]);
             }
         }
         Frame down = render(split(Map.of("at", 20.0, "peak", 4.0, "angle", 90.0)), 20);
         for (int i = 4 * WIDTH; i < (HEIGHT - 4) * WIDTH; i++) {
-            assertThat(lane(down, 0)[i]).isEqualTo(red[i - 4 * WIDTH]);
-            assertThat(lane(down, 2)[i]).isEqualTo(blue[i + 4 * WIDTH]);
+            assertThat(channel(down, 0)[i]).isEqualTo(red[i - 4 * WIDTH]);
+            assertThat(channel(down, 2)[i]).isEqualTo(blue[i + 4 * WIDTH]);
         }
     }
 
-    private static Settings settings(Look look, int lane, long frame) {
+    private static Settings settings(Look look, int channel, long frame) {
         Instant instant = Instant.of(frame, Scene.RATE);
-        return new LookPlanner(look, instant, "here").settings(look.steps().getFirst(), lane);
+        return new LookPlanner(look, instant, "here").settings(look.steps().getFirst(), channel);
     }
 
-    private static double x(Look look, int lane, long frame) {
-        return settings(look, lane, frame).number("x");
+    private static double x(Look look, int channel, long frame) {
+        return settings(look, channel, frame).number("x");
     }
 
     @Test
@@ -160,26 +160,26 @@ class BurstTest {
         return Look.atRest("own", new Rgb(), new Shift()).withBurst(burst);
     }
 
-    private static Burst moving(Anchor anchor, Way red) {
+    private static Burst moving(Anchor anchor, Direction red) {
         return Burst.of("b", anchor, 3)
-                .withWays(List.of(red, Way.STILL, Way.OPPOSED))
-                .withDrives(List.of(new Drive(new OfLane("shift-1", 0, "x"), 10)));
+                .withDirections(List.of(red, Direction.FIXED, Direction.OPPOSITE))
+                .withDrives(List.of(new Drive(new OfChannel("shift-1", 0, "x"), 10)));
     }
 
     @Test
-    void randomWaysAreOneForEachPhaseAndAlwaysAsFar() {
-        Look look = withBurst(moving(new Anchor.AtFrame(20), Way.RANDOM));
+    void randomDirectionsAreOneForEachPhaseAndAlwaysAsFar() {
+        Look look = withBurst(moving(new Anchor.AtFrame(20), Direction.RANDOM));
         Settings peak = settings(look, 0, 20);
         assertThat(Math.hypot(peak.number("x"), peak.number("y"))).isCloseTo(10, within(1e-9));
         assertThat(x(look, 0, 18)).isEqualTo(x(look, 0, 19)).isNotEqualTo(x(look, 0, 22));
-        Look other = withBurst(moving(new Anchor.AtFrame(20), Way.RANDOM).withSeed(2));
+        Look other = withBurst(moving(new Anchor.AtFrame(20), Direction.RANDOM).withSeed(2));
         assertThat(x(other, 0, 20)).isNotEqualTo(x(look, 0, 20));
         assertThat(x(look.withSeed(2), 0, 20)).isEqualTo(x(other, 0, 20));
     }
 
     @Test
     void aBurstGoesWhereItsCutGoes() {
-        Look look = withBurst(moving(new Anchor.AtCut("clip-2"), Way.AHEAD));
+        Look look = withBurst(moving(new Anchor.AtCut("clip-2"), Direction.FORWARD));
         for (int cut : new int[] {12, 17}) {
             Project project =
                     scene.project(look)
@@ -199,12 +199,12 @@ class BurstTest {
     }
 
     private static Settings step(Plan plan) {
-        return plan.layers().getFirst().looks().getFirst().steps().getFirst().lanes().getFirst();
+        return plan.layers().getFirst().looks().getFirst().steps().getFirst().channels().getFirst();
     }
 
     @Test
     void betweenFramesAStepStaysThatOfItsFrame() {
-        Look look = withBurst(moving(new Anchor.AtFrame(20), Way.AHEAD));
+        Look look = withBurst(moving(new Anchor.AtFrame(20), Direction.FORWARD));
         Instant between = Instant.of(18, Scene.RATE).withFrame(new Rational(37, 2));
         assertThat(
                         new LookPlanner(look, between, "here")
@@ -216,24 +216,31 @@ class BurstTest {
     @Test
     void itsStrengthCanBeKeyed() {
         Value rising =
-                new Value(0, List.of(new Peg(20, 3, Ease.LINEAR), new Peg(22, 5, Ease.LINEAR)));
-        Look look = withBurst(moving(new Anchor.AtFrame(20), Way.AHEAD).withStrength(rising));
+                new Value(
+                        0,
+                        List.of(
+                                new Keyframe(20, 3, Ease.LINEAR),
+                                new Keyframe(22, 5, Ease.LINEAR)));
+        Look look =
+                withBurst(moving(new Anchor.AtFrame(20), Direction.FORWARD).withStrength(rising));
         assertThat(x(look, 0, 20)).isEqualTo(30);
         assertThat(x(look, 0, 21)).isEqualTo(4 * 7.5);
     }
 
     @Test
-    void aLaneThatLagsIsTheSourcesOfThen() {
-        Look lag = BuiltInLooks.named("lane-lag").withDial("red", 3).withDial("blue", -2);
+    void aChannelThatLagsIsTheSourcesOfThen() {
+        Look lag = BuiltInLooks.named("channel-delay").withDial("red", 3).withDial("blue", -2);
         Frame at = render(lag, 10);
-        assertThat(lane(at, 0)).isEqualTo(lane(picture(7), 0));
-        assertThat(lane(at, 1)).isEqualTo(lane(picture(10), 1));
-        assertThat(lane(at, 2)).isEqualTo(lane(picture(12), 2));
-        assertThat(lane(render(lag, 1), 0)).isEqualTo(lane(picture(0), 0));
-        assertThat(lane(render(lag, 39), 2)).isEqualTo(lane(picture(39), 2));
+        assertThat(channel(at, 0)).isEqualTo(channel(picture(7), 0));
+        assertThat(channel(at, 1)).isEqualTo(channel(picture(10), 1));
+        assertThat(channel(at, 2)).isEqualTo(channel(picture(12), 2));
+        assertThat(channel(render(lag, 1), 0)).isEqualTo(channel(picture(0), 0));
+        assertThat(channel(render(lag, 39), 2)).isEqualTo(channel(picture(39), 2));
         assertSource(render(lag.withDial("fade", 1), 10), 10);
-        float[] half = lane(render(lag.withDial("fade", 0.5), 10), 0);
+        float[] half = channel(render(lag.withDial("fade", 0.5), 10), 0);
         assertThat(half[5])
-                .isCloseTo((lane(picture(7), 0)[5] + lane(picture(10), 0)[5]) / 2, within(1e-6f));
+                .isCloseTo(
+                        (channel(picture(7), 0)[5] + channel(picture(10), 0)[5]) / 2,
+                        within(1e-6f));
     }
 }

@@ -10,9 +10,9 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.separation.Separations;
 import ivrik.core.threads.Workers;
-import ivrik.core.treatment.LaneTreatment;
+import ivrik.core.treatment.ChannelTreatment;
 import ivrik.core.treatment.MedianFilter;
-import ivrik.core.treatment.MinMax;
+import ivrik.core.treatment.MinimumMaximum;
 import ivrik.core.treatment.UnsharpMask;
 
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,7 +26,7 @@ class EdgeOfCoverageTest {
     private static final int W = 64;
     private static final int H = 48;
 
-    record Case(LaneTreatment treatment, String number, double value, String model) {}
+    record Case(ChannelTreatment treatment, String number, double value, String model) {}
 
     static Stream<Case> cases() {
         return Stream.of("rgb", "ycbcr-709", "lab", "cmyk")
@@ -35,7 +35,7 @@ class EdgeOfCoverageTest {
                                 Stream.of(
                                         new Case(new UnsharpMask(), "strength", 300, model),
                                         new Case(new MedianFilter(), "radius", 4, model),
-                                        new Case(new MinMax(), "radius", 5, model)));
+                                        new Case(new MinimumMaximum(), "radius", 5, model)));
     }
 
     @ParameterizedTest
@@ -45,8 +45,8 @@ class EdgeOfCoverageTest {
         Plane cover = Pictured.disc(W, H, 16);
         Scene title = new Scene(Frame.straight(flat, flat, flat, cover));
         Look look = Look.atRest("l", Separations.named(c.model), c.treatment);
-        for (int lane = 0; lane < look.lanes().size(); lane++) {
-            look = look.withAmounts(0, lane, a -> a.with(c.number, Value.of(c.value)));
+        for (int channel = 0; channel < look.channels().size(); channel++) {
+            look = look.withSettings(0, channel, a -> a.with(c.number, Value.of(c.value)));
         }
         Frame out = title.render(title.project(look), 0).premultiplied(Workers.shared());
         List<Plane> colour = out.colour();

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivrik.core.Pictured;
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.separation.Rgb;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Treatment;
@@ -34,10 +34,10 @@ class GivenUpTest {
     private static int asked(Treatment treatment, int most) {
         AtomicInteger asked = new AtomicInteger();
         Look look = Look.atRest("l", new Rgb());
-        look = look.withStepAdded(Step.shownOff("t-1", treatment, 3));
+        look = look.withStepAdded(Step.withExampleSettings("t-1", treatment, 3));
         Scene scene = new Scene(Pictured.frame(24, HEIGHT));
         Plan plan = Planner.plan(scene.project(look), 5);
-        Cancel cancel = () -> asked.incrementAndGet() >= most;
+        Cancellation cancel = () -> asked.incrementAndGet() >= most;
         try (Workers one = new Workers(1)) {
             if (most == Integer.MAX_VALUE) {
                 scene.renderer(one).screen(plan, 1, cancel);
@@ -67,11 +67,11 @@ class GivenUpTest {
         Pictures slow =
                 (p, shown) -> {
                     given.set(true);
-                    Cancel.poll();
+                    Cancellation.poll();
                     read.incrementAndGet();
                     return Pictured.frame(24, HEIGHT);
                 };
-        Renderer renderer = new Renderer(slow, Workers.shared(), new Store(1 << 20));
+        Renderer renderer = new Renderer(slow, Workers.shared(), new FrameCache(1 << 20));
         Plan plan = Planner.plan(scene.project(Look.atRest("l", new Rgb())), 5);
         assertThatThrownBy(() -> renderer.screen(plan, 1, given::get))
                 .isInstanceOf(CancelledException.class);

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
@@ -32,7 +32,7 @@ class GlowBeyondCoverageTest {
 
     private static Look halation(double radius, double tail) {
         return Look.atRest("h", new Rgb(), new Halation())
-                .withAmounts(
+                .withSettings(
                         "halation-1",
                         0,
                         a ->
@@ -55,7 +55,7 @@ class GlowBeyondCoverageTest {
     }
 
     @Test
-    void uponNothingItIsTheHalationOfTheTitleOnBlack() {
+    void overNothingItIsTheHalationOfTheTitleOnBlack() {
         Frame lit = rendered(title(1), HALATED).premultiplied(WORKERS);
         Frame onBlack = rendered(Frame.opaque(DISC, DISC, DISC), HALATED);
         int glowing = 0;
@@ -76,8 +76,8 @@ class GlowBeyondCoverageTest {
 
     @Test
     void overAPictureItIsLightThatIsAddedAndNeverDarkens() {
-        float ground = 0.3f;
-        Plane grey = Plane.flat(W, H, ground);
+        float background = 0.3f;
+        Plane grey = Plane.flat(W, H, background);
         Scene both = new Scene(Frame.opaque(grey, grey, grey));
         Project under = both.project(Look.atRest("n", new Rgb(), new Shift()));
         Layer upper = Layer.of("t", "t", HALATED, new Clip("b", 0, Scene.FRAMES, 0));
@@ -97,18 +97,19 @@ class GlowBeyondCoverageTest {
                                         ? title
                                         : Frame.opaque(grey, grey, grey),
                         WORKERS,
-                        new Store(1 << 28));
+                        new FrameCache(1 << 28));
         Frame seen = renderer.render(project, 0);
         Frame onBlack = rendered(Frame.opaque(DISC, DISC, DISC), HALATED);
         int brighter = 0;
         for (int c = 0; c < 3; c++) {
             for (int i = 0; i < W * H; i++) {
                 float of = seen.colour().get(c).data()[i];
-                assertThat(of).isGreaterThanOrEqualTo(ground - 1e-6f);
+                assertThat(of).isGreaterThanOrEqualTo(background - 1e-6f);
                 if (DISC.data()[i] == 0) {
                     double light = onBlack.colour().get(c).data()[i];
-                    assertThat((double) of).isCloseTo(1 - (1 - light) * (1 - ground), within(1e-5));
-                    brighter += of > ground + 0.02f ? 1 : 0;
+                    assertThat((double) of)
+                            .isCloseTo(1 - (1 - light) * (1 - background), within(1e-5));
+                    brighter += of > background + 0.02f ? 1 : 0;
                 }
             }
         }
@@ -128,11 +129,11 @@ class GlowBeyondCoverageTest {
     }
 
     @Test
-    void lanesThatHaveMovedApartGlowEachWhereItIs() {
+    void channelsThatHaveMovedApartGlowEachWhereItIs() {
         Look near = halation(10, 0);
         Look apart =
                 Look.atRest("a", new Rgb(), new Shift())
-                        .withAmounts("shift-1", 0, a -> a.with("x", Value.of(-8)))
+                        .withSettings("shift-1", 0, a -> a.with("x", Value.of(-8)))
                         .withStepAdded(near.steps().getFirst());
         Frame lit = rendered(title(1), apart).premultiplied(WORKERS);
         Frame still = rendered(title(1), near).premultiplied(WORKERS);

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.core.Pictured;
 import ivrik.core.json.LookJson;
 import ivrik.core.look.BuiltInLooks;
-import ivrik.core.look.Dialling;
+import ivrik.core.look.DialEdits;
 import ivrik.core.look.HalationParts;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
@@ -13,13 +13,13 @@ import ivrik.core.look.Section;
 import ivrik.core.look.Shutter;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
 import ivrik.core.separation.Rgb;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.GaussianBlur;
 import ivrik.core.treatment.Halation;
@@ -42,7 +42,7 @@ class HalationPartsTest {
                 .filter(b -> b.look().name().equals("halation"))
                 .findFirst()
                 .orElseThrow()
-                .shownOff();
+                .withExampleSettings();
     }
 
     private static Frame picture() {
@@ -61,7 +61,7 @@ class HalationPartsTest {
         }
         Project stacked =
                 project.withLayer(project.layers().getFirst().id(), l -> l.withLooks(all));
-        return scene.renderer(WORKERS).render(Planner.plan(stacked, frame), 1, Cancel.NEVER);
+        return scene.renderer(WORKERS).render(Planner.plan(stacked, frame), 1, Cancellation.NEVER);
     }
 
     private static double apart(Frame a, Frame b) {
@@ -85,18 +85,20 @@ class HalationPartsTest {
         assertThat(apart(done(List.of(look), 3), picture())).isGreaterThan(0.01);
         assertThat(parts.getFirst().steps())
                 .extracting(Step::treatment)
-                .containsExactly("linear-light", "highlights", "spread-light", "linear-light");
+                .containsExactly("linear-light", "bright-pass", "bloom", "linear-light");
         assertThat(LookJson.read(LookJson.write(parts.getFirst())).look())
                 .isEqualTo(parts.getFirst());
     }
 
     @Test
-    void pegsOfItsStrengthMoveTheParts() {
+    void keyframesOfItsStrengthMoveTheParts() {
         Value rising =
-                Value.ZERO.with(new Peg(0, 0, Ease.LINEAR)).with(new Peg(10, 200, Ease.LINEAR));
+                Value.ZERO
+                        .with(new Keyframe(0, 0, Ease.LINEAR))
+                        .with(new Keyframe(10, 200, Ease.LINEAR));
         Look look =
                 Look.atRest("one", new Rgb(), new Halation())
-                        .withAmounts(ID, 0, a -> a.with("strength", rising));
+                        .withSettings(ID, 0, a -> a.with("strength", rising));
         List<Look> parts = HalationParts.opened(look, ID).looks();
         for (long frame : new long[] {2, 9}) {
             assertThat(apart(done(List.of(look), frame), done(parts, frame))).isLessThan(SAME);
@@ -106,8 +108,10 @@ class HalationPartsTest {
     @Test
     void aDialThatMovesItMovesTheParts() {
         Value rising =
-                Value.ZERO.with(new Peg(0, 0, Ease.LINEAR)).with(new Peg(10, 2, Ease.LINEAR));
-        Look look = Dialling.with(shown(), "strength", d -> d.withValue(rising));
+                Value.ZERO
+                        .with(new Keyframe(0, 0, Ease.LINEAR))
+                        .with(new Keyframe(10, 2, Ease.LINEAR));
+        Look look = DialEdits.with(shown(), "strength", d -> d.withValue(rising));
         List<Look> parts = HalationParts.opened(look, ID).looks();
         assertThat(apart(done(List.of(look), 2), done(List.of(look), 9))).isGreaterThan(0.01);
         for (long frame : new long[] {2, 9}) {
@@ -118,14 +122,16 @@ class HalationPartsTest {
     @Test
     void whatItsShutterSeesAndHowFarItIsEnlargedStays() {
         Value rising =
-                Value.ZERO.with(new Peg(0, 0, Ease.LINEAR)).with(new Peg(4, 400, Ease.LINEAR));
+                Value.ZERO
+                        .with(new Keyframe(0, 0, Ease.LINEAR))
+                        .with(new Keyframe(4, 400, Ease.LINEAR));
         Look open =
                 Look.atRest("one", new Rgb(), new Halation())
-                        .withAmounts(ID, 0, a -> a.with("strength", rising))
+                        .withSettings(ID, 0, a -> a.with("strength", rising))
                         .withShutter(Shutter.OFF.withAngleDegrees(Value.of(360)).withSamples(4));
         Look large =
                 Look.atRest("large", new Rgb(), new Halation())
-                        .withAmounts(ID, 0, a -> a.with("strength", Value.of(150)))
+                        .withSettings(ID, 0, a -> a.with("strength", Value.of(150)))
                         .withOverscan(new Overscan(Overscan.Kind.FIXED, 1.5));
         for (Look look : List.of(open, large)) {
             List<Look> parts = HalationParts.opened(look, ID).looks();
@@ -139,8 +145,8 @@ class HalationPartsTest {
     void whatElseIsInTheLookIsDoneBeforeOrAfterIt() {
         Look last =
                 Look.atRest("two", new Rgb(), new GaussianBlur(), new Halation())
-                        .withAmounts("gaussian-1", 0, a -> a.with("radius", Value.of(6)))
-                        .withAmounts(ID, 0, a -> a.with("strength", Value.of(150)));
+                        .withSettings("gaussian-1", 0, a -> a.with("radius", Value.of(6)))
+                        .withSettings(ID, 0, a -> a.with("strength", Value.of(150)));
         Look first = last.withStepIn(Section.PREPARE, ID, 0);
         for (Look look : List.of(last, first)) {
             List<Look> opened = HalationParts.opened(look, ID).looks();

@@ -10,7 +10,7 @@ import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,18 +38,20 @@ class LookDialsTest {
     }
 
     private static Frame done(Look look, Scene scene, long frame) {
-        return scene.renderer().render(Planner.plan(scene.project(look), frame), 1, Cancel.NEVER);
+        return scene.renderer()
+                .render(Planner.plan(scene.project(look), frame), 1, Cancellation.NEVER);
     }
 
-    /** Scripts use these names: they stay. */
+    /** Scripts use these names: they do not change. */
     @ParameterizedTest
     @CsvSource({
         "halation, threshold radius red green blue tail strength keep-energy",
-        "film, grain weave flicker dust scratches fade print",
-        "tape, wear lines chroma-lines chroma-delay ringing noise wobble tear dropouts generations",
-        "tube, mask pitch scan beam bloom curve misconvergence decay roll brightness",
+        "film-print, grain weave flicker dust scratches fade print",
+        "videotape, wear lines chroma-lines chroma-delay ringing noise wobble tear dropouts"
+                + " generations",
+        "crt, mask pitch scan beam bloom curve misconvergence decay roll brightness",
         "low-res, pixels palette dither bleed dots",
-        "bad-signal, blocks slices lines stuck swap bits hold"
+        "digital-breakup, blocks slices lines stuck swap bits hold"
     })
     void theDialsThatScriptsNameAreThere(String look, String dials) {
         assertThat(named(look).look().dials()).extracting(Dial::name).contains(dials.split(" "));
@@ -67,13 +69,14 @@ class LookDialsTest {
 
     /** A tube with as few lines as these few pixels can show. */
     private static Look shown(String name) {
-        Look look = named(name).shownOff();
-        return name.equals("tube") ? look.withDial("scan", 34) : look;
+        Look look = named(name).withExampleSettings();
+        return name.equals("crt") ? look.withDial("scan", 34) : look;
     }
 
     /** Between rest and its far end, as well as there: very many pixels across are all there are, again. */
     @ParameterizedTest
-    @ValueSource(strings = {"halation", "film", "tape", "tube", "low-res", "bad-signal"})
+    @ValueSource(
+            strings = {"halation", "film-print", "videotape", "crt", "low-res", "digital-breakup"})
     void everyDialChangesThePicture(String name) {
         Look look = shown(name);
         for (Dial dial : look.dials()) {
@@ -128,7 +131,7 @@ class LookDialsTest {
             green.data()[i] = (float) (0.5 - wave * 0.299 / 0.587);
             blue.data()[i] = 0.5f;
         }
-        Look look = named("tape").atZero().withDial("chroma-delay", px);
+        Look look = named("videotape").atZero().withDial("chroma-delay", px);
         Frame out = done(look, Frame.opaque(red, green, blue), 3);
         assertThat(delay(x -> out.colour().getFirst().at(x, H / 2) - luma(out, x)))
                 .isCloseTo(px, within(0.02));
@@ -137,7 +140,9 @@ class LookDialsTest {
         }
     }
 
-    /** Soft discs all over, drawn where a lens of so much at the corner and no bend has them. */
+    /**
+     * Soft discs, drawn where a lens with a displacement at the corner and without bend has them.
+     */
     private static Plane discs(double out) {
         Plane plane = Plane.of(W, H);
         for (int y = 0; y < H; y++) {
@@ -155,7 +160,7 @@ class LookDialsTest {
     void fringesAreTakenOffWhereTheLensIsKnown() {
         Plane green = discs(0);
         Frame parted = Frame.opaque(discs(0.01), green, discs(-0.01));
-        Look look = named("fringe-off").atZero().withDial("red", 1).withDial("blue", -1);
+        Look look = named("fringe-correction").atZero().withDial("red", 1).withDial("blue", -1);
         Frame out = done(look, parted, 0);
         for (int c : new int[] {0, 2}) {
             double before = worst(parted.colour().get(c), green);
@@ -196,7 +201,7 @@ class LookDialsTest {
             double far = Math.hypot(i % W - W / 2.0, i / W - H / 2.0);
             spot.data()[i] = (float) (0.2 + 0.5 * Math.exp(-far * far / 200));
         }
-        Look look = named("film").atZero().withDial("weave", 1);
+        Look look = named("film-print").atZero().withDial("weave", 1);
         double[] last = null;
         double travelled = 0;
         for (int frame = 0; frame < 12; frame++) {

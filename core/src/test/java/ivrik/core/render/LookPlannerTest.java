@@ -23,10 +23,10 @@ class LookPlannerTest {
     private static void assertSameOneByOne(Look look) {
         LookPlanner planner = new LookPlanner(look, LATER, "here");
         for (Step step : look.steps()) {
-            for (int lane = 0; lane < step.lanes().size(); lane++) {
-                Settings all = planner.settings(step, lane);
+            for (int channel = 0; channel < step.channels().size(); channel++) {
+                Settings all = planner.settings(step, channel);
                 for (String name : all.numbers().keySet()) {
-                    assertThat(planner.setting(step, lane, name))
+                    assertThat(planner.setting(step, channel, name))
                             .as(look.name() + ", " + step.id() + ", " + name)
                             .isEqualTo(all.number(name));
                 }
@@ -43,7 +43,7 @@ class LookPlannerTest {
     void aMoveOfLessThanAllIsALesserMoveAlsoNumberByNumber() {
         Look look =
                 Look.atRest("shifted", new Rgb(), new Shift())
-                        .withAmounts(
+                        .withSettings(
                                 "shift-1",
                                 0,
                                 a ->

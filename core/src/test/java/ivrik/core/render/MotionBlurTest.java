@@ -7,14 +7,14 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Shutter;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.sampling.Sampler;
 import ivrik.core.separation.Rgb;
 import ivrik.core.treatment.Shift;
-import ivrik.core.treatment.Tiles;
+import ivrik.core.treatment.TiledScroll;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -46,14 +46,17 @@ class MotionBlurTest {
 
     private static Value moving(double pxAFrame) {
         return new Value(
-                0, List.of(new Peg(0, 0, Ease.LINEAR), new Peg(10, 10 * pxAFrame, Ease.LINEAR)));
+                0,
+                List.of(
+                        new Keyframe(0, 0, Ease.LINEAR),
+                        new Keyframe(10, 10 * pxAFrame, Ease.LINEAR)));
     }
 
     /** Red moves evenly; green and blue stand still. */
     private static Look moving(double pxAFrame, Shutter shutter) {
         return Look.atRest("moving", new Rgb(), new Shift())
                 .withStep("shift-1", s -> s.withSampler(Sampler.LINEAR))
-                .withAmounts(0, 0, a -> a.with("x", moving(pxAFrame)))
+                .withSettings(0, 0, a -> a.with("x", moving(pxAFrame)))
                 .withShutter(shutter);
     }
 
@@ -118,10 +121,10 @@ class MotionBlurTest {
         List<Plane> planes =
                 java.util.stream.IntStream.range(0, 3)
                         .mapToObj(
-                                lane -> {
+                                channel -> {
                                     Plane plane = Plane.of(WIDTH, HEIGHT);
                                     for (int i = 0; i < plane.data().length; i++) {
-                                        plane.data()[i] = (i * 53 + lane * 17) % 241 / 240f;
+                                        plane.data()[i] = (i * 53 + channel * 17) % 241 / 240f;
                                     }
                                     return plane;
                                 })
@@ -147,9 +150,9 @@ class MotionBlurTest {
         for (int frame = 0; frame < Scene.FRAMES; frame++) {
             if (frame < at - length / 2.0 || frame > at + length / 2.0) {
                 Frame rendered = render(source, look, frame);
-                for (int lane = 0; lane < 3; lane++) {
-                    assertThat(rendered.colour().get(lane).data())
-                            .isEqualTo(source.colour().get(lane).data());
+                for (int channel = 0; channel < 3; channel++) {
+                    assertThat(rendered.colour().get(channel).data())
+                            .isEqualTo(source.colour().get(channel).data());
                 }
             }
         }
@@ -158,9 +161,9 @@ class MotionBlurTest {
     @Test
     void copiesStayCopiesWhateverMovesAfterThemAndUncoverNothing() {
         Look look =
-                Look.atRest("travel", new Rgb(), new Tiles(), new Shift())
-                        .withAmounts(0, 0, a -> a.with("x", Value.of(0.5)))
-                        .withAmounts(1, 0, a -> a.with("x", Value.of(7)));
+                Look.atRest("travel", new Rgb(), new TiledScroll(), new Shift())
+                        .withSettings(0, 0, a -> a.with("x", Value.of(0.5)))
+                        .withSettings(1, 0, a -> a.with("x", Value.of(7)));
         Frame source = textured();
         float[] red = render(source, look, 0).colour().get(0).data();
         for (int x = 0; x < WIDTH; x++) {
@@ -168,13 +171,13 @@ class MotionBlurTest {
                     .isEqualTo(source.colour().get(0).data()[x]);
         }
         Scene scene = new Scene(source);
-        Look travel = look.withAmounts(1, 0, a -> a.with("x", Value.ZERO));
+        Look travel = look.withSettings(1, 0, a -> a.with("x", Value.ZERO));
         assertThat(scene.demanded(travel).scale()).isOne();
         assertThat(scene.demanded(look).scale()).isBetween(1.1, 1.5);
     }
 
     @Test
-    void halfWayATileSwipeIsHalfATileOnWithItsLanesApart() {
+    void halfDirectionATileSwipeIsHalfATileOnWithItsChannelsApart() {
         Look look =
                 BuiltInLooks.named("tile-swipe")
                         .withDial("at", 20)

@@ -3,14 +3,14 @@ package ivrik.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ivrik.core.cache.Key;
-import ivrik.core.cache.Store;
+import ivrik.core.cache.CacheKey;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Overscan;
 import ivrik.core.look.Overscan.Kind;
 import ivrik.core.motion.Ease;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
@@ -18,7 +18,7 @@ import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.ValidRegion;
 
@@ -77,15 +77,15 @@ class OverscanTest {
                 new Value(
                         0,
                         List.of(
-                                new Peg(0, 0, Ease.LINEAR),
-                                new Peg(at, red, Ease.LINEAR),
-                                new Peg(39, -red / 2, Ease.LINEAR)));
+                                new Keyframe(0, 0, Ease.LINEAR),
+                                new Keyframe(at, red, Ease.LINEAR),
+                                new Keyframe(39, -red / 2, Ease.LINEAR)));
         Look look =
                 SPLIT.withStep(0, s -> s.withSampler(sampler))
-                        .withAmounts(0, 0, a -> a.with(axis, moving))
-                        .withAmounts(0, 1, a -> a.with(axis, shaken(shake)))
-                        .withAmounts(0, 2, a -> a.with(axis, Value.of(blue)));
-        Overscans.Result needed = strip.demanded(look);
+                        .withSettings(0, 0, a -> a.with(axis, moving))
+                        .withSettings(0, 1, a -> a.with(axis, shaken(shake)))
+                        .withSettings(0, 2, a -> a.with(axis, Value.of(blue)));
+        OverscanFinder.Result needed = strip.demanded(look);
         assertThat(worst(strip, look.withOverscan(new Overscan(Kind.AUTOMATIC, 1))))
                 .isLessThan(1e-5);
         if (needed.scale() > 1.005) {
@@ -94,20 +94,21 @@ class OverscanTest {
         }
     }
 
-    /** From peg to peg, each frame elsewhere. */
+    /** From keyframe to keyframe, each frame elsewhere. */
     private static Value shaken(double by) {
-        List<Peg> pegs = new ArrayList<>();
+        List<Keyframe> keyframes = new ArrayList<>();
         for (int n = 0; n < Scene.FRAMES; n++) {
-            pegs.add(new Peg(n, by * Math.sin(n * 2.4), Ease.HOLD));
+            keyframes.add(new Keyframe(n, by * Math.sin(n * 2.4), Ease.HOLD));
         }
-        return new Value(0, pegs);
+        return new Value(0, keyframes);
     }
 
     @Test
     void itIsTheLeastThatHidesAWholePixelMoveAndNamesTheFrame() {
-        Value once = new Value(0, List.of(new Peg(0, 0, Ease.HOLD), new Peg(7, 5, Ease.HOLD)));
-        Look look = SPLIT.withAmounts(0, 1, a -> a.with("x", once));
-        Overscans.Result needed = scene.demanded(look);
+        Value once =
+                new Value(0, List.of(new Keyframe(0, 0, Ease.HOLD), new Keyframe(7, 5, Ease.HOLD)));
+        Look look = SPLIT.withSettings(0, 1, a -> a.with("x", once));
+        OverscanFinder.Result needed = scene.demanded(look);
         assertThat(needed.frame()).isEqualTo(7);
         // five columns uncovered, and one more that the cubic may look at: 79.5 / (79.5 - 6)
         assertThat(needed.scale()).isCloseTo(79.5 / 73.5, within(1e-12));
@@ -116,7 +117,7 @@ class OverscanTest {
 
     @Test
     void untilItIsKnownAGuessHasWhatItWasBeforeTheEdit() {
-        Overscans overscans = new Overscans();
+        OverscanFinder overscans = new OverscanFinder();
         Look look = SPLIT.withOverscan(new Overscan(Kind.AUTOMATIC, 1));
         Project before = scene.project(look.withDial("red-x", 8));
         Planner first = new Planner(before, overscans);
@@ -136,7 +137,7 @@ class OverscanTest {
 
     @Test
     void whoeverAsksForTheSameWaitsAndHasIt() throws Exception {
-        Overscans overscans = new Overscans();
+        OverscanFinder overscans = new OverscanFinder();
         Project project =
                 scene.project(
                         SPLIT.withOverscan(new Overscan(Kind.AUTOMATIC, 1))
@@ -154,13 +155,13 @@ class OverscanTest {
     }
 
     @Test
-    void heldMutedAndRestingLanesDemandNothing() {
+    void heldMutedAndRestingChannelsDemandNothing() {
         assertThat(scene.demanded(SPLIT).scale()).isEqualTo(1);
         Look moved = SPLIT.withDial("red-x", 8);
         for (Look look :
                 List.of(
-                        moved.withLane(0, s -> s.withHold(true)),
-                        moved.withLane(0, s -> s.withMute(true)))) {
+                        moved.withChannel(0, s -> s.withFixed(true)),
+                        moved.withChannel(0, s -> s.withMute(true)))) {
             assertThat(scene.demanded(look).scale()).isEqualTo(1);
         }
         assertThat(scene.demanded(moved).scale()).isGreaterThan(1.1);
@@ -177,14 +178,17 @@ class OverscanTest {
         for (int x = 4; x < 37; x++) {
             assertThat(out.at(x, 0)).isCloseTo(20 + (x - 20) / 2f, within(1e-4f));
         }
-        assertThat(new Enlarge(1).isNeutral()).isTrue();
+        assertThat(new OverscanStage(1).isNeutral()).isTrue();
     }
 
     private static Plane enlarged(Plane plane, double times) {
-        Site site = new Site(1, Workers.shared(), Cancel.NEVER, new Store(0));
-        Passage passage = new Passage(Frame.opaque(plane, plane, plane), Key.of("enlarged"), site);
-        new Enlarge(times).take(passage);
-        return passage.frame().colour().getFirst();
+        RenderContext renderContext =
+                new RenderContext(1, Workers.shared(), Cancellation.NEVER, new FrameCache(0));
+        PictureState state =
+                new PictureState(
+                        Frame.opaque(plane, plane, plane), CacheKey.of("enlarged"), renderContext);
+        new OverscanStage(times).take(state);
+        return state.frame().colour().getFirst();
     }
 
     @Test
@@ -197,7 +201,7 @@ class OverscanTest {
         Look look = SPLIT.withDial("red-x", 6).withDial("blue-y", -4);
         Project project = ramps.project(look);
         ValidRegion covered = ramps.demanded(look).covered();
-        Project trimmed = Trim.to(project, covered);
+        Project trimmed = SequenceCrop.to(project, covered);
         assertThat(trimmed.sequence().size()).isEqualTo(new Size(154, 86));
         Frame before = ramps.render(project, 3);
         Frame after = ramps.render(trimmed, 3).premultiplied(Workers.shared());

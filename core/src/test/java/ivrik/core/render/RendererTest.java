@@ -10,15 +10,15 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import ivrik.core.Pictured;
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
-import ivrik.core.look.Onto;
-import ivrik.core.measure.Register;
+import ivrik.core.look.LookBlend;
+import ivrik.core.measure.Misregistration;
 import ivrik.core.motion.Ease;
 import ivrik.core.motion.Instant;
 import ivrik.core.motion.Jitter;
-import ivrik.core.motion.Peg;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Rational;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
@@ -33,7 +33,7 @@ import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
 import ivrik.core.rejoin.Rejoin;
 import ivrik.core.sampling.Resample;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.CancelledException;
 import ivrik.core.threads.Workers;
 
@@ -65,7 +65,7 @@ class RendererTest {
     }
 
     private Renderer renderer() {
-        return new Renderer((p, s) -> picture, Workers.shared(), new Store(1 << 28));
+        return new Renderer((p, s) -> picture, Workers.shared(), new FrameCache(1 << 28));
     }
 
     private Frame render(Look look) {
@@ -74,14 +74,14 @@ class RendererTest {
 
     @Test
     void anUntouchedLookGivesTheSourceItself() {
-        assertThat(render(BuiltInLooks.named("in-register"))).isSameAs(picture);
+        assertThat(render(BuiltInLooks.named("neutral"))).isSameAs(picture);
         assertThat(render(split)).isSameAs(picture);
-        assertThat(Register.between(render(split), picture, Workers.shared()))
-                .isEqualTo(new Register(0, 0));
+        assertThat(Misregistration.between(render(split), picture, Workers.shared()))
+                .isEqualTo(new Misregistration(0, 0));
     }
 
     @Test
-    void aNudgedRedLaneLeavesGreenAndBlueUntouched() {
+    void aNudgedRedChannelLeavesGreenAndBlueUntouched() {
         Frame out = render(split.withDial("red-x", 5));
         assertThat(out.colour().get(1)).isSameAs(picture.colour().get(1));
         assertThat(out.colour().get(2)).isSameAs(picture.colour().get(2));
@@ -93,45 +93,45 @@ class RendererTest {
         Plane zero = Plane.of(2, 2);
         Frame source = Frame.opaque(zero, zero, zero);
         Frame moved = Frame.opaque(Plane.of(2, 2, 0, 0.5f, 0, -0.7f), zero, zero);
-        Register register = Register.between(moved, source, Workers.shared());
+        Misregistration register = Misregistration.between(moved, source, Workers.shared());
         assertThat(register.largest()).isCloseTo(0.7, within(1e-7));
         assertThat(register.mean()).isCloseTo(1.2 / 12, within(1e-7));
     }
 
     @Test
-    void aHeldLaneTakesNoPartInMovement() {
-        Look shaken = split.withDial("shake", 9).withLane(1, s -> s.withHold(true));
+    void aHeldChannelTakesNoPartInMovement() {
+        Look shaken = split.withDial("shake", 9).withChannel(1, s -> s.withFixed(true));
         Frame out = render(shaken);
         assertThat(out.colour().get(1)).isSameAs(picture.colour().get(1));
         assertThat(out.colour().get(0).sameSamples(picture.colour().get(0))).isFalse();
     }
 
     @Test
-    void aMutedLanePaintsNothingAndASoloedOneIsAlone() {
-        Frame mute = render(split.withLane(0, s -> s.withMute(true)));
+    void aMutedChannelPaintsNothingAndASoloedOneIsAlone() {
+        Frame mute = render(split.withChannel(0, s -> s.withMute(true)));
         assertThat(mute.colour().get(0).data()).containsOnly(0f);
         assertThat(mute.colour().get(1)).isSameAs(picture.colour().get(1));
-        Frame solo = render(split.withLane(2, s -> s.withSolo(true)));
+        Frame solo = render(split.withChannel(2, s -> s.withSolo(true)));
         assertThat(solo.colour().get(0).data()).containsOnly(0f);
         assertThat(solo.colour().get(1).data()).containsOnly(0f);
         assertThat(solo.colour().get(2)).isSameAs(picture.colour().get(2));
     }
 
     @Test
-    void ontoMixesOrBlendsWithTheUntouchedPicture() {
+    void theLookBlendMixesWithTheUntreatedPicture() {
         Look moved = split.withDial("red-x", 4);
-        Frame half = render(moved.withOnto(new Onto(Blend.NORMAL, Value.of(0.25))));
-        Frame light = render(moved.withOnto(new Onto(Blend.LIGHTEN, Value.of(1))));
+        Frame half = render(moved.withBlend(new LookBlend(Blend.NORMAL, Value.of(0.25))));
+        Frame light = render(moved.withBlend(new LookBlend(Blend.LIGHTEN, Value.of(1))));
         float was = picture.colour().get(0).at(50, 20);
         float is = picture.colour().get(0).at(46, 20);
         assertThat(half.colour().get(0).at(50, 20))
                 .isCloseTo(was + 0.25f * (is - was), within(1e-6f));
         assertThat(light.colour().get(0).at(50, 20)).isEqualTo(Math.max(was, is));
-        assertThat(render(moved.withOnto(new Onto(Blend.ADD, Value.ZERO)))).isSameAs(picture);
+        assertThat(render(moved.withBlend(new LookBlend(Blend.ADD, Value.ZERO)))).isSameAs(picture);
     }
 
     @Test
-    void exactAddScreenAndLightenOfMovedRgbLanesAgree() {
+    void exactAddScreenAndLightenOfMovedRgbChannelsAgree() {
         Look moved = split.withDial("red-x", 4).withDial("blue-y", -2.5);
         Frame exact = render(moved);
         for (Blend blend : List.of(Blend.ADD, Blend.SCREEN, Blend.LIGHTEN)) {
@@ -148,7 +148,8 @@ class RendererTest {
         Plane cover = Plane.of(96, 64);
         cover.data()[30 * 96 + 40] = 1;
         Frame title = Frame.straight(white, white, white, cover);
-        Renderer renderer = new Renderer((p, s) -> title, Workers.shared(), new Store(1 << 28));
+        Renderer renderer =
+                new Renderer((p, s) -> title, Workers.shared(), new FrameCache(1 << 28));
         Frame out = renderer.render(project(split.withDial("red-x", 3)), 0);
         assertThat(out.colour().get(0).at(43, 30)).isEqualTo(1f);
         assertThat(out.coverage().get(0).at(43, 30)).isEqualTo(1f);
@@ -162,10 +163,12 @@ class RendererTest {
     void aSmallPreviewIsTheSmallVersionOfTheFullRender() {
         Look moved = split.withDial("red-x", 7.3).withDial("red-y", -3.1).withDial("blue-x", -5.5);
         Plan plan = Planner.plan(project(moved), 0);
-        Frame half = renderer().render(plan, 0.5, Cancel.NEVER);
+        Frame half = renderer().render(plan, 0.5, Cancellation.NEVER);
         Frame full =
                 Resample.to(
-                        renderer().render(plan, 1, Cancel.NEVER), half.size(), Workers.shared());
+                        renderer().render(plan, 1, Cancellation.NEVER),
+                        half.size(),
+                        Workers.shared());
         for (int c = 0; c < 3; c++) {
             for (int y = 4; y < 28; y++) {
                 for (int x = 6; x < 42; x++) {
@@ -179,8 +182,8 @@ class RendererTest {
     @Test
     void aRegionIsThatPartOfTheWhole() {
         Plan plan = Planner.plan(project(split.withDial("green-x", 2.5)), 0);
-        Frame whole = renderer().render(plan, 1, Cancel.NEVER);
-        Frame part = renderer().render(plan, 1, new Region(10, 20, 30, 15), Cancel.NEVER);
+        Frame whole = renderer().render(plan, 1, Cancellation.NEVER);
+        Frame part = renderer().render(plan, 1, new Region(10, 20, 30, 15), Cancellation.NEVER);
         assertThat(
                         part.colour()
                                 .get(1)
@@ -193,11 +196,11 @@ class RendererTest {
     void theSameProjectGivesTheSameBytesOnAnyThreadsAndFromAnyCache() {
         Look look = split.withDial("shake", 6).withDial("rate", 9);
         Frame one =
-                new Renderer((p, s) -> picture, new Workers(1), new Store(0))
+                new Renderer((p, s) -> picture, new Workers(1), new FrameCache(0))
                         .render(project(look), 17);
         for (int threads : new int[] {2, 7}) {
             try (Workers workers = new Workers(threads)) {
-                Renderer other = new Renderer((p, s) -> picture, workers, new Store(1 << 28));
+                Renderer other = new Renderer((p, s) -> picture, workers, new FrameCache(1 << 28));
                 other.render(project(look), 3);
                 Frame again = other.render(project(look), 17);
                 for (int c = 0; c < 3; c++) {
@@ -229,7 +232,7 @@ class RendererTest {
                 new Renderer(
                         (p, s) -> p.source().id().equals("t") ? glass : picture,
                         Workers.shared(),
-                        new Store(1 << 28));
+                        new FrameCache(1 << 28));
         Frame out = renderer.render(project, 0);
         assertThat(out.isOpaque()).isTrue();
         assertThat(out.colour().get(2).at(9, 9))
@@ -254,7 +257,7 @@ class RendererTest {
                 new Renderer(
                         (p, s) -> Frame.opaque(white, white, white),
                         Workers.shared(),
-                        new Store(1 << 28));
+                        new FrameCache(1 << 28));
         Frame out = renderer.render(project(split).withSource(tall), 0);
         assertThat(out.size()).isEqualTo(SIZE);
         assertThat(out.coverage().get(0).at(31, 10)).isZero();
@@ -267,14 +270,18 @@ class RendererTest {
     void movingAValueKeepsTheSourceAndOtherFramesPlansEqual() {
         Pictures pictures = mock(Pictures.class);
         when(pictures.frame(any(), any())).thenReturn(picture);
-        Renderer renderer = new Renderer(pictures, Workers.shared(), new Store(1 << 28));
+        Renderer renderer = new Renderer(pictures, Workers.shared(), new FrameCache(1 << 28));
         for (int i = 1; i < 5; i++) {
             renderer.render(project(split.withDial("red-x", i)), 0);
         }
         verify(pictures, times(1)).frame(any(), any());
         Value late =
-                new Value(0, List.of(new Peg(10, 0, Ease.LINEAR), new Peg(20, 8, Ease.LINEAR)));
-        Look moved = split.withAmounts(0, 0, a -> a.with("x", late));
+                new Value(
+                        0,
+                        List.of(
+                                new Keyframe(10, 0, Ease.LINEAR),
+                                new Keyframe(20, 8, Ease.LINEAR)));
+        Look moved = split.withSettings(0, 0, a -> a.with("x", late));
         assertThat(Planner.plan(project(moved), 10)).isEqualTo(Planner.plan(project(split), 10));
         assertThat(Planner.plan(project(moved), 11)).isNotEqualTo(Planner.plan(project(split), 11));
     }
@@ -293,11 +300,11 @@ class RendererTest {
                 new Value(
                         0,
                         List.of(
-                                new Peg(10, 0, Ease.LINEAR),
-                                new Peg(22, 12, Ease.LINEAR),
-                                new Peg(34, 0, Ease.LINEAR)));
+                                new Keyframe(10, 0, Ease.LINEAR),
+                                new Keyframe(22, 12, Ease.LINEAR),
+                                new Keyframe(34, 0, Ease.LINEAR)));
         Look shaking =
-                split.withAmounts(
+                split.withSettings(
                         0, 0, a -> a.withJitter(new Jitter(burst, 9, Jitter.Kind.SMOOTH, 4)));
         assertThat(Planner.plan(project(shaking), 10)).isEqualTo(Planner.plan(project(split), 10));
         assertThat(Planner.plan(project(shaking), 34)).isEqualTo(Planner.plan(project(split), 34));
@@ -316,19 +323,21 @@ class RendererTest {
     }
 
     @Test
-    void straightToTheScreenIsTheSameAsByWayOfPlanes() {
+    void straightToTheScreenIsTheSameAsByDirectionOfPlanes() {
         for (Look look :
                 List.of(
                         split,
                         split.withDial("red-x", 3.4).withDial("blue-y", -2),
-                        split.withDial("red-x", 3.4).withLane(1, s -> s.withMute(true)),
+                        split.withDial("red-x", 3.4).withChannel(1, s -> s.withMute(true)),
                         split.withDial("red-x", 3.4)
-                                .withOnto(new Onto(Blend.SCREEN, Value.of(0.4))))) {
+                                .withBlend(new LookBlend(Blend.SCREEN, Value.of(0.4))))) {
             for (double scale : new double[] {1, 0.5}) {
                 Plan plan = Planner.plan(project(look), 0);
-                Screen direct = renderer().screen(plan, scale, Cancel.NEVER);
+                Screen direct = renderer().screen(plan, scale, Cancellation.NEVER);
                 Screen planes =
-                        Screen.of(renderer().render(plan, scale, Cancel.NEVER), Workers.shared());
+                        Screen.of(
+                                renderer().render(plan, scale, Cancellation.NEVER),
+                                Workers.shared());
                 assertThat(direct.size()).isEqualTo(SIZE.scaled(scale));
                 assertThat(direct.pixels()).isEqualTo(planes.pixels());
             }

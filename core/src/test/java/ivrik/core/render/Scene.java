@@ -1,6 +1,6 @@
 package ivrik.core.render;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Rational;
 import ivrik.core.picture.Frame;
@@ -11,7 +11,7 @@ import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
 import ivrik.core.sampling.Resample;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 
 import java.util.List;
@@ -62,14 +62,14 @@ final class Scene {
         return new Renderer(
                 (p, shown) -> Resample.to(picture.apply(p.frame()), shown, workers),
                 workers,
-                new Store(1 << 28));
+                new FrameCache(1 << 28));
     }
 
     /** What the moves of a look demand of overscan. */
-    Overscans.Result demanded(Look look) {
+    OverscanFinder.Result demanded(Look look) {
         Project project = project(look);
         Layer layer = project.layers().getFirst();
-        return new Planner(project).demanded(layer, layer.looks().getFirst(), Cancel.NEVER);
+        return new Planner(project).demanded(layer, layer.looks().getFirst(), Cancellation.NEVER);
     }
 
     Frame render(Project project, long frame) {

@@ -7,20 +7,20 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Burst;
 import ivrik.core.look.Burst.Drive;
 import ivrik.core.look.Look;
-import ivrik.core.look.Target.OfLane;
-import ivrik.core.measure.Register;
+import ivrik.core.look.Target.OfChannel;
+import ivrik.core.measure.Misregistration;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.project.Arrange;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.project.ProjectEdits;
 import ivrik.core.project.Source;
 import ivrik.core.rejoin.Blend;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 
 import org.junit.jupiter.api.Test;
 
@@ -31,7 +31,7 @@ import java.util.stream.IntStream;
 class SpanTest {
     private static final int WIDTH = 40;
     private static final int HEIGHT = 12;
-    private static final Look PLAIN = BuiltInLooks.named("in-register");
+    private static final Look PLAIN = BuiltInLooks.named("neutral");
     private static final Look SPLIT =
             BuiltInLooks.named("rgb-split").withDial("red-x", 3).withDial("blue-y", -2);
 
@@ -39,11 +39,11 @@ class SpanTest {
         List<Plane> planes =
                 IntStream.range(0, 3)
                         .mapToObj(
-                                lane -> {
+                                channel -> {
                                     Plane plane = Plane.of(WIDTH, HEIGHT);
                                     for (int i = 0; i < plane.data().length; i++) {
                                         plane.data()[i] =
-                                                (i * 31 + lane * 67 + frame * 13) % 199 / 198f;
+                                                (i * 31 + channel * 67 + frame * 13) % 199 / 198f;
                                     }
                                     return plane;
                                 })
@@ -53,7 +53,7 @@ class SpanTest {
 
     private final Scene scene = new Scene(SpanTest::picture);
 
-    private Project beneath() {
+    private Project below() {
         Project one = scene.project(PLAIN);
         Layer shots =
                 one.layers()
@@ -65,13 +65,13 @@ class SpanTest {
     }
 
     private Project spanned(Look look) {
-        Project project = Arrange.spanned(beneath(), new FrameRange(10, 29));
+        Project project = ProjectEdits.spanned(below(), new FrameRange(10, 29));
         return project.withLayer("span", l -> l.withLook(0, old -> look));
     }
 
     private static void assertSame(Frame a, Frame b) {
-        for (int lane = 0; lane < 3; lane++) {
-            assertThat(a.colour().get(lane).data()).isEqualTo(b.colour().get(lane).data());
+        for (int channel = 0; channel < 3; channel++) {
+            assertThat(a.colour().get(channel).data()).isEqualTo(b.colour().get(channel).data());
         }
     }
 
@@ -82,26 +82,26 @@ class SpanTest {
     }
 
     @Test
-    void itsLooksApplyToAllBeneathOverTheCutAndNowhereElse() {
+    void itsLooksApplyToAllBelowOverTheCutAndNowhereElse() {
         Project project = spanned(SPLIT);
         for (long frame : new long[] {10, 19, 20, 29}) {
-            Frame below = scene.render(beneath(), frame);
+            Frame below = scene.render(below(), frame);
             assertSame(scene.render(project, frame), done(SPLIT, below));
         }
         for (long frame : new long[] {9, 30}) {
-            assertSame(scene.render(project, frame), scene.render(beneath(), frame));
+            assertSame(scene.render(project, frame), scene.render(below(), frame));
         }
     }
 
     @Test
     void spansStackAndBlendByTheirAmount() {
         Project twice =
-                Arrange.spanned(spanned(SPLIT), new FrameRange(0, 39))
+                ProjectEdits.spanned(spanned(SPLIT), new FrameRange(0, 39))
                         .withLayer("span 2", l -> l.withLook(0, old -> SPLIT));
         Frame once = scene.render(spanned(SPLIT), 15);
         assertSame(scene.render(twice, 15), done(SPLIT, once));
         Project half = spanned(SPLIT).withLayer("span", l -> l.withOpacity(Value.of(0.5)));
-        Frame below = scene.render(beneath(), 15);
+        Frame below = scene.render(below(), 15);
         float[] mixed = scene.render(half, 15).colour().get(0).data();
         for (int i = 0; i < mixed.length; i++) {
             float middle = (below.colour().get(0).data()[i] + once.colour().get(0).data()[i]) / 2;
@@ -121,25 +121,26 @@ class SpanTest {
     @Test
     void anUntouchedSpanIsInRegister() {
         Project project = spanned(PLAIN);
-        assertSame(scene.render(project, 15), scene.render(beneath(), 15));
+        assertSame(scene.render(project, 15), scene.render(below(), 15));
         Plan plan = Planner.plan(project, 15);
-        Register register =
-                scene.renderer().proof(plan, plan.layers().getLast(), 0, 1, Cancel.NEVER);
+        Misregistration register =
+                scene.renderer().proof(plan, plan.layers().getLast(), 0, 1, Cancellation.NEVER);
         assertThat(register.isExact()).isTrue();
     }
 
     @Test
-    void itsBurstsStandOnTheCutsBeneath() {
+    void itsBurstsStandOnTheCutsBelow() {
         Look look =
                 PLAIN.withBurst(
                         Burst.of("b", new Anchor.AtCut("l/clip-2"), 3)
-                                .withDrives(List.of(new Drive(new OfLane("shift-1", 0, "x"), 4))));
+                                .withDrives(
+                                        List.of(new Drive(new OfChannel("shift-1", 0, "x"), 4))));
         Project project = spanned(look);
         assertThat(ProjectJson.read(ProjectJson.write(project)).problems()).isEmpty();
-        Frame below = scene.render(beneath(), 20);
-        Look moved = PLAIN.withAmounts(0, 0, a -> a.with("x", Value.of(4)));
+        Frame below = scene.render(below(), 20);
+        Look moved = PLAIN.withSettings(0, 0, a -> a.with("x", Value.of(4)));
         assertSame(scene.render(project, 20), done(moved, below));
-        assertSame(scene.render(project, 12), scene.render(beneath(), 12));
+        assertSame(scene.render(project, 12), scene.render(below(), 12));
     }
 
     @Test
@@ -167,11 +168,14 @@ class SpanTest {
         for (int round = 0; round < 3; round++) {
             for (long frame = 10; frame < 16; frame++) {
                 Plan plan = Planner.plan(project, frame);
-                assertSame(keeping.render(plan, 1, Cancel.NEVER), scene.render(project, frame));
-                keeping.proof(plan, plan.layers().getLast(), 0, 1, Cancel.NEVER);
-                List<Plane> kept = keeping.lanes(plan, plan.layers().getLast(), 0, 1, Cancel.NEVER);
+                assertSame(
+                        keeping.render(plan, 1, Cancellation.NEVER), scene.render(project, frame));
+                keeping.proof(plan, plan.layers().getLast(), 0, 1, Cancellation.NEVER);
+                List<Plane> kept =
+                        keeping.channels(plan, plan.layers().getLast(), 0, 1, Cancellation.NEVER);
                 List<Plane> fresh =
-                        scene.renderer().lanes(plan, plan.layers().getLast(), 0, 1, Cancel.NEVER);
+                        scene.renderer()
+                                .channels(plan, plan.layers().getLast(), 0, 1, Cancellation.NEVER);
                 assertThat(kept.get(0).data()).isEqualTo(fresh.get(0).data());
             }
         }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.Made;
 import ivrik.core.Pictured;
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.picture.ColourRows;
@@ -13,7 +13,7 @@ import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Project;
 import ivrik.core.render.Plan.Picture;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 
 import org.junit.jupiter.api.Test;
@@ -55,7 +55,7 @@ class StoredSourceTest {
                         return Optional.of(stored);
                     }
                 };
-        return new Renderer(pictures, Workers.shared(), new Store(BUDGET));
+        return new Renderer(pictures, Workers.shared(), new FrameCache(BUDGET));
     }
 
     private static void same(Frame one, Frame other) {
@@ -64,20 +64,20 @@ class StoredSourceTest {
         }
     }
 
-    /** Looks that treat channels, other lanes, the whole picture, more than one moment, and several steps in turn. */
+    /** Looks that treat channels, other channels, the whole picture, more than one moment, and several steps in turn. */
     @ParameterizedTest
     @ValueSource(
             strings = {
                 "rgb-split",
                 "channel-blur",
                 "halation",
-                "tape",
-                "film",
-                "ink-misprint",
-                "spectrum",
-                "lens-fringe",
+                "videotape",
+                "film-print",
+                "misregistered-print",
+                "spectral-dispersion",
+                "chromatic-aberration",
                 "tile-swipe",
-                "bad-signal"
+                "digital-breakup"
             })
     void anyLookGivesTheSame(String name) {
         Look look = BuiltInLooks.named(name);
@@ -100,8 +100,8 @@ class StoredSourceTest {
     void atAnotherSizeItIsTheSameToo(double scale) {
         Plan plan = Planner.plan(scene.project(BuiltInLooks.named("rgb-split")), 3);
         same(
-                renderer().render(plan, scale, Cancel.NEVER),
-                scene.renderer().render(plan, scale, Cancel.NEVER));
+                renderer().render(plan, scale, Cancellation.NEVER),
+                scene.renderer().render(plan, scale, Cancellation.NEVER));
         assertThat(planesAsked.get()).isZero();
     }
 

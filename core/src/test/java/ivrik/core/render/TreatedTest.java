@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.colour.Transfer;
-import ivrik.core.look.Amounts;
 import ivrik.core.look.BuiltInLooks;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.Look;
-import ivrik.core.look.Onto;
+import ivrik.core.look.LookBlend;
+import ivrik.core.look.Mask;
 import ivrik.core.look.Overscan;
-import ivrik.core.look.Reach;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Value;
 import ivrik.core.picture.Frame;
@@ -27,12 +27,12 @@ import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Flip;
 import ivrik.core.treatment.Gain;
 import ivrik.core.treatment.GaussianBlur;
-import ivrik.core.treatment.Lens;
-import ivrik.core.treatment.Mask;
-import ivrik.core.treatment.MinMax;
-import ivrik.core.treatment.Pins;
+import ivrik.core.treatment.LensDistortion;
+import ivrik.core.treatment.MinimumMaximum;
+import ivrik.core.treatment.PinWarp;
 import ivrik.core.treatment.Rotate;
 import ivrik.core.treatment.Scale;
+import ivrik.core.treatment.ScreenPattern;
 import ivrik.core.treatment.Shift;
 
 import net.jqwik.api.ForAll;
@@ -63,12 +63,12 @@ class TreatedTest {
         return true;
     }
 
-    private static Look with(Look look, int step, int lane, Object... numbers) {
+    private static Look with(Look look, int step, int channel, Object... numbers) {
         Look changed = look;
         for (int i = 0; i < numbers.length; i += 2) {
             String name = (String) numbers[i];
             Value value = Value.of(((Number) numbers[i + 1]).doubleValue());
-            changed = changed.withAmounts(step, lane, a -> a.with(name, value));
+            changed = changed.withSettings(step, channel, a -> a.with(name, value));
         }
         return changed;
     }
@@ -76,12 +76,12 @@ class TreatedTest {
     @ParameterizedTest
     @CsvSource({
         "channel-blur, red green blue",
-        "lens-fringe, amount smear",
-        "spectrum, length",
+        "chromatic-aberration, amount smear",
+        "spectral-dispersion, length",
         "block-glitch, strength",
-        "ghost-pins, amount",
-        "max-min, radius",
-        "glow-one-colour, length"
+        "ghost-warp, amount",
+        "dilate-erode, radius",
+        "colour-streak, length"
     })
     void aBuiltInLookShowsItselfOffAndCanBePutInRegister(String name, String dials) {
         Look look = BuiltInLooks.named(name);
@@ -93,7 +93,7 @@ class TreatedTest {
     }
 
     @Test
-    void movesOfALaneAreSampledOnce() {
+    void movesOfAChannelAreSampledOnce() {
         Look twice = Look.atRest("l", new Rgb(), new Shift(), new Rotate(), new Shift());
         Look look = with(twice, 0, 0, "x", 2.5);
         look = with(look, 2, 0, "x", -2.5);
@@ -121,7 +121,7 @@ class TreatedTest {
 
     @Test
     void theOrderOfTheColumnsIsTheOrderOfWork() {
-        Look gainFirst = Look.atRest("l", new Rgb(), new Gain(), new MinMax());
+        Look gainFirst = Look.atRest("l", new Rgb(), new Gain(), new MinimumMaximum());
         Look look = with(with(gainFirst, 0, 0, "gain", 50, "offset", 10), 1, 0, "radius", 2);
         Look other = look.withSteps(List.of(look.steps().get(1), look.steps().get(0)));
         Plane a = scene.render(scene.project(look), 0).colour().get(0);
@@ -154,7 +154,7 @@ class TreatedTest {
     }
 
     @Test
-    void aToneOfAHueTurnsItAndABlurOfItGoesTheShortWay() {
+    void aToneOfAHueTurnsItAndABlurOfItGoesTheShortDirection() {
         Plane one = Plane.flat(16, 16, 1);
         Plane none = Plane.flat(16, 16, 0);
         Scene red = new Scene(Frame.opaque(one, none, none));
@@ -164,22 +164,22 @@ class TreatedTest {
         assertThat(out.colour().get(0).at(8, 8)).isCloseTo(0, within(1e-4f));
     }
 
-    private static Reach tones(double low, double high, double soft) {
-        return Reach.ALL.withTones(
-                new Reach.Tones(true, Value.of(low), Value.of(high), Value.of(soft), false));
+    private static Mask tones(double low, double high, double soft) {
+        return Mask.NONE.withTones(
+                new Mask.Tones(true, Value.of(low), Value.of(high), Value.of(soft), false));
     }
 
     private static Look brightened() {
         Look look = Look.atRest("l", new Rgb(), new Gain());
-        for (int lane = 0; lane < 3; lane++) {
-            look = with(look, 0, lane, "offset", 20);
+        for (int channel = 0; channel < 3; channel++) {
+            look = with(look, 0, channel, "offset", 20);
         }
         return look;
     }
 
     @Test
-    void aReachOfTonesTouchesNothingElse() {
-        Frame out = scene.render(scene.project(brightened().withReach(tones(60, 100, 0))), 0);
+    void aToneMaskChangesNothingElse() {
+        Frame out = scene.render(scene.project(brightened().withMask(tones(60, 100, 0))), 0);
         for (int y = 0; y < 64; y += 3) {
             for (int x = 0; x < 96; x += 5) {
                 double luma =
@@ -193,14 +193,14 @@ class TreatedTest {
     }
 
     @Test
-    void aReachAndItsInverseMakeUpTheWhole() {
+    void aMaskAndItsInverseAddUpToTheWhole() {
         Look look = brightened();
-        Reach reach =
+        Mask mask =
                 tones(30, 80, 25)
                         .withColour(
-                                new Reach.Colour(true, Value.of(120), Value.of(80), Value.of(40)));
-        Frame in = scene.render(scene.project(look.withReach(reach)), 0);
-        Frame out = scene.render(scene.project(look.withReach(reach.withInverted(true))), 0);
+                                new Mask.Colour(true, Value.of(120), Value.of(80), Value.of(40)));
+        Frame in = scene.render(scene.project(look.withMask(mask)), 0);
+        Frame out = scene.render(scene.project(look.withMask(mask.withInverted(true))), 0);
         Frame all = scene.render(scene.project(look), 0);
         for (int i = 0; i < 96 * 64; i += 7) {
             double sum = in.colour().get(2).data()[i] + out.colour().get(2).data()[i];
@@ -210,41 +210,41 @@ class TreatedTest {
     }
 
     @Test
-    void aReachOfAColourKnowsItFromOthersAndFromGrey() {
+    void aColourMaskExcludesOtherHuesAndGrey() {
         Plane r = Plane.of(4, 1, 1f, 0.2f, 0.5f, 0.9f);
         Plane g = Plane.of(4, 1, 0.1f, 0.9f, 0.5f, 0.1f);
         Plane b = Plane.of(4, 1, 0.1f, 0.2f, 0.5f, 0.6f);
-        Plan.ReachPlan reds =
-                new Plan.ReachPlan(
+        Plan.MaskPlan reds =
+                new Plan.MaskPlan(
                         Optional.empty(),
                         Optional.of(new Plan.HuePlan(360, 60, 0)),
                         Optional.empty(),
                         false,
                         false);
-        Plane weights = Reaching.of(reds, Transfer.SRGB, Frame.opaque(r, g, b), null, WORKERS);
+        Plane weights = MaskWeights.of(reds, Transfer.SRGB, Frame.opaque(r, g, b), null, WORKERS);
         assertThat(weights.data()).containsExactly(1f, 0f, 0f, 0f);
     }
 
     @Test
-    void whatIsReachedMaySpreadOrStayWithin() {
+    void aMaskedLookMaySpreadOrStayWithin() {
         Plane spot = Plane.flat(60, 40, 0.1f);
         for (int y = 12; y < 28; y++) {
             Arrays.fill(spot.data(), y * 60 + 22, y * 60 + 38, 1f);
         }
         Scene lights = new Scene(Frame.opaque(spot, spot, spot));
         Look look = Look.atRest("l", new Rgb(), new GaussianBlur());
-        for (int lane = 0; lane < 3; lane++) {
-            look = with(look, 0, lane, "radius", 10);
+        for (int channel = 0; channel < 3; channel++) {
+            look = with(look, 0, channel, "radius", 10);
         }
-        Look within = look.withReach(tones(50, 100, 0));
+        Look within = look.withMask(tones(50, 100, 0));
         Frame stays = lights.render(lights.project(within), 0);
         assertThat(stays.colour().get(0).at(19, 20)).isEqualTo(0.1f);
         assertThat(stays.colour().get(0).at(22, 20)).isLessThan(0.9f);
-        Look beyond = look.withReach(tones(50, 100, 0).withSpreads(true));
+        Look beyond = look.withMask(tones(50, 100, 0).withSpreads(true));
         Frame goes = lights.render(lights.project(beyond), 0);
         assertThat(goes.colour().get(0).at(19, 20)).isGreaterThan(0.2f);
         assertThat(goes.colour().get(0).at(1, 20)).isCloseTo(0.1f, within(1e-3f));
-        Look glow = beyond.withOnto(new Onto(Blend.LIGHTEN, Value.of(1)));
+        Look glow = beyond.withBlend(new LookBlend(Blend.LIGHTEN, Value.of(1)));
         Frame over = lights.render(lights.project(glow), 0);
         assertThat(over.colour().get(0).at(30, 20)).isEqualTo(1f);
         assertThat(over.colour().get(0).at(19, 20)).isGreaterThan(0.15f);
@@ -258,9 +258,8 @@ class TreatedTest {
         }
         Look look =
                 brightened()
-                        .withReach(
-                                Reach.ALL.withMatte(
-                                        new Reach.Matte("m", Reach.Matte.Channel.LUMA)));
+                        .withMask(
+                                Mask.NONE.withMatte(new Mask.Matte("m", Mask.Matte.Channel.LUMA)));
         Project one = scene.project(look);
         Layer matte =
                 Layer.of("m", "m", Look.atRest("n", new Rgb()), new Clip("b", 0, Scene.FRAMES, 0))
@@ -273,7 +272,7 @@ class TreatedTest {
                                         ? Frame.opaque(mask, mask, mask)
                                         : picture,
                         WORKERS,
-                        new Store(1 << 26));
+                        new FrameCache(1 << 26));
         Frame out = renderer.render(both, 0);
         float left = out.colour().get(0).at(10, 10) - picture.colour().get(0).at(10, 10);
         assertThat(left).isCloseTo(0.2f, within(1e-6f));
@@ -283,9 +282,9 @@ class TreatedTest {
     @Test
     void aTreatmentUsesAnotherSourceOfTheProject() {
         Step mask =
-                Step.atRest("mask-1", new Mask(), 3)
+                Step.atRest("screen-pattern-1", new ScreenPattern(), 3)
                         .withPicture("b")
-                        .withLane(0, a -> a.with("amount", Value.of(100)));
+                        .withChannel(0, a -> a.with("amount", Value.of(100)));
         Look look = Look.atRest("l", new Rgb()).withSteps(List.of(mask));
         Plane stripes = Plane.of(96, 64);
         for (int i = 0; i < stripes.data().length; i++) {
@@ -298,7 +297,7 @@ class TreatedTest {
                                         ? Frame.opaque(stripes, stripes, stripes)
                                         : picture,
                         WORKERS,
-                        new Store(1 << 26));
+                        new FrameCache(1 << 26));
         Frame out = renderer.render(scene.project(look), 0);
         assertThat(out.colour().get(0).at(10, 5)).isZero();
         assertThat(out.colour().get(0).at(11, 5))
@@ -315,7 +314,14 @@ class TreatedTest {
             @ForAll @DoubleRange(min = -5, max = 5) double x) {
         Plane white = Plane.flat(320, 240, 1);
         Scene plain = new Scene(Frame.opaque(white, white, white));
-        Look look = Look.atRest("l", new Rgb(), new Shift(), new Rotate(), new Scale(), new Lens());
+        Look look =
+                Look.atRest(
+                        "l",
+                        new Rgb(),
+                        new Shift(),
+                        new Rotate(),
+                        new Scale(),
+                        new LensDistortion());
         look = with(look, 0, 0, "x", x);
         look = with(look, 1, 1, "angle", degrees);
         look = with(look, 2, 1, "x", percent, "y", percent);
@@ -323,7 +329,7 @@ class TreatedTest {
         for (int step = 0; step < 4; step++) {
             look = look.withStep(step, s -> s.withEdgeFill(EdgeFill.EMPTY));
         }
-        Overscans.Result demanded = plain.demanded(look);
+        OverscanFinder.Result demanded = plain.demanded(look);
         assertThat(darkest(plain, look, demanded.scale())).isGreaterThan(0.99999f);
         if (demanded.scale() > 1.04) {
             // Four pixels less at the edges: more than the two that a sampler looks ahead.
@@ -344,23 +350,24 @@ class TreatedTest {
     }
 
     @Test
-    void aHeldLaneTakesNoPartInAnyMove() {
+    void aHeldChannelTakesNoPartInAnyMove() {
         Look look = Look.atRest("l", new Rgb(), new Flip());
         Look flipped = with(look, 0, 0, "across", 1);
         assertThat(same(scene.render(scene.project(flipped), 0), picture)).isFalse();
-        Look held = flipped.withLane(0, s -> s.withHold(true));
+        Look held = flipped.withChannel(0, s -> s.withFixed(true));
         assertThat(same(scene.render(scene.project(held), 0), picture)).isTrue();
     }
 
     @Test
     void thingsOfASeriesAreAddedCountedAndTakenAway() {
-        Amounts none = Amounts.atRest(new Pins().description());
-        var series = Pins.SERIES;
-        Amounts two = none.withThing(series, Map.of("x", 1.0)).withThing(series, Map.of("x", 2.0));
+        ChannelSettings none = ChannelSettings.atRest(new PinWarp().description());
+        var series = PinWarp.SERIES;
+        ChannelSettings two =
+                none.withItem(series, Map.of("x", 1.0)).withItem(series, Map.of("x", 2.0));
         assertThat(two.count(series)).isEqualTo(2);
-        Amounts one = two.withoutThing(series, 0);
+        ChannelSettings one = two.withoutItem(series, 0);
         assertThat(one.count(series)).isEqualTo(1);
         assertThat(one.value("pin.0.x").rest()).isEqualTo(2);
-        assertThat(one.withoutThing(series, 0)).isEqualTo(none);
+        assertThat(one.withoutItem(series, 0)).isEqualTo(none);
     }
 }

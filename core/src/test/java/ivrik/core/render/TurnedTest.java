@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
-import ivrik.core.filter.Moved;
 import ivrik.core.filter.Warp;
+import ivrik.core.filter.WarpedPlane;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
@@ -24,8 +24,8 @@ class TurnedTest {
     private final Workers workers = Workers.shared();
 
     private Plane turned(Plane in, Size size, double degrees, double x, double y) {
-        List<Warp> laid = Placement.laid(in.size(), size, degrees, x, y);
-        return Moved.of(in, size, laid, EdgeFill.EMPTY, Sampler.CUBIC).toPlane(workers);
+        List<Warp> laid = PlacementTransform.laid(in.size(), size, degrees, x, y);
+        return WarpedPlane.of(in, size, laid, EdgeFill.EMPTY, Sampler.CUBIC).toPlane(workers);
     }
 
     @Property(tries = 60)

@@ -18,7 +18,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
 
-/** Every model: its numbers against published ones, and untouched lanes back to the source. */
+/** Every model: its numbers against published ones, and untouched channels back to the source. */
 class SeparationsTest {
     private static final int N = 1 << 16;
 
@@ -30,8 +30,8 @@ class SeparationsTest {
                 Stream.of(
                                 "cmyk:0",
                                 "cmyk:0.6",
-                                "trio:ff8020,20ff60,4040ff",
-                                "trio:ff8020,20ff60,4040ff,linear")
+                                "primaries:ff8020,20ff60,4040ff",
+                                "primaries:ff8020,20ff60,4040ff,linear")
                         .map(Separations::named));
     }
 
@@ -39,7 +39,7 @@ class SeparationsTest {
         return model.rejoin(model.separate(colour, workers), workers);
     }
 
-    /** Random codes of so many steps, and all the corners and greys among them. */
+    /** Random codes with a number of steps, including all corners and greys. */
     private static List<Plane> codes(int steps, long seed) {
         Random random = new Random(seed);
         float[][] c = new float[3][N];
@@ -58,7 +58,7 @@ class SeparationsTest {
 
     @ParameterizedTest
     @MethodSource("models")
-    void untouchedLanesRejoinToTheSourceAtEightAndSixteenBit(Separation model) {
+    void untouchedChannelsRejoinToTheSourceAtEightAndSixteenBit(Separation model) {
         for (int steps : new int[] {255, 65535}) {
             List<Plane> source = codes(steps, steps);
             List<Plane> back = roundTrip(model, source);
@@ -115,7 +115,7 @@ class SeparationsTest {
 
     @ParameterizedTest
     @CsvSource({
-        // model, colour, lanes: from the standards' own examples or worked by hand
+        // model, colour, channels: from the standards' own examples or worked by hand
         "cmy, 1 0.25 0, 0 0.75 1",
         "cmyk, 0.5 0.25 0, 0 0.5 1 0.5",
         "cmyk, 0 0 0, 0 0 0 1",
@@ -137,14 +137,14 @@ class SeparationsTest {
         "hsv, 0.5 0.25 0.25, 0 0.25 0.5",
         "hsv, 0 1 1, 0.5 1 1",
         "hsv, 0.2 0.1 0.4, 0.722222 0.3 0.4",
-        "'trio:ff0000,00ff00,0000ff', 0.1 0.2 0.3, 0.1 0.2 0.3",
-        "'trio:ffff00,00ffff,ff00ff', 1 1 1, 0.5 0.5 0.5"
+        "'primaries:ff0000,00ff00,0000ff', 0.1 0.2 0.3, 0.1 0.2 0.3",
+        "'primaries:ffff00,00ffff,ff00ff', 1 1 1, 0.5 0.5 0.5"
     })
-    void lanesHaveThePublishedValues(String model, String colour, String lanes) {
+    void channelsHaveThePublishedValues(String model, String colour, String channels) {
         List<Plane> in = planes(colour);
         List<Plane> out = Separations.named(model).separate(in, workers);
-        double[] expected = numbers(lanes);
-        assertThat(out).hasSameSizeAs(Separations.named(model).lanes());
+        double[] expected = numbers(channels);
+        assertThat(out).hasSameSizeAs(Separations.named(model).channels());
         for (int i = 0; i < expected.length; i++) {
             assertThat((double) out.get(i).at(0, 0)).isCloseTo(expected[i], within(2e-4));
         }
@@ -164,11 +164,11 @@ class SeparationsTest {
 
     @ParameterizedTest
     @MethodSource("models")
-    void namesLeadBackToTheModelAndLanesAreTold(Separation model) {
+    void namesLeadBackToTheModelAndChannelsAreReported(Separation model) {
         assertThat(Separations.named(model.id()).id()).isEqualTo(model.id());
-        assertThat(model.lanes().stream().map(LaneKind::id)).doesNotHaveDuplicates();
-        assertThat(model.lanes().stream().map(LaneKind::letter)).doesNotHaveDuplicates();
-        assertThat(model.lanes().stream().map(LaneKind::role)).doesNotHaveDuplicates();
+        assertThat(model.channels().stream().map(ChannelKind::id)).doesNotHaveDuplicates();
+        assertThat(model.channels().stream().map(ChannelKind::letter)).doesNotHaveDuplicates();
+        assertThat(model.channels().stream().map(ChannelKind::role)).doesNotHaveDuplicates();
     }
 
     @Test
@@ -178,9 +178,9 @@ class SeparationsTest {
         assertThatThrownBy(() -> Separations.named("cmyk:2"))
                 .isInstanceOf(SeparationArgumentException.class)
                 .hasMessageContaining("between 0 and 1");
-        assertThatThrownBy(() -> Separations.named("trio:ff0000,00ff00"))
+        assertThatThrownBy(() -> Separations.named("primaries:ff0000,00ff00"))
                 .isInstanceOf(SeparationArgumentException.class);
-        assertThatThrownBy(() -> Separations.named("trio:ff0000,00ff00,blue"))
+        assertThatThrownBy(() -> Separations.named("primaries:ff0000,00ff00,blue"))
                 .isInstanceOf(SeparationArgumentException.class)
                 .hasMessageContaining("blue");
     }

@@ -18,7 +18,7 @@ class ThreadsTest {
     }
 
     @Test
-    void eachBeginsWithWhatItIsToldAndOnItself() throws InterruptedException {
+    void eachBeginsWithWhatItIsReportedAndOnItself() throws InterruptedException {
         Queue<String> done = new ConcurrentLinkedQueue<>();
         Threads.beginWith(() -> done.add("first on " + Thread.currentThread().getName()));
         CountDownLatch ended = new CountDownLatch(1);

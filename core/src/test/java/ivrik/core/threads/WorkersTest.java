@@ -159,7 +159,7 @@ class WorkersTest {
     void noBandIsBegunOfWhatIsNoLongerWanted(int threads) {
         AtomicInteger rows = new AtomicInteger();
         try (Workers workers = new Workers(threads)) {
-            Cancel enough = () -> rows.get() >= 64;
+            Cancellation enough = () -> rows.get() >= 64;
             assertThatThrownBy(
                             () ->
                                     enough.during(

@@ -38,7 +38,7 @@ class ColourCurvesTest {
                         330.0,
                         "point.1.out",
                         0.0);
-        Map<String, String> words = Map.of("changes", what);
+        Map<String, String> words = Map.of("affects", what);
         double[] out = pixel(new HueCurve(), orange, numbers, words);
         double y = 0.2126 * 0.8 + 0.7152 * 0.5 + 0.0722 * 0.2;
         double cb = (0.2 - y) / 1.8556;
@@ -70,7 +70,7 @@ class ColourCurvesTest {
                 Map.of(
                         "amount",
                         100.0,
-                        "middle",
+                        "midpoint",
                         75.0,
                         "stop.0.at",
                         25.0,

@@ -3,7 +3,7 @@ package ivrik.core.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.Pictured;
-import ivrik.core.motion.Draw;
+import ivrik.core.motion.RandomKey;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Region;
 import ivrik.core.picture.Size;
@@ -35,13 +35,14 @@ class EdgesTest {
             Math.hypot(WIDTH + 2 * MARGIN, HEIGHT + 2 * MARGIN) / Math.hypot(WIDTH, HEIGHT);
 
     static Stream<Treatment> all() {
-        List<Group> groups = List.of(Group.MOVES, Group.BLUR, Group.DETAIL);
+        List<TreatmentGroup> groups =
+                List.of(TreatmentGroup.MOVES, TreatmentGroup.BLUR, TreatmentGroup.DETAIL);
         return Treatments.all().stream().filter(t -> groups.contains(t.description().group()));
     }
 
     @ParameterizedTest
     @MethodSource("all")
-    void anEdgeFillIsThePictureContinued(LaneTreatment treatment) {
+    void anEdgeFillIsThePictureContinued(ChannelTreatment treatment) {
         Plane in = Pictured.noise(WIDTH, HEIGHT, 5);
         for (EdgeFill fill : EdgeFill.values()) {
             Plane asked = done(treatment, in, numbers(treatment, 1), fill);
@@ -61,57 +62,58 @@ class EdgesTest {
      * What adds up copies has as many as the size of the picture asks for; pins are worked out on a grid
      * that is within a twentieth of a pixel.
      */
-    private static double tolerance(LaneTreatment treatment) {
+    private static double tolerance(ChannelTreatment treatment) {
         return switch (treatment) {
             case ZoomBlur z -> 0.1;
             case SpinBlur s -> 0.1;
             case Dispersion d -> 0.1;
-            case Pins p -> 0.05;
+            case PinWarp p -> 0.05;
             default -> 2e-3;
         };
     }
 
     private static Plane done(
-            LaneTreatment treatment, Plane in, Map<String, Double> numbers, EdgeFill fill) {
+            ChannelTreatment treatment, Plane in, Map<String, Double> numbers, EdgeFill fill) {
         Settings settings =
                 new Settings(
                         numbers,
                         Map.of(),
                         fill,
                         Sampler.CUBIC,
-                        new Moment(1, 7, new Draw(3, Draw.ANYWHERE)));
+                        new Moment(1, 7, new RandomKey(3, RandomKey.ANYWHERE)));
         Workers workers = Workers.shared();
-        Context context = new Context(1, Treating.lane(0), Optional.empty(), workers);
+        Context context = new Context(1, Treating.channel(0), Optional.empty(), workers);
         return treatment.apply(in, settings, context).toPlane(workers);
     }
 
     /** As it is shown off; what is told at the corner, by where the corner is. */
-    private static Map<String, Double> numbers(LaneTreatment treatment, double larger) {
+    private static Map<String, Double> numbers(ChannelTreatment treatment, double larger) {
         Map<String, Double> numbers =
-                new HashMap<>(TreatmentsTest.shownOff(treatment, EdgeFill.EMPTY).numbers());
-        if (treatment instanceof Lens) {
+                new HashMap<>(
+                        TreatmentsTest.withExampleSettings(treatment, EdgeFill.EMPTY).numbers());
+        if (treatment instanceof LensDistortion) {
             numbers.merge("k1", larger * larger, (a, b) -> a * b);
             numbers.merge("k2", larger * larger * larger * larger, (a, b) -> a * b);
         }
         if (treatment instanceof Dispersion || treatment instanceof ZoomBlur) {
             numbers.merge("length", larger, (a, b) -> a * b);
         }
-        if (treatment instanceof Tiles && larger > 1) {
+        if (treatment instanceof TiledScroll && larger > 1) {
             numbers.merge("x", (double) WIDTH / (WIDTH + 2 * MARGIN), (a, b) -> a * b);
         }
-        if (treatment instanceof Displace) {
+        if (treatment instanceof Displacement) {
             numbers.put("size", 4000.0); // blocks are tied to the corner; here all is in one
-            numbers.put("share", 100.0);
+            numbers.put("affected", 100.0);
         }
-        if (treatment instanceof LineWobble) {
-            numbers.put("line", 1000.0); // lines are tied to the top
-            numbers.put("tear", 0.0);
+        if (treatment instanceof TimeBaseError) {
+            numbers.put("line-height", 1000.0); // lines are tied to the top
+            numbers.put("head-switching", 0.0);
         }
-        if (treatment instanceof Bandwidth && larger > 1) {
-            numbers.merge("lines", (HEIGHT + 2.0 * MARGIN) / HEIGHT, (a, b) -> a * b);
+        if (treatment instanceof BandwidthLimit && larger > 1) {
+            numbers.merge("resolution", (HEIGHT + 2.0 * MARGIN) / HEIGHT, (a, b) -> a * b);
         }
-        if (treatment instanceof Pins) {
-            numbers.put("border", 0.0);
+        if (treatment instanceof PinWarp) {
+            numbers.put("border-spacing", 0.0);
         }
         return numbers;
     }

@@ -9,8 +9,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Pictured;
 import ivrik.core.filter.Halo;
-import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.PlaneArithmetic;
 import ivrik.core.picture.Rows;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.threads.Workers;
@@ -119,7 +119,7 @@ class HalationTest {
     @ValueSource(doubles = {0, 0.2, 0.5, 0.93})
     void whatIsDarkOrEvenIsLeftToTheLastBit(double value) {
         List<Plane> flat = Whole.flat(64, 48, value);
-        Plane dim = Kernels.scale(Pictured.noise(64, 48, 4), 0.5f, Workers.shared());
+        Plane dim = PlaneArithmetic.scale(Pictured.noise(64, 48, 4), 0.5f, Workers.shared());
         for (List<Plane> picture : List.of(flat, List.of(dim, dim, dim))) {
             List<Plane> done = Whole.done(new Halation(), picture, SHOWN, Map.of());
             for (int c = 0; c < 3; c++) {
@@ -131,7 +131,8 @@ class HalationTest {
     @Test
     void withTheEnergyKeptTheMeanLightIsAsBefore() {
         double before = meanLight(disc());
-        List<Plane> kept = Whole.done(new Halation(), discs(), with("keep", 100), Map.of());
+        List<Plane> kept =
+                Whole.done(new Halation(), discs(), with("conserve-energy", 100), Map.of());
         List<Plane> added = Whole.done(new Halation(), discs(), SHOWN, Map.of());
         for (int c = 0; c < 3; c++) {
             assertThat(meanLight(kept.get(c)) / before).isCloseTo(1, within(0.005));

@@ -35,7 +35,7 @@ class MixedPicturesTest {
                         "green-from-red", 30.0,
                         "green-from-green", -50.0,
                         "blue-from-green", 250.0);
-        List<Plane> out = Whole.done(new ChannelMix(), NOISE, numbers, Map.of());
+        List<Plane> out = Whole.done(new ChannelMixer(), NOISE, numbers, Map.of());
         for (int i = 0; i < 96 * 64; i++) {
             float r = NOISE.get(0).data()[i];
             float g = NOISE.get(1).data()[i];
@@ -54,7 +54,7 @@ class MixedPicturesTest {
                 Whole.done(
                         new GradientMap(),
                         Whole.flat(3, 3, tone),
-                        Map.of("amount", 100.0, "middle", tone == 0.8 ? 200 / 3.0 : 50.0),
+                        Map.of("amount", 100.0, "midpoint", tone == 0.8 ? 200 / 3.0 : 50.0),
                         Map.of());
         int before = Math.min(1, (int) at);
         for (int c = 0; c < 3; c++) {
@@ -71,8 +71,8 @@ class MixedPicturesTest {
                 Whole.done(new Vignette(), Whole.flat(160, 120, 0.6), numbers, Map.of()).getFirst();
         for (int[] at : new int[][] {{80, 60}, {100, 70}, {150, 20}, {0, 0}, {159, 119}}) {
             double r = Math.hypot(at[0] + 0.5 - 80, at[1] + 0.5 - 60) / 100;
-            double way = Math.clamp((r - 0.4) / 0.6, 0, 1);
-            double expected = code(light(0.6) * Math.pow(2, -2 * way * way));
+            double direction = Math.clamp((r - 0.4) / 0.6, 0, 1);
+            double expected = code(light(0.6) * Math.pow(2, -2 * direction * direction));
             assertThat((double) out.at(at[0], at[1])).isCloseTo(expected, within(1e-4));
         }
     }
@@ -84,7 +84,7 @@ class MixedPicturesTest {
         Settings settings =
                 Whole.settings(
                         bar,
-                        Map.of("strength", -40.0, "speed", 0.5, "rate", 24.0, "at", 25.0),
+                        Map.of("strength", -40.0, "speed", 0.5, "rate", 24.0, "start", 25.0),
                         Map.of(),
                         frame);
         Plane out = Treating.treated(bar, Plane.flat(5, 200, 0.7f), settings, 1);
@@ -102,7 +102,7 @@ class MixedPicturesTest {
         return Treating.treated(
                 dust,
                 Plane.flat(300, 200, 0.5f),
-                Whole.settings(dust, all, Map.of("tone", tone), frame),
+                Whole.settings(dust, all, Map.of("colour", tone), frame),
                 1);
     }
 
@@ -134,7 +134,7 @@ class MixedPicturesTest {
         int stayed = 0;
         int seen = 0;
         for (long frame = 0; frame < 60; frame++) {
-            Map<String, Double> numbers = Map.of("scratches", 1.0, "life", 30.0);
+            Map<String, Double> numbers = Map.of("scratches", 1.0, "scratch-duration", 30.0);
             int now = darkest(dusty(numbers, "dark", frame));
             int next = darkest(dusty(numbers, "dark", frame + 1));
             if (now >= 0 && next >= 0) {
@@ -165,7 +165,7 @@ class MixedPicturesTest {
     private static List<Plane> broken(Map<String, Double> numbers, long frame) {
         Map<String, Double> all = new HashMap<>(Map.of("width", 16.0, "height", 8.0));
         all.putAll(numbers);
-        BrokenBlocks blocks = new BrokenBlocks();
+        BlockCorruption blocks = new BlockCorruption();
         return Whole.done(
                 blocks,
                 NOISE,

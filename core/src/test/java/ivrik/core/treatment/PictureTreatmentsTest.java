@@ -126,7 +126,7 @@ class PictureTreatmentsTest {
         double[] in = {0.2, 0.5, 0.03};
         double[] linear = pixel(new Exposure(), in, Map.of("stops", stops), Map.of());
         double[] delivered =
-                pixel(new Exposure(), in, Map.of("stops", stops), Map.of("light", "as delivered"));
+                pixel(new Exposure(), in, Map.of("stops", stops), Map.of("light", "gamma-encoded"));
         for (int c = 0; c < 3; c++) {
             assertThat(linear[c]).isCloseTo(code(light(in[c]) * Math.pow(2, stops)), within(3e-5));
             assertThat(delivered[c]).isCloseTo(in[c] * Math.pow(2, stops), within(1e-6));
@@ -149,8 +149,8 @@ class PictureTreatmentsTest {
         double[] in = {0.1, 0.5, 0.9};
         Map<String, Double> numbers = Map.of("point.0.in", 50.0, "point.0.out", 70.0);
         MonotoneCurveAt curve = new MonotoneCurveAt(0.5, 0.7);
-        double[] delivered = pixel(new PictureCurve(), in, numbers, Map.of());
-        double[] linear = pixel(new PictureCurve(), in, numbers, Map.of("light", "linear"));
+        double[] delivered = pixel(new RgbCurves(), in, numbers, Map.of());
+        double[] linear = pixel(new RgbCurves(), in, numbers, Map.of("light", "linear"));
         for (int c = 0; c < 3; c++) {
             assertThat(delivered[c]).isCloseTo(curve.at(in[c]), within(3e-5));
             assertThat(linear[c]).isCloseTo(code(curve.at(light(in[c]))), within(3e-5));
@@ -181,7 +181,7 @@ class PictureTreatmentsTest {
 
     private static Map<String, Double> shown(PictureTreatment treatment) {
         Map<String, Double> numbers = new HashMap<>();
-        treatment.description().parameters().forEach(p -> numbers.put(p.name(), p.shownFirst()));
+        treatment.description().parameters().forEach(p -> numbers.put(p.name(), p.exampleFirst()));
         treatment
                 .description()
                 .series()
@@ -212,7 +212,7 @@ class PictureTreatmentsTest {
     @MethodSource("inLight")
     void whatWorksInLightDoesTheSameToLightThatItIsGiven(PictureTreatment treatment) {
         // how much room light leaves for a mask is looked up at the nearest level
-        float near = treatment instanceof Phosphors ? 3e-4f : 2e-6f;
+        float near = treatment instanceof PhosphorScreen ? 3e-4f : 2e-6f;
         List<Plane> delivered = Pictured.frame(96, 64).colour();
         List<Plane> light = delivered.stream().map(p -> each(p, Whole::light)).toList();
         List<Plane> made = done(treatment, delivered, Transfer.SRGB);
@@ -246,7 +246,7 @@ class PictureTreatmentsTest {
     @ParameterizedTest
     @MethodSource("all")
     void aSmallPreviewIsTheSmallVersionOfTheFullRender(PictureTreatment treatment) {
-        if (treatment instanceof Phosphors) {
+        if (treatment instanceof PhosphorScreen) {
             return; // its mask is finer than half the pixels; see PhosphorsTest
         }
         Workers w = Workers.shared();
@@ -306,19 +306,21 @@ class PictureTreatmentsTest {
 
     /** Hats on black, middle grey and white, at a luma of 0.2 and one of 0.9. */
     @Test
-    void theCastIsTakenOutZoneByZone() {
+    void theColourCastIsTakenOutZoneByZone() {
         Map<String, Double> numbers =
                 Map.of(
                         "amount", 100.0,
                         "shadows-red", 10.0,
-                        "middle-red", -4.0,
-                        "middle-blue", 6.0,
-                        "lights-green", 8.0);
-        double[] dark = pixel(new CastOff(), new double[] {0.2, 0.2, 0.2}, numbers, Map.of());
+                        "midtones-red", -4.0,
+                        "midtones-blue", 6.0,
+                        "highlights-green", 8.0);
+        double[] dark =
+                pixel(new CastCorrection(), new double[] {0.2, 0.2, 0.2}, numbers, Map.of());
         assertThat(dark[0]).isCloseTo(0.2 + 0.6 * 0.1 - 0.4 * 0.04, within(1e-6));
         assertThat(dark[1]).isCloseTo(0.2, within(1e-6));
         assertThat(dark[2]).isCloseTo(0.2 + 0.4 * 0.06, within(1e-6));
-        double[] light = pixel(new CastOff(), new double[] {0.9, 0.9, 0.9}, numbers, Map.of());
+        double[] light =
+                pixel(new CastCorrection(), new double[] {0.9, 0.9, 0.9}, numbers, Map.of());
         assertThat(light[1]).isCloseTo(0.9 + 0.8 * 0.08, within(1e-6));
     }
 
@@ -328,7 +330,7 @@ class PictureTreatmentsTest {
     @Test
     void aCurveOfOneChannelLeavesTheOthers() {
         double[] in = {0.4, 0.4, 0.4};
-        double[] out = pixel(new PictureCurve(), in, LIFTED, Map.of("of", "green"));
+        double[] out = pixel(new RgbCurves(), in, LIFTED, Map.of("channel", "green"));
         assertThat(out).containsExactly(new double[] {0.4, 0.6, 0.4}, within(1e-6));
     }
 

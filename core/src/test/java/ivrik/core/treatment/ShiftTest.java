@@ -63,7 +63,7 @@ class ShiftTest {
         }
     }
 
-    /** The defining double sum over every sample within reach, in double precision. */
+    /** The defining double sum over every sample within the kernel, in double precision. */
     private static double direct(Plane in, double sx, double sy, EdgeFill fill, Sampler sampler) {
         double sum = 0;
         double norm = 0;

@@ -16,7 +16,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import java.util.Map;
 import java.util.Optional;
 
-/** What a tape does to lanes, measured on pictures made for it. */
+/** What a tape does to channels, measured on pictures made for it. */
 class TapeTest {
     private static final int W = 600;
     private static final int H = 120;
@@ -31,7 +31,7 @@ class TapeTest {
         return plane;
     }
 
-    private static Plane done(LaneTreatment treatment, Plane in, Map<String, Double> numbers) {
+    private static Plane done(ChannelTreatment treatment, Plane in, Map<String, Double> numbers) {
         return Treating.treated(treatment, in, Whole.settings(treatment, numbers, Map.of(), 7), 1);
     }
 
@@ -58,9 +58,9 @@ class TapeTest {
         for (double cycles : new double[] {10, 20, 40, 60, 80, 100, 140, 180}) {
             Plane out =
                     done(
-                            new Bandwidth(),
+                            new BandwidthLimit(),
                             wave(cycles),
-                            Map.of("lines", lines, "ringing", ringing, "passes", passes));
+                            Map.of("resolution", lines, "ringing", ringing, "generations", passes));
             double f = cycles / half;
             double expected =
                     Math.pow(2, -passes * f * f)
@@ -77,7 +77,7 @@ class TapeTest {
         for (int i = 0; i < W * H; i++) {
             rows.data()[i] = i / W % 2;
         }
-        Plane out = done(new Bandwidth(), rows, Map.of("lines", 30.0));
+        Plane out = done(new BandwidthLimit(), rows, Map.of("resolution", 30.0));
         assertThat(out.at(300, 60)).isCloseTo(0f, within(1e-5f));
         assertThat(out.at(300, 61)).isCloseTo(1f, within(1e-5f));
     }
@@ -95,8 +95,9 @@ class TapeTest {
     }
 
     @Test
-    void linesBeginUpToTheWobbleTooLateEachInItsOwnWay() {
-        Plane out = done(new LineWobble(), wave(10), Map.of("wobble", 6.0, "line", 4.0));
+    void linesBeginUpToTheWobbleTooLateEachInItsOwnDirection() {
+        Plane out =
+                done(new TimeBaseError(), wave(10), Map.of("line-jitter", 6.0, "line-height", 4.0));
         double most = 0;
         double least = 0;
         for (int y = 2; y < H; y += 4) {
@@ -113,9 +114,15 @@ class TapeTest {
     void onlyTheLastLinesAreTornAndMostAtTheBottom() {
         Plane out =
                 done(
-                        new LineWobble(),
+                        new TimeBaseError(),
                         wave(10),
-                        Map.of("tear", 20.0, "tear-height", 30.0, "line", 2.0));
+                        Map.of(
+                                "head-switching",
+                                20.0,
+                                "head-switching-height",
+                                30.0,
+                                "line-height",
+                                2.0));
         for (int y = 0; y < 90; y++) {
             assertThat(delay(out, 10, y)).isCloseTo(0, within(0.01));
         }
@@ -127,8 +134,8 @@ class TapeTest {
         Plane[] frames = new Plane[4];
         for (int i = 0; i < 4; i++) {
             Map<String, Double> numbers =
-                    Map.of("wobble", 6.0, "line", 1.0, "fields", i < 2 ? 0.0 : 1.0);
-            LineWobble wobble = new LineWobble();
+                    Map.of("line-jitter", 6.0, "line-height", 1.0, "interlaced", i < 2 ? 0.0 : 1.0);
+            TimeBaseError wobble = new TimeBaseError();
             frames[i] =
                     Treating.treated(
                             wobble, wave(10), Whole.settings(wobble, numbers, Map.of(), i % 2), 1);
@@ -150,7 +157,7 @@ class TapeTest {
     @ValueSource(doubles = {4, 20})
     void dropoutsAreWhitePiecesOfLinesAndInColourNothing(double rate) {
         Plane in = Plane.flat(W, H, 0.3f);
-        Map<String, Double> numbers = Map.of("rate", rate, "length", 60.0, "line", 2.0);
+        Map<String, Double> numbers = Map.of("rate", rate, "length", 60.0, "line-height", 2.0);
         Plane luma = done(new Dropouts(), in, numbers);
         int lost = 0;
         for (int y = 0; y < H; y += 2) {
@@ -163,7 +170,7 @@ class TapeTest {
         Context colour =
                 new Context(
                         1,
-                        Separations.named("ycbcr-601").lanes().get(1),
+                        Separations.named("ycbcr-601").channels().get(1),
                         Optional.empty(),
                         Workers.shared());
         Plane chroma =

@@ -3,11 +3,11 @@ package ivrik.core.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import ivrik.core.motion.Draw;
+import ivrik.core.motion.RandomKey;
 import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Separations;
 import ivrik.core.threads.Workers;
 
@@ -22,16 +22,17 @@ import java.util.stream.IntStream;
 
 /** Numbers worked out by hand. */
 class ToneTest {
-    private static double of(LaneTreatment t, double value, Object... numbers) {
-        return of(t, value, Treating.lane(0), numbers);
+    private static double of(ChannelTreatment t, double value, Object... numbers) {
+        return of(t, value, Treating.channel(0), numbers);
     }
 
-    private static double of(LaneTreatment t, double value, LaneKind lane, Object... numbers) {
+    private static double of(
+            ChannelTreatment t, double value, ChannelKind channel, Object... numbers) {
         Map<String, Double> all = new HashMap<>();
         for (int i = 0; i < numbers.length; i += 2) {
             all.put((String) numbers[i], ((Number) numbers[i + 1]).doubleValue());
         }
-        Context context = new Context(1, lane, Optional.empty(), Workers.shared());
+        Context context = new Context(1, channel, Optional.empty(), Workers.shared());
         return t.apply(
                         Plane.flat(3, 2, (float) value),
                         Treating.settings(t, all, Map.of(), EdgeFill.REPEAT),
@@ -90,8 +91,8 @@ class ToneTest {
     }
 
     @Test
-    void aLaneOfDifferencesIsTreatedAboutItsMiddle() {
-        LaneKind signed = Separations.named("ycbcr-709").lanes().get(1);
+    void aChannelOfDifferencesIsTreatedAboutItsMiddle() {
+        ChannelKind signed = Separations.named("ycbcr-709").channels().get(1);
         assertThat(of(new Invert(), 0.2, signed)).isCloseTo(-0.2, within(1e-6));
         assertThat(of(new Gain(), -0.2, signed, "gain", 200)).isCloseTo(-0.4, within(1e-6));
         assertThat(of(new Invert(), 0.2)).isCloseTo(0.8, within(1e-6));
@@ -113,7 +114,7 @@ class ToneTest {
     @ParameterizedTest
     @CsvSource({"0.5, 2, 1, 32", "0.25, 2, 3, 16", "0.4, 6, 1, 0", "0.55, 5, 2, 13"})
     void ditherMixesALevelOutOfDots(float value, double levels, double size, int raised) {
-        Map<String, Double> numbers = Map.of("amount", 100.0, "levels", levels, "size", size);
+        Map<String, Double> numbers = Map.of("amount", 100.0, "levels", levels, "dot-size", size);
         Settings settings = Treating.settings(new Dither(), numbers);
         int side = (int) (8 * size);
         Plane out = Treating.treated(new Dither(), Plane.flat(side, side, value), settings, 1);
@@ -168,21 +169,21 @@ class ToneTest {
     void aKernelDividesAndAddsItsOffset() {
         Map<String, Double> numbers = new HashMap<>();
         for (int i = 0; i < 25; i++) {
-            numbers.put(KernelFilter.name(i), 1.0);
+            numbers.put(ConvolutionKernel.name(i), 1.0);
         }
         numbers.put("divisor", 50.0);
         numbers.put("offset", 20.0);
         Plane out =
                 Treating.treated(
-                        new KernelFilter(),
+                        new ConvolutionKernel(),
                         Plane.flat(8, 8, 0.4f),
-                        Treating.settings(new KernelFilter(), numbers),
+                        Treating.settings(new ConvolutionKernel(), numbers),
                         1);
         assertThat((double) out.at(3, 3)).isCloseTo(0.4, within(1e-6));
     }
 
     private static Plane withPicture(
-            LaneTreatment t,
+            ChannelTreatment t,
             Plane in,
             Plane picture,
             Map<String, Double> numbers,
@@ -191,7 +192,8 @@ class ToneTest {
         for (int i = 0; i < words.length; i += 2) {
             chosen.put(words[i], words[i + 1]);
         }
-        Context context = new Context(1, Treating.lane(0), Optional.of(picture), Workers.shared());
+        Context context =
+                new Context(1, Treating.channel(0), Optional.of(picture), Workers.shared());
         return t.apply(in, Treating.settings(t, numbers, chosen, EdgeFill.REPEAT), context)
                 .toPlane(Workers.shared());
     }
@@ -200,7 +202,7 @@ class ToneTest {
     void aMaskIsRepeatedAndPaysBackByItsTrueMean() {
         Plane pattern = Plane.of(3, 1, 1f, 0.5f, 0f);
         Plane in = Plane.flat(6, 2, 0.4f);
-        Plane out = withPicture(new Mask(), in, pattern, Map.of("amount", 100.0));
+        Plane out = withPicture(new ScreenPattern(), in, pattern, Map.of("amount", 100.0));
         assertThat(out.at(0, 1)).isCloseTo(0.8f, within(1e-6f));
         assertThat(out.at(4, 1)).isCloseTo(0.4f, within(1e-6f));
         assertThat(out.at(5, 0)).isZero();
@@ -240,7 +242,7 @@ class ToneTest {
         Plane in = ivrik.core.Pictured.noise(20, 10, 3);
         Plane out =
                 withPicture(
-                        new Displace(),
+                        new Displacement(),
                         in,
                         Plane.flat(20, 10, 1f),
                         Map.of("x", 3.0, "y", -2.0),
@@ -249,7 +251,7 @@ class ToneTest {
         assertThat(out.at(8, 4)).isEqualTo(in.at(5, 6));
         Plane still =
                 withPicture(
-                        new Displace(),
+                        new Displacement(),
                         in,
                         Plane.flat(20, 10, 0.5f),
                         Map.of("x", 3.0, "y", -2.0),
@@ -259,7 +261,7 @@ class ToneTest {
     }
 
     @Test
-    void blocksStayForTheirFramesAndLanesGoTheirOwnWay() {
+    void blocksStayForTheirFramesAndChannelsGoTheirOwnDirection() {
         Plane in = ivrik.core.Pictured.noise(96, 64, 5);
         Plane first = broken(in, 0, 0, 0);
         assertThat(broken(in, 0, 2, 0).sameSamples(first)).isTrue();
@@ -276,17 +278,18 @@ class ToneTest {
         assertThat(unmoved).isBetween(3, 21);
     }
 
-    private static Plane broken(Plane in, int lane, long frame, double alike) {
-        Displace d = new Displace();
+    private static Plane broken(Plane in, int channel, long frame, double alike) {
+        Displacement d = new Displacement();
         Settings rest =
-                Treating.settings(d, Map.of("x", 9.0, "size", 16.0, "share", 50.0, "alike", alike));
+                Treating.settings(
+                        d, Map.of("x", 9.0, "size", 16.0, "affected", 50.0, "same", alike));
         Settings s =
                 new Settings(
                         rest.numbers(),
                         Map.of("by", "blocks"),
                         EdgeFill.WRAP,
                         Sampler.CUBIC,
-                        new Settings.Moment(lane, frame, new Draw(1, Draw.ANYWHERE)));
+                        new Settings.Moment(channel, frame, new RandomKey(1, RandomKey.ANYWHERE)));
         return Treating.treated(d, in, s, 1);
     }
 }

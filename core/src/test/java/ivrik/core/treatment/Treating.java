@@ -3,7 +3,7 @@ package ivrik.core.treatment;
 import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
-import ivrik.core.separation.LaneKind;
+import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Rgb;
 import ivrik.core.threads.Workers;
 
@@ -16,11 +16,11 @@ final class Treating {
     private Treating() {}
 
     static Context at(double scale, Workers workers) {
-        return new Context(scale, lane(0), Optional.empty(), workers);
+        return new Context(scale, channel(0), Optional.empty(), workers);
     }
 
-    static LaneKind lane(int number) {
-        return new Rgb().lanes().get(number);
+    static ChannelKind channel(int number) {
+        return new Rgb().channels().get(number);
     }
 
     /** All at rest but what is given. */
@@ -35,11 +35,12 @@ final class Treating {
             EdgeFill fill) {
         Map<String, Double> all = new HashMap<>();
         treatment.description().parameters().forEach(p -> all.put(p.name(), p.rest()));
+        numbers.keySet().forEach(treatment.description()::parameter);
         all.putAll(numbers);
         return new Settings(all, words, fill, Sampler.CUBIC, Settings.Moment.ANY);
     }
 
-    static Plane treated(LaneTreatment treatment, Plane in, Settings settings, double scale) {
+    static Plane treated(ChannelTreatment treatment, Plane in, Settings settings, double scale) {
         return treatment.apply(in, settings, at(scale, Workers.shared())).toPlane(Workers.shared());
     }
 }

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivrik.core.Made;
 import ivrik.core.Pictured;
-import ivrik.core.motion.Draw;
+import ivrik.core.motion.RandomKey;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.sampling.EdgeFill;
@@ -26,14 +26,14 @@ import java.util.concurrent.atomic.AtomicInteger;
 
 /** What holds for every treatment. */
 class TreatmentsTest {
-    static List<LaneTreatment> all() {
-        return Treatments.ofLanes();
+    static List<ChannelTreatment> all() {
+        return Treatments.ofChannels();
     }
 
-    /** As it is shown off in the first lane, things of a series included. */
-    static Settings shownOff(Treatment treatment, EdgeFill fill) {
+    /** As it is shown off in the first channel, things of a series included. */
+    static Settings withExampleSettings(Treatment treatment, EdgeFill fill) {
         Map<String, Double> numbers = new HashMap<>();
-        treatment.description().parameters().forEach(p -> numbers.put(p.name(), p.shownFirst()));
+        treatment.description().parameters().forEach(p -> numbers.put(p.name(), p.exampleFirst()));
         treatment
                 .description()
                 .series()
@@ -52,17 +52,17 @@ class TreatmentsTest {
                 Map.of(),
                 fill,
                 Sampler.CUBIC,
-                new Moment(1, 7, new Draw(3, Draw.ANYWHERE)));
+                new Moment(1, 7, new RandomKey(3, RandomKey.ANYWHERE)));
     }
 
     private static Plane done(
-            LaneTreatment t, Plane in, Settings s, double scale, Workers workers) {
+            ChannelTreatment t, Plane in, Settings s, double scale, Workers workers) {
         return t.apply(in, s, context(scale, workers)).toPlane(workers);
     }
 
     private static Context context(double scale, Workers workers) {
         return new Context(
-                scale, Treating.lane(0), Optional.of(Pictured.smooth(50, 40, 1.5)), workers);
+                scale, Treating.channel(0), Optional.of(Pictured.smooth(50, 40, 1.5)), workers);
     }
 
     @Test
@@ -75,17 +75,17 @@ class TreatmentsTest {
             assertThat(d.parameters().stream().map(Parameter::name)).doesNotHaveDuplicates();
             for (Parameter p : d.parameters()) {
                 assertThat(p.rest()).isBetween(p.min(), p.max());
-                assertThat(p.shownFirst()).isBetween(p.min(), p.max());
-                assertThat(p.shownLast()).isBetween(p.min(), p.max());
+                assertThat(p.exampleFirst()).isBetween(p.min(), p.max());
+                assertThat(p.exampleLast()).isBetween(p.min(), p.max());
             }
         }
     }
 
     @ParameterizedTest
     @MethodSource("all")
-    void atRestItIsNeutralAndShownOffItIsNot(LaneTreatment treatment) {
+    void atRestItIsNeutralAndShownOffItIsNot(ChannelTreatment treatment) {
         assertThat(treatment.isNeutral(Treating.settings(treatment, Map.of()))).isTrue();
-        Settings shown = shownOff(treatment, EdgeFill.REPEAT);
+        Settings shown = withExampleSettings(treatment, EdgeFill.REPEAT);
         assertThat(treatment.isNeutral(shown)).isFalse();
         Plane in = Pictured.noise(64, 48, 3);
         assertThat(done(treatment, in, shown, 1, Workers.shared()).sameSamples(in)).isFalse();
@@ -104,10 +104,10 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void anyNumberOfThreadsGivesTheSameBitsAndTheLaneIsLeftAsItIs(LaneTreatment treatment) {
+    void anyNumberOfThreadsGivesTheSameBitsAndTheChannelIsLeftAsItIs(ChannelTreatment treatment) {
         Plane in = Pictured.noise(201, 157, 6);
         Plane before = Plane.of(201, 157, in.data().clone());
-        Settings shown = shownOff(treatment, EdgeFill.MIRROR);
+        Settings shown = withExampleSettings(treatment, EdgeFill.MIRROR);
         Workers single = new Workers(1);
         Plane one = done(treatment, in, shown, 1, single);
         for (int threads : new int[] {2, 7}) {
@@ -120,11 +120,11 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void rowsAsTheyAreMadeAreTreatedAsTheirPlaneIs(LaneTreatment treatment) {
+    void rowsAsTheyAreMadeAreTreatedAsTheirPlaneIs(ChannelTreatment treatment) {
         Plane in = Pictured.noise(201, 157, 6);
         Workers workers = Workers.shared();
         for (EdgeFill fill : EdgeFill.values()) {
-            Settings shown = shownOff(treatment, fill);
+            Settings shown = withExampleSettings(treatment, fill);
             Plane made =
                     treatment
                             .apply(Made.rows(in, new AtomicInteger()), shown, context(1, workers))
@@ -139,13 +139,13 @@ class TreatmentsTest {
      */
     @ParameterizedTest
     @MethodSource("all")
-    void aSmallPreviewIsTheSmallVersionOfTheFullRender(LaneTreatment treatment) {
+    void aSmallPreviewIsTheSmallVersionOfTheFullRender(ChannelTreatment treatment) {
         if (treatment instanceof Grain || treatment instanceof AddedNoise) {
             return;
         }
         Plane in = Pictured.smooth(192, 128, 0.3);
         Size half = new Size(96, 64);
-        Settings shown = shownOff(treatment, EdgeFill.REPEAT);
+        Settings shown = withExampleSettings(treatment, EdgeFill.REPEAT);
         Workers w = Workers.shared();
         Plane small = done(treatment, Resample.to(in, half, w), shown, 0.5, w);
         Plane full = Resample.to(done(treatment, in, shown, 1, w), half, w);
@@ -159,7 +159,7 @@ class TreatmentsTest {
         int all = small.data().length;
         boolean hard = treatment instanceof Posterise;
         boolean tiled =
-                treatment instanceof Mask
+                treatment instanceof ScreenPattern
                         || treatment instanceof Texture
                         || treatment instanceof Halftone
                         || treatment instanceof Dither;
@@ -171,22 +171,24 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void aPictureOfOnePixelIsNoTrouble(LaneTreatment treatment) {
+    void aPictureOfOnePixelIsNoTrouble(ChannelTreatment treatment) {
         for (EdgeFill fill : EdgeFill.values()) {
             Plane one =
                     done(
                             treatment,
                             Plane.flat(1, 1, 0.4f),
-                            shownOff(treatment, fill),
+                            withExampleSettings(treatment, fill),
                             1,
                             Workers.shared());
             assertThat(one.at(0, 0)).isFinite();
         }
     }
 
-    /** What is said to treat each value by itself, and alike everywhere, makes one value of one. */
+    /**
+     * A treatment with the pointwise trait gives equal results for equal values at every position.
+     */
     @Test
-    void whatTreatsValuesByThemselvesTreatsThemAlikeEverywhere() {
+    void pointwiseTreatmentsGiveEqualResultsEverywhere() {
         List<Plane> flat = Whole.flat(70, 50, 0.3);
         for (Treatment t : Treatments.all()) {
             Description d = t.description();
@@ -196,13 +198,13 @@ class TreatmentsTest {
                     || d.is(Trait.PICTURE)) {
                 continue;
             }
-            Settings settings = shownOff(t, EdgeFill.REPEAT);
+            Settings settings = withExampleSettings(t, EdgeFill.REPEAT);
             List<Plane> made =
                     t instanceof PictureTreatment p
                             ? Whole.done(p, flat, settings, Optional.empty())
                             : List.of(
                                     done(
-                                            (LaneTreatment) t,
+                                            (ChannelTreatment) t,
                                             flat.getFirst(),
                                             settings,
                                             1,
@@ -217,13 +219,16 @@ class TreatmentsTest {
     @Test
     void whatIsFlatStaysFlat() {
         Plane flat = Plane.flat(70, 50, 0.3f);
-        for (LaneTreatment t : Treatments.ofLanes()) {
-            Group group = t.description().group();
-            if (group == Group.MOVES || group == Group.BLUR || group == Group.DETAIL) {
-                if (t instanceof KernelFilter) {
+        for (ChannelTreatment t : Treatments.ofChannels()) {
+            TreatmentGroup group = t.description().group();
+            if (group == TreatmentGroup.MOVES
+                    || group == TreatmentGroup.BLUR
+                    || group == TreatmentGroup.DETAIL) {
+                if (t instanceof ConvolutionKernel) {
                     continue;
                 }
-                Plane out = done(t, flat, shownOff(t, EdgeFill.REPEAT), 1, Workers.shared());
+                Plane out =
+                        done(t, flat, withExampleSettings(t, EdgeFill.REPEAT), 1, Workers.shared());
                 for (float v : out.data()) {
                     assertThat(v).as(t.description().id()).isCloseTo(0.3f, within(1e-6f));
                 }
@@ -235,11 +240,11 @@ class TreatmentsTest {
     void dispersionLeavesWhatIsFlatExactly() {
         Plane flat = Plane.flat(70, 50, 0.3f);
         Dispersion d = new Dispersion();
-        for (int lane = 0; lane < 3; lane++) {
+        for (int channel = 0; channel < 3; channel++) {
             Context context =
-                    new Context(1, Treating.lane(lane), Optional.empty(), Workers.shared());
+                    new Context(1, Treating.channel(channel), Optional.empty(), Workers.shared());
             assertThat(
-                            d.apply(flat, shownOff(d, EdgeFill.WRAP), context)
+                            d.apply(flat, withExampleSettings(d, EdgeFill.WRAP), context)
                                     .toPlane(Workers.shared())
                                     .sameSamples(flat))
                     .isTrue();

@@ -1,7 +1,7 @@
 package ivrik.core.treatment;
 
 import ivrik.core.colour.Transfer;
-import ivrik.core.motion.Draw;
+import ivrik.core.motion.RandomKey;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
@@ -25,13 +25,14 @@ final class Whole {
             long frame) {
         Map<String, Double> all = new HashMap<>();
         treatment.description().parameters().forEach(p -> all.put(p.name(), p.rest()));
+        numbers.keySet().forEach(treatment.description()::parameter);
         all.putAll(numbers);
         return new Settings(
                 all,
                 words,
                 EdgeFill.REPEAT,
                 Sampler.CUBIC,
-                new Settings.Moment(0, frame, new Draw(3, Draw.ANYWHERE)));
+                new Settings.Moment(0, frame, new RandomKey(3, RandomKey.ANYWHERE)));
     }
 
     static List<Plane> done(

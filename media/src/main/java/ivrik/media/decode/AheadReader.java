@@ -1,6 +1,6 @@
 package ivrik.media.decode;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
@@ -20,25 +20,25 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 
 /**
- * Footage read in a thread of its own, a few frames ahead when they are asked for in order. What it holds
- * counts against a store's budget. Safe for many threads.
+ * Reads footage on its own thread, a few frames ahead of sequential requests. Buffered frames count against a
+ * cache's budget. Thread-safe.
  */
 final class AheadReader implements AutoCloseable {
     private static final int AHEAD = 4;
 
-    /** Those read ahead, the present one and one before it. */
+    /** The frames read ahead, the present one and one before. */
     private static final int KEPT = AHEAD + 2;
 
     private final Footage footage;
-    private final Optional<Colours> colours;
+    private final Optional<FootageColours> colours;
     private final Workers workers;
-    private final Store store;
+    private final FrameCache cache;
     private final ExecutorService decoder =
             Executors.newSingleThreadExecutor(Threads.named("ivrik-decoder"));
     private final LinkedHashMap<Key, CompletableFuture<ReadFrame>> frames = new LinkedHashMap<>();
     private long last = -2;
 
-    /** The bytes of what the footage keeps itself, as far as they are counted. */
+    /** Bytes that the footage itself buffers, as far as reserved. */
     private long besides;
 
     private boolean closed;
@@ -46,22 +46,23 @@ final class AheadReader implements AutoCloseable {
     private record Key(long n, Size shown, ColourSpace space) {}
 
     /**
-     * @param colours what the numbers of its pictures are taken to mean; empty to leave them as they are
-     * @param store whose budget counts what is held
+     * @param colours colour interpretation of the footage; empty for no conversion
+     * @param cache cache whose budget counts the buffered frames
      */
-    AheadReader(Footage footage, Optional<Colours> colours, Workers workers, Store store) {
+    AheadReader(
+            Footage footage, Optional<FootageColours> colours, Workers workers, FrameCache cache) {
         this.footage = footage;
         this.colours = colours;
         this.workers = workers;
-        this.store = store;
+        this.cache = cache;
     }
 
-    /** As planes; those of what is left as it is stored are made by whoever asks. */
+    /** The frame as planes; rows of stored data are converted by the caller. */
     Frame frame(long n, Size shown, ColourSpace space) {
         return read(n, shown, space).frame(workers);
     }
 
-    /** As rows, where it is left as it is stored. */
+    /** The frame as rows of stored data, if possible. */
     Optional<ColourRows> rows(long n, ColourSpace space) {
         return read(n, footage.size(), space).rows();
     }
@@ -84,8 +85,7 @@ final class AheadReader implements AutoCloseable {
         } catch (CompletionException e) {
             throw e.getCause() instanceof RuntimeException r ? r : e;
         } catch (CancellationException e) {
-            return read(
-                    n, shown, space); // dropped by another caller before this one had begun to wait
+            return read(n, shown, space); // dropped by another caller before this one waited for it
         }
     }
 
@@ -137,26 +137,26 @@ final class AheadReader implements AutoCloseable {
 
     private synchronized void count(long kept) {
         if (!closed) {
-            store.reserve(kept - besides);
+            cache.reserve(kept - besides);
             besides = kept;
         }
     }
 
     private synchronized void complete(CompletableFuture<ReadFrame> future, ReadFrame frame) {
         if (!future.isDone() && frames.containsValue(future)) {
-            store.reserve(frame.bytes()); // before anyone has it
+            cache.reserve(frame.bytes()); // reserved before anyone uses the frame
         }
         future.complete(frame);
     }
 
-    /** One that is done is held no longer. */
+    /** Releases the memory of a delivered frame. */
     private void release(CompletableFuture<ReadFrame> done) {
         if (!done.isCompletedExceptionally()) {
-            store.reserve(-done.join().bytes());
+            cache.reserve(-done.join().bytes());
         }
     }
 
-    /** The place has changed: what waits to be read ahead is not wanted any more. */
+    /** Drops queued requests after a jump to another position. */
     private void dropWaiting() {
         frames.values()
                 .removeIf(f -> !f.isDone() && f.getNumberOfDependents() == 0 && f.cancel(false));
@@ -166,14 +166,14 @@ final class AheadReader implements AutoCloseable {
         return closed;
     }
 
-    /** What was asked for before is still read; asking again is given up. */
+    /** Finishes the present read; further requests throw. */
     @Override
     public synchronized void close() {
         if (!closed) {
             closed = true;
             frames.values().stream().filter(CompletableFuture::isDone).forEach(this::release);
             frames.clear();
-            store.reserve(-besides);
+            cache.reserve(-besides);
             decoder.execute(footage::close);
             decoder.shutdown();
         }

@@ -20,8 +20,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A moving WebP: small pictures laid one after another on a canvas (WebP container specification). Each
- * of them is decoded by FFmpeg as a file of its own. Not for several threads.
+ * An animated WebP: frames composited on a canvas (WebP container specification). FFmpeg decodes each frame
+ * as a file of its own. Not thread-safe.
  */
 final class AnimatedWebp {
     private static final int HEADER_BYTES = 12;
@@ -39,10 +39,10 @@ final class AnimatedWebp {
     private int laid;
 
     /**
-     * One picture on the canvas.
+     * One frame of the animation.
      *
-     * @param over whether it is laid over what is there, not in its place
-     * @param clears whether its place is emptied before the next
+     * @param over whether it is blended over the canvas instead of replacing it
+     * @param clears whether its area is cleared before the next frame
      */
     private record Piece(
             int x,
@@ -61,7 +61,7 @@ final class AnimatedWebp {
             file = ByteBuffer.wrap(WholeFile.bytes(path)).order(ByteOrder.LITTLE_ENDIAN);
         } catch (IOException e) {
             throw new UnreadableMediaException(
-                    "cannot read " + path, "check that you may read it", e);
+                    "cannot read " + path, "check the read permission", e);
         }
         Size canvasSize = null;
         file.position(HEADER_BYTES);
@@ -70,7 +70,7 @@ final class AnimatedWebp {
             long length = file.getInt() & 0xffffffffL;
             int start = file.position();
             if (length > file.remaining()) {
-                break; // it is cut off; what is whole is shown
+                break; // truncated file: complete frames are shown
             }
             if (kind.equals("VP8X") && length >= CANVAS_FLAGS_BYTES) {
                 canvasSize = new Size(1 + whole(file, start + 4), 1 + whole(file, start + 7));
@@ -83,7 +83,7 @@ final class AnimatedWebp {
             throw damaged();
         }
         size = canvasSize;
-        Memory.check(size, path);
+        MemoryCheck.check(size, path);
         times = times();
     }
 
@@ -93,7 +93,7 @@ final class AnimatedWebp {
         return new String(name, StandardCharsets.US_ASCII);
     }
 
-    /** A whole number of three bytes. */
+    /** A 24-bit integer. */
     private static int whole(ByteBuffer file, int at) {
         return file.get(at) & 0xff
                 | (file.get(at + 1) & 0xff) << 8
@@ -133,7 +133,7 @@ final class AnimatedWebp {
         return times;
     }
 
-    /** Frame {@code n} of the constant rate. */
+    /** Frame {@code n} at the constant rate. */
     Frame frame(long n) {
         int wanted = (int) times.stored(n);
         if (canvas == null || wanted < laid - 1) {
@@ -150,13 +150,13 @@ final class AnimatedWebp {
         return canvas;
     }
 
-    /** A piece of a damaged file may not be as large as is said of it. */
+    /** The smaller of a declared and an actual size, for damaged files. */
     private static Size smaller(Size said, Size found) {
         return new Size(
                 Math.min(said.width(), found.width()), Math.min(said.height(), found.height()));
     }
 
-    /** The canvas with a picture in a place of it, or with that place empty. */
+    /** The canvas with a picture inserted, or with its area cleared. */
     private Frame with(Piece piece, Frame picture) {
         Plane[] planes = new Plane[4];
         for (int c = 0; c < 4; c++) {
@@ -194,7 +194,7 @@ final class AnimatedWebp {
                 .frame();
     }
 
-    /** A piece as a WebP file of one picture. */
+    /** A frame as a still WebP file. */
     private static byte[] alone(Piece piece) {
         ByteBuffer chunks = piece.chunks().duplicate();
         int extra = CHUNK_BYTES + CANVAS_FLAGS_BYTES;
@@ -217,7 +217,7 @@ final class AnimatedWebp {
 
     private UnreadableMediaException damaged() {
         return new UnreadableMediaException(
-                path + " cannot be read as a moving WebP picture (it is damaged or cut off)",
+                path + " cannot be read as an animated WebP (damaged or truncated)",
                 "save it again");
     }
 }

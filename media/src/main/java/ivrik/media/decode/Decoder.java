@@ -12,7 +12,7 @@ import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
-/** What turns the packets of a picture stream into pictures, in the order of showing. */
+/** Decodes the packets of a video stream to pictures in display order. */
 final class Decoder implements AutoCloseable {
     private final Demuxer demuxer;
     private final AVCodecContext codec;
@@ -23,7 +23,7 @@ final class Decoder implements AutoCloseable {
         AVStream stream = demuxer.stream();
         AVCodec decoder = decoder(stream);
         if (decoder == null || decoder.isNull()) {
-            throw demuxer.unreadable("it uses a form of compression that is not known here");
+            throw demuxer.unreadable("its codec is not supported");
         }
         codec = avcodec_alloc_context3(decoder);
         avcodec_parameters_to_context(codec, stream.codecpar());
@@ -32,13 +32,13 @@ final class Decoder implements AutoCloseable {
         int opened = avcodec_open2(codec, decoder, (AVDictionary) null);
         if (opened < 0) {
             avcodec_free_context(codec);
-            throw demuxer.unreadable(Ffmpeg.word(opened));
+            throw demuxer.unreadable(Ffmpeg.errorText(opened));
         }
     }
 
     private static AVCodec decoder(AVStream stream) {
         int id = stream.codecpar().codec_id();
-        // Only libvpx reads the alpha that WebM keeps beside the picture.
+        // only libvpx decodes the alpha that WebM stores beside the picture
         boolean webmAlpha =
                 (id == AV_CODEC_ID_VP9 || id == AV_CODEC_ID_VP8)
                         && av_dict_get(stream.metadata(), "alpha_mode", null, 0) != null;
@@ -47,7 +47,7 @@ final class Decoder implements AutoCloseable {
                 : avcodec_find_decoder(id);
     }
 
-    /** Whether one more picture was decoded. */
+    /** Whether another picture was decoded. */
     boolean receive(AVFrame decoded, AVPacket packet) {
         while (true) {
             int got = avcodec_receive_frame(codec, decoded);
@@ -67,12 +67,12 @@ final class Decoder implements AutoCloseable {
         }
     }
 
-    /** The pixel layout of what it gives. */
+    /** Pixel format of the decoded pictures. */
     int format() {
         return codec.pix_fmt();
     }
 
-    /** The packets go on from another place. */
+    /** Resets the decoder before packets of another position. */
     void flush() {
         avcodec_flush_buffers(codec);
         draining = false;

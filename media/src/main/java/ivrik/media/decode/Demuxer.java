@@ -24,11 +24,11 @@ import java.nio.file.Path;
 import java.util.Set;
 
 /**
- * A file opened for the packets of one of its streams. Nothing but the file is read: what would fetch
- * something else, or takes any text for pictures, is refused.
+ * Reads the packets of one stream of a file. Formats that refer to other files or accept arbitrary text are
+ * refused.
  */
 public final class Demuxer implements AutoCloseable {
-    /** The best stream of its kind. */
+    /** Selects the best stream. */
     public static final int BEST = -1;
 
     private static final Set<String> REFUSED =
@@ -46,7 +46,7 @@ public final class Demuxer implements AutoCloseable {
 
     private static final int PROBED_BYTES = 1 << 16;
 
-    /** Containers whose own times can be believed. */
+    /** Containers with reliable time stamps. */
     private static final Set<String> TRUSTED =
             Set.of("mov,mp4,m4a,3gp,3g2,mj2", "matroska,webm", "gif", "apng", "nut");
 
@@ -64,9 +64,9 @@ public final class Demuxer implements AutoCloseable {
     }
 
     /**
-     * @param kind such as {@code AVMEDIA_TYPE_VIDEO}
-     * @param wanted the stream's number in the file, or {@link #BEST}
-     * @throws UnreadableMediaException if it cannot be read, or has no such stream
+     * @param kind stream type, such as {@code AVMEDIA_TYPE_VIDEO}
+     * @param wanted stream index, or {@link #BEST}
+     * @throws UnreadableMediaException if the file cannot be read or has no such stream
      */
     public Demuxer(Path path, int kind, int wanted) {
         Ffmpeg.load();
@@ -79,7 +79,7 @@ public final class Demuxer implements AutoCloseable {
 
     private Opened open() {
         if (REFUSED.contains(probed())) {
-            throw unreadable("it is no picture and no movie");
+            throw unreadable("the file is not an image or a movie");
         }
         AVFormatContext format = new AVFormatContext(null);
         AVDictionary options = new AVDictionary(null);
@@ -89,15 +89,15 @@ public final class Demuxer implements AutoCloseable {
         check(result);
         try {
             if (REFUSED.contains(name(format))) {
-                throw unreadable("it is no picture and no movie");
+                throw unreadable("the file is not an image or a movie");
             }
             check(avformat_find_stream_info(format, (PointerPointer<?>) null));
             int number = av_find_best_stream(format, kind, wanted, -1, (AVCodec) null, 0);
             if (number < 0) {
                 throw unreadable(
                         kind == AVMEDIA_TYPE_VIDEO
-                                ? "there is no picture in it"
-                                : "there is no such sound in it");
+                                ? "the file contains no image"
+                                : "the file has no such sound track");
             }
             for (int i = 0; i < format.nb_streams(); i++) {
                 if (i != number) {
@@ -115,13 +115,13 @@ public final class Demuxer implements AutoCloseable {
         return Ffmpeg.text(format.iformat().name());
     }
 
-    /** FFmpeg's name of what the first bytes look like, found out before anything else is read. */
+    /** FFmpeg's name of the format, from the first bytes of the file. */
     private String probed() {
         byte[] start;
         try (InputStream in = Files.newInputStream(path)) {
             start = in.readNBytes(PROBED_BYTES);
         } catch (IOException e) {
-            throw unreadable("it cannot be opened");
+            throw unreadable("the file cannot be opened");
         }
         try (BytePointer bytes = new BytePointer(start.length + (long) AVPROBE_PADDING_SIZE);
                 BytePointer name = new BytePointer(path.toString())) {
@@ -144,7 +144,7 @@ public final class Demuxer implements AutoCloseable {
         return opened.stream;
     }
 
-    /** Frames a second as the file says; 0 if it does not. */
+    /** Declared frame rate; 0 if there is none. */
     Rational saidRate() {
         Rational average = Ffmpeg.rational(stream().avg_frame_rate());
         Rational nominal = Ffmpeg.rational(stream().r_frame_rate());
@@ -156,22 +156,22 @@ public final class Demuxer implements AutoCloseable {
         return name;
     }
 
-    /** Whether its times can be believed without looking at what is decoded. */
+    /** Whether time stamps are reliable without decoding. */
     boolean isTrusted() {
         return TRUSTED.contains(name) || isStill();
     }
 
-    /** Whether it is a file of one picture. */
+    /** Whether the file holds a single picture. */
     boolean isStill() {
         return name.endsWith("_pipe") || name.equals("image2");
     }
 
-    /** Whether places in it are sought by their bytes. */
+    /** Whether seeking uses byte positions. */
     private boolean isSoughtByBytes() {
         return (format().iformat().flags() & AVFMT_TS_DISCONT) != 0;
     }
 
-    /** Whether there was one more packet of the stream. */
+    /** Whether another packet of the stream was read. */
     public boolean next(AVPacket packet) {
         while (av_read_frame(format(), packet) >= 0) {
             if (packet.stream_index() == stream().index()) {
@@ -183,9 +183,9 @@ public final class Demuxer implements AutoCloseable {
     }
 
     /**
-     * To the first packet, which is certain only by opening the file again.
+     * Returns to the first packet by reopening the file, which is reliable for every format.
      *
-     * @throws UnreadableMediaException if it is gone or another by now; what was open stays open
+     * @throws UnreadableMediaException if the file is missing or changed; the open file stays open
      */
     public void rewind() {
         Opened again = open();
@@ -193,7 +193,7 @@ public final class Demuxer implements AutoCloseable {
         opened = again;
     }
 
-    /** To where decoding can begin, at or before a time; whether it could be found. */
+    /** Seeks to a keyframe at or before a time; returns whether the seek succeeded. */
     boolean seek(FrameIndex.Key key) {
         if (isSoughtByBytes() && key.position() >= 0) {
             return av_seek_frame(format(), stream().index(), key.position(), AVSEEK_FLAG_BYTE) >= 0;
@@ -211,14 +211,14 @@ public final class Demuxer implements AutoCloseable {
 
     private void check(int result) {
         if (result < 0) {
-            throw unreadable(Ffmpeg.word(result));
+            throw unreadable(Ffmpeg.errorText(result));
         }
     }
 
     UnreadableMediaException unreadable(String why) {
         return new UnreadableMediaException(
                 path + " cannot be read as a picture or movie (" + why + ")",
-                "check the file, or convert it to a form such as PNG or Matroska");
+                "check the file or convert it to a format such as PNG or Matroska");
     }
 
     @Override

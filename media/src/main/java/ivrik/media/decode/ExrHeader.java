@@ -12,18 +12,17 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * One header of an OpenEXR file: which layers its part has, what their colours mean, and where in the
- * file all that stands (OpenEXR file layout).
+ * One header of an OpenEXR file, with the positions of its attributes (OpenEXR file layout).
  *
- * @param name of the part, empty if it has none
- * @param type how it is stored, such as {@code scanlineimage}; empty if it does not say
- * @param chunks how many blocks or tiles there are, 0 if it does not say
- * @param channels all names, such as {@code beauty.R}
- * @param primaries of its colours, BT.709 where it does not say
- * @param start where in the file it begins
- * @param end where what follows it begins
- * @param dataWindow where in the file its data window stands
- * @param displayWindow where in the file its display window stands
+ * @param name name of the part; empty if it has none
+ * @param type storage type, such as {@code scanlineimage}; empty if not declared
+ * @param chunks number of scanline blocks or tiles; 0 if not declared
+ * @param channels channel names, such as {@code beauty.R}
+ * @param primaries primaries of the colours; BT.709 if not declared
+ * @param start offset of the header
+ * @param end offset after the header
+ * @param dataWindow offset of the data window
+ * @param displayWindow offset of the display window
  */
 record ExrHeader(
         String name,
@@ -35,14 +34,14 @@ record ExrHeader(
         int end,
         int dataWindow,
         int displayWindow) {
-    /** Bytes that follow a channel's name. */
+    /** Bytes after a channel's name. */
     private static final int CHANNEL_BYTES = 16;
 
     /**
-     * Reads the header that stands at the buffer's position, and leaves it behind.
+     * Reads the header at the buffer's position and advances the buffer.
      *
-     * @param file the whole file, its numbers the small end first
-     * @throws RuntimeException if it is cut off
+     * @param file the whole file, little-endian
+     * @throws RuntimeException if the file is truncated
      */
     static ExrHeader read(ByteBuffer file) {
         String partName = "";
@@ -54,7 +53,7 @@ record ExrHeader(
         int displayWindow = 0;
         int start = file.position();
         for (String name = text(file); !name.isEmpty(); name = text(file)) {
-            text(file); // its type, which its name says already
+            text(file); // attribute type; implied by the name
             int size = file.getInt();
             ByteBuffer value = file.slice(file.position(), size).order(ByteOrder.LITTLE_ENDIAN);
             switch (name) {
@@ -81,7 +80,7 @@ record ExrHeader(
                 displayWindow);
     }
 
-    /** What stands up to the next zero. */
+    /** A null-terminated string. */
     private static String text(ByteBuffer file) {
         int start = file.position();
         while (file.get() != 0) {}
@@ -102,7 +101,7 @@ record ExrHeader(
     private static Primaries primaries(ByteBuffer value) {
         double[] xy = new double[8];
         for (int i = 0; i < 8; i++) {
-            xy[i] = Math.round(value.getFloat() * 1e5) / 1e5; // floats, as decimals
+            xy[i] = Math.round(value.getFloat() * 1e5) / 1e5; // floats, rounded to decimals
         }
         return new Primaries(xy);
     }
@@ -111,17 +110,17 @@ record ExrHeader(
         return type.equals("tiledimage");
     }
 
-    /** Whether it holds samples at several depths, which are no picture. */
+    /** Whether the part holds deep data, which is not supported. */
     boolean isDeep() {
         return type.startsWith("deep");
     }
 
-    /** Whether there are channels without a layer's name. */
+    /** Whether some channels belong to no layer. */
     boolean isPlain() {
         return channels.stream().anyMatch(channel -> channel.indexOf('.') < 0);
     }
 
-    /** The names of all layers that have a name. */
+    /** Names of all layers. */
     Set<String> layers() {
         Set<String> layers = new LinkedHashSet<>();
         for (String channel : channels) {
@@ -133,7 +132,8 @@ record ExrHeader(
         return layers;
     }
 
-    Colours colours() {
-        return Colours.of(Tags.word(primaries) + ", linear light", primaries, Transfer.LINEAR);
+    FootageColours colours() {
+        return FootageColours.of(
+                FrameColourTags.name(primaries) + ", linear light", primaries, Transfer.LINEAR);
     }
 }

@@ -19,8 +19,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * An OpenEXR picture. FFmpeg decodes files of one part whose display window begins at the origin: the
- * part that is wanted is made such a file, in memory.
+ * An OpenEXR picture. FFmpeg decodes single-part files whose display window starts at the origin, so the
+ * selected part is converted to such a file in memory.
  */
 final class ExrPicture {
     private static final int VERSION = 4;
@@ -28,7 +28,7 @@ final class ExrPicture {
     private static final int TILED = 0x200;
     private static final int IN_PARTS = 0x1000;
 
-    /** A tile says where it is by four numbers, a block of lines by one. */
+    /** Bytes of a tile's coordinates; a scanline block has one coordinate. */
     private static final int TILE_PLACE = 16;
 
     private static final int LINE_PLACE = 4;
@@ -49,8 +49,8 @@ final class ExrPicture {
     }
 
     /**
-     * @param layer one of {@link #choices}, or empty for the first
-     * @throws UnreadableMediaException if it is damaged, or has no such layer
+     * @param layer one of {@link #choices}; empty for the first
+     * @throws UnreadableMediaException if the file is damaged or has no such layer
      */
     static RasterPicture read(Path path, Optional<String> layer, Workers workers) {
         try {
@@ -59,7 +59,7 @@ final class ExrPicture {
             throw e;
         } catch (IOException e) {
             throw new UnreadableMediaException(
-                    "cannot read " + path, "check that you may read it", e);
+                    "cannot read " + path, "check the read permission", e);
         } catch (RuntimeException e) {
             throw damaged(path, e);
         }
@@ -67,15 +67,17 @@ final class ExrPicture {
 
     private static UnreadableMediaException damaged(Path path, RuntimeException cause) {
         return new UnreadableMediaException(
-                path + " cannot be read as OpenEXR: it is damaged, cut off, or without colours",
+                path
+                        + " cannot be read as OpenEXR: it is damaged, truncated or has no colour"
+                        + " channels",
                 "render the picture again",
                 cause);
     }
 
-    /** What can be shown of a file: a layer of a part, or the part's channels without a layer. */
+    /** A selectable picture: a layer of a part, or the part's channels without a layer. */
     private record Choice(String name, ExrHeader part, Optional<String> layer) {}
 
-    /** By name; the first is shown where none is chosen. */
+    /** Choices in order; the first is the default. */
     private List<Choice> choices() {
         List<Choice> choices = new ArrayList<>();
         for (ExrHeader part : parts) {
@@ -99,8 +101,8 @@ final class ExrPicture {
         List<Choice> choices = choices();
         if (choices.isEmpty()) {
             throw new UnreadableMediaException(
-                    path + " holds only samples at several depths, which cannot be shown",
-                    "render it as a flat picture");
+                    path + " contains deep image data only, which is not supported",
+                    "render it as a flat image");
         }
         List<String> names = choices.stream().map(Choice::name).filter(n -> !n.isEmpty()).toList();
         Choice shown =
@@ -108,7 +110,7 @@ final class ExrPicture {
                         .filter(c -> wanted.isEmpty() || c.name().equals(wanted.get()))
                         .findFirst()
                         .orElseThrow(() -> noLayer(wanted.get(), names));
-        Memory.check(size(shown.part()), path);
+        MemoryCheck.check(size(shown.part()), path);
         ByteBuffer alone = inParts ? alone(shown.part()) : file;
         toOrigin(alone);
         var decoded =
@@ -128,9 +130,9 @@ final class ExrPicture {
 
     private UnreadableMediaException noLayer(String layer, List<String> names) {
         return new UnreadableMediaException(
-                path + " has no layer " + layer,
+                path + " has no layer named " + layer,
                 names.isEmpty()
-                        ? "it has but one, which has no name"
+                        ? "the file has one unnamed layer"
                         : "choose one of " + String.join(", ", names));
     }
 
@@ -149,9 +151,9 @@ final class ExrPicture {
                 file.getInt(at + 12) - file.getInt(at + 4) + 1);
     }
 
-    /** A file that has only one of the parts. */
+    /** A file with only one of the parts. */
     private ByteBuffer alone(ExrHeader part) {
-        int table = parts.getLast().end() + 1; // a zero ends the headers
+        int table = parts.getLast().end() + 1; // a zero byte ends the headers
         for (ExrHeader before : parts.subList(0, parts.indexOf(part))) {
             table += 8 * before.chunks();
         }
@@ -176,7 +178,7 @@ final class ExrPicture {
         return alone;
     }
 
-    /** Where a chunk begins, behind the number of its part. */
+    /** Offset of a chunk, after its part number. */
     private int chunk(int table, int i) {
         return Math.toIntExact(file.getLong(table + 8 * i)) + 4;
     }
@@ -185,7 +187,7 @@ final class ExrPicture {
         return place + 4 + file.getInt(chunk + place);
     }
 
-    /** Moves the windows so that what is shown begins at 0, 0. */
+    /** Moves the windows so that the display window starts at 0, 0. */
     private static void toOrigin(ByteBuffer file) {
         file.position(HEADERS);
         ExrHeader header = ExrHeader.read(file);
@@ -203,7 +205,7 @@ final class ExrPicture {
             }
         }
         boolean tiled = (file.getInt(VERSION) & TILED) != 0;
-        // Blocks of lines say the first of them; tiles count from the window.
+        // scanline blocks store their first line; tiles count from the window
         for (int block = 0; !tiled && block <= lastLine - firstLine; block++) {
             int entry = header.end() + 8 * block;
             if (entry + 8 > file.limit()) {
@@ -211,7 +213,7 @@ final class ExrPicture {
             }
             long at = file.getLong(entry);
             if (at < header.end() || at + 4 > file.limit()) {
-                return; // the table of blocks has ended
+                return; // end of the chunk table
             }
             int line = file.getInt((int) at);
             if (line < firstLine || line > lastLine) {
@@ -221,7 +223,7 @@ final class ExrPicture {
         }
     }
 
-    /** OpenEXR multiplies colour by alpha. */
+    /** OpenEXR stores premultiplied colour. */
     private static Frame straight(Frame frame, Workers workers) {
         return frame.isOpaque()
                 ? frame

@@ -10,17 +10,17 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Set;
 
-/** What a file is by its first bytes, which say more than its name. */
+/** The kind of a file by its first bytes, independent of its name. */
 enum FileKind {
     TIFF,
     EXR,
-    /** JPEG of four inks. */
+    /** CMYK JPEG. */
     INKED_JPEG,
     ANIMATED_WEBP,
-    /** A picture in the container of movies. */
+    /** A still image in an ISO media container. */
     HEIF,
     SVG,
-    /** What FFmpeg reads, or nothing does. */
+    /** Anything else; FFmpeg decides. */
     OTHER;
 
     private static final int LOOK = 1 << 16;
@@ -33,7 +33,7 @@ enum FileKind {
             start = in.readNBytes(LOOK);
         } catch (IOException e) {
             throw new UnreadableMediaException(
-                    "cannot read " + path, "check that you may read it", e);
+                    "cannot read " + path, "check the read permission", e);
         }
         if (begins(start, "II*\0")
                 || begins(start, "MM\0*")
@@ -74,7 +74,7 @@ enum FileKind {
         return true;
     }
 
-    /** How many components the frame header of a JPEG says (ITU-T T.81, B.2.2). */
+    /** Number of components in a JPEG frame header (ITU-T T.81, B.2.2). */
     private static int inks(byte[] jpeg) {
         int i = 2;
         while (i + 9 < jpeg.length && (jpeg[i] & 0xff) == 0xff) {
@@ -93,7 +93,9 @@ enum FileKind {
         return 0;
     }
 
-    /** Text with an svg element; compressed ones are told by their first bytes and their name. */
+    /**
+     * Whether text contains an svg element. Compressed SVG is recognised by its first bytes and its name.
+     */
     private static boolean isSvg(byte[] start) {
         String text = new String(start, StandardCharsets.UTF_8);
         if (text.startsWith("\uFEFF")) {

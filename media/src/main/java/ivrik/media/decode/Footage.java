@@ -6,7 +6,7 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnreadableMediaException;
@@ -18,14 +18,14 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 
-/** An open piece of footage of any kind. */
+/** Open footage of any kind. */
 public sealed interface Footage extends AutoCloseable
         permits Footage.Film, Footage.Raster, Footage.Animation, Footage.Vector, NumberedFootage {
     Source.Kind kind();
 
     Size size();
 
-    /** In frames a second: 24 where it has none of its own. */
+    /** Frame rate; 24 for footage without a rate. */
     default Rational rate() {
         return Rational.of(24);
     }
@@ -40,112 +40,114 @@ public sealed interface Footage extends AutoCloseable
         return false;
     }
 
-    /** A word on how it is stored. */
-    String form();
+    /** Description of the storage format. */
+    String format();
 
-    /** Whether its stored frames come unevenly, and stand at a constant rate here. */
+    /** Whether the stored frames have a variable rate; they are presented at a constant rate. */
     default boolean isUneven() {
         return false;
     }
 
-    /** Whether its frames are found by counting, because their times cannot be believed. */
+    /** Whether frames are found by counting, because time stamps are unreliable. */
     default boolean isCounted() {
         return false;
     }
 
-    /** Layers that can be chosen, the one that is shown first. */
+    /** Selectable layers, the default first. */
     default List<String> layers() {
         return List.of();
     }
 
-    /** What is not as one would expect, in words for the user; often nothing. */
-    default List<String> remarks(Path path) {
-        return Remarks.on(this, path);
+    /** Messages about unexpected properties; usually none. */
+    default List<String> notices(Path path) {
+        return FootageNotices.on(this, path);
     }
 
-    /** FFmpeg's name of the container, or that of the form. */
+    /** FFmpeg's name of the container, or of the format. */
     default String container() {
-        return form();
+        return format();
     }
 
-    /** What the numbers of its pictures mean. */
-    default Colours colours() {
-        return Colours.USUAL;
+    /** Colour interpretation by the file's tags. */
+    default FootageColours colours() {
+        return FootageColours.USUAL;
     }
 
-    /** What they are taken to mean; empty where they are left as they are. */
-    default Optional<Colours> colours(Reading reading) {
-        return reading.delivered()
+    /** Colour interpretation to use; empty for no conversion. */
+    default Optional<FootageColours> colours(FootageSettings reading) {
+        return reading.noConversion()
                 ? Optional.empty()
-                : Optional.of(reading.space().map(Colours::of).orElseGet(this::colours));
+                : Optional.of(
+                        reading.colourSpace().map(FootageColours::of).orElseGet(this::colours));
     }
 
-    /** Frame {@code n} in its own colours; what has no size of its own is drawn {@code shown} large. */
+    /**
+     * Frame {@code n} in its own colour space; footage without a size is drawn at size {@code shown}.
+     */
     Frame delivered(long n, Size shown);
 
-    /** The same, which may be left as it is stored. */
+    /** The same frame, possibly as stored data. */
     default ReadFrame read(long n, Size shown) {
         return ReadFrame.of(delivered(n, shown));
     }
 
-    /** The memory that it has taken for frames beside those that it was asked for. */
+    /** Bytes of frames buffered beyond the requested ones. */
     default long keptBytes() {
         return 0;
     }
 
-    /** The same in the colours of sRGB and BT.709. */
+    /** The frame converted to sRGB. */
     default Frame frame(long n, Size shown) {
         return frame(n, shown, ColourSpace.SRGB, Workers.shared());
     }
 
-    /** The same in the colours of a sequence. */
+    /** The frame converted to the colour space of a sequence. */
     default Frame frame(long n, Size shown, ColourSpace space, Workers workers) {
         Frame delivered = delivered(n, shown);
         return colours().to(space).map(c -> c.apply(delivered, workers)).orElse(delivered);
     }
 
-    /** Lets go of what is open, if anything is. */
+    /** Closes open files, if any. */
     @Override
     default void close() {}
 
     /**
-     * Opens a movie, still, vector graphic, or numbered sequence ({@code shot-%04d.png}).
+     * Opens a movie, still, vector graphic or numbered sequence ({@code shot-%04d.png}).
      *
-     * @throws MissingFileException if it is not there
-     * @throws UnreadableMediaException if it cannot be read
+     * @throws MissingFileException if the file does not exist
+     * @throws UnreadableMediaException if the file cannot be read
      */
     static Footage open(Path path, Workers workers) {
-        return open(path, Reading.USUAL, workers);
+        return open(path, FootageSettings.AUTOMATIC, workers);
     }
 
-    /** The same, read in a way that was chosen. */
-    static Footage open(Path path, Reading reading, Workers workers) {
+    /** Opens footage with decoding options. */
+    static Footage open(Path path, FootageSettings reading, Workers workers) {
         if (NumberedSequence.isPattern(path) && !Files.exists(path)) {
             return new NumberedFootage(NumberedSequence.of(path), reading, workers);
         }
         if (!Files.isRegularFile(path)) {
             if (Files.exists(path)) {
                 throw new UnreadableMediaException(
-                        path + " is no ordinary file", "choose a picture or a movie");
+                        path + " is not a regular file", "choose a picture or a movie");
             }
             throw new MissingFileException(path.toString());
         }
         try {
             if (Files.size(path) == 0) {
                 throw new UnreadableMediaException(
-                        path + " is empty: it has no bytes at all",
-                        "fetch or render the file again");
+                        path + " is empty (0 bytes)", "download or render the file again");
             }
         } catch (IOException e) {
             throw new UnreadableMediaException(
-                    "cannot read " + path, "check that you may read it", e);
+                    "cannot read " + path, "check the read permission", e);
         }
         return switch (FileKind.of(path)) {
             case SVG -> new Vector(VectorGraphic.open(path));
             case TIFF -> new Raster(RasterPicture.tiff(path));
             case INKED_JPEG -> new Raster(RasterPicture.jpeg(path));
             case ANIMATED_WEBP -> new Animation(new AnimatedWebp(path, workers));
-            case EXR -> new Raster(ExrPicture.read(path, reading.layer(), workers));
+            case EXR -> new Raster(ExrPicture.read(path, reading.imageLayer(), workers));
             case HEIF ->
                     GridPicture.read(path, workers)
                             .<Footage>map(Raster::new)
@@ -154,7 +156,7 @@ public sealed interface Footage extends AutoCloseable
         };
     }
 
-    /** What a project needs to know of it. */
+    /** The source that describes this footage in a project. */
     default Source source(String id, String name, String path) {
         return new Source(id, name, path, kind(), size(), rate(), frames(), hasSound());
     }
@@ -192,7 +194,7 @@ public sealed interface Footage extends AutoCloseable
         }
 
         @Override
-        public String form() {
+        public String format() {
             return reader.compression();
         }
 
@@ -212,7 +214,7 @@ public sealed interface Footage extends AutoCloseable
         }
 
         @Override
-        public Colours colours() {
+        public FootageColours colours() {
             return reader.colours();
         }
 
@@ -237,7 +239,7 @@ public sealed interface Footage extends AutoCloseable
         }
     }
 
-    /** A picture that is read whole. */
+    /** An image that is read completely. */
     record Raster(RasterPicture picture) implements Footage {
         @Override
         public Source.Kind kind() {
@@ -255,12 +257,12 @@ public sealed interface Footage extends AutoCloseable
         }
 
         @Override
-        public String form() {
-            return picture.form();
+        public String format() {
+            return picture.format();
         }
 
         @Override
-        public Colours colours() {
+        public FootageColours colours() {
             return picture.colours();
         }
 
@@ -275,7 +277,7 @@ public sealed interface Footage extends AutoCloseable
         }
     }
 
-    /** A moving WebP. */
+    /** An animated WebP. */
     record Animation(AnimatedWebp webp) implements Footage {
         @Override
         public Source.Kind kind() {
@@ -308,7 +310,7 @@ public sealed interface Footage extends AutoCloseable
         }
 
         @Override
-        public String form() {
+        public String format() {
             return "webp";
         }
 
@@ -336,7 +338,7 @@ public sealed interface Footage extends AutoCloseable
         }
 
         @Override
-        public String form() {
+        public String format() {
             return "svg";
         }
 

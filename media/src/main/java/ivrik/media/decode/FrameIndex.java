@@ -12,12 +12,12 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The times of all frames in the order of showing, in the stream's time base, and where decoding can
- * begin. Read off the packets where they say it all; else found by decoding everything once, and then
- * frames can only be counted from the beginning.
+ * Time stamps of all frames in display order, in the stream's time base, and its keyframes. Read from the
+ * packets if they are complete; otherwise from decoding everything once, in which case frames can only be
+ * found by counting.
  */
 final class FrameIndex {
-    /** So many frames show whether they come out in the order that their times say. */
+    /** Number of frames that are decoded to check display order. */
     private static final int LOOK = 12;
 
     private final long[] times;
@@ -26,9 +26,9 @@ final class FrameIndex {
     private final long lastDuration;
 
     /**
-     * A frame that can be decoded on its own.
+     * A frame that decodes independently.
      *
-     * @param position of its packet in the file in bytes, -1 if not known
+     * @param position byte position of its packet; -1 if unknown
      */
     record Key(long time, long position) {}
 
@@ -39,18 +39,18 @@ final class FrameIndex {
         this.lastDuration = lastDuration;
     }
 
-    /** By the times of the packets where these can be believed, else by decoding all. */
+    /** From the packets if time stamps are reliable, otherwise from decoding. */
     static FrameIndex of(
             Demuxer demuxer, Decoder decoder, AVPacket packet, AVFrame decoded, boolean counted) {
         if (demuxer.isStill()) {
             return ofDecoding(new long[1], 0);
         }
         if (!counted) {
-            var told = ofPackets(demuxer, packet);
-            if (told.isPresent()
+            var reported = ofPackets(demuxer, packet);
+            if (reported.isPresent()
                     && (demuxer.isTrusted()
-                            || told.get().comesOut(demuxer, decoder, packet, decoded))) {
-                return told.get();
+                            || reported.get().comesOut(demuxer, decoder, packet, decoded))) {
+                return reported.get();
             }
         }
         return ofDecoding(
@@ -58,7 +58,7 @@ final class FrameIndex {
                 decoded.duration());
     }
 
-    /** Whether the first frames come out in the order that their times say. */
+    /** Whether the first frames are decoded in the order of their time stamps. */
     private boolean comesOut(Demuxer demuxer, Decoder decoder, AVPacket packet, AVFrame decoded) {
         int look = Math.min(LOOK, size());
         return Arrays.equals(
@@ -80,12 +80,12 @@ final class FrameIndex {
         return Arrays.copyOf(times, n);
     }
 
-    /** Read off the packets; empty if one of them does not say its time, or two say the same. */
+    /** From the packets; empty if a time stamp is missing or repeated. */
     private static Optional<FrameIndex> ofPackets(Demuxer demuxer, AVPacket packet) {
         long[] times = new long[256];
         List<Key> keys = new ArrayList<>();
         int n = 0;
-        boolean told = true;
+        boolean reported = true;
         long lastTime = Long.MIN_VALUE;
         long lastDuration = 0;
         while (demuxer.next(packet)) {
@@ -93,7 +93,7 @@ final class FrameIndex {
                 if (n == times.length) {
                     times = Arrays.copyOf(times, n * 2);
                 }
-                told &= packet.pts() != AV_NOPTS_VALUE || demuxer.isStill();
+                reported &= packet.pts() != AV_NOPTS_VALUE || demuxer.isStill();
                 times[n++] = packet.pts();
                 if (packet.pts() > lastTime) {
                     lastTime = packet.pts();
@@ -112,15 +112,15 @@ final class FrameIndex {
         for (int i = 1; i < n; i++) {
             differ &= times[i] > times[i - 1];
         }
-        return told && differ && n > 0
+        return reported && differ && n > 0
                 ? Optional.of(new FrameIndex(times, keys, false, lastDuration))
                 : Optional.empty();
     }
 
     /**
-     * What came out when everything was decoded.
+     * From decoding.
      *
-     * @param times of the frames as they came; where they do not grow they mean nothing and are let go
+     * @param times time stamps in decoding order; ignored if they do not increase
      */
     static FrameIndex ofDecoding(long[] times, long lastDuration) {
         boolean grow = times.length == 0 || times[0] != AV_NOPTS_VALUE;
@@ -130,7 +130,7 @@ final class FrameIndex {
         return new FrameIndex(grow ? times : new long[times.length], List.of(), true, lastDuration);
     }
 
-    /** Whether frames have to be counted from the beginning. */
+    /** Whether frames are found by counting from the start. */
     boolean isCounted() {
         return counted;
     }
@@ -143,18 +143,18 @@ final class FrameIndex {
         return times;
     }
 
-    /** How long the last frame is shown, 0 if that is not known. */
+    /** Duration of the last frame; 0 if unknown. */
     long lastDuration() {
         return lastDuration;
     }
 
-    /** The number of the frame of a time; -1 if none has it. */
+    /** Index of the frame with a time stamp; -1 if there is none. */
     long number(long time) {
         int at = Arrays.binarySearch(times, time);
         return at >= 0 ? at : -1;
     }
 
-    /** Which of the keys is the last at or before frame {@code n}; -1 if none is. */
+    /** Index of the last keyframe at or before frame {@code n}; -1 if there is none. */
     int keyBefore(long n) {
         int low = 0;
         int high = keys.size();

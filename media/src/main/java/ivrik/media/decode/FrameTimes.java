@@ -6,11 +6,11 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * A movie at a constant rate: where its frames follow each other evenly they are taken one by one; where
- * they do not, each frame of the constant rate is the one that is shown at its time.
+ * Presents a movie at a constant rate: evenly spaced frames one by one; otherwise, for each frame of the
+ * constant rate, the stored frame that is visible at its time.
  */
 final class FrameTimes {
-    /** Rates that are used, as the standards write them. */
+    /** Standard frame rates. */
     private static final List<Rational> RATES =
             List.of(
                     Rational.of(8),
@@ -34,15 +34,15 @@ final class FrameTimes {
                     new Rational(120_000, 1001),
                     Rational.of(120));
 
-    /** 24 and 23.976 differ by a thousandth. */
+    /** Relative tolerance that distinguishes 24 and 23.976. */
     private static final double SAME_RATE = 3e-4;
 
-    /** Of the rate of frames that come unevenly not much is known. */
+    /** Relative tolerance for a variable frame rate, whose mean is inaccurate. */
     private static final double NEAR_RATE = 0.04;
 
     private static final Rational FASTEST = Rational.of(120);
 
-    /** How far from even, in frames, is still even. */
+    /** Largest deviation from even spacing, in frames. */
     private static final double EVEN = 0.3;
 
     private final double[] seconds;
@@ -58,9 +58,9 @@ final class FrameTimes {
     }
 
     /**
-     * From the times of all frames.
+     * From the time stamps of all frames.
      *
-     * @param said the rate that the file says, 0 if it says none
+     * @param said declared rate; 0 if there is none
      */
     static FrameTimes of(FrameIndex index, Rational timeBase, Rational said) {
         int n = index.size();
@@ -83,7 +83,7 @@ final class FrameTimes {
         for (int i = 0; i < n; i++) {
             farthest = Math.max(farthest, Math.abs(seconds[i] - i * mean));
         }
-        // Times are rounded to the time base, twice at the most.
+        // time stamps are rounded to the time base, at most twice
         if (farthest <= Math.max(EVEN * mean, 2 * unit)) {
             boolean agrees = Math.abs(sensible.toDouble() * mean - 1) < Math.max(1e-3, unit / mean);
             Rational even = agrees ? sensible : recognised(1 / mean, rational(mean));
@@ -105,7 +105,7 @@ final class FrameTimes {
         return new Rational(1_000_000, Math.max(1, Math.round(step * 1_000_000)));
     }
 
-    /** The rate of the standards that is meant, or the other. */
+    /** The standard rate nearest to a measured one; {@code other} if none is near. */
     static Rational recognised(double measured, Rational other) {
         Rational nearest = nearest(measured);
         return Math.abs(nearest.toDouble() / measured - 1) < SAME_RATE ? nearest : other;
@@ -133,22 +133,22 @@ final class FrameTimes {
         return rate;
     }
 
-    /** Whether the frames come unevenly. */
+    /** Whether the frame rate is variable. */
     boolean varies() {
         return varies;
     }
 
-    /** How many there are at the constant rate. */
+    /** Number of frames at the constant rate. */
     long frames() {
         return frames;
     }
 
-    /** Which stored frame is shown as frame {@code n} of the constant rate. */
+    /** Stored frame that is shown as frame {@code n} of the constant rate. */
     long stored(long n) {
         if (!varies) {
             return n;
         }
-        // A little later, because the times of frames are rounded.
+        // slightly later, because time stamps are rounded
         double at = (n + 0.01) / rate.toDouble();
         int i = Arrays.binarySearch(seconds, at);
         return Math.max(0, i >= 0 ? i : -i - 2);

@@ -30,22 +30,22 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** A HEIF picture (HEIC, AVIF) that is stored in tiles, or larger than it is shown: put together and cut. */
+/** A HEIF image (HEIC, AVIF) stored in tiles or with a crop: assembled and cropped. */
 final class GridPicture {
     private final Path path;
     private final Workers workers;
     private final AVFormatContext format = new AVFormatContext(null);
     private final Map<Integer, Frame> tiles = new HashMap<>();
     private Depth depth = Depth.INT8;
-    private Colours colours = Colours.USUAL;
-    private String form = "heif";
+    private FootageColours colours = FootageColours.USUAL;
+    private String container = "heif";
 
     private GridPicture(Path path, Workers workers) {
         this.path = path;
         this.workers = workers;
     }
 
-    /** The picture; empty if it is stored as it is shown. */
+    /** The image; empty if it is stored as it is shown. */
     static Optional<RasterPicture> read(Path path, Workers workers) {
         Ffmpeg.load();
         GridPicture grid = new GridPicture(path, workers);
@@ -54,7 +54,7 @@ final class GridPicture {
         int opened = avformat_open_input(grid.format, "file:" + path, null, options);
         av_dict_free(options);
         if (opened < 0) {
-            return Optional.empty(); // its usual reader says why
+            return Optional.empty(); // the regular reader reports the reason
         }
         try {
             avformat_find_stream_info(grid.format, (PointerPointer<?>) null);
@@ -76,7 +76,7 @@ final class GridPicture {
 
     private Optional<RasterPicture> assembled(AVStreamGroup group) {
         AVStreamGroupTileGrid grid = group.params_tile_grid();
-        Memory.check(new Size(grid.coded_width(), grid.coded_height()), path);
+        MemoryCheck.check(new Size(grid.coded_width(), grid.coded_height()), path);
         Map<Integer, AVStream> wanted = new HashMap<>();
         for (int i = 0; i < group.nb_streams(); i++) {
             wanted.put(group.streams(i).index(), group.streams(i));
@@ -109,10 +109,10 @@ final class GridPicture {
         Frame cut = Frame.opaque(canvas[0], canvas[1], canvas[2]).crop(shown);
         Frame upright =
                 Orientation.of(grid.coded_side_data(), grid.nb_coded_side_data()).upright(cut);
-        return Optional.of(new RasterPicture(upright, depth, form, colours));
+        return Optional.of(new RasterPicture(upright, depth, container, colours));
     }
 
-    /** Every tile is a stream of one packet. */
+    /** Each tile is a stream of one packet. */
     private void decode(Map<Integer, AVStream> wanted) {
         AVPacket packet = av_packet_alloc();
         AVFrame picture = av_frame_alloc();
@@ -146,8 +146,8 @@ final class GridPicture {
             }
             if (tiles.isEmpty()) {
                 depth = Depth.ofBits(av_pix_fmt_desc_get(picture.format()).comp(0).depth());
-                colours = Tags.of(picture, stream);
-                form = Ffmpeg.text(avcodec_get_name(stream.codecpar().codec_id()));
+                colours = FrameColourTags.of(picture, stream);
+                container = Ffmpeg.text(avcodec_get_name(stream.codecpar().codec_id()));
             }
             tiles.put(stream.index(), PixelReader.read(picture, workers));
         } finally {

@@ -1,7 +1,7 @@
 package ivrik.media.decode;
 
+import ivrik.core.colour.ColourConversion;
 import ivrik.core.colour.ColourSpace;
-import ivrik.core.colour.Conversion;
 import ivrik.core.colour.Matrix3;
 import ivrik.core.colour.Transfer;
 import ivrik.core.colour.TransferTable;
@@ -20,24 +20,24 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * ICC profiles of red, green and blue that are three curves and a matrix (ICC.1:2022), as nearly all of
- * cameras, displays and working spaces are.
+ * ICC profiles of red, green and blue with three curves and a matrix (ICC.1:2022), as used by nearly all
+ * cameras, displays and working spaces.
  */
 final class IccProfile {
     private static final Logger LOG = LoggerFactory.getLogger(IccProfile.class);
 
-    /** The white of the profile connection space, to which the matrix is adapted. */
+    /** White point of the profile connection space. */
     private static final double[] D50 = {0.9642, 1, 0.8249};
 
-    /** A profile that says sRGB in other words differs by no more. */
+    /** Largest difference between a profile and a known colour space. */
     private static final double SAME = 2e-3;
 
     private static final int PROBES = 64;
 
     private IccProfile() {}
 
-    /** What a profile says; empty if it is of another kind or damaged. */
-    static Optional<Colours> colours(byte[] bytes) {
+    /** Colour interpretation of a profile; empty if it is of another kind or damaged. */
+    static Optional<FootageColours> colours(byte[] bytes) {
         ICC_Profile profile;
         try {
             profile = ICC_Profile.getInstance(bytes);
@@ -58,15 +58,15 @@ final class IccProfile {
             curves.add(curve(rgb, c));
         }
         if (isSrgb(toXyz, curves)) {
-            return Optional.of(Colours.USUAL);
+            return Optional.of(FootageColours.USUAL);
         }
         List<TransferTable> tables = curves.stream().map(TransferTable::of).toList();
         return Optional.of(
-                new Colours(
+                new FootageColours(
                         name(profile),
                         false,
                         Optional.empty(),
-                        to -> Conversion.of(tables, toXyz, D50, to)));
+                        to -> ColourConversion.of(tables, toXyz, D50, to)));
     }
 
     private static boolean isSrgb(Matrix3 toXyz, List<DoubleUnaryOperator> curves) {
@@ -99,12 +99,12 @@ final class IccProfile {
             double gamma = profile.getGamma(channel);
             return odd(v -> StrictMath.pow(v, gamma));
         } catch (ProfileDataException e) {
-            short[] table = profile.getTRC(channel); // it is no gamma, so it is a table
+            short[] table = profile.getTRC(channel); // not a gamma value, so a table
             return odd(v -> interpolated(table, v));
         }
     }
 
-    /** Goes on below 0 as its mirror image. */
+    /** Mirrors the curve for negative values. */
     private static DoubleUnaryOperator odd(DoubleUnaryOperator positive) {
         return v -> v < 0 ? -positive.applyAsDouble(-v) : positive.applyAsDouble(v);
     }
@@ -120,7 +120,9 @@ final class IccProfile {
         return a + (at - i) * (b - a);
     }
 
-    /** The numbers of a parametric curve, its kind first; none if it is a curve of another sort. */
+    /**
+     * Parameters of a parametric curve, the function type first; null for another kind of curve.
+     */
     private static double[] parameters(ICC_ProfileRGB profile, int channel) {
         int[] tags = {
             ICC_Profile.icSigRedTRCTag, ICC_Profile.icSigGreenTRCTag, ICC_Profile.icSigBlueTRCTag
@@ -155,16 +157,16 @@ final class IccProfile {
         };
     }
 
-    /** What the profile calls itself. */
+    /** Description of the profile. */
     private static String name(ICC_Profile profile) {
         byte[] data = profile.getData(ICC_Profile.icSigProfileDescriptionTag);
         if (data != null && data.length > 12) {
             ByteBuffer in = ByteBuffer.wrap(data);
-            if (data[0] == 'd') { // of version 2: a count, then ASCII
+            if (data[0] == 'd') { // version 2: a count, then ASCII
                 int count = Math.clamp(in.getInt(8) - 1L, 0, data.length - 12);
                 return new String(data, 12, count, StandardCharsets.US_ASCII).strip();
             }
-            if (data[0] == 'm' && data.length >= 28) { // of version 4: the first of its languages
+            if (data[0] == 'm' && data.length >= 28) { // version 4: the first language
                 int length = in.getInt(20);
                 int offset = in.getInt(24);
                 if (length > 0 && offset > 0 && offset <= data.length - length) {

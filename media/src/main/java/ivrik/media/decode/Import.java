@@ -6,37 +6,37 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.Sequence;
 import ivrik.core.project.Source;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.core.threads.Workers;
 
 import java.nio.file.Path;
 import java.util.List;
 
-/** Files becoming sources, and a first source becoming a project. */
+/** Imports files as sources, and creates a project from a first source. */
 public final class Import {
     private Import() {}
 
     /**
-     * What a file is, with its whole path.
+     * The source of a file, with an absolute path.
      *
-     * @throws ivrik.core.IvrikException if it is missing or cannot be read
+     * @throws ivrik.core.IvrikException if the file is missing or unreadable
      */
     public static Source source(Path file, String id) {
-        return source(file, id, Reading.USUAL);
+        return source(file, id, FootageSettings.AUTOMATIC);
     }
 
-    /** The same, read in a way that was chosen; by counting its frames if seeking misses them. */
-    public static Source source(Path file, String id, Reading reading) {
+    /** The source of a file with decoding options; counts frames if seeking is unreliable. */
+    public static Source source(Path file, String id, FootageSettings reading) {
         boolean missed;
         try (Footage footage = Footage.open(file, reading, Workers.shared())) {
             missed = footage instanceof Footage.Film film && !film.reader().isSoughtRightly();
             if (!missed) {
-                return source(footage, file, id).withReading(reading);
+                return source(footage, file, id).withSettings(reading);
             }
         }
-        Reading counted = reading.withCounted(true);
+        FootageSettings counted = reading.withCountFrames(true);
         try (Footage footage = Footage.open(file, counted, Workers.shared())) {
-            return source(footage, file, id).withReading(counted);
+            return source(footage, file, id).withSettings(counted);
         }
     }
 
@@ -44,14 +44,14 @@ public final class Import {
         return footage.source(id, name(file), file.toAbsolutePath().normalize().toString());
     }
 
-    /** The file's name without its ending. */
+    /** The file name without its extension. */
     public static String name(Path file) {
         String name = file.getFileName().toString();
         int dot = name.lastIndexOf('.');
         return dot > 0 ? name.substring(0, dot) : name;
     }
 
-    /** A project that shows one source, of its size and rate, under a look. */
+    /** A project that shows one source, at its size and rate, with a look. */
     public static Project project(Source source, Look look) {
         Sequence sequence = new Sequence(source.size(), source.rate());
         Clip clip = new Clip(source.id(), 0, source.frames(), 0);

@@ -1,13 +1,13 @@
 package ivrik.media.decode;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.core.project.Title;
 import ivrik.core.render.Pictures;
 import ivrik.core.render.Plan.Picture;
@@ -30,17 +30,17 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * The pictures of a project's sources, from files, whose paths are whole. Each file is opened once and read ahead by a
- * thread of its own; a file that has changed is opened again, one that has gone is said to be
- * missing. After {@link #close} asking is given up with a {@code CancelledException}.
+ * Pictures of a project's sources from files with absolute paths. Each file is opened once and read ahead by
+ * its own thread; a changed file is reopened, and a missing file is reported. After {@link #close} requests
+ * throw {@code CancelledException}.
  */
 public final class MediaPictures implements Pictures, AutoCloseable {
     private final Workers workers;
-    private final Store store;
+    private final FrameCache cache;
     private final Map<Key, Open> open = new HashMap<>();
     private boolean closed;
 
-    /** What a file was like when it was opened. */
+    /** Identity of a file when it was opened. */
     private record Stamp(long size, long modified) {
         static Stamp of(Path path) {
             if (NumberedSequence.isPattern(path) && !Files.exists(path)) {
@@ -55,24 +55,24 @@ public final class MediaPictures implements Pictures, AutoCloseable {
         }
     }
 
-    private record Key(String path, Reading reading) {
+    private record Key(String path, FootageSettings reading) {
         static Key of(Source source) {
-            return new Key(source.path(), source.reading());
+            return new Key(source.path(), source.settings());
         }
     }
 
     private record Open(Path path, Stamp stamp, AheadReader reader) {}
 
     public MediaPictures(Workers workers) {
-        this(workers, new Store(0));
+        this(workers, new FrameCache(0));
     }
 
     /**
-     * @param store whose budget counts what is read ahead
+     * @param cache cache whose budget counts the frames read ahead
      */
-    public MediaPictures(Workers workers, Store store) {
+    public MediaPictures(Workers workers, FrameCache cache) {
         this.workers = workers;
-        this.store = store;
+        this.cache = cache;
     }
 
     @Override
@@ -114,14 +114,14 @@ public final class MediaPictures implements Pictures, AutoCloseable {
             } catch (CancelledException e) {
                 if (!reader.isClosed()) {
                     throw e;
-                } // another has closed the file, which is wanted here and opened again
+                } // closed by another caller; reopened here
             }
         }
     }
 
-    /** What is drawn here is drawn in the colours of sRGB. */
+    /** Graphics are drawn in sRGB and converted. */
     private Frame usual(Frame drawn, ColourSpace space) {
-        return Colours.USUAL.to(space).map(c -> c.apply(drawn, workers)).orElse(drawn);
+        return FootageColours.USUAL.to(space).map(c -> c.apply(drawn, workers)).orElse(drawn);
     }
 
     private synchronized AheadReader reader(Key key) {
@@ -139,12 +139,12 @@ public final class MediaPictures implements Pictures, AutoCloseable {
         }
         Footage footage = Footage.open(path, key.reading(), workers);
         AheadReader reader =
-                new AheadReader(footage, footage.colours(key.reading()), workers, store);
+                new AheadReader(footage, footage.colours(key.reading()), workers, cache);
         open.put(key, new Open(path, stamp, reader));
         return reader;
     }
 
-    /** Closes the files of all sources but these. */
+    /** Closes the files of all other sources. */
     public synchronized void closeOthers(Collection<Source> sources) {
         Set<Key> used = sources.stream().map(Key::of).collect(Collectors.toSet());
         open.entrySet()
@@ -158,12 +158,12 @@ public final class MediaPictures implements Pictures, AutoCloseable {
                         });
     }
 
-    /** How many files are open. */
+    /** Number of open files. */
     public synchronized int openFiles() {
         return open.size();
     }
 
-    /** Whether a file is gone or no longer what it was when it was opened. */
+    /** Whether a file was deleted or changed after it was opened. */
     public synchronized boolean hasChanged(Source source) {
         Open known = open.get(Key.of(source));
         try {

@@ -14,21 +14,20 @@ import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /**
- * What a file says of itself, asked once while it is opened: any thread may ask then, whatever the one that
- * decodes is doing with the file.
+ * Properties of a movie, read once when it is opened, so that any thread may ask while another decodes.
  *
- * @param container FFmpeg's name of it
- * @param compression its name, such as {@code vp9}
+ * @param container FFmpeg's name of the container
+ * @param compression name of the compression, such as {@code vp9}
  * @param sound whether there is a sound track
- * @param squared the size as it is with square pixels, not turned yet
- * @param depth of one stored sample
+ * @param squared size with square pixels, before rotation
+ * @param depth depth of a stored sample
  */
 record MovieFacts(String container, String compression, boolean sound, Size squared, Depth depth) {
-    /** No pixel of anything is so much longer than it is wide, or wider than long. */
+    /** Largest credible pixel aspect ratio. */
     private static final double LONGEST_PIXEL = 16;
 
     /**
-     * @param first the first picture, which says more than the file
+     * @param first the first picture, whose properties override those of the file
      */
     static MovieFacts of(Demuxer demuxer, AVFrame first) {
         AVStream stream = demuxer.stream();
@@ -53,19 +52,19 @@ record MovieFacts(String container, String compression, boolean sound, Size squa
         return Ffmpeg.text(avcodec_get_name(stream.codecpar().codec_id()));
     }
 
-    /** Whether it is of a kind that holds one picture as well as many. */
+    /** Whether the format holds one picture or several. */
     boolean isAnimatedPicture() {
         return container.equals("gif") || container.equals("apng");
     }
 
-    /** A shape of a pixel that nothing has is not believed. */
+    /** Ignores an implausible pixel aspect ratio. */
     private static Size squared(Size stored, double aspect) {
         return aspect < 1 / LONGEST_PIXEL || aspect > LONGEST_PIXEL
                 ? stored
                 : new Size((int) Math.max(1, Math.round(stored.width() * aspect)), stored.height());
     }
 
-    /** The depth of one sample of a decoded picture. */
+    /** Sample depth of a decoded picture. */
     static Depth depth(AVFrame picture) {
         var layout = av_pix_fmt_desc_get(picture.format());
         if (layout == null || layout.isNull()) {

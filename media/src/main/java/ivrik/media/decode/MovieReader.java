@@ -9,7 +9,7 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.picture.Size;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.core.sampling.Resample;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnreadableMediaException;
@@ -29,11 +29,11 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The pictures of one movie or still, by number. Frames that come unevenly are seen at a constant rate.
- * Frames are asked for by one thread at a time, everything else by any.
+ * Pictures of one movie or still, by frame number. A variable frame rate is presented as a constant one.
+ * Frames are read by one thread at a time; all other methods are thread-safe.
  */
 public final class MovieReader implements AutoCloseable {
-    /** Of a long movie only so many frames are decoded to see whether seeking finds them. */
+    /** Largest number of frames decoded to check seeking. */
     private static final int CHECKED = 240;
 
     private final Path path;
@@ -46,28 +46,28 @@ public final class MovieReader implements AutoCloseable {
     private final FrameTimes times;
     private final AVFrame first;
     private final Orientation orientation;
-    private final Colours colours;
+    private final FootageColours colours;
     private final MovieFacts facts;
 
-    /** Frames that came on the way to one that was asked for. */
+    /** Frames decoded on the way to a requested one. */
     private final PassedFrames passed = new PassedFrames();
 
-    /** The number of the frame that comes next, in the order of showing; -1 if that is not known. */
+    /** Index of the next decoded frame in display order; -1 if unknown. */
     private long next = -1;
 
     private boolean closed;
 
-    /** Opens a file as it is usually read. */
+    /** Opens a file with default options. */
     public MovieReader(Path path, Workers workers) {
-        this(path, Reading.USUAL, workers);
+        this(path, FootageSettings.AUTOMATIC, workers);
     }
 
     /**
-     * Opens a file and lists its frames.
+     * Opens a file and indexes its frames.
      *
-     * @throws UnreadableMediaException if it is not a movie or picture that can be read
+     * @throws UnreadableMediaException if the file is not a readable movie or image
      */
-    public MovieReader(Path path, Reading reading, Workers workers) {
+    public MovieReader(Path path, FootageSettings reading, Workers workers) {
         this.path = path;
         this.workers = workers;
         this.demuxer = new Demuxer(path, AVMEDIA_TYPE_VIDEO, Demuxer.BEST);
@@ -77,26 +77,28 @@ public final class MovieReader implements AutoCloseable {
             boolean sized = stream.codecpar().width() > 0 && stream.codecpar().height() > 0;
             if (!sized && !demuxer.isStill()) {
                 throw demuxer.unreadable(
-                        "its compression, "
+                        "its codec, "
                                 + MovieFacts.compression(stream)
-                                + ", is not supported, or it is cut off before its first picture");
+                                + ", is not supported, or the file is truncated before the first"
+                                + " frame");
             }
             opened = new Decoder(demuxer);
             this.decoder = opened;
             if (sized) {
-                Memory.check(new Size(stream.codecpar().width(), stream.codecpar().height()), path);
+                MemoryCheck.check(
+                        new Size(stream.codecpar().width(), stream.codecpar().height()), path);
             }
-            this.index = FrameIndex.of(demuxer, decoder, packet, decoded, reading.counted());
+            this.index = FrameIndex.of(demuxer, decoder, packet, decoded, reading.countFrames());
             this.next = demuxer.isStill() ? 0 : -1;
             if (index.size() == 0) {
-                throw demuxer.unreadable("there is not one frame in it");
+                throw demuxer.unreadable("the file contains no frames");
             }
             this.times =
                     FrameTimes.of(index, Ffmpeg.rational(stream().time_base()), demuxer.saidRate());
             this.first = firstPicture();
             this.facts = MovieFacts.of(demuxer, first);
             this.orientation = Orientation.of(first, stream());
-            this.colours = Tags.of(first, stream(), path);
+            this.colours = FrameColourTags.of(first, stream(), path);
         } catch (RuntimeException e) {
             av_packet_free(packet);
             av_frame_free(decoded);
@@ -108,7 +110,7 @@ public final class MovieReader implements AutoCloseable {
         }
     }
 
-    /** The first picture, which says more than the file; of a movie that is damaged there, what the file says. */
+    /** The first picture; if it is damaged, the properties that the file declares. */
     private AVFrame firstPicture() {
         try {
             decode(0);
@@ -125,7 +127,7 @@ public final class MovieReader implements AutoCloseable {
         }
     }
 
-    /** How many frames there are at the constant rate. */
+    /** Number of frames at the constant rate. */
     public long frames() {
         return times.frames();
     }
@@ -135,25 +137,25 @@ public final class MovieReader implements AutoCloseable {
         return facts.sound();
     }
 
-    /** Frames a second. */
+    /** Frames per second. */
     public Rational rate() {
         return times.rate();
     }
 
-    /** Whether the stored frames come unevenly. */
+    /** Whether the stored frame rate is variable. */
     public boolean isUneven() {
         return times.varies();
     }
 
-    /** Whether frames are found by counting them, because their times cannot be believed. */
+    /** Whether frames are found by counting, because time stamps are unreliable. */
     public boolean isCounted() {
         return index.isCounted() && !demuxer.isStill();
     }
 
     /**
-     * Whether the first, middle and last frame (of a long movie, of its first part) are the same when
-     * they are sought as when all is decoded up to them. Where they are not, it is to be opened as one
-     * to be counted. Where there is no key among them but the first, none is sought.
+     * Whether seeking to the first, middle and last frame (of the first part of a long movie) gives the same
+     * pictures as decoding from the start. If not, the file should be opened with frame counting. True if
+     * there is no keyframe but the first.
      */
     public boolean isSoughtRightly() {
         if (index.size() == 1 || index.isCounted()) {
@@ -178,7 +180,7 @@ public final class MovieReader implements AutoCloseable {
                 decode(n);
                 same &= through.containsKey(n) && through.get(n) == fingerprint();
             } catch (UnreadableMediaException e) {
-                same &= !through.containsKey(n); // it is damaged either way
+                same &= !through.containsKey(n); // damaged either way
             }
         }
         next = -1;
@@ -193,12 +195,12 @@ public final class MovieReader implements AutoCloseable {
         return hash;
     }
 
-    /** Whether it is a file of one picture, not a movie that happens to have one. */
+    /** Whether the file is an image, not a movie with a single frame. */
     public boolean isStill() {
         return demuxer.isStill() || index.size() == 1 && !hasSound() && facts.isAnimatedPicture();
     }
 
-    /** The size as shown: turned upright, with square pixels. */
+    /** Displayed size: rotated, with square pixels. */
     public Size size() {
         return orientation.shown(facts.squared());
     }
@@ -208,31 +210,31 @@ public final class MovieReader implements AutoCloseable {
         return facts.container();
     }
 
-    /** What its numbers mean, by its tags. */
-    public Colours colours() {
+    /** Colour interpretation by the file's tags. */
+    public FootageColours colours() {
         return colours;
     }
 
-    /** The depth of one stored sample. */
+    /** Depth of a stored sample. */
     public Depth depth() {
         return facts.depth();
     }
 
-    /** The name of the compression, such as {@code vp9}. */
+    /** Name of the compression, such as {@code vp9}. */
     public String compression() {
         return facts.compression();
     }
 
     /**
-     * Frame {@code n} of the constant rate, 0 the first, at the size as shown, in its own colours.
+     * Frame {@code n} of the constant rate, from 0, at displayed size, in its own colour space.
      *
-     * @throws UnreadableMediaException if it is damaged or there is no such frame
+     * @throws UnreadableMediaException if the file is damaged or has no such frame
      */
     public Frame frame(long n) {
         return read(n).frame(workers);
     }
 
-    /** The same, left as it is stored where that is how it is shown. */
+    /** The same frame as stored data, if it is displayed that way. */
     ReadFrame read(long n) {
         long number = numberStored(n);
         Optional<StoredPicture> known = passed.asked(number);
@@ -243,12 +245,12 @@ public final class MovieReader implements AutoCloseable {
         return known.map(ReadFrame::of).orElseGet(() -> ReadFrame.of(shown()));
     }
 
-    /** The memory that is taken by frames which were decoded on the way to others. */
+    /** Bytes of frames that were decoded on the way to others. */
     long passedBytes() {
         return passed.bytes();
     }
 
-    /** What is decoded in the bytes that it came in; empty where it is not shown like that. */
+    /** The decoded picture as stored data; empty if it needs conversion. */
     private Optional<StoredPicture> asStored() {
         boolean asShown =
                 orientation == Orientation.UPRIGHT
@@ -256,24 +258,24 @@ public final class MovieReader implements AutoCloseable {
         return asShown ? PixelReader.stored(decoded) : Optional.empty();
     }
 
-    /** The number of the stored frame that stands for one of the constant rate. */
+    /** Stored frame for a frame of the constant rate. */
     private long numberStored(long n) {
         if (n < 0 || n >= frames()) {
             throw new UnreadableMediaException(
-                    "there is no frame " + n + " in " + path.getFileName(),
-                    "it has frames 0 to " + (frames() - 1));
+                    path.getFileName() + " has no frame " + n,
+                    "available frames: 0 to " + (frames() - 1));
         }
         return times.stored(n);
     }
 
-    /** What is decoded, at the size as shown. */
+    /** The decoded picture at displayed size. */
     private Frame shown() {
         Frame stored = PixelReader.read(decoded, workers);
-        // A picture may change its size in the middle of a stream; the movie keeps its own.
+        // a picture may change its size within a stream; the movie keeps the first size
         return orientation.upright(Resample.to(stored, facts.squared(), workers));
     }
 
-    /** Stored frame {@code n} as it is: not turned, not squared, its values as they stand. */
+    /** Stored frame {@code n} without rotation, scaling or conversion. */
     public Frame stored(long n) {
         decode(n);
         return PixelReader.read(decoded, workers);
@@ -300,7 +302,7 @@ public final class MovieReader implements AutoCloseable {
         if (within && found(n, next)) {
             return;
         }
-        // A place that was sought may lie behind what was meant: then one key earlier.
+        // a seek may land behind the target: retry one keyframe earlier
         for (int attempt = 0; attempt < 2 && key - attempt >= 0; attempt++) {
             FrameIndex.Key from = index.key(key - attempt);
             if (demuxer.seek(from)) {
@@ -317,9 +319,9 @@ public final class MovieReader implements AutoCloseable {
     }
 
     /**
-     * Decodes on until frame {@code n} has come; false if it does not, and then the place is lost.
+     * Decodes up to frame {@code n}; returns false and loses the position if it does not appear.
      *
-     * @param from those that come before this one are not whole
+     * @param from frames before this one may be incomplete
      */
     private boolean found(long n, long from) {
         while (decoder.receive(decoded, packet)) {
@@ -370,11 +372,11 @@ public final class MovieReader implements AutoCloseable {
         if (demuxer.isStill()) {
             return new UnreadableMediaException(
                     path.getFileName()
-                            + " cannot be read: it is damaged, or not what its name says",
-                    "save it anew from the program that made it, or replace it");
+                            + " cannot be read: it is damaged or has the wrong extension",
+                    "export the file again or replace it");
         }
         return new UnreadableMediaException(
-                "frame " + n + " of " + path.getFileName() + " is damaged or cut off",
+                "frame " + n + " of " + path.getFileName() + " is damaged or truncated",
                 "replace the file, or shorten the clip to the frames before it");
     }
 

@@ -4,20 +4,20 @@ import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.project.Source;
-import ivrik.core.project.Source.Reading;
+import ivrik.core.project.Source.FootageSettings;
 import ivrik.core.threads.Workers;
 
-/** A numbered sequence; its first still stands for all. */
+/** A numbered sequence; the first still determines its properties. */
 record NumberedFootage(
         NumberedSequence sequence,
-        Reading reading,
+        FootageSettings reading,
         Workers workers,
         Size size,
         Depth depth,
-        String form,
-        Colours colours)
+        String format,
+        FootageColours colours)
         implements Footage {
-    NumberedFootage(NumberedSequence sequence, Reading reading, Workers workers) {
+    NumberedFootage(NumberedSequence sequence, FootageSettings reading, Workers workers) {
         Footage still = Footage.open(sequence.file(0), reading, workers);
         this(
                 sequence,
@@ -25,7 +25,7 @@ record NumberedFootage(
                 workers,
                 still.size(),
                 still.depth(),
-                still.form(),
+                still.format(),
                 still.colours());
         still.close();
     }

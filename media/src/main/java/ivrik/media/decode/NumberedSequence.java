@@ -12,19 +12,19 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Stills numbered in their names. The name has {@code %04d} (or {@code %d}) where the number stands;
- * frame 0 is the lowest number there is, and a number that is missing is a missing frame.
+ * Stills with numbers in their names. The name has {@code %04d} (or {@code %d}) in place of the number; frame
+ * 0 is the lowest existing number, and a missing number is a missing frame.
  */
 public record NumberedSequence(Path pattern, long first, long last) {
     private static final Pattern PLACE = Pattern.compile("%(0(\\d+))?d");
 
-    /** Whether a name has a place for a number. */
+    /** Whether a name has a placeholder for a number. */
     public static boolean isPattern(Path path) {
         return PLACE.matcher(path.getFileName().toString()).find();
     }
 
     /**
-     * @throws MissingFileException if there is no such file
+     * @throws MissingFileException if no file matches
      */
     public static NumberedSequence of(Path pattern) {
         SortedMap<Long, Path> files = files(pattern);
@@ -34,7 +34,7 @@ public record NumberedSequence(Path pattern, long first, long last) {
         return new NumberedSequence(pattern, files.firstKey(), files.lastKey());
     }
 
-    /** The files that a pattern stands for, by their numbers. */
+    /** The files that match a pattern, by number. */
     public static SortedMap<Long, Path> files(Path pattern) {
         String name = pattern.getFileName().toString();
         Matcher place = PLACE.matcher(name);
@@ -67,7 +67,7 @@ public record NumberedSequence(Path pattern, long first, long last) {
         return numbered;
     }
 
-    /** The pattern of the sequence that a single still is part of, if others stand beside it. */
+    /** The pattern of the sequence that contains a still; empty for a single still. */
     public static Optional<Path> around(Path still) {
         Matcher digits =
                 Pattern.compile("^(.*?)(\\d+)(\\.[^.]+)$").matcher(still.getFileName().toString());

@@ -13,7 +13,7 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVFrameSideData;
 import org.bytedeco.javacpp.IntPointer;
 
-/** How a stored picture is turned and mirrored to stand upright, as Exif numbers it from 1 to 8. */
+/** Rotation and mirroring of a stored picture, with the numbers 1 to 8 of Exif. */
 enum Orientation {
     UPRIGHT(1, 0, 0, 1),
     MIRRORED(-1, 0, 0, 1),
@@ -24,10 +24,10 @@ enum Orientation {
     TRANSVERSED(0, -1, -1, 0),
     THREE_QUARTERS(0, -1, 1, 0);
 
-    /** Nine 32-bit numbers. */
+    /** Bytes of nine 32-bit numbers. */
     private static final int MATRIX_BYTES = 36;
 
-    /** Where a stored x and y are shown: x' = a x + c y, y' = b x + d y, as QuickTime has it. */
+    /** Displayed position of a stored one: x' = a x + c y, y' = b x + d y, as in QuickTime. */
     private final int a;
 
     private final int b;
@@ -41,12 +41,12 @@ enum Orientation {
         this.d = d;
     }
 
-    /** Exif's number; upright for any that it does not have. */
+    /** The orientation of an Exif number; upright if invalid. */
     static Orientation ofExif(int number) {
         return number >= 1 && number <= 8 ? values()[number - 1] : UPRIGHT;
     }
 
-    /** What a decoded picture says of itself, else what its stream says. */
+    /** The orientation of a decoded picture, or else of its stream. */
     static Orientation of(AVFrame picture, AVStream stream) {
         AVFrameSideData own = av_frame_get_side_data(picture, AV_FRAME_DATA_DISPLAYMATRIX);
         if (own != null && !own.isNull() && own.size() >= MATRIX_BYTES) {
@@ -55,7 +55,7 @@ enum Orientation {
         return of(stream.codecpar().coded_side_data(), stream.codecpar().nb_coded_side_data());
     }
 
-    /** By the display matrix among what a file says of a picture. */
+    /** The orientation of the display matrix in side data. */
     static Orientation of(AVPacketSideData all, int count) {
         for (int i = 0; i < count; i++) {
             AVPacketSideData data = all.getPointer(i);
@@ -66,7 +66,7 @@ enum Orientation {
         return UPRIGHT;
     }
 
-    /** To the nearest quarter turn. */
+    /** Rounded to a quarter turn. */
     private static Orientation ofMatrix(IntPointer matrix) {
         double p = matrix.get(0);
         double q = matrix.get(1);
@@ -101,7 +101,7 @@ enum Orientation {
         Plane out = Plane.of(size.width(), size.height());
         for (int y = 0; y < size.height(); y++) {
             for (int x = 0; x < size.width(); x++) {
-                // The inverse of a matrix of one 1 or -1 in each row is its transpose.
+                // the inverse of a signed permutation matrix is its transpose
                 int sx = a * x + b * y + (a + b < 0 ? in.width() - 1 : 0);
                 int sy = c * x + d * y + (c + d < 0 ? in.height() - 1 : 0);
                 out.data()[out.row(y) + x] = in.at(sx, sy);

@@ -18,16 +18,16 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 import java.util.Map;
 import java.util.Optional;
 
-/** One picture out of the bytes of a whole file that is held in memory. */
+/** Decodes one picture from the bytes of a whole file. */
 final class PacketDecoder {
     private PacketDecoder() {}
 
-    /** A picture and the depth it was stored in. */
+    /** A picture and its stored depth. */
     record Decoded(Frame frame, Depth depth) {}
 
     /**
-     * @param codec FFmpeg's number of the compression
-     * @return empty if it cannot be decoded
+     * @param codec FFmpeg's codec id
+     * @return empty if the picture cannot be decoded
      */
     static Optional<Decoded> decode(
             int codec, byte[] file, Map<String, String> options, Workers workers) {

@@ -1,20 +1,20 @@
 package ivrik.media.decode;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.media.pixel.StoredPicture;
 
 import java.util.Optional;
 import java.util.TreeMap;
 
 /**
- * Frames that were decoded on the way to one that was asked for. Whoever steps back asks for these next, and would have
- * all before them decoded again each time; then the last of them are kept, as they are stored. For one thread.
+ * Frames that were decoded on the way to a requested one. Stepping backwards requests them next and would
+ * decode all frames before them each time, so the last ones are kept as stored data. Not thread-safe.
  */
 final class PassedFrames {
-    /** Less than this back is a step, more is a leap. */
-    static final int REACH = 48;
+    /** Largest backward distance that counts as stepping. */
+    static final int MAX_DISTANCE = 48;
 
-    static final long MOST_BYTES = 64L << 20;
+    static final long MAX_BYTES = 64L << 20;
 
     private final TreeMap<Long, StoredPicture> frames = new TreeMap<>();
     private long bytes;
@@ -22,32 +22,32 @@ final class PassedFrames {
     private long last = -1;
     private boolean isBack;
 
-    /** A frame that is asked for, if it is kept; those that are far from it are kept no longer. */
+    /** A kept frame, if there is one; frames far from the requested one are dropped. */
     Optional<StoredPicture> asked(long number) {
-        isBack = number < last && last - number < REACH;
+        isBack = number < last && last - number < MAX_DISTANCE;
         last = number;
-        frames.headMap(number - REACH).clear();
-        frames.tailMap(number + REACH).clear();
+        frames.headMap(number - MAX_DISTANCE).clear();
+        frames.tailMap(number + MAX_DISTANCE).clear();
         StoredPicture known = frames.get(number);
         if (known == null && isBack) {
-            frames.clear(); // makes room for those before it
+            frames.clear(); // makes room for the frames before it
         }
-        bytes = frames.values().stream().mapToLong(Store::bytes).sum();
+        bytes = frames.values().stream().mapToLong(FrameCache::bytes).sum();
         return Optional.ofNullable(known);
     }
 
-    /** Whether a frame is worth keeping on the way to another. */
+    /** Whether to keep a frame on the way to another. */
     boolean wants(long number, long to) {
-        long many = bytesOfOne == 0 ? REACH : Math.min(REACH, MOST_BYTES / bytesOfOne);
+        long many = bytesOfOne == 0 ? MAX_DISTANCE : Math.min(MAX_DISTANCE, MAX_BYTES / bytesOfOne);
         return isBack && to - number <= many;
     }
 
     void keep(long number, StoredPicture picture) {
-        bytesOfOne = Store.bytes(picture);
+        bytesOfOne = FrameCache.bytes(picture);
         frames.put(number, picture);
         bytes += bytesOfOne;
-        while (bytes > MOST_BYTES) {
-            bytes -= Store.bytes(frames.pollFirstEntry().getValue());
+        while (bytes > MAX_BYTES) {
+            bytes -= FrameCache.bytes(frames.pollFirstEntry().getValue());
         }
     }
 

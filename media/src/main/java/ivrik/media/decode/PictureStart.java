@@ -9,17 +9,19 @@ import org.bytedeco.ffmpeg.avcodec.AVPacket;
 
 import java.nio.file.Path;
 
-/** When the first picture of a file is shown, on the clock that its sound goes by. */
+/** Start time of a file's first picture on the clock of its sound. */
 public final class PictureStart {
-    /** Pictures are stored a little out of order: the first to be shown is among so many. */
+    /**
+     * Number of packets searched for the first displayed picture, because packets are not in display order.
+     */
     private static final int AMONG = 40;
 
     private PictureStart() {}
 
     /**
-     * In seconds.
+     * Start time in seconds.
      *
-     * @param sound its sound, whose own beginning counts where there is no picture
+     * @param sound the sound; its start is used if there is no picture
      */
     public static double seconds(Path path, Demuxer sound) {
         AVPacket packet = av_packet_alloc();
@@ -33,14 +35,14 @@ public final class PictureStart {
                 }
                 av_packet_unref(packet);
             }
-            // AVI does not know when pictures are shown, only in which order they are stored.
+            // AVI stores the order of pictures, not their times
             boolean stored = shown == Long.MAX_VALUE || pictures.name().equals("avi");
             long first = stored ? decoded : shown;
             if (first != Long.MAX_VALUE) {
                 return first * av_q2d(pictures.stream().time_base());
             }
         } catch (UnreadableMediaException e) {
-            // a file of sound alone: it begins when it begins
+            // sound only: starts at its first sample
         } finally {
             av_packet_free(packet);
         }

@@ -1,6 +1,6 @@
 package ivrik.media.decode;
 
-import ivrik.core.colour.Conversion;
+import ivrik.core.colour.ColourConversion;
 import ivrik.core.colour.Primaries;
 import ivrik.core.colour.TransferTable;
 
@@ -17,23 +17,23 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** The colours of a PNG that says them by gamma and chromaticities (PNG, third edition, 11.3.2). */
+/** Colours of a PNG with gamma and chromaticity chunks (PNG, third edition, 11.3.2). */
 final class PngColours {
     private static final Logger LOG = LoggerFactory.getLogger(PngColours.class);
     private static final int SIGNATURE_BYTES = 8;
 
-    /** What says it better, and is read by FFmpeg. */
+    /** Chunks that take precedence and that FFmpeg reads. */
     private static final Set<String> BETTER = Set.of("iCCP", "sRGB", "cICP");
 
-    /** 1 / 2.2, which is written where sRGB is meant. */
+    /** 1 / 2.2, which is written for sRGB. */
     private static final double USUAL_GAMMA = 0.45455;
 
     private static final double SAME = 1e-3;
 
     private PngColours() {}
 
-    /** Empty where neither stands in the file, or something better does. */
-    static Optional<Colours> of(Path path) {
+    /** Empty without such chunks, or if a chunk with precedence exists. */
+    static Optional<FootageColours> of(Path path) {
         double gamma = USUAL_GAMMA;
         Primaries primaries = Primaries.SRGB;
         boolean said = false;
@@ -56,7 +56,7 @@ final class PngColours {
                 } else if (kind.equals("cHRM") && length >= 32) {
                     double[] xy = new double[8];
                     for (int i = 0; i < 8; i++) {
-                        xy[(i + 6) % 8] = in.readInt() / 1e5; // white stands first
+                        xy[(i + 6) % 8] = in.readInt() / 1e5; // the white point comes first
                     }
                     primaries = near(xy);
                     read = 32;
@@ -84,18 +84,18 @@ final class PngColours {
         return new Primaries(xy);
     }
 
-    private static Colours colours(Primaries primaries, double gamma) {
+    private static FootageColours colours(Primaries primaries, double gamma) {
         if (Math.abs(gamma - USUAL_GAMMA) < SAME && primaries.equals(Primaries.SRGB)) {
-            return Colours.USUAL;
+            return FootageColours.USUAL;
         }
         TransferTable toLinear =
                 TransferTable.of(v -> Math.signum(v) * StrictMath.pow(Math.abs(v), 1 / gamma));
-        return new Colours(
-                Tags.word(primaries) + ", gamma " + Math.round(100 / gamma) / 100.0,
+        return new FootageColours(
+                FrameColourTags.name(primaries) + ", gamma " + Math.round(100 / gamma) / 100.0,
                 false,
                 Optional.empty(),
                 to ->
-                        Conversion.of(
+                        ColourConversion.of(
                                 Collections.nCopies(3, toLinear),
                                 primaries.toXyz(),
                                 primaries.white(),

@@ -35,10 +35,7 @@ import javax.imageio.spi.IIORegistry;
 import javax.imageio.spi.ImageReaderSpi;
 import javax.imageio.stream.FileImageInputStream;
 
-/**
- * TIFF of all kinds, and JPEG of four inks, as readers made for them read them: tiled or in strips,
- * whole numbers or floats, with any of their compressions.
- */
+/** TIFF of all kinds, and CMYK JPEG: tiles or strips, integers or floats, any compression. */
 final class RasterPicture {
     private static final Logger LOG = LoggerFactory.getLogger(RasterPicture.class);
     private static final String TIFF_TREE = "com_sun_media_imageio_plugins_tiff_image_1.0";
@@ -48,21 +45,22 @@ final class RasterPicture {
 
     private final Frame frame;
     private final Depth depth;
-    private final String form;
-    private final Colours colours;
+    private final String format;
+    private final FootageColours colours;
     private final List<String> layers;
 
-    RasterPicture(Frame frame, Depth depth, String form, Colours colours) {
-        this(frame, depth, form, colours, List.of());
+    RasterPicture(Frame frame, Depth depth, String format, FootageColours colours) {
+        this(frame, depth, format, colours, List.of());
     }
 
     /**
-     * @param layers that can be chosen, the one that this is first
+     * @param layers selectable layers, the one of this picture first
      */
-    RasterPicture(Frame frame, Depth depth, String form, Colours colours, List<String> layers) {
+    RasterPicture(
+            Frame frame, Depth depth, String format, FootageColours colours, List<String> layers) {
         this.frame = frame;
         this.depth = depth;
-        this.form = form;
+        this.format = format;
         this.colours = colours;
         this.layers = layers;
     }
@@ -79,15 +77,15 @@ final class RasterPicture {
                         .getServiceProviderByClass(JPEGImageReaderSpi.class));
     }
 
-    private static RasterPicture read(Path path, String form, ImageReaderSpi... readers) {
+    private static RasterPicture read(Path path, String format, ImageReaderSpi... readers) {
         try (FileImageInputStream in = new FileImageInputStream(path.toFile())) {
             for (ImageReaderSpi provider : readers) {
                 if (provider.canDecodeInput(in)) {
                     ImageReader reader = provider.createReaderInstance();
                     reader.setInput(in);
-                    Memory.check(new Size(reader.getWidth(0), reader.getHeight(0)), path);
+                    MemoryCheck.check(new Size(reader.getWidth(0), reader.getHeight(0)), path);
                     try {
-                        return read(reader, form);
+                        return read(reader, format);
                     } finally {
                         reader.dispose();
                     }
@@ -98,15 +96,15 @@ final class RasterPicture {
                 throw known;
             }
             throw new UnreadableMediaException(
-                    path + " cannot be read as " + form + " (" + e.getMessage() + ")",
-                    "save the picture again in another form",
+                    path + " cannot be read as " + format + " (" + e.getMessage() + ")",
+                    "save the image in another format",
                     e);
         }
         throw new UnreadableMediaException(
-                path + " is no " + form + " that can be read", "save the picture again");
+                path + " cannot be read as " + format, "save the picture again");
     }
 
-    private static RasterPicture read(ImageReader reader, String form) throws IOException {
+    private static RasterPicture read(ImageReader reader, String format) throws IOException {
         BufferedImage image = reader.read(0);
         ColorModel model = image.getColorModel();
         if (model instanceof IndexColorModel index) {
@@ -138,7 +136,7 @@ final class RasterPicture {
         return new RasterPicture(
                 Orientation.ofExif(tag(facts, ORIENTATION).orElse(1)).upright(straight),
                 depth(raster),
-                form,
+                format,
                 colours(model));
     }
 
@@ -148,7 +146,7 @@ final class RasterPicture {
                 : Frame.straight(red, green, blue, coverage);
     }
 
-    /** Inks on paper as light, by their profile. */
+    /** Converts CMYK to RGB by the embedded profile. */
     private static BufferedImage rgb(BufferedImage inks) {
         BufferedImage rgb =
                 new BufferedImage(inks.getWidth(), inks.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
@@ -190,15 +188,15 @@ final class RasterPicture {
                 : Depth.ofBits(raster.getSampleModel().getSampleSize(0));
     }
 
-    private static Colours colours(ColorModel model) {
+    private static FootageColours colours(ColorModel model) {
         return model.getColorSpace() instanceof ICC_ColorSpace icc
                         && icc.getType() == ColorSpace.TYPE_RGB
                         && !icc.isCS_sRGB()
-                ? IccProfile.colours(icc.getProfile().getData()).orElse(Colours.USUAL)
-                : Colours.USUAL;
+                ? IccProfile.colours(icc.getProfile().getData()).orElse(FootageColours.USUAL)
+                : FootageColours.USUAL;
     }
 
-    /** The first number of a field of a TIFF. */
+    /** First value of a TIFF field. */
     private static OptionalInt tag(IIOMetadata facts, int number) {
         if (facts == null || !TIFF_TREE.equals(facts.getNativeMetadataFormatName())) {
             return OptionalInt.empty();
@@ -229,11 +227,11 @@ final class RasterPicture {
         return depth;
     }
 
-    String form() {
-        return form;
+    String format() {
+        return format;
     }
 
-    Colours colours() {
+    FootageColours colours() {
         return colours;
     }
 

@@ -1,6 +1,6 @@
 package ivrik.media.decode;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.threads.Workers;
@@ -8,7 +8,7 @@ import ivrik.media.pixel.StoredPicture;
 
 import java.util.Optional;
 
-/** A frame as it was read: as planes, or where that is enough as it is stored. */
+/** A decoded frame, as planes or as stored data. */
 public final class ReadFrame {
     private final Optional<StoredPicture> stored;
     private final Frame planes;
@@ -18,28 +18,28 @@ public final class ReadFrame {
         this.planes = planes;
     }
 
-    /** As planes. */
+    /** A frame as planes. */
     public static ReadFrame of(Frame planes) {
         return new ReadFrame(Optional.empty(), planes);
     }
 
-    /** As it is stored. */
+    /** A frame as stored data. */
     public static ReadFrame of(StoredPicture stored) {
         return new ReadFrame(Optional.of(stored), null);
     }
 
-    /** The rows of what is stored; empty where it is planes. */
+    /** Rows of stored data; empty for planes. */
     public Optional<ColourRows> rows() {
         return stored.map(StoredPicture::rows);
     }
 
-    /** As planes; those of what is stored are made anew each time. */
+    /** The frame as planes; stored data is converted on each call. */
     public Frame frame(Workers workers) {
         return rows().map(rows -> Frame.of(rows, workers)).orElse(planes);
     }
 
-    /** The memory that it takes. */
+    /** Memory of the frame in bytes. */
     public long bytes() {
-        return Store.bytes(stored.<Object>map(s -> s).orElse(planes));
+        return FrameCache.bytes(stored.<Object>map(s -> s).orElse(planes));
     }
 }

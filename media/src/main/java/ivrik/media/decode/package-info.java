@@ -1,5 +1,5 @@
 /**
- * Reading footage: what a file is, and any frame of it by number. In: paths. Out: sources and
- * frames. Depends on core, pixels and vector graphics.
+ * Reads footage: identifies files and decodes frames by number. In: paths. Out: sources and frames. Depends
+ * on core, pixel and vector.
  */
 package ivrik.media.decode;

@@ -2,7 +2,7 @@ package ivrik.media.encode;
 
 import ivrik.core.IvrikException;
 import ivrik.core.project.FrameRange;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.CancelledException;
 import ivrik.media.UnwritableTargetException;
 import ivrik.media.decode.NumberedSequence;
@@ -21,70 +21,70 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The same done to many clips, one after the other. What is finished already is left, so that a batch that was
- * broken off goes on where it was; a clip that cannot be made stops none of the others.
+ * Processes several clips in order. Finished outputs are skipped, so that an interrupted batch continues; a
+ * failed clip does not stop the others.
  */
 public final class Batch {
     private Batch() {}
 
     /**
-     * One clip and what it becomes.
+     * One clip and its output.
      *
-     * @param number among all, from 1
-     * @param input a file, or the pattern of a numbered sequence
-     * @param out likewise
+     * @param number number of the clip, from 1
+     * @param input a file or the pattern of a numbered sequence
+     * @param out a file or the pattern of a numbered sequence
      */
     public record Item(int number, int all, Path input, Path out) {
-        /** Which it is, in words. */
-        public String words() {
+        /** Progress as text. */
+        public String progress() {
             return number + " of " + all + ", " + input.getFileName();
         }
     }
 
-    /** What became of a clip. */
+    /** Result for a clip. */
     public enum Outcome {
-        /** It was made. */
+        /** Rendered. */
         DONE,
-        /** It was there already, newer than everything that it is made from. */
+        /** Skipped because the output is newer than all inputs. */
         LEFT,
-        /** It could not be made. */
+        /** Failed. */
         FAILED
     }
 
     /**
-     * How it went with one clip.
+     * Result for one clip.
      *
-     * @param words what is not as one would expect; of a clip that failed, why and what to do
+     * @param notes notes; for a failed clip the reason and the remedy
      */
-    public record Report(Item item, Outcome outcome, List<String> words) {}
+    public record Report(Item item, Outcome outcome, List<String> notes) {}
 
-    /** How many clips went so. */
+    /** Number of clips with a result. */
     public static long count(List<Report> reports, Outcome outcome) {
         return reports.stream().filter(r -> r.outcome() == outcome).count();
     }
 
-    /** Makes one clip. */
+    /** Renders one clip. */
     public interface Maker {
         /**
-         * The frames that it will have; only asked where each is a file of its own.
+         * Frames of the output; requested only if each frame is a file.
          *
-         * @throws IvrikException if it cannot be read
+         * @throws IvrikException if the clip cannot be read
          */
         FrameRange frames(Item item);
 
         /**
-         * @return what is not as one would expect, in words for the user
-         * @throws IvrikException if it cannot be made
+         * @return notes for the user
+         * @throws IvrikException if the clip cannot be rendered
          */
         List<String> make(Item item);
     }
 
     /**
-     * What each clip is to become.
+     * The outputs of clips.
      *
-     * @param outs a path in which {@link OutputName#NAME} stands for the clip's name, {@link OutputName#FOLDER} for
-     *     that of its folder
-     * @throws UnwritableTargetException if two clips would become the same file
+     * @param outs path in which {@link OutputName#NAME} stands for the clip's name and
+     *     {@link OutputName#FOLDER} for its folder's name
+     * @throws UnwritableTargetException if two clips have the same output
      */
     public static List<Item> items(List<Path> inputs, String outs) {
         List<Item> items = new ArrayList<>();
@@ -94,7 +94,7 @@ public final class Batch {
             Path other = taken.put(out.toAbsolutePath().normalize(), input);
             if (other != null) {
                 throw new UnwritableTargetException(
-                        other + " and " + input + " would both become " + out,
+                        other + " and " + input + " would both be written to " + out,
                         "use "
                                 + OutputName.FOLDER
                                 + " in the name, or give them names of their own",
@@ -106,13 +106,17 @@ public final class Batch {
     }
 
     /**
-     * Makes all that is not there yet, and the folders that they go into.
+     * Renders all unfinished clips and creates output folders.
      *
-     * @param also files besides a clip that each is made from
-     * @param anew whether those that are finished are made again
+     * @param also further input files of every clip
+     * @param again whether to render finished clips again
      */
     public static List<Report> run(
-            List<Item> items, Collection<Path> also, boolean anew, Maker maker, Cancel cancel) {
+            List<Item> items,
+            Collection<Path> also,
+            boolean anew,
+            Maker maker,
+            Cancellation cancel) {
         List<Report> reports = new ArrayList<>();
         for (Item item : items) {
             cancel.check();
@@ -138,7 +142,7 @@ public final class Batch {
                     item,
                     Outcome.FAILED,
                     List.of(
-                            "something went wrong inside Ivrik ("
+                            "internal error in Ivrik ("
                                     + e.getMessage()
                                     + "); the log says where"));
         }
@@ -153,7 +157,7 @@ public final class Batch {
         }
     }
 
-    /** Whether all of it is there and newer than all that it is made from. */
+    /** Whether all outputs are newer than all inputs. */
     private static boolean isFinished(Item item, Collection<Path> also, Maker maker) {
         List<Path> made = OutputFiles.there(item.out());
         List<Path> from = new ArrayList<>(OutputFiles.there(item.input()));
@@ -168,7 +172,7 @@ public final class Batch {
             FrameRange frames = maker.frames(item);
             return OutputFiles.existing(item.out(), frames).size() == frames.length();
         } catch (IvrikException e) {
-            return false; // it is made, and says why it cannot be
+            return false; // not skipped: rendering reports the error
         }
     }
 

@@ -6,7 +6,7 @@ import ivrik.core.colour.ColourSpace;
 
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 
-/** What an encoder writes down of the meaning of its numbers. */
+/** Colour tags of an encoded movie. */
 final class ColourTags {
     private ColourTags() {}
 

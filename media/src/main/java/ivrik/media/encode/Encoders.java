@@ -16,7 +16,7 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
 
-/** What still and movie encoders share. */
+/** Shared parts of still and movie encoders. */
 final class Encoders {
     static final int NO_SPACE = -28;
 
@@ -27,19 +27,19 @@ final class Encoders {
         AVCodec codec = avcodec_find_encoder_by_name(name);
         if (codec == null || codec.isNull()) {
             throw new UnwritableTargetException(
-                    "this build of FFmpeg cannot write " + name, "choose another form", null);
+                    "this build of FFmpeg cannot write " + name, "choose another format", null);
         }
         AVCodecContext context = avcodec_alloc_context3(codec);
         context.flags(context.flags() | AV_CODEC_FLAG_BITEXACT);
         return context;
     }
 
-    /** A picture with a buffer, ready to be filled for this encoder. */
+    /** A picture with a buffer for an encoder. */
     static AVFrame picture(AVCodecContext encoder) {
         return picture(encoder, encoder.pix_fmt());
     }
 
-    /** A picture with a buffer of a layout that becomes the encoder's own. */
+    /** A picture with a buffer of a pixel format. */
     static AVFrame picture(AVCodecContext encoder, int format) {
         AVFrame picture = av_frame_alloc();
         picture.format(format);
@@ -58,15 +58,20 @@ final class Encoders {
         int opened = openAside(encoder, options);
         if (opened < 0) {
             throw new UnwritableTargetException(
-                    title + " cannot hold pictures of " + size + " (" + Ffmpeg.word(opened) + ")",
-                    "choose another form or another size",
+                    title
+                            + " cannot hold pictures of "
+                            + size
+                            + " ("
+                            + Ffmpeg.errorText(opened)
+                            + ")",
+                    "choose another format or size",
                     null);
         }
     }
 
     /**
-     * On a thread that ends at once: for root, SVT-AV1 makes the one that opens it a real-time thread, and so would
-     * be all threads and processes that it starts later.
+     * Opens the encoder on a short-lived thread: when running as root, SVT-AV1 gives the opening thread
+     * real-time priority, which all threads and processes started later would inherit.
      */
     private static int openAside(AVCodecContext encoder, AVDictionary options) {
         return CompletableFuture.supplyAsync(
@@ -82,12 +87,12 @@ final class Encoders {
         if (result == NO_SPACE) {
             throw new UnwritableTargetException(
                     "the disk is full while writing " + target,
-                    "free some space or choose another disk",
+                    "free disk space or choose another disk",
                     null);
         }
         throw new UnwritableTargetException(
-                "cannot write " + target + " (" + Ffmpeg.word(result) + ")",
-                "check that you may write there and that the disk has room",
+                "cannot write " + target + " (" + Ffmpeg.errorText(result) + ")",
+                "check the write permission and the free disk space",
                 null);
     }
 }

@@ -6,7 +6,7 @@ import ivrik.core.picture.Frame;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
 import ivrik.core.project.Source;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.UnwritableTargetException;
@@ -23,64 +23,62 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * A range of a project written as a still, a numbered sequence or a movie with sound. Frames are decoded,
- * rendered and encoded at once, each by threads of its own. A movie is made in parts; those that are
- * finished stay beside the target until it is whole, so that an export that was broken off goes on from
- * there, and comes to the same bytes.
+ * Exports a range of a project as a still, a numbered sequence or a movie with sound. Decoding, rendering and
+ * encoding run in parallel. A movie is encoded in segments; finished segments stay beside the target until
+ * the movie is complete, so that an interrupted export continues and yields the same bytes.
  */
 public final class Export {
-    /** Frames of a part of a movie: some seconds. */
+    /** Frames of a movie segment. */
     private static final int PART = 96;
 
     private Export() {}
 
     /**
-     * What to write.
+     * Settings of an export.
      *
-     * @param project with whole media paths
-     * @param out a file, or the pattern of a numbered sequence
-     * @param sampling one of those that the form has
-     * @param scale of the sequence's size, over 0
-     * @param odd what is done where the form has no odd sizes
-     * @param dither whether colour is dithered when it leaves to 8 bit; a frame in which nothing was
-     *     changed never is
-     * @param sound whether a movie gets the sound of the clips
-     * @param overwrite whether files that are there already may be replaced
-     * @param kept files besides the project's media that must not be written over
+     * @param project with absolute media paths
+     * @param out a file or the pattern of a numbered sequence
+     * @param sampling a chroma subsampling of the format
+     * @param scale relative to the sequence's size, greater than 0
+     * @param odd treatment of odd sizes if the format needs even ones
+     * @param dither whether 8-bit output is dithered; unchanged frames never are
+     * @param sound whether a movie includes the sound of the clips
+     * @param overwrite whether existing files may be replaced
+     * @param kept further files that must not be overwritten
      */
     @RecordBuilder
     public record Order(
             Project project,
             Path out,
             FrameRange range,
-            Form form,
+            ExportFormat format,
             Quality quality,
             Sampling sampling,
             double scale,
-            Odd odd,
+            OddSizes odd,
             boolean dither,
             boolean sound,
             boolean overwrite,
             List<Path> kept)
             implements ExportOrderBuilder.With {
-        /** All of a project, in full size and good quality, with its sound; nothing is replaced. */
-        public static Order of(Project project, Path out, Form form) {
+        /** The whole project at full size, good quality and with sound; existing files are kept. */
+        public static Order of(Project project, Path out, ExportFormat format) {
             return new Order(
                     project,
                     out,
                     project.allFrames(),
-                    form,
+                    format,
                     Quality.GOOD,
-                    form.samplings().getFirst(),
+                    format.samplings().getFirst(),
                     1,
-                    Odd.PAD,
+                    OddSizes.PAD,
                     false,
                     true,
                     false,
                     List.of());
         }
 
-        /** Everything that is read for it. */
+        /** All input files. */
         private List<Path> inputs() {
             return Stream.concat(kept.stream(), files(project).stream().map(s -> Path.of(s.path())))
                     .toList();
@@ -88,73 +86,73 @@ public final class Export {
     }
 
     /**
-     * Writes it. A movie that is cancelled or fails leaves nothing under its name; of a numbered sequence
-     * the frames already written stay. What was done is kept, see {@link Unfinished}.
+     * Runs an export. A cancelled or failed movie leaves no file under its name; written frames of a numbered
+     * sequence stay. Finished segments are kept, see {@link PartialExport}.
      *
-     * @param progress told how many frames are done, those of before an export was broken off too; by
-     *     threads of its own
-     * @return what is not as one would expect, in words for the user; often nothing
-     * @throws ivrik.media.TargetExistsException if a file is there and may not be replaced
-     * @throws ivrik.core.threads.CancelledException when {@code cancel} says so
-     * @throws ivrik.core.IvrikException what could not be read or written
+     * @param progress receives the number of finished frames, including those of an interrupted export;
+     *     called by other threads
+     * @return notes for the user
+     * @throws ivrik.media.TargetExistsException if a file exists and must not be replaced
+     * @throws ivrik.core.threads.CancelledException if cancelled
+     * @throws ivrik.core.IvrikException if a file cannot be read or written
      */
     public static List<String> run(
-            Order order, Workers workers, LongConsumer progress, Cancel cancel) {
-        return run(order, Unfinished.of(order), workers, progress, cancel);
+            Order order, Workers workers, LongConsumer progress, Cancellation cancel) {
+        return run(order, PartialExport.of(order), workers, progress, cancel);
     }
 
     /**
-     * @param unfinished where what is done is kept
+     * @param unfinished storage of finished segments
      */
     static List<String> run(
             Order order,
-            Unfinished unfinished,
+            PartialExport unfinished,
             Workers workers,
             LongConsumer progress,
-            Cancel cancel) {
+            Cancellation cancel) {
         check(order);
         protect(order, unfinished);
         probe(order);
         try (unfinished) {
-            List<String> words = new ArrayList<>();
-            unfinished.begin().ifPresent(words::add);
-            words.addAll(
+            List<String> notes = new ArrayList<>();
+            unfinished.begin().ifPresent(notes::add);
+            notes.addAll(
                     ExportFrames.with(
                             order,
                             workers,
                             cancel,
                             (frames, said) -> {
-                                if (order.form().isMovie()) {
+                                if (order.format().isMovie()) {
                                     movie(frames, unfinished, progress, said);
                                 } else {
                                     stills(frames, unfinished, progress);
                                 }
                             }));
             unfinished.remove();
-            return List.copyOf(words);
+            return List.copyOf(notes);
         }
     }
 
-    /** Whether anything is kept of an export to a target that was broken off. */
+    /** Whether an interrupted export to a target can be continued. */
     public static boolean isBrokenOff(Path out) {
-        return Unfinished.isOfUse(Unfinished.folder(out));
+        return PartialExport.isOfUse(PartialExport.folder(out));
     }
 
-    /** Throws away what is kept of an export to a target that was broken off. */
-    public static void throwAway(Path out) {
-        Unfinished.remove(Unfinished.folder(out));
+    /** Discards the finished segments of an interrupted export. */
+    public static void discard(Path out) {
+        PartialExport.remove(PartialExport.folder(out));
     }
 
     /**
-     * Sees to it that nothing is written over that must not be.
+     * Checks that no existing file is overwritten without permission.
      *
-     * @throws ivrik.media.TargetExistsException if a file is there and may not be replaced
+     * @throws ivrik.media.TargetExistsException if a file exists and must not be replaced
      */
     static void protect(Order order) {
-        protect(order, Unfinished.of(order));
+        protect(order, PartialExport.of(order));
     }
 
-    private static void protect(Order order, Unfinished unfinished) {
+    private static void protect(Order order, PartialExport unfinished) {
         List<Path> existing = OutputFiles.existing(order.out(), order.range());
         OutputFiles.protect(existing, order.inputs());
         if (!order.overwrite()) {
@@ -162,12 +160,12 @@ public final class Export {
         }
     }
 
-    /** Fails now, not after the first part, if the place cannot be written to. */
+    /** Checks that the target is writable, before rendering. */
     static void probe(Order order) {
         new SafeFile(NumberedSequence.numbered(order.out(), order.range().first())).close();
     }
 
-    /** Sees to it that all is there and that the form can do it, before anything is written. */
+    /** Checks the inputs and the format, before rendering. */
     static void check(Order order) {
         for (Source source : files(order.project())) {
             boolean used =
@@ -179,25 +177,26 @@ public final class Export {
                 throw new MissingFileException(path.toString());
             }
         }
-        if (!order.form().samplings().contains(order.sampling())) {
+        if (!order.format().samplings().contains(order.sampling())) {
             throw new UnwritableTargetException(
-                    order.form().title() + " does not keep colour " + order.sampling().title(),
+                    order.format().title()
+                            + " does not support chroma sampling "
+                            + order.sampling().title(),
                     "choose "
-                            + order.form().samplings().stream()
+                            + order.format().samplings().stream()
                                     .map(Sampling::id)
                                     .collect(Collectors.joining(" or ")),
                     null);
         }
-        if (!order.form().isMovie()
+        if (!order.format().isMovie()
                 && order.range().length() > 1
                 && !NumberedSequence.isPattern(order.out())) {
             throw new UnwritableTargetException(
                     "one "
-                            + order.form().title()
-                            + " file cannot hold "
-                            + order.range().length()
-                            + " frames",
-                    "put %04d into its name for a numbered sequence, or choose one frame",
+                            + order.format().title()
+                            + " file holds one frame, not "
+                            + order.range().length(),
+                    "add %04d to the file name for a numbered sequence, or export one frame",
                     null);
         }
     }
@@ -206,9 +205,10 @@ public final class Export {
         return project.sources().stream().filter(s -> s.kind().isFile()).toList();
     }
 
-    private static void stills(ExportFrames frames, Unfinished unfinished, LongConsumer progress) {
+    private static void stills(
+            ExportFrames frames, PartialExport unfinished, LongConsumer progress) {
         Order order = frames.order();
-        try (Together together = new Together()) {
+        try (SerialWorker together = new SerialWorker()) {
             for (long n = order.range().first(); n <= order.range().last(); n++) {
                 Path out = NumberedSequence.numbered(order.out(), n);
                 long done = n - order.range().first() + 1;
@@ -231,12 +231,15 @@ public final class Export {
     }
 
     private static void movie(
-            ExportFrames frames, Unfinished unfinished, LongConsumer progress, List<String> words) {
+            ExportFrames frames,
+            PartialExport unfinished,
+            LongConsumer progress,
+            List<String> notes) {
         Order order = frames.order();
-        MovieWriter.Options options = frames.movieOptions(words);
+        MovieWriter.Options options = frames.movieOptions(notes);
         List<Path> parts = new ArrayList<>();
-        try (Encoding encoding = new Encoding(frames, progress)) {
-            if (order.form().isInParts()) {
+        try (MovieEncoding encoding = new MovieEncoding(frames, progress)) {
+            if (order.format().isInParts()) {
                 for (FrameRange some : parts(order.range())) {
                     parts.add(unfinished.part(parts.size()));
                     encoding.part(parts.getLast(), options, some);
@@ -247,12 +250,12 @@ public final class Export {
             }
             encoding.await();
         }
-        if (order.form().isInParts()) {
+        if (order.format().isInParts()) {
             join(parts, options, frames);
         }
     }
 
-    /** The frames of each part of a movie: cut at places that depend on its range alone. */
+    /** The frames of each segment, which depend only on the range. */
     static List<FrameRange> parts(FrameRange range) {
         List<FrameRange> parts = new ArrayList<>();
         for (long first = range.first(); first <= range.last(); first += PART) {
@@ -261,7 +264,7 @@ public final class Export {
         return parts;
     }
 
-    /** Puts the parts of a movie together, with its sound. */
+    /** Joins the segments of a movie and adds the sound. */
     static void join(List<Path> parts, MovieWriter.Options options, ExportFrames frames) {
         Order order = frames.order();
         try (SoundMix mix = new SoundMix(order.project())) {

@@ -1,8 +1,8 @@
 package ivrik.media.encode;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
+import ivrik.core.colour.ColourConversion;
 import ivrik.core.colour.ColourSpace;
-import ivrik.core.colour.Conversion;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.project.Source;
@@ -10,7 +10,7 @@ import ivrik.core.render.OutputDither;
 import ivrik.core.render.Plan;
 import ivrik.core.render.Planner;
 import ivrik.core.render.Renderer;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.MissingFileException;
 import ivrik.media.decode.Footage;
@@ -25,9 +25,9 @@ import java.util.List;
 import java.util.function.BiConsumer;
 
 /**
- * The frames of an order as they leave: in colours that its form can write down, dithered if it says so.
+ * Rendered frames of an export, in a colour space that the format can tag, dithered if requested.
  *
- * @param depth of the samples that are written, where the form has a choice
+ * @param depth sample depth, if the format has a choice
  */
 record ExportFrames(
         Export.Order order,
@@ -35,39 +35,39 @@ record ExportFrames(
         Renderer renderer,
         Depth depth,
         Workers workers,
-        Cancel cancel) {
+        Cancellation cancel) {
     private static final long CACHE_BYTES = 256L << 20;
 
     /**
-     * Makes something of the frames of an order.
+     * Provides the frames of an export to a consumer.
      *
-     * @param work told the frames, and whom to tell what is not as one would expect
-     * @return what it told, in words for the user
+     * @param work receives the frames and a list for notes
+     * @return the notes
      */
     static List<String> with(
             Export.Order order,
             Workers workers,
-            Cancel cancel,
+            Cancellation cancel,
             BiConsumer<ExportFrames, List<String>> work) {
-        List<String> words = new ArrayList<>();
-        Store store = new Store(CACHE_BYTES);
-        try (MediaPictures pictures = new MediaPictures(workers, store)) {
+        List<String> notes = new ArrayList<>();
+        FrameCache cache = new FrameCache(CACHE_BYTES);
+        try (MediaPictures pictures = new MediaPictures(workers, cache)) {
             ExportFrames frames =
                     new ExportFrames(
                             order,
                             new Planner(order.project()),
-                            new Renderer(pictures, workers, store),
+                            new Renderer(pictures, workers, cache),
                             depth(order, workers),
                             workers,
                             cancel);
-            frames.sayColours(words);
-            work.accept(frames, words);
+            frames.sayColours(notes);
+            work.accept(frames, notes);
         }
-        return List.copyOf(words);
+        return List.copyOf(notes);
     }
 
     /**
-     * @throws ivrik.core.threads.CancelledException if it is no longer wanted
+     * @throws ivrik.core.threads.CancelledException if cancelled
      */
     Frame frame(long n) {
         cancel.check();
@@ -80,9 +80,7 @@ record ExportFrames(
         return isDithered(plan) ? OutputDither.of(carried, depth, n, workers) : carried;
     }
 
-    /**
-     * The same as a picture of an encoder, without planes between where nothing else is done to it.
-     */
+    /** The frame as an encoder's picture, without planes in between if possible. */
     AVFrame filled(long n, PictureEncoder encoder) {
         cancel.check();
         Plan plan = planner.plan(n);
@@ -97,53 +95,53 @@ record ExportFrames(
     }
 
     private boolean isCarried() {
-        return order.form().carries(order.project().sequence().colour());
+        return order.format().carries(order.project().sequence().colour());
     }
 
     private Frame converted(Frame frame) {
         ColourSpace space = order.project().sequence().colour();
-        return Conversion.of(space.primaries(), space.transfer(), ColourSpace.SRGB)
+        return ColourConversion.of(space.primaries(), space.transfer(), ColourSpace.SRGB)
                 .apply(frame, workers);
     }
 
-    /** Says if the form has no such colours. */
-    private void sayColours(List<String> words) {
+    /** Reports a colour space that the format cannot tag. */
+    private void sayColours(List<String> notes) {
         ColourSpace space = order.project().sequence().colour();
         if (!isCarried()) {
-            words.add(
-                    order.form().title()
-                            + " does not carry "
+            notes.add(
+                    order.format().title()
+                            + " cannot store "
                             + space.title()
-                            + ": its colours are brought to BT.709 and sRGB");
+                            + ": converted to BT.709 and sRGB");
         }
     }
 
-    /** What the numbers mean that are written. */
+    /** Colour space of the written pictures. */
     ColourSpace colour() {
         return colour(order);
     }
 
     static ColourSpace colour(Export.Order order) {
         ColourSpace space = order.project().sequence().colour();
-        return order.form().carries(space) ? space : ColourSpace.SRGB;
+        return order.format().carries(space) ? space : ColourSpace.SRGB;
     }
 
     /**
-     * How these are written as a movie.
+     * Movie options of the export.
      *
-     * @param words told what is not as one would expect
+     * @param notes receives notes
      */
-    MovieWriter.Options movieOptions(List<String> words) {
+    MovieWriter.Options movieOptions(List<String> notes) {
         Plan first = planner.plan(order.range().first());
         boolean opaque = renderer.isOpaque(first, order.scale(), cancel);
-        Form form = order.form();
+        ExportFormat format = order.format();
         boolean sound = order.sound() && SoundMix.hasSound(order.project());
-        if (sound && !form.keepsSound()) {
-            words.add(form.title() + " has no sound");
+        if (sound && !format.keepsSound()) {
+            notes.add(format.title() + " cannot store sound");
         }
         var options =
                 new MovieWriter.Options(
-                        form,
+                        format,
                         order.quality(),
                         order.sampling(),
                         depth,
@@ -152,38 +150,41 @@ record ExportFrames(
                         order.odd(),
                         order.project().sequence().rate(),
                         colour(),
-                        sound && form.keepsSound());
-        if (!opaque && !form.keepsAlpha(order.sampling())) {
-            words.add(
-                    form.title()
-                            + " has no alpha"
-                            + (order.sampling() == Sampling.FULL && form.hasQuality()
-                                    ? " with whole colour"
+                        sound && format.keepsSound());
+        if (!opaque && !format.keepsAlpha(order.sampling())) {
+            notes.add(
+                    format.title()
+                            + " cannot store alpha"
+                            + (order.sampling() == Sampling.FULL && format.hasQuality()
+                                    ? " with 4:4:4 sampling"
                                     : "")
-                            + ": the picture is laid on black");
+                            + ": composited over black");
         }
         if (!options.written().equals(options.size())) {
-            words.add(
-                    form.title()
-                            + " has no odd sizes: of "
+            notes.add(
+                    format.title()
+                            + " needs even sizes: "
                             + options.size()
-                            + " "
-                            + order.odd().word());
+                            + ", "
+                            + order.odd().title());
         }
         return options;
     }
 
-    /** The deepest of the sources (more for what holds more than white), so that untouched pictures leave as they came; floats as 16 bit. */
+    /**
+     * The depth of the deepest source (16 bits for values above white), so that unchanged pictures stay
+     * exact; floats are written as 16 bits.
+     */
     private static Depth depth(Export.Order order, Workers workers) {
         Depth deepest = colour(order).isHighRange() ? Depth.INT16 : Depth.INT8;
         for (Source source : Export.files(order.project())) {
             try (Footage footage =
-                    Footage.open(Path.of(source.path()), source.reading(), workers)) {
+                    Footage.open(Path.of(source.path()), source.settings(), workers)) {
                 if (footage.depth().bits() > deepest.bits()) {
                     deepest = footage.depth();
                 }
             } catch (MissingFileException e) {
-                continue; // not used: what is used was checked before
+                continue; // unused source: used ones were checked before
             }
         }
         return deepest.isInteger() ? deepest : Depth.INT16;

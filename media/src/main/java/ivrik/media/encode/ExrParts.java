@@ -8,8 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * OpenEXR files of one part, in blocks of lines, put together to one of several named parts (OpenEXR file layout, multi-part
- * files): each header gets a name, a type and a count of its blocks, each block the number of its part.
+ * Combines single-part scanline OpenEXR files into one multi-part file (OpenEXR file layout): each header
+ * gets a name, type and chunk count, each block its part number.
  */
 final class ExrParts {
     private static final int MAGIC = 0x01312f76;
@@ -19,8 +19,8 @@ final class ExrParts {
     private ExrParts() {}
 
     /**
-     * @param header without the zero that ends it
-     * @param blocks each with its first line and the count of its bytes before them
+     * @param header without its final zero byte
+     * @param blocks each with its first line and its byte count
      */
     private record Part(byte[] header, List<byte[]> blocks) {
         static Part of(String name, byte[] file) {
@@ -73,8 +73,8 @@ final class ExrParts {
     }
 
     /**
-     * @param names of the parts, all different
-     * @param files whole files of one part each, in the same order
+     * @param names distinct part names
+     * @param files single-part files in the same order
      */
     static byte[] join(List<String> names, List<byte[]> files) {
         List<Part> parts = new ArrayList<>();

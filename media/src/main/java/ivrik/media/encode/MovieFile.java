@@ -18,12 +18,11 @@ import org.bytedeco.ffmpeg.avutil.AVRational;
 import java.nio.file.Path;
 
 /**
- * The file of a movie being written: packets of pictures in order, sound alongside, {@link #finish} at the
- * end. Closed before that, it leaves nothing under its name.
+ * A movie file: picture packets in order, sound, then {@link #finish}. Without finish no file is left.
  */
 final class MovieFile implements AutoCloseable {
     private final Path target;
-    private final Form.Container container;
+    private final ExportFormat.Container container;
     private final SafeFile file;
     private final AVFormatContext format = new AVFormatContext(null);
     private AVRational timeBase;
@@ -31,9 +30,9 @@ final class MovieFile implements AutoCloseable {
     private SoundEncoder sound;
 
     /**
-     * @throws ivrik.media.UnwritableTargetException if the place does not do
+     * @throws ivrik.media.UnwritableTargetException if the file cannot be created
      */
-    MovieFile(Path target, Form.Container container) {
+    MovieFile(Path target, ExportFormat.Container container) {
         Ffmpeg.load();
         this.target = target;
         this.container = container;
@@ -50,15 +49,15 @@ final class MovieFile implements AutoCloseable {
         }
     }
 
-    /** Whether what an encoder says of all its packets stands at the file's beginning, not in them. */
+    /** Whether the container stores the encoder's header separately. */
     boolean hasHeader() {
         return (format.oformat().flags() & AVFMT_GLOBALHEADER) != 0;
     }
 
     /**
-     * Writes the beginning.
+     * Writes the file header.
      *
-     * @param encoder of the pictures, open
+     * @param encoder opened picture encoder
      */
     void begin(AVCodecContext encoder, MovieWriter.Options options) {
         AVRational base = encoder.time_base();
@@ -67,7 +66,7 @@ final class MovieFile implements AutoCloseable {
         stream.time_base(timeBase);
         stream.avg_frame_rate(Ffmpeg.rational(options.rate()));
         Encoders.check(avcodec_parameters_from_context(stream.codecpar(), encoder), target);
-        if (options.hasAlpha() && options.form() == Forms.VP9) {
+        if (options.hasAlpha() && options.format() == ExportFormats.VP9) {
             AVDictionary facts = new AVDictionary(null);
             av_dict_set(facts, "alpha_mode", "1", 0);
             stream.metadata(facts);
@@ -85,7 +84,7 @@ final class MovieFile implements AutoCloseable {
         Encoders.check(begun, target);
     }
 
-    /** Writes a packet whose times are numbers of frames; it is empty afterwards. */
+    /** Writes a packet with times in frames and clears the packet. */
     void write(AVPacket packet) {
         packet.stream_index(stream.index());
         packet.duration(1);
@@ -93,12 +92,12 @@ final class MovieFile implements AutoCloseable {
         Encoders.check(av_interleaved_write_frame(format, packet), target);
     }
 
-    /** The next stretch of sound: stereo samples at {@link ivrik.media.sound.SoundReader#RATE}. */
+    /** Appends stereo samples at {@link ivrik.media.sound.SoundReader#RATE}. */
     void sound(float[] stereo) {
         sound.add(stereo);
     }
 
-    /** All packets and sound are in: writes the end and puts the movie in its place. */
+    /** Writes the trailer and moves the movie into place. */
     void finish() {
         if (sound != null) {
             sound.finish();

@@ -19,71 +19,74 @@ import java.util.List;
 import java.util.function.LongFunction;
 
 /**
- * A movie being written: pictures in order, sound alongside, {@link #finish} at the end. Closed
- * before that, it leaves nothing under its name.
+ * Writes a movie: pictures in order, sound, then {@link #finish}. Without finish no file is left.
  */
 public final class MovieWriter implements AutoCloseable {
     private final MovieFile file;
     private final PictureEncoder encoder;
 
     /**
-     * How a movie is written.
+     * Settings of a movie.
      *
-     * @param sampling one of those that the form has
-     * @param depth of samples, where the form has a choice
-     * @param size of the pictures that come in
-     * @param odd what is done where the form has no such size
-     * @param colour what the numbers of the pictures mean; the form must carry it
+     * @param sampling a chroma subsampling of the format
+     * @param depth sample depth, if the format has a choice
+     * @param size size of the input pictures
+     * @param odd treatment of sizes that the format does not support
+     * @param colour colour space of the pictures; the format must be able to tag it
      */
     public record Options(
-            Form form,
+            ExportFormat format,
             Quality quality,
             Sampling sampling,
             Depth depth,
             boolean alpha,
             Size size,
-            Odd odd,
+            OddSizes odd,
             Rational rate,
             ColourSpace colour,
             boolean sound) {
-        /** Of sRGB pictures, with its form's usual sampling. */
-        public static Options of(Form form, Quality quality, Size size, Rational rate) {
+        /** Options for sRGB pictures with the format's default subsampling. */
+        public static Options of(ExportFormat format, Quality quality, Size size, Rational rate) {
             return new Options(
-                    form,
+                    format,
                     quality,
-                    form.samplings().getFirst(),
+                    format.samplings().getFirst(),
                     Depth.INT8,
                     false,
                     size,
-                    Odd.PAD,
+                    OddSizes.PAD,
                     rate,
                     ColourSpace.SRGB,
                     false);
         }
 
         public Options withSound(boolean s) {
-            return new Options(form, quality, sampling, depth, alpha, size, odd, rate, colour, s);
+            return new Options(format, quality, sampling, depth, alpha, size, odd, rate, colour, s);
         }
 
-        /** The size that the movie has. */
+        /** Size of the movie. */
         public Size written() {
-            return odd.size(size, form.step(sampling));
+            return odd.size(size, format.step(sampling));
         }
 
         boolean hasAlpha() {
-            return alpha && form.keepsAlpha(sampling);
+            return alpha && format.keepsAlpha(sampling);
         }
     }
 
     /**
-     * @throws ivrik.media.UnwritableTargetException if the place or the form does not do
+     * @throws ivrik.media.UnwritableTargetException if the file cannot be created or the format does not fit
      */
     public MovieWriter(Path target, Options options, Workers workers) {
-        this(target, options, options.form().container().orElseThrow(), 0, workers);
+        this(target, options, options.format().container().orElseThrow(), 0, workers);
     }
 
     private MovieWriter(
-            Path target, Options options, Form.Container container, long first, Workers workers) {
+            Path target,
+            Options options,
+            ExportFormat.Container container,
+            long first,
+            Workers workers) {
         file = new MovieFile(target, container);
         PictureEncoder opened = null;
         try {
@@ -100,21 +103,20 @@ public final class MovieWriter implements AutoCloseable {
     }
 
     /**
-     * Part of a movie, to be put together with others by {@link #join}: its pictures alone, beginning with
-     * one that needs no other.
+     * A segment for {@link #join}: pictures only, starting with a keyframe.
      *
-     * @param first the number of its first picture in the movie
+     * @param first index of its first picture in the movie
      */
     static MovieWriter part(Path target, Options options, long first, Workers workers) {
         return new MovieWriter(
-                target, options.withSound(false), options.form().part(), first, workers);
+                target, options.withSound(false), options.format().part(), first, workers);
     }
 
     /**
-     * Puts parts together: the same movie as if all had been written at once in parts of that length.
+     * Joins segments to the same movie that a single run with segments of that length writes.
      *
-     * @param frames how many there must be
-     * @param sound of each frame by its number from 0; asked for only if there is to be sound
+     * @param frames expected number of frames
+     * @param sound sound of each frame, by index from 0; requested only if sound is written
      */
     static void join(
             Path target,
@@ -123,7 +125,7 @@ public final class MovieWriter implements AutoCloseable {
             long frames,
             LongFunction<float[]> sound,
             Workers workers) {
-        Form.Container container = options.form().container().orElseThrow();
+        ExportFormat.Container container = options.format().container().orElseThrow();
         AVPacket packet = av_packet_alloc();
         try (MovieFile file = new MovieFile(target, container)) {
             try (PictureEncoder alike =
@@ -152,27 +154,27 @@ public final class MovieWriter implements AutoCloseable {
         }
     }
 
-    /** The next picture, of the size that was said. */
+    /** Appends a picture of the declared size. */
     public void picture(Frame frame) {
         picture(encoder.filled(frame));
     }
 
-    /** The next picture, one that its {@link #encoder} has filled. */
+    /** Appends a picture that was filled by {@link #encoder}. */
     void picture(AVFrame filled) {
         encoder.encode(filled, file::write);
     }
 
-    /** What fills pictures, on another thread than that which hands them in. */
+    /** The encoder that fills pictures, possibly on another thread. */
     PictureEncoder encoder() {
         return encoder;
     }
 
-    /** The next stretch of sound: stereo samples at {@link ivrik.media.sound.SoundReader#RATE}. */
+    /** Appends stereo samples at {@link ivrik.media.sound.SoundReader#RATE}. */
     public void sound(float[] stereo) {
         file.sound(stereo);
     }
 
-    /** All pictures and sound are in: write the end and put the movie in its place. */
+    /** Writes the trailer and moves the movie into place. */
     public void finish() {
         encoder.finish(file::write);
         file.finish();

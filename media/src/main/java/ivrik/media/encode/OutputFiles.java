@@ -14,14 +14,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
-/** Files about to be written, looked at before the first of them is. */
+/** Checks output files before writing. */
 public final class OutputFiles {
     private OutputFiles() {}
 
     /**
-     * Which of the files that a name and a range of frames stand for are there already.
+     * Existing files of an export.
      *
-     * @param out a file, or the pattern of a numbered sequence
+     * @param out a file or the pattern of a numbered sequence
      */
     public static List<Path> existing(Path out, FrameRange range) {
         if (!NumberedSequence.isPattern(out)) {
@@ -34,17 +34,17 @@ public final class OutputFiles {
                         .toList());
     }
 
-    /** Those of several files that are there already; folders and devices are told by writing. */
+    /** Existing regular files among several; folders and devices fail when written. */
     public static List<Path> existing(Collection<Path> outs) {
         return outs.stream().filter(Files::isRegularFile).toList();
     }
 
     /**
-     * Sees to it that nothing that is read is written over.
+     * Checks that no input is overwritten.
      *
-     * @param outs what will be written and is there already
-     * @param inputs files, or patterns of numbered sequences; what is missing is of no matter
-     * @throws UnwritableTargetException if one of {@code outs} is an input, by whatever name
+     * @param outs existing output files
+     * @param inputs files or patterns of numbered sequences; missing ones are ignored
+     * @throws UnwritableTargetException if an output is an input, under any name
      */
     public static void protect(Collection<Path> outs, Collection<Path> inputs) {
         if (outs.isEmpty()) {
@@ -55,14 +55,14 @@ public final class OutputFiles {
         for (Path out : outs) {
             if (read.contains(real(out))) {
                 throw new UnwritableTargetException(
-                        out + " would be written over, and it is read from",
+                        out + " is a source of this export and would be overwritten",
                         "choose another name or another folder",
                         null);
             }
         }
     }
 
-    /** The files that a name stands for, which may be the pattern of a numbered sequence. */
+    /** Existing files of a name, which may be the pattern of a numbered sequence. */
     static List<Path> there(Path file) {
         return Files.exists(file)
                 ? List.of(file)
@@ -80,7 +80,7 @@ public final class OutputFiles {
     }
 
     /**
-     * @throws TargetExistsException if there is one
+     * @throws TargetExistsException if the list is not empty
      */
     public static void refuse(List<Path> existing) {
         if (!existing.isEmpty()) {
@@ -88,7 +88,7 @@ public final class OutputFiles {
         }
     }
 
-    /** The name, or with the lowest number behind it that makes it free. */
+    /** The name, with the lowest number appended that makes it unused. */
     public static Path free(Path out) {
         String name = out.getFileName().toString();
         int end = name.contains("-%") ? name.indexOf("-%") : name.lastIndexOf('.');

@@ -4,25 +4,25 @@ import ivrik.media.decode.NumberedSequence;
 
 import java.nio.file.Path;
 
-/** Names of files that are made from the names of others. */
+/** Output names with placeholders. */
 public final class OutputName {
-    /** Stands for the clip's name without its ending and without the place of a number. */
+    /** The clip's name without extension and frame number. */
     public static final String NAME = "{name}";
 
-    /** Stands for the name of the folder that the clip lies in. */
+    /** The name of the clip's folder. */
     public static final String FOLDER = "{folder}";
 
-    /** Stands for the name of a take. */
+    /** The name of the take. */
     public static final String TAKE = "{take}";
 
     private OutputName() {}
 
-    /** Whether it says where a clip's own name comes. */
+    /** Whether a name contains the placeholder of the clip's name. */
     public static boolean isTemplate(String outs) {
         return outs.contains(NAME);
     }
 
-    /** What a clip becomes. */
+    /** The output of a clip. */
     public static Path of(String outs, Path input) {
         Path folder = input.toAbsolutePath().normalize().getParent().getFileName();
         return Path.of(

@@ -24,8 +24,8 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * A folder in which several processes gather the parts of one movie. With them lie the project and the order,
- * so that whoever finds it can put the movie together, and parts of different orders never meet.
+ * A folder in which several processes collect the segments of one movie. It also holds the project and the
+ * settings, so that any process can join the movie, and segments with different settings never mix.
  */
 final class PartsFolder {
     private static final Logger LOG = LoggerFactory.getLogger(PartsFolder.class);
@@ -41,16 +41,16 @@ final class PartsFolder {
         this.order = order;
     }
 
-    /** Where the parts of a movie gather. */
+    /** The folder for a target. */
     static Path of(Path out) {
         Path whole = out.toAbsolutePath();
         return whole.resolveSibling(whole.getFileName() + ENDING);
     }
 
     /**
-     * The folder beside an order's target, made if it is not there.
+     * The folder beside the target, created if missing.
      *
-     * @throws UnwritableTargetException if it holds parts of another order, or cannot be written to
+     * @throws UnwritableTargetException if it holds segments with other settings, or cannot be written
      */
     static PartsFolder begin(Export.Order order) {
         Path folder = of(order.out());
@@ -66,17 +66,17 @@ final class PartsFolder {
         }
         if (!parts.isOf(open(folder).order)) {
             throw new UnwritableTargetException(
-                    folder + " has parts of another project, or made otherwise",
-                    "throw that folder away, or choose another name",
+                    folder + " contains parts of another project or with other settings",
+                    "delete that folder or choose another name",
                     null);
         }
         return parts;
     }
 
     /**
-     * One that is there.
+     * Opens an existing folder.
      *
-     * @throws ivrik.core.IvrikException if it is none, or damaged
+     * @throws ivrik.core.IvrikException if it is not such a folder, or damaged
      */
     static PartsFolder open(Path folder) {
         if (!Files.isDirectory(folder)) {
@@ -90,21 +90,21 @@ final class PartsFolder {
         } catch (IOException | IllegalArgumentException e) {
             throw new UnreadableMediaException(
                     folder.resolve(ORDER) + " is damaged",
-                    "throw the folder away and render the parts again",
+                    "delete the folder and render the parts again",
                     e);
         }
     }
 
     private static Export.Order order(Project project, Path folder, Properties said) {
-        Form form = Forms.named(value(said, "form"));
+        ExportFormat format = ExportFormats.named(value(said, "format"));
         FrameRange range = FrameRange.parse(value(said, "frames"));
         Quality quality = Quality.valueOf(value(said, "quality"));
-        Sampling sampling = Sampling.named(value(said, "sample"));
+        Sampling sampling = Sampling.named(value(said, "sampling"));
         double scale = Double.parseDouble(value(said, "scale"));
-        Odd odd = Odd.valueOf(value(said, "odd"));
+        OddSizes odd = OddSizes.valueOf(value(said, "odd"));
         boolean dither = Boolean.parseBoolean(value(said, "dither"));
         boolean sound = Boolean.parseBoolean(value(said, "sound"));
-        return Export.Order.of(project, folder, form)
+        return Export.Order.of(project, folder, format)
                 .with(
                         o ->
                                 o.range(range)
@@ -126,10 +126,10 @@ final class PartsFolder {
 
     private static String text(Export.Order o) {
         Map<String, Object> said = new LinkedHashMap<>();
-        said.put("form", o.form().id());
+        said.put("format", o.format().id());
         said.put("frames", o.range().first() + "-" + o.range().last());
         said.put("quality", o.quality().name());
-        said.put("sample", o.sampling().id());
+        said.put("sampling", o.sampling().id());
         said.put("scale", o.scale());
         said.put("odd", o.odd().name());
         said.put("dither", o.dither());
@@ -147,12 +147,12 @@ final class PartsFolder {
         return order;
     }
 
-    /** Where a part is, or is to be written; they are numbered from 0. */
+    /** File of a segment, numbered from 0. */
     Path part(int number) {
         return folder.resolve(String.format("%04d.movie", number));
     }
 
-    /** Takes away what is there of it, and the folder if nothing else lies in it. */
+    /** Deletes the segments, and the folder if nothing else is in it. */
     void remove(int parts) {
         List<Path> ours = new ArrayList<>();
         IntStream.range(0, parts).mapToObj(this::part).forEach(ours::add);
@@ -164,7 +164,10 @@ final class PartsFolder {
             }
             Files.delete(folder);
         } catch (IOException e) {
-            LOG.warn("{} is left", folder, e); // the movie is whole: it only takes room
+            LOG.warn(
+                    "{} is left",
+                    folder,
+                    e); // the movie is complete; leftovers only use disk space
         }
     }
 }

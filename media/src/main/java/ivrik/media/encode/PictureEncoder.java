@@ -26,8 +26,8 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.Consumer;
 
 /**
- * Pictures in order becoming packets, whose times are numbers of frames. One thread may fill pictures while
- * another encodes those that are full.
+ * Encodes pictures in order to packets with times in frames. One thread may fill pictures while another
+ * encodes filled ones.
  */
 final class PictureEncoder implements AutoCloseable {
     private static final int THREADS = 2;
@@ -40,19 +40,19 @@ final class PictureEncoder implements AutoCloseable {
     private final List<AVFrame> pictures = new ArrayList<>();
     private final Queue<AVFrame> empty = new ConcurrentLinkedQueue<>();
 
-    /** What gives pictures their colours where they have only so many; null elsewhere. */
-    private final Paletted paletted;
+    /** Colour reduction for formats with a palette; null for others. */
+    private final PaletteReduction paletted;
 
-    /** Of the pictures that are filled. */
+    /** Pixel format of filled pictures. */
     private final int layout;
 
     private long next;
 
     /**
-     * @param header whether what it says of all packets does not stand in them
-     * @param first the number of the first picture
-     * @param target for what is told if it fails
-     * @throws UnwritableTargetException if the form does not do
+     * @param header whether the container stores the encoder's header separately
+     * @param first index of the first picture
+     * @param target output file, for error messages
+     * @throws UnwritableTargetException if the format does not fit
      */
     PictureEncoder(
             MovieWriter.Options options, boolean header, long first, Path target, Workers workers) {
@@ -71,7 +71,8 @@ final class PictureEncoder implements AutoCloseable {
             empty.add(room());
             paletted =
                     few
-                            ? new Paletted(options.written(), layout, context.time_base(), target)
+                            ? new PaletteReduction(
+                                    options.written(), layout, context.time_base(), target)
                             : null;
         } catch (RuntimeException e) {
             free();
@@ -80,32 +81,32 @@ final class PictureEncoder implements AutoCloseable {
     }
 
     private static AVCodecContext context(MovieWriter.Options options) {
-        Form form = options.form();
+        ExportFormat format = options.format();
         Size size = options.written();
-        if (size.width() < form.least() || size.height() < form.least()) {
+        if (size.width() < format.least() || size.height() < format.least()) {
             throw new UnwritableTargetException(
-                    form.title() + " cannot hold pictures as small as " + options.size(),
-                    "choose another form or a larger size",
+                    format.title() + " cannot hold pictures as small as " + options.size(),
+                    "choose another format or a larger size",
                     null);
         }
-        AVCodecContext c = Encoders.context(form.encoder(options.sampling()));
+        AVCodecContext c = Encoders.context(format.encoder(options.sampling()));
         c.width(size.width());
         c.height(size.height());
-        c.pix_fmt(form.pixelFormat(options.depth(), options.hasAlpha(), options.sampling()));
+        c.pix_fmt(format.pixelFormat(options.depth(), options.hasAlpha(), options.sampling()));
         c.time_base(Ffmpeg.rational(Rational.of(1).dividedBy(options.rate())));
         c.framerate(Ffmpeg.rational(options.rate()));
-        ColourTags.set(c, options.colour(), form.isRgb());
+        ColourTags.set(c, options.colour(), format.isRgb());
         return c;
     }
 
     private void open() {
         AVDictionary settings = new AVDictionary(null);
         context.thread_count(THREADS);
-        options.form()
+        options.format()
                 .settings(context, options)
                 .forEach((name, value) -> av_dict_set(settings, name, value, 0));
         try {
-            Encoders.open(context, settings, options.form().title(), options.written());
+            Encoders.open(context, settings, options.format().title(), options.written());
         } finally {
             av_dict_free(settings);
         }
@@ -115,14 +116,14 @@ final class PictureEncoder implements AutoCloseable {
         return context;
     }
 
-    /** A frame of the size that was said as a picture to be encoded. */
+    /** A picture filled from a frame of the declared size. */
     AVFrame filled(Frame frame) {
         Size size = options.written();
         Frame fitting = frame.size().equals(size) ? frame : options.odd().to(frame, size, workers);
         return filled(picture -> PixelWriter.write(fitting, picture, workers));
     }
 
-    /** The same of an opaque one, whose rows are made as they are written. */
+    /** A picture filled from an opaque frame's rows, computed as they are written. */
     AVFrame filled(ColourRows rows) {
         Size size = options.written();
         return size.equals(new Size(rows.width(), rows.height()))
@@ -144,7 +145,7 @@ final class PictureEncoder implements AutoCloseable {
         return room;
     }
 
-    /** The next picture, one that is filled; the packets that are ready are handed on. */
+    /** Encodes a filled picture and passes on finished packets. */
     void encode(AVFrame picture, Consumer<AVPacket> out) {
         picture.pts(next++);
         if (paletted == null) {
@@ -155,7 +156,7 @@ final class PictureEncoder implements AutoCloseable {
         empty.add(picture);
     }
 
-    /** There are no more: the packets that are left are handed on. */
+    /** Passes on the remaining packets. */
     void finish(Consumer<AVPacket> out) {
         if (paletted != null) {
             paletted.finish(few -> send(few, out));

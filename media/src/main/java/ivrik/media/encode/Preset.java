@@ -4,64 +4,73 @@ import ivrik.core.UnknownNameException;
 import ivrik.media.encode.Export.Order;
 
 import java.util.List;
+import java.util.Map;
 
-/** What pictures leave for, in plain words: a form with all its choices. */
+/** Export presets: a format with all its settings. */
 public enum Preset {
-    EDITING("editing", Forms.PRORES, Quality.FINEST, 1),
-    WEB("the web", Forms.AV1, Quality.GOOD, 1),
-    ALPHA("alpha kept", Forms.VP9, Quality.GOOD, 1),
-    PREVIEW("a small preview", Forms.H264, Quality.SMALL, 0.5),
-    STICKER("a sticker", Forms.WEBP, Quality.GOOD, 0.25),
-    EXACT("nothing lost", Forms.FFV1, Quality.FINEST, 1);
+    EDITING("Editing", ExportFormats.PRORES, Quality.BEST, 1),
+    WEB("Web", ExportFormats.AV1, Quality.GOOD, 1),
+    ALPHA("With alpha", ExportFormats.VP9, Quality.GOOD, 1),
+    PREVIEW("Small preview", ExportFormats.H264, Quality.SMALL, 0.5),
+    ANIMATED_IMAGE("Animated image", ExportFormats.WEBP, Quality.GOOD, 0.25),
+    LOSSLESS("Lossless master", ExportFormats.FFV1, Quality.BEST, 1);
+
+    /** Current names, by names of earlier versions. */
+    private static final Map<String, String> FORMER =
+            Map.of("sticker", "animated-image", "exact", "lossless");
 
     private final String title;
-    private final Form form;
+    private final ExportFormat format;
     private final Quality quality;
     private final double scale;
 
-    Preset(String title, Form form, Quality quality, double scale) {
+    Preset(String title, ExportFormat format, Quality quality, double scale) {
         this.title = title;
-        this.form = form;
+        this.format = format;
         this.quality = quality;
         this.scale = scale;
     }
 
-    /** On the command line. */
+    /** Name on the command line. */
     public String id() {
-        return name().toLowerCase(java.util.Locale.ROOT);
+        return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
     }
 
     public String title() {
         return title;
     }
 
-    public Form form() {
-        return form;
+    public ExportFormat format() {
+        return format;
     }
 
     public Quality quality() {
         return quality;
     }
 
-    /** Of the sequence's size. */
+    /** Relative to the sequence's size. */
     public double scale() {
         return scale;
     }
 
     /**
-     * @throws UnknownNameException if there is none of that name
+     * @throws UnknownNameException if there is no such preset
      */
     public static Preset named(String id) {
+        String present = FORMER.get(id);
+        if (present != null) {
+            throw UnknownNameException.renamed("preset", id, present);
+        }
         return UnknownNameException.find("preset", id, List.of(values()), Preset::id);
     }
 
-    /** An order with its form, quality and size. */
+    /** An export with the preset's format, quality and size. */
     public Order applied(Order order) {
         return order.with(
                 o ->
-                        o.form(form)
+                        o.format(format)
                                 .quality(quality)
-                                .sampling(form.samplings().getFirst())
+                                .sampling(format.samplings().getFirst())
                                 .scale(scale));
     }
 }

@@ -1,10 +1,10 @@
 package ivrik.media.encode;
 
-/** How good a compressed movie shall look, in plain words; docs/formats.md has what was measured. */
+/** Quality of compressed movies; {@code docs/formats.md} lists measurements. */
 public enum Quality {
-    SMALL("Small file, for a first look"),
-    GOOD("Good, for most screens"),
-    FINEST("Finest, hard to tell from lossless");
+    SMALL("Draft, small file"),
+    GOOD("Good"),
+    BEST("Best, visually close to lossless");
 
     private final String title;
 
@@ -16,12 +16,18 @@ public enum Quality {
         return title;
     }
 
+    /** The name on the command line. */
+    @Override
+    public String toString() {
+        return name().toLowerCase(java.util.Locale.ROOT);
+    }
+
     /** One of three numbers. */
     int of(int small, int good, int finest) {
         return switch (this) {
             case SMALL -> small;
             case GOOD -> good;
-            case FINEST -> finest;
+            case BEST -> finest;
         };
     }
 }

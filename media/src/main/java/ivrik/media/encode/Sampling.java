@@ -5,11 +5,11 @@ import ivrik.core.UnknownNameException;
 import java.util.Arrays;
 import java.util.List;
 
-/** How fully colour difference is kept beside luma. */
+/** Chroma subsampling. */
 public enum Sampling {
-    QUARTER("420", "usual (4:2:0)", 1, 1),
-    HALF("422", "half across (4:2:2)", 1, 0),
-    FULL("444", "whole, for colour splits (4:4:4)", 0, 0);
+    QUARTER("420", "4:2:0 (standard)", 1, 1),
+    HALF("422", "4:2:2 (half horizontal)", 1, 0),
+    FULL("444", "4:4:4 (full, for colour splits)", 0, 0);
 
     private final String id;
     private final String title;
@@ -17,8 +17,8 @@ public enum Sampling {
     final int down;
 
     /**
-     * @param across log2 of how many pixels share a sample across
-     * @param down likewise down
+     * @param across log2 of the pixels per sample horizontally
+     * @param down log2 of the pixels per sample vertically
      */
     Sampling(String id, String title, int across, int down) {
         this.id = id;
@@ -43,7 +43,7 @@ public enum Sampling {
                 .orElseThrow(
                         () ->
                                 new UnknownNameException(
-                                        "colour sampling",
+                                        "chroma sampling",
                                         id,
                                         List.of(values()).stream().map(Sampling::id).toList()));
     }

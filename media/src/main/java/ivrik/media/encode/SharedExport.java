@@ -1,7 +1,7 @@
 package ivrik.media.encode;
 
 import ivrik.core.project.FrameRange;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.UnwritableTargetException;
 
@@ -12,22 +12,25 @@ import java.util.function.LongConsumer;
 import java.util.stream.IntStream;
 
 /**
- * An export that several processes share, on one machine or on many that see the same disk. Stills go
- * straight to their names. A movie's parts, the very ones that a single export makes, gather in a folder
- * beside the target until {@link #join} puts them together: to the same bytes.
+ * An export that several processes share, on one machine or on several with a shared disk. Stills are written
+ * directly. Movie segments, the same as in a single export, collect in a folder beside the target until
+ * {@link #join} writes the movie: with the same bytes.
  */
 public final class SharedExport {
     private SharedExport() {}
 
-    /** How many pieces an order has at most: stretches of a movie, or stills. */
+    /** Number of pieces of an export: movie segments, or stills. */
     public static long count(Export.Order order) {
-        return order.form().isMovie() ? Export.parts(order.range()).size() : order.range().length();
+        return order.format().isMovie()
+                ? Export.parts(order.range()).size()
+                : order.range().length();
     }
 
     /**
-     * Sees to it, before anything is made, that an order can be shared and all is there for it.
+     * Checks that an export can be shared and that its inputs exist.
      *
-     * @throws ivrik.core.IvrikException what is missing, in the way, or made in one go
+     * @throws ivrik.core.IvrikException if a file is missing or exists already, or the format cannot be
+     *     shared
      */
     public static void check(Export.Order order) {
         inParts(order);
@@ -35,7 +38,7 @@ public final class SharedExport {
         Export.protect(order);
     }
 
-    /** Throws the parts away that wait to be joined to a movie, if there are any. */
+    /** Deletes the segments that wait for joining. */
     public static void forget(Path out) {
         Path folder = PartsFolder.of(out);
         if (Files.isDirectory(folder)) {
@@ -45,35 +48,34 @@ public final class SharedExport {
     }
 
     private static void inParts(Export.Order order) {
-        if (order.form().isMovie() && !order.form().isInParts()) {
+        if (order.format().isMovie() && !order.format().isInParts()) {
             throw new UnwritableTargetException(
-                    order.form().title() + " is made in one go, not in parts",
-                    "choose another form",
+                    order.format().title() + " cannot be rendered in parts",
+                    "choose another format",
                     null);
         }
     }
 
     /**
-     * Makes one share of an order; what is there of it already is left as it is.
+     * Renders one part of an export; existing segments are kept.
      *
-     * @param progress told how many of all frames are done up to where it is
-     * @return what is not as one would expect, in words for the user
-     * @throws ivrik.core.IvrikException what could not be read or written, or that this form is made in one go
+     * @param progress receives the number of finished frames
+     * @return notes for the user
+     * @throws ivrik.core.IvrikException if a file cannot be read or written, or the format cannot be shared
      */
     public static List<String> run(
             Export.Order order,
-            Share share,
+            ExportShare share,
             Workers workers,
             LongConsumer progress,
-            Cancel cancel) {
+            Cancellation cancel) {
         long count = count(order);
         if (share.isEmpty(count)) {
-            return List.of(
-                    "nothing is left for part " + share + ": there are only " + count + " of them");
+            return List.of("part " + share + " is empty: there are only " + count + " frames");
         }
-        if (!order.form().isMovie()) {
+        if (!order.format().isMovie()) {
             Export.Order own = order.withRange(share.of(order.range()));
-            return Export.run(own, Unfinished.of(own, share), workers, progress, cancel);
+            return Export.run(own, PartialExport.of(own, share), workers, progress, cancel);
         }
         inParts(order);
         Export.check(order);
@@ -82,10 +84,10 @@ public final class SharedExport {
                 order,
                 workers,
                 cancel,
-                (frames, words) -> {
-                    MovieWriter.Options options = frames.movieOptions(words);
+                (frames, notes) -> {
+                    MovieWriter.Options options = frames.movieOptions(notes);
                     List<FrameRange> parts = Export.parts(order.range());
-                    try (Encoding encoding = new Encoding(frames, progress)) {
+                    try (MovieEncoding encoding = new MovieEncoding(frames, progress)) {
                         for (int k = (int) share.first(count); k < share.end(count); k++) {
                             encoding.part(folder.part(k), options, parts.get(k));
                         }
@@ -95,15 +97,15 @@ public final class SharedExport {
     }
 
     /**
-     * Puts the parts of a movie together and takes their folder away.
+     * Joins the segments of a movie and deletes their folder.
      *
-     * @param folder that the shares have left, {@code NAME.parts}
-     * @param out where the movie is to be, with the ending of the form that was rendered
-     * @return what is not as one would expect, in words for the user
-     * @throws ivrik.core.IvrikException that parts are missing, and which; or what could not be read or written
+     * @param folder folder of the segments, {@code NAME.parts}
+     * @param out target with the extension of the rendered format
+     * @return notes for the user
+     * @throws ivrik.core.IvrikException if segments are missing, or a file cannot be read or written
      */
     public static List<String> join(
-            Path folder, Path out, boolean overwrite, Workers workers, Cancel cancel) {
+            Path folder, Path out, boolean overwrite, Workers workers, Cancellation cancel) {
         PartsFolder parts = PartsFolder.open(folder);
         Export.Order order = parts.order().withOut(out).withOverwrite(overwrite);
         Export.check(order);
@@ -122,18 +124,18 @@ public final class SharedExport {
                             + missing.size()
                             + " of "
                             + count
-                            + " stretches: "
+                            + " parts: "
                             + String.join(", ", missing),
-                    "render what is missing with --part, or all of it again without",
+                    "render the missing parts with --part, or everything again without it",
                     null);
         }
-        List<String> words =
+        List<String> notes =
                 ExportFrames.with(
                         order,
                         workers,
                         cancel,
                         (frames, said) -> Export.join(files, frames.movieOptions(said), frames));
         parts.remove(count);
-        return words;
+        return notes;
     }
 }

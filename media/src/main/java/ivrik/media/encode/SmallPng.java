@@ -9,12 +9,12 @@ import java.io.UncheckedIOException;
 
 import javax.imageio.ImageIO;
 
-/** Small pictures as the bytes of a PNG, to be kept within another file. */
+/** Encodes thumbnails as PNG, for storage within another file. */
 public final class SmallPng {
     private SmallPng() {}
 
     /**
-     * @param pixels a row after the other, alpha, red, green and blue of 8 bit each, premultiplied
+     * @param pixels row by row, premultiplied ARGB of 8 bits each
      */
     public static byte[] of(int[] pixels, Size size) {
         BufferedImage image =

@@ -21,9 +21,9 @@ import java.lang.foreign.MemorySegment;
 import java.nio.file.Path;
 import java.util.Arrays;
 
-/** The sound track of a movie being written: stereo floats in, packets out. */
+/** Encodes the sound track of a movie from stereo floats. */
 final class SoundEncoder implements AutoCloseable {
-    /** Samples at a time where an encoder takes any number. */
+    /** Block size for encoders that accept any. */
     private static final int ANY_BLOCK = 2048;
 
     private final Path target;

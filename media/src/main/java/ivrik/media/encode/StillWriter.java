@@ -8,8 +8,8 @@ import ivrik.core.colour.Transfer;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
-import ivrik.core.picture.Kernels;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.PlaneArithmetic;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
 import ivrik.media.file.SafeFile;
@@ -24,35 +24,35 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 
-/** Single pictures: PNG of 8 or 16 bit, TIFF of 16 bit, OpenEXR of 32-bit float. */
+/** Writes stills: PNG of 8 or 16 bits, TIFF of 16 bits, OpenEXR of 32-bit float. */
 public final class StillWriter {
     private StillWriter() {}
 
     /**
-     * Writes a frame, whole or not at all; alpha is kept if there is any.
+     * Writes a frame completely or not at all, with alpha if there is any.
      *
-     * @param depth of PNG samples: 8 bit, or 16 for anything deeper
+     * @param depth of PNG samples: 8 bits, or 16 for anything deeper
      */
     public static void write(Frame frame, Path out, Depth depth, Workers workers) {
         write(frame, out, depth, ColourSpace.SRGB, workers);
     }
 
     /**
-     * The same, of pictures of another meaning.
+     * The same in another colour space.
      *
-     * @param space one that the form carries
+     * @param space a colour space that the format can tag
      */
     public static void write(
             Frame frame, Path out, Depth depth, ColourSpace space, Workers workers) {
-        Form form = Forms.of(out);
+        ExportFormat format = ExportFormats.of(out);
         boolean alpha = !frame.isOpaque();
-        Frame ready = form == Forms.EXR ? linear(frame, workers) : frame;
+        Frame ready = format == ExportFormats.EXR ? linear(frame, workers) : frame;
         SafeFile.write(
                 out,
                 encode(
-                        form.encoder(Sampling.FULL),
-                        form.pixelFormat(depth, alpha, Sampling.FULL),
-                        form.title(),
+                        format.encoder(Sampling.FULL),
+                        format.pixelFormat(depth, alpha, Sampling.FULL),
+                        format.title(),
                         frame.size(),
                         space,
                         picture -> {
@@ -60,12 +60,12 @@ public final class StillWriter {
                         }));
     }
 
-    /** Writes one plane as a grey OpenEXR of 32-bit float: its values as they are. */
+    /** Writes one plane as a grey OpenEXR file of 32-bit floats, unchanged. */
     public static void writePlane(Plane plane, Path out, Workers workers) {
         SafeFile.write(out, exr(plane, workers));
     }
 
-    /** Writes planes as one OpenEXR of several named parts, 32-bit float: their values as they are. */
+    /** Writes planes as a multi-part OpenEXR file of 32-bit floats, unchanged. */
     static void writePlanes(List<String> names, List<Plane> planes, Path out, Workers workers) {
         SafeFile.write(
                 out, ExrParts.join(names, planes.stream().map(p -> exr(p, workers)).toList()));
@@ -83,7 +83,9 @@ public final class StillWriter {
                 });
     }
 
-    /** As OpenEXR has it: linear light, multiplied by alpha. Marked straight so that it is left so. */
+    /**
+     * Linear light, premultiplied, as OpenEXR requires; marked straight so that it is not multiplied again.
+     */
     private static Frame linear(Frame frame, Workers workers) {
         Frame straight = frame.straight(workers);
         Frame light =
@@ -91,7 +93,7 @@ public final class StillWriter {
                         straight.colour().stream()
                                 .map(
                                         p ->
-                                                Kernels.sampled(
+                                                PlaneArithmetic.sampled(
                                                         p,
                                                         (v, x, y) -> Transfer.SRGB.toLinear(v),
                                                         workers))

@@ -1,5 +1,5 @@
 /**
- * Writing footage: stills, numbered sequences and movies with sound, each whole or not at all. In:
- * core frames. Out: files. Depends on core, pixels, sound and safe files.
+ * Writes stills, numbered sequences and movies with sound, each completely or not at all. In: frames. Out:
+ * files. Depends on core, pixel, sound and file.
  */
 package ivrik.media.encode;

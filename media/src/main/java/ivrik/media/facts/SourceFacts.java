@@ -10,30 +10,30 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * What a source's file is, in words, and what can be chosen of it.
+ * Description of a source's file, and the choices it offers.
  *
- * @param colours what its tags say of them
+ * @param colours colour interpretation by the file's tags
  */
 public record SourceFacts(
-        String form,
+        String format,
         String depth,
         String colours,
         List<String> layers,
         List<SoundTracks.Track> tracks,
-        List<String> remarks) {
+        List<String> notices) {
     /**
-     * @throws ivrik.core.IvrikException if it is missing or cannot be read
+     * @throws ivrik.core.IvrikException if the file is missing or unreadable
      */
     public static SourceFacts of(Source source) {
         Path file = Path.of(source.path());
-        try (Footage footage = Footage.open(file, source.reading(), Workers.shared())) {
+        try (Footage footage = Footage.open(file, source.settings(), Workers.shared())) {
             return new SourceFacts(
-                    footage.form(),
+                    footage.format(),
                     footage.depth().name().toLowerCase(Locale.ROOT),
-                    footage.colours().word(),
+                    footage.colours().text(),
                     footage.layers(),
                     SoundTracks.of(file),
-                    footage.remarks(file));
+                    footage.notices(file));
         }
     }
 }

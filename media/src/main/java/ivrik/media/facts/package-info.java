@@ -1,5 +1,4 @@
 /**
- * What there is to say of a source's file. In: a source. Out: facts for people and scripts. Depends on
- * decoding and sound.
+ * Describes source files for people and scripts. In: a source. Out: facts. Depends on decode and sound.
  */
 package ivrik.media.facts;

@@ -9,17 +9,17 @@ import org.bytedeco.javacpp.BytePointer;
 
 import java.nio.charset.StandardCharsets;
 
-/** Small helps for FFmpeg's C interface. */
+/** Utilities for FFmpeg's C interface. */
 public final class Ffmpeg {
     static {
         av_log_set_level(AV_LOG_FATAL);
     }
 
-    private static final int LONGEST_WORD = 256;
+    private static final int MAX_MESSAGE_BYTES = 256;
 
     private Ffmpeg() {}
 
-    /** Makes sure that the library is loaded and quiet. */
+    /** Loads the library and suppresses its log. */
     public static void load() {}
 
     public static Rational rational(AVRational r) {
@@ -30,16 +30,16 @@ public final class Ffmpeg {
         return av_make_q(Math.toIntExact(r.num()), Math.toIntExact(r.den()));
     }
 
-    /** FFmpeg's word for an error code. */
-    public static String word(int error) {
-        try (BytePointer text = new BytePointer(LONGEST_WORD)) {
+    /** FFmpeg's message for an error code. */
+    public static String errorText(int error) {
+        try (BytePointer text = new BytePointer(MAX_MESSAGE_BYTES)) {
             text.fill(0);
-            av_strerror(error, text, LONGEST_WORD);
+            av_strerror(error, text, MAX_MESSAGE_BYTES);
             return text(text);
         }
     }
 
-    /** A text of C: up to its zero, or to the end of its memory if that is known and comes first. */
+    /** A C string, up to its zero byte or the end of its memory. */
     public static String text(BytePointer text) {
         if (text == null || text.isNull()) {
             return "";

@@ -8,12 +8,11 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 import java.lang.foreign.MemorySegment;
 
 /**
- * The memory of one plane of an FFmpeg frame: the whole buffer that was allocated for it, so that
- * nothing outside can be touched, and where in it the plane begins. Every access to the pixels and
- * samples of a frame goes through here.
+ * The memory of one plane of an FFmpeg frame: its allocated buffer, which bounds every access, and the
+ * plane's offset. Every access to pixels and samples of a frame uses this class.
  *
- * @param buffer what was allocated
- * @param start of the plane in it, in bytes
+ * @param buffer allocated buffer
+ * @param start offset of the plane in bytes
  */
 public record FrameMemory(MemorySegment buffer, long start) {
     /**
@@ -42,10 +41,10 @@ public record FrameMemory(MemorySegment buffer, long start) {
     }
 
     /**
-     * Sees to it that bytes of the plane lie in the buffer.
+     * Checks that bytes of the plane lie in the buffer.
      *
-     * @param first counted from where the plane begins, may be negative where rows run upward
-     * @param last likewise, included
+     * @param first offset relative to the plane; negative if rows run upwards
+     * @param last offset of the last byte, inclusive
      * @throws IllegalArgumentException if they do not
      */
     public void check(long first, long last) {

@@ -8,11 +8,11 @@ import java.lang.foreign.ValueLayout;
 import java.lang.invoke.MethodHandle;
 import java.util.Optional;
 
-/** Environment variables as native code sees them, which Java's own cannot set. */
+/** Environment variables of native code, which Java cannot set. */
 public final class NativeEnvironment {
     private NativeEnvironment() {}
 
-    /** Sets a variable unless it is set already; does nothing where the system has no such call. */
+    /** Sets a variable unless it is set; has no effect on systems without the call. */
     public static void set(String name, String value) {
         if (System.getenv(name) != null) {
             return;

@@ -1,5 +1,4 @@
 /**
- * Crossing into FFmpeg: its numbers, its words, and the memory of its frames, never beyond what was
- * allocated. Depends on core and FFmpeg.
+ * Access to FFmpeg: numbers, messages and bounds-checked frame memory. Depends on core and FFmpeg.
  */
 package ivrik.media.ffmpeg;

@@ -8,10 +8,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
-/**
- * What stands in a file, told by the SHA-256 of its bytes, or that there is none: so that it is
- * noticed when another program has changed, replaced, renamed or deleted it.
- */
+/** The SHA-256 hash of a file's content, or its absence; detects changes by other programs. */
 public record FileVersion(String sha256) {
     public static final FileVersion NONE = new FileVersion("");
 

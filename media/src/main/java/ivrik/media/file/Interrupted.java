@@ -9,7 +9,7 @@ import java.nio.file.Path;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** What is to be removed if the process is asked to end while it is being written. */
+/** Files to delete if the process is terminated while writing. */
 final class Interrupted {
     private static final Logger LOG = LoggerFactory.getLogger(Interrupted.class);
     private static final Set<Path> UNFINISHED = ConcurrentHashMap.newKeySet();

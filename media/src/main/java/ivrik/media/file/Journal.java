@@ -9,9 +9,9 @@ import java.nio.file.Path;
 import java.util.concurrent.atomic.AtomicLong;
 
 /**
- * The work of one window as of a moment ago, in a file of its own that only its user may read: beside
- * the project, or in the user's data folder while the work has no name. It is a project file like any
- * other. One that is still there when its window's process has ended is {@link LostWork}.
+ * Backup of one window's unsaved work: a project file that only its user may read, beside the project, or in
+ * the user's data folder for an unnamed project. A journal whose window's process has ended is
+ * {@link RecoverableWork}.
  */
 public final class Journal {
     static final String ENDING = ".journal";
@@ -22,22 +22,26 @@ public final class Journal {
     private Journal(Path folder, String prefix) {
         this.file =
                 folder.resolve(
-                        prefix + Owner.self().token() + "." + NUMBER.incrementAndGet() + ENDING);
+                        prefix
+                                + ProcessOwner.self().token()
+                                + "."
+                                + NUMBER.incrementAndGet()
+                                + ENDING);
     }
 
-    /** A new one for a window's work on a saved project. */
+    /** A journal for a saved project. */
     public static Journal beside(Path project) {
         return new Journal(project.toAbsolutePath().getParent(), prefix(project));
     }
 
-    /** A new one for a window's work that has no name yet, or whose folder cannot be written to. */
+    /** A journal for an unnamed project, or one whose folder is not writable. */
     public static Journal unnamed(Path dataFolder) {
         return new Journal(dataFolder, UNNAMED);
     }
 
     static final String UNNAMED = "unnamed" + ProjectFile.ENDING + ".";
 
-    /** What the names of all journals of a project begin with. */
+    /** Common prefix of all journals of a project. */
     static String prefix(Path project) {
         return "." + SafeFile.shortened(project.getFileName().toString()) + ".";
     }
@@ -47,7 +51,7 @@ public final class Journal {
     }
 
     /**
-     * @param project with whole media paths; they are written relative to the journal's folder
+     * @param project with absolute media paths, stored relative to the journal's folder
      */
     public void write(Project project) {
         try {
@@ -59,7 +63,7 @@ public final class Journal {
                 file, ProjectJson.write(ProjectFile.relative(project, file.getParent())));
     }
 
-    /** The work is saved, or not wanted. */
+    /** Deletes the journal after saving or discarding. */
     public void clear() {
         try {
             Files.deleteIfExists(file);

@@ -14,47 +14,47 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 
-/** The user's own looks: one file each, in a folder of theirs. */
+/** The user's own looks: one file each, in one folder. */
 public final class LookLibrary {
     public static final String ENDING = ".look.json";
 
     private final Path folder;
 
     /**
-     * @param folder which need not be there yet
+     * @param folder created when needed
      */
     public LookLibrary(Path folder) {
         this.folder = folder;
     }
 
-    /** Where this user's looks are. */
+    /** Default folder of this user. */
     public static Path usual() {
         return in(UserFolder.data());
     }
 
-    /** Where they are in a folder of settings. */
+    /** The folder within a data folder. */
     public static Path in(Path data) {
         return data.resolve("looks");
     }
 
     /**
-     * A look that is kept.
+     * A saved look.
      *
-     * @param problems what of its file could not be read, and is left out
-     * @param picture the bytes of a small PNG; none where it has none
+     * @param problems messages about parts that could not be read
+     * @param picture thumbnail as PNG; empty if there is none
      */
-    public record Kept(Path file, Look look, List<String> problems, byte[] picture) {}
+    public record SavedLook(Path file, Look look, List<String> problems, byte[] picture) {}
 
     /**
-     * All that is there, by their titles.
+     * All saved looks, sorted by title.
      *
-     * @param faults what could not be read at all, in words
+     * @param faults messages about unreadable files
      */
-    public record Contents(List<Kept> looks, List<String> faults) {}
+    public record Contents(List<SavedLook> looks, List<String> faults) {}
 
-    /** Reads all of it. */
+    /** Reads the library. */
     public Contents contents() {
-        List<Kept> looks = new ArrayList<>();
+        List<SavedLook> looks = new ArrayList<>();
         List<String> faults = new ArrayList<>();
         for (Path file : files()) {
             try {
@@ -63,7 +63,7 @@ public final class LookLibrary {
                 faults.add(file.getFileName() + ": " + e.oneLine());
             }
         }
-        looks.sort(Comparator.comparing(k -> k.look().shownName().toLowerCase(Locale.ROOT)));
+        looks.sort(Comparator.comparing(k -> k.look().displayName().toLowerCase(Locale.ROOT)));
         return new Contents(List.copyOf(looks), List.copyOf(faults));
     }
 
@@ -78,20 +78,20 @@ public final class LookLibrary {
         }
     }
 
-    /** Whether a file is named as looks are. */
+    /** Whether a file has the extension of looks. */
     public static boolean isLook(Path file) {
         String name = file.getFileName().toString();
         return name.endsWith(ENDING) && !name.startsWith(".");
     }
 
     /**
-     * A look file anywhere, as far as it can be read.
+     * Reads any look file, as far as possible.
      *
-     * @throws IvrikException if it is missing, no look, or of a newer version
+     * @throws IvrikException if it is missing, not a look, or of a newer version
      */
-    public static Kept read(Path file) {
+    public static SavedLook read(Path file) {
         LookJson.Reading reading = reading(file);
-        return new Kept(file, reading.look(), reading.problems(), reading.picture());
+        return new SavedLook(file, reading.look(), reading.problems(), reading.picture());
     }
 
     private static LookJson.Reading reading(Path file) {
@@ -102,13 +102,13 @@ public final class LookLibrary {
         }
     }
 
-    /** Writes a look anywhere, whole or not at all. */
+    /** Writes a look to any file, completely or not at all. */
     public static void write(Look look, byte[] picture, Path file) {
         SafeFile.write(file, LookJson.write(look, picture));
     }
 
-    /** Keeps a look under its name, in the place of what was kept under that. */
-    public Path keep(Look look, byte[] picture) {
+    /** Saves a look under its name; replaces an existing one. */
+    public Path save(Look look, byte[] picture) {
         try {
             Files.createDirectories(folder);
         } catch (IOException e) {
@@ -119,7 +119,7 @@ public final class LookLibrary {
         return file;
     }
 
-    /** Takes one out, for good. */
+    /** Deletes a look permanently. */
     public void remove(Path file) {
         try {
             Files.deleteIfExists(file);

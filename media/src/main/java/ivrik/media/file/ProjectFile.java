@@ -15,30 +15,29 @@ import java.nio.file.Path;
 import java.util.function.UnaryOperator;
 
 /**
- * Projects on disk. In a file media paths are relative to its folder, where they can be; a project
- * that is open has whole paths, which hold wherever it is saved. Fonts that lie beside it are made known if its titles
- * need them.
+ * Project files. Stored media paths are relative to the project's folder where possible; an open project has
+ * absolute paths. Fonts beside a project are registered if its titles need them.
  */
 public final class ProjectFile {
     public static final String ENDING = ".ivrik";
 
-    /** Tables lie in looks and projects: one of 129 points has 60 MB. */
+    /** Limit for files with embedded tables; a table of 129 points has 60 MB. */
     private static final long LARGEST_BYTES = 256L << 20;
 
     private ProjectFile() {}
 
     /**
-     * Reads a project as far as it can be, its media paths whole; the file is not touched.
+     * Reads a project as far as possible, with absolute media paths; the file is not changed.
      *
-     * @throws MissingFileException if it is not there
-     * @throws UnreadableMediaException if it cannot be read at all
-     * @throws ivrik.core.json.ForeignFileException if it is no project, or a newer one
+     * @throws MissingFileException if the file does not exist
+     * @throws UnreadableMediaException if the file cannot be read at all
+     * @throws ivrik.core.json.ForeignFileException if the file is not a project, or of a newer version
      */
     public static ProjectJson.Reading open(Path file) {
         return parse(text(file), file);
     }
 
-    /** The project in a file's text, its media paths whole. */
+    /** Parses a project's text, with absolute media paths. */
     public static ProjectJson.Reading parse(String text, Path file) {
         ProjectJson.Reading reading;
         try {
@@ -58,7 +57,7 @@ public final class ProjectFile {
         return new ProjectJson.Reading(whole, reading.problems());
     }
 
-    /** Where a link to a project leads to; of one that is missing, which is told when it is read, its whole path. */
+    /** The target of a link; the absolute path of a missing file. */
     public static Path real(Path file) {
         try {
             return file.toRealPath();
@@ -67,7 +66,7 @@ public final class ProjectFile {
         }
     }
 
-    /** The text of a JSON file of ours. */
+    /** The text of one of Ivrik's JSON files. */
     public static String text(Path file) {
         if (!Files.isRegularFile(file)) {
             throw new MissingFileException(file.toString());
@@ -77,24 +76,24 @@ public final class ProjectFile {
         } catch (IOException e) {
             throw new UnreadableMediaException(
                     "cannot read " + file,
-                    "check that you may read it and that its disk is there",
+                    "check the read permission and that the disk is mounted",
                     e);
         }
     }
 
-    /** Writes a project, whole or not at all; what was written. */
+    /** Writes a project completely or not at all; returns the text. */
     public static String save(Path file, Project project) {
         String text = ProjectJson.write(relative(project, file.toAbsolutePath().getParent()));
         SafeFile.write(file, text);
         return text;
     }
 
-    /** The project with its media paths as seen from a folder. */
+    /** The project with media paths relative to a folder. */
     public static Project relative(Project project, Path folder) {
         return withPaths(project, path -> relative(folder, Path.of(path)));
     }
 
-    /** The project with media paths that are relative to a folder made whole. */
+    /** The project with relative media paths resolved against a folder. */
     public static Project whole(Project project, Path folder) {
         return withPaths(
                 project, path -> folder.toAbsolutePath().resolve(path).normalize().toString());
@@ -107,7 +106,7 @@ public final class ProjectFile {
                         .toList());
     }
 
-    /** A path as seen from a folder, with forward slashes on any system; whole where it lies on another disk. */
+    /** A path relative to a folder, with forward slashes; absolute if on another disk. */
     public static String relative(Path folder, Path media) {
         Path absolute = media.toAbsolutePath().normalize();
         Path base = folder.toAbsolutePath().normalize();

@@ -16,21 +16,21 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * One window's claim on a project: a small hidden file beside it that says who has it open, locked as
- * long as that process lives. Where a folder cannot be written to or its disk has no locks, nobody
- * holds anything, and whoever saves is only checked by {@link FileVersion}.
+ * One window's lock on a project: a small hidden file beside the project that names the holder and stays
+ * locked while the process runs. On read-only folders and disks without locks nothing is locked, and saving
+ * is only checked by {@link FileVersion}.
  */
 public final class ProjectLock implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(ProjectLock.class);
     private static final String ENDING = ".open";
 
-    /** Beyond all text, because on some systems what is locked cannot be read. */
+    /** Byte to lock, beyond the text, because some systems cannot read locked bytes. */
     private static final long LOCKED_BYTE = 1L << 40;
 
     private static final int TRIES = 20;
 
-    /** Of this process, which would lose its lock by closing a second channel on the file. */
-    private static final Map<Path, Holder> MINE = new ConcurrentHashMap<>();
+    /** Locks of this process, which would lose a lock by closing a second channel to the file. */
+    private static final Map<Path, ProjectHolder> MINE = new ConcurrentHashMap<>();
 
     private final Path file;
     private final FileChannel channel;
@@ -41,21 +41,23 @@ public final class ProjectLock implements AutoCloseable {
     }
 
     /**
-     * Claims a project.
+     * Locks a project.
      *
-     * @throws ProjectHeldException if another window has it
+     * @throws ProjectLockedException if another window has it open
      */
     public static ProjectLock take(Path project) {
         Path absolute = project.toAbsolutePath();
         Path file = absolute.resolveSibling("." + absolute.getFileName() + ENDING);
-        Holder me = new Holder(System.getProperty("user.name"), Owner.self(), Instant.now());
-        Holder other = MINE.putIfAbsent(file, me);
+        ProjectHolder me =
+                new ProjectHolder(
+                        System.getProperty("user.name"), ProcessOwner.self(), Instant.now());
+        ProjectHolder other = MINE.putIfAbsent(file, me);
         if (other != null) {
-            throw new ProjectHeldException(project, other);
+            throw new ProjectLockedException(project, other);
         }
         try {
             return new ProjectLock(file, locked(file, project, me));
-        } catch (ProjectHeldException e) {
+        } catch (ProjectLockedException e) {
             MINE.remove(file);
             throw e;
         } catch (IOException e) {
@@ -64,7 +66,8 @@ public final class ProjectLock implements AutoCloseable {
         }
     }
 
-    private static FileChannel locked(Path file, Path project, Holder me) throws IOException {
+    private static FileChannel locked(Path file, Path project, ProjectHolder me)
+            throws IOException {
         for (int i = 0; i < TRIES; i++) {
             FileChannel channel =
                     FileChannel.open(
@@ -77,8 +80,9 @@ public final class ProjectLock implements AutoCloseable {
             if (lock != null) {
                 channel.truncate(0);
                 channel.write(ByteBuffer.wrap(me.text().getBytes(StandardCharsets.UTF_8)), 0);
-                // The name leads to another file if the one before has just taken its own away.
-                // Reading through it gives up the lock where locks are POSIX's.
+                // The path may refer to a new file if the previous holder has just deleted its own.
+                // Reading
+                // through the path releases POSIX locks.
                 there = Files.exists(file) ? Files.readString(file) : "";
                 lock.release();
                 lock = channel.tryLock(LOCKED_BYTE, 1, false);
@@ -88,13 +92,14 @@ public final class ProjectLock implements AutoCloseable {
             }
             channel.close();
             if (lock == null) {
-                throw new ProjectHeldException(project, Holder.parse(Files.readString(file)));
+                throw new ProjectLockedException(
+                        project, ProjectHolder.parse(Files.readString(file)));
             }
         }
         throw new IOException(file + " changes all the time");
     }
 
-    /** Another may have it. */
+    /** Releases the lock. */
     @Override
     public void close() {
         MINE.remove(file);
@@ -104,7 +109,7 @@ public final class ProjectLock implements AutoCloseable {
         try (channel) {
             Files.deleteIfExists(file);
         } catch (IOException e) {
-            LOG.warn("{} could not be taken away", file, e);
+            LOG.warn("{} could not be deleted", file, e);
         }
     }
 }

@@ -17,14 +17,13 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicLong;
 
 /**
- * A file being written under another name beside its target; it takes the target's place only when
- * it is whole. Closed before that, it leaves nothing, and the target as it was. A target that is a
- * link stays one, and what it leads to is replaced; a file's permissions are kept.
+ * Writes a file under a temporary name and moves it into place when complete. Without {@link #finish} nothing
+ * is left and the target is unchanged. The target of a link is replaced, and permissions are kept.
  */
 public final class SafeFile implements AutoCloseable {
     private static final String ENDING = ".part";
 
-    /** Of UTF-8: systems keep names of 255, and more comes before and after. */
+    /** Bytes of UTF-8; systems allow 255, and a prefix and suffix are added. */
     private static final int LONGEST_NAME = 120;
 
     private static final Set<PosixFilePermission> PRIVATE =
@@ -37,7 +36,7 @@ public final class SafeFile implements AutoCloseable {
     private boolean done;
 
     /**
-     * @throws UnwritableTargetException if the folder is missing or cannot be written to
+     * @throws UnwritableTargetException if the folder is missing or not writable
      */
     public SafeFile(Path target) {
         this(target, null);
@@ -48,19 +47,23 @@ public final class SafeFile implements AutoCloseable {
         Path folder = this.target.getParent();
         if (folder == null || !Files.isDirectory(folder)) {
             throw new UnwritableTargetException(
-                    "there is no folder " + folder,
-                    "create it, or choose another place for " + target.getFileName(),
+                    "folder " + folder + " does not exist",
+                    "create it or choose another folder for " + target.getFileName(),
                     null);
         }
         if (Files.isDirectory(this.target)) {
             throw new UnwritableTargetException(
-                    target + " is a folder", "choose the name of a file in it", null);
+                    target + " is a folder", "choose a file name inside it", null);
         }
         refuseToReplace(target);
         Leftovers.remove(folder, prefix(), ENDING);
         this.aside =
                 folder.resolve(
-                        prefix() + Owner.self().token() + "." + NUMBER.incrementAndGet() + ENDING);
+                        prefix()
+                                + ProcessOwner.self().token()
+                                + "."
+                                + NUMBER.incrementAndGet()
+                                + ENDING);
         try {
             this.permissions = kept(asked);
             if (permissions == null) {
@@ -68,22 +71,22 @@ public final class SafeFile implements AutoCloseable {
             } else {
                 Files.createFile(aside, PosixFilePermissions.asFileAttribute(PRIVATE));
             }
-            Interrupted.remove(aside); // an interrupted run leaves nothing either
+            Interrupted.remove(aside); // an interrupted process leaves no file either
         } catch (IOException e) {
             throw unwritable(e);
         }
     }
 
-    /** Devices and pipes cannot be replaced, and what is protected is not meant to be. */
+    /** Refuses devices, pipes and write-protected files. */
     private void refuseToReplace(Path asked) {
         if (Files.exists(target) && !Files.isRegularFile(target)) {
             throw new UnwritableTargetException(
-                    asked + " is no ordinary file", "choose another name", null);
+                    asked + " is not a regular file", "choose another name", null);
         }
         if (Files.exists(target) && !Files.isWritable(target)) {
             throw new UnwritableTargetException(
-                    asked + " is protected against writing",
-                    "take the protection away, or choose another name",
+                    asked + " is write-protected",
+                    "remove the write protection or choose another name",
                     null);
         }
     }
@@ -100,12 +103,12 @@ public final class SafeFile implements AutoCloseable {
         }
     }
 
-    /** What the names of all parts of this target begin with. */
+    /** Common prefix of the temporary files of this target. */
     private String prefix() {
         return "." + shortened(target.getFileName().toString()) + ".";
     }
 
-    /** A name with room before and after it; what is cut off is still told apart. */
+    /** A name shortened to leave room for prefix and suffix, still unique. */
     static String shortened(String name) {
         if (bytes(name) <= LONGEST_NAME) {
             return name;
@@ -121,7 +124,7 @@ public final class SafeFile implements AutoCloseable {
         return name.getBytes(StandardCharsets.UTF_8).length;
     }
 
-    /** Those asked for, else those of the file that it will replace; null for the usual ones. */
+    /** The requested permissions, or those of the replaced file; null for the default. */
     private Set<PosixFilePermission> kept(Set<PosixFilePermission> asked) throws IOException {
         boolean posix = isPosix(target);
         return !posix || asked != null || !Files.exists(target)
@@ -129,17 +132,17 @@ public final class SafeFile implements AutoCloseable {
                 : Files.getPosixFilePermissions(target);
     }
 
-    /** Writes a whole text. */
+    /** Writes text. */
     public static void write(Path target, String text) {
         write(target, text.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** Writes whole bytes. */
+    /** Writes bytes. */
     public static void write(Path target, byte[] bytes) {
         write(new SafeFile(target), bytes);
     }
 
-    /** Writes a whole text that only its owner may read. */
+    /** Writes text that only the owner may read. */
     public static void writePrivately(Path target, String text) {
         write(new SafeFile(target, PRIVATE), text.getBytes(StandardCharsets.UTF_8));
     }
@@ -153,12 +156,12 @@ public final class SafeFile implements AutoCloseable {
         }
     }
 
-    /** Where to write until it is whole. */
+    /** Temporary path for writing. */
     public Path aside() {
         return aside;
     }
 
-    /** It is whole: force it to the disk and put it in its place, and force that to the disk too. */
+    /** Flushes the file to disk, moves it into place and flushes the folder. */
     public void finish() {
         try {
             try (FileChannel channel = FileChannel.open(aside, StandardOpenOption.WRITE)) {
@@ -188,7 +191,7 @@ public final class SafeFile implements AutoCloseable {
         return file.getFileSystem().supportedFileAttributeViews().contains("posix");
     }
 
-    /** So that the new name survives a loss of power. Others open no folder for that. */
+    /** Makes the new name survive a power failure. Systems that cannot open folders do without. */
     private static void forceFolder(Path folder) throws IOException {
         if (!isPosix(folder)) {
             return;
@@ -214,24 +217,22 @@ public final class SafeFile implements AutoCloseable {
         return fault(target, e);
     }
 
-    /** What keeps {@code target} from being written, in plain words. */
+    /** The reason why {@code target} cannot be written. */
     public static UnwritableTargetException fault(Path target, IOException e) {
         String why = e.getMessage() == null ? "" : e.getMessage().toLowerCase(Locale.ROOT);
         if (why.contains("no space")) {
             return new UnwritableTargetException(
                     "the disk is full while writing " + target,
-                    "free some space or choose another disk",
+                    "free disk space or choose another disk",
                     e);
         }
         if (why.contains("too large") || why.contains("quota")) {
             return new UnwritableTargetException(
-                    target + " is larger than there is room for",
-                    "choose another disk, or ask for a larger share of this one",
+                    target + " exceeds the disk quota or the largest file size",
+                    "choose another disk or ask for a larger quota",
                     e);
         }
         return new UnwritableTargetException(
-                "cannot write " + target,
-                "check that you may write there, or choose another place",
-                e);
+                "cannot write " + target, "check the write permission or choose another folder", e);
     }
 }

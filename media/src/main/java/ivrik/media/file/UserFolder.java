@@ -4,11 +4,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** Where this user's settings, logs and unnamed work are kept. */
+/** Folder of this user's settings, logs and unnamed work. */
 public final class UserFolder {
     private UserFolder() {}
 
-    /** {@code IVRIK_DATA} if set, else the platform's own place; created if need be. */
+    /** {@code IVRIK_DATA} if set, else the platform's default; created if missing. */
     public static Path data() {
         Path folder = place();
         try {

@@ -1,5 +1,2 @@
-/**
- * Files written aside and moved into place, project files and their journals. Depends on core's JSON
- * forms.
- */
+/** Atomic file writing, project files, locks and journals. Depends on core's JSON. */
 package ivrik.media.file;

@@ -1,6 +1,6 @@
 package ivrik.media.grade;
 
-import ivrik.core.look.Amounts;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.motion.Value;
 import ivrik.core.treatment.Settings;
 import ivrik.core.treatment.SlopeOffsetPower;
@@ -23,8 +23,8 @@ import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 
 /**
- * The first correction of an ASC colour decision list, version 1.2: a slope, an offset and a power for each of
- * red, green and blue, and a saturation.
+ * The first correction of an ASC colour decision list, version 1.2: slope, offset and power of red, green and
+ * blue, and saturation.
  */
 public record DecisionList(
         List<Double> slope, List<Double> offset, List<Double> power, double saturation) {
@@ -37,7 +37,7 @@ public record DecisionList(
         power = List.copyOf(power);
     }
 
-    /** What {@link SlopeOffsetPower} does by these settings. */
+    /** The correction of {@link SlopeOffsetPower} settings. */
     public static DecisionList of(Settings settings) {
         return new DecisionList(
                 three(settings, "slope-"),
@@ -50,30 +50,30 @@ public record DecisionList(
         return CHANNELS.stream().map(c -> settings.number(what + c)).toList();
     }
 
-    /** Amounts of {@link SlopeOffsetPower} that do this. */
-    Amounts in(Amounts rest) {
-        Amounts amounts = rest.with("saturation", Value.of(saturation));
+    /** Settings of {@link SlopeOffsetPower} with this correction. */
+    ChannelSettings in(ChannelSettings rest) {
+        ChannelSettings settings = rest.with("saturation", Value.of(saturation));
         for (int c = 0; c < CHANNELS.size(); c++) {
             String channel = CHANNELS.get(c);
-            amounts =
-                    amounts.with("slope-" + channel, Value.of(slope.get(c)))
+            settings =
+                    settings.with("slope-" + channel, Value.of(slope.get(c)))
                             .with("offset-" + channel, Value.of(offset.get(c)))
                             .with("power-" + channel, Value.of(power.get(c)));
         }
-        return amounts;
+        return settings;
     }
 
     /**
-     * Reads the first correction of a list; what it does not say does nothing.
+     * Reads the first correction of a file; missing values have no effect.
      *
-     * @throws UnreadableMediaException if there is none, or a number of it is none or out of range
+     * @throws UnreadableMediaException if there is none, or a number is invalid
      */
     public static DecisionList read(Path file) {
         Document document = document(file);
         if (document.getElementsByTagNameNS("*", "SOPNode").getLength() == 0
                 && document.getElementsByTagNameNS("*", "SatNode").getLength() == 0
                 && document.getElementsByTagNameNS("*", "SATNode").getLength() == 0) {
-            throw damaged(file, "there is no correction in it", null);
+            throw damaged(file, "the file contains no correction", null);
         }
         List<Double> saturation = numbers(document, "Saturation", 1, 1, file);
         return new DecisionList(
@@ -111,11 +111,11 @@ public record DecisionList(
                 return number;
             }
         } catch (NumberFormatException e) {
-            throw damaged(file, name + " has '" + text + "', which is no number", e);
+            throw damaged(file, name + " contains '" + text + "', which is not a number", e);
         }
         throw damaged(
                 file,
-                name + " lies between " + range.min() + " and " + range.max() + ", not at " + text,
+                name + " must be between " + range.min() + " and " + range.max() + ", not " + text,
                 null);
     }
 
@@ -137,12 +137,12 @@ public record DecisionList(
 
     private static UnreadableMediaException damaged(Path file, String what, Exception cause) {
         return new UnreadableMediaException(
-                file + " is no colour decision list that can be read: " + what,
-                "write it again, or choose another",
+                file + " cannot be read as a colour decision list: " + what,
+                "export the file again or choose another",
                 cause);
     }
 
-    /** As a list of this one correction, the {@code .cc} form. */
+    /** This correction as a {@code .cc} file. */
     public String text(String id) {
         return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n"
                 + "<ColorCorrection xmlns=\""

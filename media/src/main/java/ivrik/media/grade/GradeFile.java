@@ -2,9 +2,9 @@ package ivrik.media.grade;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.ColourTable;
-import ivrik.core.colour.CubeText;
-import ivrik.core.look.KeptLook;
+import ivrik.core.colour.CubeFormat;
 import ivrik.core.look.Look;
+import ivrik.core.look.PortableLook;
 import ivrik.core.motion.Value;
 import ivrik.core.render.LookLattice;
 import ivrik.core.render.Plan.LookPlan;
@@ -26,20 +26,22 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Files that hold a grade: {@code .cube} tables, and {@code .cc}, {@code .ccc}, {@code .cdl} decision lists. */
+/**
+ * Grade files: {@code .cube} tables, and {@code .cc}, {@code .ccc}, {@code .cdl} decision lists.
+ */
 public final class GradeFile {
     private static final String TABLE = ".cube";
     private static final String SLOPE_OFFSET_POWER = new SlopeOffsetPower().description().id();
 
-    /** Why a look is no decision list. */
+    /** Reason why a look is not a decision list. */
     public static final String NO_DECISIONS =
-            "a colour decision list holds one 'Slope, offset, power' and nothing else";
+            "a colour decision list can only hold one 'Slope, offset, power' treatment";
 
     private static final List<String> DECISIONS = List.of(".cc", ".ccc", ".cdl");
 
     private GradeFile() {}
 
-    /** Whether a file is named as one of these. */
+    /** Whether a file has the extension of one of these. */
     public static boolean isGrade(Path file) {
         return isTable(file) || isDecisions(file);
     }
@@ -58,31 +60,32 @@ public final class GradeFile {
     }
 
     /**
-     * A look that does to a picture what the file says.
+     * A look with the grade of a file.
      *
-     * @throws ivrik.core.IvrikException if it is missing or damaged; it says where
+     * @throws ivrik.core.IvrikException if the file is missing or damaged; the message says where
      */
     public static Look look(Path file) {
         String title = Import.name(file);
-        Look rest = Look.atRest(KeptLook.name(title), new Rgb(), treatment(file)).withTitle(title);
+        Look rest =
+                Look.atRest(PortableLook.name(title), new Rgb(), treatment(file)).withTitle(title);
         if (isDecisions(file)) {
-            return rest.withAmounts(0, 0, DecisionList.read(file)::in);
+            return rest.withSettings(0, 0, DecisionList.read(file)::in);
         }
         ColourTable table = table(file);
         return rest.withStep(rest.steps().getFirst().id(), s -> s.withOwnTable(table))
-                .withAmounts(0, 0, a -> a.with(Parameter.AMOUNT, Value.of(100)));
+                .withSettings(0, 0, a -> a.with(Parameter.AMOUNT, Value.of(100)));
     }
 
     private static Treatment treatment(Path file) {
         return isTable(file) ? new LookupTable() : new SlopeOffsetPower();
     }
 
-    /** The decision list that a look is at a frame; empty if it is more than one slope, offset and power. */
+    /** The decision list of a look at a frame; empty if the look has any other effect. */
     public static Optional<DecisionList> decisions(Look look, long frame) {
         LookPlan plan = LookLattice.planned(look, frame);
         List<PictureStepPlan> steps =
                 Stream.concat(plan.prepare().stream(), plan.finish().stream()).toList();
-        return plan.treatsLanes()
+        return plan.treatsChannels()
                         || steps.size() != 1
                         || !steps.getFirst().treatment().equals(SLOPE_OFFSET_POWER)
                 ? Optional.empty()
@@ -90,16 +93,17 @@ public final class GradeFile {
     }
 
     /**
-     * Writes what a look makes of each colour at a frame: a table, or where the file is named so a decision list.
+     * Writes the effect of a look on colours at a frame: a table, or a decision list by the file's extension.
      *
      * @param points of a table along each side
-     * @throws ivrik.core.IvrikException if that depends on more than the colour, or a decision list cannot hold it
+     * @throws ivrik.core.IvrikException if the effect depends on more than the colour, or a decision list
+     *     cannot represent it
      */
     public static void write(Look look, Path file, int points, long frame) {
         if (!isDecisions(file)) {
             LookLattice lattice =
                     LookLattice.of(look, points, frame, ColourSpace.SRGB, Workers.shared());
-            SafeFile.write(file, CubeText.write(lattice.table(look.shownName())));
+            SafeFile.write(file, CubeFormat.write(lattice.table(look.displayName())));
             return;
         }
         DecisionList list =
@@ -108,7 +112,7 @@ public final class GradeFile {
                                 () ->
                                         new UnwritableTargetException(
                                                 NO_DECISIONS,
-                                                "write a .cube of " + look.shownName(),
+                                                "write a .cube of " + look.displayName(),
                                                 null));
         SafeFile.write(file, list.text(look.name()));
     }
@@ -116,9 +120,9 @@ public final class GradeFile {
     /**
      * The table in a file.
      *
-     * @throws ivrik.core.colour.DamagedTableException if it is damaged; it says in which line
+     * @throws ivrik.core.colour.DamagedTableException if the file is damaged; the message names the line
      */
     public static ColourTable table(Path file) {
-        return CubeText.read(ProjectFile.text(file), file.getFileName().toString());
+        return CubeFormat.read(ProjectFile.text(file), file.getFileName().toString());
     }
 }

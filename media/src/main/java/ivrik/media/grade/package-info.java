@@ -1,5 +1,5 @@
 /**
- * Grades of other programs: lookup tables and colour decision lists come in as looks of one treatment, and go out
- * of looks. Depends on core and on how texts are read.
+ * Exchange of grades: lookup tables and colour decision lists become looks with one treatment, and looks
+ * become tables. Depends on core and file.
  */
 package ivrik.media.grade;

@@ -22,11 +22,11 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Which files a project is made of, fonts of its titles among them, and by which names they lie in its package. */
+/** The files of a project, including title fonts, and their names in the package. */
 final class PackedFiles {
     private static final String FOLDER = "media/";
 
-    /** What a vector graphic links. */
+    /** Links in a vector graphic. */
     private static final Pattern LINK =
             Pattern.compile("(?:href|src)\\s*=\\s*[\"']([^\"'#]+)|url\\(\\s*[\"']?([^\"')#]+)");
 
@@ -34,8 +34,8 @@ final class PackedFiles {
     private final Project project;
 
     /**
-     * @param whole a project with whole media paths
-     * @throws MissingFileException if one of its files is not there
+     * @param whole project with absolute media paths
+     * @throws MissingFileException if a file is missing
      */
     PackedFiles(Project whole) {
         project = whole.withSources(whole.sources().stream().map(this::packed).toList());
@@ -48,7 +48,7 @@ final class PackedFiles {
                 .forEach(font -> files.put(FontFiles.FOLDER + "/" + font.getFileName(), font));
     }
 
-    /** The project, its media where they lie in the package. */
+    /** The project with the paths of the package. */
     Project project() {
         return project;
     }
@@ -71,7 +71,7 @@ final class PackedFiles {
                 });
     }
 
-    /** A file by its own name, or with the lowest number before it that makes that free. */
+    /** A file under its own name, with the lowest number prefixed that makes it unique. */
     private String one(Path path) {
         require(path);
         String name = path.getFileName().toString();
@@ -93,7 +93,7 @@ final class PackedFiles {
         return folder + pattern.getFileName();
     }
 
-    /** A graphic, and the files in its folder that it links. */
+    /** A graphic and the linked files in its folder. */
     private String graphic(Path path) {
         require(path);
         String folder = folder(path);
@@ -120,11 +120,11 @@ final class PackedFiles {
                     ? Optional.of(file)
                     : Optional.empty();
         } catch (InvalidPathException e) {
-            return Optional.empty(); // a link to what is no file
+            return Optional.empty(); // the link does not refer to a file
         }
     }
 
-    /** A folder of its own, named by the file. */
+    /** A separate folder named after the file. */
     private String folder(Path path) {
         String stem = FOLDER + Import.name(path).replaceAll("[^\\p{L}\\p{N}]+", "-");
         String free = stem + "/";

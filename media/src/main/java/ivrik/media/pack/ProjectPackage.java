@@ -18,22 +18,22 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
 /**
- * A project and all that it is made of, in one zip file: the project at its top, its media in a folder beside
- * it. The same comes to the same bytes.
+ * A project and all its files in one zip file: the project first, its media in a folder. The same project
+ * gives the same bytes.
  */
 public final class ProjectPackage {
-    /** All entries are of this time, so that a package depends on nothing but what is in it. */
+    /** Date of all entries, so that the package depends only on its content. */
     private static final LocalDateTime TIME = LocalDateTime.of(1980, 1, 1, 0, 0);
 
     private ProjectPackage() {}
 
     /**
-     * Writes one, whole or not at all.
+     * Writes a package completely or not at all.
      *
-     * @param project with whole media paths
-     * @param name of the project's file in it, without its ending
-     * @throws ivrik.media.MissingFileException if a file that the project is made of is not there
-     * @throws ivrik.media.UnwritableTargetException if {@code zip} is one of them, or cannot be written
+     * @param project with absolute media paths
+     * @param name name of the project file without its extension
+     * @throws ivrik.media.MissingFileException if a file of the project is missing
+     * @throws ivrik.media.UnwritableTargetException if {@code zip} is one of the files, or cannot be written
      */
     public static void write(Project project, String name, Path zip) {
         PackedFiles packed = new PackedFiles(project);

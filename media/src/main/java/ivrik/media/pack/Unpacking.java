@@ -27,19 +27,19 @@ import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 
 /**
- * A package taken apart into a folder of its own, which is there only when it is whole. Nothing is written
- * outside of it, and no more than the package says at its beginning.
+ * Extracts a package to a new folder, which appears only when complete. Nothing is written outside the
+ * folder, and no more than the package declares.
  */
 public final class Unpacking {
-    private static final int MOST_ENTRIES = 1_000_000;
+    private static final int MAX_ENTRIES = 1_000_000;
 
-    /** Media that shrink further than this are none. */
-    private static final long MOST_SHRUNK = 200;
+    /** Largest plausible compression ratio of media. */
+    private static final long MAX_SHRUNK = 200;
 
-    /** Small files may be as even as they like. */
+    /** Smaller files are exempt from the ratio. */
     private static final long SMALL_BYTES = 16 << 20;
 
-    private static final String ADVICE = "ask for the package again, or unpack another";
+    private static final String ADVICE = "get the package again or choose another";
 
     private final Path zip;
 
@@ -48,13 +48,13 @@ public final class Unpacking {
     }
 
     /**
-     * Takes a package apart.
+     * Extracts a package.
      *
-     * @param folder which is not there yet, or empty
-     * @return the project's file
-     * @throws MissingFileException if there is no package
-     * @throws UnreadableMediaException if it is damaged, no package, or not what it says it is
-     * @throws UnwritableTargetException if the folder holds anything, or there is no room
+     * @param folder missing or empty
+     * @return the project file
+     * @throws MissingFileException if the package does not exist
+     * @throws UnreadableMediaException if the package is damaged or inconsistent
+     * @throws UnwritableTargetException if the folder is not empty, or the disk is full
      */
     public static Path into(Path zip, Path folder) {
         if (!Files.isRegularFile(zip)) {
@@ -80,31 +80,33 @@ public final class Unpacking {
             }
             return folder.resolve(project);
         } catch (ZipException e) {
-            throw damaged("it cannot be read as a zip file", e);
+            throw damaged("the file is not a readable zip file", e);
         } catch (IOException e) {
             throw SafeFile.fault(folder, e);
         }
     }
 
-    /** All files in it, each of which may be written into a folder. */
+    /** All file entries, checked for safe paths. */
     private List<ZipEntry> checked(ZipFile packed) {
-        if (packed.size() > MOST_ENTRIES) {
-            throw damaged("it holds " + packed.size() + " files", null);
+        if (packed.size() > MAX_ENTRIES) {
+            throw damaged("the package holds " + packed.size() + " files", null);
         }
         List<ZipEntry> entries = new ArrayList<>();
         Set<String> names = new HashSet<>();
         for (ZipEntry entry : packed.stream().filter(e -> !e.isDirectory()).toList()) {
             String name = entry.getName();
             if (!isInside(name)) {
-                throw damaged("it holds '" + name + "', which would lie outside of it", null);
+                throw damaged(
+                        "the package contains '" + name + "', which points outside the package",
+                        null);
             }
             if (!names.add(name.toLowerCase(Locale.ROOT))) {
-                throw damaged("it holds '" + name + "' twice", null);
+                throw damaged("the package holds '" + name + "' twice", null);
             }
             long size = entry.getSize();
             long shrunk = Math.max(1, entry.getCompressedSize());
-            if (size < 0 || size > SMALL_BYTES && size / shrunk > MOST_SHRUNK) {
-                throw damaged("'" + name + "' would grow beyond all bounds", null);
+            if (size < 0 || size > SMALL_BYTES && size / shrunk > MAX_SHRUNK) {
+                throw damaged("'" + name + "' expands to an unreasonable size", null);
             }
             entries.add(entry);
         }
@@ -129,7 +131,7 @@ public final class Unpacking {
                         .toList();
         if (projects.size() != 1) {
             throw new UnreadableMediaException(
-                    zip + " is no package of ours: there is no project at its top",
+                    zip + " is not an Ivrik package: it has no project at the top level",
                     "choose a file that was packed by Ivrik");
         }
         return projects.getFirst();
@@ -139,7 +141,7 @@ public final class Unpacking {
             throws IOException {
         if (Files.exists(folder) && !isEmptyFolder(folder)) {
             throw new UnwritableTargetException(
-                    folder + " holds something already", "choose the name of a new folder", null);
+                    folder + " is not empty", "choose a new or empty folder", null);
         }
         clear(aside);
         Files.createDirectories(aside);
@@ -148,8 +150,12 @@ public final class Unpacking {
         if (wanted < 0 || wanted > room) {
             clear(aside);
             throw new UnwritableTargetException(
-                    "the package needs " + (wanted >> 20) + " MB and there are " + (room >> 20),
-                    "free some space or choose another disk",
+                    "the package needs "
+                            + (wanted >> 20)
+                            + " MB, only "
+                            + (room >> 20)
+                            + " MB are free",
+                    "free disk space or choose another disk",
                     null);
         }
     }
@@ -163,7 +169,7 @@ public final class Unpacking {
         }
     }
 
-    /** No more than the entry says that there is. */
+    /** Copies at most the declared size. */
     private void copy(ZipFile packed, ZipEntry entry, Path to) throws IOException {
         Files.createDirectories(to.getParent());
         CRC32 sum = new CRC32();
@@ -174,12 +180,12 @@ public final class Unpacking {
             for (int n = in.read(some); n >= 0; n = in.read(some)) {
                 left -= n;
                 if (left < 0) {
-                    throw damaged("'" + entry.getName() + "' is longer than it says", null);
+                    throw damaged("'" + entry.getName() + "' is longer than its stated size", null);
                 }
                 out.write(some, 0, n);
             }
             if (left > 0 || sum.getValue() != entry.getCrc()) {
-                throw damaged("'" + entry.getName() + "' is not what it was", null);
+                throw damaged("the checksum of '" + entry.getName() + "' does not match", null);
             }
         }
     }

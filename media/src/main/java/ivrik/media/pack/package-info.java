@@ -1,5 +1,4 @@
 /**
- * A project and all that it is made of in one file, and out of it again. In comes a project or a zip file, out
- * the other. Depends on the files of projects and on how footage is named.
+ * Packs a project with all its files into one zip file, and extracts it. Depends on file and decode.
  */
 package ivrik.media.pack;

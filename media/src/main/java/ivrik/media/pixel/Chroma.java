@@ -4,11 +4,11 @@ import jdk.incubator.vector.FloatVector;
 import jdk.incubator.vector.VectorShuffle;
 import jdk.incubator.vector.VectorSpecies;
 
-/** Rows of colour difference at less than full size: up linearly, down by the matching weights. */
+/** Resamples rows of subsampled chroma: linear interpolation up, and the matching weights down. */
 final class Chroma {
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
 
-    /** Of two vectors that follow each other every second sample, from the first or the second on. */
+    /** Shuffles that select every second sample of two consecutive vectors. */
     private static final VectorShuffle<Float> FIRST_OF_TWO = VectorShuffle.makeUnzip(FLOATS, 0);
 
     private static final VectorShuffle<Float> SECOND_OF_TWO = VectorShuffle.makeUnzip(FLOATS, 1);
@@ -16,8 +16,8 @@ final class Chroma {
     private Chroma() {}
 
     /**
-     * Twice as many: each sample on its own pixel, the mean of two between; the last stands alone. No vectors: the first
-     * pictures that a window shows are read by this.
+     * Doubles a row: each sample on its own pixel, the mean of two between, the last repeated. Not
+     * vectorised, because the first pictures that a window shows use this code.
      */
     static void doubled(float[] in, float[] out) {
         int n = in.length;
@@ -33,9 +33,9 @@ final class Chroma {
     }
 
     /**
-     * The mean of two rows, halved across: 1-2-1 onto the left pixel.
+     * The mean of two rows, halved horizontally with weights 1-2-1 onto the left pixel.
      *
-     * @param lower the same row again where none is halved down
+     * @param lower the same row again if rows are not halved
      */
     static void halved(float[] upper, float[] lower, float[] sum, float[] out) {
         for (int i = 0; i < sum.length; i++) {
@@ -67,20 +67,20 @@ final class Chroma {
     }
 
     /**
-     * Where a pixel lies among samples, between the first and the last of them.
+     * Position of a pixel in samples, clamped to the first and last.
      *
-     * @param n how many samples there are
-     * @param sub log2 of how many pixels share a sample
-     * @param left whether samples lie on the first pixel of each group, not between
+     * @param n number of samples
+     * @param sub log2 of the pixels per sample
+     * @param left whether samples are co-sited with the first pixel of each group instead of centred
      */
     static double place(int pixel, int n, int sub, boolean left) {
         double step = 1 << sub;
         return Math.clamp(left ? pixel / step : (pixel + 0.5) / step - 0.5, 0, n - 1);
     }
 
-    /** For each full-size place the two samples around it and the share of the second. */
+    /** For each pixel the two nearest samples and the weight of the second. */
     record Taps(int[] first, int[] second, float[] share) {
-        /** Of all places, see {@link #place}. */
+        /** Taps for all pixels, see {@link #place}. */
         static Taps of(int full, int n, int sub, boolean left) {
             int[] first = new int[full];
             int[] second = new int[full];
@@ -94,7 +94,7 @@ final class Chroma {
             return new Taps(first, second, share);
         }
 
-        /** A row read at all places. */
+        /** Interpolates a row at all pixels. */
         void read(float[] in, float[] out) {
             for (int x = 0; x < first.length; x++) {
                 float v = in[first[x]];

@@ -3,8 +3,8 @@ package ivrik.media.pixel;
 import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_FLAG_FLOAT;
 
 import ivrik.core.picture.ColourRows;
-import ivrik.core.picture.Lines;
 import ivrik.core.picture.Plane;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.picture.Size;
 import ivrik.core.threads.Workers;
 import ivrik.media.ffmpeg.FrameMemory;
@@ -18,13 +18,13 @@ import java.nio.ByteOrder;
 import java.util.Optional;
 
 /**
- * Pictures whose components lie side by side, a byte each, in words of four: a row is put together as whole
- * numbers and written at once, in little more than half the time of one component after the other.
+ * Writes interleaved pictures of four 8-bit components as 32-bit pixels, in little more than half the time of
+ * separate components.
  */
 final class PackedWriter {
-    private static final int WORD = 4;
+    private static final int PIXEL_BYTES = 4;
     private static final int LARGEST = 255;
-    private static final ValueLayout.OfInt WORDS =
+    private static final ValueLayout.OfInt PIXELS =
             ValueLayout.JAVA_INT_UNALIGNED.withOrder(ByteOrder.LITTLE_ENDIAN);
 
     private final ColourRows colour;
@@ -35,13 +35,13 @@ final class PackedWriter {
     private final int[] shifts;
 
     /**
-     * @param alpha if the layout has it
-     * @throws IllegalArgumentException if the frame's memory does not hold as many
+     * @param alpha if the pixel format has alpha
+     * @throws IllegalArgumentException if the frame's memory is too small
      */
     PackedWriter(ColourRows colour, Optional<Plane> alpha, AVFrame out, AVPixFmtDescriptor layout) {
         Size size = new Size(colour.width(), colour.height());
         for (int c = 0; c < layout.nb_components(); c++) {
-            PixelWriter.component(size, out, layout, c); // whether there is room
+            PixelWriter.component(size, out, layout, c); // checks the memory
         }
         FrameMemory frame = FrameMemory.of(out, 0);
         this.colour = colour;
@@ -55,20 +55,20 @@ final class PackedWriter {
         }
     }
 
-    /** Whether a layout is such a one. */
+    /** Whether a pixel format is of this kind. */
     static boolean fits(AVPixFmtDescriptor layout) {
         boolean fits = (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) == 0;
         for (int c = 0; c < layout.nb_components(); c++) {
             fits &=
                     layout.comp(c).plane() == 0
-                            && layout.comp(c).step() == WORD
+                            && layout.comp(c).step() == PIXEL_BYTES
                             && layout.comp(c).depth() == Byte.SIZE
                             && layout.comp(c).shift() == 0;
         }
         return fits;
     }
 
-    /** A byte that no component lies in becomes 0. */
+    /** Writes the picture; unused bytes become 0. */
     void write(Workers workers) {
         workers.eachRow(
                 colour.height(),
@@ -76,25 +76,25 @@ final class PackedWriter {
                     ColourRows.Reader reader = colour.reader();
                     float[][] rgb = new float[3][colour.width()];
                     float[] codes = new float[colour.width()];
-                    int[] words = new int[codes.length];
+                    int[] pixels = new int[codes.length];
                     return y -> {
                         reader.row(y, rgb);
-                        Lines.words(rgb, shifts, words);
+                        RowArithmetic.packed(rgb, shifts, pixels);
                         if (alpha.isPresent()) {
                             Plane plane = alpha.get();
                             System.arraycopy(plane.data(), plane.row(y), codes, 0, codes.length);
-                            Lines.codes(codes, LARGEST, codes);
-                            add(codes, shifts[3], words);
+                            RowArithmetic.codes(codes, LARGEST, codes);
+                            add(codes, shifts[3], pixels);
                         }
                         MemorySegment.copy(
-                                words, 0, memory, WORDS, start + y * lineBytes, words.length);
+                                pixels, 0, memory, PIXELS, start + y * lineBytes, pixels.length);
                     };
                 });
     }
 
-    private static void add(float[] codes, int shift, int[] words) {
-        for (int x = 0; x < words.length; x++) {
-            words[x] |= (int) codes[x] << shift;
+    private static void add(float[] codes, int shift, int[] pixels) {
+        for (int x = 0; x < pixels.length; x++) {
+            pixels[x] |= (int) codes[x] << shift;
         }
     }
 }

@@ -2,7 +2,7 @@ package ivrik.media.pixel;
 
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
-import ivrik.core.picture.Lines;
+import ivrik.core.picture.RowArithmetic;
 import ivrik.core.picture.Rows;
 import ivrik.core.picture.Size;
 import ivrik.media.ffmpeg.FrameMemory;
@@ -18,12 +18,11 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * One component of an FFmpeg picture, as rows of floats: where its samples lie and how they are
- * stored, read off the layout's {@code AVComponentDescriptor}. Integer codes are scaled so that the
- * largest of the component's depth is 1.
+ * One component of an FFmpeg picture as rows of floats; position and storage come from the pixel format's
+ * {@code AVComponentDescriptor}. The largest integer code value becomes 1.
  */
 final class PixelComponent {
-    /** What codes of so many bits stand for, where samples do not lie beside each other. */
+    /** Tables of code values by depth, for interleaved samples. */
     private static final Map<Integer, float[]> CODES = new ConcurrentHashMap<>();
 
     private final MemorySegment plane;
@@ -39,9 +38,9 @@ final class PixelComponent {
     private final float[] codes;
 
     /**
-     * @param width samples in a row
-     * @param height rows
-     * @throws IllegalArgumentException if the memory does not hold as many
+     * @param width samples per row
+     * @param height number of rows
+     * @throws IllegalArgumentException if the memory is too small
      */
     PixelComponent(
             PixelMemory pixels, AVPixFmtDescriptor layout, int component, int width, int height) {
@@ -75,7 +74,7 @@ final class PixelComponent {
         return codes;
     }
 
-    /** Room for a row, one for each thread. */
+    /** Scratch space for a row, one per thread. */
     Line line() {
         byte[] bytes = new byte[(width - 1) * step + this.bytes];
         short[] shorts = new short[areShorts() ? width : 0];
@@ -83,12 +82,12 @@ final class PixelComponent {
     }
 
     /**
-     * Room for a row.
+     * Scratch space for a row.
      *
-     * @param bytes as they are stored
-     * @param samples the same bytes, in the component's order
-     * @param shorts where samples are two bytes each and lie beside each other
-     * @param codes that are to be stored
+     * @param bytes stored bytes
+     * @param samples the same bytes in the component's byte order
+     * @param shorts for contiguous 16-bit samples
+     * @param codes code values to store
      */
     record Line(byte[] bytes, ByteBuffer samples, short[] shorts, float[] codes) {}
 
@@ -100,7 +99,7 @@ final class PixelComponent {
         return step == Short.BYTES && depth > Byte.SIZE && depth <= Short.SIZE && !floats;
     }
 
-    /** Its rows, read when they are asked for. */
+    /** The rows, read on request. */
     Rows rows(int height) {
         return Rows.read(
                 new Size(width, height),
@@ -110,17 +109,17 @@ final class PixelComponent {
                 });
     }
 
-    /** Reads a row into {@code out} from {@code o} on. */
+    /** Reads a row into {@code out} from index {@code o}. */
     void read(int y, float[] out, int o, Line line) {
         if (areShorts()) {
             MemorySegment.copy(plane, shorts(), at(y), line.shorts(), 0, width);
-            Codes.read(line.shorts(), shift, depth, out, o);
+            CodeRows.read(line.shorts(), shift, depth, out, o);
             return;
         }
         load(y, line);
         ByteBuffer samples = line.samples();
         if (areBytes()) {
-            Codes.read(line.bytes(), out, o);
+            CodeRows.read(line.bytes(), out, o);
         } else if (floats && depth == 32) {
             for (int x = 0, i = 0; x < width; x++, i += step) {
                 out[o + x] = samples.getFloat(i);
@@ -143,17 +142,17 @@ final class PixelComponent {
         }
     }
 
-    /** Writes a row from {@code from} on; what other components have in the same bytes stays. */
+    /** Writes a row from index {@code from}; other components in the same bytes are kept. */
     void write(int y, float[] in, int from, Line line) {
         float[] codes = line.codes();
-        if (!floats && from == 0) { // what begins at 0 is the quickest
-            Lines.codes(in, (1 << depth) - 1, codes);
+        if (!floats && from == 0) { // fastest for index 0
+            RowArithmetic.codes(in, (1 << depth) - 1, codes);
         } else if (!floats) {
             System.arraycopy(in, from, codes, 0, width);
-            Lines.codes(codes, (1 << depth) - 1, codes);
+            RowArithmetic.codes(codes, (1 << depth) - 1, codes);
         }
         if (areShorts()) {
-            Codes.write(codes, shift, line.shorts());
+            CodeRows.write(codes, shift, line.shorts());
             MemorySegment.copy(line.shorts(), 0, plane, shorts(), at(y), width);
             return;
         }
@@ -163,7 +162,7 @@ final class PixelComponent {
         byte[] stored = line.bytes();
         ByteBuffer samples = line.samples();
         if (areBytes()) {
-            Codes.write(codes, stored);
+            CodeRows.write(codes, stored);
         } else if (floats) {
             for (int x = 0, i = 0; x < width; x++, i += step) {
                 samples.putFloat(i, in[from + x]);

@@ -11,12 +11,12 @@ import java.lang.foreign.ValueLayout;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** The planes of a picture in memory: FFmpeg's, or bytes of our own. */
+/** The planes of a picture in memory, of FFmpeg or Java. */
 record PixelMemory(List<Plane> planes) {
     /**
-     * One of them.
+     * One plane.
      *
-     * @param lineBytes from the beginning of a row to that of the next; negative where rows run upward
+     * @param lineBytes distance between row starts; negative if rows run upwards
      */
     record Plane(FrameMemory memory, int lineBytes) {}
 
@@ -32,9 +32,9 @@ record PixelMemory(List<Plane> planes) {
     }
 
     /**
-     * The bytes of each plane, copied.
+     * A copy of the bytes of each plane.
      *
-     * @param heights how many rows each has; they run downward
+     * @param heights number of rows of each plane
      */
     List<byte[]> copied(int... heights) {
         return IntStream.range(0, planes.size())
@@ -45,13 +45,13 @@ record PixelMemory(List<Plane> planes) {
     private static byte[] bytes(Plane plane, int rows) {
         MemorySegment from = plane.memory.buffer();
         long start = plane.memory.start();
-        long wanted = (long) plane.lineBytes * rows; // the last row may end before its line does
+        long wanted = (long) plane.lineBytes * rows; // the last row may lack padding
         byte[] bytes = new byte[Math.toIntExact(Math.min(wanted, from.byteSize() - start))];
         MemorySegment.copy(from, ValueLayout.JAVA_BYTE, start, bytes, 0, bytes.length);
         return bytes;
     }
 
-    /** The same planes with other bytes. */
+    /** The same layout with other bytes. */
     PixelMemory with(List<byte[]> bytes) {
         return new PixelMemory(
                 IntStream.range(0, planes.size())

@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
-/** A decoded FFmpeg picture as a core frame, in R'G'B' as delivered. */
+/** Converts a decoded FFmpeg picture to a core frame of gamma-encoded R'G'B'. */
 public final class PixelReader {
     private PixelReader() {}
 
@@ -44,8 +44,8 @@ public final class PixelReader {
     }
 
     /**
-     * A picture left in the bytes that it came in, of which it has a copy; empty where it is not opaque, is grey, or
-     * is laid out in an unusual way.
+     * A copy of the stored bytes with rows on request; empty for pictures that have alpha, are grey, or have
+     * an unusual pixel format.
      */
     public static Optional<StoredPicture> stored(AVFrame in) {
         AVPixFmtDescriptor layout = av_pix_fmt_desc_get(in.format());
@@ -81,7 +81,7 @@ public final class PixelReader {
                 : new YuvRows(in, memory, layout, yuv(in, layout), isFullRange(in));
     }
 
-    /** Whether a component is colour difference, which may have fewer samples. */
+    /** Whether a component is chroma, which may be subsampled. */
     static boolean isChroma(AVPixFmtDescriptor layout, int component) {
         return (layout.flags() & AV_PIX_FMT_FLAG_RGB) == 0
                 && (component == 1 || component == 2)
@@ -92,7 +92,7 @@ public final class PixelReader {
         return (layout.flags() & AV_PIX_FMT_FLAG_FLOAT) != 0;
     }
 
-    /** A component that is not colour difference. */
+    /** A component that is not chroma. */
     private static Rows rows(
             AVFrame in, PixelMemory memory, AVPixFmtDescriptor layout, int component) {
         return new PixelComponent(memory, layout, component, in.width(), in.height())
@@ -123,7 +123,7 @@ public final class PixelReader {
                 };
     }
 
-    /** Palettes, bit-packed and sensor layouts go through FFmpeg's own scaler. */
+    /** Converts palette, bit-packed and sensor formats with FFmpeg's scaler. */
     private static Frame readConverted(AVFrame in, Workers workers) {
         boolean palette = (av_pix_fmt_desc_get(in.format()).flags() & AV_PIX_FMT_FLAG_PAL) != 0;
         int target = palette ? AV_PIX_FMT_RGBA : AV_PIX_FMT_RGB48LE;

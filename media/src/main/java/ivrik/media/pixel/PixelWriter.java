@@ -16,13 +16,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
-/** A core frame into an FFmpeg picture of any RGB(A), grey or Y'CbCr layout. */
+/** Converts a core frame to an FFmpeg picture in any RGB(A), grey or Y'CbCr format. */
 public final class PixelWriter {
     private PixelWriter() {}
 
     /**
-     * Fills a picture whose buffer, size, format and (for Y'CbCr) colour tags are set. Alpha is
-     * written straight where the layout has it; else the frame is shown over black.
+     * Fills a picture with allocated buffer, size, format and (for Y'CbCr) colour tags. Alpha is written
+     * straight if the format has it; otherwise the frame is composited over black.
      */
     public static void write(Frame frame, AVFrame out, Workers workers) {
         AVPixFmtDescriptor layout = av_pix_fmt_desc_get(out.format());
@@ -32,7 +32,7 @@ public final class PixelWriter {
         write(colour, alpha ? Optional.of(coverage(ready)) : Optional.empty(), out, workers);
     }
 
-    /** The same of an opaque picture whose rows are made as they are written. */
+    /** The same for an opaque picture given as rows. */
     public static void write(ColourRows colour, AVFrame out, Workers workers) {
         boolean alpha = hasAlpha(av_pix_fmt_desc_get(out.format()));
         Optional<Plane> full =
@@ -62,7 +62,7 @@ public final class PixelWriter {
         alpha.ifPresent(plane -> write(plane, out, layout, layout.nb_components() - 1, workers));
     }
 
-    /** Each colour a component of its own. */
+    /** Writes each colour as a component. */
     private static void writeRgb(
             ColourRows colour, AVFrame out, AVPixFmtDescriptor layout, Workers workers) {
         Size size = new Size(colour.width(), colour.height());
@@ -106,9 +106,9 @@ public final class PixelWriter {
     }
 
     /**
-     * A component that takes as many samples as there are.
+     * A component of exactly the given size.
      *
-     * @throws IllegalArgumentException if the picture has room for more or for fewer
+     * @throws IllegalArgumentException if the picture's size differs
      */
     static PixelComponent component(
             Size size, AVFrame out, AVPixFmtDescriptor layout, int component) {

@@ -1,18 +1,17 @@
 package ivrik.media.pixel;
 
-import ivrik.core.cache.Keepable;
+import ivrik.core.cache.Cacheable;
 import ivrik.core.picture.ColourRows;
 
 import java.util.Collection;
 import java.util.List;
 
 /**
- * An opaque picture in the bytes that it came in: an eighth of what its planes take, where those are bytes of luma
- * with less colour difference.
+ * An opaque picture as stored bytes: an eighth of the memory of planes for 8-bit 4:2:0.
  *
- * @param rows red, green and blue as delivered, made of the bytes when they are asked for
+ * @param rows gamma-encoded red, green and blue, computed from the bytes on request
  */
-public record StoredPicture(ColourRows rows, List<byte[]> bytes) implements Keepable {
+public record StoredPicture(ColourRows rows, List<byte[]> bytes) implements Cacheable {
     @Override
     public Collection<?> arrays() {
         return bytes;

@@ -12,15 +12,15 @@ import jdk.incubator.vector.VectorOperators;
 import jdk.incubator.vector.VectorSpecies;
 
 /**
- * Luma and colour difference to R'G'B' and back, by the luma weights of ITU-R BT.601, BT.709 and
- * BT.2020; each inverse is solved from its forward.
+ * Converts between Y'CbCr and R'G'B' with the luma weights of ITU-R BT.601, BT.709 and BT.2020; the inverses
+ * are solved from the forward equations.
  *
- * @param kr weight of red in luma
- * @param kb weight of blue in luma
- * @param blackLuma code of black as a share of the largest code
- * @param lumaSpan white less black, as a share of the largest code
- * @param chromaZero the neutral code of colour difference, likewise
- * @param chromaSpan its full swing, likewise
+ * @param kr luma weight of red
+ * @param kb luma weight of blue
+ * @param blackLuma code value of black as a share of the largest
+ * @param lumaSpan white minus black, as a share of the largest code value
+ * @param chromaZero neutral chroma, as a share of the largest code value
+ * @param chromaSpan full range of chroma, as a share of the largest code value
  */
 record Yuv(
         double kr,
@@ -32,7 +32,7 @@ record Yuv(
     private static final VectorSpecies<Float> FLOATS = FloatVector.SPECIES_PREFERRED;
     private static final int GRID = 1 << 24;
 
-    /** By FFmpeg's tags; where they say nothing, high definition is BT.709 and the rest BT.601. */
+    /** By FFmpeg's tags; untagged high definition is BT.709, other sizes BT.601. */
     static Yuv of(int colourSpace, boolean fullRange, int bits, int height) {
         double[] k =
                 switch (colourSpace) {
@@ -59,12 +59,12 @@ record Yuv(
                         224 * unit / largest);
     }
 
-    /** Weight of green in luma. */
+    /** Luma weight of green. */
     private double kg() {
         return 1 - kr - kb;
     }
 
-    /** How far red lies over luma for a whole step of its difference. */
+    /** Red minus luma for a full step of Cr. */
     private float redGain() {
         return (float) (2 * (1 - kr) / chromaSpan);
     }
@@ -73,7 +73,7 @@ record Yuv(
         return (float) (2 * (1 - kb) / chromaSpan);
     }
 
-    /** Luma alone to grey. */
+    /** Grey from luma. */
     Plane grey(Plane luma, Workers workers) {
         Plane out = Plane.of(luma.width(), luma.height());
         float black = (float) blackLuma;
@@ -89,16 +89,16 @@ record Yuv(
     }
 
     /**
-     * A row of colour difference between two others.
+     * A row of chroma between two others.
      *
-     * @param share of the lower one, 0 to 1
+     * @param share weight of the lower one, 0 to 1
      */
     record Between(float[] upper, float[] lower, float share) {}
 
     /**
-     * The first samples of a row of luma to red, green and blue.
+     * Converts samples of a row to red, green and blue.
      *
-     * @param rgb the first of these is luma until then
+     * @param rgb the first array contains luma on entry
      */
     void toRgb(float[][] rgb, Between cb, Between cr, int n) {
         System.arraycopy(rgb[0], 0, rgb[1], 0, n);
@@ -108,12 +108,12 @@ record Yuv(
         toBlue(rgb[2], cb, n);
     }
 
-    /** The first samples of luma, changed in place to red by the difference of red. */
+    /** Converts luma to red in place. */
     void toRed(float[] y, Between cr, int n) {
         toColour(y, cr, redGain(), n);
     }
 
-    /** The first samples of luma, changed in place to blue by the difference of blue. */
+    /** Converts luma to blue in place. */
     void toBlue(float[] y, Between cb, int n) {
         toColour(y, cb, blueGain(), n);
     }
@@ -132,7 +132,7 @@ record Yuv(
         }
     }
 
-    /** The first samples of luma, changed in place to green by the differences of blue and red. */
+    /** Converts luma to green in place. */
     void toGreen(float[] y, Between cb, Between cr, int n) {
         float[] upperBlue = cb.upper;
         float[] lowerBlue = cb.lower;
@@ -158,8 +158,8 @@ record Yuv(
     }
 
     /**
-     * Rows of red, green and blue to rows of codes of Y', Cb and Cr, as shares of the largest code. Samples are brought
-     * into 0 to 1 first, on a grid of 2^-24, which is as fine as floats are near 1; what is not a number becomes 0.
+     * Converts red, green and blue to code values of Y', Cb and Cr as shares of the largest. Samples are
+     * clamped to 0..1 and rounded to multiples of 2^-24, the precision of floats near 1; NaN becomes 0.
      */
     void toCodes(float[] red, float[] green, float[] blue, float[] luma, float[] cb, float[] cr) {
         float black = (float) blackLuma;

@@ -14,8 +14,8 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * Luma and colour difference read as red, green and blue, row by row: no planes between. Colour difference
- * that has fewer samples is drawn through linearly.
+ * Reads Y'CbCr as rows of red, green and blue without intermediate planes. Subsampled chroma is interpolated
+ * linearly.
  */
 final class YuvRows implements ColourRows {
     private final int width;
@@ -29,12 +29,12 @@ final class YuvRows implements ColourRows {
     private final int subY;
     private final Chroma.Taps across;
 
-    /** Whether there is a sample of colour difference for every second pixel, beginning with the first. */
+    /** Whether chroma has a sample on every second pixel, starting with the first. */
     private final boolean isDoubled;
 
     /**
-     * @param memory of the picture's planes
-     * @param fullRange whether codes from end to end stand for black to white
+     * @param memory planes of the picture
+     * @param fullRange whether code values use the full range
      */
     YuvRows(AVFrame in, PixelMemory memory, AVPixFmtDescriptor layout, Yuv yuv, boolean fullRange) {
         this.yuv = yuv;
@@ -78,14 +78,14 @@ final class YuvRows implements ColourRows {
                         .toList());
     }
 
-    /** Red, green or blue by itself, by its number; for red and blue one colour difference is enough. */
+    /** Red, green or blue alone; red and blue need only one chroma component. */
     private Rows.Reader channel(int number) {
         PixelComponent.Line line = lumaSamples.line();
         Difference blues = new Difference(cbSamples);
         Difference reds = new Difference(crSamples);
         float[] own = new float[width];
         return (y, out, o) -> {
-            float[] luma = o == 0 ? out : own; // what begins at 0 is the quickest
+            float[] luma = o == 0 ? out : own; // fastest for index 0
             lumaSamples.read(y, luma, 0, line);
             switch (number) {
                 case 0 -> yuv.toRed(luma, reds.at(y), width);
@@ -98,7 +98,7 @@ final class YuvRows implements ColourRows {
         };
     }
 
-    /** One colour difference; its rows are read and drawn through across once for all rows of pixels about them. */
+    /** One chroma component; horizontally interpolated rows are reused for adjacent pixel rows. */
     private final class Difference {
         private final PixelComponent samples;
         private final PixelComponent.Line line;
@@ -111,7 +111,7 @@ final class YuvRows implements ColourRows {
             this.line = samples.line();
         }
 
-        /** What belongs to row {@code y} of pixels; holds until the next is asked for. */
+        /** Chroma of pixel row {@code y}; valid until the next call. */
         Yuv.Between at(int y) {
             double place = Chroma.place(y, chromaHeight, subY, false);
             int first = (int) place;

@@ -10,8 +10,8 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 
 /**
- * The colours of a picture written as luma and colour difference, row by row: no planes between. Colour
- * difference may have half as many samples across, and half as many rows.
+ * Writes colours as Y'CbCr row by row without intermediate planes. Chroma may be halved horizontally and
+ * vertically.
  */
 final class YuvWriter {
     private final ColourRows colour;
@@ -51,7 +51,7 @@ final class YuvWriter {
         workers.eachRow(chroma.height(), () -> new Band()::write);
     }
 
-    /** What one thread needs: rows of floats and of bytes. */
+    /** Scratch rows of one thread. */
     private final class Band {
         private final ColourRows.Reader reader = colour.reader();
         private final int width = colour.width();
@@ -64,7 +64,7 @@ final class YuvWriter {
         private final PixelComponent.Line lumaLine = luma.line();
         private final PixelComponent.Line chromaLine = cb.line();
 
-        /** One row of colour difference and the rows of luma that share it. */
+        /** Writes one row of chroma and its rows of luma. */
         void write(int row) {
             for (int i = 0; i < rowsShared; i++) {
                 int at = row * rowsShared + i;

@@ -1,5 +1,5 @@
 /**
- * FFmpeg's pixel layouts to core frames and back, exactly: driven by FFmpeg's own description of
- * each layout. Depends on core's pictures.
+ * Exact conversion between FFmpeg's pixel formats and core frames, driven by FFmpeg's pixel format
+ * descriptors. Depends on core and ffmpeg.
  */
 package ivrik.media.pixel;

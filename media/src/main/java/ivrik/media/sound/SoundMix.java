@@ -13,22 +13,19 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/**
- * The sound of a sequence: that of all its visible clips, each in its place, added up. Not for several
- * threads.
- */
+/** Mixes the sound of all visible clips of a sequence. Not thread-safe. */
 public final class SoundMix implements AutoCloseable {
     private Project project;
     private final Map<Heard, SoundReader> readers = new HashMap<>();
 
-    /** What one reader is for. */
-    private record Heard(Clip clip, String path, Source.Reading reading) {}
+    /** Key of a reader. */
+    private record Heard(Clip clip, String path, Source.FootageSettings reading) {}
 
     public SoundMix(Project project) {
         this.project = project;
     }
 
-    /** Goes on with the project as it is now; what is no longer heard is closed. */
+    /** Switches to a changed project; unused readers are closed. */
     public void follow(Project now) {
         if (now == project) {
             return;
@@ -51,7 +48,7 @@ public final class SoundMix implements AutoCloseable {
     }
 
     private static Heard heard(Clip clip, Source source) {
-        return new Heard(clip.withLoudness(Loudness.AS_IT_IS), source.path(), source.reading());
+        return new Heard(clip.withLoudness(Loudness.AS_IT_IS), source.path(), source.settings());
     }
 
     public static boolean hasSound(Project project) {
@@ -61,7 +58,7 @@ public final class SoundMix implements AutoCloseable {
                 .anyMatch(c -> project.source(c.source()).map(Source::sound).orElse(false));
     }
 
-    /** The sample at which a frame of the sequence begins. */
+    /** First sample of a frame of the sequence. */
     private long sample(long frame) {
         return Rational.of(frame)
                 .times(Rational.of(SoundReader.RATE))
@@ -69,7 +66,7 @@ public final class SoundMix implements AutoCloseable {
                 .floor();
     }
 
-    /** The stereo samples that sound while a frame is shown. */
+    /** The stereo samples of a frame. */
     public float[] frame(long frame) {
         long from = sample(frame);
         int count = (int) (sample(frame + 1) - from);
@@ -95,7 +92,9 @@ public final class SoundMix implements AutoCloseable {
         SoundReader reader =
                 readers.computeIfAbsent(
                         heard(clip, source),
-                        c -> new SoundReader(Path.of(source.path()), source.reading().track()));
+                        c ->
+                                new SoundReader(
+                                        Path.of(source.path()), source.settings().soundTrack()));
         float[] sound = reader.read(in + from - sample(clip.start()), count);
         float gain = clip.loudness().gain();
         for (int i = 0; i < mix.length; i++) {

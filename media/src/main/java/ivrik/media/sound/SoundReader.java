@@ -20,20 +20,23 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * The sound of a file as stereo floats at {@link #RATE}, by position: 0 is when its first picture is
- * shown. Not for several threads.
+ * The sound of a file as stereo floats at {@link #RATE}, positioned relative to its first picture. Not
+ * thread-safe.
  */
 public final class SoundReader implements AutoCloseable {
-    /** Samples a second of all sound inside Ivrik. */
+    /** Sample rate inside Ivrik. */
     public static final int RATE = 48_000;
 
-    /** Up to here it is decoded on, which is exact; a seek is as exact as the file's timestamps. */
+    /**
+     * Distance up to which sound is decoded instead of sought; a seek is only as exact as the file's time
+     * stamps.
+     */
     private static final long FAR = 120L * RATE;
 
-    /** Times are rounded by so much; what is farther off is a gap, or comes twice. */
+    /** Tolerance of time stamps; larger differences are gaps or overlaps. */
     private static final int ROUNDING = RATE / 100;
 
-    /** Decoders need some sound before the place that was sought. */
+    /** Samples decoded before the target of a seek, for the decoder to settle. */
     private static final int BEFORE = RATE / 2;
 
     private final Path path;
@@ -44,14 +47,14 @@ public final class SoundReader implements AutoCloseable {
     private final long origin;
     private StereoConverter converter = StereoConverter.NONE;
 
-    /** What is decoded and not yet asked for, and the position of its first sample. */
+    /** Decoded samples that were not requested yet, and the position of the first. */
     private float[] ready = new float[0];
 
     private long readyAt;
     private boolean placed;
     private boolean ended;
 
-    /** Samples that are still to be left out, because they came before. */
+    /** Samples to skip because they overlap earlier ones. */
     private int twice;
 
     public SoundReader(Path path) {
@@ -59,8 +62,8 @@ public final class SoundReader implements AutoCloseable {
     }
 
     /**
-     * @param track the stream's number in the file, empty for the main one
-     * @throws UnreadableMediaException if it has no such sound, or that cannot be read
+     * @param track stream index; empty for the default
+     * @throws UnreadableMediaException if the file has no such sound, or it cannot be read
      */
     public SoundReader(Path path, Optional<Integer> track) {
         this.path = path;
@@ -69,7 +72,7 @@ public final class SoundReader implements AutoCloseable {
         try {
             AVCodec decoder = avcodec_find_decoder(demuxer.stream().codecpar().codec_id());
             if (decoder == null || decoder.isNull()) {
-                throw unreadable("its compression is not known here");
+                throw unreadable("its codec is not supported");
             }
             opened = avcodec_alloc_context3(decoder);
             avcodec_parameters_to_context(opened, demuxer.stream().codecpar());
@@ -89,8 +92,7 @@ public final class SoundReader implements AutoCloseable {
     }
 
     /**
-     * {@code count} samples of both channels, interleaved, from a position in samples at {@link
-     * #RATE}; silence outside the track.
+     * {@code count} interleaved stereo samples from a position at {@link #RATE}; silence outside the track.
      */
     public float[] read(long from, int count) {
         float[] out = new float[2 * count];
@@ -138,7 +140,7 @@ public final class SoundReader implements AutoCloseable {
         while (!ended && !placed) {
             decodeMore();
         }
-        if (readyAt > sample) { // it landed behind the place
+        if (readyAt > sample) { // the seek landed behind the target
             demuxer.rewind();
             restart();
         }
@@ -181,7 +183,7 @@ public final class SoundReader implements AutoCloseable {
         }
     }
 
-    /** Where the decoded block belongs: first of all, or after a gap, or again. */
+    /** Positions the decoded block: at the start, after a gap, or overlapping. */
     private void place() {
         long time = decoded.best_effort_timestamp();
         if (time == AV_NOPTS_VALUE) {
@@ -212,13 +214,13 @@ public final class SoundReader implements AutoCloseable {
 
     private void check(int result) {
         if (result < 0) {
-            throw unreadable(Ffmpeg.word(result));
+            throw unreadable(Ffmpeg.errorText(result));
         }
     }
 
     private UnreadableMediaException unreadable(String why) {
         return new UnreadableMediaException(
-                "the sound of " + path + " cannot be read (" + why + ")",
+                "cannot read the sound of " + path + " (" + why + ")",
                 "replace the file, or export without sound (--no-sound)");
     }
 

@@ -15,21 +15,21 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** The sound tracks of a file, one of which is heard. */
+/** The sound tracks of a file. */
 public final class SoundTracks {
     private SoundTracks() {}
 
     /**
-     * One of them.
+     * One sound track.
      *
-     * @param number in the file, by which it is chosen
-     * @param language as the file says, or empty
+     * @param number stream index
+     * @param language declared language, or empty
      */
-    public record Track(int number, String form, int channels, String language) {
-        public String words() {
+    public record Track(int number, String format, int channels, String language) {
+        public String description() {
             return number
                     + ": "
-                    + form
+                    + format
                     + ", "
                     + channels
                     + (channels == 1 ? " channel" : " channels")
@@ -37,7 +37,7 @@ public final class SoundTracks {
         }
     }
 
-    /** All that are there; none of a file without sound. */
+    /** All sound tracks; empty for a file without sound. */
     public static List<Track> of(Path file) {
         List<Track> tracks = new ArrayList<>();
         if (!Files.isRegularFile(file)) {
@@ -60,7 +60,7 @@ public final class SoundTracks {
                 }
             }
         } catch (UnreadableMediaException e) {
-            return List.of(); // there is no sound in it
+            return List.of(); // the file has no sound
         }
         return tracks;
     }

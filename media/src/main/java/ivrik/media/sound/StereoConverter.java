@@ -13,9 +13,9 @@ import java.lang.foreign.MemorySegment;
 import java.lang.foreign.ValueLayout;
 import java.util.function.IntConsumer;
 
-/** Blocks of sound of one kind into stereo floats at {@link SoundReader#RATE}. */
+/** Converts blocks of sound to stereo floats at {@link SoundReader#RATE}. */
 final class StereoConverter implements AutoCloseable {
-    /** Before the first block. */
+    /** Used before the first block. */
     static final StereoConverter NONE = new StereoConverter(null, 0, 0, 0, r -> {});
 
     private final SwrContext resampler;
@@ -34,9 +34,9 @@ final class StereoConverter implements AutoCloseable {
     }
 
     /**
-     * For blocks like this one.
+     * A converter for blocks of the same format.
      *
-     * @param check is given FFmpeg's results
+     * @param check receives FFmpeg's return codes
      */
     static StereoConverter of(AVFrame block, IntConsumer check) {
         nameChannels(block);
@@ -63,14 +63,14 @@ final class StereoConverter implements AutoCloseable {
                 check);
     }
 
-    /** Where a file does not say which channels it has, they are the usual ones of that number. */
+    /** Assumes the default channel layout if the file declares none. */
     private static void nameChannels(AVFrame block) {
         if (block.ch_layout().order() == AV_CHANNEL_ORDER_UNSPEC) {
             av_channel_layout_default(block.ch_layout(), block.ch_layout().nb_channels());
         }
     }
 
-    /** Whether a block is of the same kind. */
+    /** Whether a block has the same format. */
     boolean takes(AVFrame block) {
         return resampler != null
                 && block.format() == format
@@ -78,7 +78,7 @@ final class StereoConverter implements AutoCloseable {
                 && block.ch_layout().nb_channels() == channels;
     }
 
-    /** How many samples it still holds. */
+    /** Number of buffered samples. */
     long delay() {
         return resampler == null ? 0 : swr_get_delay(resampler, SoundReader.RATE);
     }
@@ -88,7 +88,7 @@ final class StereoConverter implements AutoCloseable {
         return converted(block);
     }
 
-    /** What it still holds. */
+    /** The buffered samples. */
     float[] rest() {
         return resampler == null ? new float[0] : converted(null);
     }
@@ -119,7 +119,7 @@ final class StereoConverter implements AutoCloseable {
         }
     }
 
-    /** FFmpeg spreads one channel over two at 3 dB less each; here it is to sound from both as it is. */
+    /** Undoes the 3 dB attenuation that FFmpeg applies when it converts mono to stereo. */
     private void keepMonoAsLoud(float[] samples) {
         if (channels == 1) {
             for (int i = 0; i < samples.length; i++) {

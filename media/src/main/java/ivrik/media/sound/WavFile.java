@@ -2,7 +2,7 @@ package ivrik.media.sound;
 
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Project;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.media.UnwritableTargetException;
 import ivrik.media.file.SafeFile;
 
@@ -18,7 +18,7 @@ import java.nio.file.StandardOpenOption;
 import java.util.Locale;
 import java.util.function.LongConsumer;
 
-/** The sound of a project as a WAV file: stereo at 48 kHz, 24 bit whole numbers. */
+/** Writes the sound of a project as a WAV file: stereo, 48 kHz, 24 bits. */
 public final class WavFile {
     public static final String ENDING = ".wav";
 
@@ -26,35 +26,39 @@ public final class WavFile {
     private static final int LARGEST_CODE = (1 << 23) - 1;
     private static final int CHANNELS = 2;
 
-    /** What a WAV file can hold. */
-    private static final long MOST_BYTES = 0xffff_ffffL - 64;
+    /** Size limit of a WAV file. */
+    private static final long MAX_BYTES = 0xffff_ffffL - 64;
 
     private WavFile() {}
 
-    /** Whether a file is named as one. */
+    /** Whether a file has the extension of WAV. */
     public static boolean isWav(Path file) {
         return file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(ENDING);
     }
 
     /**
-     * Writes the sound of some frames, whole or not at all.
+     * Writes the sound of a range, completely or not at all.
      *
-     * @param progress told how many frames are done
-     * @throws UnwritableTargetException if the project has no sound, or more than a file can hold
+     * @param progress receives the number of finished frames
+     * @throws UnwritableTargetException if the project has no sound, or exceeds the size limit
      */
     public static void write(
-            Project project, FrameRange range, Path file, LongConsumer progress, Cancel cancel) {
+            Project project,
+            FrameRange range,
+            Path file,
+            LongConsumer progress,
+            Cancellation cancel) {
         if (!SoundMix.hasSound(project)) {
             throw new UnwritableTargetException(
-                    project.name() + " has no sound",
-                    "bring in a clip with sound, or choose a form with pictures",
+                    project.name() + " contains no sound",
+                    "add a clip with sound or choose an image or movie format",
                     null);
         }
         double seconds = range.length() / project.sequence().rate().toDouble();
-        if (seconds * SoundReader.RATE * CHANNELS * BYTES > MOST_BYTES) {
+        if (seconds * SoundReader.RATE * CHANNELS * BYTES > MAX_BYTES) {
             throw new UnwritableTargetException(
-                    "a WAV file cannot hold " + Math.round(seconds / 3600) + " hours",
-                    "choose fewer frames",
+                    "a WAV file cannot store " + Math.round(seconds / 3600) + " hours",
+                    "export fewer frames",
                     null);
         }
         try (SafeFile safe = new SafeFile(file)) {
@@ -66,7 +70,11 @@ public final class WavFile {
     }
 
     private static void fill(
-            Project project, FrameRange range, Path file, LongConsumer progress, Cancel cancel)
+            Project project,
+            FrameRange range,
+            Path file,
+            LongConsumer progress,
+            Cancellation cancel)
             throws IOException {
         long bytes = 0;
         try (SoundMix mix = new SoundMix(project);
@@ -96,7 +104,7 @@ public final class WavFile {
         return bytes;
     }
 
-    /** What stands before so many bytes of samples. */
+    /** The header for a number of sample bytes. */
     private static byte[] header(long bytes) {
         int frame = CHANNELS * BYTES;
         return ByteBuffer.allocate(44)

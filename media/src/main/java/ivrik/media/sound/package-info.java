@@ -1,2 +1,2 @@
-/** Sound tracks as stereo floats at one rate: read from files, mixed for a sequence. */
+/** Sound tracks as stereo floats at one rate: reading and mixing. */
 package ivrik.media.sound;

@@ -16,24 +16,26 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Files of fonts: those that are installed, found by their families, and those that lie beside a project. */
+/** Font files: installed ones by family, and those beside a project. */
 public final class FontFiles {
-    /** Beside a project that came out of a package. */
+    /** Font folder beside an extracted project. */
     public static final String FOLDER = "fonts";
 
     private static final Logger LOG = LoggerFactory.getLogger(FontFiles.class);
 
-    /** Folders of folders are looked into no deeper. */
+    /** Largest depth of nested folders. */
     private static final int DEEPEST = 6;
 
     private FontFiles() {}
 
-    /** The files of an installed family, by their names; none of one that ships with Ivrik or is not there. */
+    /**
+     * Files of an installed family, by name; empty for fonts that ship with Ivrik or are missing.
+     */
     public static List<Path> of(String family) {
         return ShippedFonts.ships(family) ? List.of() : of(family, installed());
     }
 
-    /** The files of a family in some folders and those in them. */
+    /** Files of a family in some folders, recursively. */
     static List<Path> of(String family, List<Path> folders) {
         List<Path> found = new ArrayList<>();
         for (Path folder : folders) {
@@ -47,7 +49,7 @@ public final class FontFiles {
         return found;
     }
 
-    /** Where systems keep fonts; not all of them are there. */
+    /** Font folders of all platforms; some do not exist. */
     private static List<Path> installed() {
         Path home = Path.of(System.getProperty("user.home"));
         String windows = System.getenv().getOrDefault("WINDIR", "C:\\Windows");
@@ -89,7 +91,7 @@ public final class FontFiles {
         }
     }
 
-    /** Makes the fonts in a folder known for as long as Ivrik runs; a folder that is not there has none. */
+    /** Registers the fonts in a folder for this process, if it exists. */
     public static void learn(Path folder) {
         if (Files.isDirectory(folder)) {
             GraphicsEnvironment here = GraphicsEnvironment.getLocalGraphicsEnvironment();

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * Style sheets with media queries, which the reader of the document does not know: what is meant for a
- * light screen stands, everything else is left out.
+ * Preprocesses style sheets with media queries, which the SVG library does not support: rules for a light
+ * screen are kept, all others are dropped.
  */
 final class ScreenCss implements CssParser {
     private final CssParser parser = new SimpleCssParser();
@@ -23,7 +23,7 @@ final class ScreenCss implements CssParser {
         return screen(new String(sheet)).toCharArray();
     }
 
-    /** The sheet without at-rules; the rules in those that are meant stand alone. */
+    /** The sheet without at-rules, with applicable nested rules inlined. */
     static String screen(String sheet) {
         StringBuilder kept = new StringBuilder();
         int at = 0;
@@ -56,7 +56,7 @@ final class ScreenCss implements CssParser {
                 && !query.contains("not ");
     }
 
-    /** Just after the brace that closes one. */
+    /** Index after the matching brace. */
     private static int closing(String sheet, int open) {
         int depth = 0;
         for (int i = open; i < sheet.length(); i++) {

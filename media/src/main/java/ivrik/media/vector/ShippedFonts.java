@@ -15,7 +15,7 @@ import java.util.NavigableMap;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** The fonts titles are set in: those that ship with Ivrik, in their weights, and installed ones. */
+/** Fonts of titles: those that ship with Ivrik, and installed ones. */
 public final class ShippedFonts {
     private static final int BOLD = 600;
 
@@ -39,7 +39,7 @@ public final class ShippedFonts {
 
     private ShippedFonts() {}
 
-    /** All families: those that ship first. */
+    /** All families, shipped ones first. */
     public static List<String> families() {
         List<String> all = new ArrayList<>(SHIPPED.keySet().stream().sorted().toList());
         for (String installed :
@@ -51,17 +51,17 @@ public final class ShippedFonts {
         return all;
     }
 
-    /** Whether a family comes with Ivrik. */
+    /** Whether a family ships with Ivrik. */
     static boolean ships(String family) {
         return SHIPPED.containsKey(family);
     }
 
-    /** Whether a family is there on this machine; in place of others the shipped one is used. */
+    /** Whether a family is available; a shipped one replaces others. */
     public static boolean has(String family) {
         return SHIPPED.containsKey(family) || families().contains(family);
     }
 
-    /** The font of a title, in the weight nearest to the one asked for. */
+    /** The font of a title, in the nearest weight. */
     static Font of(Title title) {
         Font font;
         if (SHIPPED.containsKey(title.family()) || !has(title.family())) {

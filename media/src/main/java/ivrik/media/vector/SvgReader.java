@@ -6,19 +6,20 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
-/** Reads the elements of an SVG one by one; nothing outside of it is fetched, and no entities are made larger. */
+/** Reads the elements of an SVG; nothing is fetched, and entities are not expanded. */
 final class SvgReader {
-    /** Elements within each other that leave the stack room. */
+    /** Nesting limit that the stack can hold. */
     static final int DEEPEST = 400;
 
-    /** How deep the XML readers of Java go, the library's too; a hundred if they are not told. */
+    /** Nesting limit of Java's XML readers, 100 by default. */
     private static final String DEPTH = "jdk.xml.maxElementDepth";
 
     private SvgReader() {}
 
     static XMLStreamReader of(InputStream in) throws XMLStreamException {
         if (System.getProperty(DEPTH) == null) {
-            System.setProperty(DEPTH, Integer.toString(2 * DEEPEST)); // read when a reader is made
+            System.setProperty(
+                    DEPTH, Integer.toString(2 * DEEPEST)); // evaluated when a reader is created
         }
         XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);

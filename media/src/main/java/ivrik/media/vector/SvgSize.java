@@ -11,13 +11,13 @@ import java.nio.file.Path;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
-/** The size of an SVG that says none, or one in percent of nothing: that of its view box. */
+/** Size of an SVG without an absolute size, from its view box. */
 final class SvgSize {
     private static final Logger LOG = LoggerFactory.getLogger(SvgSize.class);
 
     private SvgSize() {}
 
-    /** Width and height; null if the document says its own size, or has no view box. */
+    /** Width and height; null if the document declares a size or has no view box. */
     static double[] of(Path path) {
         try (InputStream in = Files.newInputStream(path)) {
             XMLStreamReader reader = SvgReader.of(in);
@@ -45,7 +45,7 @@ final class SvgSize {
             double h = Double.parseDouble(numbers[3]);
             return w > 0 && h > 0 && !width && !height ? new double[] {w, h} : null;
         } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
-            return null; // the reader of the document says what it makes of it
+            return null; // the document reader reports the error
         }
     }
 

@@ -17,12 +17,16 @@ import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
-/** How much there is to draw in an SVG, counted before memory is taken for it; what would never end is refused. */
+/**
+ * Limits the number of drawn elements of an SVG before memory is allocated, and refuses endless documents.
+ */
 final class SvgWeight {
-    /** Elements that are drawn in a few seconds; what is used several times counts as often. */
-    static final int MOST_ELEMENTS = 50_000;
+    /**
+     * Elements that can be drawn in a few seconds; elements that are used repeatedly count repeatedly.
+     */
+    static final int MAX_ELEMENTS = 50_000;
 
-    /** A path that is closed and goes on with numbers, of which the renderer would close it without end. */
+    /** A closed path followed by numbers, on which the renderer does not terminate. */
     private static final Pattern NEVER_ENDS = Pattern.compile("[Zz][\\s,]*[^\\s,A-Za-z]");
 
     private static final String XLINK = "http://www.w3.org/1999/xlink";
@@ -32,24 +36,24 @@ final class SvgWeight {
 
     private SvgWeight() {}
 
-    /** An element with a name, or the document: what lies in it, and what that uses. */
+    /** A named element, or the document: its content and its references. */
     private static final class Part {
         private final List<Part> parts = new ArrayList<>();
         private final List<String> uses = new ArrayList<>();
         private long elements;
 
-        /** Of all that is drawn for it; -1 until it is known, 0 while it is being counted. */
+        /** Number of drawn elements; -1 until known, 0 while being counted. */
         private long weight = -1;
     }
 
     /**
-     * @throws UnreadableMediaException if there is more than can be drawn
+     * @throws UnreadableMediaException if the limit is exceeded
      */
     static void check(Path path) {
         try (InputStream in = Files.newInputStream(path)) {
             new SvgWeight().check(path, SvgReader.of(in));
         } catch (IOException | XMLStreamException e) {
-            return; // the reader of the document says what it makes of it
+            return; // the document reader reports the error
         }
     }
 
@@ -69,21 +73,20 @@ final class SvgWeight {
             if (open.size() - 1 > SvgReader.DEEPEST) {
                 throw tooMuch(path, SvgReader.DEEPEST + " elements within each other");
             }
-            if (elements > MOST_ELEMENTS) {
-                throw tooMuch(path, MOST_ELEMENTS + " elements");
+            if (elements > MAX_ELEMENTS) {
+                throw tooMuch(path, MAX_ELEMENTS + " elements");
             }
         }
-        if (weight(document) > MOST_ELEMENTS) {
+        if (weight(document) > MAX_ELEMENTS) {
             throw tooMuch(
-                    path, MOST_ELEMENTS + " elements, those that are used several times counted");
+                    path, MAX_ELEMENTS + " elements, those that are used several times counted");
         }
     }
 
     private static void checkEnds(Path path, String data) {
         if (data != null && NEVER_ENDS.matcher(data).find()) {
             throw new UnreadableMediaException(
-                    path + " has a path that is damaged after a Z: no command follows",
-                    "save it anew from the program that drew it");
+                    path + " has a damaged path: no command follows a Z", "export the SVG again");
         }
     }
 
@@ -92,7 +95,7 @@ final class SvgWeight {
                 path + " has more than " + what, "simplify it, or save it as a PNG");
     }
 
-    /** The part that an element belongs to from here on: itself if it has a name, else that around it. */
+    /** The part of a new element: itself if named, else the enclosing one. */
     private Part begun(XMLStreamReader element) {
         Part around = open.peek();
         String used = element.getAttributeValue(null, "href");
@@ -114,7 +117,7 @@ final class SvgWeight {
         if (part.weight >= 0) {
             return part.weight;
         }
-        part.weight = 0; // what uses itself adds nothing
+        part.weight = 0; // self-reference adds nothing
         long sum = part.elements;
         for (Part inner : part.parts) {
             sum = Math.min(Integer.MAX_VALUE, sum + weight(inner));

@@ -21,23 +21,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
-/** Text drawn as outlines: one even colour, straight alpha. */
+/** Draws text as outlines in one colour, with straight alpha. */
 public final class TitleGraphic {
     private static final FontRenderContext PRECISE = new FontRenderContext(null, true, true);
 
-    /** From one baseline to the next, in sizes of the font. */
+    /** Line spacing relative to the font size. */
     private static final double LEADING = 1.15;
 
-    /** Of capitals over the baseline, in sizes of the font; what one line is centred by. */
+    /** Cap height relative to the font size; lines are centred by it. */
     private static final double CAPITALS = 0.7;
 
     private TitleGraphic() {}
 
     /**
-     * Draws a title in the middle of a box.
+     * Draws a title centred in a box.
      *
-     * @param box the size at which the title's lengths hold
-     * @param shown the size to draw it at, of the same shape
+     * @param box size in which the title's lengths are given
+     * @param shown size to draw at, of the same aspect ratio
      */
     public static Frame draw(Title title, Size box, Size shown) {
         BufferedImage image =
@@ -84,7 +84,7 @@ public final class TitleGraphic {
                     (box.width() - widest) / 2
                             + switch (title.align()) {
                                 case LEFT -> 0;
-                                case MIDDLE -> spare / 2;
+                                case CENTRE -> spare / 2;
                                 case RIGHT -> spare;
                             };
             all.append(
@@ -101,7 +101,7 @@ public final class TitleGraphic {
                 : new Path2D.Double(new TextLayout(text, font, PRECISE).getOutline(null));
     }
 
-    /** The text attributes of a title. */
+    /** Text attributes of a title. */
     static Map<TextAttribute, Object> attributes(Title title) {
         return Map.of(
                 TextAttribute.SIZE,

@@ -29,19 +29,19 @@ import java.nio.file.Path;
 public final class VectorGraphic {
     private static final Logger LOG = LoggerFactory.getLogger(VectorGraphic.class);
 
-    /** Of its own, with stack traces; what it could not read is said in our words. */
+    /** The library's logger; its stack traces are replaced by Ivrik's messages. */
     private static final java.util.logging.Logger JSVG =
             java.util.logging.Logger.getLogger("com.github.weisj.jsvg");
 
-    /** A graphic in units of its own may say any size; it is drawn no larger than this. */
+    /** Largest drawn size; documents may declare any size. */
     private static final double LARGEST = 4096;
 
-    /** Beyond what is refused anyway; of elements that use others, as many levels as the library has. */
+    /** Limits beyond those checked before, with the library's default for nested references. */
     private static final DocumentLimits LIMITS =
             new DocumentLimits(
                     SvgReader.DEEPEST + 1,
                     DocumentLimits.DEFAULT_MAX_USE_NESTING_DEPTH,
-                    2 * SvgWeight.MOST_ELEMENTS);
+                    2 * SvgWeight.MAX_ELEMENTS);
 
     private final SVGDocument document;
     private final Size size;
@@ -58,9 +58,9 @@ public final class VectorGraphic {
     }
 
     /**
-     * Opens one; pictures that it links are shown if they lie in its folder.
+     * Opens a document; linked pictures in its folder are shown.
      *
-     * @throws UnreadableMediaException if it is not an SVG that can be read
+     * @throws UnreadableMediaException if it is not a readable SVG
      */
     public static VectorGraphic open(Path path) {
         JSVG.setLevel(java.util.logging.Level.OFF);
@@ -71,7 +71,7 @@ public final class VectorGraphic {
             LoaderContext context =
                     LoaderContext.builder()
                             .cssParser(new ScreenCss())
-                            .externalResourcePolicy(new FolderOnly(path))
+                            .externalResourcePolicy(new LocalResources(path))
                             .documentLimits(LIMITS)
                             .build();
             document = new SVGLoader().load(in, path.toUri(), context);
@@ -81,7 +81,7 @@ public final class VectorGraphic {
         }
         if (document == null) {
             throw new UnreadableMediaException(
-                    path + " cannot be read as a vector graphic",
+                    path + " cannot be read as an SVG graphic",
                     "check that it is an SVG file, or save it again",
                     cause);
         }
@@ -92,17 +92,17 @@ public final class VectorGraphic {
                 : new VectorGraphic(document, said[0], said[1]);
     }
 
-    /** Its own size in pixels, rounded up; one that says shares only has that of its view box. */
+    /** Size in pixels, rounded up; from the view box if the document has only relative sizes. */
     public Size size() {
         return size;
     }
 
-    /** Whether it says a size that is too large to be drawn. */
+    /** Whether the declared size exceeds the largest drawn size. */
     public boolean isReduced() {
         return reduced;
     }
 
-    /** Drawn to fill a size; straight alpha, 8 bit. */
+    /** The graphic drawn at a size; straight alpha, 8 bits. */
     public Frame draw(Size size) {
         BufferedImage image =
                 new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB);

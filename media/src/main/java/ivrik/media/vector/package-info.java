@@ -1,2 +1,4 @@
-/** Vector graphics (SVG) drawn at the size they are shown. In: paths. Out: frames with alpha. */
+/**
+ * Vector graphics (SVG) and titles, drawn at their displayed size. In: paths. Out: frames with alpha.
+ */
 package ivrik.media.vector;

@@ -2,7 +2,7 @@ package ivrik.media.decode;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.media.pixel.StoredPicture;
 
 import org.junit.jupiter.api.Test;
@@ -29,7 +29,8 @@ class PassedFramesTest {
             passed.keep(n, small);
         }
         assertThat(passed.asked(30)).containsSame(small);
-        assertThat(passed.bytes()).isEqualTo((30 + PassedFrames.REACH) * Store.bytes(small));
+        assertThat(passed.bytes())
+                .isEqualTo((30 + PassedFrames.MAX_DISTANCE) * FrameCache.bytes(small));
         assertThat(passed.asked(90)).isEmpty();
         assertThat(passed.asked(1000)).isEmpty();
         assertThat(passed.bytes()).isZero();
@@ -37,12 +38,12 @@ class PassedFramesTest {
 
     @Test
     void ofLargeOnesThoseThatCameLastAreKept() {
-        StoredPicture large = picture(PassedFrames.MOST_BYTES / 5);
+        StoredPicture large = picture(PassedFrames.MAX_BYTES / 5);
         stepTo(9);
         for (long n = 0; n < 9; n++) {
             passed.keep(n, large);
         }
-        assertThat(passed.bytes()).isLessThanOrEqualTo(PassedFrames.MOST_BYTES);
+        assertThat(passed.bytes()).isLessThanOrEqualTo(PassedFrames.MAX_BYTES);
         assertThat(passed.asked(5)).isPresent();
         assertThat(passed.asked(4)).isEmpty();
         assertThat(passed.bytes()).as("there is room for those before it").isZero();
@@ -51,9 +52,9 @@ class PassedFramesTest {
     @Test
     void onlyThoseAreTakenThatWillStillBeThere() {
         stepTo(60);
-        assertThat(passed.wants(60 - PassedFrames.REACH, 60)).isTrue();
-        assertThat(passed.wants(59 - PassedFrames.REACH, 60)).isFalse();
-        passed.keep(59, picture(PassedFrames.MOST_BYTES / 3));
+        assertThat(passed.wants(60 - PassedFrames.MAX_DISTANCE, 60)).isTrue();
+        assertThat(passed.wants(59 - PassedFrames.MAX_DISTANCE, 60)).isFalse();
+        passed.keep(59, picture(PassedFrames.MAX_BYTES / 3));
         assertThat(passed.wants(58, 60)).isTrue();
         assertThat(passed.wants(56, 60)).as("four of that size are too many").isFalse();
     }
@@ -63,7 +64,8 @@ class PassedFramesTest {
         passed.asked(10);
         passed.asked(200);
         assertThat(passed.wants(199, 200)).isFalse();
-        passed.asked(200 - PassedFrames.REACH);
-        assertThat(passed.wants(199 - PassedFrames.REACH, 200 - PassedFrames.REACH)).isFalse();
+        passed.asked(200 - PassedFrames.MAX_DISTANCE);
+        assertThat(passed.wants(199 - PassedFrames.MAX_DISTANCE, 200 - PassedFrames.MAX_DISTANCE))
+                .isFalse();
     }
 }

@@ -6,7 +6,7 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.threads.Cancel;
+import ivrik.core.threads.Cancellation;
 import ivrik.core.threads.Workers;
 import ivrik.media.decode.Import;
 
@@ -43,19 +43,19 @@ class ThreadsStayTest {
         Path picture = folder.resolve("p.png");
         Plane plane = Plane.flat(64, 64, 0.5f);
         StillWriter.write(Frame.opaque(plane, plane, plane), picture, Depth.INT8, Workers.shared());
-        Form form = Forms.named(id);
-        Path out = folder.resolve("out" + form.ending());
+        ExportFormat format = ExportFormats.named(id);
+        Path out = folder.resolve("out" + format.ending());
         Export.run(
                 Export.Order.of(
                                 Import.project(
                                         Import.source(picture, "p"),
                                         BuiltInLooks.named("rgb-split")),
                                 out,
-                                form)
-                        .withSampling(form.samplings().getFirst()),
+                                format)
+                        .withSampling(format.samplings().getFirst()),
                 Workers.shared(),
                 done -> {},
-                Cancel.NEVER);
+                Cancellation.NEVER);
         assertThat(realTime()).isEmpty();
     }
 

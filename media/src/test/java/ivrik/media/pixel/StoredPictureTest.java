@@ -3,7 +3,7 @@ package ivrik.media.pixel;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
-import ivrik.core.cache.Store;
+import ivrik.core.cache.FrameCache;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Plane;
 import ivrik.core.threads.Workers;
@@ -119,7 +119,7 @@ class StoredPictureTest {
                 640,
                 format,
                 frame ->
-                        assertThat(Store.bytes(PixelReader.stored(frame).orElseThrow()))
+                        assertThat(FrameCache.bytes(PixelReader.stored(frame).orElseThrow()))
                                 .isBetween(640L * HEIGHT * 3 / 2, (640L + 64) * (HEIGHT + 1) * 2));
     }
 
@@ -135,7 +135,7 @@ class StoredPictureTest {
                 "monob",
                 "bayer_rggb8"
             })
-    void whatHasAlphaOrIsGreyOrLaidOutInAnUnusualWayIsNot(String format) {
+    void whatHasAlphaOrIsGreyOrLaidOutInAnUnusualDirectionIsNot(String format) {
         noise(WIDTH, format, frame -> assertThat(PixelReader.stored(frame)).isEmpty());
     }
 

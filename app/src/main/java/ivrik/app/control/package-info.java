@@ -1,2 +1,0 @@
-/** Controls that know nothing of the project: numbers, canvases, lane badges. */
-package ivrik.app.control;

@@ -1,0 +1,277 @@
+package ivrik.app.session;
+
+import ivrik.core.look.ChannelSettings;
+import ivrik.core.look.HalationParts;
+import ivrik.core.look.HalationParts.Opened;
+import ivrik.core.look.Look;
+import ivrik.core.look.Section;
+import ivrik.core.look.Step;
+import ivrik.core.motion.Value;
+import ivrik.core.project.Layer;
+import ivrik.core.project.Project;
+import ivrik.core.project.ProjectEdits;
+import ivrik.core.project.Source;
+import ivrik.core.treatment.Description;
+import ivrik.core.treatment.Parameter;
+import ivrik.core.treatment.Trait;
+import ivrik.core.treatment.Treatment;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+
+/** Edits of treatments: adding, ordering, removing, and operations between channels. */
+public final class TreatmentEdits {
+    private final Session session;
+    private Copied copied;
+
+    /** Adds a treatment that requires a measurement. */
+    private Runnable measured = () -> {};
+
+    /** Copied settings of a channel. */
+    private record Copied(String treatment, ChannelSettings settings) {}
+
+    public TreatmentEdits(Session session) {
+        this.session = session;
+    }
+
+    /**
+     * The look with a treatment added after another step, or last in its section, with example settings.
+     *
+     * @param after id of the preceding step
+     */
+    public static Look with(Look look, String after, Treatment treatment, Project project) {
+        Step step =
+                Step.withExampleSettings(look.freeId(treatment), treatment, look.channels().size());
+        if (treatment.description().is(Trait.PICTURE)) {
+            step = step.withPicture(likelyPicture(project));
+        }
+        Section section = step.section();
+        boolean among = look.step(after).filter(s -> s.section() == section).isPresent();
+        return among ? look.withStepAdded(look.number(after) + 1, step) : look.withStepAdded(step);
+    }
+
+    /**
+     * The most recently imported footage or image; titles and graphics only if there is no other.
+     */
+    private static String likelyPicture(Project project) {
+        List<Source> sources = project.sources().reversed();
+        return sources.stream()
+                .filter(s -> !s.kind().isDrawn())
+                .findFirst()
+                .or(() -> sources.stream().findFirst())
+                .map(Source::id)
+                .orElse("");
+    }
+
+    /**
+     * @param measures adds a treatment with its measurement
+     */
+    public void measureBy(Runnable measures) {
+        measured = measures;
+    }
+
+    /** Adds a treatment and selects it. */
+    public void add(Treatment treatment) {
+        Look look = session.state().look().orElse(null);
+        if (look == null) {
+            return;
+        }
+        if (treatment.description().is(Trait.MEASURED)) {
+            measured.run();
+            return;
+        }
+        String after = session.state().stepId();
+        String added = look.freeId(treatment);
+        session.editLook(
+                "Add " + treatment.description().title(),
+                l -> with(l, after, treatment, session.project()));
+        session.selectCell(added, session.state().channel());
+    }
+
+    public void remove(String id) {
+        Look look = session.state().look().orElse(null);
+        if (look != null && look.number(id) >= 0) {
+            int number = look.number(id);
+            session.editLook("Remove " + title(look, id), l -> l.withoutStep(id));
+            List<Step> left = session.state().look().map(Look::steps).orElse(List.of());
+            String next = left.isEmpty() ? "" : left.get(Math.max(0, number - 1)).id();
+            session.selectCell(next, session.state().channel());
+        }
+    }
+
+    /** Moves a column within its section. */
+    public void move(String id, int by) {
+        Look look = session.state().look().orElse(null);
+        if (look == null || look.number(id) < 0) {
+            return;
+        }
+        List<Step> section = look.steps(look.step(id).orElseThrow().section());
+        int first = look.number(section.getFirst().id());
+        int to = Math.clamp(look.number(id) + by, first, first + section.size() - 1);
+        if (to != look.number(id)) {
+            session.editLook("Move " + title(look, id), l -> l.withStepMoved(id, to));
+        }
+    }
+
+    /**
+     * Moves a treatment to another section; the selected channel provides the settings of the whole picture.
+     */
+    public void place(String id, Section section) {
+        int channel = session.state().channel();
+        session.editLook(
+                switch (section) {
+                    case PREPARE -> "Apply to whole picture, before separation";
+                    case CHANNELS -> "Apply to each channel";
+                    case FINISH -> "Apply to whole picture, after rejoin";
+                },
+                l -> l.withStepIn(section, id, channel));
+    }
+
+    /** Replaces a treatment by its stages and selects them. */
+    public void open(String id) {
+        Look look = session.state().look().orElse(null);
+        if (look == null || !HalationParts.canOpen(look, id)) {
+            return;
+        }
+        Opened opened = HalationParts.opened(look, id);
+        int number = session.state().lookNumber();
+        Layer before = session.state().layer().orElseThrow();
+        Layer after = before.withLook(number, l -> opened.looks().getFirst());
+        for (Look next : opened.looks().subList(1, opened.looks().size())) {
+            after =
+                    ProjectEdits.withNewLook(after, after.freeLookId(), number)
+                            .withLook(number + 1, l -> next);
+        }
+        Layer changed = after;
+        session.edit(
+                "Expand " + title(look, id),
+                project -> project.withLayer(before.id(), l -> changed));
+        session.selectLook(changed.looks().get(number + opened.parts()).id());
+    }
+
+    private static String title(Look look, String step) {
+        return look.step(step).orElseThrow().kind().description().title();
+    }
+
+    /** Copies the selected channel's settings. */
+    public void copy() {
+        step().ifPresent(
+                        step ->
+                                copied =
+                                        new Copied(
+                                                step.treatment(),
+                                                step.settings(session.state().channel())));
+    }
+
+    /** Whether copied settings fit the selected treatment. */
+    public boolean canPaste() {
+        return copied != null
+                && step().filter(s -> s.treatment().equals(copied.treatment)).isPresent();
+    }
+
+    public void paste() {
+        if (canPaste()) {
+            int channel = session.state().channel();
+            edit("Paste channel settings", step -> step.withChannel(channel, a -> copied.settings));
+        }
+    }
+
+    /** Copies the channel's settings to all channels that are not fixed. */
+    public void toAll() {
+        int from = session.state().channel();
+        edit("Same in all channels", (step, channel) -> step.channels().get(from));
+    }
+
+    /** Copies the negated settings to the opposite channel; the channel between is reset. */
+    public void oppose() {
+        int from = session.state().channel();
+        int last = session.state().look().map(l -> l.channels().size() - 1).orElse(0);
+        int to = last - from == from ? (from == 0 ? last : 0) : last - from;
+        edit(
+                "Mirror to opposite channel",
+                (step, channel) ->
+                        channel == to
+                                ? turned(step, step.channels().get(from))
+                                : channel == from
+                                        ? step.channels().get(from)
+                                        : ChannelSettings.atRest(step.kind().description()));
+    }
+
+    /** Negates the channel's settings. */
+    public void mirror() {
+        int from = session.state().channel();
+        edit(
+                "Negate values",
+                (step, channel) ->
+                        channel == from
+                                ? turned(step, step.channels().get(channel))
+                                : step.channels().get(channel));
+    }
+
+    /** Interpolates from the first channel to the last. */
+    public void spread() {
+        edit(
+                "Spread evenly",
+                (step, channel) -> {
+                    ChannelSettings first = step.channels().getFirst();
+                    ChannelSettings last = step.channels().getLast();
+                    double share = (double) channel / Math.max(1, step.channels().size() - 1);
+                    ChannelSettings spread = step.channels().get(channel);
+                    for (Parameter p : step.kind().description().parameters()) {
+                        double a = first.value(p.name()).rest();
+                        double b = last.value(p.name()).rest();
+                        if (p.drives() && !spread.value(p.name()).isMoving()) {
+                            spread = spread.with(p.name(), Value.of(a + share * (b - a)));
+                        }
+                    }
+                    return spread;
+                });
+    }
+
+    /** Negates the driving parameters relative to their defaults. */
+    private static ChannelSettings turned(Step step, ChannelSettings settings) {
+        Description d = step.kind().description();
+        Map<String, Value> values = new TreeMap<>(settings.values());
+        values.replaceAll(
+                (name, value) -> {
+                    Parameter p = d.parameter(name);
+                    return p.drives() ? value.map(v -> p.clamp(2 * p.rest() - v)) : value;
+                });
+        return settings.withValues(values);
+    }
+
+    private Optional<Step> step() {
+        return session.state().step();
+    }
+
+    private interface Each {
+        ChannelSettings of(Step step, int channel);
+    }
+
+    /** An operation between channels; not available for whole-picture treatments. */
+    private void edit(String name, Each each) {
+        if (step().filter(Step::isWhole).isPresent()) {
+            return;
+        }
+        edit(
+                name,
+                step -> {
+                    List<ChannelSettings> channels = new ArrayList<>();
+                    for (int i = 0; i < step.channels().size(); i++) {
+                        channels.add(each.of(step, i));
+                    }
+                    return step.withChannels(channels);
+                });
+    }
+
+    private void edit(String name, UnaryOperator<Step> change) {
+        String id = session.state().stepId();
+        if (step().isPresent()) {
+            session.editLook(name, l -> l.withStep(id, change));
+        }
+    }
+}

@@ -1,0 +1,249 @@
+package ivrik.app.widget;
+
+import javafx.animation.PauseTransition;
+import javafx.geometry.Point2D;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.StackPane;
+import javafx.util.Duration;
+
+import java.util.Locale;
+
+/**
+ * A number that is dragged, stepped with the arrow keys, or typed (including sums) after Enter or a double
+ * click; empty text sets the default. It shows the value it is given and reports requested values.
+ */
+public final class NumberField extends StackPane {
+    private static final double DRAG_PIXELS_PER_STEP = 4;
+
+    /** Visible characters while typing. */
+    private static final int TYPED = 6;
+
+    private static final Duration SAID = Duration.seconds(3);
+
+    private final Spec spec;
+    private final Label label = new Label();
+    private final Listener listener;
+
+    /** The text field while typing; null otherwise, because there are many numbers. */
+    private TextField editor;
+
+    private double value;
+    private double pressedAt;
+    private double pressedValue;
+    private boolean dragging;
+
+    /**
+     * Properties of the number.
+     *
+     * @param signed whether to show a plus sign
+     */
+    public record Spec(
+            String unit,
+            double min,
+            double max,
+            double rest,
+            double step,
+            int decimals,
+            boolean signed) {}
+
+    /** Receives requested values. */
+    public interface Listener {
+        /** A drag starts. */
+        default void begin() {}
+
+        /** A drag reaches a value. */
+        default void drag(double to) {
+            set(to);
+        }
+
+        /** A value is requested. */
+        void set(double to);
+    }
+
+    public NumberField(Spec spec, String help, Listener listener) {
+        this.spec = spec;
+        this.listener = listener;
+        getStyleClass().add("number-field");
+        label.getStyleClass().add("number");
+        label.setMinWidth(USE_PREF_SIZE);
+        getChildren().add(label);
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.SPINNER);
+        setAccessibleText(help);
+        TooltipText.install(
+                this,
+                () ->
+                        help
+                                + "\n"
+                                + "Drag, or press the arrow keys\n"
+                                + "Enter or double-click to type a value or a sum\n"
+                                + "Leave empty for the default, "
+                                + text(spec.rest())
+                                + "\n"
+                                + range());
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
+        addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::keyPressed);
+        show(spec.rest());
+    }
+
+    /** Shows a value without notifying the listener. */
+    public void show(double v) {
+        value = v;
+        label.setText(text(v));
+    }
+
+    public double value() {
+        return value;
+    }
+
+    public String text() {
+        return label.getText();
+    }
+
+    private String text(double v) {
+        String number =
+                String.format(
+                        Locale.ROOT,
+                        (spec.signed() && v != 0 ? "%+" : "%") + "." + spec.decimals() + "f",
+                        v == 0 ? 0.0 : v);
+        return spec.unit().isEmpty() ? number : number + " " + spec.unit();
+    }
+
+    private double clamp(double v) {
+        return Math.clamp(v, spec.min(), spec.max());
+    }
+
+    private void pressed(MouseEvent e) {
+        if (editor == null) {
+            requestFocus();
+            pressedAt = e.getScreenX();
+            pressedValue = value;
+            dragging = false;
+            e.consume();
+        }
+    }
+
+    private void dragged(MouseEvent e) {
+        if (editor != null || e.getButton() != MouseButton.PRIMARY) {
+            return;
+        }
+        double steps = Math.rint((e.getScreenX() - pressedAt) / DRAG_PIXELS_PER_STEP);
+        if (!dragging && steps == 0) {
+            return;
+        }
+        if (!dragging) {
+            dragging = true;
+            listener.begin();
+        }
+        double fine = e.isAltDown() ? 0.1 : e.isShiftDown() ? 10 : 1;
+        listener.drag(clamp(pressedValue + steps * fine * spec.step()));
+        e.consume();
+    }
+
+    private void clicked(MouseEvent e) {
+        if (e.getClickCount() > 0 && e.getClickCount() % 2 == 0 && !dragging && editor == null) {
+            edit();
+        }
+    }
+
+    private void keyPressed(KeyEvent e) {
+        if (editor != null) {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                stopEditing();
+                requestFocus();
+                e.consume();
+            }
+            return;
+        }
+        int direction = e.getCode() == KeyCode.UP ? 1 : e.getCode() == KeyCode.DOWN ? -1 : 0;
+        if (direction != 0) {
+            double size = e.isAltDown() ? 0.1 : e.isShiftDown() ? 10 : 1;
+            listener.set(clamp(value + direction * size * spec.step()));
+            e.consume();
+        } else if (e.getCode() == KeyCode.ENTER) {
+            edit();
+            e.consume();
+        }
+    }
+
+    private void edit() {
+        editor = new TextField(text(value).replace(spec.unit(), "").strip());
+        editor.setOnAction(
+                e -> {
+                    commit();
+                    requestFocus();
+                });
+        editor.setPrefColumnCount(TYPED);
+        editor.setManaged(false);
+        getChildren().add(editor);
+        label.setVisible(false);
+        place(editor);
+        editor.requestFocus();
+        editor.selectAll();
+        editor.focusedProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (!is && editor != null) {
+                                commit();
+                            }
+                        });
+    }
+
+    /** Places the text field over the number without moving other nodes. */
+    private void place(TextField field) {
+        field.applyCss();
+        double width = Math.max(getWidth(), field.prefWidth(-1));
+        double height = field.prefHeight(width);
+        field.resizeRelocate(getWidth() - width, (getHeight() - height) / 2, width, height);
+    }
+
+    private void commit() {
+        String text = editor.getText();
+        stopEditing();
+        if (text.isBlank()) {
+            listener.set(spec.rest());
+            return;
+        }
+        Arithmetic.of(text)
+                .ifPresentOrElse(
+                        v -> {
+                            listener.set(clamp(v));
+                            if (clamp(v) != v) {
+                                say(range());
+                            }
+                        },
+                        () -> say("Not a number: " + text.strip()));
+    }
+
+    private String range() {
+        return "Range: " + text(spec.min()) + " to " + text(spec.max());
+    }
+
+    /** Shows a message beside the field for a while. */
+    private void say(String message) {
+        Tooltip said = new Tooltip(message);
+        Point2D at = localToScreen(0, getHeight() + 4);
+        if (at != null) {
+            said.show(this, at.getX(), at.getY());
+            PauseTransition shown = new PauseTransition(SAID);
+            shown.setOnFinished(e -> said.hide());
+            shown.play();
+        }
+    }
+
+    private void stopEditing() {
+        TextField done = editor;
+        editor = null; // first, because removing the field removes its focus, which would commit
+        getChildren().remove(done);
+        label.setVisible(true);
+    }
+}

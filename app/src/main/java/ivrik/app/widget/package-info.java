@@ -1,0 +1,2 @@
+/** Controls that do not depend on the project: numbers, drawings, badges. */
+package ivrik.app.widget;

@@ -1,0 +1,68 @@
+package ivrik.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivrik.app.InterfaceThread;
+import ivrik.core.threads.Cancellation;
+import ivrik.core.threads.CancelledException;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Function;
+
+/** Work off the interface thread of which only the newest counts. */
+class LatestTaskTest {
+    private final LatestTask work = new LatestTask();
+    private final List<String> reported = new CopyOnWriteArrayList<>();
+
+    @BeforeEach
+    void start() {
+        InterfaceThread.start();
+    }
+
+    private void ask(Function<Cancellation, String> make) {
+        InterfaceThread.run(() -> work.ask(make, reported::add));
+    }
+
+    @Test
+    void onlyTheNewestIsReported() {
+        ask(
+                cancel -> {
+                    while (true) {
+                        cancel.check();
+                    }
+                });
+        ask(cancel -> "second");
+        InterfaceThread.until("it is over", () -> !work.isBusy());
+        assertThat(reported).containsExactly("second");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            classes = {CancelledException.class, IllegalStateException.class, LinkageError.class})
+    void workThatEndsWithoutAResultIsNotWaitedFor(Class<? extends Throwable> how) {
+        ask(
+                cancel -> {
+                    throw sneaky(how);
+                });
+        InterfaceThread.until("it is over", () -> !work.isBusy());
+        ask(cancel -> "next");
+        InterfaceThread.until("it is over", () -> !work.isBusy());
+        assertThat(reported).containsExactly("next");
+    }
+
+    @SuppressWarnings("unchecked") // only unchecked ones are handed in
+    private static <T extends Throwable> RuntimeException sneaky(Class<? extends Throwable> how)
+            throws T {
+        try {
+            throw (T) how.getDeclaredConstructor().newInstance();
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

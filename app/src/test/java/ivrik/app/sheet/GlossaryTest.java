@@ -1,0 +1,31 @@
+package ivrik.app.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/** The words that the window explains. */
+class GlossaryTest {
+    /** Every word of our own, as {@code docs/vocabulary.md} lists them. */
+    @Test
+    void eachWordOfOurOwnIsExplained() throws IOException {
+        List<String> ours =
+                Files.readAllLines(Path.of("../docs/vocabulary.md")).stream()
+                        .filter(line -> line.startsWith("| ") && !line.startsWith("| word"))
+                        .map(line -> line.split("\\|")[1].strip())
+                        .toList();
+        assertThat(ours).contains("look", "burst");
+        assertThat(Glossary.entries()).containsKeys(ours.toArray(String[]::new));
+    }
+
+    @Test
+    void eachExplanationIsOneSentence() {
+        assertThat(Glossary.entries().values())
+                .allSatisfy(sentence -> assertThat(sentence).matches("[A-Z][^.]{10,140}\\."));
+    }
+}

@@ -1,5 +1,5 @@
 @echo off
-rem Builds what is missing or stale, then runs Ivrik.
+rem Builds missing or stale modules, then runs Ivrik.
 setlocal
 set "HOME_DIR=%~dp0"
 set "JDK="
@@ -11,7 +11,7 @@ if not defined JDK (
 )
 powershell -NoProfile -Command "$h='%HOME_DIR%'; $s=$h+'target\built'; if(-not(Test-Path $s)){exit 1}; $t=(Get-Item $s).LastWriteTime; $n=Get-ChildItem -Recurse -File ($h+'pom.xml'),($h+'core\src\main'),($h+'media\src\main'),($h+'cli\src\main'),($h+'app\src\main') | Where-Object {$_.LastWriteTime -gt $t} | Select-Object -First 1; if($n){exit 1}"
 if errorlevel 1 (
-  echo ivrik: building, this once 1>&2
+  echo ivrik: building Ivrik 1>&2
   pushd "%HOME_DIR%"
   call mvn -q -B -Dmaven.test.skip=true -pl core,media,cli,app package 1>&2 || (popd & echo ivrik: the build failed 1>&2 & exit /b 1)
   popd
@@ -24,7 +24,7 @@ if "%~1"=="package" (
   "%JDK%\bin\java" -Djava.awt.headless=true -cp "%HOME_DIR%installer\target\ivrik-installer.jar" ivrik.installer.Package "%HOME_DIR%." %2 %3
   exit /b
 )
-rem A third of the machine's memory, at most 4 GB, unless it is told.
+rem IVRIK_MEMORY, else a third of the machine's memory, at most 4 GB.
 set "MEMORY="
 for /f %%M in ('powershell -NoProfile -Command "[math]::Min(4096,[math]::Floor((Get-CimInstance Win32_ComputerSystem).TotalPhysicalMemory/3MB))" 2^>nul') do set "MEMORY=-Xmx%%Mm"
 if defined IVRIK_MEMORY set "MEMORY=-Xmx%IVRIK_MEMORY%"

@@ -1,12 +1,11 @@
-# How Java is started, from the tree and installed alike. To be read in by a script that has set `java` to the
-# program, `jars` to the class path, `home` to the folder that holds the demo, `program` to the command itself, and
-# `vectors` to a folder where build/Vectors.java may have been.
+# Starts Java, from the source tree and installed. To be sourced by a script that sets `java` to the program, `jars`
+# to the class path, `home` to the folder of the demo, `program` to the command itself, and `vectors` to the folder
+# where build/Vectors.java writes.
 
 told=${BASH_SOURCE[0]%/*}
 flags=("@$told/java.args")
 
-# Java announces its vector module on a line of its own before anything else. Nobody asked: that line is
-# left out, all others pass as they come.
+# Removes the warning that Java prints about its vector module; all other lines pass.
 quietly() {
   trap '' INT TERM
   local first
@@ -14,7 +13,7 @@ quietly() {
   exec cat
 }
 
-# Kilobytes of memory that this machine has, or what this process is allowed of it.
+# Memory of this machine in kilobytes, or the limit of this process.
 machine_kb() {
   local kb limit
   kb=$(sed -n 's/^MemTotal: *\([0-9]*\) kB$/\1/p' /proc/meminfo 2>/dev/null)
@@ -24,13 +23,12 @@ machine_kb() {
   echo "$kb"
 }
 
-# Where the window keeps its settings, as UserFolder has it.
+# The data folder, as in UserFolder.
 data=${IVRIK_DATA:-${XDG_DATA_HOME:-$HOME/.local/share}/ivrik}
 [ -z "${IVRIK_DATA:-}" ] && [ -d "$HOME/Library" ] && data="$HOME/Library/Application Support/Ivrik"
 
-# Memory for Java: what it is told; else what pictures may take by those settings and a quarter more; else a
-# third of the machine's, at most 4 GB. A heap that has no more room than it needs is also collected in
-# shorter pauses.
+# Heap size: IVRIK_MEMORY; else the frame cache limit in the settings and a quarter more; else a third of the
+# machine, at most 4 GB. A smaller heap has shorter pauses.
 memory() {
   [ -n "${IVRIK_MEMORY:-}" ] && { printf -- '-Xmx%s' "$IVRIK_MEMORY"; return; }
   local mb
@@ -45,9 +43,9 @@ memory() {
   printf -- '-Xmx%sm' "$mb"
 }
 
-# launch CACHE WORDS...: becomes Ivrik, with the classes that a file keeps, or none. The cache holds for Java's vectors
-# as a jar or as a module, whichever there was when it was made. With IVRIK_KEEP_CLASSES=FILE
-# it keeps in that file what it loads, so that it starts quicker from then on (JEP 514).
+# launch CACHE ARGUMENTS...: replaces the shell by Ivrik, with a class cache or an empty name. A cache is valid for
+# the vector classes (jar or module) that it was made with. With IVRIK_KEEP_CLASSES=FILE, writes a class cache to
+# that file (JEP 514).
 launch() {
   local kept=()
   if [ -r "$vectors/vectors.jar" ]; then
@@ -62,11 +60,11 @@ launch() {
     kept=("-XX:AOTCache=$1" -Xlog:disable -Xlog:all=error:stderr '-Xlog:aot*=off:stderr')
   fi
   shift
-  # no words, "demo" and files are for the window, which is also rehearsed
+  # no argument, "demo", "rehearse" and files open the window; everything else is a command
   case "${1:-demo}" in demo | rehearse | *.*) ;; *) flags+=("@$told/command.args") ;; esac
-  # the toolkit would set these itself, which moves the environment while what loads FFmpeg reads it: a crash
+  # GTK would set these itself, which reallocates the environment while FFmpeg is loading: a crash
   export GDK_BACKEND=x11 IBUS_ENABLE_SYNC_MODE=1
-  # where nobody keeps settings, the toolkit's file chooser would complain that it cannot
+  # without a settings service GTK's file chooser prints a warning
   [ -n "${DBUS_SESSION_BUS_ADDRESS:-}" ] || export GSETTINGS_BACKEND=${GSETTINGS_BACKEND:-memory}
   exec "$java" "${flags[@]}" "-Divrik.home=$home" "-Divrik.program=$program" -cp "$jars" ${kept[@]+"${kept[@]}"} $(memory) \
     ivrik.cli.Ivrik "$@" 2> >(quietly >&2)

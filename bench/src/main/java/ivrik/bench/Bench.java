@@ -71,7 +71,7 @@ public final class Bench {
                 "ivrik ms",
                 "reference ms",
                 "ratio",
-                "at most");
+                "limit");
         int only = words.indexOf("--only");
         List<Duel> duels =
                 new Bench()
@@ -117,7 +117,7 @@ public final class Bench {
         for (String model : List.of("rgb", "ycbcr-709", "oklab", "cmyk", "lab", "xyz")) {
             duels.add(
                     new Duel(
-                            model + " and back / three planes copied into new ones",
+                            model + " and rejoin / copy of three planes into new ones",
                             roundTrip(Separations.named(model)),
                             copyNew(),
                             model.startsWith("ycbcr") || model.equals("rgb") ? 4 : Double.NaN));

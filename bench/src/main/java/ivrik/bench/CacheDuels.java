@@ -41,7 +41,7 @@ final class CacheDuels {
                         anew(four),
                         0.45),
                 new Duel(
-                        "a frame come back to / all four treatments",
+                        "a frame shown again / all four treatments",
                         kept(n -> four),
                         anew(four),
                         0.02));

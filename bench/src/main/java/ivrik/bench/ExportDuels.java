@@ -53,7 +53,7 @@ public final class ExportDuels {
         try {
             ExportDuels duels = new ExportDuels(home, folder);
             List<String> kinds = args.length == 0 ? List.of("split", "blur") : List.of(args);
-            System.out.println("work     processor time  wall  most memory of ours");
+            System.out.println("work     processor time  elapsed  peak memory of Ivrik");
             for (String kind : kinds) {
                 duels.run(kind);
             }

@@ -40,7 +40,7 @@ final class Farms {
         System.out.printf(
                 "one node alone: %.0f s; best at %.1f parts a node%n",
                 model.all(frames, 1, 1), model.partsANode(frames, nodes));
-        System.out.printf("%8s %10s %14s%n", "parts", "model, s", "played, s");
+        System.out.printf("%8s %10s %14s%n", "parts", "model, s", "simulation, s");
         for (int parts = Math.max(1, nodes / 4);
                 parts <= nodes * 16L && parts <= frames;
                 parts *= 2) {

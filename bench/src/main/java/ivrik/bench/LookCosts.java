@@ -44,7 +44,7 @@ public final class LookCosts {
                 "copies",
                 "half ms",
                 "half/s",
-                "parts at half size, the dearest first (ms)");
+                "parts at half size, most expensive first (ms)");
         for (BuiltInLook look : BuiltInLooks.shelf()) {
             if (names.isEmpty() || names.contains(look.look().name())) {
                 report(look);

@@ -30,7 +30,7 @@ import java.util.Locale;
  */
 public final class Qualities {
     private static final FrameRange FRAMES = new FrameRange(0, 47);
-    private static final String HEADING = "## How good compressed movies are";
+    private static final String HEADING = "## Quality of compressed movies";
     private static final int BLOCK = 8;
 
     private Qualities() {}
@@ -47,10 +47,10 @@ public final class Qualities {
         write(project, exact, ExportFormats.FFV1, Quality.GOOD, Sampling.FULL);
         StringBuilder table = new StringBuilder(HEADING + "\n\n");
         table.append(
-                "`bench/qualities` measures it: the demo's tram, red and blue three pixels apart,"
-                        + " 48 frames of 1280x720. PSNR in dB and SSIM, of luma and of colour"
-                        + " difference (all at full size). Colour that is kept at a quarter of the"
-                        + " pixels costs a split more than the compression does.\n\n");
+                "Measured by `bench/qualities`: 48 frames of the demo's tram at 1280x720, with red"
+                    + " and blue three pixels apart. The table shows PSNR in dB and SSIM, for luma"
+                    + " and for chroma at full size. A split loses more by 4:2:0 chroma sampling"
+                    + " than by the compression.\n\n");
         table.append(
                 "| format | sampling | quality | kB | luma dB | chroma dB | luma SSIM | chroma SSIM"
                         + " |\n");

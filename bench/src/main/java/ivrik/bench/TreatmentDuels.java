@@ -68,13 +68,13 @@ final class TreatmentDuels {
         Runnable remap = remapped();
         duels.add(
                 new Duel(
-                        "lens, linear / remap with ready maps",
+                        "lens, linear / remap with prepared maps",
                         treated(new LensDistortion(), Map.of("k0", 0.6, "k1", 1.0)),
                         remap,
                         1));
         duels.add(
                 new Duel(
-                        "pins with border, linear / remap with ready maps",
+                        "pins with border, linear / remap with prepared maps",
                         treated(new PinWarp(), pins()),
                         remap,
                         1));

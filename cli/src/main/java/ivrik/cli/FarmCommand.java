@@ -97,7 +97,7 @@ final class FarmCommand implements Callable<Integer> {
             paramLabel = "N",
             defaultValue = "500",
             description = "Largest number of parts at a time. Default: ${DEFAULT-VALUE}.")
-    private int atOnce;
+    private int parallel;
 
     @Option(
             names = "--retries",
@@ -138,7 +138,7 @@ final class FarmCommand implements Callable<Integer> {
             err.println("ivrik: cancelled; finished parts are kept; run again to continue");
             return 0;
         }
-        if (atOnce < 1 || retries < 0 || parts != null && parts < 1) {
+        if (parallel < 1 || retries < 0 || parts != null && parts < 1) {
             throw new ParameterException(
                     spec.commandLine(),
                     "--parts and --parallel must be at least 1, --retries at least 0");
@@ -159,7 +159,7 @@ final class FarmCommand implements Callable<Integer> {
         if (!Scheduler.isAlive(farm)) {
             List<Integer> missing = farm.missing();
             err.printf("ivrik: %d of %d parts to render%n", missing.size(), farm.parts());
-            String said = chosen.submit(farm, missing, atOnce);
+            String said = chosen.submit(farm, missing, parallel);
             if (!said.isEmpty()) {
                 err.println("ivrik: note: " + said);
             }
@@ -207,7 +207,7 @@ final class FarmCommand implements Callable<Integer> {
         long usual =
                 Math.min(
                         Math.ceilDiv(order.range().length(), FRAMES_A_PART),
-                        (long) PARTS_A_PLACE * atOnce);
+                        (long) PARTS_A_PLACE * parallel);
         int count = (int) Math.max(1, Math.min(most, parts == null ? usual : parts));
         Path out = output.out.toAbsolutePath().normalize();
         List<List<String>> each =

@@ -16,7 +16,7 @@ import java.util.concurrent.Callable;
 @Command(
         name = "rehearse",
         hidden = true,
-        description = "Does a little of everything with the demo, for a class cache.")
+        description = "Runs a little of each command and the window, to fill the class cache.")
 final class RehearseCommand implements Callable<Integer> {
     @Spec private CommandSpec spec;
 

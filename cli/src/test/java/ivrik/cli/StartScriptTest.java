@@ -197,7 +197,7 @@ class StartScriptTest {
                 esac
                 """
                         .formatted(home));
-        assertThat(run(jdk)).contains("building, this once").endsWith("nobody waits\n");
+        assertThat(run(jdk)).contains("building Ivrik").endsWith("nobody waits\n");
         assertThat(home.resolve("target/built")).exists();
     }
 

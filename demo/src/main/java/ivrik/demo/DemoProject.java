@@ -132,7 +132,7 @@ final class DemoProject {
         return BuiltInLooks.named("neutral")
                 .withName("Night drift")
                 .withTitle("")
-                .withNote("Red and blue part toward the cut and come back.")
+                .withNote("Red and blue separate towards the cut and return.")
                 .withSettings(
                         0,
                         0,
@@ -211,15 +211,15 @@ final class DemoProject {
         return Burst.of("parting", CUT, CHANNELS)
                 .with(
                         b ->
-                                b.name("Parting")
+                                b.name("Split at the cut")
                                         .envelope(
                                                 new PeakEnvelope(
                                                         rising, 3, Optional.empty(), false))
                                         .directions(
                                                 List.of(
-                                                        Direction.FORWARD,
+                                                        Direction.AS_SET,
                                                         Direction.FIXED,
-                                                        Direction.OPPOSITE))
+                                                        Direction.REVERSED))
                                         .drives(
                                                 List.of(
                                                         drive(0, "x", PEAK_PX),
@@ -231,7 +231,7 @@ final class DemoProject {
         return Burst.of("shaking", CUT, CHANNELS)
                 .with(
                         b ->
-                                b.name("Shaking")
+                                b.name("Jitter at the cut")
                                         .envelope(
                                                 new PeakEnvelope(
                                                         List.of(new Phase(12, 0.9)),
@@ -251,7 +251,7 @@ final class DemoProject {
     /** The second shot as a print: magenta and yellow settle into register after the cut. */
     private static Look inkLook() {
         return Look.atRest("Settling inks", Separations.named("cmyk"), new Shift())
-                .withNote("Magenta and yellow come to rest on cyan and key after the cut.")
+                .withNote("Magenta and yellow settle on cyan and key after the cut.")
                 .withSettings(0, 1, a -> a.with("x", settling(-6)).with("y", settling(3)))
                 .withSettings(0, 2, a -> a.with("x", settling(5)).with("y", settling(-4)));
     }

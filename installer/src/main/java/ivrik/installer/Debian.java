@@ -23,9 +23,9 @@ final class Debian {
             Depends: bash, libc6
             Recommends: libgtk-3-0t64 | libgtk-3-0, libasound2t64 | libasound2
             Maintainer: The makers of Ivrik <ivrik@ivrik.invalid>
-            Description: colour channels taken apart, moved, and put back together
+            Description: separates, moves and rejoins colour channels
              Animated chromatic aberration, RGB split glitches, channel blurs, halation and
-             retro screens. It brings a Java of its own.
+             retro screens. Java is included.
             """;
 
     private Debian() {}

@@ -67,7 +67,7 @@ record Image(Path home, Path folder, String version) {
                                 "--vendor",
                                 "Ivrik",
                                 "--description",
-                                "Colour channels taken apart, moved, and put back together",
+                                "Separates, moves and rejoins colour channels",
                                 "--input",
                                 input.toString(),
                                 "--main-jar",

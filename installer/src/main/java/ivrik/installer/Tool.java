@@ -14,7 +14,8 @@ final class Tool {
     static void run(String name, List<String> arguments) {
         ToolProvider tool =
                 ToolProvider.findFirst(name)
-                        .orElseThrow(() -> new IllegalStateException("this Java has no " + name));
+                        .orElseThrow(
+                                () -> new IllegalStateException("this JDK lacks the tool " + name));
         int exit = tool.run(System.out, System.err, arguments.toArray(String[]::new));
         if (exit != 0) {
             throw new IllegalStateException(name + " ended with " + exit);

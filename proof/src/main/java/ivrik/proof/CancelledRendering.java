@@ -52,7 +52,7 @@ final class CancelledRendering implements Trial {
             }
             if (least > MAX_MS) {
                 throw new Failure(
-                        "%s went on for %.0f ms: frame %d of %s"
+                        "%s took %.0f ms to stop: frame %d of %s"
                                 .formatted(treatment.description().id(), least, frame, file));
             }
             Files.delete(file);

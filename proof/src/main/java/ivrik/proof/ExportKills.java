@@ -88,7 +88,7 @@ final class ExportKills implements Trial {
             }
         }
         if (all && there != (stills ? FRAMES : 1)) {
-            throw new Failure(there + " files are there");
+            throw new Failure(there + " files remain");
         }
     }
 }

@@ -147,7 +147,7 @@ final class FileMutants implements Trial {
             for (StackTraceElement each : thread.getStackTrace()) {
                 where.append("\n    ").append(each);
             }
-            throw new Failure("no end after " + SECONDS + " s" + where);
+            throw new Failure("not finished after " + SECONDS + " s" + where);
         } catch (ExecutionException e) {
             throw new Failure(graph(e.getCause()));
         }
@@ -170,7 +170,7 @@ final class FileMutants implements Trial {
                             ? ProjectJson.read(mutant).project()
                             : withLook(LookJson.read(mutant));
         } catch (IvrikException e) {
-            return e.oneLine().isBlank() ? "refused without a word" : "";
+            return e.oneLine().isBlank() ? "refused without a message" : "";
         }
         if (!ProjectJson.read(ProjectJson.write(project)).project().equals(project)) {
             return "writing and reading changed the project";
@@ -181,9 +181,9 @@ final class FileMutants implements Trial {
                             project, frame, 48, Workers.shared(), () -> System.nanoTime() > end);
             return GeneratedProjects.isSound(made) ? "" : "the result contains NaN or infinity";
         } catch (IvrikException e) {
-            return e.oneLine().isBlank() ? "refused without a word" : "";
+            return e.oneLine().isBlank() ? "refused without a message" : "";
         } catch (CancelledException e) {
-            return "not done after " + SECONDS + " s, though it could be stopped";
+            return "not finished after " + SECONDS + " s, but it could be cancelled";
         }
     }
 

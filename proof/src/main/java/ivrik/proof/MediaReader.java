@@ -52,9 +52,9 @@ public final class MediaReader {
         int exit = Ivrik.run(to, to, words.stream().map(Object::toString).toArray(String[]::new));
         String text = said.toString().strip().replace('\n', ' ');
         if (exit == 0) {
-            return Files.exists(out) ? "" : "nothing was written, though it ended well: " + text;
+            return Files.exists(out) ? "" : "exit 0, but nothing was written: " + text;
         }
-        return text.contains("inside Ivrik") || !names(text, file)
+        return text.contains("internal error in Ivrik") || !names(text, file)
                 ? "exit " + exit + ", " + text
                 : "";
     }

@@ -46,7 +46,7 @@ final class NativeMemory implements Trial {
                             .redirectError(folder.resolve("errors.txt").toFile())
                             .start();
         } catch (java.io.IOException e) {
-            System.out.println("native-memory: valgrind is not installed, nothing was watched");
+            System.out.println("native-memory: valgrind is not installed, nothing was checked");
             return 0;
         }
         int exit = process.waitFor();

@@ -151,7 +151,7 @@ public final class Proof {
             Folders.remove(folder);
         } catch (Exception | AssertionError e) {
             String failure =
-                    trial.name() + " with --seed " + seed + ": " + e + "\n  kept in " + folder;
+                    trial.name() + " with --seed " + seed + ": " + e + "\n  files in " + folder;
             failures.add(failure);
             System.out.println("FAILED " + failure);
         }
@@ -160,7 +160,7 @@ public final class Proof {
     private int report() {
         tried.forEach((name, count) -> System.out.printf("%-16s %6d tried%n", name, count));
         System.out.println(
-                failures.isEmpty() ? "no failure" : failures.size() + " failures, told above");
+                failures.isEmpty() ? "no failure" : failures.size() + " failures, listed above");
         return failures.isEmpty() ? 0 : 1;
     }
 }

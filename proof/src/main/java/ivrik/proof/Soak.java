@@ -17,7 +17,7 @@ final class Soak implements Trial {
     private static final int BUDGET_MB = 1024;
     private static final int MORE_MB = 600;
     private static final Pattern FAILED =
-            Pattern.compile("OutOfMemory|NoRoom|could not be|\\bERROR\\b");
+            Pattern.compile("OutOfMemory|NotEnoughMemory|could not be|\\bERROR\\b");
 
     private final long seconds;
 
@@ -74,7 +74,7 @@ final class Soak implements Trial {
         List<String> failed =
                 Files.readAllLines(log).stream().filter(l -> FAILED.matcher(l).find()).toList();
         if (!failed.isEmpty()) {
-            throw new Failure(failed.size() + " faults, the first: " + failed.getFirst());
+            throw new Failure(failed.size() + " errors, the first: " + failed.getFirst());
         }
         return 1;
     }

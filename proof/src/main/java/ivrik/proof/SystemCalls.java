@@ -75,7 +75,7 @@ final class SystemCalls implements Trial {
         }
         Path log = folder.resolve("data/ivrik.log");
         if (Files.exists(log) && Files.readString(log).contains(SECRET)) {
-            throw new Failure("the log has words of a picture");
+            throw new Failure("the log contains the text of a title");
         }
         return 2;
     }
@@ -120,17 +120,17 @@ final class SystemCalls implements Trial {
         Process process = builder.redirectErrorStream(true).redirectOutput(said.toFile()).start();
         if (!process.waitFor(SECONDS, TimeUnit.SECONDS)) {
             process.descendants().forEach(ProcessHandle::destroyForcibly);
-            throw new Failure(name + " has not ended; it said: " + Files.readString(said));
+            throw new Failure(name + " did not end; its output: " + Files.readString(said));
         }
         if (process.exitValue() != 0) {
             String reported = Files.readString(said);
             throw new Failure(
-                    name + " ended with " + process.exitValue() + "; it said: " + reported);
+                    name + " ended with " + process.exitValue() + "; its output: " + reported);
         }
         List<String> all = whole(Files.readAllLines(calls));
         long asked = all.stream().filter(c -> ASKED.matcher(c).find()).count();
         if (asked > ASKED_TIMES) {
-            throw new Failure(asked + " sockets of a network");
+            throw new Failure(asked + " network sockets");
         }
         for (String call : all) {
             check(call, folder);
@@ -159,7 +159,7 @@ final class SystemCalls implements Trial {
     private static void check(String call, Path folder) throws Failure {
         if (SOCKET.matcher(call).find()) {
             if (!LOCAL.matcher(call).find() && !ASKED.matcher(call).find()) {
-                throw new Failure("a network: " + call);
+                throw new Failure("network access: " + call);
             }
             return;
         }
@@ -182,7 +182,7 @@ final class SystemCalls implements Trial {
             for (Path each : all.toList()) {
                 if (Files.getPosixFilePermissions(each)
                         .contains(PosixFilePermission.OTHERS_WRITE)) {
-                    throw new Failure(each + " can be written by everyone");
+                    throw new Failure(each + " is writable by everyone");
                 }
             }
         }

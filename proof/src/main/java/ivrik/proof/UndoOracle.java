@@ -63,7 +63,7 @@ final class UndoOracle implements Trial {
         }
         Project end = session.project();
         if (!ProjectJson.read(ProjectJson.write(end)).project().equals(end)) {
-            throw new Failure("the end does not come back from its file");
+            throw new Failure("the final project differs after writing and reading");
         }
         int undone = 0;
         while (session.undoName().isPresent()) {
@@ -71,13 +71,13 @@ final class UndoOracle implements Trial {
             undone++;
         }
         if (!session.project().equals(demo)) {
-            throw new Failure("not the start after " + undone + " steps back");
+            throw new Failure("not the original after " + undone + " undo steps");
         }
         while (session.redoName().isPresent()) {
             session.redo();
         }
         if (!session.project().equals(end)) {
-            throw new Failure("not the end again");
+            throw new Failure("redo does not return to the final project");
         }
         return edits;
     }

@@ -86,7 +86,13 @@ final class WindowKills implements Trial {
         double kept = red(lost.getFirst().read().project());
         if (kept < must) {
             throw new Failure(
-                    "kept " + kept + " of " + nudges.size() + " nudges, " + must + " at the least");
+                    "recovered "
+                            + kept
+                            + " of "
+                            + nudges.size()
+                            + " nudges, "
+                            + must
+                            + " expected at least");
         }
         return 1;
     }

@@ -52,9 +52,9 @@ final class ChannelSourcePart extends VBox {
         this.kinds = kinds;
         this.showers = showers;
         grid.add(quiet("source"), 1, 0);
-        grid.add(quiet("delay, fr"), 2, 0);
-        grid.add(quiet("cut offset, fr"), 3, 0);
-        grid.add(quiet("trail, %"), 4, 0);
+        grid.add(Controls.columnTitle("delay"), 2, 0);
+        grid.add(Controls.columnTitle("cut offset"), 3, 0);
+        grid.add(Controls.columnTitle("trail"), 4, 0);
         getChildren().add(grid);
     }
 

@@ -25,7 +25,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -140,7 +139,7 @@ final class DialCard extends VBox {
             String name = TargetedFields.title(look, link.target(), true);
             Label title = quiet(name);
             title.setMinWidth(0);
-            title.setTooltip(new Tooltip(name));
+            title.setWrapText(true);
             grid.add(title, 0, row);
             NumberField share = share(link.target(), name, row);
             GridPane.setHalignment(share, HPos.RIGHT);
@@ -233,7 +232,7 @@ final class DialCard extends VBox {
                 title,
                 () ->
                         session.editLook(
-                                "Curve of the dial " + dial.title(),
+                                "Response of dial " + dial.title(),
                                 l ->
                                         DialEdits.withLink(
                                                 l,

@@ -32,7 +32,7 @@ final class DialRuler extends Drawing {
         setId("dial-rule-" + name);
         setMinSize(120, 34);
         setPrefHeight(34);
-        setAccessibleText("The dial " + dial.title());
+        setAccessibleText("Dial " + dial.title());
         redrawOn(session.stateProperty(), view.frame);
         setOnMousePressed(
                 e -> {

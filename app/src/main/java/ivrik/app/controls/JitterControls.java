@@ -117,9 +117,9 @@ final class JitterControls extends VBox {
         bake.setOnAction(e -> bake());
         getChildren()
                 .addAll(
-                        row(quiet("Jitter"), kind, of, all),
+                        row(quiet("Jitter"), kind, of),
                         row(amount, rate, bake),
-                        row(near(quiet("octaves"), octaves), near(quiet("seed"), seed)));
+                        row(near(quiet("octaves"), octaves), near(quiet("seed"), seed), all));
     }
 
     private static HBox near(javafx.scene.Node... nodes) {

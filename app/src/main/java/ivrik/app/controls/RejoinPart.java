@@ -27,7 +27,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -82,7 +81,7 @@ final class RejoinPart extends VBox implements ControlsPart {
         channelCombinations.setTooltip(
                 new Tooltip("Shows each channel alone, each pair, and all together"));
         channelCombinations.setOnAction(e -> view.band.set(View.Band.CHANNEL_COMBINATIONS));
-        HBox sheets = new HBox(8, sheet, channelCombinations);
+        VBox sheets = new VBox(4, sheet, channelCombinations);
         Label note =
                 quiet(
                         "Channels blend from the top of this list to the bottom. With Exact the"

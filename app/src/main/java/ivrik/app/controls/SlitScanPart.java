@@ -72,9 +72,9 @@ final class SlitScanPart extends VBox {
         Region gap = new Region();
         GridPane.setHgrow(gap, Priority.ALWAYS);
         grid.add(gap, 1, 0);
-        String[] heads = {"max delay, fr", "wipe, fr", "direction"};
+        String[] heads = {"max delay", "wipe", "direction"};
         for (int column = 0; column < heads.length; column++) {
-            grid.add(quiet(heads[column]), column + 2, 0);
+            grid.add(Controls.columnTitle(heads[column]), column + 2, 0);
         }
         getChildren().addAll(row(quiet("Slit scan by"), by), grid);
     }

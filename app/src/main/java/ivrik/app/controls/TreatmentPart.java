@@ -329,7 +329,10 @@ final class TreatmentPart extends IncrementalBuild<State> {
         return Controls.item(
                 source.id(),
                 source.name(),
-                () -> stepEdit("Picture " + source.name(), s -> s.withPicture(source.id())));
+                () ->
+                        stepEdit(
+                                "Pattern source: " + source.name(),
+                                s -> s.withPicture(source.id())));
     }
 
     private Node edges(boolean sampled) {

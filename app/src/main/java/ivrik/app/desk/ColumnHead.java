@@ -16,6 +16,9 @@ import javafx.scene.input.MouseEvent;
 final class ColumnHead extends Label {
     private static final double DRAG_FROM = 6;
 
+    /** Titles with more characters take two lines. */
+    private static final int LONG = 12;
+
     private final Session session;
     private final TreatmentEdits steps;
     private final String id;
@@ -34,6 +37,10 @@ final class ColumnHead extends Label {
         this.select = select;
         setId("head-" + number);
         getStyleClass().add("column-head");
+        if (getText().length() > LONG) {
+            getStyleClass().add("long");
+            setWrapText(true);
+        }
         setTooltip(
                 new Tooltip(
                         step.kind().description().help()

@@ -137,8 +137,9 @@ public final class Desk extends SplitPane {
         clock.setText(
                 String.format(
                         java.util.Locale.ROOT,
-                        "of %d frames  %.2f s  %s fps",
+                        "of %d %s  %.2f s  %s fps",
                         session.project().frames(),
+                        session.project().frames() == 1 ? "frame" : "frames",
                         view.frame.get() / rate.toDouble(),
                         Controls.rate(rate)));
     }

@@ -19,7 +19,9 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.SequencedMap;
 
 /**
  * Chooses the graphed number: one of the selected treatment, or the one last clicked in the controls; and one
@@ -42,10 +44,10 @@ final class GraphChoice extends HBox {
     /**
      * The choices.
      *
-     * @param names parameters of the selected treatment
+     * @param names titles of the parameters of the selected treatment, by name
      * @param other title of another graphed number, or empty
      */
-    private record Offer(List<String> names, GraphTargets graphed, String other) {}
+    private record Offer(SequencedMap<String, String> names, GraphTargets graphed, String other) {}
 
     GraphChoice(Session session, View view) {
         super(2);
@@ -81,32 +83,32 @@ final class GraphChoice extends HBox {
     }
 
     /** Parameters of the selected treatment that can be graphed. */
-    private static List<String> names(State state) {
-        return state.step().map(GraphChoice::names).orElse(List.of());
+    private static SequencedMap<String, String> names(State state) {
+        return state.step().map(GraphChoice::names).orElseGet(LinkedHashMap::new);
     }
 
-    private static List<String> names(Step step) {
+    private static SequencedMap<String, String> names(Step step) {
         Description d = step.kind().description();
-        List<String> names = new ArrayList<>();
+        SequencedMap<String, String> names = new LinkedHashMap<>();
         for (Parameter parameter : d.parameters()) {
             if (!parameter.title().isEmpty()) {
-                names.add(parameter.name());
+                names.put(parameter.name(), parameter.title());
             }
         }
         if (d.parameters().stream().anyMatch(Parameter::jitters)) {
-            names.add(OfChannel.JITTER);
+            names.put(OfChannel.JITTER, OfChannel.JITTER);
         }
         return names;
     }
 
     /** Returns to a parameter of the treatment: the same name if it exists, or the first. */
     private void toTreatment() {
-        List<String> names = names(session.state());
+        SequencedMap<String, String> names = names(session.state());
         boolean there =
                 view.graphed.get() instanceof GraphTargets.OfTreatment of
-                        && names.contains(of.parameter());
+                        && names.containsKey(of.parameter());
         if (!there && !names.isEmpty()) {
-            view.graphed.set(new GraphTargets.OfTreatment(names.getFirst()));
+            view.graphed.set(new GraphTargets.OfTreatment(names.firstEntry().getKey()));
         }
     }
 
@@ -123,7 +125,7 @@ final class GraphChoice extends HBox {
         if (offer.names.size() > MAX_BESIDE) {
             all.add(choice(offer.names));
         } else {
-            offer.names.forEach(name -> all.add(button(name)));
+            offer.names.forEach((name, text) -> all.add(button(name, text)));
         }
         if (!title.isEmpty()) {
             all.add(other(title));
@@ -144,9 +146,10 @@ final class GraphChoice extends HBox {
         return view.graphed.get().equals(new GraphTargets.OfTreatment(name));
     }
 
-    private ToggleButton button(String name) {
+    private ToggleButton button(String name, String title) {
         ToggleButton button =
-                Controls.toggle("graph-" + name, name, "Shows the graph and keyframes of " + name);
+                Controls.toggle(
+                        "graph-" + name, title, "Shows the graph and keyframes of " + title);
         button.setSelected(isGraphed(name));
         button.setOnAction(
                 e -> {
@@ -157,19 +160,26 @@ final class GraphChoice extends HBox {
     }
 
     /** A menu for many choices. */
-    private MenuButton choice(List<String> names) {
+    private MenuButton choice(SequencedMap<String, String> names) {
         MenuButton menu =
                 Controls.menu("graphs", "Choose the value whose graph and keyframes are shown");
-        String now = names.stream().filter(this::isGraphed).findFirst().orElse(names.getFirst());
-        Controls.show(menu, now, now);
-        for (String name : names) {
-            menu.getItems()
-                    .add(
-                            Controls.item(
-                                    name,
-                                    name,
-                                    () -> view.graphed.set(new GraphTargets.OfTreatment(name))));
-        }
+        String now =
+                names.keySet().stream()
+                        .filter(this::isGraphed)
+                        .findFirst()
+                        .orElse(names.firstEntry().getKey());
+        Controls.show(menu, now, names.get(now));
+        names.forEach(
+                (name, title) ->
+                        menu.getItems()
+                                .add(
+                                        Controls.item(
+                                                name,
+                                                title,
+                                                () ->
+                                                        view.graphed.set(
+                                                                new GraphTargets.OfTreatment(
+                                                                        name)))));
         return menu;
     }
 }

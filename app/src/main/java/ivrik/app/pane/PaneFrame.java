@@ -87,6 +87,7 @@ public final class PaneFrame extends BorderPane {
         HBox behind = new HBox(6, working, moving);
         behind.setAlignment(Pos.CENTER_LEFT);
         behind.visibleProperty().bind(view.behind);
+        behind.managedProperty().bind(view.behind);
         view.behind.addListener(
                 (o, was, is) -> moving.setProgress(is ? ProgressBar.INDETERMINATE_PROGRESS : 0));
         moving.setProgress(0);

@@ -60,7 +60,7 @@ public final class IdleRendering implements AutoCloseable {
         } catch (CancelledException e) {
             // another request has arrived
         } catch (RuntimeException | OutOfMemoryError e) {
-            LOG.warn("no more frames are made ahead; asked for, each says why by itself", e);
+            LOG.warn("rendering ahead stopped; each frame reports its error when it is shown", e);
         }
     }
 

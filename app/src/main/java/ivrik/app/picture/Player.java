@@ -222,7 +222,7 @@ public final class Player {
             try {
                 renderNext();
             } catch (CancelledException e) {
-                LOG.debug("playing has stopped, or the sources were changed");
+                LOG.debug("playback stopped, or the sources changed");
             } catch (RuntimeException | OutOfMemoryError e) {
                 report(e);
                 LockSupport.parkNanos(PAUSE_NANOS);
@@ -254,7 +254,7 @@ public final class Player {
 
     /** Reports a rendering error; the clock continues. */
     private void report(Throwable fault) {
-        LOG.warn("a frame could not be made for playing", fault);
+        LOG.warn("a frame could not be rendered for playback", fault);
         Platform.runLater(
                 () -> fault("Some frames could not be rendered: " + SourceFault.why(fault)));
     }

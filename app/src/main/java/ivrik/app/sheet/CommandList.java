@@ -25,7 +25,7 @@ public final class CommandList extends VBox {
 
     public CommandList(List<Command> commands, Sheets sheets) {
         found = new FilteredList<>(FXCollections.observableArrayList(commands));
-        Label head = new Label("Commands");
+        Label head = new Label("Find command");
         head.getStyleClass().add("title");
         search.setPromptText("Search commands");
         search.setId("command-search");

@@ -182,7 +182,7 @@ final class Header extends StackPane {
                         ? "exact"
                         : r.isExact()
                                 ? "differs by less than 1/65535"
-                                : "differs by up to " + codes(r.largest()));
+                                : differs(Math.round(r.largest() * 255)));
         measured.setText(
                 String.format(
                         Locale.ROOT,
@@ -195,12 +195,18 @@ final class Header extends StackPane {
         mark.redraw();
     }
 
+    private static String differs(long codes) {
+        return codes == 0
+                ? "differs by less than 1/255"
+                : codes > 255
+                        ? "differs by more than 255/255"
+                        : "differs by up to " + codes + "/255";
+    }
+
     /** A difference in 8-bit code values. */
     private static String codes(double difference) {
         long codes = Math.round(difference * 255);
-        return codes == 0
-                ? "less than 1/255"
-                : codes > 255 ? "more than the full range" : codes + "/255";
+        return codes == 0 ? "less than 1/255" : codes > 255 ? "more than 255/255" : codes + "/255";
     }
 
     /** Distance of the marks for a misregistration, in pixels. */

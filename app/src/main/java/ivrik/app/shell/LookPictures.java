@@ -98,7 +98,7 @@ final class LookPictures {
             Image image = service.small(plan, WIDTH).image();
             Platform.runLater(() -> show.accept(look.name(), image));
         } catch (IvrikException e) {
-            LOG.info("no small picture of {}: {}", look.name(), e.oneLine());
+            LOG.info("the preview of {} failed: {}", look.name(), e.oneLine());
         } catch (CancelledException e) {
             LOG.debug("another project was opened meanwhile");
         }

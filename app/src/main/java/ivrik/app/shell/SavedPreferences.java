@@ -46,7 +46,7 @@ final class SavedPreferences {
         try {
             settings.save(dataFolder);
         } catch (IvrikException e) {
-            LOG.warn("the window's settings could not be kept", e);
+            LOG.warn("the window settings could not be saved", e);
         }
     }
 }

@@ -50,10 +50,10 @@ final class ScreenshotTaking extends AnimationTimer {
             }
             if (System.nanoTime() - since > PATIENCE.toNanos()) {
                 throw new IllegalStateException(
-                        "there is no end to " + String.join(", ", window.unsettled()));
+                        "this did not finish in time: " + String.join(", ", window.unsettled()));
             }
         } catch (RuntimeException e) {
-            LoggerFactory.getLogger(Screenshots.class).error("a picture could not be taken", e);
+            LoggerFactory.getLogger(Screenshots.class).error("a screenshot failed", e);
             System.err.println("ivrik: the screenshot failed: " + e.getMessage());
             IvrikApp.exit = 1;
             over();

@@ -111,7 +111,7 @@ final class Screenshots {
                 "channel-delay",
                 w -> {
                     w.session().selectLayer("shots");
-                    w.session().editLook("Times", ScreenshotLooks::withTimes);
+                    w.session().editLook("Change timing", ScreenshotLooks::withTimes);
                     w.view().frame.set(101);
                     w.view().face.set(Face.SEPARATE);
                 });
@@ -130,7 +130,7 @@ final class Screenshots {
                     w.view().band.set(Band.NONE);
                     w.view().face.set(Face.TREATMENT);
                     w.view().frame.set(40);
-                    w.session().editLook("Curve", ScreenshotLooks::withTreatments);
+                    w.session().editLook("Add treatments", ScreenshotLooks::withTreatments);
                     w.session().selectCell("lens-distortion-1", 0);
                 });
         shot("treatment-sheet", w -> w.view().band.set(Band.TREATMENTS));
@@ -140,7 +140,7 @@ final class Screenshots {
                 w -> {
                     w.view().band.set(Band.NONE);
                     w.view().zoom.set(1);
-                    w.session().editLook("Tube", l -> BuiltInLooks.named("crt"));
+                    w.session().editLook("Apply CRT screen", l -> BuiltInLooks.named("crt"));
                     w.session().selectCell("phosphor-screen-1", 0);
                     w.view().face.set(Face.LOOK);
                 });
@@ -150,7 +150,7 @@ final class Screenshots {
                     w.view().band.set(Band.NONE);
                     w.view().zoom.set(0);
                     w.view().face.set(Face.TREATMENT);
-                    w.session().editLook("Pins", l -> BuiltInLooks.named("ghost-warp"));
+                    w.session().editLook("Apply Ghost warp", l -> BuiltInLooks.named("ghost-warp"));
                     w.session().selectCell("", 0);
                 });
         shot(
@@ -158,7 +158,7 @@ final class Screenshots {
                 w -> {
                     Look glow = BuiltInLooks.named("colour-streak");
                     Mask pinks = glow.mask().with("hue", Value.of(335));
-                    w.session().editLook("Glow", l -> glow.withMask(pinks));
+                    w.session().editLook("Apply Colour streak", l -> glow.withMask(pinks));
                     w.view().face.set(Face.MASK);
                     w.view().twoPanes.set(true);
                     w.view().paneB.set(Show.MASK_OVERLAY);

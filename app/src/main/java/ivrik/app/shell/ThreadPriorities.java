@@ -88,7 +88,8 @@ final class ThreadPriorities {
         try {
             int failed = (int) set.invokeExact(THREAD, thread, nice);
             if (failed != 0) {
-                LoggerFactory.getLogger(ThreadPriorities.class).warn("a thread cannot give way");
+                LoggerFactory.getLogger(ThreadPriorities.class)
+                        .warn("the priority of a thread cannot be lowered");
             }
         } catch (Throwable e) {
             throw new IllegalStateException("setpriority cannot be called", e);

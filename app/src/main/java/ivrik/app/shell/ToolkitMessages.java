@@ -77,9 +77,9 @@ final class ToolkitMessages {
                                     ValueLayout.ADDRESS, ValueLayout.ADDRESS, ValueLayout.ADDRESS))
                     .invokeExact(writer, MemorySegment.NULL, MemorySegment.NULL);
         } catch (IllegalArgumentException e) {
-            LOG.debug("there is no {}", GLIB, e);
+            LOG.debug("not found: {}", GLIB, e);
         } catch (Throwable e) {
-            LOG.warn("GLib's words cannot be taken", e);
+            LOG.warn("GLib messages cannot be redirected", e);
         }
     }
 

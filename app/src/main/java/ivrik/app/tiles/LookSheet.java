@@ -59,7 +59,7 @@ public final class LookSheet extends FoundTiles {
                 "Looks",
                 "type to search, arrow keys to select, Enter or click to apply, Escape to close",
                 "find-look",
-                "grain, tube, glitch ...");
+                "grain, CRT, glitch ...");
         this.laying = laying;
         this.kept = kept;
         over.selectedProperty()

@@ -129,9 +129,9 @@ final class MovingTiles {
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             } catch (IvrikException e) {
-                LOG.info("no moving picture: {}", e.oneLine());
+                LOG.info("a moving preview failed: {}", e.oneLine());
             } catch (CancelledException e) {
-                LOG.debug("another tile is rested on");
+                LOG.debug("the pointer is on another tile");
             }
         }
 

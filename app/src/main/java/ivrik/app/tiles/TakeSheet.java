@@ -264,12 +264,12 @@ public final class TakeSheet extends TileBand {
                         small(
                                 "left-" + take.id(),
                                 "Left",
-                                "Shows it in the left pane",
+                                "Shows this take in the left pane",
                                 () -> compare(take, view.paneA, view.takeA, Show.TAKE)),
                         small(
                                 "right-" + take.id(),
                                 "Right",
-                                "Shows it in the right pane",
+                                "Shows this take in the right pane",
                                 () -> {
                                     view.twoPanes.set(true);
                                     compare(take, view.paneB, view.takeB, Show.OTHER_TAKE);

@@ -345,7 +345,7 @@ abstract class TileBand extends BorderPane {
                         }
                     });
         } catch (IvrikException e) {
-            LOG.info("no small picture: {}", e.oneLine());
+            LOG.info("a preview failed: {}", e.oneLine());
         } catch (CancelledException e) {
             LOG.debug("another project was opened meanwhile");
         }

@@ -2,6 +2,8 @@ package ivrik.app.widget;
 
 import ivrik.core.motion.Rational;
 
+import javafx.geometry.HPos;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -13,6 +15,7 @@ import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -39,6 +42,14 @@ public final class Controls {
         Label label = new Label(text);
         label.getStyleClass().add("quiet");
         label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    /** A quiet label above a column of numbers, aligned with them and apart from its neighbours. */
+    public static Label columnTitle(String text) {
+        Label label = quiet(text);
+        label.setPadding(new Insets(0, 6, 0, 6));
+        GridPane.setHalignment(label, HPos.RIGHT);
         return label;
     }
 

@@ -90,7 +90,7 @@ class BurstWindowTest {
         newBurst();
         assertThat(burst().anchor()).isEqualTo(new Anchor.AtCut("clip-2"));
         assertThat(burst().directions())
-                .containsExactly(Direction.FORWARD, Direction.FIXED, Direction.OPPOSITE);
+                .containsExactly(Direction.AS_SET, Direction.FIXED, Direction.REVERSED);
         assertThat(d.window.view().face.get()).isEqualTo(Face.BURST);
         assertThat(d.words()).contains("Shift burst", "the cut at 96");
         assertThat(x(95)).isEqualTo(x(96)).isNotZero();

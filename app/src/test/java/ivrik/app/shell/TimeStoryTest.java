@@ -185,7 +185,7 @@ class TimeStoryTest {
         assertThat(burst.anchor()).isEqualTo(new Anchor.AtCut("clip-2"));
         assertThat(burst.envelope().phases()).isEqualTo(3);
         assertThat(burst.directions())
-                .containsExactly(Direction.FORWARD, Direction.FIXED, Direction.OPPOSITE);
+                .containsExactly(Direction.AS_SET, Direction.FIXED, Direction.REVERSED);
     }
 
     private static void swipeAcrossIt(Driver d) {

@@ -121,7 +121,7 @@ public final class FarmFolder {
     private static String script(Path program, int retries) {
         return """
         #!/usr/bin/env bash
-        # Does one part of the plan beside it, again if it fails: part K, or part join.
+        # Runs one part of the plan in this folder, with retries: part K, or part join.
         here=$(cd "$(dirname "$0")" && pwd)
         for try in $(seq 0 %d); do
           %s farm-part "$here" "$1"

@@ -58,10 +58,10 @@ public final class Scheduler {
      * Submits parts and the join.
      *
      * @param parts numbers of the parts, from 1; empty to join only
-     * @param atOnce largest number of parallel jobs
+     * @param parallel largest number of parallel jobs
      * @return message of the scheduler
      */
-    public String submit(FarmFolder farm, List<Integer> parts, int atOnce) {
+    public String submit(FarmFolder farm, List<Integer> parts, int parallel) {
         SafeFile.write(script(farm), text);
         Map<String, String> reported =
                 Map.of(
@@ -69,8 +69,10 @@ public final class Scheduler {
                         Ranges.text(parts),
                         "FARM_LIST",
                         parts.stream().map(String::valueOf).collect(Collectors.joining(" ")),
-                        "FARM_AT_ONCE",
-                        Integer.toString(atOnce));
+                        "FARM_PARALLEL",
+                        Integer.toString(parallel),
+                        "FARM_AT_ONCE", // for scripts of version 2
+                        Integer.toString(parallel));
         Said said = run(farm, "submit", reported);
         if (said.exit != 0) {
             throw new FarmException(

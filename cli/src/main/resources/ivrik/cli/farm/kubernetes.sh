@@ -1,9 +1,9 @@
 #!/usr/bin/env bash
-# How a farm's parts become an indexed Job of Kubernetes: writes its manifest into the farm's folder, to be looked
-# over and applied by hand. FARM_IMAGE is an image with Ivrik in it, FARM_CLAIM a volume claim that holds the
-# folder under the same path; a site may change a copy of this and name it with --scheduler.
+# Renders the parts as an indexed Job of Kubernetes: writes a manifest into the farm's folder, to review and apply
+# by hand. FARM_IMAGE is an image that contains Ivrik, FARM_CLAIM a volume claim that has the folder under the same
+# path. A site can change a copy of this script and name the copy with --scheduler.
 #
-# Told: FARM_FOLDER, FARM_COUNT, FARM_AT_ONCE. Parts that are done already end at once.
+# Variables: FARM_FOLDER, FARM_COUNT, FARM_PARALLEL. Finished parts exit immediately.
 set -euo pipefail
 case $1 in
   submit)
@@ -17,7 +17,7 @@ metadata: {name: ivrik-parts}
 spec:
   completionMode: Indexed
   completions: $FARM_COUNT
-  parallelism: $FARM_AT_ONCE
+  parallelism: $FARM_PARALLEL
   backoffLimitPerIndex: 2
   template:
     spec:
@@ -40,7 +40,7 @@ spec:
           image: '${FARM_IMAGE:-ivrik:latest}'
           command: [bash, -c, 'while [ "\$(ls "\$0/done" | wc -l)" -lt $FARM_COUNT ]; do sleep 10; done; exec "\$0/part" join', '$FARM_FOLDER']$volume
 MANIFEST
-    echo "kubectl apply -f '$FARM_FOLDER/job.yaml' begins it" >&2
+    echo "kubectl apply -f '$FARM_FOLDER/job.yaml' starts the render" >&2
     ;;
   cancel) ;;
   alive) exit 1 ;;

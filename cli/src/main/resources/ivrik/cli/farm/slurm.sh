@@ -1,9 +1,9 @@
 #!/usr/bin/env bash
-# How a farm's parts become jobs of Slurm: an array, and a job after it that joins what they have made. A site may
-# change a copy of this (options of sbatch, modules to load) and name it with --scheduler.
+# Renders the parts as a Slurm array job, followed by a job that joins them. A site can change a copy of this script
+# (options of sbatch, modules to load) and name the copy with --scheduler.
 #
-# Told: FARM_FOLDER, which every node sees; FARM_PARTS, such as 1-3,7, or nothing; FARM_AT_ONCE; and, to be
-# cancelled or asked after, in FARM_JOBS what `submit` has printed.
+# Variables: FARM_FOLDER, which every node must see; FARM_PARTS, such as 1-3,7, or empty; FARM_PARALLEL. For cancel
+# and alive, FARM_JOBS is the output of submit.
 set -euo pipefail
 logs=${FARM_FOLDER//%/%%}/logs
 options=(--parsable --requeue --open-mode=append --job-name=ivrik)
@@ -11,7 +11,7 @@ case $1 in
   submit)
     after=() jobs=
     if [ -n "$FARM_PARTS" ]; then
-      jobs=$(sbatch "${options[@]}" --array="$FARM_PARTS%$FARM_AT_ONCE" --output="$logs/%a.slurm.txt" "$0" part)
+      jobs=$(sbatch "${options[@]}" --array="$FARM_PARTS%$FARM_PARALLEL" --output="$logs/%a.slurm.txt" "$0" part)
       jobs=${jobs%%;*}
       after=(--dependency="afterany:$jobs")
     fi

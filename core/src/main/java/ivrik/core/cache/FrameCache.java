@@ -175,7 +175,7 @@ public final class FrameCache {
                 Thread.currentThread().interrupt();
                 throw new CancelledException();
             } catch (ExecutionException e) {
-                throw new IllegalStateException("it is only ever completed", e);
+                throw new IllegalStateException("a computed value never fails here", e);
             }
         }
     }

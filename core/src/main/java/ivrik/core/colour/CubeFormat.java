@@ -58,7 +58,7 @@ public final class CubeFormat {
         }
         for (int c = 0; c < 3; c++) {
             if (!(low[c] < high[c])) {
-                throw damaged("its domain goes from " + low[c] + " to " + high[c]);
+                throw damaged("the domain is inverted: " + low[c] + " to " + high[c]);
             }
         }
         String called = title.isEmpty() ? name : title;
@@ -100,7 +100,7 @@ public final class CubeFormat {
 
     private void add(float[] colour) {
         if (values == null) {
-            throw damaged("a colour stands before the size line");
+            throw damaged("a colour precedes the size line");
         }
         if (count == values.length) {
             throw damaged("the table has more colours than its size states");

@@ -186,11 +186,11 @@ final class BurstJson {
                 (int) fields.whole("offset", 0, -Phase.MAX_FRAMES, Phase.MAX_FRAMES));
     }
 
-    /** One direction per channel; a missing one is {@link Direction#FORWARD}. */
+    /** One direction per channel; a missing one is {@link Direction#AS_SET}. */
     private static List<Direction> directions(Fields fields, int channels) {
         List<Direction> directions =
-                new ArrayList<>(Collections.nCopies(channels, Direction.FORWARD));
-        List<Direction> read = fields.choices("directions", Direction.FORWARD);
+                new ArrayList<>(Collections.nCopies(channels, Direction.AS_SET));
+        List<Direction> read = fields.choices("directions", Direction.AS_SET);
         if (read.size() > channels) {
             fields.report(read.size() + " directions for " + channels + " channels");
         }

@@ -51,7 +51,7 @@ public final class Differences {
                     Json.MAPPER.readTree(ProjectJson.write(here)),
                     Json.MAPPER.readTree(ProjectJson.write(there)));
         } catch (JsonProcessingException e) {
-            throw new IllegalStateException("what was just written can be read", e);
+            throw new IllegalStateException("a project that was just written can be read", e);
         }
         return differences.lines;
     }

@@ -249,7 +249,7 @@ final class Version2 {
         rename(burst, "ways", "directions");
         if (burst.path("directions") instanceof ArrayNode directions) {
             Map<String, String> present =
-                    Map.of("ahead", "forward", "opposed", "opposite", "still", "fixed");
+                    Map.of("ahead", "as-set", "opposed", "reversed", "still", "fixed");
             for (int i = 0; i < directions.size(); i++) {
                 String former = directions.get(i).asText();
                 if (present.containsKey(former)) {

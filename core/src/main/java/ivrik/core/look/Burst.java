@@ -57,7 +57,7 @@ public record Burst(
                 Repeat.ONCE,
                 Value.of(1),
                 Value.ZERO,
-                Collections.nCopies(channels, Direction.FORWARD),
+                Collections.nCopies(channels, Direction.AS_SET),
                 ChannelSettings.FIRST_SEED,
                 List.of());
     }
@@ -65,9 +65,9 @@ public record Burst(
     /** Sign with which a burst drives a channel. */
     public enum Direction {
         /** As the drive's factor says. */
-        FORWARD,
+        AS_SET,
         /** The negated factor. */
-        OPPOSITE,
+        REVERSED,
         /** No change. */
         FIXED,
         /**

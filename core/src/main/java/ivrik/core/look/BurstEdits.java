@@ -58,8 +58,8 @@ public final class BurstEdits {
     private static List<Direction> opposite(int channels) {
         List<Direction> directions =
                 new ArrayList<>(Collections.nCopies(channels, Direction.FIXED));
-        directions.set(0, Direction.FORWARD);
-        directions.set(channels - 1, channels == 1 ? Direction.FORWARD : Direction.OPPOSITE);
+        directions.set(0, Direction.AS_SET);
+        directions.set(channels - 1, channels == 1 ? Direction.AS_SET : Direction.REVERSED);
         return directions;
     }
 

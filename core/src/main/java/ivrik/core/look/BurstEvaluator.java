@@ -72,8 +72,8 @@ final class BurstEvaluator {
         Optional<Partner> partner = Partner.of(look, target);
         if (partner.isEmpty()) {
             return switch (direction) {
-                case FORWARD -> factor;
-                case OPPOSITE -> -factor;
+                case AS_SET -> factor;
+                case REVERSED -> -factor;
                 case FIXED -> 0;
                 case RANDOM -> factor * random(target, occurrence);
             };
@@ -81,7 +81,7 @@ final class BurstEvaluator {
         double turn = direction == Direction.RANDOM ? 180 * random(target, occurrence) : 0;
         Affine turned = Affine.turned(burst.angleDegrees().at(instant) + turn, 0, 0);
         double other = factors.getOrDefault(partner.get().target(), 0.0);
-        double sign = direction == Direction.FIXED ? 0 : direction == Direction.OPPOSITE ? -1 : 1;
+        double sign = direction == Direction.FIXED ? 0 : direction == Direction.REVERSED ? -1 : 1;
         // clockwise rotation where y points down: x' = c x - s y, y' = s x + c y
         return sign
                 * (partner.get().isAcross()
@@ -92,7 +92,7 @@ final class BurstEvaluator {
     private Direction direction(Target target) {
         int channel = target.channel();
         return channel < 0 || channel >= burst.directions().size()
-                ? Direction.FORWARD
+                ? Direction.AS_SET
                 : burst.directions().get(channel);
     }
 

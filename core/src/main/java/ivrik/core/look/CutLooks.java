@@ -92,9 +92,9 @@ final class CutLooks {
                                                 .strength(Value.ZERO)
                                                 .directions(
                                                         List.of(
-                                                                Direction.FORWARD,
+                                                                Direction.AS_SET,
                                                                 Direction.FIXED,
-                                                                Direction.OPPOSITE))
+                                                                Direction.REVERSED))
                                                 .drives(drives));
         Look look = Look.atRest("pull-apart", new Rgb(), new Shift());
         return look.withStep("shift-1", s -> s.withEdgeFill(EdgeFill.MIRROR))

@@ -108,7 +108,8 @@ public record Dial(
     public record Response(double from, double to, Ease ease) {
         public Response {
             if (!(from < to)) {
-                throw new IllegalArgumentException("a bend goes from less to more");
+                throw new IllegalArgumentException(
+                        "the active range of a dial goes from a lower to a higher value");
             }
         }
 

@@ -129,9 +129,9 @@ final class LensLooks {
     private static Look fringeCorrection() {
         List<Dial> own =
                 List.of(
-                        off("red", "Red magnification (k0)", "k0", 0),
+                        off("red", "Red scale (k0)", "k0", 0),
                         off("red-bend", "Red distortion (k1)", "k1", 0),
-                        off("blue", "Blue magnification (k0)", "k0", 2),
+                        off("blue", "Blue scale (k0)", "k0", 2),
                         off("blue-bend", "Blue distortion (k1)", "k1", 2));
         return Look.atRest("fringe-correction", new Rgb(), new LensDistortion())
                 .withNote("Corrects lateral chromatic aberration: aligns red and blue with green.")

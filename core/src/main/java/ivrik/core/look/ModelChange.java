@@ -113,7 +113,7 @@ public record ModelChange(Look look, List<String> dropped) {
                                 .mapToObj(
                                         i ->
                                                 i < 0 || i >= burst.directions().size()
-                                                        ? Burst.Direction.FORWARD
+                                                        ? Burst.Direction.AS_SET
                                                         : burst.directions().get(i))
                                 .toList());
     }

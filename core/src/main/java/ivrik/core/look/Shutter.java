@@ -31,7 +31,8 @@ public record Shutter(Value angleDegrees, double phaseDegrees, int samples)
 
     public Shutter {
         if (samples < 2 || samples > MAX_SAMPLES) {
-            throw new IllegalArgumentException("2.." + MAX_SAMPLES + " moments are seen");
+            throw new IllegalArgumentException(
+                    "2.." + MAX_SAMPLES + " motion blur samples are allowed");
         }
         if (!(Math.abs(phaseDegrees) <= MAX_DEGREES)) {
             throw new IllegalArgumentException(

@@ -139,18 +139,18 @@ final class TimedLooks {
                                         "Split",
                                         steps,
                                         List.of(
-                                                Direction.FORWARD,
+                                                Direction.AS_SET,
                                                 Direction.FIXED,
-                                                Direction.OPPOSITE),
+                                                Direction.REVERSED),
                                         drives(SHIFT, "x")),
                                 burst(
                                         SHAKE,
                                         "Jitter",
                                         steps,
                                         List.of(
-                                                Direction.FORWARD,
+                                                Direction.AS_SET,
                                                 Direction.FIXED,
-                                                Direction.FORWARD),
+                                                Direction.AS_SET),
                                         drives(SHIFT, OfChannel.JITTER))))
                 .withDials(
                         List.of(
@@ -236,18 +236,18 @@ final class TimedLooks {
                                         "Scroll",
                                         new TransitionEnvelope(half, half, Ease.SMOOTH, false),
                                         List.of(
-                                                Direction.FORWARD,
-                                                Direction.FORWARD,
-                                                Direction.FORWARD),
+                                                Direction.AS_SET,
+                                                Direction.AS_SET,
+                                                Direction.AS_SET),
                                         drives("tiled-scroll-1", "x")),
                                 burst(
                                         SPLIT,
                                         "Split",
                                         new TransitionEnvelope(half, half, Ease.SMOOTH, true),
                                         List.of(
-                                                Direction.FORWARD,
+                                                Direction.AS_SET,
                                                 Direction.FIXED,
-                                                Direction.OPPOSITE),
+                                                Direction.REVERSED),
                                         drives(SHIFT, "x"))))
                 .withDials(
                         List.of(

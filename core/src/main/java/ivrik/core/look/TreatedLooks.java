@@ -51,7 +51,7 @@ final class TreatedLooks {
                         "posterise"),
                 BuiltInLook.of(
                         LookGroup.LIGHT,
-                        "Single-colour streak",
+                        "Colour streak",
                         colourStreak(),
                         "streak",
                         "flare",

@@ -17,7 +17,7 @@ public record TransitionEnvelope(double before, double after, Ease ease, boolean
                 && before <= Phase.MAX_FRAMES
                 && after <= Phase.MAX_FRAMES)) {
             throw new IllegalArgumentException(
-                    "a swipe takes 0.." + Phase.MAX_FRAMES + " frames on each side of its axis");
+                    "a swipe takes 0.." + Phase.MAX_FRAMES + " frames on each side of its peak");
         }
     }
 

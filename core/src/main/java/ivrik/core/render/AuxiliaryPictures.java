@@ -22,12 +22,12 @@ interface AuxiliaryPictures {
             new AuxiliaryPictures() {
                 @Override
                 public Frame placed(Optional<? extends Seen> picture, PlacementPlan place) {
-                    throw new IllegalStateException("nothing is fed");
+                    throw new IllegalStateException("no auxiliary picture is used");
                 }
 
                 @Override
                 public Frame used(StepPlan step) {
-                    throw new IllegalStateException("nothing is used");
+                    throw new IllegalStateException("no auxiliary picture is used");
                 }
             };
 }

@@ -17,7 +17,7 @@ public final class LensDistortion implements Move {
                                     + " towards the corners.",
                             TreatmentGroup.MOVES,
                             Control.LENS,
-                            Parameter.percent("k0", "magnification (k0)", -50, 50, 0)
+                            Parameter.percent("k0", "scale (k0)", -50, 50, 0)
                                     .stepping(0.1)
                                     .example(0.6, -0.6),
                             Parameter.percent("k1", "distortion (k1)", -100, 100, 0)

@@ -136,7 +136,7 @@ enum PhosphorMask {
                 return Optional.of(DRAWN.get(new Drawn(mask, pitchPx), d -> mask.drawn(d.pitchPx)));
             }
         }
-        throw new IllegalArgumentException("no mask is called " + settings.choice(CHOICE));
+        throw new IllegalArgumentException("no phosphor mask is named " + settings.choice(CHOICE));
     }
 
     private static PatternTile ofPicture(Frame frame) {

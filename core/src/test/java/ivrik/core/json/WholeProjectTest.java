@@ -149,8 +149,8 @@ class WholeProjectTest {
                         List.of(
                                 Burst.Direction.RANDOM,
                                 Burst.Direction.FIXED,
-                                Burst.Direction.OPPOSITE,
-                                Burst.Direction.FORWARD),
+                                Burst.Direction.REVERSED,
+                                Burst.Direction.AS_SET),
                         Long.MAX_VALUE,
                         drives);
         return List.of(

@@ -162,7 +162,7 @@ class BurstTest {
 
     private static Burst moving(Anchor anchor, Direction red) {
         return Burst.of("b", anchor, 3)
-                .withDirections(List.of(red, Direction.FIXED, Direction.OPPOSITE))
+                .withDirections(List.of(red, Direction.FIXED, Direction.REVERSED))
                 .withDrives(List.of(new Drive(new OfChannel("shift-1", 0, "x"), 10)));
     }
 
@@ -179,7 +179,7 @@ class BurstTest {
 
     @Test
     void aBurstGoesWhereItsCutGoes() {
-        Look look = withBurst(moving(new Anchor.AtCut("clip-2"), Direction.FORWARD));
+        Look look = withBurst(moving(new Anchor.AtCut("clip-2"), Direction.AS_SET));
         for (int cut : new int[] {12, 17}) {
             Project project =
                     scene.project(look)
@@ -204,7 +204,7 @@ class BurstTest {
 
     @Test
     void betweenFramesAStepStaysThatOfItsFrame() {
-        Look look = withBurst(moving(new Anchor.AtFrame(20), Direction.FORWARD));
+        Look look = withBurst(moving(new Anchor.AtFrame(20), Direction.AS_SET));
         Instant between = Instant.of(18, Scene.RATE).withFrame(new Rational(37, 2));
         assertThat(
                         new LookPlanner(look, between, "here")
@@ -222,7 +222,7 @@ class BurstTest {
                                 new Keyframe(20, 3, Ease.LINEAR),
                                 new Keyframe(22, 5, Ease.LINEAR)));
         Look look =
-                withBurst(moving(new Anchor.AtFrame(20), Direction.FORWARD).withStrength(rising));
+                withBurst(moving(new Anchor.AtFrame(20), Direction.AS_SET).withStrength(rising));
         assertThat(x(look, 0, 20)).isEqualTo(30);
         assertThat(x(look, 0, 21)).isEqualTo(4 * 7.5);
     }

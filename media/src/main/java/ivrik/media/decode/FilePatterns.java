@@ -51,7 +51,7 @@ public final class FilePatterns {
                         .forEach(found::add);
             } catch (IOException | DirectoryIteratorException e) {
                 throw new UnreadableMediaException(
-                        "cannot look into " + folder, "check the read permission", e);
+                        "cannot list the folder " + folder, "check the read permission", e);
             }
         }
         if (found.isEmpty()) {

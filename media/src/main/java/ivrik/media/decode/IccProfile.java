@@ -42,7 +42,7 @@ final class IccProfile {
         try {
             profile = ICC_Profile.getInstance(bytes);
         } catch (IllegalArgumentException e) {
-            LOG.warn("a damaged ICC profile is left out", e);
+            LOG.warn("a damaged ICC profile was ignored", e);
             return Optional.empty();
         }
         if (!(profile instanceof ICC_ProfileRGB rgb)) {

@@ -65,7 +65,7 @@ final class PngColours {
                 in.skipNBytes(length - read + 4L);
             }
         } catch (IOException e) {
-            LOG.warn("the colours of {}", path, e);
+            LOG.warn("the colours of {} cannot be read", path, e);
             return Optional.empty();
         }
         return said && gamma > 0 ? Optional.of(colours(primaries, gamma)) : Optional.empty();

@@ -124,7 +124,7 @@ final class PartialExport implements AutoCloseable {
             return HexFormat.of()
                     .formatHex(digest.digest(all.toString().getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has it", e);
+            throw new IllegalStateException("every Java runtime has SHA-256", e);
         }
     }
 
@@ -222,7 +222,7 @@ final class PartialExport implements AutoCloseable {
             }
             Files.delete(folder);
         } catch (IOException e) {
-            LOG.warn("{} is left", folder, e); // harmless: it only uses disk space
+            LOG.warn("{} could not be deleted", folder, e); // harmless: it only uses disk space
         }
     }
 

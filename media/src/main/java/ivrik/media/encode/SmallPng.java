@@ -24,7 +24,7 @@ public final class SmallPng {
         try {
             ImageIO.write(image, "png", bytes);
         } catch (IOException e) {
-            throw new UncheckedIOException("memory has no disk to fill", e);
+            throw new UncheckedIOException("writing to memory failed", e);
         }
         return bytes.toByteArray();
     }

@@ -37,7 +37,7 @@ public record FrameMemory(MemorySegment buffer, long start) {
                         MemorySegment.ofAddress(begin).reinterpret(size), data - begin);
             }
         }
-        throw new IllegalArgumentException("there is no memory for plane " + plane);
+        throw new IllegalArgumentException("no memory was allocated for plane " + plane);
     }
 
     /**

@@ -29,7 +29,7 @@ public final class NativeEnvironment {
                 call(linker, windows.get(), false).invoke(n, v);
             }
         } catch (Throwable e) {
-            throw new IllegalStateException("setting " + name, e);
+            throw new IllegalStateException("cannot set the environment variable " + name, e);
         }
     }
 

@@ -32,7 +32,7 @@ public record FileVersion(String sha256) {
             return new FileVersion(
                     HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes)));
         } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
+            throw new IllegalStateException("every Java runtime has SHA-256", e);
         }
     }
 }

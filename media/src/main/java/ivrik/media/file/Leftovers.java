@@ -32,7 +32,7 @@ final class Leftovers {
             }
         } catch (IOException e) {
             // harmless: they only use disk space
-            LOG.warn("leftovers in {}", folder, e);
+            LOG.warn("leftover files in {} could not be deleted", folder, e);
         }
     }
 

@@ -61,7 +61,7 @@ public final class ProjectLock implements AutoCloseable {
             MINE.remove(file);
             throw e;
         } catch (IOException e) {
-            LOG.warn("{} cannot be claimed", project, e);
+            LOG.warn("the lock {} cannot be taken", project, e);
             return new ProjectLock(file, null);
         }
     }
@@ -96,7 +96,7 @@ public final class ProjectLock implements AutoCloseable {
                         project, ProjectHolder.parse(Files.readString(file)));
             }
         }
-        throw new IOException(file + " changes all the time");
+        throw new IOException(file + " keeps changing");
     }
 
     /** Releases the lock. */

@@ -142,7 +142,7 @@ public final class PixelReader {
                         (DoublePointer) null);
         try {
             if (sws == null || sws.isNull()) {
-                throw new IllegalArgumentException("no way to read " + in.format());
+                throw new IllegalArgumentException("no reader for " + in.format());
             }
             out.format(target);
             out.width(in.width());

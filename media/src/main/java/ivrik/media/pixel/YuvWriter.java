@@ -26,7 +26,7 @@ final class YuvWriter {
 
     YuvWriter(ColourRows colour, AVFrame out, AVPixFmtDescriptor layout) {
         if (layout.log2_chroma_w() > 1 || layout.log2_chroma_h() > layout.log2_chroma_w()) {
-            throw new IllegalArgumentException("no way to write " + out.format());
+            throw new IllegalArgumentException("no writer for " + out.format());
         }
         this.colour = colour;
         yuv =

@@ -86,7 +86,7 @@ public final class FontFiles {
         try {
             return Optional.of(Font.createFont(Font.TRUETYPE_FONT, file.toFile()));
         } catch (IOException | FontFormatException e) {
-            LOG.info("{} is no font that can be read: {}", file, e.getMessage());
+            LOG.info("the font {} cannot be read: {}", file, e.getMessage());
             return Optional.empty();
         }
     }

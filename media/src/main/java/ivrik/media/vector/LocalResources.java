@@ -25,7 +25,7 @@ final class LocalResources implements ResourcePolicy {
         try {
             return resolveResourceURI(base, URI.create(link));
         } catch (IllegalArgumentException e) {
-            LOG.warn("a link that is none in {}", graphic, e);
+            LOG.warn("an invalid link in {}", graphic, e);
             return null;
         }
     }
@@ -43,10 +43,10 @@ final class LocalResources implements ResourcePolicy {
                 return whole;
             }
         } catch (IOException | IllegalArgumentException | FileSystemNotFoundException e) {
-            LOG.warn("{} links what cannot be had: {}", graphic, link, e);
+            LOG.warn("{} links to an unreadable file: {}", graphic, link, e);
             return null;
         }
-        LOG.warn("{} links what is not in its folder: {}", graphic, link);
+        LOG.warn("{} links outside its folder: {}", graphic, link);
         return null;
     }
 }

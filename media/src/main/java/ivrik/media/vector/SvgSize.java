@@ -27,7 +27,7 @@ final class SvgSize {
                 }
             }
         } catch (IOException | XMLStreamException e) {
-            LOG.warn("the size of {}", path, e);
+            LOG.warn("the size of {} cannot be read", path, e);
         }
         return null;
     }

@@ -71,15 +71,14 @@ final class SvgWeight {
                 open.pop();
             }
             if (open.size() - 1 > SvgReader.DEEPEST) {
-                throw tooMuch(path, SvgReader.DEEPEST + " elements within each other");
+                throw tooMuch(path, SvgReader.DEEPEST + " nested elements");
             }
             if (elements > MAX_ELEMENTS) {
                 throw tooMuch(path, MAX_ELEMENTS + " elements");
             }
         }
         if (weight(document) > MAX_ELEMENTS) {
-            throw tooMuch(
-                    path, MAX_ELEMENTS + " elements, those that are used several times counted");
+            throw tooMuch(path, MAX_ELEMENTS + " elements, including repeated uses");
         }
     }
 

@@ -96,12 +96,17 @@ public final class Sheets extends StackPane {
     /** An answer to a question. */
     public record Choice(String title, Runnable action) {}
 
-    /** Asks a question; the first choice is the most likely. */
+    /** Asks a question; the first choice is the default and must be safe. */
     public void ask(String title, String text, List<Choice> choices) {
-        Label head = new Label(title);
-        head.getStyleClass().add("title");
         Label body = new Label(text);
         body.setWrapText(true);
+        ask(title, body, choices);
+    }
+
+    /** Asks a question, with pictures or text below the title. */
+    public void ask(String title, Node body, List<Choice> choices) {
+        Label head = new Label(title);
+        head.getStyleClass().add("title");
         FlowPane buttons = new FlowPane(8, 8); // stacked if long
         buttons.setAlignment(Pos.CENTER_RIGHT);
         for (Choice choice : choices.reversed()) {

@@ -40,8 +40,8 @@ final class Importer {
     }
 
     /**
-     * Imports files in order. For a single still that belongs to numbered ones, asks whether to import the
-     * sequence.
+     * Imports files in order. For a single still that belongs to numbered stills, asks whether to import the
+     * sequence; numbered movies are imported one by one.
      *
      * @param then executed after all files were imported or reported
      */
@@ -52,24 +52,24 @@ final class Importer {
                             files.size() == 1 && !NumberedSequence.isPattern(files.getFirst())
                                     ? NumberedSequence.around(files.getFirst())
                                     : Optional.empty();
-                    if (sequence.isPresent()) {
-                        long count = NumberedSequence.files(sequence.get()).size();
-                        Platform.runLater(() -> ask(files.getFirst(), sequence.get(), count, then));
+                    Optional<NumberedStills> stills = sequence.flatMap(NumberedStills::of);
+                    if (stills.isPresent()) {
+                        Platform.runLater(() -> ask(files.getFirst(), stills.get(), then));
                     } else {
                         readAll(files, then);
                     }
                 });
     }
 
-    private void ask(Path still, Path sequence, long count, Runnable then) {
+    private void ask(Path still, NumberedStills stills, Runnable then) {
         sheets.ask(
-                still.getFileName() + " belongs to " + count + " numbered images",
-                "Import them as one numbered sequence?",
+                still.getFileName() + " belongs to " + stills.count() + " numbered stills",
+                stills.pictures(),
                 List.of(
+                        new Choice("Import this still", () -> bring(still, then)),
                         new Choice(
-                                "Numbered sequence (" + count + " frames)",
-                                () -> bring(sequence, then)),
-                        new Choice("Single still", () -> bring(still, then))));
+                                "Import sequence (" + stills.count() + " frames)",
+                                () -> bring(stills.pattern(), then))));
     }
 
     private void bring(Path file, Runnable then) {

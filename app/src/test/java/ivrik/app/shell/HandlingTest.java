@@ -92,14 +92,14 @@ class HandlingTest {
     }
 
     @Test
-    void oneOfNumberedStillsBringsInAllOfThem() {
+    void oneOfNumberedStillsImportsAllOfThemOnRequest() {
         for (int n = 1; n <= 5; n++) {
             still("walk-000" + n + ".png", n / 10f);
         }
         Driver.run(() -> d.window.take(List.of(folder.resolve("walk-0003.png"))));
         Driver.until("it asks", () -> d.look("#choice-0") != null);
         assertThat(d.words()).anyMatch(w -> w.contains("walk-0003.png belongs to 5"));
-        d.click("#choice-0");
+        d.click("#choice-1");
         Driver.until("it is in", () -> !project().sources().isEmpty());
         Source source = Driver.on(() -> project().sources().getFirst());
         assertThat(source.kind()).isEqualTo(Source.Kind.SEQUENCE);

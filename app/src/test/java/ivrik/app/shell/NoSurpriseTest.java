@@ -31,6 +31,8 @@ import javafx.stage.Window;
 
 import org.junit.jupiter.api.Test;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,16 +54,32 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void oneOfNumberedStillsMayBeMeantAlone() {
+    void oneOfNumberedStillsIsImportedAloneByDefault() {
         still("pic1.png", 0.1f);
         Path second = still("pic2.png", 0.2f);
         Driver.run(() -> d.window.take(List.of(second)));
         Driver.until("it asks", () -> d.look("#choice-1") != null);
-        d.click("#choice-1");
+        assertThat(d.find("#first-still")).isNotNull();
+        assertThat(d.find("#last-still")).isNotNull();
+        d.key(KeyCode.ENTER);
         Driver.until("it is in", () -> !project().sources().isEmpty());
         Source source = Driver.on(() -> project().sources().getFirst());
         assertThat(source.kind()).isEqualTo(Source.Kind.STILL);
         assertThat(source.path()).isEqualTo(second.toString());
+    }
+
+    @Test
+    void numberedMoviesAreNotASequence() throws IOException {
+        Path demo = Material.demo(folder.resolve("demo"));
+        Path tram = demo.resolveSibling("media/tram.webm");
+        Path clip = Files.copy(tram, folder.resolve("clip1.webm"));
+        Files.copy(tram, folder.resolve("clip2.webm"));
+        Driver.run(() -> d.window.take(List.of(clip)));
+        Driver.until("it is in", () -> !project().sources().isEmpty());
+        assertThat(Driver.on(() -> project().sources().getFirst().kind()))
+                .isEqualTo(Source.Kind.MOVIE);
+        assertThat(Driver.on(() -> project().sources().getFirst().path()))
+                .isEqualTo(clip.toString());
     }
 
     @Test

@@ -58,7 +58,7 @@ public final class CubeFormat {
         }
         for (int c = 0; c < 3; c++) {
             if (!(low[c] < high[c])) {
-                throw damaged("the domain is inverted: " + low[c] + " to " + high[c]);
+                throw damaged("the domain is empty or inverted: " + low[c] + " to " + high[c]);
             }
         }
         String called = title.isEmpty() ? name : title;

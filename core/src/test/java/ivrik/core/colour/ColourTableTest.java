@@ -143,10 +143,11 @@ class ColourTableTest {
                 "LUT_1D_SIZE 2;LUT_3D_SIZE 2 | line 2 | two tables",
                 "LUT_3D_SIZE 500 | line 1 | between 2 and 129",
                 "LUT_3D_SIZE -2 | line 1 | between 2 and 129",
-                "0 0 0 | line 1 | before the size",
+                "0 0 0 | line 1 | precedes the size",
                 "MOONLIGHT 3 | line 1 | unknown keyword 'MOONLIGHT'",
                 "TITLE \"t\" | line 1 | neither LUT_1D_SIZE",
-                "LUT_1D_SIZE 2;DOMAIN_MIN 1 0 0;0 0 0;1 1 1 | line 4 | domain goes from 1.0 to 1.0"
+                "LUT_1D_SIZE 2;DOMAIN_MIN 1 0 0;0 0 0;1 1 1 | line 4 | empty or inverted: 1.0 to"
+                    + " 1.0"
             })
     void aDamagedOneIsRefusedWithTheLine(String lines, String where, String why) {
         assertThatThrownBy(() -> CubeFormat.read(lines.replace(';', '\n'), "grade.cube"))

@@ -32,7 +32,7 @@ final class Format {
             }
         }
         if (bad > 0 && !args[0].equals("write")) {
-            System.err.println("mvn -N verify -Dformat=write puts it right");
+            System.err.println("mvn -N verify -Dformat=write corrects the format");
             System.exit(1);
         }
     }

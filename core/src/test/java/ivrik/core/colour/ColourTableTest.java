@@ -147,7 +147,7 @@ class ColourTableTest {
                 "MOONLIGHT 3 | line 1 | unknown keyword 'MOONLIGHT'",
                 "TITLE \"t\" | line 1 | neither LUT_1D_SIZE",
                 "LUT_1D_SIZE 2;DOMAIN_MIN 1 0 0;0 0 0;1 1 1 | line 4 | empty or inverted: 1.0 to"
-                    + " 1.0"
+                        + " 1.0"
             })
     void aDamagedOneIsRefusedWithTheLine(String lines, String where, String why) {
         assertThatThrownBy(() -> CubeFormat.read(lines.replace(';', '\n'), "grade.cube"))

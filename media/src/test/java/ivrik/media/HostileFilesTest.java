@@ -76,7 +76,7 @@ class HostileFilesTest {
                 file("many.svg", SVG + RECT.repeat(60_000) + "</svg>"), "50000", "simplify it");
         assertRefused(
                 file("deep.svg", SVG + "<g>".repeat(5000) + "</g>".repeat(5000) + "</svg>"),
-                "within each other");
+                "nested elements");
     }
 
     @Test
@@ -231,7 +231,8 @@ class HostileFilesTest {
             bomb.append(("<use href='#u" + (level - 1) + "'/>").repeat(8)).append("</g>");
         }
         assertRefused(
-                file("bomb.svg", bomb + "</defs><use href='#u11'/></svg>"), "used several times");
+                file("bomb.svg", bomb + "</defs><use href='#u11'/></svg>"),
+                "including repeated uses");
     }
 
     @ParameterizedTest

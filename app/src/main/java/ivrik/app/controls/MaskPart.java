@@ -167,10 +167,11 @@ final class MaskPart extends IncrementalBuild<State> {
                                         "Mask " + part.range().title(),
                                         r ->
                                                 r.with(
-                                                        name,
-                                                        part.value()
-                                                                .apply(r)
-                                                                .set(view.frame.get(), to))));
+                                                                name,
+                                                                part.value()
+                                                                        .apply(r)
+                                                                        .set(view.frame.get(), to))
+                                                        .turnedOn(name)));
         field.setId("mask-" + name);
         TargetedFields.at(field, session, view, new Target.OfMask(name));
         showers.add(
@@ -202,22 +203,20 @@ final class MaskPart extends IncrementalBuild<State> {
                                                     ink ->
                                                             edit(
                                                                     "Sample mask colour",
-                                                                    r -> maskPlan(r, ink))));
+                                                                    r -> sampled(r, ink))));
                 });
         return sample;
     }
 
-    private Mask maskPlan(Mask reach, Ink ink) {
+    private Mask sampled(Mask mask, Ink ink) {
         double hue =
                 Color.color(
                                 Math.clamp(ink.red(), 0, 1),
                                 Math.clamp(ink.green(), 0, 1),
                                 Math.clamp(ink.blue(), 0, 1))
                         .getHue();
-        Mask maskPlan =
-                reach.with(
-                        "hue", reach.colour().hueDegrees().set(view.frame.get(), Math.rint(hue)));
-        return maskPlan.withColour(maskPlan.colour().withOn(true));
+        return mask.with("hue", mask.colour().hueDegrees().set(view.frame.get(), Math.rint(hue)))
+                .turnedOn("hue");
     }
 
     private Node matte() {

@@ -20,6 +20,10 @@ import java.util.Locale;
  * click; empty text sets the default. It shows the value it is given and reports requested values.
  */
 public final class NumberField extends StackPane {
+    /** Values with more decimals, such as those between keyframes, are shown rounded. */
+    private static final int MAX_DECIMALS = 4;
+
+    private static final double ROUNDING = 1e-6;
     private static final double DRAG_PIXELS_PER_STEP = 4;
 
     /** Visible characters while typing. */
@@ -38,6 +42,9 @@ public final class NumberField extends StackPane {
     private double pressedAt;
     private double pressedValue;
     private boolean dragging;
+
+    /** The text that was offered for editing. */
+    private String offered = "";
 
     /**
      * Properties of the number.
@@ -113,9 +120,20 @@ public final class NumberField extends StackPane {
         String number =
                 String.format(
                         Locale.ROOT,
-                        (spec.signed() && v != 0 ? "%+" : "%") + "." + spec.decimals() + "f",
+                        (spec.signed() && v != 0 ? "%+" : "%") + "." + decimals(v) + "f",
                         v == 0 ? 0.0 : v);
         return spec.unit().isEmpty() ? number : number + " " + spec.unit();
+    }
+
+    /** Decimals of a value: those of the field, or more if the value is exact with at most MAX_DECIMALS. */
+    private int decimals(double v) {
+        for (int decimals = spec.decimals(); decimals <= MAX_DECIMALS; decimals++) {
+            double scaled = v * Math.pow(10, decimals);
+            if (Math.abs(scaled - Math.rint(scaled)) < ROUNDING) {
+                return decimals;
+            }
+        }
+        return spec.decimals();
     }
 
     private double clamp(double v) {
@@ -176,7 +194,8 @@ public final class NumberField extends StackPane {
     }
 
     private void edit() {
-        editor = new TextField(text(value).replace(spec.unit(), "").strip());
+        offered = text(value).replace(spec.unit(), "").strip();
+        editor = new TextField(offered);
         editor.setOnAction(
                 e -> {
                     commit();
@@ -209,6 +228,9 @@ public final class NumberField extends StackPane {
     private void commit() {
         String text = editor.getText();
         stopEditing();
+        if (text.equals(offered)) {
+            return; // the value may have more decimals than the text
+        }
         if (text.isBlank()) {
             listener.set(spec.rest());
             return;

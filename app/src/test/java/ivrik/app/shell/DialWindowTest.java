@@ -11,6 +11,7 @@ import ivrik.core.motion.Ease;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.Value;
 
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 
@@ -55,6 +56,30 @@ class DialWindowTest {
     private void put() {
         d.fromMenu("red-x", "Add all channels to new dial");
         d.settle();
+    }
+
+    @Test
+    void aNumberShowsAllDecimalsThatWereTyped() {
+        d.number("#red-x", "0.75");
+        assertThat(d.words()).contains("+0.75");
+        Node field = d.find("#red-x");
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "x",
+                                        l ->
+                                                l.withSettings(
+                                                        "shift-1",
+                                                        0,
+                                                        a -> a.with("x", Value.of(1 / 3.0)))));
+        d.settle();
+        assertThat(d.words()).contains("+0.3");
+        Driver.run(field::requestFocus);
+        d.key(KeyCode.ENTER);
+        d.key(KeyCode.ENTER);
+        assertThat(x(0)).as("an unchanged text changes nothing").isEqualTo(1 / 3.0);
     }
 
     @Test

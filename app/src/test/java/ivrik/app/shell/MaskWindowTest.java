@@ -80,6 +80,18 @@ class MaskWindowTest extends OneFrame {
     }
 
     @Test
+    void typingANumberTurnsItsPartOfTheMaskOn() {
+        add(new GaussianBlur());
+        Driver.run(() -> ((ButtonBase) d.look("#mask")).fire());
+        d.settle();
+        d.number("#mask-hue", "35");
+        assertThat(look().mask().colour().on()).isTrue();
+        assertThat(look().mask().tones().on()).isFalse();
+        d.number("#mask-low", "50");
+        assertThat(look().mask().tones().on()).isTrue();
+    }
+
+    @Test
     void aMaskIsSetSeenAndUndone() {
         add(new GaussianBlur());
         Driver.run(() -> ((ButtonBase) d.look("#mask")).fire());
@@ -104,6 +116,4 @@ class MaskWindowTest extends OneFrame {
         }
         assertThat(look().mask().isNone()).isTrue();
     }
-
-    /** Every treatment can be added, looked at and taken away again. */
 }

@@ -97,6 +97,14 @@ public record Mask(Tones tones, Colour colour, Matte matte, boolean inverted, bo
                     new Part("width", "width", "deg", 0, 360, 60, r -> r.colour.widthDegrees),
                     new Part("falloff", "softness", "deg", 0, 180, 20, r -> r.colour.softDegrees));
 
+    /** The mask by tone or by colour turned on, whichever a number belongs to. */
+    public Mask turnedOn(String part) {
+        return switch (part) {
+            case "low", "high", "soft" -> withTones(tones.withOn(true));
+            default -> withColour(colour.withOn(true));
+        };
+    }
+
     public Mask with(String part, Value v) {
         Tones t = tones;
         Colour c = colour;

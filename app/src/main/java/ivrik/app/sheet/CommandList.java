@@ -5,6 +5,7 @@ import ivrik.app.widget.Search;
 
 import javafx.collections.FXCollections;
 import javafx.collections.transformation.FilteredList;
+import javafx.collections.transformation.SortedList;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -14,7 +15,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
 
 /** All commands, filtered by typing. */
 public final class CommandList extends VBox {
@@ -22,15 +27,17 @@ public final class CommandList extends VBox {
     private final ListView<Command> list = new ListView<>();
     private final Label message = new Label();
     private final FilteredList<Command> found;
+    private final SortedList<Command> ordered;
 
     public CommandList(List<Command> commands, Sheets sheets) {
         found = new FilteredList<>(FXCollections.observableArrayList(commands));
+        ordered = new SortedList<>(found);
         Label head = new Label("Find command");
         head.getStyleClass().add("title");
         search.setPromptText("Search commands");
         search.setId("command-search");
         Controls.explain(search, "Arrow keys select, Enter runs the command, Escape closes");
-        list.setItems(found);
+        list.setItems(ordered);
         list.setPrefHeight(420);
         list.setFocusTraversable(false);
         list.setCellFactory(view -> new Row());
@@ -38,13 +45,12 @@ public final class CommandList extends VBox {
         search.textProperty()
                 .addListener(
                         (o, a, text) -> {
-                            found.setPredicate(c -> matches(c, text));
+                            show(text);
                             message.setText("");
                             if (found.isEmpty()) {
                                 nearest(text, commands);
                             }
-                            List<String> titles = found.stream().map(Command::title).toList();
-                            select(Search.best(text, titles));
+                            select(0);
                         });
         Runnable run =
                 () -> {
@@ -90,15 +96,32 @@ public final class CommandList extends VBox {
             return;
         }
         message.setText("No match. Similar:");
-        found.setPredicate(c -> matches(c, near));
+        show(near);
     }
 
     public TextField search() {
         return search;
     }
 
-    private static boolean matches(Command command, String text) {
-        return Search.fits(text, command.menu() + " " + command.title() + " " + command.keywords());
+    /** Shows the commands that fit a text, the best first; shorter titles precede longer ones. */
+    private void show(String text) {
+        Map<Command, OptionalInt> ranks =
+                found.getSource().stream()
+                        .collect(
+                                Collectors.toMap(
+                                        c -> (Command) c,
+                                        c -> rank((Command) c, text),
+                                        (a, b) -> a));
+        ordered.setComparator(null);
+        found.setPredicate(c -> ranks.get(c).isPresent());
+        ordered.setComparator(
+                Comparator.comparingInt((Command c) -> ranks.get(c).orElseThrow())
+                        .thenComparing(c -> c.id().startsWith(Glossary.ID))
+                        .thenComparingInt(c -> text.isBlank() ? 0 : c.title().length()));
+    }
+
+    private static OptionalInt rank(Command command, String text) {
+        return Search.rank(text, command.title(), command.menu() + " " + command.keywords());
     }
 
     /** Nodes are created once and reused for other commands. */

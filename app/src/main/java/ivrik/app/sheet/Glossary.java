@@ -6,6 +6,9 @@ import java.util.SequencedMap;
 
 /** Ivrik's own words, explained in one or two sentences. */
 public final class Glossary {
+    /** Start of the ids of commands that explain a word. */
+    public static final String ID = "word-";
+
     private static final SequencedMap<String, String> ENTRIES = new LinkedHashMap<>();
 
     static {

@@ -86,7 +86,7 @@ final class SearchEntries {
                         (word, sense) ->
                                 all.add(
                                         offer(
-                                                "word-" + word,
+                                                Glossary.ID + word,
                                                 "Help",
                                                 "Glossary: " + word,
                                                 () -> sheets.report(word, sense),

@@ -2,10 +2,14 @@ package ivrik.app.widget;
 
 import ivrik.core.NearestName;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Search by parts of words. */
@@ -13,29 +17,95 @@ public final class Search {
     /** Current words, by words of earlier versions and other common words. */
     private static final Map<String, List<String>> ALSO =
             Map.ofEntries(
-                    Map.entry("peg", List.of("keyframe")),
-                    Map.entry("lane", List.of("channel")),
-                    Map.entry("reach", List.of("mask")),
-                    Map.entry("trace", List.of("graph")),
-                    Map.entry("progressives", List.of("channel combinations")),
-                    Map.entry("kept", List.of("recovered")),
+                    Map.entry("3d lut", List.of("lookup table")),
+                    Map.entry("8 bit", List.of("low resolution")),
+                    Map.entry("adjustment layer", List.of("add span")),
+                    Map.entry("audio", List.of("export sound")),
+                    Map.entry("autosave", List.of("recovered work")),
+                    Map.entry("backup", List.of("recovered work")),
+                    Map.entry("barrel", List.of("lens distortion")),
+                    Map.entry("before and after", List.of("split line", "bypass")),
+                    Map.entry("black point", List.of("levels")),
+                    Map.entry("blend mode", List.of("show blend sheet")),
+                    Map.entry("bokeh", List.of("disc blur")),
+                    Map.entry("brightness", List.of("exposure")),
                     Map.entry("bring", List.of("import")),
+                    Map.entry("camera shake", List.of("shift")),
+                    Map.entry("canvas", List.of("sequence settings")),
+                    Map.entry("caption", List.of("add title")),
+                    Map.entry("center", List.of("centre")),
                     Map.entry("close-up", List.of("controls")),
-                    Map.entry("random", List.of("jitter", "seed")),
-                    Map.entry("variant", List.of("take")),
-                    Map.entry("version", List.of("take")),
-                    Map.entry("lut", List.of("table")),
-                    Map.entry("render", List.of("export")),
-                    Map.entry("opacity", List.of("strength", "amount")),
-                    Map.entry("slider", List.of("dial")),
-                    Map.entry("effect", List.of("treatment")),
-                    Map.entry("filter", List.of("treatment")),
+                    Map.entry("color", List.of("colour")),
+                    Map.entry("compare", List.of("split line", "second pane", "bypass")),
+                    Map.entry("dark mode", List.of("switch colour scheme")),
+                    Map.entry("datamosh", List.of("digital breakup")),
                     Map.entry("delete", List.of("remove", "discard")),
+                    Map.entry("denoise", List.of("median")),
+                    Map.entry("desaturate", List.of("saturation")),
                     Map.entry("duplicate", List.of("copy")),
+                    Map.entry("edge detect", List.of("convolution kernel")),
+                    Map.entry("effect", List.of("treatment")),
+                    Map.entry("emboss", List.of("convolution kernel")),
+                    Map.entry("film grain", List.of("grain")),
+                    Map.entry("filter", List.of("treatment")),
+                    Map.entry("fisheye", List.of("lens distortion")),
+                    Map.entry("fps", List.of("sequence settings")),
+                    Map.entry("frame rate", List.of("sequence settings")),
+                    Map.entry("full screen", List.of("picture only")),
+                    Map.entry("grade", List.of("slope, offset, power")),
+                    Map.entry("grading", List.of("slope, offset, power")),
+                    Map.entry("gray", List.of("grey")),
+                    Map.entry("grayscale", List.of("channel mixer", "channel in grey")),
+                    Map.entry("greyscale", List.of("channel mixer", "channel in grey")),
+                    Map.entry("histogram", List.of("scopes")),
+                    Map.entry("interlace", List.of("time-base error")),
+                    Map.entry("kept", List.of("recovered")),
+                    Map.entry("keyboard", List.of("find command")),
+                    Map.entry("lane", List.of("channel")),
+                    Map.entry("light mode", List.of("switch colour scheme")),
+                    Map.entry("lut", List.of("lookup table", "table")),
+                    Map.entry("magnifier", List.of("loupe")),
                     Map.entry("magnify", List.of("zoom in", "loupe")),
-                    Map.entry("noise", List.of("grain")),
+                    Map.entry("matte", List.of("show mask")),
+                    Map.entry("mesh", List.of("pin warp")),
+                    Map.entry("monochrome", List.of("channel mixer", "channel in grey")),
+                    Map.entry("negative", List.of("invert")),
+                    Map.entry("old tv", List.of("crt screen")),
+                    Map.entry("opacity", List.of("show layer", "strength", "amount")),
+                    Map.entry("out of focus", List.of("disc blur")),
+                    Map.entry("outward", List.of("zoom blur")),
+                    Map.entry("overlay", List.of("show blend sheet")),
+                    Map.entry("parade", List.of("scopes")),
+                    Map.entry("peg", List.of("keyframe")),
+                    Map.entry("pincushion", List.of("lens distortion")),
+                    Map.entry("position", List.of("shift")),
+                    Map.entry("prism", List.of("spectral dispersion")),
+                    Map.entry("progressives", List.of("channel combinations")),
+                    Map.entry("rainbow", List.of("spectral dispersion")),
+                    Map.entry("random", List.of("jitter", "seed")),
+                    Map.entry("reach", List.of("mask")),
+                    Map.entry("render", List.of("export")),
+                    Map.entry("resize", List.of("sequence settings")),
+                    Map.entry("ripple delete", List.of("delete shot and close gap")),
+                    Map.entry("second monitor", List.of("picture in separate window")),
+                    Map.entry("shake", List.of("rgb split")),
                     Map.entry("sharpen", List.of("unsharp")),
-                    Map.entry("sticker", List.of("animated image")));
+                    Map.entry("shortcuts", List.of("find command")),
+                    Map.entry("slider", List.of("dial")),
+                    Map.entry("solarise", List.of("rgb curves")),
+                    Map.entry("solarize", List.of("rgb curves")),
+                    Map.entry("stereo", List.of("anaglyph")),
+                    Map.entry("sticker", List.of("animated image")),
+                    Map.entry("television", List.of("crt screen")),
+                    Map.entry("theme", List.of("switch colour scheme")),
+                    Map.entry("trace", List.of("graph")),
+                    Map.entry("variant", List.of("take")),
+                    Map.entry("vectorscope", List.of("scopes")),
+                    Map.entry("version", List.of("take")),
+                    Map.entry("vhs", List.of("videotape")),
+                    Map.entry("waveform", List.of("scopes")),
+                    Map.entry("white point", List.of("levels")),
+                    Map.entry("wiggle", List.of("rgb split")));
 
     private Search() {}
 
@@ -46,6 +116,7 @@ public final class Search {
                 .allMatch(
                         word ->
                                 all.contains(word)
+                                        || all.contains(singular(word))
                                         || others(word).stream().anyMatch(all::contains));
     }
 
@@ -62,15 +133,63 @@ public final class Search {
     }
 
     /**
-     * The result to select first: one whose title fits, before those that only fit by other words.
+     * How well a result fits what was typed: an exact title first, then titles that begin with the text,
+     * titles with words that do, titles that begin with a synonym, titles that contain the words, synonyms in
+     * the title, and keywords last.
+     *
+     * @param more keywords and descriptions
+     * @return 0 for the best; empty if the result does not fit
+     */
+    public static OptionalInt rank(String asked, String title, String more) {
+        String text = plain(asked);
+        String name = plain(title);
+        List<Predicate<String>> better =
+                List.of(
+                        t -> t.equals(text),
+                        t -> t.startsWith(text),
+                        t -> words(text).allMatch(word -> begins(t, word)),
+                        t -> ALSO.getOrDefault(text, List.of()).stream().anyMatch(t::startsWith),
+                        t -> words(text).allMatch(t::contains),
+                        t -> fits(text, t));
+        String all = name + " " + plain(more);
+        return IntStream.range(0, better.size() + 2)
+                .filter(
+                        i ->
+                                i < better.size()
+                                        ? better.get(i).test(name)
+                                        : better.get(i == better.size() ? 2 : 5).test(all))
+                .findFirst();
+    }
+
+    private static String plain(String text) {
+        return text.toLowerCase(Locale.ROOT).replace("...", "").strip();
+    }
+
+    /** Whether a word of a text begins with a typed word, or with its singular. */
+    private static boolean begins(String text, String word) {
+        return Stream.of(text.split("[^\\p{L}\\p{N}-]+"))
+                .anyMatch(w -> w.startsWith(word) || w.equals(singular(word)));
+    }
+
+    private static String singular(String word) {
+        return word.length() > 3 && word.endsWith("s")
+                ? word.substring(0, word.length() - 1)
+                : word;
+    }
+
+    /**
+     * The result to select first.
      *
      * @param titles titles of the results, in their order
-     * @return index of a title; 0 if none fits
+     * @return index of the title that fits best; 0 if none fits
      */
     public static int best(String asked, List<String> titles) {
-        return Math.max(
-                0,
-                titles.indexOf(titles.stream().filter(t -> fits(asked, t)).findFirst().orElse("")));
+        return IntStream.range(0, titles.size())
+                .boxed()
+                .min(
+                        Comparator.comparingInt(
+                                i -> rank(asked, titles.get(i), "").orElse(Integer.MAX_VALUE)))
+                .orElse(0);
     }
 
     /** The word in some texts that is most similar to a typed one; empty if none is similar. */

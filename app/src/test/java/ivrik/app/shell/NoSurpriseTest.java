@@ -18,6 +18,7 @@ import ivrik.media.encode.ExportFormat;
 import ivrik.media.encode.ExportFormats;
 
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
@@ -61,7 +62,8 @@ class NoSurpriseTest extends InAWindow {
         Driver.until("it asks", () -> d.look("#choice-1") != null);
         assertThat(d.find("#first-still")).isNotNull();
         assertThat(d.find("#last-still")).isNotNull();
-        d.key(KeyCode.ENTER);
+        assertThat(((Button) d.find("#choice-0")).isDefaultButton()).isTrue();
+        d.click("#choice-0");
         Driver.until("it is in", () -> !project().sources().isEmpty());
         Source source = Driver.on(() -> project().sources().getFirst());
         assertThat(source.kind()).isEqualTo(Source.Kind.STILL);

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Options that were renamed in version 0.3. They are refused with the current name. */
+/** Options that were renamed with version 3 of the files. They are refused with the current name. */
 final class FormerOptions {
     private static final Map<String, String> PRESENT =
             Map.of(

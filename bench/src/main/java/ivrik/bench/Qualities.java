@@ -107,7 +107,7 @@ public final class Qualities {
 
     private static double[] measured(Path exact, Path out) {
         double[] squares = new double[2];
-        double[] alike = new double[2];
+        double[] similarity = new double[2];
         int frames = 0;
         try (Footage a = Footage.open(exact, Workers.shared());
                 Footage b = Footage.open(out, Workers.shared())) {
@@ -116,16 +116,16 @@ public final class Qualities {
                 Plane[] got = lumaAndColour(b.frame(n, b.size()));
                 squares[0] += square(wanted[0], got[0]);
                 squares[1] += (square(wanted[1], got[1]) + square(wanted[2], got[2])) / 2;
-                alike[0] += ssim(wanted[0], got[0]);
-                alike[1] += (ssim(wanted[1], got[1]) + ssim(wanted[2], got[2])) / 2;
+                similarity[0] += ssim(wanted[0], got[0]);
+                similarity[1] += (ssim(wanted[1], got[1]) + ssim(wanted[2], got[2])) / 2;
                 frames++;
             }
         }
         return new double[] {
             -10 * Math.log10(squares[0] / frames),
             -10 * Math.log10(squares[1] / frames),
-            alike[0] / frames,
-            alike[1] / frames
+            similarity[0] / frames,
+            similarity[1] / frames
         };
     }
 

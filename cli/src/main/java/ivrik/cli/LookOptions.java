@@ -1,6 +1,7 @@
 package ivrik.cli;
 
 import ivrik.core.look.Dial;
+import ivrik.core.look.FormerNames;
 import ivrik.core.look.Look;
 
 import picocli.CommandLine;
@@ -50,28 +51,29 @@ final class LookOptions {
         return InputFiles.file(look).stream().toList();
     }
 
-    /** A number, or the value of a word. */
+    /** A number, or the value of a choice. */
     private static double value(Dial dial, String text, CommandLine command) {
-        OptionalDouble word = dial.valueOf(text);
-        if (word.isPresent()) {
-            return word.getAsDouble();
+        OptionalDouble choice = dial.valueOf(text);
+        if (choice.isPresent()) {
+            return choice.getAsDouble();
         }
         try {
             return Double.parseDouble(text);
         } catch (NumberFormatException e) {
-            String may =
-                    dial.choices().isEmpty()
-                            ? "a number"
-                            : "one of " + String.join(", ", dial.choices());
+            String present = FormerNames.presentDialChoice(text);
             throw new ParameterException(
                     command,
                     "Invalid value for option '--set': "
                             + dial.name()
-                            + " is set to "
-                            + may
-                            + ", not to '"
-                            + text
-                            + "'");
+                            + (dial.choices().contains(present)
+                                    ? " '" + text + "' is now named '" + present + "'"
+                                    : " is set to " + allowed(dial) + ", not to '" + text + "'"));
         }
+    }
+
+    private static String allowed(Dial dial) {
+        return dial.choices().isEmpty()
+                ? "a number"
+                : "one of " + String.join(", ", dial.choices());
     }
 }

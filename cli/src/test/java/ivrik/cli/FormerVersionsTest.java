@@ -79,6 +79,29 @@ class FormerVersionsTest extends Commanded {
         assertThat(err).contains("the look '" + former + "' is now named '" + present + "'");
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "apply IN --look neutral --quality finest -o OUT.mp4 | 'finest' is now named"
+                        + " 'best'",
+                "apply IN --look neutral --quality=FINEST -o OUT.mp4 | 'finest' is now named"
+                        + " 'best'",
+                "apply IN --look neutral --preset sticker -o OUT.webp | is now named"
+                        + " 'animated-image'",
+                "apply IN --look crt --set mask=triad -o OUT.png | 'triad' is now named"
+                        + " 'shadow-mask'",
+                "apply IN --look crt --set brightness=auto -o OUT.png | 'auto' is now named 'on'",
+                "separate IN --model trio:ff5a28,28c878,4638ff -o OUT"
+                        + " | is now named 'primaries:ff5a28,28c878,4638ff'"
+            })
+    void aFormerValueIsRefusedWithThePresentOne(String line, String told) throws IOException {
+        String in = picture8("a.png", false).toString();
+        String out = folder.resolve("out").toString();
+        assertThat(ivrik(line.replace("IN ", in + " ").replace("OUT", out).split(" "))).isNotZero();
+        assertThat(err).contains(told);
+    }
+
     @Test
     void aProjectAPackageAndRecoveredWorkOpenEqual() throws IOException {
         Path project = project();

@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 import java.io.IOException;
 import java.nio.file.Path;
 
-/** A lens measured, put on another picture, and taken out of this one. */
+/** A lens is measured, reproduced on another picture, and corrected on its own. */
 class LensCommandTest extends Commanded {
     private static final int W = 480;
     private static final int H = 320;

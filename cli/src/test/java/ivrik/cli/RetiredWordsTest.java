@@ -83,7 +83,7 @@ class RetiredWordsTest extends Commanded {
                     "FormerNames",
                     "FormerOptions",
                     "SeparationFolder",
-                    "Search",
+                    "Synonyms",
                     "Preset");
 
     @Test

@@ -18,7 +18,7 @@ import java.nio.charset.StandardCharsets;
 import javax.imageio.ImageIO;
 
 /**
- * The icon: three registration marks, red, green and blue, slightly out of register. Drawn at any size, and
+ * The icon: three registration marks, red, green and blue, slightly misregistered. Drawn at any size, and
  * as system icon files, which are small containers around PNG.
  */
 final class Icon {

@@ -29,7 +29,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Pictures that move, for messages and pages: a shaken sticker with a hole in it. */
+/** Pictures that move, for messages and pages: a shaken animation with a hole in it. */
 class MovingPicturesTest {
     private static final FrameRange RANGE = new FrameRange(2, 13);
 
@@ -37,7 +37,7 @@ class MovingPicturesTest {
 
     private final Workers workers = Workers.shared();
 
-    private Project sticker() throws IOException {
+    private Project animation() throws IOException {
         Path svg =
                 Files.writeString(
                         folder.resolve("t.svg"),
@@ -90,7 +90,7 @@ class MovingPicturesTest {
     @ValueSource(strings = {"apng", "webp", "gif"})
     void comeBackWithEveryFrameItsTimeAndWhatIsTransparent(String name) throws IOException {
         ExportFormat format = ExportFormats.named(name);
-        Project project = sticker();
+        Project project = animation();
         Path out = export(project, "out" + format.ending(), format);
         Path stills = folder.resolve("still-%02d.png");
         export(project, stills.getFileName().toString(), ExportFormats.PNG);
@@ -113,7 +113,7 @@ class MovingPicturesTest {
 
     @Test
     void goRoundAndRound() throws IOException {
-        Project project = sticker();
+        Project project = animation();
         assertThat(text(export(project, "a.gif", ExportFormats.GIF)))
                 .contains("NETSCAPE2.0\u0003\u0001\0\0");
         assertThat(text(export(project, "a.apng", ExportFormats.APNG)))
@@ -130,7 +130,7 @@ class MovingPicturesTest {
 
     @Test
     void aPresetIsAFormatWithAllItsChoices() throws IOException {
-        Project project = sticker();
+        Project project = animation();
         for (Preset preset : Preset.values()) {
             Path out = folder.resolve(preset.id() + preset.format().ending());
             List<String> words =

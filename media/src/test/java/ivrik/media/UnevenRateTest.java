@@ -92,7 +92,7 @@ class UnevenRateTest {
 
     @Test
     void lengthAndSoundOfAnUnevenMovieAreKept() {
-        // 25 a second for one second, then 10 a second for two.
+        // 25 fps for one second, then 10 fps for two.
         String times = "if(lt(N\\,25)\\,N*4\\,100+(N-25)*10)";
         Path file =
                 TestMedia.make(

@@ -68,8 +68,8 @@ final class SystemCalls implements Trial {
         Path project = demo.resolve("lantern-week.ivrik");
         ProjectFile.save(project, withTitle(ProjectFile.open(project).project()));
         Path target = Files.createDirectories(folder.resolve("target"));
-        traced(folder, "render", project, "--frames", "0-1", "-o", target.resolve("out.mp4"));
-        traced(folder, "demo");
+        watched(folder, "render", project, "--frames", "0-1", "-o", target.resolve("out.mp4"));
+        watched(folder, "demo");
         for (Path made : List.of(target, folder.resolve("data"))) {
             assertOnlyOursToWrite(made);
         }
@@ -101,7 +101,7 @@ final class SystemCalls implements Trial {
                 == 0;
     }
 
-    private static void traced(Path folder, String name, Object... more) throws Exception {
+    private static void watched(Path folder, String name, Object... more) throws Exception {
         Path calls = folder.resolve(name + ".calls");
         Path temporary = Files.createDirectories(folder.resolve("temporary"));
         List<String> command =

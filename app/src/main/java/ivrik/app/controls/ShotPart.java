@@ -18,6 +18,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -57,7 +58,7 @@ final class ShotPart extends VBox {
     private void edit(String name, UnaryOperator<Loudness> change) {
         String id = session.state().layer().flatMap(this::shot).map(Clip::id).orElse("");
         session.editLayer(
-                name + " of the shot",
+                "Shot: " + name.toLowerCase(Locale.ROOT),
                 l ->
                         l.withClips(
                                 l.clips().stream()

@@ -173,7 +173,7 @@ final class SlitScanPart extends VBox {
         return Controls.item(
                 value,
                 title,
-                () -> session.editLook("Across by " + title, l -> changed(l, change)));
+                () -> session.editLook("Slit scan by " + title, l -> changed(l, change)));
     }
 
     private static Look changed(Look look, UnaryOperator<SlitScan> change) {

@@ -36,11 +36,11 @@ record BurstBand(Session session, TimeScale scale, double base) {
     /** A burst at one of its repetitions. */
     record Standing(Burst burst, AnchorTime anchorTime) {
         double first() {
-            double reach =
+            double extent =
                     burst.envelope() instanceof PeakEnvelope h
                             ? h.before() + h.peak() - 1
                             : before();
-            return anchorTime.frame() - reach - (anchorTime.between() ? 1 : 0);
+            return anchorTime.frame() - extent - (anchorTime.between() ? 1 : 0);
         }
 
         private double before() {
@@ -49,11 +49,11 @@ record BurstBand(Session session, TimeScale scale, double base) {
 
         /** The frame after its end. */
         double end() {
-            double reach =
+            double extent =
                     burst.envelope() instanceof PeakEnvelope h
                             ? h.after() + h.peak() - (anchorTime.between() ? 1 : 0)
                             : burst.envelope().after() + 1;
-            return anchorTime.frame() + reach;
+            return anchorTime.frame() + extent;
         }
     }
 

@@ -25,7 +25,7 @@ import java.util.SequencedMap;
 
 /**
  * Chooses the graphed number: one of the selected treatment, or the one last clicked in the controls; and one
- * row per channel or one plot for all.
+ * row per channel or one graph for all.
  */
 final class GraphChoice extends HBox {
     /** More choices go to a menu. */

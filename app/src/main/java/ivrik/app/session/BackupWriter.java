@@ -65,7 +65,7 @@ final class BackupWriter implements AutoCloseable {
                     try {
                         place.clear();
                     } catch (IvrikException e) {
-                        LOG.warn("a journal is left", e);
+                        LOG.warn("a journal could not be deleted", e);
                     }
                 });
     }
@@ -98,7 +98,7 @@ final class BackupWriter implements AutoCloseable {
         try {
             work.place().first().write(work.project());
         } catch (IvrikException e) {
-            LOG.warn("kept in the second place", e);
+            LOG.warn("unsaved work was backed up to the data folder instead", e);
             work.place().second().write(work.project());
         }
     }

@@ -37,7 +37,8 @@ public final class ProjectPreload {
             return new Early(real, text, ProjectFile.parse(text, real));
         } catch (RuntimeException
                 | Error e) { // the error occurs again and is reported when the project is opened
-            LoggerFactory.getLogger(ProjectPreload.class).info("not read early", e);
+            LoggerFactory.getLogger(ProjectPreload.class)
+                    .info("the project was not read in advance", e);
             return null;
         }
     }

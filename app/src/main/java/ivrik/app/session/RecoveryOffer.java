@@ -26,7 +26,7 @@ public record RecoveryOffer(RecoverableWork work, String name) {
                     offers.add(new RecoveryOffer(work, name(project)));
                 }
             } catch (IvrikException e) {
-                LOG.warn("a journal that cannot be read stays where it is", e);
+                LOG.warn("an unreadable journal was kept", e);
             }
         }
         return offers;

@@ -2,6 +2,8 @@ package ivrik.app.shell;
 
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
+import ivrik.app.session.View.Band;
+import ivrik.app.session.View.Face;
 import ivrik.app.sheet.Command;
 
 import javafx.beans.property.BooleanProperty;
@@ -85,6 +87,17 @@ abstract class CommandMenu {
     final void goingOn(
             String id, String title, KeyCombination key, Runnable action, BooleanSupplier enabled) {
         goingOn(id, () -> title, key, action, enabled);
+    }
+
+    /** Shows a face of the controls. */
+    final void face(Face face) {
+        view.controlsShown.set(true);
+        view.face.set(face);
+    }
+
+    /** Opens a sheet below the picture, or closes it. */
+    final void band(Band band) {
+        view.band.set(view.band.get() == band ? Band.NONE : band);
     }
 
     static KeyCombination key(KeyCode code, Modifier... modifiers) {

@@ -50,7 +50,7 @@ final class Keys {
     private void keepFromMenus(KeyEvent e) {
         if (window.sheets().isShowing()) {
             if (e.getCode() != KeyCode.ENTER) {
-                e.consume(); // keys do not reach anything behind a sheet
+                e.consume(); // keys have no effect behind a sheet
             }
             return;
         }

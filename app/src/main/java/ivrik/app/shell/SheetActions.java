@@ -116,8 +116,8 @@ final class SheetActions {
     void about() {
         sheets.report(
                 Version.NAME,
-                "Separates colour channels, treats each, and rejoins them.\n\nApache License"
-                        + " 2.0. It comes with FFmpeg (LGPL) and the IBM Plex fonts (SIL Open Font"
-                        + " License); NOTICE.md has the whole list.");
+                "Separates colour channels, treats each, and rejoins them.\n\n"
+                        + "Apache License 2.0. FFmpeg (LGPL) and the IBM Plex fonts (SIL Open Font"
+                        + " License) are included. NOTICE.md lists all components.");
     }
 }

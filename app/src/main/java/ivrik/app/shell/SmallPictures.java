@@ -53,7 +53,7 @@ final class SmallPictures {
             var small = service.thumbnail(source, source.frames() / 3, SIZE);
             Platform.runLater(() -> show.accept(source.id(), small.image()));
         } catch (IvrikException e) {
-            LOG.info("no small picture of {}: {}", source.name(), e.oneLine());
+            LOG.info("the preview of {} failed: {}", source.name(), e.oneLine());
         } catch (CancelledException e) {
             LOG.debug("another project was opened meanwhile");
         }

@@ -82,13 +82,13 @@ final class TimeActions {
         places.addAll(bursts());
         long about =
                 places.stream().min(Comparator.comparing(p -> Math.abs(p - here))).orElse(here);
-        double reach =
+        double extent =
                 session.state().look().stream()
                         .flatMap(l -> l.bursts().stream())
                         .mapToDouble(b -> b.envelope().extent())
                         .max()
                         .orElse(0);
-        long side = Math.round(session.project().sequence().rate().toDouble() / 2 + reach);
+        long side = Math.round(session.project().sequence().rate().toDouble() / 2 + extent);
         FrameRange timelineContext =
                 new FrameRange(Math.max(0, about - side), about + side)
                         .within(session.project().allFrames());

@@ -65,7 +65,7 @@ public final class NumberField extends StackPane {
         /** A drag starts. */
         default void begin() {}
 
-        /** A drag reaches a value. */
+        /** A drag requests a value. */
         default void drag(double to) {
             set(to);
         }

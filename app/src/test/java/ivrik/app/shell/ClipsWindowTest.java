@@ -75,7 +75,7 @@ class ClipsWindowTest extends OneFrame {
         assertThat(folder.resolve("tram-grain.mkv")).doesNotExist();
     }
 
-    /** Three frames of the tram's bell, 24 a second: 44 bytes of header and 6000 samples of 6 bytes. */
+    /** Three frames of the tram's bell, at 24 fps: 44 bytes of header and 6000 samples of 6 bytes. */
     @Test
     void theSoundIsSavedByItself() throws IOException {
         d.importFile(

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 
 import java.util.List;
 
-/** The cast of channels taken out in one press, measured again, and stale when the channels change. */
+/** The colour cast of the channels is corrected in one press, measured again, and stale when the channels change. */
 class ColourCastWindowTest extends OneFrame {
     private Step colourCast() {
         return look().steps().stream()

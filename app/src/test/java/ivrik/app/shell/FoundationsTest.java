@@ -167,7 +167,7 @@ class FoundationsTest extends InAWindow {
                     rate.setValue(Rational.of(30));
                 });
         Driver.until(
-                "it is read at 30 a second",
+                "it is read at 30 fps",
                 () ->
                         Driver.on(() -> d.window.session().project().sources().getFirst().rate())
                                 .equals(Rational.of(30)));

@@ -8,7 +8,6 @@ import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
-import ivrik.core.project.Source;
 import ivrik.core.threads.Workers;
 import ivrik.media.encode.ExportFormat;
 import ivrik.media.encode.ExportFormats;
@@ -89,22 +88,6 @@ class HandlingTest {
         assertThat(p.layers().get(1).clips().getFirst().length()).isEqualTo(192);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(Driver.on(() -> project().layers())).hasSize(1);
-    }
-
-    @Test
-    void oneOfNumberedStillsImportsAllOfThemOnRequest() {
-        for (int n = 1; n <= 5; n++) {
-            still("walk-000" + n + ".png", n / 10f);
-        }
-        Driver.run(() -> d.window.take(List.of(folder.resolve("walk-0003.png"))));
-        Driver.until("it asks", () -> d.look("#choice-0") != null);
-        assertThat(d.words()).anyMatch(w -> w.contains("walk-0003.png belongs to 5"));
-        d.click("#choice-1");
-        Driver.until("it is in", () -> !project().sources().isEmpty());
-        Source source = Driver.on(() -> project().sources().getFirst());
-        assertThat(source.kind()).isEqualTo(Source.Kind.SEQUENCE);
-        assertThat(source.frames()).isEqualTo(5);
-        assertThat(source.path()).endsWith("walk-%04d.png");
     }
 
     @Test

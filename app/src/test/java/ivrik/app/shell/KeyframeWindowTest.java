@@ -90,7 +90,7 @@ class KeyframeWindowTest {
         assertThat(x(0).isMoving()).isFalse();
     }
 
-    /** The marker lies a little to the right of where the pointer lets go. */
+    /** The marker lies a little to the right of where the pointer is released. */
     @Test
     void aKeyframeThatIsDraggedSaysItsFrameAndCatchesOnAMarker() {
         d.go(50);

@@ -56,7 +56,7 @@ class MaskWindowTest extends OneFrame {
         selectNothing();
         Driver.run(() -> d.window.view().paneA.set(Show.MASK_ONLY));
         d.settle();
-        assertThat(tones()).as("nothing is reached: all is one grey").hasSize(1);
+        assertThat(tones()).as("the mask is empty: all is one grey").hasSize(1);
         Driver.run(() -> d.window.view().paneA.set(Show.MASK_OVERLAY));
         d.settle();
         assertThat(tones()).as("the picture lies under it").hasSizeGreaterThan(40);

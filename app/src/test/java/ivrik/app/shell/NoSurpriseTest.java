@@ -10,7 +10,6 @@ import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.project.Project;
-import ivrik.core.project.Source;
 import ivrik.core.separation.Separation;
 import ivrik.core.separation.Separations;
 import ivrik.core.treatment.Gain;
@@ -18,7 +17,6 @@ import ivrik.media.encode.ExportFormat;
 import ivrik.media.encode.ExportFormats;
 
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
@@ -32,10 +30,7 @@ import javafx.stage.Window;
 
 import org.junit.jupiter.api.Test;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.Stream;
@@ -52,54 +47,6 @@ class NoSurpriseTest extends InAWindow {
 
     private double x(int channel) {
         return d.channels().get(channel).value("x").at(d.window.view().frame.get());
-    }
-
-    @Test
-    void oneOfNumberedStillsIsImportedAloneByDefault() {
-        still("pic1.png", 0.1f);
-        Path second = still("pic2.png", 0.2f);
-        Driver.run(() -> d.window.take(List.of(second)));
-        Driver.until("it asks", () -> d.look("#choice-1") != null);
-        assertThat(d.find("#first-still")).isNotNull();
-        assertThat(d.find("#last-still")).isNotNull();
-        assertThat(((Button) d.find("#choice-0")).isDefaultButton()).isTrue();
-        d.click("#choice-0");
-        Driver.until("it is in", () -> !project().sources().isEmpty());
-        Source source = Driver.on(() -> project().sources().getFirst());
-        assertThat(source.kind()).isEqualTo(Source.Kind.STILL);
-        assertThat(source.path()).isEqualTo(second.toString());
-    }
-
-    @Test
-    void numberedMoviesAreNotASequence() throws IOException {
-        Path demo = Material.demo(folder.resolve("demo"));
-        Path tram = demo.resolveSibling("media/tram.webm");
-        Path clip = Files.copy(tram, folder.resolve("clip1.webm"));
-        Files.copy(tram, folder.resolve("clip2.webm"));
-        Driver.run(() -> d.window.take(List.of(clip)));
-        Driver.until("it is in", () -> !project().sources().isEmpty());
-        assertThat(Driver.on(() -> project().sources().getFirst().kind()))
-                .isEqualTo(Source.Kind.MOVIE);
-        assertThat(Driver.on(() -> project().sources().getFirst().path()))
-                .isEqualTo(clip.toString());
-    }
-
-    @Test
-    void stillsThatAreChosenTogetherAreThoseInTheOrderGiven() {
-        List<Path> chosen = new ArrayList<>();
-        for (int n : new int[] {4, 1, 3, 2, 5}) {
-            chosen.add(still("pic" + n + ".png", n / 10f));
-        }
-        Driver.run(() -> d.window.take(chosen));
-        Driver.until("they are in", () -> project().sources().size() == 5);
-        assertThat(d.look("#choice-0")).as("nothing is asked").isNull();
-        assertThat(project().sources())
-                .extracting(Source::path)
-                .containsExactlyElementsOf(chosen.stream().map(Path::toString).toList());
-        assertThat(project().layers().getFirst().clips())
-                .extracting(c -> c.source() + " at " + c.start())
-                .containsExactly(
-                        "pic4 at 0", "pic1 at 96", "pic3 at 192", "pic2 at 288", "pic5 at 384");
     }
 
     @Test

@@ -321,7 +321,7 @@ class NothingIsLostTest {
             Driver.until("it is done", () -> says(d, "Exported: "));
             assertThat(Files.size(taken)).isGreaterThan(100);
             d.key(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(red(d)).as("nothing behind a sheet is reached").isEqualTo(1);
+            assertThat(red(d)).as("keys have no effect behind a sheet").isEqualTo(1);
             d.key(KeyCode.ESCAPE);
             assertThat(Driver.on(() -> d.window.sheets().isShowing())).isFalse();
             d.key(KeyCode.CONTROL, KeyCode.Z);

@@ -24,7 +24,7 @@ final class OtherWindow implements AutoCloseable {
     private final List<Long> nudgedAt = new ArrayList<>();
 
     /**
-     * @param file a project to open, or a picture to bring in
+     * @param file a project to open, or a picture to import
      * @param pauseMs between two nudges
      */
     OtherWindow(Path data, Path file, int nudges, int pauseMs) throws IOException {

@@ -269,11 +269,11 @@ class SeparationTest {
         d.settle();
         assertThat(d.text("#register")).startsWith("differs by up to");
         assertThat(look().channels().get(1).mute()).isFalse();
-        d.files.project = folder.resolve("progressives.png");
+        d.files.project = folder.resolve("combinations.png");
         Driver.run(() -> ((ButtonBase) d.look("#save-channel-combinations")).fire());
         Driver.until("it is saved", () -> d.words().contains("Saved"));
         try (MovieReader saved =
-                new MovieReader(folder.resolve("progressives.png"), Workers.shared())) {
+                new MovieReader(folder.resolve("combinations.png"), Workers.shared())) {
             Plane picture = saved.frame(0).colour().getFirst();
             float brightest = 0;
             int below = picture.height() - 12 - 34;

@@ -26,7 +26,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** The whole story, by hand: bring in, nudge, keyframe, jitter, play, compare, export, save, reopen, undo. */
+/** The whole story, by hand: import, nudge, keyframe, jitter, play, compare, export, save, reopen, undo. */
 class StoryTest {
     private static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
 

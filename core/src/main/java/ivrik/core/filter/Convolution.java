@@ -35,13 +35,13 @@ public final class Convolution implements FilteredRows {
      */
     public static float[] spaced(float[] weights, double spacing) {
         int side = (int) Math.round(Math.sqrt(weights.length));
-        int reach = (int) Math.ceil(side / 2 * spacing);
-        int n = 2 * reach + 1;
+        int radius = (int) Math.ceil(side / 2 * spacing);
+        int n = 2 * radius + 1;
         double[] sum = new double[n * n];
         for (int j = 0; j < side; j++) {
             for (int i = 0; i < side; i++) {
-                double x = (i - side / 2) * spacing + reach;
-                double y = (j - side / 2) * spacing + reach;
+                double x = (i - side / 2) * spacing + radius;
+                double y = (j - side / 2) * spacing + radius;
                 int left = Math.min((int) x, n - 1);
                 int top = Math.min((int) y, n - 1);
                 int right = Math.min(left + 1, n - 1);
@@ -69,9 +69,9 @@ public final class Convolution implements FilteredRows {
 
     @Override
     public Reader reader() {
-        int reach = side / 2;
+        int radius = side / 2;
         int width = in.width();
-        RowBuffer rows = new RowBuffer(in, fill, side, -reach, RowArithmetic.room(width) + side);
+        RowBuffer rows = new RowBuffer(in, fill, side, -radius, RowArithmetic.room(width) + side);
         float[] sum = new float[RowArithmetic.room(width)];
         return (y, out, o) -> {
             java.util.Arrays.fill(sum, offset);
@@ -79,7 +79,7 @@ public final class Convolution implements FilteredRows {
                 for (int i = 0; i < side; i++) {
                     float w = weights[j * side + i];
                     if (w != 0) {
-                        RowArithmetic.add(rows.row(y + j - reach), i, w, sum, width);
+                        RowArithmetic.add(rows.row(y + j - radius), i, w, sum, width);
                     }
                 }
             }

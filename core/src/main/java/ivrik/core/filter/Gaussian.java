@@ -148,8 +148,8 @@ public final class Gaussian {
 
         /** Decimation kernel, centred on {@code d} samples. */
         private static float[] decimating(int d, double sigma) {
-            int reach = (int) Math.ceil(END * sigma);
-            int n = d + 2 * reach;
+            int radius = (int) Math.ceil(END * sigma);
+            int n = d + 2 * radius;
             double middle = (n - 1) / 2.0;
             double[] w = new double[n];
             double sum = 0;

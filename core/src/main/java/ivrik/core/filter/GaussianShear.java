@@ -20,12 +20,12 @@ record GaussianShear(Size size, boolean down, double slope, double start, double
     /** A shear whose result has room for the whole plane. */
     static GaussianShear of(Size in, double slope, boolean down, double sigma) {
         int count = down ? in.width() : in.height();
-        int lean = (int) Math.ceil(Math.abs(slope) * count) + 2 * reach(sigma);
+        int lean = (int) Math.ceil(Math.abs(slope) * count) + 2 * radius(sigma);
         Size size =
                 down
                         ? new Size(in.width(), in.height() + lean)
                         : new Size(in.width() + lean, in.height());
-        double start = (slope > 0 ? 0 : -slope * count) + reach(sigma);
+        double start = (slope > 0 ? 0 : -slope * count) + radius(sigma);
         return new GaussianShear(size, down, slope, start, sigma);
     }
 
@@ -34,18 +34,18 @@ record GaussianShear(Size size, boolean down, double slope, double start, double
         return new GaussianShear(to, down, -slope, -start, sigma);
     }
 
-    private static int reach(double sigma) {
+    private static int radius(double sigma) {
         return (int) Math.ceil(END * sigma);
     }
 
     Plane apply(Plane in, Workers workers) {
         int count = down ? size.width() : size.height();
-        int taps = 2 * reach(sigma) + 1;
+        int taps = 2 * radius(sigma) + 1;
         int[] first = new int[count];
         float[][] weights = new float[count][taps];
         for (int i = 0; i < count; i++) {
             double from = -(start + slope * (i + 0.5));
-            first[i] = (int) Math.round(from) - reach(sigma);
+            first[i] = (int) Math.round(from) - radius(sigma);
             double sum = 0;
             double[] w = new double[taps];
             for (int k = 0; k < taps; k++) {

@@ -60,9 +60,9 @@ public final class PatternTile {
     /** A periodic Gaussian of period {@code n} that sums to 1. */
     private static float[] circular(double sigma, int n) {
         double[] weights = new double[n];
-        int reach = (int) Math.ceil(END * sigma);
+        int radius = (int) Math.ceil(END * sigma);
         double sum = 0;
-        for (int k = -reach; k <= reach; k++) {
+        for (int k = -radius; k <= radius; k++) {
             double w = StrictMath.exp(-0.5 * k * k / (sigma * sigma));
             weights[Math.floorMod(k, n)] += w;
             sum += w;

@@ -87,23 +87,23 @@ public final class RotatedGaussian {
 
     /** The sampled, normalised kernel. */
     private static float[] kernel(double along, double across, double c, double s) {
-        int reach =
+        int radius =
                 (int)
                         Math.ceil(
                                 END
                                         * Math.max(
                                                 StrictMath.hypot(along * c, across * s),
                                                 StrictMath.hypot(along * s, across * c)));
-        int side = 2 * reach + 1;
+        int side = 2 * radius + 1;
         double[] exact = new double[side * side];
         double sum = 0;
-        for (int y = -reach; y <= reach; y++) {
-            for (int x = -reach; x <= reach; x++) {
+        for (int y = -radius; y <= radius; y++) {
+            for (int x = -radius; x <= radius; x++) {
                 double u = (x * c + y * s) / along;
                 double v = (y * c - x * s) / across;
                 double d = u * u + v * v;
                 double w = d > END * END ? 0 : StrictMath.exp(-0.5 * d);
-                exact[(y + reach) * side + x + reach] = w;
+                exact[(y + radius) * side + x + radius] = w;
                 sum += w;
             }
         }

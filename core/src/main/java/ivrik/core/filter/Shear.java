@@ -27,10 +27,10 @@ public final class Shear {
 
     /**
      * @param degrees direction, clockwise on screen, 0 to the right
-     * @param reach radius of the filter along the line, in px
+     * @param radius radius of the filter along the line, in px
      */
     public static Rows line(
-            Plane in, double degrees, double reach, EdgeFill fill, Workers workers, Work work) {
+            Plane in, double degrees, double radius, EdgeFill fill, Workers workers, Work work) {
 
         double turn = degrees - 180 * Math.floor(degrees / 180);
         if (turn == 0 || turn == 90) {
@@ -40,7 +40,7 @@ public final class Shear {
         double s = StrictMath.sin(Math.toRadians(turn));
         boolean rows = Math.abs(c) >= Math.abs(s);
         double slope = rows ? s / c : c / s;
-        int margin = (int) Math.ceil(reach) + 2;
+        int margin = (int) Math.ceil(radius) + 2;
         int lean = (int) Math.ceil(Math.abs(slope) * (rows ? in.width() : in.height()) / 2);
         int lost = (int) Math.ceil(Math.abs(slope) * margin);
         int mx = rows ? margin : lean + lost;

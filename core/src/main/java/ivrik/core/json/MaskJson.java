@@ -9,21 +9,21 @@ import ivrik.core.motion.Value;
 final class MaskJson {
     private MaskJson() {}
 
-    static ObjectNode write(Mask reach) {
+    static ObjectNode write(Mask mask) {
         ObjectNode node = Json.MAPPER.createObjectNode();
-        ObjectNode tones = node.putObject("tones").put("on", reach.tones().on());
-        tones.set("low", ValueJson.write(reach.tones().low()));
-        tones.set("high", ValueJson.write(reach.tones().high()));
-        tones.set("soft", ValueJson.write(reach.tones().soft()));
-        tones.put("linear", reach.tones().linear());
-        ObjectNode colour = node.putObject("colour").put("on", reach.colour().on());
-        colour.set("hueDegrees", ValueJson.write(reach.colour().hueDegrees()));
-        colour.set("widthDegrees", ValueJson.write(reach.colour().widthDegrees()));
-        colour.set("softDegrees", ValueJson.write(reach.colour().softDegrees()));
+        ObjectNode tones = node.putObject("tones").put("on", mask.tones().on());
+        tones.set("low", ValueJson.write(mask.tones().low()));
+        tones.set("high", ValueJson.write(mask.tones().high()));
+        tones.set("soft", ValueJson.write(mask.tones().soft()));
+        tones.put("linear", mask.tones().linear());
+        ObjectNode colour = node.putObject("colour").put("on", mask.colour().on());
+        colour.set("hueDegrees", ValueJson.write(mask.colour().hueDegrees()));
+        colour.set("widthDegrees", ValueJson.write(mask.colour().widthDegrees()));
+        colour.set("softDegrees", ValueJson.write(mask.colour().softDegrees()));
         node.putObject("matte")
-                .put("layer", reach.matte().layer())
-                .put("channel", EnumNames.of(reach.matte().channel()));
-        return node.put("inverted", reach.inverted()).put("spreads", reach.spreads());
+                .put("layer", mask.matte().layer())
+                .put("channel", EnumNames.of(mask.matte().channel()));
+        return node.put("inverted", mask.inverted()).put("spreads", mask.spreads());
     }
 
     static Mask read(Fields fields) {

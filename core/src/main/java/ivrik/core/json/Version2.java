@@ -11,7 +11,6 @@ import ivrik.core.look.Target;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -53,7 +52,6 @@ final class Version2 {
                     Map.entry("phosphor-screen.phosphor-mask.triad", "shadow mask"),
                     Map.entry("phosphor-screen.phosphor-mask.own picture", "custom image"),
                     Map.entry("phosphor-screen.compensation.paid back", "compensated"),
-                    Map.entry("phosphor-screen.compensation.auto", "compensated"),
                     Map.entry("phosphor-screen.compensation.as it is", "uncompensated"),
                     Map.entry("gradient-map.gradient.own", "custom"),
                     Map.entry("gradient-map.gradient.heat", "thermal"),
@@ -263,31 +261,18 @@ final class Version2 {
     private static void dial(
             ObjectNode dial, Map<String, String> stepIds, Map<String, String> treatments) {
         rename(dial, "words", "choices");
+        if (dial.path("choices") instanceof ArrayNode choices) {
+            for (int i = 0; i < choices.size(); i++) {
+                choices.set(i, FormerNames.presentDialChoice(choices.path(i).asText()));
+            }
+        }
         each(
                 dial.path("links"),
                 link -> {
                     target(link, stepIds, treatments);
                     rename(link, "only", "condition");
                     rename(link, "bend", "response");
-                    if (dial.path("choices") instanceof ArrayNode choices) {
-                        choices(choices, link.path("target").asText(), treatments);
-                    }
                 });
-    }
-
-    /** Renames the choices of a dial like those of the option that the dial drives. */
-    private static void choices(ArrayNode choices, String address, Map<String, String> treatments) {
-        String[] parts = address.split("\\.", -1);
-        if (parts.length != 3 || !parts[0].equals("option")) {
-            return;
-        }
-        String option = treatments.getOrDefault(parts[1], "") + "." + parts[2] + ".";
-        for (int i = 0; i < choices.size(); i++) {
-            String present = CHOICES.get(option + choices.path(i).asText().replace('-', ' '));
-            if (present != null) {
-                choices.set(i, present.replace(' ', '-').toLowerCase(Locale.ROOT));
-            }
-        }
     }
 
     private static void target(

@@ -19,7 +19,7 @@ import java.util.stream.Stream;
  *
  * @param id unique in its look and stable
  * @param anchor the point in time that the burst is relative to
- * @param envelope course of the effect over time
+ * @param envelope strength of the effect over time
  * @param repeat whether and how often the burst repeats
  * @param strength factor of all drives
  * @param angleDegrees rotation of driven x/y pairs, clockwise

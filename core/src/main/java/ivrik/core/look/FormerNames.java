@@ -112,6 +112,20 @@ public final class FormerNames {
                     entry("lane-wipe", "channel-wipe"),
                     entry("bad-signal", "digital-breakup"));
 
+    /** Current choices of the dials of built-in looks, by former choice. */
+    private static final Map<String, String> PRESENT_DIAL_CHOICES =
+            Map.ofEntries(
+                    entry("grille", "aperture-grille"),
+                    entry("slot", "slot-mask"),
+                    entry("triad", "shadow-mask"),
+                    entry("own-picture", "custom-image"),
+                    entry("auto", "on"),
+                    entry("as-it-is", "off"),
+                    entry("even-steps", "uniform-rgb"),
+                    entry("heat", "thermal"),
+                    entry("ice", "cold"),
+                    entry("night", "night-vision"));
+
     private static final Map<String, String> PRESENT_TREATMENTS = inverse(TREATMENTS);
 
     private FormerNames() {}
@@ -174,6 +188,11 @@ public final class FormerNames {
                 ? OfChannel.OWN_JITTER
                         + parameter(treatment, parameter.substring(OfChannel.OWN_JITTER.length()))
                 : parameter(treatment, parameter);
+    }
+
+    /** The current name of a choice of a dial; the same name if it was not renamed. */
+    public static String presentDialChoice(String former) {
+        return PRESENT_DIAL_CHOICES.getOrDefault(former, former);
     }
 
     /** The current id of a treatment of version 2. */

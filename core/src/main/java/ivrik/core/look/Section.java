@@ -21,7 +21,7 @@ public enum Section {
 
     /**
      * The sections that a treatment can be in. A channel treatment can also treat the whole picture, all
-     * channels alike.
+     * channels in the same way.
      */
     public static List<Section> of(Treatment treatment) {
         return treatment instanceof PictureTreatment ? List.of(PREPARE, FINISH) : List.of(values());

@@ -44,7 +44,7 @@ final class SignalLooks {
         String[] by = {"blocks", "slices", "lines"};
         double[] size = {64, 90, 3};
         double[] share = {14, 22, 60};
-        double[] alike = {0, 1, 1};
+        double[] shared = {0, 1, 1};
         for (int i = 0; i < by.length; i++) {
             int number = i;
             String id = "displacement-" + (i + 1);
@@ -57,7 +57,7 @@ final class SignalLooks {
                                 a ->
                                         a.with("size", Value.of(size[number]))
                                                 .with("affected", Value.of(share[number]))
-                                                .with("same", Value.of(alike[number])));
+                                                .with("same", Value.of(shared[number])));
             }
         }
         return look.withNote(

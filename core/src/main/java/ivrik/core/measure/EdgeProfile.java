@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
  *
  * @param across whether the values run along the row, or down the column; the direction with the steeper
  *     gradient
- * @param values {@code 2 reach + 1} values per channel, centred on the place
+ * @param values {@code 2 radius + 1} values per channel, centred on the place
  */
 public record EdgeProfile(boolean across, List<float[]> values) {
     /** Smallest contrast of an edge. */
@@ -25,22 +25,22 @@ public record EdgeProfile(boolean across, List<float[]> values) {
     /**
      * The profile at a pixel; values beyond the border repeat the border.
      *
-     * @param reach number of pixels in either direction
+     * @param radius number of pixels in either direction
      */
-    public static EdgeProfile at(Frame frame, int x, int y, int reach) {
-        List<float[]> rows = frame.colour().stream().map(p -> row(p, x, y, reach, true)).toList();
+    public static EdgeProfile at(Frame frame, int x, int y, int radius) {
+        List<float[]> rows = frame.colour().stream().map(p -> row(p, x, y, radius, true)).toList();
         List<float[]> columns =
-                frame.colour().stream().map(p -> row(p, x, y, reach, false)).toList();
+                frame.colour().stream().map(p -> row(p, x, y, radius, false)).toList();
         boolean across = steepness(rows) >= steepness(columns);
         return new EdgeProfile(across, across ? rows : columns);
     }
 
-    private static float[] row(Plane plane, int x, int y, int reach, boolean across) {
-        float[] values = new float[2 * reach + 1];
-        for (int k = -reach; k <= reach; k++) {
+    private static float[] row(Plane plane, int x, int y, int radius, boolean across) {
+        float[] values = new float[2 * radius + 1];
+        for (int k = -radius; k <= radius; k++) {
             int i = Math.clamp(across ? x + k : x, 0, plane.width() - 1);
             int j = Math.clamp(across ? y : y + k, 0, plane.height() - 1);
-            values[k + reach] = plane.at(i, j);
+            values[k + radius] = plane.at(i, j);
         }
         return values;
     }
@@ -71,12 +71,12 @@ public record EdgeProfile(boolean across, List<float[]> values) {
         }
         double middle = (low + high) / 2.0;
         double best = Double.POSITIVE_INFINITY;
-        int reach = v.length / 2;
+        int radius = v.length / 2;
         for (int i = 1; i < v.length; i++) {
             double a = v[i - 1] - middle;
             double b = v[i] - middle;
             if (a * b <= 0 && a != b) {
-                double at = i - 1 + a / (a - b) - reach;
+                double at = i - 1 + a / (a - b) - radius;
                 best = Math.abs(at) < Math.abs(best) ? at : best;
             }
         }

@@ -1,6 +1,6 @@
 package ivrik.core.motion;
 
-/** Course of an animation around an anchor, as a share of its full strength. */
+/** An animation around an anchor, as a share of its full strength. */
 public sealed interface Envelope permits PeakEnvelope, TransitionEnvelope {
     /** The share at a moment: exactly 0 before the start, {@link #remains} after the end. */
     double at(AnchorTime anchorTime, Rational moment);
@@ -23,6 +23,6 @@ public sealed interface Envelope permits PeakEnvelope, TransitionEnvelope {
     /** The share after the end: 0, or 1 for a transition that stays. */
     double remains();
 
-    /** The same course with other durations and another number of phases. */
+    /** The same envelope with other durations and another number of phases. */
     Envelope timed(double before, double after, int phases);
 }

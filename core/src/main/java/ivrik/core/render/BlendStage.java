@@ -81,17 +81,17 @@ record BlendStage(LookPlan look, AuxiliaryPictures auxiliary, List<Stage> inner)
         return coverage.map(p -> PlaneArithmetic.mix(together, p, (float) look.opacity(), workers));
     }
 
-    private Frame masked(MaskPlan reach, Frame source, PictureState state) {
+    private Frame masked(MaskPlan mask, Frame source, PictureState state) {
         Workers workers = state.renderContext().workers();
-        Plane weights = weights(reach, look, source, auxiliary, workers);
+        Plane weights = weights(mask, look, source, auxiliary, workers);
         Frame picture = source.premultiplied(workers);
-        if (!reach.spreads()) {
+        if (!mask.spreads()) {
             rejoin(state);
             Frame result = laid(source, state.frame(), workers).premultiplied(workers);
             return zip(picture, result, (x, y) -> PlaneArithmetic.mix(x, y, weights, workers));
         }
         Frame part = picture.mapPlanes(p -> PlaneArithmetic.multiply(p, weights, workers));
-        state.set(part, state.key().then(reach));
+        state.set(part, state.key().then(mask));
         rejoin(state);
         Frame result = state.frame().premultiplied(workers);
         if (look.blend() != Blend.NORMAL) {
@@ -105,13 +105,13 @@ record BlendStage(LookPlan look, AuxiliaryPictures auxiliary, List<Stage> inner)
 
     /** The mask of each pixel, 0..1. */
     static Plane weights(
-            MaskPlan reach,
+            MaskPlan mask,
             LookPlan look,
             Frame picture,
             AuxiliaryPictures auxiliary,
             Workers workers) {
-        Frame matte = reach.matte().map(m -> auxiliary.placed(m.picture(), m.place())).orElse(null);
-        return MaskWeights.of(reach, look.colour().transfer(), picture, matte, workers);
+        Frame matte = mask.matte().map(m -> auxiliary.placed(m.picture(), m.place())).orElse(null);
+        return MaskWeights.of(mask, look.colour().transfer(), picture, matte, workers);
     }
 
     private static Frame zip(Frame a, Frame b, BinaryOperator<Plane> each) {

@@ -83,7 +83,7 @@ record ChannelWork(int channel, List<StepPlan> steps) {
         return !isMove() && steps.getFirst().kind().description().is(Trait.POINTWISE);
     }
 
-    /** The part of the channel that nothing from outside the picture has reached. */
+    /** The part of the channel that depends on nothing outside the picture. */
     ValidRegion covered(ValidRegion before, Size size) {
         return isMove()
                 ? ValidRegionFinder.of(

@@ -25,7 +25,7 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
- * Channel treatments applied to all colour channels alike. An opaque picture that is shifted with transparent
+ * Channel treatments applied to all colour channels in the same way. An opaque picture that is shifted with transparent
  * edges becomes transparent there.
  */
 record ChannelwiseStage(List<StepPlan> steps, LookPlan look, AuxiliaryPictures auxiliary)

@@ -29,11 +29,10 @@ public final class MaskWeights {
      * @param transfer transfer function of the picture, for tone ranges in linear light
      * @param matte picture of the matte, of the same size; unused without one
      */
-    static Plane of(
-            MaskPlan reach, Transfer transfer, Frame picture, Frame matte, Workers workers) {
+    static Plane of(MaskPlan mask, Transfer transfer, Frame picture, Frame matte, Workers workers) {
         List<Plane> colour = picture.straight(workers).colour();
-        TonePlan tones = reach.tones().orElse(null);
-        HuePlan hues = reach.hues().orElse(null);
+        TonePlan tones = mask.tones().orElse(null);
+        HuePlan hues = mask.hues().orElse(null);
         Plane weights =
                 Pixels.map(
                                 colour,
@@ -51,11 +50,11 @@ public final class MaskWeights {
                                     }
                                 })
                         .getFirst();
-        if (reach.matte().isPresent()) {
-            Plane channel = matte(reach.matte().get().luma(), matte, workers);
+        if (mask.matte().isPresent()) {
+            Plane channel = matte(mask.matte().get().luma(), matte, workers);
             weights = PlaneArithmetic.multiply(weights, channel, workers);
         }
-        return reach.inverted() ? inverse(weights, workers) : weights;
+        return mask.inverted() ? inverse(weights, workers) : weights;
     }
 
     private static Plane matte(boolean luma, Frame matte, Workers workers) {

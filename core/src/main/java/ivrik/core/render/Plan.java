@@ -259,7 +259,7 @@ public record Plan(Size size, Background background, List<LayerPlan> layers) {
     }
 
     /**
-     * A treatment of the whole picture, or of all channels alike.
+     * A treatment of the whole picture, or of all channels in the same way.
      *
      * @param picture picture that the treatment uses, if any
      * @param table the step's own colour table

@@ -6,7 +6,7 @@ package ivrik.core.sampling;
  */
 public enum Sampler {
     /** Linear interpolation, the fastest. */
-    LINEAR(2, "quick") {
+    LINEAR(2) {
         @Override
         double weight(double d) {
             return Math.max(0, 1 - d);
@@ -19,7 +19,7 @@ public enum Sampler {
         }
     },
     /** Catmull-Rom cubic: the spline with B = 0, C = 1/2 of Mitchell and Netravali 1988. */
-    CUBIC(4, "good") {
+    CUBIC(4) {
         @Override
         double weight(double d) {
             return d < 1
@@ -36,7 +36,7 @@ public enum Sampler {
         }
     },
     /** Lanczos windowed sinc with three lobes. */
-    LANCZOS(6, "best") {
+    LANCZOS(6) {
         @Override
         double weight(double d) {
             if (d < 1e-9) {
@@ -54,16 +54,9 @@ public enum Sampler {
     };
 
     private final int taps;
-    private final String title;
 
-    Sampler(int taps, String title) {
+    Sampler(int taps) {
         this.taps = taps;
-        this.title = title;
-    }
-
-    /** Name in the window. */
-    public String title() {
-        return title;
     }
 
     /** Number of weights. */

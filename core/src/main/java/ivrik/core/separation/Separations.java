@@ -34,6 +34,11 @@ public final class Separations {
     private static final Map<String, Function<String, Separation>> WITH_ARGUMENT =
             Map.of("cmyk", Cmyk::of, "primaries", CustomPrimaries::of);
 
+    private static final String CUSTOM = "primaries:";
+
+    /** Name of custom primaries in version 2. */
+    private static final String FORMER_CUSTOM = "trio:";
+
     private Separations() {}
 
     /** Models without an argument. */
@@ -49,6 +54,10 @@ public final class Separations {
      * @throws SeparationArgumentException if the argument is invalid
      */
     public static Separation named(String id) {
+        if (id.startsWith(FORMER_CUSTOM)) {
+            String present = CUSTOM + id.substring(FORMER_CUSTOM.length());
+            throw UnknownNameException.renamed("separation", id, present);
+        }
         int colon = id.indexOf(':');
         Function<String, Separation> make =
                 colon < 0 ? null : WITH_ARGUMENT.get(id.substring(0, colon));

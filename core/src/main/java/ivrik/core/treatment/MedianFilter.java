@@ -37,7 +37,7 @@ public final class MedianFilter implements ChannelTreatment {
                         less.toPlane(context.workers()), more, rest, context.workers()));
     }
 
-    private static Rows median(Plane channel, int reach, Settings settings) {
-        return reach == 0 ? Rows.of(channel) : new Median(channel, reach, settings.edgeFill());
+    private static Rows median(Plane channel, int pixels, Settings settings) {
+        return pixels == 0 ? Rows.of(channel) : new Median(channel, pixels, settings.edgeFill());
     }
 }

@@ -26,12 +26,12 @@ final class Randomised {
     /**
      * Hash key of a moment.
      *
-     * @param alike whether all channels share the key
+     * @param shared whether all channels share the key
      */
-    static long key(Settings settings, boolean alike) {
+    static long key(Settings settings, boolean shared) {
         long hold = Math.max(1, Math.round(settings.number("hold")));
         Settings.Moment moment = settings.moment();
         return moment.draw()
-                .at(Math.floorDiv(moment.frame(), hold), alike ? ALL_CHANNELS : moment.channel());
+                .at(Math.floorDiv(moment.frame(), hold), shared ? ALL_CHANNELS : moment.channel());
     }
 }

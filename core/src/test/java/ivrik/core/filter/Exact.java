@@ -42,11 +42,11 @@ public final class Exact {
     }
 
     private static double[] weights(double sigma) {
-        int reach = sigma == 0 ? 0 : (int) Math.ceil(6 * sigma) + 1;
-        double[] w = new double[2 * reach + 1];
+        int radius = sigma == 0 ? 0 : (int) Math.ceil(6 * sigma) + 1;
+        double[] w = new double[2 * radius + 1];
         double sum = 0;
         for (int k = 0; k < w.length; k++) {
-            double t = k - reach;
+            double t = k - radius;
             w[k] = sigma == 0 ? 1 : Math.exp(-t * t / (2 * sigma * sigma));
             sum += w[k];
         }

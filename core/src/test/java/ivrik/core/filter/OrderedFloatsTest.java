@@ -19,15 +19,15 @@ import java.util.Collections;
 import java.util.List;
 import java.util.function.BiPredicate;
 
-/** Filters that pick one of the values about each. */
+/** Filters that select one of the neighbouring values. */
 class OrderedFloatsTest {
     private static final Workers WORKERS = Workers.shared();
 
     private static List<Float> about(
-            Plane in, int x, int y, int reach, EdgeFill fill, BiPredicate<Integer, Integer> in1) {
+            Plane in, int x, int y, int radius, EdgeFill fill, BiPredicate<Integer, Integer> in1) {
         List<Float> values = new ArrayList<>();
-        for (int j = -reach; j <= reach; j++) {
-            for (int i = -reach; i <= reach; i++) {
+        for (int j = -radius; j <= radius; j++) {
+            for (int i = -radius; i <= radius; i++) {
                 if (in1.test(i, j)) {
                     values.add((float) Exact.at(in, x + i, y + j, fill));
                 }
@@ -47,15 +47,15 @@ class OrderedFloatsTest {
 
     @Property(tries = 60)
     void aMedianIsTheMiddleOfAll(
-            @ForAll @IntRange(min = 1, max = 2) int reach,
+            @ForAll @IntRange(min = 1, max = 2) int radius,
             @ForAll EdgeFill fill,
             @ForAll @IntRange(min = 1, max = 40) int width,
             @ForAll @IntRange(min = 1, max = 12) int height) {
         Plane in = picture(width, height, width * 31L + height);
-        Plane out = new Median(in, reach, fill).toPlane(WORKERS);
+        Plane out = new Median(in, radius, fill).toPlane(WORKERS);
         for (int y = 0; y < height; y++) {
             for (int x = 0; x < width; x++) {
-                List<Float> all = about(in, x, y, reach, fill, (i, j) -> true);
+                List<Float> all = about(in, x, y, radius, fill, (i, j) -> true);
                 Collections.sort(all);
                 assertThat(out.at(x, y)).isEqualTo(all.get(all.size() / 2));
             }

@@ -36,16 +36,16 @@ class RotatedGaussianTest {
             Plane in, double along, double across, double degrees, EdgeFill fill) {
         double c = Math.cos(Math.toRadians(degrees));
         double s = Math.sin(Math.toRadians(degrees));
-        int reach = (int) Math.ceil(4.5 * Math.max(along, across));
-        int side = 2 * reach + 1;
+        int radius = (int) Math.ceil(4.5 * Math.max(along, across));
+        int side = 2 * radius + 1;
         double[] weights = new double[side * side];
         double sum = 0;
-        for (int y = -reach; y <= reach; y++) {
-            for (int x = -reach; x <= reach; x++) {
+        for (int y = -radius; y <= radius; y++) {
+            for (int x = -radius; x <= radius; x++) {
                 double u = (x * c + y * s) / along;
                 double v = (-x * s + y * c) / across;
                 double w = Math.exp(-0.5 * (u * u + v * v));
-                weights[(y + reach) * side + x + reach] = w;
+                weights[(y + radius) * side + x + radius] = w;
                 sum += w;
             }
         }
@@ -53,9 +53,9 @@ class RotatedGaussianTest {
         for (int y = 0; y < HEIGHT; y += EVERY) {
             for (int x = 0; x < WIDTH; x++) {
                 double total = 0;
-                for (int j = -reach; j <= reach; j++) {
-                    for (int i = -reach; i <= reach; i++) {
-                        double w = weights[(j + reach) * side + i + reach];
+                for (int j = -radius; j <= radius; j++) {
+                    for (int i = -radius; i <= radius; i++) {
+                        double w = weights[(j + radius) * side + i + radius];
                         if (w > 1e-9 * sum / side) {
                             total += w * Exact.at(in, x + i, y + j, fill);
                         }

@@ -92,7 +92,6 @@ class Version2Test {
                 look.dials().stream()
                         .map(d -> d.withTitle("").withUnit(""))
                         .map(d -> d.withValue(values.dial(d.name()).value()))
-                        .map(d -> d.name().equals("brightness") ? d.withChoices(List.of()) : d)
                         .toList();
         return look.withTitle("")
                 .withNote("")

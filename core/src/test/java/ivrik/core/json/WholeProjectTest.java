@@ -134,8 +134,8 @@ class WholeProjectTest {
                         new Burst.Drive(new Target.OfOpacity(), -0.5));
         Burst peakEnvelope =
                 new Burst(
-                        "hill",
-                        "A hill",
+                        "peak",
+                        "A peak",
                         false,
                         new Anchor.AtMarkers(List.of("marker-1", "two")),
                         new PeakEnvelope(

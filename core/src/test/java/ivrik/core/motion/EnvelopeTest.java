@@ -59,11 +59,11 @@ class EnvelopeTest {
     @Property
     void outsideItsFramesNothingMovesAlsoBetweenThem(
             @ForAll("peakEnvelopes") PeakEnvelope peakEnvelope) {
-        long reach = (long) peakEnvelope.before() + peakEnvelope.peak();
-        Rational justAfter = new Rational((40 + reach) * 8 + 1, 8);
-        Rational justBefore = new Rational((40 - reach) * 8 + 7, 8);
-        assertThat(peakEnvelope.at(FRAME, Rational.of(40 - reach))).isZero();
-        assertThat(peakEnvelope.at(FRAME, Rational.of(40 + reach))).isZero();
+        long extent = (long) peakEnvelope.before() + peakEnvelope.peak();
+        Rational justAfter = new Rational((40 + extent) * 8 + 1, 8);
+        Rational justBefore = new Rational((40 - extent) * 8 + 7, 8);
+        assertThat(peakEnvelope.at(FRAME, Rational.of(40 - extent))).isZero();
+        assertThat(peakEnvelope.at(FRAME, Rational.of(40 + extent))).isZero();
         assertThat(peakEnvelope.at(FRAME, justAfter)).isZero();
         assertThat(peakEnvelope.at(FRAME, justBefore)).isZero();
         assertThat(peakEnvelope.at(FRAME, Rational.of(40))).isOne();

@@ -50,8 +50,9 @@ class JitterTest {
         Jitter one = new Jitter(Value.of(6), 0.5, Jitter.Kind.SMOOTH, 4);
         Jitter four = one.withOctaves(4);
         // each octave changes as fast as the first; all are scaled to the amplitude of one
-        double reach = 1 + 0.5 + 0.25 + 0.125;
-        assertThat(roughness(four) / roughness(one)).isCloseTo(4 / (reach * reach), within(0.2));
+        double amplitude = 1 + 0.5 + 0.25 + 0.125;
+        assertThat(roughness(four) / roughness(one))
+                .isCloseTo(4 / (amplitude * amplitude), within(0.2));
         assertThat(at(four, 1000, 0, "x")).isNotEqualTo(at(one, 1000, 0, "x"));
         for (int f = 0; f < 4000; f++) {
             assertThat(Math.abs(at(four, f, 0, "x"))).isLessThanOrEqualTo(6);

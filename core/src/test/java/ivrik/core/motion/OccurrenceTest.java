@@ -46,7 +46,7 @@ class OccurrenceTest {
 
     @Test
     void beatsFallOnTheNearestFrame() {
-        // 70 a minute at 24 frames a second: every 20.571 frames
+        // 70 a minute at 24 fps: every 20.571 frames
         assertThat(moving(new Anchor.AtFrame(0), ONE, new Repeat(70, true, 0)))
                 .containsExactly(0L, 21L, 41L, 62L, 82L, 103L, 123L, 144L, 165L, 185L);
     }

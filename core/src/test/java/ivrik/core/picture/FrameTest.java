@@ -88,8 +88,8 @@ class FrameTest {
         assertThat(united.coverage()).allMatch(p -> p.at(0, 0) == 1);
         assertThat(united.colour().get(0).at(0, 0)).isEqualTo(1f);
         assertThat(united.colour().get(1).at(0, 0)).isZero();
-        Frame alike = Frame.straight(full, full, full, none);
-        assertThat(alike.united(workers)).isSameAs(alike);
+        Frame equal = Frame.straight(full, full, full, none);
+        assertThat(equal.united(workers)).isSameAs(equal);
         Frame opaque = Frame.opaque(full, full, full);
         assertThat(opaque.united(workers)).isSameAs(opaque);
     }

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import java.util.List;
 import java.util.Optional;
 
-/** Three shots of 24 frames a second in a sequence of 24: two of a movie of 24, one of a movie of 48. */
+/** Three shots in a sequence of 24 fps: two of a movie of 24, one of a movie of 48. */
 class ShotEditsTest {
     private static final Size SIZE = new Size(64, 36);
 

@@ -89,7 +89,7 @@ class BuiltInLookTest {
         for (Plane plane : frame.colour()) {
             for (float v : plane.data()) {
                 if (!(Math.abs(v) < FAR)) {
-                    throw new AssertionError(what + " comes to " + v);
+                    throw new AssertionError(what + " gives " + v);
                 }
             }
         }

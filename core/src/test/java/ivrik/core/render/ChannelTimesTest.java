@@ -279,7 +279,7 @@ class ChannelTimesTest {
                         Workers.shared(),
                         new FrameCache(1 << 24));
         Look look =
-                Look.atRest("linger", new Rgb())
+                Look.atRest("trails", new Rgb())
                         .withChannel(
                                 1,
                                 l ->

@@ -74,7 +74,7 @@ class LooksForShotsTest {
         assertThat(red(cut, 20)).isEqualTo(3);
     }
 
-    /** It does not come to be on all shots, and is not lost. */
+    /** The look is neither applied to all shots nor lost. */
     @Test
     void withoutItsShotItIsPutBy() {
         Layer fewer = new ShotEdits(project(layer()), layer()).without("two", true);

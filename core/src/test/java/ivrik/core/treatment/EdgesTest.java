@@ -86,7 +86,7 @@ class EdgesTest {
         return treatment.apply(in, settings, context).toPlane(workers);
     }
 
-    /** As it is shown off; what is told at the corner, by where the corner is. */
+    /** The example settings; numbers that are given at the corner are scaled to its position. */
     private static Map<String, Double> numbers(ChannelTreatment treatment, double larger) {
         Map<String, Double> numbers =
                 new HashMap<>(

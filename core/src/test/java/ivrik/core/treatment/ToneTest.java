@@ -278,11 +278,11 @@ class ToneTest {
         assertThat(unmoved).isBetween(3, 21);
     }
 
-    private static Plane broken(Plane in, int channel, long frame, double alike) {
+    private static Plane broken(Plane in, int channel, long frame, double same) {
         Displacement d = new Displacement();
         Settings rest =
                 Treating.settings(
-                        d, Map.of("x", 9.0, "size", 16.0, "affected", 50.0, "same", alike));
+                        d, Map.of("x", 9.0, "size", 16.0, "affected", 50.0, "same", same));
         Settings s =
                 new Settings(
                         rest.numbers(),

@@ -30,7 +30,7 @@ class TreatmentsTest {
         return Treatments.ofChannels();
     }
 
-    /** As it is shown off in the first channel, things of a series included. */
+    /** The example settings of the first channel, with members of a series. */
     static Settings withExampleSettings(Treatment treatment, EdgeFill fill) {
         Map<String, Double> numbers = new HashMap<>();
         treatment.description().parameters().forEach(p -> numbers.put(p.name(), p.exampleFirst()));

@@ -58,7 +58,7 @@ final class FrameColourTags {
     }
 
     /**
-     * The transfer functions of video and sRGB are treated alike, because both are shown on the same displays
+     * The transfer functions of video and sRGB are treated as equal, because both are shown on the same displays
      * unchanged; so are the nearly equal primaries of BT.601 and BT.709.
      */
     private static FootageColours byTags(AVFrame picture) {

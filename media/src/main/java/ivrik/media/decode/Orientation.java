@@ -75,9 +75,9 @@ enum Orientation {
         Orientation nearest = UPRIGHT;
         double best = Double.NEGATIVE_INFINITY;
         for (Orientation o : values()) {
-            double alike = o.a * p + o.b * q + o.c * r + o.d * s;
-            if (alike > best) {
-                best = alike;
+            double similarity = o.a * p + o.b * q + o.c * r + o.d * s;
+            if (similarity > best) {
+                best = similarity;
                 nearest = o;
             }
         }

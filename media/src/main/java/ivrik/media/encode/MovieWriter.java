@@ -128,9 +128,9 @@ public final class MovieWriter implements AutoCloseable {
         ExportFormat.Container container = options.format().container().orElseThrow();
         AVPacket packet = av_packet_alloc();
         try (MovieFile file = new MovieFile(target, container)) {
-            try (PictureEncoder alike =
+            try (PictureEncoder equal =
                     new PictureEncoder(options, file.hasHeader(), 0, target, workers)) {
-                file.begin(alike.context(), options);
+                file.begin(equal.context(), options);
             }
             long n = 0;
             for (Path part : parts) {

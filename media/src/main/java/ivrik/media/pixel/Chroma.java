@@ -33,7 +33,7 @@ final class Chroma {
     }
 
     /**
-     * The mean of two rows, halved horizontally with weights 1-2-1 onto the left pixel.
+     * The mean of two rows, halved horizontally with weights 1-2-1 centred on the left pixel.
      *
      * @param lower the same row again if rows are not halved
      */

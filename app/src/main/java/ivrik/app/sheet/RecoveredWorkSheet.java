@@ -47,7 +47,7 @@ public final class RecoveredWorkSheet extends VBox {
                 quiet(
                         all.isEmpty()
                                 ? "No recovered work. While you work, unsaved changes are backed up"
-                                        + " every second to\n"
+                                        + " within two seconds to\n"
                                         + journal
                                         + "\nand offered here after a crash."
                                 : "Ivrik closed before these changes were saved. They are kept"

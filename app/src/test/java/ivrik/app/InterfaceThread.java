@@ -62,7 +62,7 @@ public final class InterfaceThread {
                 });
     }
 
-    /** Waits until something is true on the interface thread. */
+    /** Waits until a condition holds on the interface thread. */
     public static void until(String what, BooleanSupplier condition) {
         long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_S);
         while (!on(condition::getAsBoolean)) {

@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** The model of a farm against one that is played through. */
+/** The farm's formula against a simulation. */
 class FarmModelTest {
     private static final FarmModel MODEL = new FarmModel(3, 0.1, 2, 1e4, 1e4, 1e9);
 

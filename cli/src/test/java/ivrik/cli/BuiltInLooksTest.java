@@ -17,7 +17,7 @@ import java.util.List;
 
 /** The built-in looks on the command line. */
 class BuiltInLooksTest extends Commanded {
-    /** As a script does it: {@code looks --json} says what each is to be set to. */
+    /** {@code looks --json} gives the dial values of rest, as scripts read them. */
     @Test
     void everyLookIsBitExactWhereItSaysThatItIsAtZero() throws IOException {
         assertThat(ivrik("looks", "--json")).isZero();

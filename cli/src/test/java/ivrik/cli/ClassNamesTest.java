@@ -13,7 +13,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 
-/** The names of all classes that have files of their own. */
+/** The names of all top-level classes. */
 class ClassNamesTest {
     @Test
     void eachHasOneMeaningWithinItsModule() throws IOException {

@@ -153,7 +153,8 @@ class CommandLineTest extends Commanded {
             assertThat(ivrik("rejoin", channels.toString(), "--overwrite", "-o", back.toString()))
                     .isZero();
             assertSamePixels(in, back);
-            try (var files = Files.list(channels)) { // one with alpha would leave its plane behind
+            try (var files =
+                    Files.list(channels)) { // a picture with alpha would add an alpha plane
                 for (Path file : files.toList()) {
                     Files.delete(file);
                 }
@@ -362,7 +363,7 @@ class CommandLineTest extends Commanded {
         assertThat(out).contains("separate").contains("rejoin").contains("demo");
     }
 
-    /** As the window keeps it; what comes with Ivrik stays what it is. */
+    /** Looks of the user come from the data folder; built-in looks stay unchanged. */
     @Test
     void oneOfTheUsersOwnLooksIsFoundByItsName() throws IOException {
         Path kept = Files.createDirectories(folder.resolve("data/looks"));

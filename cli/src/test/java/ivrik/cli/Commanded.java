@@ -17,7 +17,7 @@ import java.util.Random;
 
 import javax.imageio.ImageIO;
 
-/** The command as scripts use it; pictures are made and read by the JDK's own code. */
+/** Runs the command as scripts do; pictures are written and read by the JDK. */
 abstract class Commanded {
     @TempDir Path folder;
 

@@ -30,7 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 
-/** What a look makes of colours, written as a table and read by its form's own words. */
+/** A look exported as a table, and the table read back by the file format's definition. */
 class CubeCommandTest extends Commanded {
     /** A grade of four steps. */
     private Path grade() throws IOException {
@@ -95,7 +95,7 @@ class CubeCommandTest extends Commanded {
         return frame.colour().stream().mapToDouble(p -> p.at(x, y)).toArray();
     }
 
-    /** Red changes fastest; comments, title and domain are what they are said to be. */
+    /** Reads a table. Red varies fastest; comments, title and domain follow the file format. */
     private static double[][] read(Path table, int points) throws IOException {
         List<String> lines = Files.readAllLines(table);
         assertThat(lines)
@@ -114,7 +114,7 @@ class CubeCommandTest extends Commanded {
         return all;
     }
 
-    /** Between the corners of a tetrahedron: from the lowest, along the axes by how far on the colour is. */
+    /** Tetrahedral interpolation: from the lowest corner along the axes, largest fraction first. */
     private static double[] looked(double[][] cube, int points, double[] rgb) {
         int[] step = {1, points, points * points};
         int[] at = new int[3];
@@ -166,7 +166,7 @@ class CubeCommandTest extends Commanded {
         assertThat(err).contains("old.cube");
     }
 
-    /** A vignette and a halftone treat each value by itself, but differently at each position. */
+    /** A vignette and a halftone depend on the position, so a table cannot hold them. */
     @Test
     void aLookThatSeesPlacesIsRefused() throws IOException {
         Look vignette =
@@ -202,7 +202,7 @@ class CubeCommandTest extends Commanded {
         };
     }
 
-    /** Written, read again and applied: what the chain itself makes, within a code of 8 bits. */
+    /** The table, applied by Ivrik, equals the chain of treatments within one 8-bit code. */
     @Test
     void aChainComesBackFromItsTable() throws IOException {
         String grade = grade().toString();
@@ -231,7 +231,7 @@ class CubeCommandTest extends Commanded {
         assertThat(err).contains("Night grade.cube", "only 35937 of 39304");
     }
 
-    /** Against (v slope + offset)^power and the saturation about BT.709 luma. */
+    /** Against (v slope + offset)^power, then saturation about BT.709 luma. */
     @Test
     void aDecisionListIsAppliedAndWrittenAgain() throws IOException {
         Path list =

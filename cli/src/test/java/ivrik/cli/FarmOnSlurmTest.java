@@ -25,8 +25,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
- * A farm on a real Slurm of two nodes, which this test starts where it is installed: a part is killed, a node is
- * lost, a node's disk is full. Slurm waits for most of the time, so the other tests go on meanwhile.
+ * A farm on a real Slurm of two nodes, which the test starts if Slurm is installed: one part is killed, one
+ * node fails, one node's disk is full. The test mostly waits for Slurm, so other tests run beside it.
  */
 @EnabledIf("isInstalled")
 @Execution(ExecutionMode.CONCURRENT)
@@ -73,7 +73,7 @@ class FarmOnSlurmTest {
                 Import.project(Import.source(tram, "tram"), BuiltInLooks.named("rgb-split")));
     }
 
-    /** The first of three that nobody listens at. */
+    /** The first of three free ports. */
     private static int port() throws IOException {
         try (ServerSocket socket = new ServerSocket(0)) {
             return socket.getLocalPort();
@@ -99,7 +99,7 @@ class FarmOnSlurmTest {
         }
     }
 
-    /** The command, after something that happens to it: {@code $3} is the part. */
+    /** Writes the command that runs after a shell snippet; {@code $3} is the number of the part. */
     private void command(String before) throws IOException {
         Path plain = Separately.program(folder.resolve("plain"));
         program = Separately.program(folder.resolve("command"));
@@ -114,7 +114,9 @@ class FarmOnSlurmTest {
                         + "' \"$@\"\n");
     }
 
-    /** In a process of its own, which knows where this Slurm is; its exit code. */
+    /**
+     * Runs {@code farm} in its own process with the settings of this Slurm; returns the process.
+     */
     private Process farm(String... more) throws IOException {
         List<String> words = new ArrayList<>(List.of("farm", project.toString()));
         words.addAll(List.of("--frames", FRAMES, "--scale", "0.25", "--parts", "4"));
@@ -203,7 +205,7 @@ class FarmOnSlurmTest {
         assertThat(end(farm("--cancel"))).as(Files.readString(said())).isZero();
         assertThat(Files.readString(said())).contains("finished parts are kept");
         for (String left = jobs(); !left.isEmpty(); left = jobs()) {
-            Thread.sleep(200); // until Slurm has ended them
+            Thread.sleep(200); // until Slurm has ended the jobs
         }
         assertThat(Path.of(stills("farmed") + ".farm/done")).isEmptyDirectory();
     }

@@ -23,7 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A project rendered by several processes that a scheduler starts, here without one. */
+/** A project rendered by several processes, started here by a stand-in for the scheduler. */
 @DisabledOnOs(OS.WINDOWS)
 class FarmTest extends Commanded {
     private Path project;
@@ -91,8 +91,8 @@ class FarmTest extends Commanded {
     @ParameterizedTest
     @CsvSource({
         "command -v parallel, command -v no-such-parallel",
-        "set -euo pipefail, FARM_HOSTS=:" // this machine, by GNU parallel's name for it, where it
-        // is
+        "set -euo pipefail, FARM_HOSTS=:" // ":" names this machine for
+        // GNU parallel
     })
     void aSiteMayChangeTheScript(String what, String with) throws IOException {
         assertThat(movie("out.mkv", "--scheduler", "" + script(what, with))).as(err).isZero();
@@ -100,7 +100,7 @@ class FarmTest extends Commanded {
         assertThat(Path.of(beside("out.mkv"))).exists();
     }
 
-    /** The script for machines without a scheduler, changed. */
+    /** Writes the script for machines without a scheduler, with one text replaced. */
     private Path script(String what, String with) throws IOException {
         String script;
         try (InputStream in = Ivrik.class.getResourceAsStream("farm/local.sh")) {
@@ -124,7 +124,7 @@ class FarmTest extends Commanded {
     @Test
     void whatFailsIsTriedAgainAndNamedAndBegunAgainItGoesOn() throws IOException {
         Path working = Separately.program(folder.resolve("working"));
-        // the second part is killed each time
+        // kills the second part each time
         Files.writeString(
                 program,
                 "#!/bin/sh\ncase \"$3\" in 2) kill -9 $$ ;; *) exec "

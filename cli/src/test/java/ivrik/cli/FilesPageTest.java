@@ -18,7 +18,7 @@ import java.nio.file.Path;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** The samples on the page about our files are such files. */
+/** The samples in {@code docs/files.md} are valid files. */
 class FilesPageTest extends Commanded {
     private static String sample(String name) throws IOException {
         Path page = Path.of(System.getProperty("ivrik.home"), "docs/files.md");

@@ -13,7 +13,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** Footage in and out by the options that scripts use. */
+/** The options for reading and writing footage. */
 class FootageOptionsTest extends Commanded {
     private static final Path TRAM =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
@@ -104,7 +104,7 @@ class FootageOptionsTest extends Commanded {
                 .isZero();
     }
 
-    /** In a process of its own, where encoders would tell the terminal what they think. */
+    /** In its own process, because encoders write their messages to the terminal. */
     @ParameterizedTest
     @ValueSource(strings = {"av1", "h264", "vp9", "prores"})
     void encodersAreQuiet(String format) throws Exception {

@@ -19,7 +19,7 @@ import java.nio.file.Path;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
-/** What version 2 wrote opens, and what it was told is refused with the present word. */
+/** Files of version 2 open, and options of version 2 are refused with their new names. */
 class FormerVersionsTest extends Commanded {
     private static final String LOOK =
             """

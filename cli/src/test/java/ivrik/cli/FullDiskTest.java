@@ -21,12 +21,12 @@ import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
-/** The command in a shell that may write no file beyond 16 kB, as a disk that runs full in the middle. */
+/** Runs the command with a file size limit of 16 kB, as on a disk that fills up. */
 @EnabledOnOs({OS.LINUX, OS.MAC})
 class FullDiskTest {
     @TempDir Path folder;
 
-    /** Something that no encoder makes small. */
+    /** Writes a picture that no encoder compresses well. */
     private Path noise() {
         Plane[] planes = new Plane[3];
         Random random = new Random(1);

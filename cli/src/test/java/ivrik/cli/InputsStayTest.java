@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
-/** No command writes over what it reads, and over nothing else unless it is told to. */
+/** No command overwrites its inputs, and other files only if asked to. */
 class InputsStayTest extends Commanded {
     private Map<Path, byte[]> files() throws IOException {
         Map<Path, byte[]> all = new HashMap<>();
@@ -79,7 +79,8 @@ class InputsStayTest extends Commanded {
                 "--overwrite",
                 "-o",
                 one);
-        // The number of the frame within the sequence, not of the file, is what is written.
+        // The output number is the frame number within the sequence, not the number of the input
+        // file.
         String wider = folder.resolve("s-%d.png").toString();
         assertThat(ivrik("apply", pattern, "--look", look, "-o", wider)).as(err).isZero();
         assertThat(folder.resolve("s-2.png")).exists();

@@ -22,7 +22,9 @@ class LensCommandTest extends Commanded {
     private static final int W = 480;
     private static final int H = 320;
 
-    /** Rings and spokes about places off the middle; {@code out} is how much larger the channel is. */
+    /**
+     * Rings and spokes about points off the middle; {@code out} is the enlargement of the channel.
+     */
     private static Plane channel(double out) {
         Plane plane = Plane.of(W, H);
         for (int y = 0; y < H; y++) {

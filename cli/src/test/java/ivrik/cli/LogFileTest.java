@@ -26,7 +26,7 @@ class LogFileTest {
     void configure() {
         file = folder.resolve("ivrik.log");
         System.setProperty("ivrik.log", file.toString());
-        context.setMDCAdapter(new LogbackMDCAdapter()); // as slf4j does
+        context.setMDCAdapter(new LogbackMDCAdapter()); // slf4j sets the adapter likewise
         new LogFile().configure(context);
         log = context.getLogger("ivrik.media.decode.MovieReader");
     }
@@ -53,7 +53,7 @@ class LogFileTest {
                                 + " i\\.m\\.decode\\.MovieReader tram\\.mov is damaged");
     }
 
-    /** Whether a file is long enough is looked at now and then. */
+    /** The log checks its size periodically. */
     @Test
     void aLongLogIsRotatedAndOneFormerLogIsKept() throws Exception {
         String line = "x".repeat(1 << 16);

@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 
-/** One look on a folder of clips. */
+/** One look applied to a folder of clips. */
 class ManyClipsTest extends Commanded {
     private static final int CLIPS = 50;
 
@@ -123,7 +123,7 @@ class ManyClipsTest extends Commanded {
         assertThat(err).contains("1 rendered");
     }
 
-    /** Killed in the middle: some numbers are missing, so it is made again. */
+    /** After a kill some numbers are missing, so the sequence is rendered again. */
     @Test
     void aNumberedSequenceIsFinishedWhenAllItsNumbersAreThere() throws IOException {
         Path good = picture8("good.png", false);

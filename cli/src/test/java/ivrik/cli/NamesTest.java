@@ -19,7 +19,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Every way in and out, with folders and files of unusual names. */
+/** Every input and output, with unusual names of folders and files. */
 class NamesTest extends Commanded {
     static Stream<String> names() {
         return Stream.of(

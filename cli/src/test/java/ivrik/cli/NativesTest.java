@@ -33,7 +33,7 @@ class NativesTest {
                 });
     }
 
-    /** Two that unpacked into one folder at once were refused its lock, and could not be loaded. */
+    /** Two processes that unpacked into one folder blocked each other with its lock. */
     @Test
     void eachLibraryHasAFolderOfItsOwn() {
         Ivrik.unpackIntoOurFolder();

@@ -34,7 +34,10 @@ class PackCommandTest extends Commanded {
     private Path project;
     private Path zip;
 
-    /** A picture, another of the same name, a numbered sequence and a graphic that links a picture. */
+    /**
+     * Writes a project of a picture, a second picture of the same name, a numbered sequence and a graphic
+     * that links a picture.
+     */
     @BeforeEach
     void project() throws IOException {
         Path here = Files.createDirectory(folder.resolve("here"));

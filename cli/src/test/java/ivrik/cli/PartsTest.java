@@ -21,7 +21,7 @@ import java.util.stream.Stream;
 class PartsTest extends Commanded {
     private Path project;
 
-    /** The demo's shots and its title, with sound; the rest takes longer. */
+    /** Copies the demo's shots and title with sound, and leaves out the slow layers. */
     @BeforeEach
     void someOfTheDemo() {
         Path demo =

@@ -25,9 +25,11 @@ import java.util.stream.Stream;
 
 import javax.lang.model.element.Modifier;
 
-/** Words of the first two versions appear nowhere: not in texts, help, documents, files or names. */
+/**
+ * Words of the first two versions appear nowhere: not in texts, help, documents, files or names.
+ */
 class RetiredWordsTest extends Commanded {
-    /** Words and phrases that a user no longer meets. */
+    /** Words and phrases that no text contains. */
     private static final Pattern TEXT =
             Pattern.compile(
                     "\\b("
@@ -65,7 +67,7 @@ class RetiredWordsTest extends Commanded {
                             + ")\\b",
                     Pattern.CASE_INSENSITIVE);
 
-    /** Parts of names that the code no longer has. */
+    /** Parts of names that no class, method or component contains. */
     private static final Set<String> NAME =
             Set.of(
                     ("lane lanes peg pegs pegged reach reaches onto trio hill hills course courses"
@@ -75,7 +77,9 @@ class RetiredWordsTest extends Commanded {
                          + " giving parting supplies")
                             .split(" "));
 
-    /** Classes that read files and options of the former versions, or answer a search for former words. */
+    /**
+     * Classes that read files and options of former versions, or answer a search for former words.
+     */
     private static final Set<String> FORMER =
             Set.of(
                     "Version1",
@@ -97,7 +101,7 @@ class RetiredWordsTest extends Commanded {
         assertThat(found).isEmpty();
     }
 
-    /** The scan sees the texts that users read. */
+    /** The scan finds texts that users read. */
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -200,7 +204,7 @@ class RetiredWordsTest extends Commanded {
         return FORMER.contains(file.getFileName().toString().replace(".java", ""));
     }
 
-    /** The types, and the methods and record components that others may call. */
+    /** Collects types, and the methods and record components that other classes may call. */
     private static final class Names extends TreeScanner<Void, Void> {
         private final List<String> found;
         private String type = "";

@@ -8,11 +8,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 
-/** The command in a process of its own. */
+/** Runs the command in its own process. */
 final class Separately {
     private Separately() {}
 
-    /** What starts it, for scripts that put something before it. */
+    /** The command line of the process, for scripts that put a prefix before it. */
     static List<String> command(String... words) {
         List<String> command =
                 new ArrayList<>(
@@ -33,8 +33,8 @@ final class Separately {
     }
 
     /**
-     * A program that is the command, as others start it. It is for short work on small pictures, which is done before
-     * Java would have compiled well what does it.
+     * Writes an executable script that runs the command. It suits short work on small pictures: Java compiles
+     * little.
      */
     static Path program(Path file) throws IOException {
         String words =
@@ -47,13 +47,13 @@ final class Separately {
         return file;
     }
 
-    /** Where this process has unpacked its libraries, so that others need not do it again. */
+    /** The folder of the unpacked libraries, which the new processes share. */
     private static Path unpacked() {
         return Path.of(System.getProperty("user.home"), ".javacpp/cache");
     }
 
     /**
-     * @param folder that it works in; its data folder is {@code data} there
+     * @param folder the working folder; its data folder is {@code data} inside
      */
     static Process ivrik(Path folder, String... words) throws IOException {
         ProcessBuilder process = new ProcessBuilder(command(words)).directory(folder.toFile());

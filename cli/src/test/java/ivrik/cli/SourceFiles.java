@@ -7,13 +7,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** The files that all modules are compiled of. */
+/** The source files of all modules. */
 final class SourceFiles {
     private static final String PLACE = "src/main/java";
 
     private SourceFiles() {}
 
-    /** The folder that holds the modules. */
+    /** The folder that contains the modules. */
     static Path tree() {
         return Path.of("").toAbsolutePath().getParent();
     }
@@ -31,7 +31,7 @@ final class SourceFiles {
         return all;
     }
 
-    /** The name of the class in a file, with its package. */
+    /** The qualified name of the class in a file. */
     static String className(Path file) {
         String path = tree().relativize(file).toString();
         return path.substring(path.indexOf(PLACE) + PLACE.length() + 1, path.lastIndexOf('.'))

@@ -19,8 +19,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * The start script in a built folder that was moved or copied, with a Java that only says what it was told,
- * and keeps an empty class cache where it is asked to, as long as the former one is still in place.
+ * Runs the start script in a built folder that was moved or copied. A stand-in for Java prints its arguments
+ * and writes an empty class cache where one is requested, as long as the former cache is still in place.
  */
 @DisabledOnOs(OS.WINDOWS)
 class StartScriptTest {
@@ -41,7 +41,7 @@ class StartScriptTest {
         Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rwxr-xr-x"));
     }
 
-    /** What the script says, both streams together. */
+    /** Runs the script; returns stdout and stderr together. */
     private String run(Path jdk) throws IOException, InterruptedException {
         return run(jdk, "looks");
     }
@@ -61,7 +61,7 @@ class StartScriptTest {
         return said;
     }
 
-    /** Makes the folder; returns its Java. */
+    /** Copies the folder; returns the stand-in for Java. */
     private Path copied() throws IOException {
         home = Files.createDirectory(folder.resolve("copied")).toRealPath();
         Files.createDirectory(home.resolve("build"));
@@ -106,7 +106,7 @@ class StartScriptTest {
         return jdk;
     }
 
-    /** The class cache is made beside the work. */
+    /** Waits for the class cache, which is written beside the work. */
     private void awaitCache() throws IOException, InterruptedException {
         Path madeFor = home.resolve("target/ivrik.aot.for");
         for (int i = 0; i < 400 && !Files.readString(madeFor).equals(home.toString()); i++) {
@@ -161,7 +161,7 @@ class StartScriptTest {
         assertThat(flag(said, "Tier3MinInvocationThreshold")).isEqualTo(500);
     }
 
-    /** All that Java goes by, once it is told so. */
+    /** All flags that Java uses, given the flags on its command line. */
     private static String flags(String reported) throws Exception {
         Process java =
                 new ProcessBuilder(
@@ -235,7 +235,7 @@ class StartScriptTest {
         assertThat(run(jdk)).contains("settings: memory");
     }
 
-    /** To set what is not there yet moves all the environment, while other threads read it. */
+    /** Setting a new variable moves the whole environment while other threads read it. */
     @Test
     void theToolkitNeedNotSetAnythingInTheEnvironment() throws Exception {
         Path jdk = copied();
@@ -279,7 +279,7 @@ class StartScriptTest {
         }
     }
 
-    /** What this process may have of the machine, as Java sees it. */
+    /** The memory of this process's machine or container in MB, as Java reports it. */
     private static long machineMb() {
         var system =
                 (com.sun.management.OperatingSystemMXBean)

@@ -23,7 +23,9 @@ import java.nio.file.Path;
 
 import javax.imageio.ImageIO;
 
-/** Files that people write by hand: what is wrong in them is said, and what they leave out is default. */
+/**
+ * Files written by hand: faults are reported by their place, and absent fields take their defaults.
+ */
 class StrictFilesTest extends Commanded {
     private Path look(String steps) throws IOException {
         return Files.writeString(

@@ -18,14 +18,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Takes of a project, each to a file of its own, and what pictures leave for. */
+/** Takes of a project exported to separate files, and presets for destinations. */
 class TakesAndPresetsTest extends Commanded {
     private int run(Object... words) {
         return ivrik(Stream.of(words).map(Object::toString).toArray(String[]::new));
     }
 
     /**
-     * A project in register with two takes, whose red channel is 3 and 8 px to the right; the second take is
+     * A project with two takes, whose red channel is shifted by 3 and 8 px to the right; the second take is
      * marked for export.
      */
     private Path project(Path still) {
@@ -61,7 +61,7 @@ class TakesAndPresetsTest extends Commanded {
         return Files.readAllBytes(folder.resolve(name));
     }
 
-    /** Of the first frame; some takes by their names, then options. */
+    /** Renders the first frame with takes given by name, then options. */
     private int render(Path file, String out, List<String> takes, String... options) {
         List<Object> words = new ArrayList<>(List.of("render", file, "--frames", "0-0"));
         takes.forEach(take -> words.addAll(List.of("--take", take)));

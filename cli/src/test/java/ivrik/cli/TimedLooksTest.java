@@ -64,7 +64,9 @@ class TimedLooksTest extends Commanded {
         return image.getRGB(x, y) >> channel & 0xff;
     }
 
-    /** A channel equals that of another picture, shifted to the right by a number of pixels. */
+    /**
+     * Asserts that a channel equals that of another picture, shifted right by a number of pixels.
+     */
     private void assertMoved(BufferedImage made, BufferedImage from, int channel, int right) {
         for (int y = 0; y < HEIGHT; y++) {
             for (int x = Math.max(0, right); x < WIDTH + Math.min(0, right); x++) {

@@ -31,7 +31,7 @@ import java.util.List;
 
 import javax.imageio.ImageIO;
 
-/** {@code render --channels}: what is treated, before it is rejoined. */
+/** {@code render --channels} writes channels after their treatment and before rejoining. */
 class TreatedChannelsTest extends Commanded {
     private Path project(Path picture, Look look) throws IOException {
         Source source =
@@ -122,7 +122,7 @@ class TreatedChannelsTest extends Commanded {
         assertThat(err).contains("has no frame 9");
     }
 
-    /** A tint for red: what is moved is seen in each form; the parts are decoded one by one. */
+    /** Red has a tint; its shift shows in every format; the parts are decoded one by one. */
     @Test
     void theyLeaveAsGreysInTheirInksAndAsPartsOfOneFile() throws IOException {
         Path picture = picture8("in.png", false);

@@ -4,7 +4,9 @@ import java.io.PrintWriter;
 import java.util.List;
 import java.util.spi.ToolProvider;
 
-/** Stands for the window where it is not part of the build: notes what it was told. */
+/**
+ * Stands in for the window where the window is not part of the build, and records its arguments.
+ */
 public final class WindowStandIn implements ToolProvider {
     static final int EXIT = 3;
     static List<String> reported;

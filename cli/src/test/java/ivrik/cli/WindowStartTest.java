@@ -9,7 +9,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** What the window is told, whether words had to be parsed for it or not. */
+/** The arguments of the window, with and without the command line parser. */
 class WindowStartTest extends Commanded {
     @BeforeEach
     void nothingWasReported() {
@@ -34,7 +34,7 @@ class WindowStartTest extends Commanded {
         assertReported("--screenshots", "there");
     }
 
-    /** What a class cache is made of; the commands before it have to succeed. */
+    /** The commands that fill the class cache succeed. */
     @Test
     void theDemoEndsARehearsal() {
         assertThat(ivrik("rehearse")).isEqualTo(WindowStandIn.EXIT);

@@ -7,11 +7,11 @@ import ivrik.core.picture.Rows;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 
-/** Rows that are made when they are asked for, of planes that whoever asks does not see. */
+/** Rows computed on demand from planes that the consumer cannot see. */
 public final class Made {
     private Made() {}
 
-    /** The rows of a plane; as many as are made are counted. */
+    /** The rows of a plane; counts the rows computed. */
     public static Rows rows(Plane plane, AtomicInteger made) {
         return Rows.made(plane.size(), () -> counted(plane, made));
     }
@@ -23,7 +23,7 @@ public final class Made {
         };
     }
 
-    /** The rows of three planes, as if they were only read. */
+    /** The rows of three planes, declared as stored. */
     public static ColourRows stored(List<Plane> planes, AtomicInteger made) {
         return ColourRows.of(
                 planes.stream()
@@ -31,7 +31,7 @@ public final class Made {
                         .toList());
     }
 
-    /** The rows of three planes, as if they cost something. */
+    /** The rows of three planes, declared as expensive to compute. */
     public static ColourRows dear(List<Plane> planes, AtomicInteger made) {
         return ColourRows.made(planes.getFirst().size(), stored(planes, made)::reader);
     }

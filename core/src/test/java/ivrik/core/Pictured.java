@@ -9,7 +9,7 @@ import java.util.Random;
 public final class Pictured {
     private Pictured() {}
 
-    /** Noise in 0..1, the same for the same seed. */
+    /** Noise in 0..1, repeatable by seed. */
     public static Plane noise(int width, int height, long seed) {
         Random random = new Random(seed);
         float[] samples = new float[width * height];
@@ -24,7 +24,7 @@ public final class Pictured {
                 noise(width, height, 1), noise(width, height, 2), noise(width, height, 3));
     }
 
-    /** A smooth picture, as a lens would give. */
+    /** A smooth picture, as a lens gives. */
     public static Plane smooth(int width, int height, double phase) {
         float[] samples = new float[width * height];
         for (int y = 0; y < height; y++) {
@@ -39,7 +39,7 @@ public final class Pictured {
         return Plane.of(width, height, samples);
     }
 
-    /** A disc of ones in the middle of nothing; its edge is a pixel wide. */
+    /** A white disc on black with an edge one pixel wide. */
     public static Plane disc(int width, int height, double radius) {
         float[] samples = new float[width * height];
         for (int y = 0; y < height; y++) {

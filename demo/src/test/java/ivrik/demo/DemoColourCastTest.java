@@ -29,7 +29,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 import java.nio.file.Path;
 
-/** What blurred and grainy channels do to the average of both shots is undone, in frames that were not measured too. */
+/**
+ * The correction removes the cast of blurred and grainy channels from both shots, also in frames that were
+ * not measured.
+ */
 class DemoColourCastTest {
     private static final Path MEDIA =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media");
@@ -40,7 +43,7 @@ class DemoColourCastTest {
     private final MediaPictures pictures = new MediaPictures(Workers.shared(), cache);
     private final Renderer renderer = new Renderer(pictures, Workers.shared(), cache);
 
-    /** Red is blurred, blue is grainy, and both are of other strength, which leaves a cast. */
+    /** Red is blurred, blue is grainy, and both have another gain, which leaves a cast. */
     private static Look blurredAndGrainy() {
         Look look = BuiltInLooks.named("channel-blur");
         Step grain =

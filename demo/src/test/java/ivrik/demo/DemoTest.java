@@ -15,7 +15,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** The committed demo is what the program makes. */
+/** The committed demo equals the output of the demo generator. */
 class DemoTest {
     private static final Path FOLDER =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");

@@ -15,7 +15,7 @@ import java.util.Arrays;
 
 import javax.imageio.ImageIO;
 
-/** The icon and the containers that it goes into. */
+/** The icon and the container files that hold it. */
 class IconTest {
     @ParameterizedTest
     @ValueSource(ints = {48, 256, 512})

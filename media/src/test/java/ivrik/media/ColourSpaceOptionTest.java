@@ -16,11 +16,11 @@ import org.junit.jupiter.api.io.TempDir;
 import java.nio.file.Path;
 import java.util.Optional;
 
-/** Footage that says nothing of its colours, or the wrong thing, is told what they are. */
+/** Colour space options for footage with absent or wrong tags. */
 class ColourSpaceOptionTest {
     @TempDir Path folder;
 
-    /** Code 500 of 10 bit taken as PQ is the same with a tag that says so as without one that was told so. */
+    /** Code 500 of 10 bit as PQ is equal with a tag and with the option. */
     @Test
     void colourWithoutTagsIsTakenAsWhatOneSays() {
         String flat =

@@ -89,7 +89,7 @@ class ColourTagsTest {
             assertThat(footage.kind().isStill()).isTrue();
             Frame frame = footage.frame(0, footage.size());
             double within = 0.02;
-            // FFmpeg writes codes into an EXR as they are; we read them as linear light.
+            // FFmpeg writes codes unchanged into an EXR; Ivrik reads them as linear light.
             java.util.function.DoubleUnaryOperator expected =
                     ending.equals("exr") ? ivrik.core.colour.Transfer.SRGB::fromLinear : v -> v;
             assertThat((double) frame.colour().get(0).at(20, 20))

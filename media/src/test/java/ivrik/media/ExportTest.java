@@ -152,7 +152,7 @@ class ExportTest {
             for (int i = 0; i < trimmed.length; i++) {
                 assertThat(trimmed[i]).isCloseTo(expected[i], within(2e-3f));
             }
-            // The tone itself, worked out by hand: FFmpeg's sine has an amplitude of 1/8.
+            // The energy of the tone by hand: FFmpeg's sine has an amplitude of 1/8.
             double energy = 0;
             for (float v : trimmed) {
                 energy += v * v / (double) trimmed.length;
@@ -190,7 +190,7 @@ class ExportTest {
             Frame a = read.frame(12, read.size());
             Frame b = wanted.frame(12, wanted.size());
             assertThat(apart(a, b, 1)).isLessThan(0.03);
-            // Separated red and blue keep their edges only without chroma subsampling.
+            // Only without chroma subsampling do separated red and blue keep their edges.
             assertThat(apart(a, b, 0)).isLessThan(sample.equals("444") ? 0.03 : 0.1);
         }
         assertThat(tags(movie)).isEqualTo("primaries 1, transfer 1, matrix 1, range 1");
@@ -268,7 +268,9 @@ class ExportTest {
         }
     }
 
-    /** The colour tags of a movie's first stream by their numbers in ITU-T H.273; range 1 is limited. */
+    /**
+     * The colour tags of a movie's first stream by their numbers in ITU-T H.273; range 1 is limited.
+     */
     private static String tags(Path movie) {
         var format = new org.bytedeco.ffmpeg.avformat.AVFormatContext(null);
         avformat_open_input(

@@ -27,7 +27,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 
-/** What could not be opened, at once or again, leaves no file open and no part of a file behind. */
+/** A failed opening or reopening leaves no file open and no partial file behind. */
 class FailedOpeningsTest {
     private static final int TIMES = 40;
     private static final Path OPEN = Path.of("/proc/self/fd");
@@ -39,12 +39,12 @@ class FailedOpeningsTest {
         assumeTrue(Files.isDirectory(OPEN));
     }
 
-    /** How many files of the test's folder are open. */
+    /** The number of open files in the folder of the test. */
     private long open() throws IOException {
         long count = 0;
         try (var files = Files.newDirectoryStream(OPEN)) {
             for (Path file : files) {
-                // One may be closed while they are listed.
+                // A file may close during the listing.
                 if (Files.isSymbolicLink(file) && Files.readSymbolicLink(file).startsWith(folder)) {
                     count++;
                 }
@@ -82,8 +82,7 @@ class FailedOpeningsTest {
         Path file = TestMedia.counting(folder.resolve("counting.mkv"), 12, "ffv1", "");
         Path away = folder.resolve("away.mkv");
         FootageSettings counted =
-                FootageSettings.AUTOMATIC.withCountFrames(
-                        true); // goes back only by opening it again
+                FootageSettings.AUTOMATIC.withCountFrames(true); // stepping back requires reopening
         try (MovieReader reader = new MovieReader(file, counted, Workers.shared())) {
             Frame second = reader.frame(1);
             reader.frame(6);

@@ -34,7 +34,7 @@ class FfmpegWordsTest {
         assertThat(Ffmpeg.text(null)).isEmpty();
     }
 
-    /** A movie whose compression is renamed to one that nobody knows. */
+    /** Writes a movie with an unknown codec tag. */
     @Test
     void aCompressionThatIsNotKnownIsSaidToBeThat() throws IOException {
         Path movie = TestMedia.counting(folder.resolve("m.mov"), 3, "png", "", ",format=rgb24");

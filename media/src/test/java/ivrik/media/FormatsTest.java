@@ -23,15 +23,17 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
- * The matrix of forms in {@code docs/formats.md} is what comes out when each of them is tried: {@code
- * -Divrik.docs=write} writes it again.
+ * The table in {@code docs/formats.md} equals the result of trying each format. {@code -Divrik.docs=write}
+ * updates the page.
  */
 class FormatsTest {
     private static final Path DOCUMENT =
             Path.of(System.getProperty("ivrik.home"), "docs/formats.md");
     private static final Path FIXTURES = Path.of("src/test/resources/formats");
 
-    /** What stands below is measured by the bench, and differs from machine to machine. */
+    /**
+     * The part of the page below this heading is measured by the bench and differs between machines.
+     */
     private static final String MEASURED = "## Quality of compressed movies";
 
     @TempDir Path folder;
@@ -42,7 +44,7 @@ class FormatsTest {
         }
     }
 
-    /** One picture of each kind, and the PNG that it shows. */
+    /** A picture of each format, and the PNG with the expected pixels. */
     private static final String[][] STILLS = {
         {"PNG, 8 and 16 bit", "base.png", "base.png"},
         {"PNG with a palette", "palette.png", "palette.png"},
@@ -76,7 +78,7 @@ class FormatsTest {
         {"HEIC in tiles", "grid.heic", "grid.png"},
     };
 
-    /** Container, picture encoder, its options, sound encoder, its sample format. */
+    /** Container, video encoder, its options, audio encoder, its sample format. */
     private static final String[][] MOVIES = {
         {"mp4", "mpeg4", "-bf 2 -g 60", "aac", "fltp"},
         {"mp4", "libopenh264", "-g 20", "aac", "fltp"},

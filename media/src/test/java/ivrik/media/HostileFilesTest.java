@@ -35,7 +35,10 @@ import java.util.Arrays;
 import java.util.zip.CRC32;
 import java.util.zip.Deflater;
 
-/** Files made to do harm, and files that are only large: each is read, or refused with a word that says which and why. */
+/**
+ * Malicious files and very large files are read, or refused with a message that names the file and the
+ * reason.
+ */
 class HostileFilesTest {
     private static final String SVG =
             "<svg xmlns='http://www.w3.org/2000/svg' width='40' height='20'>";
@@ -87,7 +90,7 @@ class HostileFilesTest {
                 file("damaged.svg", path.formatted("Z.59 646.08L4 4Z")), "no command follows a Z");
     }
 
-    /** Files that were found by changing bytes of whole ones at random. */
+    /** Files found by random changes to the bytes of valid files. */
     @Test
     void damagedBeginningsAndShapesOfPixelsDoNoHarm() throws IOException {
         Path cut = folder.resolve("cut.mp4");
@@ -222,7 +225,7 @@ class HostileFilesTest {
         }
     }
 
-    /** Each level uses the one before eight times: eight to the eleventh rectangles. */
+    /** Each level uses the previous one eight times: 8^11 rectangles. */
     @Test
     void aGraphicThatUsesItselfManyTimesIsRefusedAtOnce() throws IOException {
         StringBuilder bomb = new StringBuilder(SVG + "<defs><rect id='u0' width='1' height='1'/>");

@@ -31,7 +31,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 
-/** Exports that are broken off and go on later. */
+/** Interrupted exports continue later. */
 class InterruptedExportTest {
     private static final FrameRange RANGE = new FrameRange(10, 249);
     private final Workers workers = Workers.shared();
@@ -62,7 +62,7 @@ class InterruptedExportTest {
         return Export.Order.of(project, folder.resolve(name), format).withRange(RANGE);
     }
 
-    /** Runs until a number of frames is done; returns the frames rendered and the message. */
+    /** Runs the export up to a number of frames; returns the rendered frames and the message. */
     private List<Long> broken(Export.Order order, long after) {
         List<Long> done = new CopyOnWriteArrayList<>();
         assertThatThrownBy(
@@ -135,7 +135,7 @@ class InterruptedExportTest {
         assertThat(hidden()).hasSize(1);
         Export.discard(order.out());
         assertThat(hidden()).isEmpty();
-        broken(order, 20); // before the first part is whole nothing is worth keeping
+        broken(order, 20); // nothing is kept before the first part is complete
         assertThat(hidden()).isEmpty();
     }
 

@@ -29,7 +29,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Pictures that move, for messages and pages: a shaken animation with a hole in it. */
+/** Animated pictures for messages and web pages: a shaken animation with transparent parts. */
 class MovingPicturesTest {
     private static final FrameRange RANGE = new FrameRange(2, 13);
 
@@ -65,7 +65,7 @@ class MovingPicturesTest {
         return out;
     }
 
-    /** Greatest difference of colour with its alpha, and of alpha. */
+    /** The largest difference of premultiplied colour, and of alpha. */
     private static double[] apart(Frame a, Frame b) {
         Frame p = a.premultiplied(Workers.shared());
         Frame q = b.premultiplied(Workers.shared());

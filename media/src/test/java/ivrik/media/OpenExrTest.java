@@ -17,7 +17,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** OpenEXR files of several layers, parts and windows, written out by the file layout. */
+/**
+ * OpenEXR files with several layers, parts and windows, written by the definition of the file layout.
+ */
 class OpenExrTest {
     @TempDir Path folder;
 
@@ -55,8 +57,7 @@ class OpenExrTest {
 
     @Test
     void partsOfAnOpenExrAreShownAndChosen() throws IOException {
-        // Two files of one part each, the second with its window elsewhere, made one file of two
-        // parts.
+        // Two single-part files, the second with an offset window, joined to one file of two parts.
         byte[] beauty = part("beauty", new String[] {"B", "G", "R"}, new float[] {3, 2, 1}, 0);
         byte[] glow = part("glow", new String[] {"B", "G", "R"}, new float[] {30, 20, 10}, 7);
         Path file = folder.resolve("parts.exr");
@@ -78,7 +79,7 @@ class OpenExrTest {
                 .hasMessageContaining("parts.exr");
     }
 
-    /** A file of one part that has a name, its windows beginning at {@code start}. */
+    /** A file of one named part whose windows begin at {@code start}. */
     private byte[] part(String name, String[] channels, float[] values, int start)
             throws IOException {
         int[] window = {start, start, start + 3, start + 2};
@@ -94,7 +95,9 @@ class OpenExrTest {
         return bytes.toByteArray();
     }
 
-    /** OpenEXR file layout: headers, a zero, tables, and chunks that begin with their part's number. */
+    /**
+     * OpenEXR file layout: headers, a zero, tables, and chunks that begin with the number of their part.
+     */
     private static byte[] inParts(byte[]... files) throws IOException {
         var headers = new ByteArrayOutputStream();
         var chunks = new ByteArrayOutputStream();
@@ -138,7 +141,7 @@ class OpenExrTest {
         }
     }
 
-    /** An uncompressed OpenEXR of scanlines, written out by its file layout. */
+    /** An uncompressed OpenEXR of scanlines, written by the definition of the file layout. */
     static Path exr(
             Path file,
             String[] channels,
@@ -177,7 +180,7 @@ class OpenExrTest {
             bytes.write(little(bytes.size() - 8 * y + 8 * (height - y) + y * (line + 8) - 0, 0));
         }
         byte[] head = bytes.toByteArray();
-        // The table is written again, now that it is known how long what stands before it is.
+        // The offset table is written again once the length of the header is known.
         int start = head.length - 8 * height;
         var out = new ByteArrayOutputStream();
         out.write(head, 0, start);

@@ -28,14 +28,12 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 
-/**
- * Files written beside their target: what they leave, what they keep, and whose leftovers they delete.
- */
+/** Files written beside their target: their leftovers, and the process that may delete them. */
 @EnabledOnOs({OS.LINUX, OS.MAC})
 class SafeFileTest {
     @TempDir Path folder;
 
-    /** A process that ran on this machine and has ended. */
+    /** A process of this machine that has ended. */
     private static ProcessOwner ended() throws IOException, InterruptedException {
         Process process = new ProcessBuilder("sleep", "60").start();
         ProcessOwner owner =

@@ -45,7 +45,7 @@ class SoundMixTest {
         return Import.source(file, name);
     }
 
-    /** How much of a tone is in the left channel: the size of its Fourier component. */
+    /** The magnitude of a tone's Fourier component in the left channel. */
     private static double share(float[] stereo, int hertz) {
         double re = 0;
         double im = 0;
@@ -129,7 +129,7 @@ class SoundMixTest {
         assertThatThrownBy(() -> ExportFormats.of(Path.of("a.doc"))).hasMessageContaining("a.doc");
     }
 
-    /** Read by the JDK's own code: the samples of the mix, to half a code. */
+    /** The JDK reads the samples of the mix, within half a code. */
     @Test
     void theSoundAloneIsWrittenAsItIsMixed() throws Exception {
         Project shots = Import.project(tone("low", 240), BuiltInLooks.named("neutral"));

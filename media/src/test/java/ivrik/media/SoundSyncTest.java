@@ -18,14 +18,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import java.nio.file.Path;
 import java.util.Optional;
 
-/** A click is heard with the picture it belongs to, to a hundredth of a second, from any file. */
+/** A click is heard with its picture, within 10 ms, from every kind of file. */
 class SoundSyncTest {
     private static final int RATE = SoundReader.RATE;
     private static final int HUNDREDTH = RATE / 100;
 
     @TempDir Path folder;
 
-    /** Two seconds of picture; sound that begins at one time and clicks at another. */
+    /** Two seconds of picture with sound that begins at one time and clicks at another. */
     private Path clicking(
             String name, String video, String sound, String layout, double begins, double click) {
         double within = click - begins;
@@ -58,7 +58,7 @@ class SoundSyncTest {
         };
     }
 
-    /** Where the sound first is a tenth of full level, in samples. */
+    /** The first sample that exceeds a tenth of full scale. */
     private static int heard(float[] stereo) {
         for (int i = 0; i < stereo.length; i += 2) {
             if (Math.abs(stereo[i]) > 0.1) {
@@ -116,7 +116,7 @@ class SoundSyncTest {
         Project trimmed =
                 project.withLayer(
                         "shots", l -> l.withClips(java.util.List.of(new Clip("s", 5, 30, 12))));
-        // Frame 20 of the source, 0.8 s, is frame 13 of the sequence: 0.52 s.
+        // Frame 20 of the source (0.8 s) is frame 13 of the sequence (0.52 s).
         try (SoundMix mix = new SoundMix(trimmed)) {
             int at = -1;
             for (int frame = 0, sample = 0; frame < 35 && at < 0; frame++) {
@@ -162,7 +162,7 @@ class SoundSyncTest {
 
     @Test
     void aGapInTheSoundIsSilence() {
-        // The second half comes 0.3 s late, as after lost packets.
+        // The second half is 0.3 s late, as after lost packets.
         String graph =
                 "aevalsrc=exprs=0.8*sin(2*PI*1000*t)*between(t\\,1.2\\,1.22):s=48000:d=2"
                         + ",aformat=channel_layouts=stereo:sample_fmts=s16"

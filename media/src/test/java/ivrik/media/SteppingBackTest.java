@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Whoever steps back through frames that cannot be decoded by themselves does not have them decoded again each time. */
+/** Stepping back through dependent frames does not decode them again each time. */
 class SteppingBackTest {
     private static final int FRAMES = 75;
 
@@ -29,7 +29,7 @@ class SteppingBackTest {
         return footage.read(n, footage.size()).rows().orElseThrow();
     }
 
-    /** The last is counted from the beginning, as its times cannot be believed. */
+    /** The times in a raw H.264 file are unreliable, so its frames are counted from the start. */
     @ParameterizedTest
     @CsvSource({
         "a.mp4,  libopenh264, -b 4000000 -g 75",

@@ -25,13 +25,13 @@ import java.nio.file.StandardCopyOption;
 
 import javax.imageio.ImageIO;
 
-/** Small pictures that other programs wrote, against the same pictures as PNG read by the JDK. */
+/** Small pictures written by other programs, against the same pictures as PNG read by the JDK. */
 class StillFormatsTest {
     private static final Path FORMATS = Path.of("src/test/resources/formats");
 
     @TempDir Path folder;
 
-    /** How far a file is from a picture, in codes of 8 bit: the mean and the most. */
+    /** The difference between a file and a picture in 8-bit codes: mean and maximum. */
     record Apart(double mean, double most) {}
 
     static Apart apart(Path file, String reference) throws IOException {
@@ -114,7 +114,7 @@ class StillFormatsTest {
         }
     }
 
-    /** What Exif says of each number, written out. */
+    /** The Exif orientations, written out. */
     private static int[] upright(int orientation, int x, int y, int w, int h) {
         return switch (orientation) {
             case 2 -> new int[] {w - 1 - x, y};

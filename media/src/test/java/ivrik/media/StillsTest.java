@@ -74,7 +74,7 @@ class StillsTest {
             assertThat(back.colour().get(c).sameSamples(frame.colour().get(c))).isTrue();
         }
         assertThat(back.isOpaque()).isEqualTo(!alpha);
-        // An independent reader sees the same codes.
+        // The JDK's reader sees the same codes.
         Raster raster = ImageIO.read(file.toFile()).getRaster();
         for (int c = 0; c < (alpha ? 4 : 3); c++) {
             Plane plane = c < 3 ? frame.colour().get(c) : frame.coverage().getFirst();

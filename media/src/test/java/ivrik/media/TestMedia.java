@@ -21,18 +21,20 @@ import org.bytedeco.javacpp.IntPointer;
 
 import java.nio.file.Path;
 
-/** Media made and read by FFmpeg's filters, encoders and muxers alone, without any of our code. */
+/** Media made and read by FFmpeg's filters, encoders and muxers, without any code of Ivrik. */
 final class TestMedia {
     private TestMedia() {}
 
-    /** One stream: a filter graph that makes it, and how it is encoded: {@code -g 60 -bf 2}. */
+    /**
+     * A stream: the filter graph that makes it, and its encoder with options such as {@code -g 60 -bf 2}.
+     */
     record Track(String graph, String encoder, String options, int clockwise) {
         Track(String graph, String encoder, String options) {
             this(graph, encoder, options, 0);
         }
     }
 
-    /** A movie whose frame n is flat, with luma code 16 + 2n. */
+    /** A movie whose frame n is flat with luma code 16 + 2n. */
     static Path counting(Path file, int frames, String encoder, String options) {
         return counting(file, frames, encoder, options, "");
     }
@@ -46,7 +48,7 @@ final class TestMedia {
         return make(file, new Track(graph, encoder, options));
     }
 
-    /** A movie that says of every frame that decoding can begin there. */
+    /** A movie that marks every frame as a random access point. */
     static Path lying(Path file, String graph, String encoder, String options) {
         lies = true;
         try {
@@ -83,7 +85,7 @@ final class TestMedia {
         return file;
     }
 
-    /** All sound of a file as one channel of floats at 48 kHz. */
+    /** The sound of a file as one channel of floats at 48 kHz. */
     static float[] sound(Path file) {
         Sink sink =
                 new Sink(
@@ -100,7 +102,7 @@ final class TestMedia {
         return all;
     }
 
-    /** The first picture that a filter graph makes, as planes of green, blue, red in floats. */
+    /** The first picture of a filter graph, as float planes of green, blue and red. */
     static float[][] picture(String graph) {
         Sink sink = new Sink(graph + ",format=gbrpf32le", "buffersink");
         AVFrame frame = sink.next();
@@ -123,7 +125,7 @@ final class TestMedia {
         }
     }
 
-    /** The end of a filter graph. */
+    /** The sink of a filter graph. */
     private static final class Sink {
         final AVFilterGraph graph = avfilter_graph_alloc();
         final AVFilterContext end;
@@ -208,7 +210,7 @@ final class TestMedia {
             }
         }
 
-        /** What the end of a filter graph does not tell: primaries and transfer function. */
+        /** Sets the primaries and transfer function, which the sink of a filter graph omits. */
         private void setTags(String graph) {
             codec.color_primaries(
                     graph.contains("color_primaries=bt2020")

@@ -33,7 +33,7 @@ class TitleTest {
         return sum;
     }
 
-    /** The first and last column with anything in them. */
+    /** The first and last column that is not transparent. */
     private static int[] columns(Frame frame) {
         Plane p = frame.coverage().getFirst();
         int first = p.width();

@@ -21,11 +21,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Movies whose frames do not follow each other evenly keep their length, their speed and their sound. */
+/** Movies with variable frame rate keep their length, speed and sound. */
 class UnevenRateTest {
     @TempDir Path folder;
 
-    /** Frame n is grey of luma code 16 + 4 n; the times of the frames are the filter's. */
+    /** Frame n is grey of luma code 16 + 4 n; the filter sets the times of the frames. */
     private Path counting(String name, int frames, String times, String encoder, String options) {
         String format =
                 switch (encoder) {
@@ -53,7 +53,9 @@ class UnevenRateTest {
         return frame.colour().get(1).at(20, 20) * 219 / 4;
     }
 
-    /** Frames of 0.1, 0.05 and 0.2 seconds in turn: when the n-th begins, in hundredths. */
+    /**
+     * Frames of 0.1, 0.05 and 0.2 seconds in turn: the start of frame n in hundredths of a second.
+     */
     private static final String TIMES =
             "floor(N/3)*35+if(eq(mod(N\\,3)\\,1)\\,10\\,if(eq(mod(N\\,3)\\,2)\\,15))";
 

@@ -26,7 +26,7 @@ import java.nio.file.Path;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
 
-/** Colours other than sRGB's, against FFmpeg's zscale filter and against the JDK's ICC engine. */
+/** Colours outside sRGB, against FFmpeg's zscale filter and the JDK's ICC engine. */
 class WideColourTest {
     private static final Workers WORKERS = Workers.shared();
 
@@ -81,7 +81,7 @@ class WideColourTest {
             assertThat(footage.notices(file)).hasSize(1);
             Frame frame = footage.frame(0, footage.size());
             int[] plane = {2, 0, 1};
-            // Of hybrid log-gamma zscale brightens each channel by itself; only greys are the same.
+            // For hybrid log-gamma zscale applies the OOTF to each channel; only greys agree.
             boolean greysOnly = trc.equals("arib-std-b67");
             for (int y = greysOnly ? 8 : 0; y < (greysOnly ? 9 : 16); y++) {
                 for (int x = 0; x < 32; x++) {
@@ -96,7 +96,7 @@ class WideColourTest {
         }
     }
 
-    /** ITU-R BT.2100, table 5, written out: the scene's light times a power of its luminance. */
+    /** ITU-R BT.2100, table 5, written out: scene light times a power of its luminance. */
     @Test
     void hybridLogGammaIsBrightenedByItsLuminance() {
         String red =
@@ -168,7 +168,7 @@ class WideColourTest {
         return out.toByteArray();
     }
 
-    /** A PNG of 16 bit with one more chunk in front of its pixels. */
+    /** A 16-bit PNG with an extra chunk before its pixels. */
     private Path png(String name, int[][] colours, byte[] extra) throws IOException {
         var pixels = new ByteArrayOutputStream();
         try (var deflated = new DeflaterOutputStream(pixels)) {
@@ -205,7 +205,7 @@ class WideColourTest {
         {30000, 12000, 45000}
     };
 
-    /** A profile of three curves and a matrix, made by hand: Adobe RGB (1998) without its name. */
+    /** A profile of three curves and a matrix with the values of Adobe RGB (1998). */
     private static byte[] profile(double gamma, double[][] d50) throws IOException {
         var tags = new java.util.LinkedHashMap<String, byte[]>();
         tags.put("desc", description("wide and of our own"));
@@ -295,7 +295,7 @@ class WideColourTest {
                 float[] wanted = linear.fromCIEXYZ(engine.toCIEXYZ(in));
                 for (int c = 0; c < 3; c++) {
                     double got = light(frame.colour().get(c).at(i, 0));
-                    // The engine cuts off what lies outside of sRGB.
+                    // The engine clips colours outside sRGB.
                     assertThat(Math.clamp(got, 0, 1))
                             .as("colour %d channel %d", i, c)
                             .isCloseTo(wanted[c], within(2.5e-3));
@@ -337,7 +337,7 @@ class WideColourTest {
             assertThat(footage.frame(0, footage.size()).colour().get(0).at(0, 0))
                     .isEqualTo((float) (60000 / 65535.0));
         }
-        // The chromaticities of BT.2020: its pure green has no red and blue of BT.709.
+        // The chromaticities of BT.2020: its green lies outside the primaries of BT.709.
         ByteBuffer xy = ByteBuffer.allocate(32);
         for (double v : new double[] {0.3127, 0.329, 0.708, 0.292, 0.17, 0.797, 0.131, 0.046}) {
             xy.putInt((int) Math.round(v * 1e5));
@@ -355,7 +355,7 @@ class WideColourTest {
 
     @Test
     void radianceIsLinearLight() throws IOException {
-        // A white of half the light, run by no length.
+        // A white at half the light, run-length encoded with zero runs.
         byte[] pixel = {(byte) 128, (byte) 128, (byte) 128, (byte) 128};
         var out = new ByteArrayOutputStream();
         out.write("#?RADIANCE\nFORMAT=32-bit_rle_rgbe\n\n-Y 8 +X 8\n".getBytes());

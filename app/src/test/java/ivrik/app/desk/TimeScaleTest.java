@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 
 import java.util.List;
 
-/** Where things lie in time, and what is under the pointer there. */
+/** Positions in the time view, and the item under the pointer. */
 class TimeScaleTest {
     private static final Value MOVING =
             new Value(

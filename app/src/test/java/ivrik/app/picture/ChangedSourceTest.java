@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 
 import java.util.concurrent.atomic.AtomicBoolean;
 
-/** Files that are opened again while pictures of the former ones are still being made. */
+/** A source file is reopened while frames of the old file are still being rendered. */
 class ChangedSourceTest {
     @Test
     void whatIsMadeOfTheFormerOnesIsNotTakenForOneOfTheNew() {

@@ -24,7 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.LongStream;
 
-/** Frames of the demo made while nothing is asked for. */
+/** Frames of the demo are rendered in advance while the window is idle. */
 class IdleRenderingTest {
     private static final Path FILE =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/lantern-week.ivrik");

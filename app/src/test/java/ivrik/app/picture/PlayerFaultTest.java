@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import java.nio.file.Path;
 import java.util.Optional;
 
-/** Playing where no frame can be made. */
+/** Playing when frames cannot be rendered. */
 class PlayerFaultTest {
     private static final Path FILE =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/lantern-week.ivrik");

@@ -15,12 +15,12 @@ import org.junit.jupiter.api.Test;
 import java.nio.file.Path;
 import java.util.Optional;
 
-/** Pictures follow what is heard. */
+/** Playing follows the position of the sound. */
 class PlayerTest {
     private static final Path FILE =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/lantern-week.ivrik");
 
-    /** Takes all at once; as much is heard as the test says. */
+    /** A speaker that accepts all samples at once; the test sets the playback position. */
     private static final class Held implements Speaker {
         private volatile long heard;
 
@@ -92,7 +92,7 @@ class PlayerTest {
         InterfaceThread.until("it is at what is heard", () -> view.frame.get() == 25);
         speaker.heard = 12 * 2000;
         InterfaceThread.until("it has followed", () -> view.frame.get() == 32);
-        // Now the output stands still: after a second the clock goes on from there.
+        // From here the output makes no progress; after one second the clock takes over.
         InterfaceThread.until("the clock goes on", () -> view.frame.get() > 36);
         assertThat(InterfaceThread.on(() -> view.notice.get())).contains("does not respond");
         InterfaceThread.until("it ends with the range", () -> !view.playing.get());

@@ -22,7 +22,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 
-/** The demo's sound into a speaker that writes down what it is given. */
+/** Playing the demo's sound into a speaker that records the samples. */
 class SoundTrackPlayerTest {
     private static final Path FILE =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/lantern-week.ivrik");
@@ -91,7 +91,7 @@ class SoundTrackPlayerTest {
         assertThat(heard.toByteArray()).isEqualTo(expected(12, 13, 10, 11, 12, 13));
     }
 
-    /** A speaker from which as much is heard as the test lets out. */
+    /** A speaker that plays as many blocks as the test permits. */
     private static final class Let implements Speaker {
         private final ByteArrayOutputStream taken = new ByteArrayOutputStream();
         private final Semaphore room = new Semaphore(0);
@@ -161,7 +161,7 @@ class SoundTrackPlayerTest {
                 project.withLayers(
                         project.layers().stream().map(l -> l.withVisible(false)).toList());
         player.follow(mute, 12, true);
-        speaker.room.release(3); // one was mixed before the edit
+        speaker.room.release(3); // one block was mixed before the edit
         until(() -> speaker.taken().length == 5 * 2000 * 4);
         assertThat(Arrays.copyOf(speaker.taken(), 2 * 2000 * 4)).isEqualTo(expected(10, 11));
         assertThat(Arrays.copyOfRange(speaker.taken(), 3 * 2000 * 4, 5 * 2000 * 4))

@@ -15,7 +15,7 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 
-/** The project's file, without a window. */
+/** Opening and saving a project without a window. */
 class DocumentTest {
     @Test
     void aFaultNobodyForesawIsReportedAndNotWaitedForWithoutEnd(@TempDir Path data)

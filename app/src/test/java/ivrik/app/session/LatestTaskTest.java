@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Function;
 
-/** Work off the interface thread of which only the newest counts. */
+/** Background tasks of which only the latest result is used. */
 class LatestTaskTest {
     private final LatestTask work = new LatestTask();
     private final List<String> reported = new CopyOnWriteArrayList<>();
@@ -56,7 +56,7 @@ class LatestTaskTest {
         assertThat(reported).containsExactly("next");
     }
 
-    @SuppressWarnings("unchecked") // only unchecked ones are handed in
+    @SuppressWarnings("unchecked") // the tasks throw unchecked exceptions only
     private static <T extends Throwable> RuntimeException sneaky(Class<? extends Throwable> how)
             throws T {
         try {

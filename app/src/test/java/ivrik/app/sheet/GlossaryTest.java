@@ -9,9 +9,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** The words that the window explains. */
+/** The glossary of the window explains every word in {@code docs/vocabulary.md}. */
 class GlossaryTest {
-    /** Every word of our own, as {@code docs/vocabulary.md} lists them. */
+    /** Every word of Ivrik's own, as listed in {@code docs/vocabulary.md}. */
     @Test
     void eachWordOfOurOwnIsExplained() throws IOException {
         List<String> ours =

@@ -26,7 +26,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** What lies about the picture: its size on the screen, a window of its own, the clipboard, the tray. */
+/** The surroundings of the picture: zoom, a separate picture window, the clipboard, the tray. */
 class AroundThePictureTest extends InAWindow {
     @BeforeEach
     void importFile() {
@@ -120,9 +120,9 @@ class AroundThePictureTest extends InAWindow {
         Path channels = Files.createDirectory(folder.resolve("channels"));
         d.files.project = channels;
         Driver.run(() -> d.window.view().frame.set(1));
-        d.key(KeyCode.CLOSE_BRACKET); // two frames are played
+        d.key(KeyCode.CLOSE_BRACKET); // plays two frames
         Driver.run(() -> d.window.actions().channels().ask());
-        d.click("#choice-2"); // greys
+        d.click("#choice-2"); // selects grey channels
         Driver.until("they are saved", () -> d.words().contains("Channels exported"));
         try (var files = Files.walk(channels)) {
             assertThat(files.filter(Files::isRegularFile).map(f -> f.getFileName().toString()))
@@ -164,7 +164,7 @@ class AroundThePictureTest extends InAWindow {
         assertThat(Driver.on(() -> d.look("#source-shot33-x"))).isNotNull();
     }
 
-    /** What scrolls the footage. */
+    /** The scroll pane of the footage. */
     private javafx.scene.layout.Region shelf() {
         return (javafx.scene.layout.Region)
                 d.look("#source-a").getParent().getParent().getParent().getParent();

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import java.io.IOException;
 import java.nio.file.Path;
 
-/** Who has how much room that is selected, and who gets it back, on a copy of the demo. */
+/** How the panels share the window, and how they return, on a copy of the demo. */
 class ArrangementTest extends InAWindow {
     @BeforeEach
     void openTheDemo() throws IOException {

@@ -31,7 +31,7 @@ import org.junit.jupiter.api.io.TempDir;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Bursts made, shaped and moved by hand, over two shots of 96 frames that meet at a cut. */
+/** Bursts added, shaped and moved by mouse, over two shots of 96 frames that meet at a cut. */
 class BurstWindowTest {
     @TempDir Path folder;
     private Driver d;
@@ -75,7 +75,7 @@ class BurstWindowTest {
         d.settle();
     }
 
-    /** How far red is moved at a frame. */
+    /** The shift of red at a frame, in pixels. */
     private double x(long frame) {
         Plan plan = Planner.plan(Driver.on(() -> d.window.session().project()), frame);
         return plan.layers().getFirst().looks().getFirst().steps().stream()
@@ -128,7 +128,7 @@ class BurstWindowTest {
         assertThat(burst().envelope().before()).isZero();
     }
 
-    /** Where a frame begins in the drawing of time, as a share of its width. */
+    /** The position of the start of a frame in the time view, as a share of its width. */
     private double at(double frame) {
         double w = d.window.time().getWidth();
         return (12 + frame / 192 * (w - 24)) / w;
@@ -198,7 +198,8 @@ class BurstWindowTest {
     void stepsAreShapedInTheDrawing() {
         newBurst();
         double strength = peakEnvelope().in().getLast().strength();
-        // in the mirror: 2 free frames, the outermost phase, and so on to the peak of 2
+        // the mirrored side: 2 free frames, the outermost phase, then the others up to the peak of
+        // 2 frames
         double frames = 2 + 6 + 1 + 1 + 6 + 2.0;
         d.drag(d.find("#burst-drawing"), (2 + 4 + 1) / frames, 0.5, 0, -45);
         assertThat(peakEnvelope().in().getLast().strength()).isGreaterThan(strength);

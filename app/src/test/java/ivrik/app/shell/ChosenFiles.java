@@ -5,7 +5,7 @@ import ivrik.media.encode.ExportFormat;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Answers the file dialogs. */
+/** Answers the file dialogs with preset paths. */
 final class ChosenFiles implements Chooser {
     Path project;
     List<Path> footage = List.of();

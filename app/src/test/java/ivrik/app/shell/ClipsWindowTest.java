@@ -18,7 +18,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 
-/** The look that is selected done to clips that are not in the project. */
+/** The selected look is applied to clips that are not in the project. */
 class ClipsWindowTest extends OneFrame {
     private void make() {
         Driver.run(() -> d.window.actions().clips().ask());
@@ -60,7 +60,7 @@ class ClipsWindowTest extends OneFrame {
         assertThat(folder.resolve("same.png")).doesNotExist();
     }
 
-    /** A clip that would take minutes; Escape stops it, and nothing is left under its name. */
+    /** Escape stops a long export and leaves no file. */
     @Test
     void itCanBeStopped() {
         add(new Grain());

@@ -10,7 +10,9 @@ import org.junit.jupiter.api.Test;
 
 import java.util.List;
 
-/** The colour cast of the channels is corrected in one press, measured again, and stale when the channels change. */
+/**
+ * The colour cast of the channels is corrected by one press, and marked as outdated after an edit.
+ */
 class ColourCastWindowTest extends OneFrame {
     private Step colourCast() {
         return look().steps().stream()

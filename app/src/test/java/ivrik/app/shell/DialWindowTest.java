@@ -23,7 +23,9 @@ import org.junit.jupiter.api.io.TempDir;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Numbers put on dials and keyframed where they stand; treatments moved to the picture; jitter baked. */
+/**
+ * Numbers assigned to dials and keyframed in place; treatments moved to the picture; baked jitter.
+ */
 class DialWindowTest {
     @TempDir Path folder;
     private Driver d;

@@ -32,7 +32,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A real window with a robot's hands on its keyboard and mouse. */
+/** A real window operated by a robot keyboard and mouse. */
 final class Driver extends OnInterface implements AutoCloseable {
     final MainWindow window;
     final ChosenFiles files = new ChosenFiles();
@@ -67,7 +67,7 @@ final class Driver extends OnInterface implements AutoCloseable {
         pulses(2);
     }
 
-    /** Presses keys together and lets them go. */
+    /** Presses keys together and releases them. */
     void key(KeyCode... keys) {
         for (KeyCode key : keys) {
             run(() -> robot.keyPress(key));
@@ -109,17 +109,17 @@ final class Driver extends OnInterface implements AutoCloseable {
         }
     }
 
-    /** All that is in the window; on the interface thread itself. */
+    /** The root of the scene. Call on the interface thread. */
     Node root() {
         return stage.getScene().getRoot();
     }
 
-    /** Found on the interface thread itself. */
+    /** Looks up a node. Call on the interface thread. */
     Node look(String selector) {
         return stage.getScene().getRoot().lookup(selector);
     }
 
-    /** Waits for controls that are being made, but not on the interface thread itself. */
+    /** Waits for a node that is being built. Call off the interface thread. */
     Node find(String selector) {
         if (!Platform.isFxApplicationThread()) {
             until("its controls are made", () -> !window.unsettled().contains("the controls"));
@@ -131,7 +131,7 @@ final class Driver extends OnInterface implements AutoCloseable {
         return node;
     }
 
-    /** Where it is after the window has laid itself out. */
+    /** The position of a point of a node on the screen, after layout. */
     private static Point2D at(Node node, double x, double y) {
         pulses(2);
         return on(
@@ -142,7 +142,7 @@ final class Driver extends OnInterface implements AutoCloseable {
                 });
     }
 
-    /** A place in a node as a share of its width and height, on the screen. */
+    /** Moves the pointer to a point of a node, given as shares of its width and height. */
     void move(Node node, double x, double y) {
         Point2D to = at(node, x, y);
         run(() -> robot.mouseMove(to));
@@ -166,20 +166,20 @@ final class Driver extends OnInterface implements AutoCloseable {
         pulses(2);
     }
 
-    /** Brings files in and waits until their picture is there. */
+    /** Imports files and waits for the picture. */
     void importFile(Path... files) {
         run(() -> window.take(List.of(files)));
         until("it is there", () -> on(window::hasPicture));
         settle();
     }
 
-    /** Goes to a frame. */
+    /** Shows a frame. */
     void go(long frame) {
         run(() -> window.view().frame.set(frame));
         settle();
     }
 
-    /** Chooses from what the right button offers on a node. */
+    /** Chooses an item from the context menu of a node. */
     void fromMenu(String id, String item) {
         Node node =
                 on(
@@ -217,7 +217,7 @@ final class Driver extends OnInterface implements AutoCloseable {
                 });
     }
 
-    /** Chooses from a menu that looks like a word. */
+    /** Chooses an item from a menu button. */
     void choose(String menu, String item) {
         MenuButton button = (MenuButton) find(menu);
         run(
@@ -234,7 +234,7 @@ final class Driver extends OnInterface implements AutoCloseable {
         settle();
     }
 
-    /** Found in a menu that is open; on the interface thread itself. */
+    /** Looks up an item of the open menu. Call on the interface thread. */
     Node inMenu(String selector) {
         return Window.getWindows().stream()
                 .filter(ContextMenu.class::isInstance)
@@ -244,13 +244,13 @@ final class Driver extends OnInterface implements AutoCloseable {
                 .orElseThrow();
     }
 
-    /** Another size for the window; on the interface thread itself. */
+    /** Resizes the window. Call on the interface thread. */
     void resize(double width, double height) {
         stage.setWidth(width);
         stage.setHeight(height);
     }
 
-    /** Sets a number by its field. */
+    /** Types a number into a field. */
     void number(String field, String to) {
         Node found = find(field);
         run(found::requestFocus);
@@ -260,7 +260,7 @@ final class Driver extends OnInterface implements AutoCloseable {
         settle();
     }
 
-    /** The first frame of the project in full. */
+    /** Renders the first frame of the project at full quality. */
     Frame rendered() {
         return rendered(window.session().project());
     }
@@ -273,7 +273,7 @@ final class Driver extends OnInterface implements AutoCloseable {
         }
     }
 
-    /** What a node looks like. */
+    /** The pixels of a node. */
     int[] pixels(Node node) {
         return on(
                 () -> {
@@ -318,17 +318,17 @@ final class Driver extends OnInterface implements AutoCloseable {
                                 : ((javafx.scene.control.TextInputControl) node).getText());
     }
 
-    /** The look that is selected. */
+    /** The selected look. */
     Look selectedLook() {
         return on(() -> window.session().state().look().orElseThrow());
     }
 
-    /** What each channel is told in the first step of the look that is selected. */
+    /** The channel settings of the first step of the selected look. */
     List<ChannelSettings> channels() {
         return selectedLook().steps().getFirst().channels();
     }
 
-    /** All words that are visible in the window. */
+    /** All visible texts of the window. */
     List<String> words() {
         return on(
                 () -> {

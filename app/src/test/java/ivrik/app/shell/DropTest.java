@@ -32,7 +32,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 
-/** Files that the platform says are dragged over the window and dropped on it. */
+/** Files are dragged from the system over the window and dropped. */
 class DropTest {
     private static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
 
@@ -50,7 +50,7 @@ class DropTest {
         d.close();
     }
 
-    /** What the platform would send; true if the drag was accepted and then taken. */
+    /** Sends the events of a drag; returns true if the window accepted and took the files. */
     private boolean drop(List<File> files) {
         Dragboard board = mock();
         when(board.hasFiles()).thenReturn(!files.isEmpty());
@@ -106,7 +106,7 @@ class DropTest {
         assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
     }
 
-    /** Another window of the platform, from which a file is dragged by the mouse; only where there is a display. */
+    /** A file is dragged by mouse from a second window. Runs with a display only. */
     @Test
     void aFileIsDraggedFromAnotherWindowOfTheDisplay() {
         assumeTrue("gtk".equals(System.getProperty("glass.platform")));

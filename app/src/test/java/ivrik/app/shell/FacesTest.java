@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
-/** The controls panel is built in steps, and reused when it is shown again. */
+/** The controls panel is built in steps and reused. */
 class FacesTest extends OneFrame {
     private void face(Face face) {
         Driver.run(() -> d.window.view().face.set(face));

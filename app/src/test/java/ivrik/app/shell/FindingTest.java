@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Words that a practitioner types into the list of commands, and what must come first. */
+/** Words that a practitioner types into the command list, and the expected first result. */
 class FindingTest extends OneFrame {
     private static final String WORDS =
             """

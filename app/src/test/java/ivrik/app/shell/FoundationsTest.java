@@ -32,7 +32,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** What the window does with treatments of whole pictures, steps that keep their identity, and faults. */
+/** Whole-picture treatments, steps that keep their identity, and faults, in the window. */
 class FoundationsTest extends InAWindow {
     private Path picture(String name, double value) {
         return Material.still(folder, name, value);
@@ -235,7 +235,7 @@ class FoundationsTest extends InAWindow {
     }
 
     /**
-     * The controls of the last twelve treatments are kept; older ones must not stay registered as listeners.
+     * The panels of the last twelve treatments are kept; older panels are no longer registered as listeners.
      */
     @Test
     void whatIsReplacedIsLetGo() {

@@ -20,7 +20,7 @@ import javafx.scene.layout.Region;
 
 import org.junit.jupiter.api.Test;
 
-/** What is held on the picture, in plots, strips and grids, by mouse. */
+/** Handles on the picture, in plots, strips and grids, dragged by mouse. */
 class HandlesWindowTest extends OneFrame {
     @Test
     void aCurveGetsPointsInItsPlotAndLosesThemByTheRightButton() {
@@ -110,7 +110,7 @@ class HandlesWindowTest extends OneFrame {
         add(new DirectionalBlur());
         set(1, 0, "length", 0);
         d.settle();
-        // the knob lies a little to the right of the middle, 22 points beyond a line of no length
+        // the handle lies right of the middle, 22 points beyond a line of zero length
         double width = Driver.on(() -> ((Region) d.find("PicturePane")).getWidth());
         d.drag(d.find("PicturePane"), 0.5 + 22 / width, 0.5, 0, 60);
         assertThat(settings(1, 0).value("length").rest()).isGreaterThan(40);

@@ -28,7 +28,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Bringing in, replacing, looking, following, exporting: the window from an empty start. */
+/** Import, replace, look around, loop and export, starting with an empty window. */
 class HandlingTest {
     private static final Path MEDIA =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media");

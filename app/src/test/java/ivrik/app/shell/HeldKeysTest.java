@@ -9,7 +9,7 @@ import javafx.scene.input.KeyCode;
 
 import org.junit.jupiter.api.Test;
 
-/** Keyboards press a key again and again while it is held down. */
+/** Key repeat while a key is held down. */
 class HeldKeysTest extends OneFrame {
     private void hold(KeyCode key) {
         for (int i = 0; i < 4; i++) {
@@ -46,7 +46,7 @@ class HeldKeysTest extends OneFrame {
         assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(36);
     }
 
-    /** The headless platform never tells a window that it has lost the focus. */
+    /** Sets the focus, because the headless platform never reports a lost focus. */
     private void focus(boolean here) {
         Driver.run(() -> WindowHelper.setFocused(d.root().getScene().getWindow(), here));
     }

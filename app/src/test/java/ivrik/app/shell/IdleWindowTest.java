@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import java.time.Duration;
 import java.util.concurrent.atomic.AtomicLong;
 
-/** Caches are released after idle time, by a clock that the test sets. */
+/** Caches are released after idle time, measured by a clock that the test sets. */
 class IdleWindowTest extends InAWindow {
     private static final Duration REST = Duration.ofMinutes(3);
 
@@ -45,7 +45,7 @@ class IdleWindowTest extends InAWindow {
         Driver.run(watch::stop);
     }
 
-    /** It has looked so often more. */
+    /** Waits for a number of further checks. */
     private void looks(int times) {
         long before = looks();
         Driver.until("it looks", () -> looks() >= before + times);

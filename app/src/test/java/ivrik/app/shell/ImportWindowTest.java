@@ -15,7 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Files that are imported: numbered stills, numbered movies, several at once. */
+/** Import of numbered stills, numbered movies and several files at once. */
 class ImportWindowTest extends InAWindow {
     private Path still(String name, double value) {
         return Material.still(folder, name, value);

@@ -6,7 +6,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 import java.nio.file.Path;
 
-/** A window with nothing in it, and settings of its own. */
+/** An empty window with its own settings for each test. */
 abstract class InAWindow {
     @TempDir Path folder;
     Driver d;

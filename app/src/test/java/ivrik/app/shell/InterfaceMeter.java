@@ -34,9 +34,9 @@ import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
 
 /**
- * Not a test: measures how long the interface thread is busy at a stretch, in a session of 200 edits on 600
- * frames with four treatments, one of them a lens that moves, and automatic overscan; or while what can be opened
- * in the window is opened. {@code bench/interface} runs it and prints what it found.
+ * Measures the longest stretches of work on the interface thread: in a session of 200 edits on 600 frames
+ * with four treatments, a moving lens and automatic overscan, or while menus and sheets are opened.
+ * {@code bench/interface} runs the program and prints the result. Not a test.
  */
 final class InterfaceMeter {
     private static final int EDITS = 200;
@@ -46,7 +46,7 @@ final class InterfaceMeter {
     private InterfaceMeter() {}
 
     /**
-     * @param args {@code openings} to measure those
+     * @param args {@code openings} to measure the opening of menus and sheets
      */
     public static void main(String[] args) throws IOException {
         ThreadPriorities.install();
@@ -63,7 +63,7 @@ final class InterfaceMeter {
     private static void edits(Driver d) {
         Driver.run(() -> d.window.session().open(project()));
         d.settle();
-        work(d, EDITS / 4); // while Java compiles
+        work(d, EDITS / 4); // warm-up: Java compiles
         try (Waits waits = new Waits()) {
             work(d, EDITS);
             System.out.printf("interface thread, %d edits%n", EDITS);
@@ -71,7 +71,7 @@ final class InterfaceMeter {
         }
     }
 
-    /** Each is opened three times, and put away again. */
+    /** Opens and closes each menu and sheet three times. */
     private static void openings(Driver d) {
         Driver.run(() -> d.window.openDemo());
         d.settle();
@@ -121,7 +121,7 @@ final class InterfaceMeter {
         d.window.view().twoPanes.set(false);
     }
 
-    /** Nudges, other channels, other frames, other treatments; a hand that does not wait for the picture. */
+    /** Nudges, changes channels, frames and treatments without waiting for the picture. */
     static void work(Driver d, int edits) {
         List<KeyCode> keys =
                 List.of(

@@ -16,13 +16,17 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 
-/** What the interface thread leaves to others, looked at every millisecond while somebody works on six hundred frames. */
+/**
+ * Samples the interface thread every millisecond during work on 600 frames and finds no work that belongs to
+ * other threads.
+ */
 class InterfaceThreadTest {
     private static final int EDITS = 24;
 
     /**
-     * Methods by class, or no method for all of a class: planning frames, values of every frame, what a moving
-     * lens leaves covered, waiting for files.
+     * Classes with the methods that must not run on the interface thread; an empty list stands for every
+     * method. They plan frames, evaluate values of every frame, measure the coverage of a moving lens, or
+     * wait for files.
      */
     private static final Map<String, List<String>> NOT_ITS_WORK =
             Map.of(
@@ -78,7 +82,7 @@ class InterfaceThreadTest {
         return methods != null && (methods.isEmpty() || methods.contains(method));
     }
 
-    /** A name that was left behind by a renamed class or method would never be found. */
+    /** Every listed class and method exists, so that a renaming cannot disable the test. */
     @Test
     void allThatIsNamedExists() throws ClassNotFoundException {
         for (Map.Entry<String, List<String>> named : NOT_ITS_WORK.entrySet()) {

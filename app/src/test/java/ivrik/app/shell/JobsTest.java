@@ -79,7 +79,9 @@ class JobsTest extends InAWindow {
         d.click(what, x, y, 2, MouseButton.PRIMARY);
     }
 
-    /** A look from the tray; one that is out of sight there from the sheet of all looks. */
+    /**
+     * Applies a look from the tray, or from the sheet of all looks if the tray does not show it.
+     */
     private void look(String name) {
         Node card = d.find("#look-" + name);
         double desk = Driver.on(() -> top(d.find("#head-separate")));
@@ -99,7 +101,7 @@ class JobsTest extends InAWindow {
         return node.localToScene(0, 0).getY();
     }
 
-    /** A number by a double press and the keyboard. */
+    /** Types a number after a double-click on its field. */
     private void number(String field, String to) {
         twice(d.find(field), 0.5, 0.5);
         type(to);
@@ -107,15 +109,15 @@ class JobsTest extends InAWindow {
         d.settle();
     }
 
-    /** A menu opened and an item of it pressed. */
+    /** Opens a menu and chooses an item. */
     private void choose(String menu, String item) {
         actions += 2;
         d.choose(menu, item);
     }
 
-    /** A colour in a well. */
+    /** Sets the colour of a colour well. */
     private void ink(String well, Ink ink) {
-        actions += 2; // the well, the colour
+        actions += 2; // one for the well, one for the colour
         Driver.run(() -> ((Button) d.find(well)).fire());
         Driver.run(
                 () -> {
@@ -158,7 +160,7 @@ class JobsTest extends InAWindow {
         return Driver.on(() -> project().layers().getFirst().looks().getFirst().look());
     }
 
-    /** A number of a channel in the first treatment at a frame; 0 where nothing is done. */
+    /** A parameter of a channel in the first treatment at a frame; 0 if the treatment is absent. */
     private double number(long frame, int channel, String name) {
         List<StepPlan> steps =
                 Planner.plan(Driver.on(this::project), frame)
@@ -279,15 +281,15 @@ class JobsTest extends InAWindow {
         done("glitch over a cut", 12);
     }
 
-    /** Where a frame of 96 lies across the time view. */
+    /** The position of a frame, of 96, across the time view. */
     private double at(long frame) {
         double w = d.window.time().getWidth();
         return (12 + (frame + 0.5) / 96 * (w - 24)) / w;
     }
 
     /**
-     * Red and blue jitter between two frames, increasing and then at rest; green is fixed. The look is saved
-     * and applied to a clip of another project.
+     * Red and blue jitter increases between two frames and then stops; green is fixed. The look is saved and
+     * applied to a clip of another project.
      */
     @Test
     void aShakeThatGrowsAndRests() throws IOException {
@@ -312,7 +314,7 @@ class JobsTest extends InAWindow {
         key(KeyCode.ENTER);
         Driver.until("it is kept", () -> d.look("#look-shake-it") != null);
         key(KeyCode.CONTROL, KeyCode.N);
-        click("#choice-1"); // do not save
+        click("#choice-1"); // discard
         Driver.until("it is empty", () -> project().layers().isEmpty());
         drop(bright("two"));
         look("shake-it");
@@ -331,7 +333,7 @@ class JobsTest extends InAWindow {
         done("shake", 20);
     }
 
-    /** No part of it is darker than half. */
+    /** Asserts that no sample of an exported picture is below one half. */
     private Path bright(String name) throws IOException {
         Plane plane = Plane.of(96, 64);
         for (int i = 0; i < plane.data().length; i++) {
@@ -342,7 +344,7 @@ class JobsTest extends InAWindow {
         return file;
     }
 
-    /** The least value in some frames of what was exported. */
+    /** The smallest sample of some exported frames. */
     private float darkest(long... frames) throws IOException {
         Path out;
         try (var files = Files.list(folder)) {
@@ -361,7 +363,7 @@ class JobsTest extends InAWindow {
         return least;
     }
 
-    /** How far a channel is shaken from where it rests, at most. */
+    /** The largest jitter of a channel over the clip, in pixels. */
     private double most(int channel) {
         return LongStream.range(10, 51)
                 .mapToDouble(f -> Math.abs(x(f, channel) - x(5, channel)))

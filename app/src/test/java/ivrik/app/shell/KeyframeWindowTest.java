@@ -22,7 +22,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 
-/** Three keyframes of red and of blue, worked on together, over a picture of 96 frames. */
+/** Three keyframes each of red and blue, edited together, over a clip of 96 frames. */
 class KeyframeWindowTest {
     /** The height of the ruler, in pixels. */
     private static final int RULER = 28;
@@ -90,7 +90,7 @@ class KeyframeWindowTest {
         assertThat(x(0).isMoving()).isFalse();
     }
 
-    /** The marker lies a little to the right of where the pointer is released. */
+    /** The marker lies slightly right of the release point. */
     @Test
     void aKeyframeThatIsDraggedSaysItsFrameAndCatchesOnAMarker() {
         d.go(50);
@@ -114,13 +114,13 @@ class KeyframeWindowTest {
         return (12 + (frame + 0.5) / FRAMES * (w - 24)) / w;
     }
 
-    /** A height in the row of a channel, from its middle. */
+    /** The y position of a height in the row of a channel, from the middle of the row. */
     private double high(int channel, double above) {
         double row = (d.window.time().rowsBottom() - 28) / 3;
         return (28 + (channel + 0.5) * row - above) / d.window.time().getHeight();
     }
 
-    /** A mouse with Shift held, which the robot of the Headless platform does not tell. */
+    /** Sends a mouse event with Shift held, which the robot of the Headless platform omits. */
     private void shifted(EventType<MouseEvent> kind, double x, double y) {
         TimeView time = d.window.time();
         Mouse.fire(time, kind, x * time.getWidth(), y * time.getHeight(), true, false);
@@ -175,7 +175,7 @@ class KeyframeWindowTest {
         assertThat(values(2)).isEqualTo(values(0));
     }
 
-    /** On the ruler frames are marked as they become ready, whenever that is. */
+    /** The pixels below the ruler. The ruler itself changes whenever a frame becomes ready. */
     private int[] belowTheRuler() {
         int[] all = d.pixels(d.window.time());
         return Arrays.copyOfRange(all, RULER * (int) d.window.time().getWidth(), all.length);
@@ -198,7 +198,7 @@ class KeyframeWindowTest {
         d.key(KeyCode.SHIFT, KeyCode.BACK_SLASH);
         d.settle();
         assertThat(belowTheRuler()).as("fitting again").isEqualTo(plot);
-        // In the plot a double click keyframes the channel selected.
+        // A double-click in the plot adds a keyframe to the selected channel.
         d.key(KeyCode.DIGIT3);
         d.click(d.window.time(), across(60), high(0, 0), 2, MouseButton.PRIMARY);
         assertThat(frames(2)).contains(60L);

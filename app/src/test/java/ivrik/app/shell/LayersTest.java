@@ -37,7 +37,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Layers, their place and looks, titles, the sequence, overscan, other pictures and times: driven. */
+/**
+ * Layers, their position and looks, titles, the sequence, overscan, channel pictures and channel times.
+ */
 class LayersTest {
     @TempDir Path folder;
 

@@ -19,13 +19,13 @@ import java.util.List;
 import java.util.Random;
 import java.util.function.Predicate;
 
-/** Measuring a lens on the sheet, taking it out, and putting it on another picture. */
+/** A lens is measured on the sheet, corrected, and applied to another picture. */
 class LensWindowTest extends InAWindow {
     private static final int W = 480;
     private static final int H = 270;
     private static final double RED_K0 = 0.006;
 
-    /** Soft discs, of which red shows all a little further out. */
+    /** Soft discs; {@code out} is the enlargement of the channel. */
     private static Plane discs(double out) {
         Random random = new Random(3);
         double[][] discs = new double[120][3];

@@ -25,7 +25,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Looks found, seen, laid on and turned by their dials. */
+/** Looks are found, previewed, applied and adjusted by their dials. */
 class LookWindowTest {
     @TempDir Path folder;
     private Driver d;

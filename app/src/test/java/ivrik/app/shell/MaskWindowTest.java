@@ -18,9 +18,9 @@ import org.junit.jupiter.api.Test;
 import java.util.HashSet;
 import java.util.Set;
 
-/** The mask of a look: edited, shown, and reported when it selects nothing. */
+/** The mask of a look is edited, shown, and reported as empty. */
 class MaskWindowTest extends OneFrame {
-    /** All tones but these. */
+    /** Sets the mask to select no tone of the picture. */
     private void selectNothing() {
         Tones all = new Tones(true, Value.of(0), Value.of(100), Value.of(0), false);
         Driver.run(
@@ -62,7 +62,7 @@ class MaskWindowTest extends OneFrame {
         assertThat(tones()).as("the picture lies under it").hasSizeGreaterThan(40);
     }
 
-    /** The greys of the middle of the picture; fails on any colour. */
+    /** The grey levels in the middle of the picture; fails if the picture has a hue. */
     private Set<Integer> tones() {
         Node pane = d.find("PicturePane");
         int[] pixels = d.pixels(pane);

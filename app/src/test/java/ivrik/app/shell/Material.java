@@ -11,14 +11,14 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** Files that windows are tried with. */
+/** Files for window tests. */
 final class Material {
-    /** Where the demo and its media lie; to be read only. */
+    /** The folder of the demo project and its media. Read only. */
     static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
 
     private Material() {}
 
-    /** A folder that is there. */
+    /** Creates a folder if absent. */
     static void folder(Path folder) {
         try {
             Files.createDirectories(folder);
@@ -27,7 +27,7 @@ final class Material {
         }
     }
 
-    /** A grey still of 96x64 pixels. */
+    /** Writes a grey still of 96x64 pixels. */
     static Path still(Path folder, String name, double value) {
         return still(folder, name, 96, 64, value);
     }
@@ -39,7 +39,7 @@ final class Material {
         return file;
     }
 
-    /** The project of a copy of the demo in a folder. */
+    /** Copies the demo into a folder and returns its project file. */
     static Path demo(Path folder) throws IOException {
         Files.createDirectories(folder.resolve("media"));
         try (var files = Files.list(DEMO.resolve("media"))) {

@@ -11,8 +11,8 @@ import java.util.Locale;
 import java.util.concurrent.locks.LockSupport;
 
 /**
- * Not a test: how much memory the whole process has while someone works for a long time, with a given budget
- * for pictures: edits, undone now and then, playing, other frames. {@code bench/memory} runs it.
+ * Measures the memory of the process during long work with a given picture budget: edits, undo, playing,
+ * frame changes. {@code bench/memory} runs the program. Not a test.
  */
 final class MemoryMeter {
     private static final int EDITS = 100;

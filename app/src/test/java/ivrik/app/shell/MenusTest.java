@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 
 import java.util.List;
 
-/** Menus that are open have the keys, begin where one is, and are there under the right button. */
+/** Open menus take the keys, start at the current item, and open by right-click. */
 class MenusTest extends InAWindow {
     @BeforeEach
     void importFile() {
@@ -106,7 +106,7 @@ class MenusTest extends InAWindow {
         assertThat(d.window.session().project().layers().getFirst().clips()).hasSize(2);
     }
 
-    /** As the menu key asks for it: about what has the keys. */
+    /** The menu key opens the context menu of the focused node. */
     @Test
     void theMenuKeyOffersItToo() {
         asked(d.find("#picture-a"));

@@ -6,11 +6,11 @@ import javafx.scene.Node;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 
-/** A mouse with keys held, which the robot of the Headless platform does not tell. */
+/** Mouse events with modifier keys, which the robot of the Headless platform omits. */
 final class Mouse {
     private Mouse() {}
 
-    /** The first button, at a place in a node. */
+    /** Fires an event of the primary button at a position in a node. */
     static void fire(
             Node node,
             EventType<MouseEvent> kind,

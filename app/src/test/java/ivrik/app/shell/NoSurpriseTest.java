@@ -35,7 +35,7 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.Stream;
 
-/** Files, looks, keyframes and numbers do what the hand means, and take no work away. */
+/** Files, looks, keyframes and numbers respond as intended, and no input discards work. */
 class NoSurpriseTest extends InAWindow {
     private Path still(String name, float value) {
         return Material.still(folder, name, value);
@@ -67,7 +67,10 @@ class NoSurpriseTest extends InAWindow {
         assertThat(x(0)).isEqualTo(1);
     }
 
-    /** From a small window with large text to a large one, with three and four channels and up to twelve columns. */
+    /**
+     * Sizes from a small window with large text to a large window, with three and four channels and up to
+     * twelve columns.
+     */
     @Test
     void noSizeOfTheWindowIsAFault() {
         List<Throwable> faults = new CopyOnWriteArrayList<>();
@@ -105,7 +108,7 @@ class NoSurpriseTest extends InAWindow {
         assertThat(faults).isEmpty();
     }
 
-    /** Not the platform's, whose pictures without a display are of one size. */
+    /** Excludes faults of the headless platform, whose pictures have one fixed size. */
     private static boolean isOurs(Throwable fault) {
         return Stream.of(fault.getStackTrace())
                 .anyMatch(e -> e.getClassName().startsWith("ivrik."));
@@ -203,7 +206,7 @@ class NoSurpriseTest extends InAWindow {
         assertThat(d.words()).contains("No match").doesNotContain("Show channel combinations...");
     }
 
-    /** A large picture under a slow look: the old one is said to be old until the new one is measured. */
+    /** While a slow look renders a large picture, the header says that its measure is outdated. */
     @Test
     void anOlderPictureSaysThatItIs() {
         d.importFile(Material.still(folder, "large.png", 3000, 2000, 0.4));

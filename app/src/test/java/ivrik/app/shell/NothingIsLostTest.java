@@ -28,7 +28,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Work that meets killed processes, other windows and other programs, each of them real. */
+/** Killed processes, second windows and other programs, each of them real, lose no work. */
 class NothingIsLostTest {
     @TempDir Path folder;
 
@@ -57,7 +57,9 @@ class NothingIsLostTest {
         return new Driver(data);
     }
 
-    /** With a project of our own for the demo: who has tried that one may have left work beside it. */
+    /**
+     * Starts the window with a copy of the demo, because the original may have a journal from another run.
+     */
     private void firstStart(Driver d) {
         Driver.run(() -> d.window.firstStart(project));
     }
@@ -138,7 +140,7 @@ class NothingIsLostTest {
             Driver.run(() -> d.window.projects().showRecoveredWork());
             Driver.until("it is listed", () -> d.look("#take-0") != null);
             Driver.pulses(2);
-            d.key(KeyCode.ENTER); // the safe choice
+            d.key(KeyCode.ENTER); // the default button keeps the work
             Driver.until("it is asked", () -> says(d, "Save"));
             Driver.until("the picture stands", () -> d.look("#choice-1") != null);
             d.click("#choice-1");

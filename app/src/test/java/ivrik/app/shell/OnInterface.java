@@ -9,7 +9,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 
-/** Work on the interface thread, and waiting for it. */
+/** Runs work on the interface thread and waits for conditions. */
 abstract class OnInterface {
     /** Runs on the interface thread. */
     static <T> T on(Callable<T> work) {
@@ -20,7 +20,7 @@ abstract class OnInterface {
         InterfaceThread.run(work);
     }
 
-    /** Waits until something is true on the interface thread. */
+    /** Waits until a condition holds on the interface thread. */
     static void until(String what, BooleanSupplier condition) {
         InterfaceThread.until(what, condition);
     }
@@ -33,7 +33,7 @@ abstract class OnInterface {
         }
     }
 
-    /** Lets the window lay itself out and draw a few times. */
+    /** Lets the window lay out and draw a few times. */
     static void pulses(int n) {
         for (int i = 0; i < n; i++) {
             CountDownLatch drawn = new CountDownLatch(1);

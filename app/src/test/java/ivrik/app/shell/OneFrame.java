@@ -21,7 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
 import java.nio.file.Path;
 import java.util.List;
 
-/** A window with one frame of the tram, and treatments put on it. */
+/** A window with one frame of the tram, for tests of treatments. */
 abstract class OneFrame {
     private static final Path TRAM =
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
@@ -32,7 +32,7 @@ abstract class OneFrame {
     @TempDir Path folder;
     Driver d;
 
-    /** A frame of the tram, small, for what is shown of it is the same at every size. */
+    /** Writes a small frame of the tram; the tests do not depend on the size. */
     @BeforeAll
     static void oneSmallFrame() {
         still = pictures.resolve("tram.png");

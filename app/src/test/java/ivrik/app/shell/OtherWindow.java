@@ -13,8 +13,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A window in a process of its own, whose hand nudges the red channel to the right as often as it is told
- * to and says so after each, until it is killed. What goes wrong in it ends it, and is in the failure here.
+ * A window in its own process that nudges the red channel to the right a number of times and reports each
+ * nudge, until it is killed. A fault ends the process and is part of the failure message here.
  */
 final class OtherWindow implements AutoCloseable {
     private static final String READY = "ready";
@@ -25,7 +25,7 @@ final class OtherWindow implements AutoCloseable {
 
     /**
      * @param file a project to open, or a picture to import
-     * @param pauseMs between two nudges
+     * @param pauseMs the pause between two nudges, in ms
      */
     OtherWindow(Path data, Path file, int nudges, int pauseMs) throws IOException {
         process =
@@ -33,7 +33,7 @@ final class OtherWindow implements AutoCloseable {
                                 Path.of(System.getProperty("java.home"), "bin/java").toString(),
                                 "--add-modules=jdk.incubator.vector",
                                 "--enable-native-access=ALL-UNNAMED",
-                                "-XX:TieredStopAtLevel=1", // it starts quicker and does little
+                                "-XX:TieredStopAtLevel=1", // starts faster; the process does little
                                 "-Dglass.platform=Headless",
                                 "-Dprism.order=sw",
                                 "-Divrik.home=" + System.getProperty("ivrik.home"),
@@ -64,19 +64,19 @@ final class OtherWindow implements AutoCloseable {
                 "the other window ended before it said " + beginning + "; it said:\n" + before);
     }
 
-    /** Waits until it has nudged so often. */
+    /** Waits for a number of nudges. */
     void nudged(int times) throws IOException {
         while (nudgedAt.size() < times) {
             nudgedAt.add(Long.parseLong(waitFor("nudged ").substring("nudged ".length())));
         }
     }
 
-    /** How often it had nudged at a time, in milliseconds since 1970. */
+    /** The number of nudges before a time, in ms since 1970. */
     long nudgesBefore(long time) {
         return nudgedAt.stream().filter(t -> t <= time).count();
     }
 
-    /** Ends it as a crash would; when that was. */
+    /** Kills the process, as a crash would; returns the time of the kill in ms since 1970. */
     long kill() {
         long now = System.currentTimeMillis();
         process.destroyForcibly();
@@ -88,7 +88,7 @@ final class OtherWindow implements AutoCloseable {
         return now;
     }
 
-    /** How far the red channel of a project stands to the right. */
+    /** The shift of the red channel of a project, in pixels to the right. */
     static double red(Project project) {
         Look look = project.layers().getFirst().looks().getFirst().look();
         return look.steps().getFirst().channels().getFirst().value("x").rest();

@@ -28,7 +28,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** The user's own looks: saved, found in another project, exported and imported. */
+/** Looks of the user: saved, found in another project, exported and imported. */
 class OwnLooksWindowTest extends OneFrame {
     private Path kept(String name) {
         return folder.resolve("data/looks/" + name + ".look.json");
@@ -131,7 +131,9 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(given).exists();
     }
 
-    /** From another version, or by hand: what is known is taken, and the rest named. */
+    /**
+     * A look file from another version or edited by hand: known parts are read, unknown parts are listed.
+     */
     @Test
     void partsThatAreNotKnownAreListedAndLeftOut() throws IOException {
         add(new Grain());
@@ -172,7 +174,7 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(look().channels().get(1).channelSource().source()).isEqualTo("tram");
     }
 
-    /** Two of one name are not mixed up, and nothing is replaced unasked. */
+    /** Two looks of one name stay apart, and no look is replaced without a question. */
     @Test
     void anotherOfTheSameNameIsNotReplacedUnasked() throws IOException {
         add(new Grain());
@@ -199,7 +201,9 @@ class OwnLooksWindowTest extends OneFrame {
                 .containsExactly("crt-screen-2");
     }
 
-    /** By its ending a decision list, else a table; what is more than colours is told. */
+    /**
+     * The file ending selects a decision list or a table; the window lists what a table cannot hold.
+     */
     @Test
     void whatALookDoesToColoursIsSavedAsATable() throws IOException {
         Driver.run(
@@ -238,7 +242,10 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(folder.resolve("grain.cube")).doesNotExist();
     }
 
-    /** Laid over what is there; with a lookup table that is selected, into that; damaged ones change nothing. */
+    /**
+     * A dropped table becomes a new step, or replaces the table of the selected lookup step; a damaged table
+     * changes nothing.
+     */
     @Test
     void aTableThatIsDroppedIsUsed() throws IOException {
         Path table = folder.resolve("Blue hour.cube");
@@ -262,7 +269,9 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(look().steps().getFirst().table().orElseThrow().name()).isEqualTo("Amber hour");
     }
 
-    /** The platform's dialog has asked about another name than the one that it gets. */
+    /**
+     * The system dialog asks about the name without its ending; Ivrik asks about the final name.
+     */
     @Test
     void aFileThatGetsItsEndingIsNotReplacedUnasked() throws IOException {
         Path there = Files.writeString(folder.resolve("mine.look.json"), "of before");

@@ -12,7 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** A project packed in one window and opened from the package in another. */
+/** A project is packed in one window and opened from the package in another. */
 class PackWindowTest extends OneFrame {
     @Test
     void isOpenedFromItsPackageWithTheSamePicture() {

@@ -12,7 +12,9 @@ import org.junit.jupiter.api.Test;
 
 import java.util.Arrays;
 
-/** Instruments beside the picture: folded out, of another kind, of a part, while the picture changes. */
+/**
+ * Scopes beside the picture: opened, switched, restricted to a region, and updated with the picture.
+ */
 class ScopeWindowTest extends OneFrame {
     private void foldOut() {
         Driver.run(() -> d.find("PicturePane").requestFocus());
@@ -37,7 +39,7 @@ class ScopeWindowTest extends OneFrame {
         assertThat(d.look("#scope")).isNull();
     }
 
-    /** Something is drawn, other for each, and other when the picture is another. */
+    /** Each scope draws a different picture, and redraws when the picture changes. */
     @Test
     void showEachKindAndFollowThePicture() {
         foldOut();

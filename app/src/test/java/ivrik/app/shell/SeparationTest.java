@@ -32,7 +32,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 
-/** Taking the picture apart otherwise, and putting it together otherwise, in the window. */
+/** Other separations and other ways of rejoining, in the window. */
 class SeparationTest {
     private static final String EXACT = "exact|differs by less than 1/65535";
 

@@ -34,7 +34,7 @@ import org.junit.jupiter.api.io.TempDir;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Two shots of 96 frames, cut, moved and removed by keys and by hand. */
+/** Two shots of 96 frames, cut, moved and removed by key and mouse. */
 class ShotWindowTest {
     @TempDir Path folder;
     private Driver d;
@@ -59,7 +59,7 @@ class ShotWindowTest {
         return Driver.on(() -> d.window.session().project().layers().getFirst().clips());
     }
 
-    /** What red is moved by at a frame, over all looks. */
+    /** The total shift of red at a frame over all looks, in pixels. */
     private double x(long frame) {
         return Planner.plan(Driver.on(() -> d.window.session().project()), frame)
                 .layers()
@@ -123,7 +123,7 @@ class ShotWindowTest {
         assertThat(d.text("#register")).isEqualTo("exact");
     }
 
-    /** Shift and a press on the lowest ribbon at a frame. */
+    /** Shift-presses the lowest strip at a frame. */
     private void select(long frame) {
         double frames = (d.window.time().getWidth() - 24) / d.window.session().project().frames();
         double x = 12 + (frame + 0.5) * frames;
@@ -345,7 +345,7 @@ class ShotWindowTest {
         assertThat(shots().getLast().start()).isEqualTo(200);
     }
 
-    /** With the shortcut key held. */
+    /** Sends a mouse event with the shortcut key held. */
     private void held(EventType<MouseEvent> kind, double x, double y) {
         Mouse.fire(d.window.time(), kind, x, y, false, true);
     }

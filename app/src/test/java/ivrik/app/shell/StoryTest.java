@@ -26,7 +26,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** The whole story, by hand: import, nudge, keyframe, jitter, play, compare, export, save, reopen, undo. */
+/** A whole session: import, nudge, keyframe, jitter, play, compare, export, save, reopen, undo. */
 class StoryTest {
     private static final Path DEMO = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
 
@@ -72,7 +72,9 @@ class StoryTest {
         }
     }
 
-    /** One key press moves the picture; Shift moves ten, Alt a tenth; a number chooses the channel. */
+    /**
+     * One arrow press shifts by a pixel, with Shift by ten, with Alt by a tenth; a digit selects the channel.
+     */
     private void nudge(Driver d) {
         d.key(KeyCode.RIGHT);
         d.settle();

@@ -163,7 +163,7 @@ class TakeWindowTest extends OneFrame {
     }
 
     /**
-     * A look saved from the demo, applied to another clip: three takes, two of them compared, marked,
+     * A look saved from the demo and applied to another clip gives three takes; two are compared, marked,
      * exported and packaged.
      */
     @Test
@@ -265,7 +265,7 @@ class TakeWindowTest extends OneFrame {
                 .toList();
     }
 
-    /** As it leaves to a file of 8 bit. */
+    /** The code of a value in an 8-bit file. */
     private static int code(float value) {
         return Math.clamp(Math.round(value * 255), 0, 255);
     }

@@ -36,7 +36,7 @@ import java.util.TreeSet;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 
-/** What is written in the window: every control says what it is for, and no word is cut to nothing. */
+/** Every control has an explanation, and no text of the window is cut off or overlaps another. */
 class TextFitsTest extends InAWindow {
 
     private static void each(Node node, Consumer<Node> what) {
@@ -106,22 +106,22 @@ class TextFitsTest extends InAWindow {
                 });
     }
 
-    /** What is found by looking at each thing in the window. */
+    /** Collects the faults of every visible node. */
     private Set<String> found(BiConsumer<Node, Set<String>> look) {
         return Driver.on(
                 () -> {
                     d.root().applyCss();
-                    ((Parent) d.root()).layout(); // what has just been worked out too
+                    ((Parent) d.root()).layout(); // includes the layout of controls built just now
                     Set<String> found = new TreeSet<>();
                     each(d.root(), node -> look.accept(node, found));
                     return found;
                 });
     }
 
-    /** A size of the window, and of its type in per cent. */
+    /** A window size in pixels and a text size in per cent. */
     private record Room(int width, int height, int text) {}
 
-    /** From a small window to a large one with type of twice the size. */
+    /** From a small window to a large window with text of twice the size. */
     @Test
     void noWordIsCutToNothingOrLiesOverAnother() throws IOException {
         Driver.run(() -> d.resize(1000, 700));
@@ -166,7 +166,7 @@ class TextFitsTest extends InAWindow {
         assertThat(cut).isEmpty();
     }
 
-    /** Words beside each other of which one lies over the other. */
+    /** Texts that overlap a neighbour. */
     private Set<String> overlapping(String where) {
         return found(
                 (node, found) -> {
@@ -204,7 +204,7 @@ class TextFitsTest extends InAWindow {
         return found;
     }
 
-    /** The controls of four channels beside each other have room in the controls panel. */
+    /** The controls of four channels side by side fit the controls panel. */
     @Test
     void fourChannelsStayInTheControls() {
         d.importFile(Material.still(folder, "a.png", 0.3));
@@ -233,7 +233,7 @@ class TextFitsTest extends InAWindow {
         }
     }
 
-    /** Words of which hardly anything is left. */
+    /** Texts cut to almost nothing. */
     private Set<String> cut(String where) {
         return found(
                 (node, cut) -> {

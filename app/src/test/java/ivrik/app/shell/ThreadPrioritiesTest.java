@@ -16,7 +16,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.stream.Stream;
 
-/** In a process of its own: a claim that has been made smaller stays so. */
+/** In its own process: a lowered thread priority stays lowered. */
 @EnabledOnOs(OS.LINUX)
 class ThreadPrioritiesTest {
     private static final int AT_FIRST = ThreadPriorities.NICE_AT_FIRST;
@@ -53,7 +53,7 @@ class ThreadPrioritiesTest {
         assertThat(ThreadPriorities.COMPILER_NICE).isLessThan(LATER);
     }
 
-    /** Prints how far its threads give way, before and after the first picture. */
+    /** Prints the priorities of its threads before and after the first picture. */
     static final class Trial {
         private static final CountDownLatch END = new CountDownLatch(1);
 
@@ -73,7 +73,7 @@ class ThreadPrioritiesTest {
             ThreadPriorities.firstPictureIsThere();
             while (ThreadPriorities.nice(work.join()) != LATER
                     || ThreadPriorities.nice(begun.join()) != LATER) {
-                Thread.sleep(5); // its test ends if this never does
+                Thread.sleep(5); // ends the test if the condition never holds
             }
             System.out.println("then");
             print(work.join(), begun.join());

@@ -38,8 +38,8 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * Two shots that meet at a cut: a burst about it, a swipe across it, grain over both; then the burst is
- * widened, the first shot replaced, and what the window writes is what the command line renders.
+ * Two shots that meet at a cut, a burst at the cut, a swipe across it and grain over both; then the burst is
+ * widened and the first shot replaced. The window's export equals the render of the command line.
  */
 class TimeStoryTest {
     private static final Path DEMO =
@@ -70,7 +70,7 @@ class TimeStoryTest {
         assertSameRendering(project, shown, ABOUT_THE_CUT);
     }
 
-    /** The command line's frames of a project are those that the window wrote. */
+    /** Asserts that the command line renders the frames that the window exported. */
     private void assertSameRendering(Path project, Path shown, FrameRange range)
             throws IOException {
         Path rendered = folder.resolve("rendered.mkv");
@@ -160,7 +160,9 @@ class TimeStoryTest {
         d.settle();
     }
 
-    /** A clip of the demo with all its frames, for it is time that is looked at, at a fraction of its size. */
+    /**
+     * A clip of the demo with all frames at a fraction of its size, because the test is about time.
+     */
     private Path small(String name) {
         Path file = folder.resolve(name + ".mkv");
         try (MovieReader movie = new MovieReader(DEMO.resolve(name + ".webm"), Workers.shared());
@@ -192,7 +194,7 @@ class TimeStoryTest {
         Driver.run(() -> d.window.steps().add(new TiledScroll()));
         for (int channel = 1; channel <= 3; channel++) {
             d.key(KeyCode.getKeyCode(Integer.toString(channel)));
-            d.key(KeyCode.BACK_SPACE); // lies where it lay, until the burst moves it
+            d.key(KeyCode.BACK_SPACE); // the burst moves the keyframe from its former frame
         }
         d.key(KeyCode.SHIFT, KeyCode.K);
         d.settle();

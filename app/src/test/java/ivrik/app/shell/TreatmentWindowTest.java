@@ -94,7 +94,10 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(settings(1, 1).value("radius").rest()).isEqualTo(7.5);
     }
 
-    /** The control at once; what is below it when nothing else is asked for, so that keys are heard meanwhile. */
+    /**
+     * The first control appears at once; the rest of the panel is built while the window is idle, so that
+     * keys are answered.
+     */
     @Test
     void theFirstControlsPanelOfATreatmentIsMadePieceByPiece() {
         add(new LensDistortion());
@@ -161,7 +164,7 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(wide).as("it is broken into lines").isLessThan(room);
     }
 
-    /** The channel's picture alone follows the number keys. */
+    /** With the channel view on, digits switch the channel that is shown. */
     @Test
     void channelsAreFlickedThroughOnTheNumberKeys() {
         Driver.run(() -> d.window.view().paneA.set(Show.CHANNEL_GREY));
@@ -185,7 +188,7 @@ class TreatmentWindowTest extends OneFrame {
                                         "no picture", l -> l.withStep(1, s -> s.withPicture(""))));
         d.settle();
         assertThat(Driver.on(() -> d.window.view().notice.get()))
-                .isEmpty(); // the picture is gone: that is seen
+                .isEmpty(); // the picture was closed
         set(1, 0, "amount", 0);
         set(1, 0, "compensation", 40);
         d.settle();
@@ -193,7 +196,9 @@ class TreatmentWindowTest extends OneFrame {
                 .isEqualTo("No visible effect: the amount of Screen pattern in Red is 0");
     }
 
-    /** To make and style a controls panel takes the interface thread longer than any other answer. */
+    /**
+     * Building a controls panel is the longest task of the interface thread, so panels are kept and reused.
+     */
     @Test
     void theControlsPanelOfATreatmentComesBackAsItIsAndSaysWhatHoldsThen() {
         add(new LensDistortion());
@@ -208,7 +213,7 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(settings(1, 1).value("k0").rest()).isEqualTo(0.5);
     }
 
-    /** Files may call their steps by any name. */
+    /** Step ids of files are arbitrary, so two treatments may share an id. */
     @Test
     void anotherTreatmentByTheSameNameHasItsOwnControlsPanel() {
         only(Step.atRest("one", new LensDistortion(), 3));

@@ -11,9 +11,9 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.locks.LockSupport;
 
 /**
- * How long the interface thread lets others wait: a thread asks it for an answer without pause. How long that takes
- * is how long a hand waits; how much of a processor the interface thread had meanwhile is how long it worked at a
- * stretch. The rest is the collector, the thread that draws, and others that had the processor.
+ * Measures how long the interface thread keeps others waiting. A thread requests an answer repeatedly. The
+ * time to the answer is the wait of a user; the processor time of the interface thread in between is its work
+ * at a stretch. The rest is the garbage collector, the render thread and other processes.
  */
 final class Waits implements AutoCloseable {
     private final ThreadMXBean threads = ManagementFactory.getThreadMXBean();
@@ -40,11 +40,11 @@ final class Waits implements AutoCloseable {
                 LockSupport.parkNanos(500_000);
             }
         } catch (InterruptedException e) {
-            return; // closed
+            return; // the meter was closed
         }
     }
 
-    /** Forgets all measurements so far. */
+    /** Discards all measurements so far. */
     void anew() {
         answers.clear();
         works.clear();

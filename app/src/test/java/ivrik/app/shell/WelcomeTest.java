@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
 
-/** The welcome is there while there is nothing else. */
+/** The welcome shows while the project is empty. */
 class WelcomeTest extends InAWindow {
     @Test
     void theWelcomeDoesNotFlashBeforeAProjectThatIsBeingOpened() {

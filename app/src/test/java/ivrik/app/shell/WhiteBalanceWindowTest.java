@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 
 import java.nio.file.Path;
 
-/** What is pressed and should be neutral grey is made grey, before everything else. */
+/** A press on a grey object balances the picture before every other treatment. */
 class WhiteBalanceWindowTest extends InAWindow {
     private void bring(double r, double g, double b) {
         Path file = folder.resolve("tinted.png");

@@ -239,10 +239,11 @@ class WindowTest {
         NumberField dial = (NumberField) d.find("#dial-red-x");
         d.settle();
         assertThat(d.text("#register"))
-                .startsWith("differs by up to"); // as it is shown in the tray
+                .startsWith("differs by up to"); // the text as the tray shows it
         Driver.run(() -> d.window.session().editLook("Rest", l -> BuiltInLooks.named("rgb-split")));
         d.settle();
-        assertThat(d.text("#register")).isEqualTo("exact"); // the title is not there yet
+        assertThat(d.text("#register"))
+                .isEqualTo("exact"); // the layer of the title has no picture yet
         Driver.run(dial::requestFocus);
         d.key(KeyCode.ENTER);
         d.type("6");

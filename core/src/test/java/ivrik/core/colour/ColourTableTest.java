@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 
-/** Tables read from their texts and looked up, against the definitions. */
+/** Tables parsed from text and looked up, against the definitions. */
 class ColourTableTest {
     private static final int POINTS = 5;
 
@@ -44,8 +44,8 @@ class ColourTableTest {
     }
 
     /**
-     * Tetrahedral interpolation by barycentric coordinates: the corners follow from the lowest one along one
-     * axis after another, the axis with the largest share first.
+     * Tetrahedral interpolation in barycentric coordinates: the corners follow from the lowest corner along
+     * one axis after another, largest fraction first.
      */
     private static double[] byTetrahedra(double[][] lattice, double[] place) {
         int[] low = new int[3];

@@ -24,7 +24,7 @@ class SrgbCurveTest {
         return l <= 0.0031308 ? l * 12.92 : 1.055 * Math.pow(l, 1 / 2.4) - 0.055;
     }
 
-    /** A million values, evenly and towards black. */
+    /** A million values, evenly spaced and denser towards black. */
     @Test
     void bothDirectionsAreTheFunction() {
         int n = 1 << 20;
@@ -47,7 +47,7 @@ class SrgbCurveTest {
         assertThat(worstBack).isLessThan(CLOSE);
     }
 
-    /** Up to where the polynomials are used, and beyond; what is negative is mirrored. */
+    /** Within the range of the polynomials and above it; negative values are mirrored. */
     @Test
     void whatIsBrighterThanWhiteOrNegativeIsTheFunctionToo() {
         int n = 200_000;
@@ -89,7 +89,7 @@ class SrgbCurveTest {
         }
     }
 
-    /** Whichever other values lie beside it, and wherever in the row. */
+    /** The result is independent of the neighbours and of the position in the row. */
     @Test
     void aValueIsTheSameInAVectorAndByItself() {
         Random random = new Random(8);
@@ -115,7 +115,7 @@ class SrgbCurveTest {
         }
     }
 
-    /** Signs of zero too. */
+    /** Includes the sign of zero. */
     @Test
     void aRowAndAValueByItselfGiveTheSameBits() {
         float[] values = new float[256];
@@ -135,7 +135,7 @@ class SrgbCurveTest {
         }
     }
 
-    /** Java puts what is called often, and is no longer than this, into what calls it. */
+    /** HotSpot inlines hot methods up to this size into their callers. */
     @Test
     void theMethodsForRowsStayMethodsOfTheirOwn() throws IOException {
         int longestPutIn = 325;

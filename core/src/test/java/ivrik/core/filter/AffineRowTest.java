@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 import java.util.List;
 
-/** Rows under mappings that are close to a shift, or not, against each place by itself. */
+/** Rows under mappings close to a shift, and far from one, against positions sampled one by one. */
 class AffineRowTest {
     private static final int W = 131;
     private static final int H = 37;

@@ -16,7 +16,7 @@ import net.jqwik.api.constraints.DoubleRange;
 
 import org.junit.jupiter.api.Test;
 
-/** Rows sampled across and then down are to the bit what samples taken one by one are. */
+/** Rows sampled across and then down equal samples taken one by one, to the bit. */
 class AxisAlignedResampleTest {
     private final Plane in = Pictured.smooth(53, 31, 0.7).crop(new Region(2, 1, 49, 29));
 

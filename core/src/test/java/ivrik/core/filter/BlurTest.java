@@ -22,7 +22,7 @@ import java.util.function.Function;
 class BlurTest {
     private static final Workers WORKERS = Workers.shared();
 
-    /** Black and white only: the hardest picture for a truncated kernel. */
+    /** Black and white only: the worst case for a truncated kernel. */
     private static Plane hard(int width, int height) {
         Random random = new Random(5);
         float[] samples = new float[width * height];
@@ -116,7 +116,7 @@ class BlurTest {
         }
     }
 
-    /** How much of a sample lies in a window about 0. */
+    /** The overlap of pixel {@code i} with a window centred at 0. */
     private static double share(int i, double width) {
         return Math.clamp(width / 2 + 0.5 - Math.abs(i), 0, 1);
     }
@@ -141,7 +141,7 @@ class BlurTest {
         assertThat(sum).isCloseTo(1, within(1e-5));
     }
 
-    /** How much of a pixel lies in a disc, by counting many points of it. */
+    /** The overlap of a pixel with a disc, by counting many points. */
     private static double counted(int x, int y, double radius) {
         int n = 400;
         int in = 0;

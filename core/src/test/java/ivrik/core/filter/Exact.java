@@ -4,18 +4,18 @@ import ivrik.core.picture.Plane;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
 
-/** Filters by their definition, in double precision, slowly. */
+/** Filters by definition in double precision; slow. */
 public final class Exact {
     private Exact() {}
 
-    /** A sample, which may lie outside. */
+    /** A sample, inside or outside the plane. */
     static double at(Plane in, int x, int y, EdgeFill fill) {
         int i = fill.inside(x, in.width());
         int j = fill.inside(y, in.height());
         return i < 0 || j < 0 ? 0 : in.at(i, j);
     }
 
-    /** The sampled, normalised Gaussian far out to its tails, one direction after the other. */
+    /** The sampled, normalised Gaussian out to its tails, one direction after the other. */
     static double[][] gaussian(Plane in, double sigmaX, double sigmaY, EdgeFill fill) {
         int w = in.width();
         int h = in.height();
@@ -56,7 +56,7 @@ public final class Exact {
         return w;
     }
 
-    /** The kernel of a sampler by its textbook formula, at a distance. */
+    /** The kernel of a sampler at a distance, by its textbook formula. */
     public static double kernel(Sampler sampler, double d) {
         return switch (sampler) {
             case LINEAR -> Math.max(0, 1 - d);

@@ -16,13 +16,15 @@ import org.junit.jupiter.params.provider.EnumSource;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 
-/** What is done to rows as they are made is what is done to the plane of them, to the last bit. */
+/** A filter of computed rows equals the filter of their plane, to the last bit. */
 class LazyRowsTest {
     private static final Workers WORKERS = Workers.shared();
 
     private final AtomicInteger made = new AtomicInteger();
 
-    /** Of an even and of an odd number of rows to a coarse one, in a plane that is lower than the blur is wide too. */
+    /**
+     * An even and an odd number of rows per coarse row; some planes are lower than the blur is wide.
+     */
     @ParameterizedTest
     @CsvSource({"6, 45", "8, 45", "11, 100", "20, 131", "20, 3", "80, 45"})
     void aLargeBlur(double sigma, int height) {
@@ -53,7 +55,7 @@ class LazyRowsTest {
         }
     }
 
-    /** In bands, each of which makes those about its ends for itself. */
+    /** Bands compute the rows around their borders independently. */
     @ParameterizedTest
     @CsvSource({"LINEAR, 2", "CUBIC, 4", "LANCZOS, 6"})
     void aTranslationMakesEachRowOnceInABand(Sampler sampler, int taps) {

@@ -52,7 +52,10 @@ class NoiseTest {
         return sum / plane.data().length;
     }
 
-    /** With n independent grains the mean of squares is known to within 3 root(2/n). */
+    /**
+     * For n independent grains the mean square has a relative standard error of sqrt(2/n); the tolerance is
+     * three of them.
+     */
     @ParameterizedTest
     @ValueSource(doubles = {0.5, 1, 1.3, 2, 3, 4, 5.5, 9, 20})
     void itsMeanIsZeroAndItsVarianceOne(double grain) {
@@ -98,7 +101,7 @@ class NoiseTest {
         }
     }
 
-    /** Of a normal distribution the fourth moment is 3, of an even one 1.8. */
+    /** The fourth moment of a normal distribution is 3, of a uniform one 1.8. */
     @ParameterizedTest
     @EnumSource(Spread.class)
     void itIsSpreadAsAsked(Spread spread) {

@@ -36,7 +36,7 @@ class OrderedFloatsTest {
         return values;
     }
 
-    /** Of both signs, with values that stand several times. */
+    /** Values of both signs, some repeated. */
     private static Plane picture(int width, int height, long seed) {
         Plane in = Pictured.noise(width, height, seed);
         for (int i = 0; i < in.data().length; i++) {
@@ -135,7 +135,7 @@ class OrderedFloatsTest {
         assertThat(Convolution.spaced(weights, 1)).containsExactly(weights);
     }
 
-    /** The sum of the weights times a power of their distance to the right of the middle. */
+    /** The sum of the weights times a power of their distance right of the middle. */
     private static double moment(float[] weights, int power) {
         int side = (int) Math.sqrt(weights.length);
         double sum = 0;

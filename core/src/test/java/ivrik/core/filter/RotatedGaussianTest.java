@@ -13,13 +13,16 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 import java.util.Random;
 
-/** Against the convolution by the sampled, normalised kernel of two dimensions, in double precision. */
+/** Against the convolution with the sampled, normalised 2D kernel in double precision. */
 class RotatedGaussianTest {
     private static final Workers WORKERS = Workers.shared();
     private static final int WIDTH = 61;
     private static final int HEIGHT = 49;
 
-    /** Of the rows, for the sums in double precision take long; the first and the last are among them. */
+    /**
+     * The step between the rows that are checked, because the exact sums are slow; the first and last row are
+     * included.
+     */
     private static final int EVERY = 4;
 
     private static Plane hard() {
@@ -90,7 +93,7 @@ class RotatedGaussianTest {
         }
     }
 
-    /** The fault that was: every second pixel about a point of light stayed dark. */
+    /** A former fault: every second pixel around a point of light stayed dark. */
     @Test
     void aPointOfLightAt45DegreesHasNoHoles() {
         Plane point = Plane.of(61, 61);

@@ -20,7 +20,8 @@ class ScalarOrVectorTest {
                         races::incrementAndGet,
                         () -> {
                             vectorsRan.countDown();
-                            LockSupport.parkNanos(20_000_000); // slower, so they never win
+                            LockSupport.parkNanos(
+                                    20_000_000); // delays this candidate, so that it never wins
                         });
         assertThat(quicker.takesVectors(60)).isFalse();
         assertThat(races).as("not enough has been done").hasValue(0);

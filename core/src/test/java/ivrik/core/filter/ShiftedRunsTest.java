@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 import java.util.Random;
 
-/** Runs that are shifted as one, against each place sampled by itself from the definition. */
+/** Runs with one common shift, against positions sampled one by one by definition. */
 class ShiftedRunsTest {
     private static final int W = 83;
     private static final int H = 21;
@@ -22,7 +22,7 @@ class ShiftedRunsTest {
     private final double[] x = new double[W];
     private final double[] y = new double[W];
 
-    /** Runs of uneven length, each from elsewhere, some of them from outside. */
+    /** Fills runs of random length and shift; some lie outside the plane. */
     private void places(int row, long seed, int shortest) {
         Random random = new Random(seed);
         int i = 0;
@@ -77,7 +77,7 @@ class ShiftedRunsTest {
         }
     }
 
-    /** So that a picture stays what it is, whether its places happen to lie in runs or not. */
+    /** A picture must not depend on whether positions happen to form runs. */
     @ParameterizedTest
     @EnumSource
     void isToTheBitWhatPlacesOneByOneAre(Sampler sampler) {
@@ -107,7 +107,7 @@ class ShiftedRunsTest {
         assertThat(out[60]).isEqualTo(in.at(67, 4));
     }
 
-    /** They are left to those who read each place by itself. */
+    /** Scattered positions are left to the general sampler. */
     @Test
     void placesThatLieAsTheyLikeAreRefused() {
         for (int i = 0; i < W; i++) {

@@ -26,7 +26,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
-/** Machines differ in how long their vectors are; pictures do not. */
+/** Pictures are independent of the vector length of the machine. */
 class VectorLengthTest {
     private static final Workers WORKERS = new Workers(1);
 
@@ -50,7 +50,7 @@ class VectorLengthTest {
         assertThat(said.lines().skip(1)).containsExactlyElementsOf(results().toList());
     }
 
-    /** Says what comes out, for a machine with other vectors to compare. */
+    /** Prints the results, for comparison with a machine of another vector length. */
     public static void main(String[] args) {
         System.out.println("vectors of " + FloatVector.SPECIES_PREFERRED.vectorByteSize());
         results().forEach(System.out::println);

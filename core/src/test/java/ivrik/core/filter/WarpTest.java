@@ -74,7 +74,7 @@ class WarpTest {
         assertThat(lens.places(5, new SplitPositions(640), 640)).isFalse();
     }
 
-    /** Where a lens folds, what lies beyond is taken from the turn, in both. */
+    /** Beyond the fold of a lens both clamp to the turning point. */
     @Property(tries = 500)
     void theOutlineOfALensIsTheLens(
             @ForAll @DoubleRange(min = -0.5, max = 0.5) double k0,
@@ -190,7 +190,7 @@ class WarpTest {
         }
     }
 
-    /** Pins that are all turned by one angle turn the whole picture, in every kind. */
+    /** Pins with one common angle rotate the whole picture, for every kind. */
     @ParameterizedTest
     @EnumSource(Kind.class)
     void pinsThatTurnTogetherTurnThePicture(Kind kind) {

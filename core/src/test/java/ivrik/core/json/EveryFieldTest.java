@@ -18,7 +18,9 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 
-/** A project that uses everything, one field of it wrong at a time: each is told, whichever it is. */
+/**
+ * A project with every feature, with one field wrong at a time: the reader reports each fault and its place.
+ */
 class EveryFieldTest {
     private static final ObjectMapper MAPPER = new ObjectMapper();
 
@@ -32,7 +34,7 @@ class EveryFieldTest {
         }
     }
 
-    /** One change of a tree, and its undoing. */
+    /** A change of a tree, and its reversal. */
     private record Change(String where, Runnable done, Runnable undone) {}
 
     private static void changes(
@@ -74,7 +76,7 @@ class EveryFieldTest {
         }
     }
 
-    /** Where something wrong is taken without a word. */
+    /** The places where the reader accepts a wrong value silently. */
     private List<String> untold(Predicate<JsonNode> which, Function<JsonNode, JsonNode> wrong) {
         List<Change> all = new ArrayList<>();
         changes(whole, "", which, wrong, all);
@@ -83,7 +85,7 @@ class EveryFieldTest {
         Set<String> kinds = new HashSet<>();
         for (Change change : all) {
             if (!kinds.add(change.where.replaceAll("/\\d+", "/*"))) {
-                continue; // one of each kind
+                continue; // one of each kind is enough
             }
             change.done.run();
             try {

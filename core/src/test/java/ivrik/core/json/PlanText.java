@@ -20,7 +20,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 
-/** Plans as text, every number in full, so that those of an older Ivrik can be compared. */
+/** Plans as text with every number in full, for comparison with plans of older versions. */
 final class PlanText {
     private final StringBuilder text = new StringBuilder();
 

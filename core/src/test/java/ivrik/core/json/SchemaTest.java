@@ -40,8 +40,8 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * The published schemas say what is written, and offer what there is. What they say of each treatment is
- * made from its description: {@code -Divrik.docs=write} writes it again.
+ * The published schemas accept the files that Ivrik writes and list every treatment.
+ * {@code -Divrik.docs=write} regenerates the treatments from their descriptions.
  */
 class SchemaTest {
     private static final ObjectMapper MAPPER = new ObjectMapper();
@@ -185,7 +185,7 @@ class SchemaTest {
         assertThat(faults("project.schema.json", saved)).isEmpty();
     }
 
-    /** What the reader tells, the schema finds as well. */
+    /** The schema finds the faults that the reader finds. */
     @ParameterizedTest
     @CsvSource({
         "'\"x\" : 0.0', '\"x\" : 50000.0', 'outside -20000 to 20000'",

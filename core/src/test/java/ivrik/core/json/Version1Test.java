@@ -24,10 +24,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 
-/**
- * Files that version 1 wrote, with the plans and the pixels that it made of them: they open now and give
- * the same.
- */
+/** Files written by version 1 open and give the plans and pixels of version 1. */
 class Version1Test {
     static String resource(String name) {
         try (InputStream in = Version1Test.class.getResourceAsStream("version1/" + name)) {
@@ -92,7 +89,7 @@ class Version1Test {
                                         .isEqualTo(Long.parseUnsignedLong(line[1], 16)));
     }
 
-    /** The pictures of the corpus, 96 by 64. */
+    /** A picture of the corpus, 96x64. */
     private static Plane plane(long frame, int channel) {
         float[] v = new float[96 * 64];
         for (int i = 0; i < v.length; i++) {
@@ -102,7 +99,7 @@ class Version1Test {
         return Plane.of(96, 64, v);
     }
 
-    /** FNV-1a, over the bits of all samples. */
+    /** FNV-1a over the bits of all samples. */
     private static long fingerprint(Frame frame) {
         long hash = 0xcbf29ce484222325L;
         for (Plane plane : frame.colour()) {

@@ -55,7 +55,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Everything that layers, channels and looks can say, written and read again. */
+/** Every feature of layers, channels and looks, written and read again. */
 class WholeProjectTest {
     private static final Size SIZE = new Size(640, 360);
     private static final Value MOVING =

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 
 import java.util.List;
 
-/** Values put on dials and taken off them: the picture stays as it is. */
+/** Values assigned to dials and removed from them leave the picture unchanged. */
 class DialEditsTest {
     private static final Target RED = new OfChannel("shift-1", 0, "x");
     private static final Target GREEN = new OfChannel("shift-1", 1, "x");

@@ -18,11 +18,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 import java.util.List;
 
-/** Treatments, movement, finish and dials of one look put into another. */
+/** Treatments, movement, finish and dials of one look copied into another. */
 class LookPartsTest {
     private static final Value MOVING = Value.of(2).with(new Keyframe(4, 9, Ease.LINEAR));
 
-    /** Shift, blur, and a finish; its shift moves; a dial for the blur and one for the finish. */
+    /** A moving shift, a blur and a finish; one dial drives the blur, one the finish. */
     private static Look from() {
         Look look =
                 Look.atRest(
@@ -55,7 +55,7 @@ class LookPartsTest {
         return new Dial(name, name, "", 0, 100, 0, Value.ZERO, List.of(new Dial.Link(target, 1)));
     }
 
-    /** Another shift first, in four inks. */
+    /** Begins with another shift, in four inks. */
     private static Look inks() {
         return Look.atRest("inks", Separations.named("cmyk"), new Shift(), new Saturation());
     }

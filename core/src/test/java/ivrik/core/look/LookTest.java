@@ -67,7 +67,7 @@ class LookTest {
     @ParameterizedTest
     @CsvSource({"0, 0", "2, 0", "3, 1.5625", "4, 5", "5, 8.4375", "6, 10", "9, 10"})
     void aBentLinkAddsOnItsPartOfTheDial(double at, double added) {
-        // From 2 to 6, 2.5 a unit: 10 in all; the smooth ease is 3 s^2 - 2 s^3 of the way.
+        // From 2 to 6 at 2.5 per unit: 10 in all; the smooth ease is 3 s^2 - 2 s^3.
         Dial.Response response = new Dial.Response(2, 6, Ease.SMOOTH);
         Dial.Link link = new Dial.Link(new Target.OfOpacity(), 2.5, null, response);
         assertThat(link.added(at, 0)).isCloseTo(added, within(1e-6));

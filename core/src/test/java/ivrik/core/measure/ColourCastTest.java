@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 
 import java.util.Random;
 
-/** The averages of the zones, and what brings them back, added up by hand. */
+/** The averages of the zones and their correction, computed by hand. */
 class ColourCastTest {
     private static final int N = 5000;
 
@@ -31,7 +31,7 @@ class ColourCastTest {
         return 0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2];
     }
 
-    /** Triangular weights around black, middle grey and white. */
+    /** Triangular weights around black, mid grey and white. */
     private static double[] hats(double luma) {
         return new double[] {
             Math.max(0, 1 - 2 * luma), 1 - Math.abs(2 * luma - 1), Math.max(0, 2 * luma - 1)

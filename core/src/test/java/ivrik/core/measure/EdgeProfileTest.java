@@ -14,7 +14,7 @@ import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 class EdgeProfileTest {
-    /** A soft edge, as a lens gives it, whose middle is at a place. */
+    /** A soft edge with its middle at a position, as a lens gives. */
     private static Plane edge(double at, boolean across) {
         float[] samples = new float[60 * 40];
         for (int y = 0; y < 40; y++) {

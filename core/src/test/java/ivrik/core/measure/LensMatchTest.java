@@ -13,19 +13,19 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 import java.util.Random;
 
-/** A lens of known coefficients, drawn into pictures by formula, is found again. */
+/** A lens of known coefficients, rendered into pictures by formula, is measured. */
 class LensMatchTest {
     private static final int W = 480;
     private static final int H = 270;
     private static final double HALF = Math.hypot(W, H) / 2;
 
-    /** Soft discs at random, seen through a lens: a place shows what lies where it comes from. */
+    /** Random soft discs seen through a lens: each output position shows its source position. */
     private static Plane scene(double k0, double k1, double gain, double noise, long seed) {
         return scene(1, k0, k1, gain, noise, seed);
     }
 
     /**
-     * @param times how much larger in both directions, with edges as soft as ever
+     * @param times the enlargement in both directions; edges stay equally soft
      */
     private static Plane scene(
             int times, double k0, double k1, double gain, double noise, long seed) {
@@ -63,7 +63,7 @@ class LensMatchTest {
         return plane;
     }
 
-    /** What the source's radius is of one at {@code r}, by Newton's method. */
+    /** The source radius of an output radius {@code r}, by Newton's method. */
     private static double back(double r, double k0, double k1) {
         double s = r;
         for (int i = 0; i < 20; i++) {
@@ -95,7 +95,7 @@ class LensMatchTest {
         }
     }
 
-    /** Twenty times as wide as a lens parts them, it is still found, and not taken for something near. */
+    /** A displacement of twenty edge widths is found and not mistaken for a smaller one. */
     @Test
     void wideDisplacementsAreFoundToo() {
         double k0 = 0.03;

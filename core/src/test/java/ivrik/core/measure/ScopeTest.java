@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import java.util.Arrays;
 import java.util.Random;
 
-/** Instruments against counting pixel by pixel. */
+/** Scopes against a count pixel by pixel. */
 class ScopeTest {
     private static final Size SIZE = new Size(37, 23);
     private static final Region PART = new Region(5, 4, 20, 11);
@@ -46,7 +46,7 @@ class ScopeTest {
         assertThat(all.count()).isEqualTo(37 * 23);
     }
 
-    /** The columns of the picture fall into those of the waveform from left to right. */
+    /** Picture columns map to waveform columns from left to right. */
     @Test
     void theWaveformIsTheCountInEachColumnOfThePart() {
         int[] plain = new int[7 * 256];

@@ -35,7 +35,7 @@ class JitterTest {
         assertThat(sum / 2000).isCloseTo(0, within(0.5));
     }
 
-    /** The mean square of the change from frame to frame, for equal amplitudes. */
+    /** The mean square change from frame to frame, for equal amplitudes. */
     private static double roughness(Jitter jitter) {
         double sum = 0;
         for (int f = 0; f < 4000; f++) {
@@ -49,7 +49,8 @@ class JitterTest {
     void octavesAddFinerMovementWithinTheAmplitude() {
         Jitter one = new Jitter(Value.of(6), 0.5, Jitter.Kind.SMOOTH, 4);
         Jitter four = one.withOctaves(4);
-        // each octave changes as fast as the first; all are scaled to the amplitude of one
+        // each octave changes as fast as the first; the sum is scaled to the amplitude of one
+        // octave
         double amplitude = 1 + 0.5 + 0.25 + 0.125;
         assertThat(roughness(four) / roughness(one))
                 .isCloseTo(4 / (amplitude * amplitude), within(0.2));

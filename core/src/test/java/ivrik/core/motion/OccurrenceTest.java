@@ -18,7 +18,7 @@ class OccurrenceTest {
         return Occurrence.at(anchor, envelope, repeat, instant);
     }
 
-    /** The frames below 200 in which something moves. */
+    /** The frames below 200 with movement. */
     private static List<Long> moving(Anchor anchor, Envelope envelope, Repeat repeat) {
         return LongStream.range(0, 200)
                 .filter(f -> at(anchor, envelope, repeat, f).share() != 0)
@@ -46,7 +46,7 @@ class OccurrenceTest {
 
     @Test
     void beatsFallOnTheNearestFrame() {
-        // 70 a minute at 24 fps: every 20.571 frames
+        // 70 per minute at 24 fps: every 20.571 frames
         assertThat(moving(new Anchor.AtFrame(0), ONE, new Repeat(70, true, 0)))
                 .containsExactly(0L, 21L, 41L, 62L, 82L, 103L, 123L, 144L, 165L, 185L);
     }

@@ -48,7 +48,7 @@ class ColourRowsTest {
         return Arrays.copyOfRange(plane.data(), plane.row(y), plane.row(y) + WIDTH);
     }
 
-    /** A channel that was made with some effort is not to be made again by each that wants it. */
+    /** A channel that is expensive to compute must not be computed again for each consumer. */
     @Test
     void channelsAreThereByThemselvesOnlyIfAllOfThemAreJustRead() {
         assertThat(Made.stored(planes, made).channels()).isPresent();

@@ -66,7 +66,7 @@ class PlaneArithmeticTest {
     @ParameterizedTest
     @EnumSource
     void transferFunctionsGoThereAndBackAlsoBelowBlackAndAboveWhite(Transfer transfer) {
-        // The constants of the standards are rounded; the darkest code of PQ is not zero.
+        // The standards print rounded constants; the darkest code of PQ is not zero.
         double exact = transfer == Transfer.PQ || transfer == Transfer.HLG ? 1e-6 : 1e-9;
         for (double v = -0.5; v < 2; v += 0.01) {
             assertThat(transfer.fromLinear(transfer.toLinear(v))).isCloseTo(v, within(exact));
@@ -76,7 +76,7 @@ class PlaneArithmeticTest {
         assertThat(transfer.toLinear(1)).isCloseTo(peak, within(1e-7 * peak));
     }
 
-    /** SMPTE ST 2084 and ITU-R BT.2408: 58 % of PQ is reference white, 75 % of HLG is it too. */
+    /** SMPTE ST 2084 and ITU-R BT.2408: reference white is 58 % of PQ and 75 % of HLG. */
     @Test
     void referenceWhiteLiesWhereTheReportsSay() {
         assertThat(Transfer.PQ.toLinear(0.5807)).isCloseTo(1, within(2e-3));

@@ -11,7 +11,9 @@ import java.util.Arrays;
 import java.util.Random;
 
 class RowArithmeticTest {
-    /** Every code, floats about every step from one code to the next, and what no code stands for. */
+    /**
+     * Every code, floats around every step between codes, and values outside the range of codes.
+     */
     private static float[] samples(Depth depth, int largest) {
         Random random = new Random(3);
         float[] samples = new float[4 * largest + 1000 + 7];
@@ -63,7 +65,9 @@ class RowArithmeticTest {
         assertThat(words).isEqualTo(wanted);
     }
 
-    /** By plain loops, in rows of which no vector, one or some fit in, each from a place of its own on. */
+    /**
+     * Against plain loops, at every offset, in rows shorter than a vector, of one vector, and of several.
+     */
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 7, 15, 16, 17, 33, 100})
     void sumsOfPairsLeaveWhatLiesBeyondTheirEnd(int n) {

@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 import java.util.List;
 import java.util.Optional;
 
-/** A sequence gets another rate or another length when it has something in it already. */
+/** A sequence with content gets another rate or length. */
 class RetimingTest {
     private static final Value MOVING =
             new Value(

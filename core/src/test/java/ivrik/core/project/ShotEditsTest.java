@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import java.util.List;
 import java.util.Optional;
 
-/** Three shots in a sequence of 24 fps: two of a movie of 24, one of a movie of 48. */
+/** Three shots in a sequence of 24 fps: two of a 24 fps movie, one of a 48 fps movie. */
 class ShotEditsTest {
     private static final Size SIZE = new Size(64, 36);
 
@@ -40,7 +40,7 @@ class ShotEditsTest {
 
     private static final ShotEdits SHOTS = new ShotEdits(PROJECT, LAYER);
 
-    /** What a layer shows at a frame: the source and its frame. */
+    /** The source and source frame that a layer shows at a frame. */
     private static String shown(Layer layer, long frame) {
         return layer.clipAt(frame)
                 .map(
@@ -79,7 +79,8 @@ class ShotEditsTest {
     void aMovedCutShowsTheSameOnBothSidesOfIt(@ForAll @IntRange(min = 2, max = 58) int cut) {
         Layer moved = SHOTS.beginning("b", cut);
         Clip b = moved.clips().get(1);
-        long to = Math.max(cut, 25); // its source has 30 frames before, 15 of the sequence
+        long to = Math.max(cut, 25); // its source has 30 earlier frames, which are 15 frames of the
+        // sequence
         assertThat(b.start()).isEqualTo(to);
         assertThat(moved.clips().get(0).end()).isEqualTo(to);
         assertSame(moved, 0, Math.min(to, 40));

@@ -20,7 +20,7 @@ class BlendTest {
     private final Workers workers = Workers.shared();
     private final Random random = new Random(7);
 
-    /** Colours in steps of 1/8, so that the limits of the formulas are among them. */
+    /** Colours in steps of 1/8, which include the limits of the formulas. */
     private float[] colours() {
         float[] samples = new float[PIXELS];
         for (int i = 0; i < PIXELS; i++) {
@@ -85,7 +85,7 @@ class BlendTest {
         }
     }
 
-    /** Whether a last bit of a colour can decide which of two quite different values comes out. */
+    /** Whether the last bit of a colour can decide between two very different values. */
     private static boolean jumps(Blend blend) {
         return switch (blend) {
             case COLOR_DODGE, COLOR_BURN, VIVID_LIGHT, DIVIDE, HUE, SATURATION -> true;

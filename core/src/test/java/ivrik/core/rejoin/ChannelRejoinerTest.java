@@ -80,7 +80,7 @@ class ChannelRejoinerTest {
     void aRecolouredInkMultipliesAsInkDoes() {
         List<ChannelPrint> prints = prints(Separations.named("cmy"));
         prints.set(2, with(prints.get(2), new Ink(1, 0.5f, 0), 1));
-        // yellow 0.7 of an orange: takes 0.7 * 0.5 of green and 0.7 of blue
+        // 0.7 of orange's yellow: removes 0.7 * 0.5 of green and 0.7 of blue
         assertThat(join("cmy", prints, Rejoin.EXACT, 0.9, 0.8, 0.3))
                 .containsExactly(new double[] {0.9, 0.8 * (1 - 0.7 * 0.5), 0.3}, within(1e-6));
     }

@@ -1,6 +1,6 @@
 package ivrik.core.rejoin;
 
-/** The blend modes as the standard writes them, one colour at a time, in double precision. */
+/** The blend modes as the standard defines them, one colour at a time, in double precision. */
 final class Standard {
     private Standard() {}
 
@@ -87,7 +87,7 @@ final class Standard {
         return out;
     }
 
-    /** SetSat by the standard's own way: the middle component is scaled between the others. */
+    /** SetSat as the standard defines it: the middle component is scaled between the others. */
     private static double[] setSat(double[] c, double s) {
         Integer[] rank = {0, 1, 2};
         java.util.Arrays.sort(rank, java.util.Comparator.comparingDouble(i -> c[i]));

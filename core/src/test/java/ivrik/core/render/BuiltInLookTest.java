@@ -29,7 +29,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** What holds for every look that comes with Ivrik. */
+/** Laws of every built-in look. */
 class BuiltInLookTest {
     private static final int W = 64;
     private static final int H = 36;
@@ -65,7 +65,7 @@ class BuiltInLookTest {
         }
     }
 
-    /** With all that its dials drive, which a reader refuses where it is not there. */
+    /** Includes every dial target, which a reader refuses if absent. */
     @ParameterizedTest
     @MethodSource("all")
     void itComesBackFromAFile(BuiltInLook each) {
@@ -115,7 +115,7 @@ class BuiltInLookTest {
         }
     }
 
-    /** Anywhere; of a very wide range mostly nearer to rest. */
+    /** A random dial value; wide ranges are drawn closer to rest. */
     private static double drawn(Dial dial, Random random) {
         double share = Math.pow(random.nextDouble(), dial.max() - dial.min() > 100 ? 4 : 1);
         double end = random.nextBoolean() ? dial.min() : dial.max();
@@ -138,7 +138,7 @@ class BuiltInLookTest {
         }
     }
 
-    /** A dim, even grey is one, whatever else is beside it. */
+    /** A scene that includes a dim, even grey. */
     private static Frame scene(int width, int height) {
         Plane[] planes = new Plane[3];
         for (int c = 0; c < 3; c++) {
@@ -160,9 +160,9 @@ class BuiltInLookTest {
     }
 
     /**
-     * A look of the same sequence at 3840 (where there is something fine), 1920, 1280 and 640 pixels across. All are reduced to one size that
-     * is coarser than grain, masks and lines, and then agree on the mean within a hundredth of full; screens,
-     * which keep light and not its codes, in linear light.
+     * A look on one scene at widths of 3840 (for looks with fine structure), 1920, 1280 and 640 px. All
+     * renders are reduced to a size coarser than grain, masks and lines; their means then agree within 1 % of
+     * full scale. Screens preserve light, so they are compared in linear light.
      */
     @ParameterizedTest
     @MethodSource("all")
@@ -188,7 +188,7 @@ class BuiltInLookTest {
         }
     }
 
-    /** The scene at each size that was asked for. */
+    /** The scene by size. */
     private static final Map<Size, Frame> SCENES = new ConcurrentHashMap<>();
 
     private static Frame rendered(Plan plan, double scale) {
@@ -208,7 +208,7 @@ class BuiltInLookTest {
         return Resample.to(seen, size, Workers.shared());
     }
 
-    /** IEC 61966-2-1. */
+    /** sRGB codes in linear light, by IEC 61966-2-1. */
     private static Plane light(Plane codes) {
         float[] light = new float[codes.width() * codes.height()];
         for (int i = 0; i < light.length; i++) {

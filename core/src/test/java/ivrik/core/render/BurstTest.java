@@ -33,7 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 
-/** Looks whose bursts move channels, seen in their pictures. */
+/** Pictures of looks whose bursts move channels. */
 class BurstTest {
     private static final int WIDTH = 24;
     private static final int HEIGHT = 10;

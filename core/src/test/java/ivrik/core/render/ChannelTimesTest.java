@@ -33,12 +33,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
-/** Channels with times of their own: late, late by another amount across the picture, with cuts of their own. */
+/**
+ * Channels with their own time: a delay, a delay that varies across the picture, their own cuts.
+ */
 class ChannelTimesTest {
     private static final int W = 20;
     private static final int H = 10;
 
-    /** Where the second shot takes over. */
+    /** The first frame of the second shot. */
     private static final long CUT = 20;
 
     private static Frame grey(double value) {
@@ -46,7 +48,7 @@ class ChannelTimesTest {
         return Frame.opaque(p, p, p);
     }
 
-    /** Frame n of the first source is a flat grey of n hundredths; the second is half a unit lighter. */
+    /** Frame n of the first source is grey of n hundredths; the second source is 0.5 lighter. */
     private final Renderer renderer =
             new Renderer(
                     (p, s) -> grey(p.frame() / 100.0 + (p.source().id().equals("b") ? 0.5 : 0)),
@@ -57,7 +59,7 @@ class ChannelTimesTest {
         return new Scene(grey(0)).project(look);
     }
 
-    /** The first shot shows frames 3 to 22 of its source, the second frames 5 on. */
+    /** The first shot shows frames 3 to 22 of its source, the second shot frames 5 on. */
     private static Project twoShots(Look look) {
         return project(look)
                 .withLayer(
@@ -84,11 +86,11 @@ class ChannelTimesTest {
 
     @ParameterizedTest
     @CsvSource({
-        // The first shot goes on with its own frames until the channel cuts.
+        // The first shot continues with its own frames until the channel cuts.
         "3, 19, 0.22",
         "3, 22, 0.25",
         "3, 23, 0.58",
-        // The second is seen before its first frame, and as its source goes on before that.
+        // The second shot starts before its first frame, with earlier frames of its source.
         "-3, 16, 0.19",
         "-3, 17, 0.52",
         "-8, 14, 0.50"
@@ -147,7 +149,7 @@ class ChannelTimesTest {
                                 s.withDelayFrames(Value.of(10))
                                         .withBy(SlitScan.By.PICTURE)
                                         .withPicture("b"));
-        // The other source is at 0.7 then: 7 frames behind.
+        // The other source is at 0.7 at this frame, 7 frames behind.
         assertThat(at(project(picture), 20, 0, 3)).isCloseTo(0.13f, within(1e-6f));
     }
 
@@ -268,7 +270,7 @@ class ChannelTimesTest {
     }
 
     /**
-     * A white flash at frame 10 fades in the channel with a trail: keep^k of it remains k frames later.
+     * A white flash at frame 10 decays in a channel with a trail: keep^k remains after k frames.
      */
     @ParameterizedTest
     @ValueSource(doubles = {80, 30})

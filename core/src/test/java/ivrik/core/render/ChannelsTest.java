@@ -35,7 +35,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Channels of every model in the renderer: proofs, coverage, other pictures and times, stacked looks. */
+/**
+ * Channels of every model in the renderer: proofs, coverage, channel pictures and times, stacked looks.
+ */
 class ChannelsTest {
     private static final int W = 24;
     private static final int H = 12;
@@ -94,7 +96,7 @@ class ChannelsTest {
                         Separations.named("primaries:ff5a28,28c878,4638ff,linear")));
     }
 
-    /** White, from columns 8 to 16 of rows 4 to 8, its left edge half covered. */
+    /** White in columns 8 to 16 of rows 4 to 8; the left edge is half covered. */
     private static Frame title() {
         Plane white = Plane.flat(W, H, 1);
         Plane cover = Plane.of(W, H);
@@ -126,7 +128,7 @@ class ChannelsTest {
             Frame here = Composite.of(backdrop, alone, Blend.NORMAL, 1, workers);
             for (int c = 0; c < 3; c++) {
                 for (int x = 0; x < W; x++) {
-                    // as an ordinary file with one alpha is laid over it
+                    // the composite of an ordinary file with a single alpha
                     float under = backdrop.colour().get(c).at(x, 5);
                     float elsewhere = colour.get(c).at(x, 5) + (1 - union.at(x, 5)) * under;
                     assertThat(here.colour().get(c).at(x, 5)).isCloseTo(elsewhere, within(1e-5f));
@@ -137,8 +139,8 @@ class ChannelsTest {
     }
 
     /**
-     * Channels composite with those of the background one by one: separated channels do not darken what is
-     * below.
+     * Channels composite with those of the background one by one, so separated channels do not darken the
+     * background.
      */
     @ParameterizedTest
     @MethodSource("linear")
@@ -169,7 +171,9 @@ class ChannelsTest {
                             new FrameCache(1 << 20));
             Frame out = renderer.render(both, 0);
             if (model.isChannels()
-                    || model instanceof CustomPrimaries) { // others have no colours of light
+                    || model
+                            instanceof
+                            CustomPrimaries) { // the other models have no additive primaries
                 for (int c = 0; c < 3; c++) {
                     for (float v : out.colour().get(c).data()) {
                         assertThat(v).isGreaterThanOrEqualTo(background - 1e-4f);
@@ -213,8 +217,8 @@ class ChannelsTest {
         for (int i = 0; i < r.length; i++) {
             boolean left = i % W < W / 2;
             r[i] = 1;
-            g[i] = left ? 0.2f : 0; // a hue just past red
-            b[i] = left ? 0 : 0.2f; // and one just before it
+            g[i] = left ? 0.2f : 0; // a hue just above red
+            b[i] = left ? 0 : 0.2f; // a hue just below red
         }
         Scene scene =
                 new Scene(Frame.opaque(Plane.of(W, H, r), Plane.of(W, H, g), Plane.of(W, H, b)));
@@ -223,7 +227,7 @@ class ChannelsTest {
                         .withStep(0, s -> s.withSampler(ivrik.core.sampling.Sampler.LINEAR))
                         .withSettings(0, 0, a -> a.with("x", Value.of(0.5)));
         Frame out = scene.render(scene.project(half), 0);
-        // between them is red, not the cyan that lies half way the long way round
+        // the mean of the two hues is red, not the cyan on the longer arc
         assertThat(out.colour().get(0).at(12, 5)).isCloseTo(1f, within(1e-5f));
         assertThat(out.colour().get(1).at(12, 5)).isCloseTo(0f, within(1e-5f));
         assertThat(out.colour().get(2).at(12, 5)).isCloseTo(0f, within(1e-5f));
@@ -322,7 +326,8 @@ class ChannelsTest {
                                             .withDial("pair", pair)),
                             0);
             for (int c = 0; c < 3; c++) {
-                int side = (c == pair % 3) == (pair < 3) ? 1 : -1; // the last three turned round
+                int side =
+                        (c == pair % 3) == (pair < 3) ? 1 : -1; // the last three pairs are swapped
                 assertThat(out.colour().get(c).at(10, 5))
                         .isEqualTo(picture.colour().get(c).at(10 - 2 * side, 5 + side));
             }

@@ -51,14 +51,14 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
-/** Treatments of channels done to the whole picture, before it is separated or after it is rejoined. */
+/** Channel treatments applied to the whole picture, before separation or after rejoining. */
 class ChannelwiseStageTest {
     private static final int W = 40;
     private static final int H = 24;
     private final Frame picture = Pictured.frame(W, H);
     private final Scene scene = new Scene(picture);
 
-    /** A look of one treatment that is done to the picture. */
+    /** A look with one treatment applied to the picture. */
     private static Look whole(
             String model, Section section, Treatment treatment, UnaryOperator<Step> change) {
         Look look = Look.atRest("whole", Separations.named(model));
@@ -138,7 +138,7 @@ class ChannelwiseStageTest {
         }
     }
 
-    /** White where the channels of a title lie, nothing elsewhere. */
+    /** White inside the channels of a title, zero outside. */
     private static Frame title() {
         Plane disc = Plane.of(W, H);
         for (int y = 8; y < 16; y++) {
@@ -268,7 +268,8 @@ class ChannelwiseStageTest {
                                                 .withChannel(0, a -> a.with("x", moving)))
                         .withShutter(new Shutter(Value.of(180), 0, 4));
         Frame made = scene.render(scene.project(look), 1);
-        // 8 px a frame, half of it open, 4 moments: 8.5, 9.5, 10.5 and 11.5 px to the right.
+        // 8 px per frame, open for half a frame, 4 moments: 8.5, 9.5, 10.5 and 11.5 px to the
+        // right.
         Plane in = picture.colour().get(1);
         double mean = 0;
         for (int moment = 8; moment < 12; moment++) {

@@ -21,7 +21,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Detail treatments at the edge of a layer see its colour go on: what is flat stays flat up to the edge. */
+/**
+ * Detail treatments extend a layer's colour beyond its edge: a flat colour stays flat up to the edge.
+ */
 class EdgeOfCoverageTest {
     private static final int W = 64;
     private static final int H = 48;

@@ -22,7 +22,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 
-/** What is no longer wanted is given up within a treatment, not only after it. */
+/** A cancelled render stops within a treatment, not only after it. */
 class GivenUpTest {
     private static final int HEIGHT = 320;
 
@@ -30,7 +30,7 @@ class GivenUpTest {
         return Treatments.all();
     }
 
-    /** How often it was asked whether the picture is still wanted, by one thread; no more than so often. */
+    /** The number of times one thread asks whether to go on, up to a limit. */
     private static int asked(Treatment treatment, int most) {
         AtomicInteger asked = new AtomicInteger();
         Look look = Look.atRest("l", new Rgb());

@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 import java.util.List;
 import java.util.Optional;
 
-/** A title with halation glows about its letters: light goes beyond what is covered, as it does on black. */
+/** Halation of a title extends beyond its coverage, as on black. */
 class GlowBeyondCoverageTest {
     private static final int W = 96;
     private static final int H = 54;
@@ -41,7 +41,7 @@ class GlowBeyondCoverageTest {
                                         .with("tail", Value.of(tail)));
     }
 
-    /** What is covered, and as bright as it would be on black. */
+    /** The coverage, and the brightness on black. */
     private static final Plane DISC = Pictured.disc(W, H, 9);
 
     private static Frame title(float brightness) {

@@ -29,12 +29,12 @@ import org.junit.jupiter.api.Test;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A halation opened into its parts shows what it showed in one. */
+/** Halation split into its component steps gives the same picture. */
 class HalationPartsTest {
     private static final Workers WORKERS = Workers.shared();
     private static final String ID = "halation-1";
 
-    /** What lies between the parts is rounded to floats of light; that is a third of a 16-bit code at most. */
+    /** The steps pass floats of linear light on; the tolerance is a third of a 16-bit code. */
     private static final double SAME = 5e-6;
 
     private static Look shown() {

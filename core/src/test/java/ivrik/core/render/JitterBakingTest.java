@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 import java.util.List;
 
-/** Jitter baked to keyframes and taken back, and jitter of single values. */
+/** Jitter is baked to keyframes and restored; single values have jitter too. */
 class JitterBakingTest {
     private static final Value MOVING =
             new Value(

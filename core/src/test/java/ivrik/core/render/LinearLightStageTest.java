@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 import java.util.Arrays;
 import java.util.Map;
 
-/** Treatments in linear light that follow each other. */
+/** Consecutive treatments in linear light. */
 class LinearLightStageTest {
     private static final int W = 64;
     private static final int H = 48;
@@ -42,7 +42,7 @@ class LinearLightStageTest {
         return changed;
     }
 
-    /** Two vignettes that fall off from the centre; the second one has an amount. */
+    /** Two vignettes that fall off from the centre; the second has an amount. */
     private static Look vignettes(double first, double second, double amount) {
         Look look =
                 Look.atRest("l", new Rgb())
@@ -52,13 +52,13 @@ class LinearLightStageTest {
         return with(look, "second", Map.of("stops", second, "inner", 0.0, "amount", amount));
     }
 
-    /** By IEC 61966-2-1. */
+    /** A value brightened by stops in linear light, by IEC 61966-2-1. */
     private static double brighter(double value, double stops) {
         double light = Math.pow((value + 0.055) / 1.055, 2.4) * Math.pow(2, stops);
         return 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
     }
 
-    /** How much of the stops at the corner there are at a pixel. */
+    /** The fraction of the corner's stops at a pixel. */
     private static double share(int x, int y) {
         double dx = x + 0.5 - W / 2.0;
         double dy = y + 0.5 - H / 2.0;

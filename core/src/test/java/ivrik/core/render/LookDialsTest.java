@@ -20,7 +20,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
 
-/** The dials of the built-in looks: scripts name them, each does something, and what it does is measured. */
+/**
+ * The dials of the built-in looks keep their names, each has an effect, and the effect is measured.
+ */
 class LookDialsTest {
     private static final int W = 240;
     private static final int H = 136;
@@ -42,7 +44,7 @@ class LookDialsTest {
                 .render(Planner.plan(scene.project(look), frame), 1, Cancellation.NEVER);
     }
 
-    /** Scripts use these names: they do not change. */
+    /** Scripts use these names, so they never change. */
     @ParameterizedTest
     @CsvSource({
         "halation, threshold radius red green blue tail strength keep-energy",
@@ -57,7 +59,7 @@ class LookDialsTest {
         assertThat(named(look).look().dials()).extracting(Dial::name).contains(dials.split(" "));
     }
 
-    /** Light and dark, with colours, edges and fine things, and never still. */
+    /** A moving picture with light and dark areas, colours, edges and fine detail. */
     private static Scene film() {
         return new Scene(
                 n ->
@@ -67,13 +69,15 @@ class LookDialsTest {
                                 Pictured.smooth(W, H, 2.3)));
     }
 
-    /** A tube with as few lines as these few pixels can show. */
+    /** A tube with few enough lines for a small picture. */
     private static Look shown(String name) {
         Look look = named(name).withExampleSettings();
         return name.equals("crt") ? look.withDial("scan", 34) : look;
     }
 
-    /** Between rest and its far end, as well as there: very many pixels across are all there are, again. */
+    /**
+     * At the far end and halfway; a very large number of pixels across leaves the picture unchanged.
+     */
     @ParameterizedTest
     @ValueSource(
             strings = {"halation", "film-print", "videotape", "crt", "low-res", "digital-breakup"})
@@ -118,7 +122,9 @@ class LookDialsTest {
                 + 0.114 * f.colour().get(2).at(x, H / 2);
     }
 
-    /** A wave in red of even luma, in the weights of BT.601: its colour comes late, and nothing else happens. */
+    /**
+     * A red wave of even luma by the weights of BT.601: its colour is delayed and nothing else changes.
+     */
     @ParameterizedTest
     @ValueSource(doubles = {4, 2.5, -3})
     void theColourOfATapeIsAsLateAsItsDialSays(double px) {
@@ -141,7 +147,7 @@ class LookDialsTest {
     }
 
     /**
-     * Soft discs, drawn where a lens with a displacement at the corner and without bend has them.
+     * Soft discs at the positions given by a lens with a displacement at the corner and no higher order.
      */
     private static Plane discs(double out) {
         Plane plane = Plane.of(W, H);
@@ -169,7 +175,7 @@ class LookDialsTest {
         assertThat(out.colour().get(1).sameSamples(green)).isTrue();
     }
 
-    /** Away from the border, which has less beyond it than a lens takes. */
+    /** The largest difference away from the border, where the lens lacks input. */
     private static double worst(Plane a, Plane b) {
         double worst = 0;
         for (int y = 8; y < H - 8; y++) {
@@ -180,7 +186,7 @@ class LookDialsTest {
         return worst;
     }
 
-    /** Where the middle of one soft spot is. */
+    /** The centre of a single soft spot. */
     private static double[] middle(Plane plane) {
         double[] sum = new double[3];
         for (int y = 0; y < H; y++) {

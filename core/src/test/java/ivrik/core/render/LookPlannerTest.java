@@ -16,7 +16,7 @@ import ivrik.core.treatment.Shift;
 
 import org.junit.jupiter.api.Test;
 
-/** The numbers of a step, together and one by one. */
+/** The parameters of a step, together and one by one. */
 class LookPlannerTest {
     private static final Instant LATER = Instant.of(7, Rational.of(24));
 

@@ -51,7 +51,7 @@ class LooksForShotsTest {
         return scene.project(SPLIT).withLayers(List.of(layer));
     }
 
-    /** By how many pixels red has gone to the right in the middle of the ramp. */
+    /** The shift of red in the middle of the ramp, in pixels to the right. */
     private long red(Layer layer, long frame) {
         Frame out = scene.render(project(layer), frame);
         return Math.round(20 - out.colour().getFirst().at(20, 1) * 64);

@@ -31,7 +31,7 @@ class MotionBlurTest {
     private static final int HEIGHT = 6;
     private static final int EDGE = 30;
 
-    /** White up to an edge. */
+    /** White left of an edge. */
     private static Plane edge() {
         Plane plane = Plane.of(WIDTH, HEIGHT);
         for (int y = 0; y < HEIGHT; y++) {
@@ -52,7 +52,7 @@ class MotionBlurTest {
                         new Keyframe(10, 10 * pxAFrame, Ease.LINEAR)));
     }
 
-    /** Red moves evenly; green and blue stand still. */
+    /** Red moves evenly; green and blue are fixed. */
     private static Look moving(double pxAFrame, Shutter shutter) {
         return Look.atRest("moving", new Rgb(), new Shift())
                 .withStep("shift-1", s -> s.withSampler(Sampler.LINEAR))
@@ -69,12 +69,12 @@ class MotionBlurTest {
         return scene.render(scene.project(look), frame);
     }
 
-    /** How much of pixel {@code x} an edge has covered on the mean that moves from one place to another. */
+    /** The mean coverage of pixel {@code x} by an edge that moves between two positions. */
     private static double swept(int x, double from, double to) {
         return (integral(to - x) - integral(from - x)) / (to - from);
     }
 
-    /** Of the covered share of a pixel, from its left side to an edge that far right of it. */
+    /** The integral of a pixel's coverage, from its left side to an edge at distance {@code s}. */
     private static double integral(double s) {
         return s <= 0 ? 0 : s >= 1 ? s - 0.5 : s * s / 2;
     }

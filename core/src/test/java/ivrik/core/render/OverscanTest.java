@@ -32,7 +32,7 @@ import org.junit.jupiter.api.Test;
 import java.util.ArrayList;
 import java.util.List;
 
-/** White pictures that move over nothing: whatever is not white is an uncovered edge. */
+/** White pictures move over black: any darker pixel is an uncovered edge. */
 class OverscanTest {
     private static final Size SIZE = new Size(160, 90);
     private static final Look SPLIT = empty(BuiltInLooks.named("rgb-split"));
@@ -69,7 +69,7 @@ class OverscanTest {
             @ForAll @DoubleRange(max = 4) double shake,
             @ForAll Sampler sampler,
             @ForAll @IntRange(min = 1, max = 38) int at) {
-        // long enough that half a percent is more than the cubic looks at
+        // long enough that half a percent exceeds the width of the cubic kernel
         Plane white = across ? Plane.flat(1400, 12, 1) : Plane.flat(12, 1400, 1);
         Scene strip = new Scene(Frame.opaque(white, white, white));
         String axis = across ? "x" : "y";
@@ -94,7 +94,7 @@ class OverscanTest {
         }
     }
 
-    /** From keyframe to keyframe, each frame elsewhere. */
+    /** Keyframes at every frame, with a random shift each. */
     private static Value shaken(double by) {
         List<Keyframe> keyframes = new ArrayList<>();
         for (int n = 0; n < Scene.FRAMES; n++) {
@@ -110,7 +110,7 @@ class OverscanTest {
         Look look = SPLIT.withSettings(0, 1, a -> a.with("x", once));
         OverscanFinder.Result needed = scene.demanded(look);
         assertThat(needed.frame()).isEqualTo(7);
-        // five columns uncovered, and one more that the cubic may look at: 79.5 / (79.5 - 6)
+        // five uncovered columns and one more within the cubic kernel: 79.5 / (79.5 - 6)
         assertThat(needed.scale()).isCloseTo(79.5 / 73.5, within(1e-12));
         assertThat(needed.covered()).isEqualTo(new ValidRegion(5, 0, 160, 90));
     }
@@ -208,7 +208,7 @@ class OverscanTest {
         for (int c = 0; c < 3; c++) {
             for (int y = 0; y < 86; y++) {
                 for (int x = 0; x < 154; x++) {
-                    // the moves begin from the picture's own edge again
+                    // moves sample from the edge of the picture itself
                     if (c != 0 || x >= 6) {
                         if (c != 2 || y < 82) {
                             assertThat(after.colour().get(c).at(x, y))

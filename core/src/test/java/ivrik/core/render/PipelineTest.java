@@ -29,7 +29,7 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * The pipeline of a look: prepare, separate, treat, rejoin, blend, finish; and what the cache keeps of it.
+ * The pipeline of a look: prepare, separate, treat, rejoin, blend, finish; and the contents of the cache.
  */
 class PipelineTest {
     private final Frame picture = Pictured.frame(64, 48);
@@ -125,7 +125,9 @@ class PipelineTest {
         assertThat(out.colour().get(1).at(9, 9)).isCloseTo(0.25f, within(1e-6f));
     }
 
-    /** White of which red has moved away: a brighter picture covers no more than the picture. */
+    /**
+     * White from which red is shifted away: a brighter picture covers no more than the picture itself.
+     */
     @Test
     void partedChannelsOfATitleStayParted() {
         Plane square = Plane.of(64, 48);
@@ -149,11 +151,11 @@ class PipelineTest {
         assertThat(plain.coverage().getFirst().at(12, 20)).isZero();
         assertThat(plain.coverage().getLast().at(12, 20)).isOne();
         float half = dark.premultiplied(Workers.shared()).colour().getLast().at(12, 20);
-        // Half the light of white, by IEC 61966-2-1.
+        // Half the linear light of white, by IEC 61966-2-1.
         assertThat((double) half).isCloseTo(0.735357, within(1e-5));
     }
 
-    /** The cache contains exactly the results that had to be made. */
+    /** The cache contains exactly the results that were computed. */
     @Test
     void aChangeOfALateStepOrOfOneChannelKeepsWhatCameBefore() {
         Look look = Look.atRest("l", new Rgb(), new GaussianBlur(), new Gain());
@@ -173,7 +175,7 @@ class PipelineTest {
         long first = cache.held();
         Look late = with(look, "gain-1", 0, "gain", 70);
         Frame changed = renderer.render(scene.project(late), 0);
-        // the frame, twice, and the two channels that recur; nothing of the three blurs
+        // the frame twice and the two reused channels, without the three blurs
         assertThat(cache.held() - first).isLessThan(9 * plane);
         assertThat(changed.colour().get(1).sameSamples(whole.colour().get(1))).isTrue();
         Frame anew = new Scene(picture).render(scene.project(late), 0);
@@ -183,7 +185,7 @@ class PipelineTest {
         long second = cache.held();
         Look early = with(look, "gaussian-1", 0, "radius", 3);
         renderer.render(scene.project(early), 0);
-        // the frame, twice, and one channel's blur
+        // the frame twice and one channel's blur
         assertThat(cache.held() - second).isBetween(7 * plane, 8 * plane);
         assertThat(renderer.render(scene.project(look), 0)).isSameAs(whole);
     }

@@ -26,7 +26,7 @@ import org.junit.jupiter.api.Test;
 
 import java.util.List;
 
-/** Pictures in their place, and sequences larger than they are. */
+/** Pictures at their position, in sequences larger than the pictures. */
 class PlacementTest {
     private static final Look REST = BuiltInLooks.named("neutral");
 
@@ -95,7 +95,7 @@ class PlacementTest {
     @Test
     void thePivotStaysWhereItIs() {
         Plane dot = Plane.of(9, 9);
-        dot.data()[0] = 1; // top left, 4 px off the middle both ways
+        dot.data()[0] = 1; // top left, 4 px from the middle in both directions
         Scene dots = new Scene(Frame.opaque(dot, dot, dot));
         Placement corner = Placement.FITTED.withPivotX(Value.of(-4)).withPivotY(Value.of(-4));
         Project turned =
@@ -105,8 +105,7 @@ class PlacementTest {
         Frame out = dots.render(turned, 0);
         assertThat(red(out, 0, 0)).isEqualTo(1f);
         assertThat(red(out, 8, 0)).isZero();
-        // Of twice the size the dot's middle is still where it was; 3 px right of it is 1.5 px of
-        // before.
+        // At scale 2 the dot's centre is fixed; 3 px right of it is 1.5 px before scaling.
         Project larger =
                 dots.project(REST)
                         .withLayer("l", l -> l.withPlacement(corner.withScale(Value.of(2))));
@@ -128,7 +127,8 @@ class PlacementTest {
                         List.of(
                                 new Keyframe(0, 0, Ease.LINEAR),
                                 new Keyframe(10, 80, Ease.LINEAR)));
-        // 8 px a frame, open for half of it, a sixteenth late: at 1, 2, 3 and 4 px.
+        // 8 px per frame, open for half a frame, starting a sixteenth late: moments at 1, 2, 3 and
+        // 4 px.
         Look open = REST.withShutter(new Shutter(Value.of(180), 22.5, 4));
         Project project =
                 scene.project(open)
@@ -190,13 +190,13 @@ class PlacementTest {
                         .withSettings(0, 0, a -> a.with("x", Value.of(-8)))
                         .withSettings(0, 2, a -> a.with("x", Value.of(8)));
         Frame out = scene.render(larger(apart, Background.PAPER), 0);
-        // at the left edge only cyan lies there: it takes red away, green and blue are paper
+        // only cyan covers the left edge: it absorbs red; green and blue stay paper white
         assertThat(out.colour().get(0).at(4, 10))
                 .isCloseTo(picture.colour().get(0).at(0, 2), within(1e-6f));
         assertThat(out.colour().get(1).at(4, 10)).isCloseTo(1f, within(1e-6f));
         assertThat(out.colour().get(2).at(4, 10)).isCloseTo(1f, within(1e-6f));
         assertThat(out.colour().get(0).at(0, 0)).as("bare paper").isEqualTo(1f);
-        // in the middle all three lie on each other and multiply
+        // in the middle all three inks overlap and multiply
         assertThat(out.colour().get(1).at(24, 14))
                 .isCloseTo(picture.colour().get(1).at(12, 6), within(1e-6f));
     }

@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Frames that are handed on as rows are those that are made as planes. */
+/** Frames delivered as rows equal frames rendered as planes. */
 class RowPipelineTest {
     private static final int WIDTH = 67;
     private static final int HEIGHT = 45;

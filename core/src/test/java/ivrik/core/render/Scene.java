@@ -18,7 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.LongFunction;
 
-/** A small project whose sources are made up, one picture for each frame. */
+/** A small project with computed sources, one picture per frame. */
 final class Scene {
     static final int FRAMES = 40;
     static final Rational RATE = Rational.of(24);
@@ -65,7 +65,7 @@ final class Scene {
                 new FrameCache(1 << 28));
     }
 
-    /** What the moves of a look demand of overscan. */
+    /** The overscan that the moves of a look require. */
     OverscanFinder.Result demanded(Look look) {
         Project project = project(look);
         Layer layer = project.layers().getFirst();

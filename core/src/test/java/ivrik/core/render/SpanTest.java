@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** A span over two layers, of which the lower has two shots. */
+/** A span over two layers; the lower layer has two shots. */
 class SpanTest {
     private static final int WIDTH = 40;
     private static final int HEIGHT = 12;
@@ -75,7 +75,7 @@ class SpanTest {
         }
     }
 
-    /** A look done to a frame as if it had come as footage. */
+    /** A look applied to a frame imported as footage. */
     private Frame done(Look look, Frame frame) {
         Scene flat = new Scene(frame);
         return flat.render(flat.project(look), 0);

@@ -24,7 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 
-/** Sources whose pictures are left as they are stored, of which rows are made, give what their planes give. */
+/** Sources that deliver rows of stored bytes give the same result as planes. */
 class StoredSourceTest {
     private static final int WIDTH = 67;
     private static final int HEIGHT = 45;
@@ -64,7 +64,9 @@ class StoredSourceTest {
         }
     }
 
-    /** Looks that treat channels, other channels, the whole picture, more than one moment, and several steps in turn. */
+    /**
+     * Looks that treat channels, other models, the whole picture, several moments, and several steps in turn.
+     */
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -105,7 +107,7 @@ class StoredSourceTest {
         assertThat(planesAsked.get()).isZero();
     }
 
-    /** Working at one frame makes its rows twice and never again. */
+    /** Repeated work on one frame computes its rows twice and then uses planes. */
     @Test
     void aPictureThatComesAgainBecomesPlanesOnce() {
         Renderer renderer = renderer();

@@ -48,7 +48,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Looks with treatments, rendered. */
+/** Renders of looks with treatments. */
 class TreatedTest {
     private static final Workers WORKERS = Workers.shared();
     private final Frame picture = Pictured.frame(96, 64);
@@ -305,7 +305,7 @@ class TreatedTest {
         assertThat(out.colour().get(1).sameSamples(picture.colour().get(1))).isTrue();
     }
 
-    /** White, with nothing outside: an uncovered pixel is darker. */
+    /** White on black: an uncovered pixel is darker. */
     @Property(tries = 60)
     void automaticOverscanHidesWhatAnyMoveUncovers(
             @ForAll @DoubleRange(min = -6, max = 6) double degrees,
@@ -332,7 +332,7 @@ class TreatedTest {
         OverscanFinder.Result demanded = plain.demanded(look);
         assertThat(darkest(plain, look, demanded.scale())).isGreaterThan(0.99999f);
         if (demanded.scale() > 1.04) {
-            // Four pixels less at the edges: more than the two that a sampler looks ahead.
+            // Four pixels less at each edge, more than the two pixels of the sampling kernel.
             assertThat(darkest(plain, look, demanded.scale() * 0.965)).isLessThan(0.9999f);
         }
     }

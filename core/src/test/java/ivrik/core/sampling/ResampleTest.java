@@ -29,7 +29,7 @@ class ResampleTest {
 
     @Test
     void threeIntoTwoWeighsByArea() {
-        // Each new pixel covers one and a half old ones: (1 + 0.5 * 4) / 1.5 and (0.5 * 4 + 10) /
+        // Each new pixel covers one and a half old pixels: (1 + 0.5 * 4) / 1.5 and (0.5 * 4 + 10) /
         // 1.5.
         Plane small = Resample.to(Plane.of(3, 1, 1, 4, 10), new Size(2, 1), Workers.shared());
         assertThat(small.at(0, 0)).isCloseTo(2f, within(1e-6f));

@@ -28,7 +28,7 @@ class CustomPrimariesTest {
         return inks;
     }
 
-    /** Two random colours and one that is nearly a mixture of them. */
+    /** Two random colours and a third close to a mixture of both. */
     private List<Ink> nearlyPlanar() {
         List<Ink> inks = randomInks();
         float t = random.nextFloat();

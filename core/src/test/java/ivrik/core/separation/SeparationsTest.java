@@ -18,7 +18,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
 
-/** Every model: its numbers against published ones, and untouched channels back to the source. */
+/** Every colour model against published numbers; untouched channels rejoin to the source. */
 class SeparationsTest {
     private static final int N = 1 << 16;
 
@@ -115,7 +115,7 @@ class SeparationsTest {
 
     @ParameterizedTest
     @CsvSource({
-        // model, colour, channels: from the standards' own examples or worked by hand
+        // model, colour, channels: from the examples of the standards or computed by hand
         "cmy, 1 0.25 0, 0 0.75 1",
         "cmyk, 0.5 0.25 0, 0 0.5 1 0.5",
         "cmyk, 0 0 0, 0 0 0 1",

@@ -81,7 +81,7 @@ class WorkersTest {
                     });
             assertThat(atWork).containsExactly(Thread.currentThread());
             CyclicBarrier both = new CyclicBarrier(2);
-            workers.parts(2, number -> met(both)); // with one thread it would wait for ever
+            workers.parts(2, number -> met(both)); // with one thread this would wait forever
         }
     }
 

@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Rows looked through in parts of 64. */
+/** Active runs found in blocks of 64. */
 class ActiveRunsTest {
     private static List<String> worked(float[] row, float least) {
         List<String> worked = new ArrayList<>();

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 import java.util.Map;
 
-/** Colours changed along a curve of hues, or put in the place of tones, against the formulas written out. */
+/** Curves over hue and gradients over tones, against the formulas written out. */
 class ColourCurvesTest {
     private static double[] pixel(
             PictureTreatment treatment,
@@ -21,7 +21,7 @@ class ColourCurvesTest {
         return PictureTreatmentsTest.pixel(treatment, rgb, numbers, words);
     }
 
-    /** A colour of hue 30 (red, and half as far green), one of hue 210 against it, and a grey. */
+    /** A colour of hue 30 (red with half as much green), the opposite hue 210, and a grey. */
     @ParameterizedTest
     @CsvSource({"saturation", "hue", "luma"})
     void aHueCurveChangesTheHuesAtItsPointsAndNoGrey(String what) {
@@ -62,7 +62,9 @@ class ColourCurvesTest {
         assertThat(pixel(new HueCurve(), grey, numbers, words)).containsExactly(grey, within(1e-7));
     }
 
-    /** Dark at 0, a stop of one's own at a quarter, the middle moved to three quarters, light at the end. */
+    /**
+     * Dark at 0, an added stop at a quarter, the middle moved to three quarters, light at the end.
+     */
     @ParameterizedTest
     @CsvSource({"0, 8", "0.125, 54", "0.25, 100", "0.5, 77", "0.75, 54", "0.875, 77", "1, 100"})
     void aGradientGoesThroughTheStopsThatAreSet(double tone, double red) {
@@ -84,7 +86,7 @@ class ColourCurvesTest {
         assertThat(out[0]).isCloseTo(red / 100, within(1e-6));
     }
 
-    /** Level at its points, half way between two of them in the middle, and nothing 60 degrees from a lonely one. */
+    /** Flat at its points, half way between two points, zero at 60 degrees from a single point. */
     @ParameterizedTest
     @CsvSource({"350, 1", "10, 0.5", "30, 0", "20, 0.15625", "320, 0.5", "290, 0", "180, 0"})
     void aHueCurveGoesRoundTheCircle(double hue, double by) {

@@ -22,15 +22,15 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * A treatment with an edge fill is the treatment of a picture that is really continued that way, far
- * enough that its own edges do not matter.
+ * A treatment with an edge fill equals the treatment of a picture extended by the same fill, far enough that
+ * the picture's own edges have no influence.
  */
 class EdgesTest {
     private static final int WIDTH = 66;
     private static final int HEIGHT = 51;
     private static final int MARGIN = 180;
 
-    /** How much larger the continued picture is, by its diagonal. */
+    /** The ratio of the diagonals of the extended and the original picture. */
     private static final double LARGER =
             Math.hypot(WIDTH + 2 * MARGIN, HEIGHT + 2 * MARGIN) / Math.hypot(WIDTH, HEIGHT);
 
@@ -59,8 +59,8 @@ class EdgesTest {
     }
 
     /**
-     * What adds up copies has as many as the size of the picture asks for; pins are worked out on a grid
-     * that is within a twentieth of a pixel.
+     * Sums of copies use a number that depends on the picture size; pins use a grid within a twentieth of a
+     * pixel.
      */
     private static double tolerance(ChannelTreatment treatment) {
         return switch (treatment) {
@@ -86,7 +86,7 @@ class EdgesTest {
         return treatment.apply(in, settings, context).toPlane(workers);
     }
 
-    /** The example settings; numbers that are given at the corner are scaled to its position. */
+    /** The example settings; corner values are scaled to the position of the original corner. */
     private static Map<String, Double> numbers(ChannelTreatment treatment, double larger) {
         Map<String, Double> numbers =
                 new HashMap<>(
@@ -102,11 +102,11 @@ class EdgesTest {
             numbers.merge("x", (double) WIDTH / (WIDTH + 2 * MARGIN), (a, b) -> a * b);
         }
         if (treatment instanceof Displacement) {
-            numbers.put("size", 4000.0); // blocks are tied to the corner; here all is in one
+            numbers.put("size", 4000.0); // blocks start at the corner; one block covers all
             numbers.put("affected", 100.0);
         }
         if (treatment instanceof TimeBaseError) {
-            numbers.put("line-height", 1000.0); // lines are tied to the top
+            numbers.put("line-height", 1000.0); // lines start at the top
             numbers.put("head-switching", 0.0);
         }
         if (treatment instanceof BandwidthLimit && larger > 1) {

@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import java.util.List;
 import java.util.Map;
 
-/** Light spread about the brightest places, against the definitions added up. */
+/** Glow around highlights, against sums by definition. */
 class HalationTest {
     private static final int SIDE = 301;
     private static final int MIDDLE = SIDE / 2;
@@ -38,7 +38,7 @@ class HalationTest {
         return all;
     }
 
-    /** A white disc on black, its edge covered by area. */
+    /** A white disc on black with edges by area coverage. */
     private static Plane disc() {
         Plane plane = Plane.of(SIDE, SIDE);
         for (int y = 0; y < SIDE; y++) {
@@ -71,7 +71,9 @@ class HalationTest {
         }
     }
 
-    /** Convolution in linear light with the kernel written out: a Gaussian, or exp(-r/l), normed. */
+    /**
+     * Convolution in linear light with the kernel written out: a Gaussian, or exp(-r/l), normalised.
+     */
     @ParameterizedTest
     @CsvSource({"0, 0.0005", "100, 0.012", "50, 0.008"})
     void theProfileIsThatOfTheAskedTail(double tail, double tolerance) {
@@ -140,7 +142,7 @@ class HalationTest {
         assertThat(meanLight(added.get(0)) / before).isGreaterThan(1.1);
     }
 
-    /** Within any radius lies as much as of exp(-r/l), which is 1 - e^-r/l (1 + r/l). */
+    /** The energy within any radius r is that of exp(-r/l): 1 - e^-r/l (1 + r/l). */
     @Test
     void theTailHoldsAsMuchWithinAnyRadiusAsAnExponential() {
         Plane point = Plane.of(SIDE, SIDE);

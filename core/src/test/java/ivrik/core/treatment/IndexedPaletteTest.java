@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Few large pixels and few colours. */
+/** Large pixels and a small palette. */
 class IndexedPaletteTest {
     private static List<Plane> done(
             List<Plane> picture, Map<String, Double> numbers, String palette, String shape) {
@@ -49,7 +49,7 @@ class IndexedPaletteTest {
         }
     }
 
-    /** An edge that falls within a pixel is mixed as it lies. */
+    /** An edge within a large pixel is mixed by area. */
     @Test
     void whereAnEdgeFallsWithinAPixelBothShare() {
         Plane ramp = Plane.of(10, 4);
@@ -64,7 +64,7 @@ class IndexedPaletteTest {
         assertThat(out.at(2, 1)).isCloseTo((first + second) / 2, within(1e-6f));
     }
 
-    /** Of an even grey the mean over 8x8 places is that grey, as near as the steps of the dither allow. */
+    /** The mean of a dithered grey over 8x8 pixels is the grey, within one step of the dither. */
     @ParameterizedTest
     @CsvSource({"8, even steps", "27, even steps", "2, greys", "4, greys"})
     void ditheredTheMeanOfAGreyIsThatGrey(double colours, String palette) {
@@ -132,7 +132,7 @@ class IndexedPaletteTest {
         assertThat(mean).isCloseTo(Math.PI * left * left / 4, within(0.01));
     }
 
-    /** So much of a cell is covered as the value says, dots and lines, at any angle. */
+    /** The covered fraction of a cell equals the value, for dots and lines at any angle. */
     @ParameterizedTest
     @CsvSource({"dots, 6", "dots, 11", "lines, 6", "lines, 17"})
     void aHalftoneCoversAsMuchAsTheValueSays(String shape, double size) {
@@ -149,7 +149,7 @@ class IndexedPaletteTest {
                     assertThat(v).isBetween(0f, 1f);
                     mean += v / out.data().length;
                 }
-                // lines parallel to the pixel rows cross all pixels equally
+                // lines parallel to the rows of pixels cross all pixels equally
                 double tolerance = angle == 0 ? 0.035 : 0.015;
                 assertThat(mean).isCloseTo(value, within(tolerance));
             }

@@ -18,7 +18,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Channels mixed, tones coloured, corners darkened, bars, dust and broken blocks, by their formulas. */
+/** Channel mixer, tints, vignette, bars, dust and damaged blocks, by their formulas. */
 class MixedPicturesTest {
     private static final List<Plane> NOISE =
             List.of(
@@ -128,7 +128,7 @@ class MixedPicturesTest {
         }
     }
 
-    /** A scratch lies within a few pixels of where it was a frame ago, for as long as it lives. */
+    /** A scratch moves a few pixels per frame during its life. */
     @Test
     void scratchesStayForAWhile() {
         int stayed = 0;

@@ -20,7 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Screens of phosphors: the light that they pay back, and what they do not show. */
+/** Phosphor screens: the light that they compensate, and their unwanted patterns. */
 class PhosphorScreenTest {
     private static final int W = 320;
     private static final int H = 200;
@@ -84,7 +84,7 @@ class PhosphorScreenTest {
         return Whole.done(new PhosphorScreen(), Whole.flat(W, H, 0.4), settings, Optional.of(own));
     }
 
-    /** Red, green and blue each have a third of the pitch, in this order. */
+    /** Red, green and blue have a third of the pitch each, in this order. */
     @Test
     void aGrilleHasItsStripesSideBySide() {
         List<Plane> done =
@@ -105,8 +105,8 @@ class PhosphorScreenTest {
     }
 
     /**
-     * Of a row of a grille, by its discrete Fourier transform: nothing below the pattern's own frequency but
-     * the mean, whatever the pitch, where unfiltered stripes would beat against the pixels.
+     * The discrete Fourier transform of a row of an aperture grille: only the mean below the grille's own
+     * frequency, at any pitch. Unfiltered stripes would beat against the pixels.
      */
     @ParameterizedTest
     @ValueSource(doubles = {1.07, 1.3, 1.9, 2.15, 2.9, 3.1, 4.3, 6.2})
@@ -127,7 +127,7 @@ class PhosphorScreenTest {
         }
     }
 
-    /** Twice the size of one part of a row's Fourier series, under a Hann window. */
+    /** Twice the magnitude of one Fourier component of a row, under a Hann window. */
     private static double strength(Plane plane, int k) {
         double real = 0;
         double imaginary = 0;
@@ -140,7 +140,7 @@ class PhosphorScreenTest {
         return 2 * Math.hypot(real, imaginary) / W;
     }
 
-    /** A dim grey in lines: the Gaussian of the beam, added up over all lines. */
+    /** A dim grey in lines: the Gaussian of the beam, summed over all lines. */
     @Test
     void linesAreAsWideAsTheBeam() {
         Map<String, Double> numbers =
@@ -170,7 +170,7 @@ class PhosphorScreenTest {
     }
 
     /**
-     * A point at radius r appears where r (1 - curve r^2) equals its radius, in half diagonals, as with a
+     * A point at radius r is drawn where r (1 - curve r^2) equals its radius, in half diagonals, as with a
      * lens.
      */
     @ParameterizedTest
@@ -214,7 +214,7 @@ class PhosphorScreenTest {
         assertThat(moved).isGreaterThan(0.1);
     }
 
-    /** The word that is given is true: at its pitch the mask shows as at any greater one. */
+    /** At the pitch that the notice names, the mask is as visible as at any larger pitch. */
     @ParameterizedTest
     @CsvSource({"1, 1.9, is not visible, 2.5", "1, 2.4, is faded, 2.5", "0.5, 4.4, is faded, 5.0"})
     void wherePixelsAreTooCoarseTheNextCleanPitchIsSaid(
@@ -243,7 +243,7 @@ class PhosphorScreenTest {
                 scale);
     }
 
-    /** Between the brightest and the darkest red along a row of grey. */
+    /** The difference between the brightest and the darkest red along a row of grey. */
     private static double contrast(double pitchPx) {
         Plane red =
                 shown(

@@ -211,7 +211,7 @@ class PictureTreatmentsTest {
     @ParameterizedTest
     @MethodSource("inLight")
     void whatWorksInLightDoesTheSameToLightThatItIsGiven(PictureTreatment treatment) {
-        // how much room light leaves for a mask is looked up at the nearest level
+        // the brightness compensation of a mask comes from a table with the nearest level
         float near = treatment instanceof PhosphorScreen ? 3e-4f : 2e-6f;
         List<Plane> delivered = Pictured.frame(96, 64).colour();
         List<Plane> light = delivered.stream().map(p -> each(p, Whole::light)).toList();
@@ -247,7 +247,7 @@ class PictureTreatmentsTest {
     @MethodSource("all")
     void aSmallPreviewIsTheSmallVersionOfTheFullRender(PictureTreatment treatment) {
         if (treatment instanceof PhosphorScreen) {
-            return; // its mask is finer than half the pixels; see PhosphorsTest
+            return; // its mask is finer than half the pixels; see PhosphorScreenTest
         }
         Workers w = Workers.shared();
         Frame picture =
@@ -267,7 +267,7 @@ class PictureTreatmentsTest {
         }
     }
 
-    /** At points of the table, where nothing lies between. */
+    /** At the points of the table, without interpolation. */
     @Test
     void readyTablesAreTheirRules() {
         for (int k = 0; k <= 32; k += 4) {
@@ -304,7 +304,7 @@ class PictureTreatmentsTest {
                 Map.of("table", name));
     }
 
-    /** Hats on black, middle grey and white, at a luma of 0.2 and one of 0.9. */
+    /** Triangular weights on black, mid grey and white, at a luma of 0.2 and of 0.9. */
     @Test
     void theColourCastIsTakenOutZoneByZone() {
         Map<String, Double> numbers =
@@ -345,7 +345,7 @@ class PictureTreatmentsTest {
         assertThat(out).containsExactly(wanted, within(2e-6));
     }
 
-    /** Cb = (B - Y) / 1.8556 and Cr = (R - Y) / 1.5748 turned by an angle, about the same luma. */
+    /** Cb = (B - Y) / 1.8556 and Cr = (R - Y) / 1.5748 rotated by an angle, at the same luma. */
     @ParameterizedTest
     @ValueSource(doubles = {30, -90, 180})
     void huesAreTurnedAboutLuma(double degrees) {

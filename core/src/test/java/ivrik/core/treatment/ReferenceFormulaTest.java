@@ -20,14 +20,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 import java.util.HashMap;
 import java.util.Map;
 
-/** Treatments of a small plane against what they are, written out in double precision. */
+/** Treatments of a small plane against their definitions in double precision. */
 class ReferenceFormulaTest {
     private static final int WIDTH = 34;
     private static final int HEIGHT = 25;
 
     private final Plane in = Pictured.noise(WIDTH, HEIGHT, 12);
 
-    /** A place told from the middle of the picture. */
+    /** A position relative to the middle of the picture. */
     private interface Place {
         double[] at(double x, double y);
     }
@@ -52,7 +52,7 @@ class ReferenceFormulaTest {
         return treated(treatment, in, numbers, words, fill, Moment.ANY);
     }
 
-    /** The value between four pixels, at a place told from the middle. */
+    /** The bilinear value at a position relative to the middle. */
     private double value(double[] place, EdgeFill fill) {
         double px = place[0] + WIDTH / 2.0 - 0.5;
         double py = place[1] + HEIGHT / 2.0 - 0.5;
@@ -70,7 +70,7 @@ class ReferenceFormulaTest {
         return i < 0 || j < 0 ? 0 : in.at(i, j);
     }
 
-    /** Each pixel is the mean of several positions. */
+    /** Asserts that each pixel is the mean of several positions. */
     private void isTheMean(Plane out, EdgeFill fill, Place... places) {
         for (int y = 0; y < HEIGHT; y++) {
             for (int x = 0; x < WIDTH; x++) {
@@ -124,7 +124,9 @@ class ReferenceFormulaTest {
         }
     }
 
-    /** Ten pixels at the corner are eleven copies, evenly from five further in to five further out. */
+    /**
+     * Ten pixels at the corner give eleven copies, evenly spaced from five pixels inward to five outward.
+     */
     @ParameterizedTest
     @EnumSource(EdgeFill.class)
     void aZoomBlurIsTheMeanOfEnlargements(EdgeFill fill) {
@@ -159,8 +161,8 @@ class ReferenceFormulaTest {
     }
 
     /**
-     * A bright upright, spread along the rows by whole pixels, shows how much of the channel each wavelength
-     * is: the colour matching functions' fit with the matrix of IEC 61966-2-1 as it is printed there.
+     * A bright vertical line spread along the rows by whole pixels shows the share of the channel at each
+     * wavelength: the fit of the colour matching functions with the matrix of IEC 61966-2-1 as printed there.
      */
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 2})
@@ -199,7 +201,7 @@ class ReferenceFormulaTest {
         }
     }
 
-    /** An edge through a long spectrum has no steps: each next pixel differs by little. */
+    /** An edge through a long spectrum has no steps: neighbouring pixels differ little. */
     @ParameterizedTest
     @ValueSource(doubles = {60, 400})
     void aSpectrumHasNoGapsAtAnyLength(double length) {
@@ -233,7 +235,7 @@ class ReferenceFormulaTest {
                 for (int x = 1; x < 1201; x++) {
                     steepest = Math.max(steepest, Math.abs(out.at(x, 1) - out.at(x - 1, 1)));
                 }
-                // The narrowest of the three, green, is about a fifth of the whole.
+                // Green, the narrowest of the three, is about a fifth of the whole.
                 assertThat(steepest)
                         .as("%s, channel %d", direction, channel)
                         .isLessThan(9 / length);
@@ -293,7 +295,7 @@ class ReferenceFormulaTest {
         return best;
     }
 
-    /** Film responds most in the middle: by 4 v (1 - v), not at all at black and white. */
+    /** Film responds most in the midtones: by 4 v (1 - v), zero at black and white. */
     @ParameterizedTest
     @CsvSource({
         "0, 100, 0",

@@ -16,12 +16,12 @@ import org.junit.jupiter.params.provider.ValueSource;
 import java.util.Map;
 import java.util.Optional;
 
-/** What a tape does to channels, measured on pictures made for it. */
+/** Tape treatments, measured on pictures made for the purpose. */
 class TapeTest {
     private static final int W = 600;
     private static final int H = 120;
 
-    /** Cycles across the picture. */
+    /** A wave of a number of cycles across the picture. */
     private static Plane wave(double cycles) {
         Plane plane = Plane.of(W, H);
         for (int i = 0; i < W * H; i++) {
@@ -35,7 +35,7 @@ class TapeTest {
         return Treating.treated(treatment, in, Whole.settings(treatment, numbers, Map.of(), 7), 1);
     }
 
-    /** How much of a wave is left, away from the edges. */
+    /** The remaining fraction of a wave's amplitude, away from the edges. */
     private static double left(Plane plane, double cycles) {
         double sum = 0;
         int from = 150;
@@ -48,8 +48,8 @@ class TapeTest {
     }
 
     /**
-     * A sweep in steps: waves of rising frequency come out as 2^-n(f/f0)^2 (1 + r (1 - cos(pi f/f0))), f0 being
-     * half as many cycles to the height of the picture as there are lines.
+     * A stepped sweep: waves of rising frequency keep 2^-n(f/f0)^2 (1 + r (1 - cos(pi f/f0))) of their
+     * amplitude, where f0 is half as many cycles per picture height as there are lines.
      */
     @ParameterizedTest
     @CsvSource({"60, 0, 1", "30, 0, 1", "60, 0, 3", "60, 50, 1", "40, 80, 2"})
@@ -82,7 +82,7 @@ class TapeTest {
         assertThat(out.at(300, 61)).isCloseTo(1f, within(1e-5f));
     }
 
-    /** Of a wave: how far its phase has come. */
+    /** The phase delay of a wave, in pixels. */
     private static double delay(Plane plane, double cycles, int y) {
         double real = 0;
         double imaginary = 0;
@@ -144,7 +144,7 @@ class TapeTest {
         assertThat(frames[0].sameSamples(frames[1])).isFalse();
     }
 
-    /** How far lines lie from those next to them, in the mean. */
+    /** The mean difference between the positions of neighbouring lines. */
     private static double apart(Plane plane) {
         double sum = 0;
         for (int y = 1; y < H; y++) {

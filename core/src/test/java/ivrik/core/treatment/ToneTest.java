@@ -20,7 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
-/** Numbers worked out by hand. */
+/** Numbers computed by hand. */
 class ToneTest {
     private static double of(ChannelTreatment t, double value, Object... numbers) {
         return of(t, value, Treating.channel(0), numbers);
@@ -110,7 +110,7 @@ class ToneTest {
         assertThat(of(new Posterise(), 1.3, "levels", 3)).isEqualTo(1.5);
     }
 
-    /** Of 8 by 8 dots the share that is raised is the share of the way to the next level. */
+    /** In 8x8 dots the raised fraction equals the position between the two levels. */
     @ParameterizedTest
     @CsvSource({"0.5, 2, 1, 32", "0.25, 2, 3, 16", "0.4, 6, 1, 0", "0.55, 5, 2, 13"})
     void ditherMixesALevelOutOfDots(float value, double levels, double size, int raised) {
@@ -129,7 +129,7 @@ class ToneTest {
         assertThat(count).isEqualTo((int) (raised * size * size));
     }
 
-    /** The matrix of 2 by 2, of which the others are made: 0 2, 3 1. */
+    /** The 2x2 matrix from which the larger ones are built: 0 2, 3 1. */
     @Test
     void thePatternIsBayers() {
         assertThat(Dither.threshold(0, 0)).isLessThan(Dither.threshold(1, 1));

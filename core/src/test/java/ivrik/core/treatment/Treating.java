@@ -11,7 +11,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** Treatments done to single planes. */
+/** Applies treatments to single planes. */
 final class Treating {
     private Treating() {}
 
@@ -23,7 +23,7 @@ final class Treating {
         return new Rgb().channels().get(number);
     }
 
-    /** All at rest but what is given. */
+    /** Settings at rest, except for the given parameters. */
     static Settings settings(Treatment treatment, Map<String, Double> numbers) {
         return settings(treatment, numbers, Map.of(), EdgeFill.REPEAT);
     }

@@ -24,7 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 
-/** What holds for every treatment. */
+/** Laws of every treatment. */
 class TreatmentsTest {
     static List<ChannelTreatment> all() {
         return Treatments.ofChannels();
@@ -134,8 +134,8 @@ class TreatmentsTest {
     }
 
     /**
-     * On a picture that is smooth at both sizes. What is random is compared in {@code NoiseTest}; blocks
-     * and posterised steps have hard edges that fall between pixels, so most of the picture is compared.
+     * On a picture that is smooth at both sizes. {@code NoiseTest} compares random treatments; blocks and
+     * posterised steps have hard edges between pixels, so only most of the picture is compared.
      */
     @ParameterizedTest
     @MethodSource("all")
@@ -215,7 +215,7 @@ class TreatmentsTest {
         }
     }
 
-    /** Blurs and what spreads the spectrum keep the light. */
+    /** Blurs and spectral spreads preserve the mean. */
     @Test
     void whatIsFlatStaysFlat() {
         Plane flat = Plane.flat(70, 50, 0.3f);

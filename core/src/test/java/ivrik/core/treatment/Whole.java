@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Treatments of whole pictures by themselves, in sRGB at full size, all else at rest. */
+/** Applies whole-picture treatments in sRGB at full size, with all other parameters at rest. */
 final class Whole {
     private Whole() {}
 
@@ -69,7 +69,7 @@ final class Whole {
         return l <= 0.0031308 ? 12.92 * l : 1.055 * Math.pow(l, 1 / 2.4) - 0.055;
     }
 
-    /** The mean of linear light. */
+    /** The mean in linear light. */
     static double meanLight(Plane plane) {
         double sum = 0;
         for (int y = 0; y < plane.height(); y++) {

@@ -76,7 +76,7 @@ class SerialWorkerTest {
                 SerialWorker together = new SerialWorker()) {
             together.next(() -> atOnce(workers));
             together.then(() -> awaited(mayGoOn));
-            together.next(() -> atOnce(workers)); // under way, but nothing waits
+            together.next(() -> atOnce(workers)); // one task runs, none waits
             together.then(() -> {});
             Set<Thread> atWork = ConcurrentHashMap.newKeySet();
             together.next(
@@ -91,7 +91,7 @@ class SerialWorkerTest {
         }
     }
 
-    /** Two parts of which each waits for the other. */
+    /** Runs two tasks that wait for each other. */
     private static Void atOnce(Workers workers) {
         CyclicBarrier both = new CyclicBarrier(2);
         workers.parts(

@@ -24,11 +24,15 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Encoders leave our threads as they were. For root alone they may do otherwise. */
+/**
+ * Encoders leave the scheduling of Ivrik's threads unchanged. Only as root could they change it.
+ */
 @EnabledOnOs(OS.LINUX)
 @EnabledIf("isRoot")
 class ThreadsStayTest {
-    /** In {@code /proc/.../stat}, counted from the state, which is the third field: proc(5). */
+    /**
+     * Index in {@code /proc/.../stat}, counted from the state, which is the third field: proc(5).
+     */
     private static final int POLICY = 41 - 3;
 
     @TempDir Path folder;
@@ -70,7 +74,7 @@ class ThreadsStayTest {
                         found.add(stat.substring(0, stat.lastIndexOf(')') + 1));
                     }
                 } catch (NoSuchFileException e) {
-                    // it has just ended
+                    // the thread has just ended
                 }
             }
         }

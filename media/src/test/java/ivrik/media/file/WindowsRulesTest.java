@@ -18,7 +18,7 @@ import java.nio.file.FileSystem;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** What is written and how it is named, on a file system with the rules of Windows, in memory. */
+/** File names and writing on an in-memory file system with the rules of Windows. */
 class WindowsRulesTest {
     private FileSystem windows;
     private Path folder;

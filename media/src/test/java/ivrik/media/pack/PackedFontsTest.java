@@ -26,11 +26,11 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.zip.ZipFile;
 
-/** A title in a font that is installed here goes elsewhere with its font. */
+/** A package of a project includes the fonts installed on this machine that its titles use. */
 class PackedFontsTest {
     private static final String KNOWN = "IBM Plex Mono";
 
-    /** As long as that, so that it stands in its place in the file. */
+    /** Has the length of the original name, which it replaces in the font file. */
     private static final String FAMILY = "Lantern Serif";
 
     private static final Size BOX = new Size(400, 120);

@@ -8,7 +8,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 import java.util.Random;
 
-/** By weights written out, in rows of which no vector, one or some fit in. */
+/** Against weights written out, in rows shorter than a vector, of one vector, and of several. */
 class ChromaTest {
     private static float[] noise(int n, int seed) {
         Random random = new Random(seed);

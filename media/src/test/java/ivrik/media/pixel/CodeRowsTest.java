@@ -6,7 +6,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Each code there is against its share, divided in double precision. */
+/** Every code against its fraction of full scale, divided in double precision. */
 class CodeRowsTest {
     @Test
     void everyByteIsItsShareOf255() {
@@ -27,7 +27,7 @@ class CodeRowsTest {
         }
     }
 
-    /** As much of what is stored as counts; the bits beside it are anything. */
+    /** The significant bits are read; the padding bits are arbitrary. */
     @ParameterizedTest
     @CsvSource({"9, 0", "10, 0", "10, 6", "12, 0", "12, 4", "14, 0", "16, 0"})
     void everyCodeOfMoreBitsIsItsShareOfTheLargest(int depth, int shift) {

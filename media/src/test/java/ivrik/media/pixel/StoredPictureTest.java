@@ -20,13 +20,13 @@ import java.util.List;
 import java.util.Random;
 import java.util.function.Consumer;
 
-/** A picture left in its bytes is the same picture, whichever way its rows are asked for. */
+/** A picture kept as stored bytes gives the same rows in every way of reading. */
 class StoredPictureTest {
     private static final Workers WORKERS = Workers.shared();
     private static final int WIDTH = 37;
     private static final int HEIGHT = 45;
 
-    /** A picture full of numbers by chance, which is gone after the work. */
+    /** Passes a picture of random bytes to the work, then releases it. */
     private static void noise(int width, String format, Consumer<AVFrame> work) {
         AVFrame frame = av_frame_alloc();
         try {
@@ -53,7 +53,7 @@ class StoredPictureTest {
         }
     }
 
-    /** One row after the other, by one reader. */
+    /** Reads row after row with one reader. */
     private static List<Plane> rowByRow(ColourRows rows) {
         float[][] planes = new float[3][rows.width() * rows.height()];
         float[][] rgb = new float[3][rows.width()];
@@ -96,7 +96,9 @@ class StoredPictureTest {
                         StoredPicture stored = PixelReader.stored(frame).orElseThrow();
                         av_frame_make_writable(frame);
                         for (int p = 0; p < av_pix_fmt_count_planes(frame.format()); p++) {
-                            FrameMemory.of(frame, p).buffer().fill((byte) 0); // it has its own
+                            FrameMemory.of(frame, p)
+                                    .buffer()
+                                    .fill((byte) 0); // the stored picture has its own copy
                         }
                         ColourRows rows = stored.rows();
                         same(rows.toPlanes(WORKERS), wanted);
@@ -111,7 +113,7 @@ class StoredPictureTest {
         }
     }
 
-    /** Lines are as long as FFmpeg makes them, at most 64 bytes longer than they need be. */
+    /** FFmpeg's line length exceeds the needed length by at most 64 bytes. */
     @ParameterizedTest
     @ValueSource(strings = {"yuv420p", "nv12"})
     void itTakesTheBytesThatItCameIn(String format) {

@@ -32,7 +32,9 @@ class YuvTest {
         return out;
     }
 
-    /** By the formulas as the recommendations have them, in rows of which no vector, one or some fit in. */
+    /**
+     * By the formulas of the recommendations, in rows shorter than a vector, of one vector, and of several.
+     */
     @ParameterizedTest
     @ValueSource(ints = {1, 7, 16, 17, 33, 100})
     void codesAreThoseOfTheRecommendation(int n) {
@@ -58,7 +60,7 @@ class YuvTest {
         }
     }
 
-    /** Machines differ in how long their vectors are; codes do not. */
+    /** Codes are independent of the vector length of the machine. */
     @Test
     void samplesByThemselvesGiveTheSameBitsAsInARow() {
         float[][] rgb = noise(67);

@@ -13,7 +13,7 @@ class FarmModelTest {
 
     @ParameterizedTest
     @CsvSource({"1000,1,1", "1000,4,4", "1000,8,4", "960,10,4", "96000,500,500", "96000,1000,500"})
-    void equalNodesTakeWhatTheModelSays(long frames, int parts, int nodes) {
+    void equalNodesTakeTheTimeOfTheFormula(long frames, int parts, int nodes) {
         double played = new FarmSimulation(MODEL, 0, 0).run(frames, parts, nodes, 1);
         assertThat(played).isEqualTo(MODEL.all(frames, parts, nodes), within(1e-6 * played));
     }
@@ -27,7 +27,7 @@ class FarmModelTest {
     }
 
     @Test
-    void theBestNumberOfPartsIsNearTheOneOnPaper() {
+    void theBestNumberOfPartsIsNearTheFormula() {
         FarmSimulation uneven = new FarmSimulation(MODEL, 0.2, 0.01);
         double best = MODEL.partsANode(480_000, 100);
         assertThat(best).isEqualTo(Math.sqrt(480 / 6.0), within(1e-9));

@@ -19,7 +19,7 @@ import java.util.List;
 class BuiltInLooksTest extends Commanded {
     /** {@code looks --json} gives the dial values of rest, as scripts read them. */
     @Test
-    void everyLookIsBitExactWhereItSaysThatItIsAtZero() throws IOException {
+    void everyLookIsBitExactAtRest() throws IOException {
         assertThat(ivrik("looks", "--json")).isZero();
         JsonNode looks = new ObjectMapper().readTree(out);
         assertThat(looks.size()).isGreaterThan(24);
@@ -44,7 +44,7 @@ class BuiltInLooksTest extends Commanded {
     }
 
     @Test
-    void aDialOfWordsTakesThemAndRefusesOthers() throws IOException {
+    void aDialOfChoicesRefusesUnknownChoices() throws IOException {
         Path in = picture8("a.png", false);
         for (String word : List.of("shadow-mask", "1")) {
             assertThat(masked(in, word)).isZero();
@@ -56,7 +56,7 @@ class BuiltInLooksTest extends Commanded {
     }
 
     @Test
-    void aMaskThatIsTooFineForThePixelsIsSaidWithTheNextCleanPitch() throws IOException {
+    void tooFineAMaskIsReportedWithTheNextUsablePitch() throws IOException {
         String in = picture8("a.png", false).toString();
         String to = folder.resolve("to.png").toString();
         assertThat(ivrik("apply", in, "--look", "crt", "--set", "strength=1", "-o", to)).isZero();
@@ -93,7 +93,7 @@ class BuiltInLooksTest extends Commanded {
         "dilate-erode, radius",
         "colour-streak, length"
     })
-    void aLookAtRestShowsItselfOffAndAtZeroIsBitExact(String look, String dials)
+    void aLookHasAnEffectByDefaultAndIsBitExactAtRest(String look, String dials)
             throws IOException {
         for (Path in : new Path[] {picture8("a.png", false), picture8("b.png", true)}) {
             Path to = folder.resolve("out.png");

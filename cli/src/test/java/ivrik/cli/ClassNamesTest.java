@@ -16,7 +16,7 @@ import java.util.Map;
 /** The names of all top-level classes. */
 class ClassNamesTest {
     @Test
-    void eachHasOneMeaningWithinItsModule() throws IOException {
+    void classNamesAreUniqueWithinTheirModule() throws IOException {
         Map<Path, List<String>> modules =
                 SourceFiles.all().stream()
                         .filter(file -> !file.endsWith("package-info.java"))

@@ -27,7 +27,7 @@ class CommandLineTest extends Commanded {
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/lantern-week.ivrik");
 
     @Test
-    void inRegisterReturnsEveryBit() throws IOException {
+    void theNeutralLookReturnsEveryBit() throws IOException {
         for (Path in :
                 new Path[] {
                     picture8("a.png", false), picture8("b.png", true), picture16("c.png")
@@ -48,7 +48,7 @@ class CommandLineTest extends Commanded {
     }
 
     @Test
-    void aSplitMovesExactlyTheChannelsItNames() throws IOException {
+    void aSplitMovesOnlyTheNamedChannels() throws IOException {
         Path in = picture16("in.png");
         Path to = folder.resolve("out.png");
         assertThat(
@@ -77,7 +77,7 @@ class CommandLineTest extends Commanded {
     }
 
     @Test
-    void whatIsSeparatedRejoinsExactly() throws IOException {
+    void separatedChannelsRejoinExactly() throws IOException {
         for (Path in :
                 new Path[] {
                     picture8("a.png", false), picture8("b.png", true), picture16("c.png")
@@ -163,7 +163,7 @@ class CommandLineTest extends Commanded {
     }
 
     @Test
-    void stereoGlassesMoveTheHalvesOfAPictureApart() throws IOException {
+    void stereoGlassesShiftChannelsApart() throws IOException {
         Path in = picture8("in.png", false);
         Path to = folder.resolve("out.png");
         assertThat(
@@ -195,7 +195,7 @@ class CommandLineTest extends Commanded {
     }
 
     @Test
-    void aCustomPrimariesInOnePlaneIsRefusedInOneLine() throws IOException {
+    void coplanarPrimariesAreRefusedInOneLine() throws IOException {
         Path in = picture8("in.png", false);
         assertThat(
                         ivrik(
@@ -259,7 +259,7 @@ class CommandLineTest extends Commanded {
     }
 
     @Test
-    void looksAndInfoAreSaidInWordsAndInJson() throws IOException {
+    void looksAndInfoPrintTextAndJson() throws IOException {
         assertThat(ivrik("looks")).isZero();
         assertThat(out).contains("neutral").contains("red-x").contains("px");
         assertThat(ivrik("looks", "--json")).isZero();
@@ -274,7 +274,7 @@ class CommandLineTest extends Commanded {
     }
 
     @Test
-    void checkSaysAllThatIsWrong() throws IOException {
+    void checkReportsEveryFault() throws IOException {
         assertThat(ivrik("check", DEMO.toString())).isZero();
         assertThat(out).contains("no problems found");
         Path moved = folder.resolve("moved.ivrik");
@@ -365,7 +365,7 @@ class CommandLineTest extends Commanded {
 
     /** Looks of the user come from the data folder; built-in looks stay unchanged. */
     @Test
-    void oneOfTheUsersOwnLooksIsFoundByItsName() throws IOException {
+    void aSavedLookIsFoundByName() throws IOException {
         Path kept = Files.createDirectories(folder.resolve("data/looks"));
         Look look = BuiltInLooks.named("rgb-split").withDial("red-x", 4);
         for (String name : List.of("amber", "swap")) {

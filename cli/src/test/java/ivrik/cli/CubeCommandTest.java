@@ -59,7 +59,7 @@ class CubeCommandTest extends Commanded {
     }
 
     @Test
-    void aGradeAppliedByItsTableIsTheGradeWithinACode() throws IOException {
+    void aTableOfAGradeEqualsTheGradeWithinACode() throws IOException {
         String look = grade().toString();
         Path in = picture16("in.png");
         Path graded = folder.resolve("graded.png");
@@ -142,7 +142,7 @@ class CubeCommandTest extends Commanded {
     }
 
     @Test
-    void aLookThatSeesNeighboursIsRefusedByNameAndLeavesWhatIsThere() throws IOException {
+    void aLookThatReadsNeighboursIsRefused() throws IOException {
         Path table = Files.writeString(folder.resolve("old.cube"), "yesterday's");
         for (String look : List.of("channel-blur", "film-print", "channel-trails")) {
             int exit =
@@ -168,7 +168,7 @@ class CubeCommandTest extends Commanded {
 
     /** A vignette and a halftone depend on the position, so a table cannot hold them. */
     @Test
-    void aLookThatSeesPlacesIsRefused() throws IOException {
+    void aLookThatDependsOnPositionIsRefused() throws IOException {
         Look vignette =
                 Look.atRest("dark-corners", new Rgb(), new Vignette())
                         .withSettings(0, 0, a -> a.with("stops", Value.of(-2)));
@@ -204,7 +204,7 @@ class CubeCommandTest extends Commanded {
 
     /** The table, applied by Ivrik, equals the chain of treatments within one 8-bit code. */
     @Test
-    void aChainComesBackFromItsTable() throws IOException {
+    void aTableOfAChainEqualsTheChain() throws IOException {
         String grade = grade().toString();
         String cube = folder.resolve("Night grade.cube").toString();
         String in = picture16("in.png").toString();
@@ -233,7 +233,7 @@ class CubeCommandTest extends Commanded {
 
     /** Against (v slope + offset)^power, then saturation about BT.709 luma. */
     @Test
-    void aDecisionListIsAppliedAndWrittenAgain() throws IOException {
+    void aDecisionListIsAppliedAndWrittenBack() throws IOException {
         Path list =
                 Files.writeString(
                         folder.resolve("shot.cdl"),

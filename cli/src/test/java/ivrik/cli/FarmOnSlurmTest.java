@@ -161,7 +161,7 @@ class FarmOnSlurmTest {
     }
 
     @Test
-    void aPartThatIsKilledAndANodeThatIsLostAreMadeUpFor() throws Exception {
+    void killedPartsAndLostNodesAreRepeated() throws Exception {
         command(
                 """
                 case $3 in
@@ -183,7 +183,7 @@ class FarmOnSlurmTest {
     }
 
     @Test
-    void aFullDiskIsNamedAndWhatIsMissingIsMadeLater() throws Exception {
+    void aFullDiskIsNamedAndTheRestIsRenderedLater() throws Exception {
         command("[ ! -e mended ] && [ \"$SLURMD_NODENAME\" = n2 ] && ulimit -f 8");
         assertThat(end(farm("--retries", "0"))).as(Files.readString(said())).isEqualTo(1);
         String said = Files.readString(said());
@@ -196,7 +196,7 @@ class FarmOnSlurmTest {
     }
 
     @Test
-    void jobsAreTakenBack() throws Exception {
+    void jobsAreCancelled() throws Exception {
         command("touch \"begun-$3\"; sleep 600");
         assertThat(end(farm("--no-wait"))).as(Files.readString(said())).isZero();
         while (!Files.exists(folder.resolve("begun-1"))) {

@@ -64,7 +64,7 @@ class FarmTest extends Commanded {
     }
 
     @Test
-    void aMovieIsTheSameAsMadeInOneGo() throws IOException {
+    void aMovieOfSeveralPartsEqualsASingleRender() throws IOException {
         assertThat(
                         ivrik(
                                 "render",
@@ -111,7 +111,7 @@ class FarmTest extends Commanded {
     }
 
     @Test
-    void jobsThatABusyMachineIsSlowToBeginAreNotTakenForDone() throws IOException {
+    void slowlyStartingJobsAreNotTakenForDone() throws IOException {
         Path slow = Files.createDirectory(folder.resolve("slow")).resolve("setsid");
         Files.writeString(slow, "#!/bin/sh\nsleep 2\nPATH=${PATH#*:}\nexec setsid \"$@\"\n");
         Files.setPosixFilePermissions(slow, PosixFilePermissions.fromString("rwxr-xr-x"));
@@ -122,7 +122,7 @@ class FarmTest extends Commanded {
     }
 
     @Test
-    void whatFailsIsTriedAgainAndNamedAndBegunAgainItGoesOn() throws IOException {
+    void failedPartsAreRetriedNamedAndContinued() throws IOException {
         Path working = Separately.program(folder.resolve("working"));
         // kills the second part each time
         Files.writeString(
@@ -150,7 +150,7 @@ class FarmTest extends Commanded {
     }
 
     @Test
-    void clipsAreAPartEach() throws IOException {
+    void eachClipIsOnePart() throws IOException {
         picture8("a b.png", false);
         picture8("ü.png", false);
         assertThat(
@@ -194,7 +194,7 @@ class FarmTest extends Commanded {
     }
 
     @Test
-    void aManifestIsWrittenAndWhatCannotBeSharedIsRefused() throws IOException {
+    void aManifestIsWrittenAndIndivisibleWorkIsRefused() throws IOException {
         assertThat(
                         ivrik(
                                 "farm",
@@ -221,7 +221,7 @@ class FarmTest extends Commanded {
     }
 
     @Test
-    void aSchedulerThatIsNotThereSaysSo() throws IOException {
+    void aMissingSchedulerIsReported() throws IOException {
         Path own = Files.writeString(folder.resolve("own.sh"), "no-such-scheduler \"$1\"\n");
         assertThat(farm("" + project, "--scheduler", "" + own, "-o", beside("out.mkv")))
                 .isEqualTo(1);

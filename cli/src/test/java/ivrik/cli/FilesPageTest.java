@@ -30,7 +30,7 @@ class FilesPageTest extends Commanded {
     }
 
     @Test
-    void projectsAndLooksAreReadWithoutAWord() throws IOException {
+    void sampleProjectsAndLooksHaveNoProblems() throws IOException {
         ProjectJson.Reading project = ProjectJson.read(sample("project"));
         assertThat(project.problems()).isEmpty();
         assertThat(project.project().layers()).hasSize(1);
@@ -41,7 +41,7 @@ class FilesPageTest extends Commanded {
     }
 
     @Test
-    void aSeparationIsRejoined() throws IOException {
+    void theSampleSeparationRejoins() throws IOException {
         Path channels = Files.createDirectory(folder.resolve("channels"));
         Files.writeString(channels.resolve("separation.json"), sample("separation"));
         for (String channel : new String[] {"red", "green", "blue"}) {
@@ -57,7 +57,7 @@ class FilesPageTest extends Commanded {
     }
 
     @Test
-    void anOrderIsOneOfParts() throws IOException {
+    void theSampleOrderIsAnExportInParts() throws IOException {
         Path parts = Files.createDirectory(folder.resolve("out.mp4.parts"));
         Files.writeString(parts.resolve("project.ivrik"), sample("project"));
         Files.writeString(parts.resolve("order.properties"), sample("order"));
@@ -67,7 +67,7 @@ class FilesPageTest extends Commanded {
     }
 
     @Test
-    void aFarmKnowsItsParts() throws IOException {
+    void theSampleFarmListsItsParts() throws IOException {
         Path farm = Files.createDirectory(folder.resolve("out.mp4.farm"));
         Files.createDirectory(farm.resolve("logs"));
         Files.createDirectory(farm.resolve("done"));

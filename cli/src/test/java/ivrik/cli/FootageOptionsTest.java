@@ -24,7 +24,7 @@ class FootageOptionsTest extends Commanded {
     }
 
     @Test
-    void aSequenceHasTheRateThatIsSaid() throws IOException {
+    void aSequenceHasTheGivenRate() throws IOException {
         for (int i = 0; i < 4; i++) {
             picture8("s-%04d.png".formatted(i), false);
         }
@@ -49,7 +49,7 @@ class FootageOptionsTest extends Commanded {
     }
 
     @Test
-    void soundIsLeftOutIfOneLikes() throws IOException {
+    void soundIsOptional() throws IOException {
         for (boolean sound : new boolean[] {true, false}) {
             Path out = folder.resolve(sound + ".mkv");
             String[] words = {
@@ -69,7 +69,7 @@ class FootageOptionsTest extends Commanded {
     }
 
     @Test
-    void whatAFormatCannotKeepIsSaid() throws IOException {
+    void lossesOfAFormatAreReported() throws IOException {
         String in = picture8("in.png", true).toString();
         Path odd = folder.resolve("odd.mp4");
         assertThat(ivrik("apply", in, "--look", "neutral", "-o", odd.toString())).as(err).isZero();
@@ -143,7 +143,7 @@ class FootageOptionsTest extends Commanded {
     }
 
     @Test
-    void infoDecodesBeforeItSaysThatAllIsWell() throws IOException {
+    void infoDecodesTheWholeFile() throws IOException {
         byte[] png = Files.readAllBytes(picture16("whole.png"));
         Path cut = folder.resolve("cut.png");
         Files.write(cut, java.util.Arrays.copyOf(png, 60));
@@ -152,7 +152,7 @@ class FootageOptionsTest extends Commanded {
     }
 
     @Test
-    void helpKnowsTheOptions() {
+    void helpListsTheOptions() {
         assertThat(ivrik("apply", "--help")).isZero();
         assertThat(out)
                 .contains("--rate", "--sampling", "--no-sound", "--overwrite", "--odd", "--layer")

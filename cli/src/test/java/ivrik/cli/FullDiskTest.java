@@ -44,7 +44,7 @@ class FullDiskTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"out.mkv", "out.mp4", "out.webm", "out.png", "out.tif", "out.exr"})
-    void whatDoesNotFitLeavesWhatWasThereBeforeAndSaysSo(String name)
+    void aFullDiskKeepsTheFormerFileAndIsReported(String name)
             throws IOException, InterruptedException {
         Path out = Files.writeString(folder.resolve(name), "the version of yesterday");
         Path noise = noise();

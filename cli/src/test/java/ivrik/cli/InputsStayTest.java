@@ -40,7 +40,7 @@ class InputsStayTest extends Commanded {
     }
 
     @Test
-    void applyDoesNotWriteOverItsPictureByAnyNameNorOverItsLook() throws IOException {
+    void applyOverwritesNeitherItsPictureNorItsLook() throws IOException {
         String in = picture8("in.png", false).toString();
         String read = "is a source of this export";
         refused(read, "apply", in, "--look", "rgb-split", "--overwrite", "-o", in);
@@ -52,7 +52,7 @@ class InputsStayTest extends Commanded {
     }
 
     @Test
-    void aSequenceIsNotWrittenOverItself() throws IOException {
+    void aSequenceDoesNotOverwriteItself() throws IOException {
         for (int i = 0; i < 3; i++) {
             picture8("s-%04d.png".formatted(i), false);
         }
@@ -87,7 +87,7 @@ class InputsStayTest extends Commanded {
     }
 
     @Test
-    void whatIsThereIsReplacedOnlyWhenTheCommandSaysSo() throws IOException {
+    void existingFilesAreReplacedOnlyOnRequest() throws IOException {
         String in = picture8("in.png", false).toString();
         Path out = Files.writeString(folder.resolve("out.png"), "of yesterday");
         String[] words = {"apply", in, "--look", "rgb-split", "-o", out.toString()};
@@ -99,7 +99,7 @@ class InputsStayTest extends Commanded {
     }
 
     @Test
-    void renderDoesNotWriteOverTheProjectsMediaOrTheProject() throws IOException {
+    void renderOverwritesNeitherMediaNorProject() throws IOException {
         Path media = Files.createDirectories(folder.resolve("media"));
         Path picture = Files.move(picture8("in.png", false), media.resolve("in.png"));
         Path project = folder.resolve("p.ivrik");
@@ -169,7 +169,7 @@ class InputsStayTest extends Commanded {
 
     @Test
     @EnabledOnOs({OS.LINUX, OS.MAC})
-    void theNextExportTakesAwayWhatAKilledOneLeft() throws Exception {
+    void theNextExportDeletesLeftoversOfAKilledOne() throws Exception {
         Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
         Path out = folder.resolve("long.mkv");
         Process process =
@@ -203,7 +203,7 @@ class InputsStayTest extends Commanded {
     }
 
     @Test
-    void channelsOfSeveralSizesAreRefusedByNameAndDoNoHarm() throws Exception {
+    void channelsOfDifferentSizesAreRefusedByName() throws Exception {
         String in = picture8("in.png", true).toString();
         Path channels = folder.resolve("channels");
         assertThat(ivrik("separate", in, "--model", "rgb", "-o", channels.toString())).isZero();
@@ -236,7 +236,7 @@ class InputsStayTest extends Commanded {
     }
 
     @Test
-    void aSeparationMayNameNoFileOutsideItsFolder() throws IOException {
+    void aSeparationCannotNameFilesOutsideItsFolder() throws IOException {
         String in = picture8("in.png", false).toString();
         Path channels = folder.resolve("channels");
         assertThat(ivrik("separate", in, "--model", "rgb", "-o", channels.toString())).isZero();

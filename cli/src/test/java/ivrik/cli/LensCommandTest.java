@@ -45,7 +45,7 @@ class LensCommandTest extends Commanded {
     }
 
     @Test
-    void whatWasMeasuredIsPutOnAndTakenOut() throws IOException {
+    void aMeasuredLensIsReproducedAndCorrected() throws IOException {
         Path fringed = folder.resolve("fringed.png");
         Path clean = folder.resolve("clean.png");
         Plane green = channel(0);
@@ -74,7 +74,7 @@ class LensCommandTest extends Commanded {
     }
 
     @Test
-    void withoutStructureItSaysSo() throws IOException {
+    void aPictureWithoutStructureIsReported() throws IOException {
         Path flat = folder.resolve("flat.png");
         Plane grey = Plane.flat(W, H, 0.5f);
         StillWriter.write(Frame.opaque(grey, grey, grey), flat, Depth.INT8, Workers.shared());

@@ -42,7 +42,7 @@ class LogFileTest {
     }
 
     @Test
-    void aLineSaysWhenHowGraveWhereAndWhat() throws IOException {
+    void aLogLineHasTimeLevelSourceAndMessage() throws IOException {
         log.debug("nobody asked");
         log.warn("{} is damaged", "tram.mov");
         assertThat(Files.readAllLines(file))

@@ -66,7 +66,7 @@ class ManyClipsTest extends Commanded {
     }
 
     @Test
-    void theGoodOnesAreMadeAndTheBadOnesReported() throws IOException {
+    void goodClipsAreRenderedAndBadOnesReported() throws IOException {
         fiftyOfWhichTwoAreBad();
         assertThat(all("--json")).isEqualTo(1);
         JsonNode report = new ObjectMapper().readTree(out);
@@ -90,7 +90,7 @@ class ManyClipsTest extends Commanded {
     }
 
     @Test
-    void whatIsFinishedIsLeftAndWhatChangedIsMadeAgain() throws IOException {
+    void finishedClipsAreSkippedAndChangedOnesRendered() throws IOException {
         fiftyOfWhichTwoAreBad();
         all();
         Map<Path, FileTime> first = made();
@@ -112,7 +112,7 @@ class ManyClipsTest extends Commanded {
     }
 
     @Test
-    void whatIsOlderThanItsClipIsNotReplacedUnlessReportedTo() throws IOException {
+    void outdatedResultsAreReplacedOnlyOnRequest() throws IOException {
         Files.copy(picture8("good.png", false), clips.resolve("a.png"));
         assertThat(all()).isZero();
         assertThat(all()).isZero();
@@ -125,7 +125,7 @@ class ManyClipsTest extends Commanded {
 
     /** After a kill some numbers are missing, so the sequence is rendered again. */
     @Test
-    void aNumberedSequenceIsFinishedWhenAllItsNumbersAreThere() throws IOException {
+    void aSequenceIsFinishedWhenComplete() throws IOException {
         Path good = picture8("good.png", false);
         for (int i = 0; i < 4; i++) {
             Files.copy(good, clips.resolve("shot-" + i + ".png"));
@@ -151,7 +151,7 @@ class ManyClipsTest extends Commanded {
     }
 
     @Test
-    void whatCannotBeMeantIsRefusedBeforeAnythingIsMade() throws IOException {
+    void impossibleOptionsAreRefusedFirst() throws IOException {
         Path one = Files.createDirectory(folder.resolve("one")).resolve("a.png");
         Files.copy(picture8("good.png", false), one);
         Files.copy(one, clips.resolve("a.png"));

@@ -36,7 +36,7 @@ class NamesTest extends Commanded {
 
     @ParameterizedTest
     @MethodSource("names")
-    void areNoHindrance(String name) throws IOException {
+    void unusualNamesWork(String name) throws IOException {
         Path inside = Files.createDirectory(folder.resolve(name));
         Path picture = inside.resolve(name + ".png");
         Files.move(picture8("plain.png", false), picture);

@@ -35,7 +35,7 @@ class NativesTest {
 
     /** Two processes that unpacked into one folder blocked each other with its lock. */
     @Test
-    void eachLibraryHasAFolderOfItsOwn() {
+    void eachLibraryHasItsOwnFolder() {
         Ivrik.unpackIntoOurFolder();
         assertThat(LIBRARIES.stream().map(System::getProperty).distinct())
                 .hasSize(2)
@@ -43,7 +43,7 @@ class NativesTest {
     }
 
     @Test
-    void whatALibraryIsReportedHolds() {
+    void librariesKeepTheirSettings() {
         System.setProperty(LIBRARIES.getFirst(), "/elsewhere");
         Ivrik.unpackIntoOurFolder();
         assertThat(System.getProperty(LIBRARIES.getFirst())).isEqualTo("/elsewhere");

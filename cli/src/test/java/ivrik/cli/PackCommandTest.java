@@ -95,7 +95,7 @@ class PackCommandTest extends Commanded {
     }
 
     @Test
-    void comesToTheSamePicturesElsewhere() throws IOException {
+    void aPackageRendersTheSamePicturesElsewhere() throws IOException {
         render(project, "before");
         assertThat(ivrik("pack", project.toString(), "-o", zip.toString())).as(err).isZero();
         Files.move(folder.resolve("here"), folder.resolve("gone"));
@@ -113,7 +113,7 @@ class PackCommandTest extends Commanded {
     }
 
     @Test
-    void theSameComesToTheSameBytesAndIsNotReplacedUnasked() throws IOException {
+    void packingIsDeterministicAndReplacesNothingUnasked() throws IOException {
         ivrik("pack", project.toString(), "-o", zip.toString());
         byte[] first = Files.readAllBytes(zip);
         assertThat(ivrik("pack", project.toString(), "-o", zip.toString())).isEqualTo(1);
@@ -124,7 +124,7 @@ class PackCommandTest extends Commanded {
     }
 
     @Test
-    void whatIsMissingIsNamedAndNothingIsWritten() throws IOException {
+    void missingMediaAreNamedAndNothingIsWritten() throws IOException {
         Files.delete(folder.resolve("here/a/b/picture.png"));
         assertThat(ivrik("pack", project.toString(), "-o", zip.toString())).isEqualTo(1);
         assertThat(err).contains("a/b/picture.png", "missing");
@@ -158,14 +158,14 @@ class PackCommandTest extends Commanded {
                 "a\\..\\out.png",
                 "C:out"
             })
-    void whatWouldLieOutsideIsRefused(String name) throws IOException {
+    void entriesOutsideTheFolderAreRefused(String name) throws IOException {
         zip("a.ivrik", name);
         refused("outside");
         assertThat(folder.resolve("out.png")).doesNotExist();
     }
 
     @Test
-    void whatIsNoPackageIsRefused() throws IOException {
+    void aFileThatIsNoPackageIsRefused() throws IOException {
         zip("deep/a.ivrik");
         refused("no project at the top level");
         zip("a.ivrik", "media/A.png", "media/a.png");
@@ -180,7 +180,7 @@ class PackCommandTest extends Commanded {
     }
 
     @Test
-    void whatGrowsBeyondAllBoundsIsRefused() throws IOException {
+    void aZipBombIsRefused() throws IOException {
         try (OutputStream to = Files.newOutputStream(zip);
                 ZipOutputStream out = new ZipOutputStream(to)) {
             out.putNextEntry(new ZipEntry("a.ivrik"));
@@ -191,7 +191,7 @@ class PackCommandTest extends Commanded {
     }
 
     @Test
-    void aFolderThatHoldsAnythingStaysAsItIs() throws IOException {
+    void aFolderWithFilesIsNotUnpackedInto() throws IOException {
         ivrik("pack", project.toString(), "-o", zip.toString());
         Path to = Files.createDirectory(folder.resolve("to"));
         Path kept = Files.writeString(to.resolve("kept.txt"), "kept");

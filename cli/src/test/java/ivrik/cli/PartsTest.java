@@ -54,7 +54,7 @@ class PartsTest extends Commanded {
     }
 
     @Test
-    void aMovieOfPartsIsTheMovieMadeInOneGo() throws IOException {
+    void joinedPartsEqualASingleRender() throws IOException {
         assertThat(render("whole.mp4")).as(err).isZero();
         assertThat(render("out.mp4", "--part", "2/2")).as(err).isZero();
         assertThat(folder.resolve("out.mp4")).doesNotExist();
@@ -77,7 +77,7 @@ class PartsTest extends Commanded {
     }
 
     @Test
-    void stillsOfPartsGoToTheirNames() throws IOException {
+    void stillsOfPartsHaveTheirFinalNames() throws IOException {
         for (String part : List.of("3/3", "1/3", "2/3", "2/3")) {
             boolean again = part.equals("2/3") && Files.exists(folder.resolve("p-0100.png"));
             int exit = render("p-%04d.png", "--part", part, again ? "--overwrite" : "--dither");
@@ -92,7 +92,7 @@ class PartsTest extends Commanded {
     }
 
     @Test
-    void partsOfDifferentOrdersDoNotMeet() {
+    void partsOfDifferentOrdersAreNotJoined() {
         assertThat(render("out.mkv", "--part", "2/2")).as(err).isZero();
         assertThat(render("out.mkv", "--part", "1/2", "--no-sound")).isEqualTo(1);
         assertThat(err)
@@ -104,13 +104,13 @@ class PartsTest extends Commanded {
 
     @ParameterizedTest
     @ValueSource(strings = {"0/3", "4/3", "3", "a/b", "1/0", "1/1000000"})
-    void whatIsNoPartIsWrongUse(String part) {
+    void anImpossiblePartIsWrongUsage(String part) {
         assertThat(render("out.mkv", "--part", part)).isEqualTo(2);
         assertThat(err).contains("a part");
     }
 
     @Test
-    void whatCannotBeSharedOrJoinedSaysSo() throws IOException {
+    void indivisibleExportsAndMissingPartsAreReported() throws IOException {
         assertThat(render("out.gif", "--part", "1/2")).isEqualTo(1);
         assertThat(err).contains("cannot be rendered in parts");
         assertThat(render("out.mkv", "--part", "1/2", "--channels")).isEqualTo(2);

@@ -194,7 +194,7 @@ class RetiredWordsTest extends Commanded {
 
     /** At most 25 words are Ivrik's own. */
     @Test
-    void fewWordsAreOfOurOwn() throws IOException {
+    void atMost25WordsAreOwn() throws IOException {
         String page = Files.readString(SourceFiles.tree().resolve("docs/vocabulary.md"));
         assertThat(page.lines().filter(line -> line.startsWith("| ")).count() - 1)
                 .isBetween(10L, 25L);

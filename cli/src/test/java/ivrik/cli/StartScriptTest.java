@@ -116,7 +116,7 @@ class StartScriptTest {
     }
 
     @Test
-    void aCopiedFolderStartsQuietlyAndMakesItsClassCacheAnew() throws Exception {
+    void aCopiedFolderStartsSilentlyAndRebuildsItsClassCache() throws Exception {
         Path jdk = copied();
         String first = run(jdk);
         assertThat(first.lines()).as("nothing else is said").hasSize(1);
@@ -135,7 +135,7 @@ class StartScriptTest {
     }
 
     @Test
-    void javaIsReportedToLeaveMoreRoomAfterAMarkingThanItTakesToBeginTheNext() throws Exception {
+    void heapHeadroomExceedsTheStartOfTheNextMarking() throws Exception {
         String said = flags("@" + System.getProperty("ivrik.home") + "/build/java.args");
         assertThat(said).containsPattern("G1UseAdaptiveIHOP *= false");
         assertThat(100 - flag(said, "MinHeapFreeRatio"))
@@ -143,7 +143,7 @@ class StartScriptTest {
     }
 
     @Test
-    void aCommandIsReportedMoreThanTheWindow() throws Exception {
+    void commandsHaveMoreJavaFlagsThanTheWindow() throws Exception {
         Path jdk = copied();
         String more = "@" + home + "/build/command.args";
         assertThat(run(jdk, "render", "a.ivrik")).contains(more);
@@ -154,7 +154,7 @@ class StartScriptTest {
     }
 
     @Test
-    void javaKnowsAllThatACommandIsReported() throws Exception {
+    void javaAcceptsEveryFlagOfACommand() throws Exception {
         String said = flags("@" + System.getProperty("ivrik.home") + "/build/command.args");
         assertThat(said).containsPattern("AOTReplayTraining *= false");
         assertThat(flag(said, "Tier3InvocationThreshold")).isEqualTo(1000);
@@ -183,7 +183,7 @@ class StartScriptTest {
     }
 
     @Test
-    void whoeverBuiltKeepsNobodyFromBuildingAgainWhileItRuns() throws Exception {
+    void aRunningIvrikDoesNotBlockARebuild() throws Exception {
         Path jdk = copied();
         Files.delete(home.resolve("target/built"));
         program(folder.resolve("tools/mvn"), "#!/bin/sh\n");
@@ -202,7 +202,7 @@ class StartScriptTest {
     }
 
     @Test
-    void vectorsAreTakenOutOfEachJavaOnceAndWhatWasKeptForAnotherIsMadeAnew() throws Exception {
+    void theVectorModuleIsExtractedOncePerJava() throws Exception {
         Path jdk = copied();
         assertThat(run(jdk)).contains("--add-modules=jdk.incubator.vector");
         awaitCache();
@@ -229,7 +229,7 @@ class StartScriptTest {
     }
 
     @Test
-    void whereNobodyKeepsSettingsTheToolkitKeepsThemInMemory() throws Exception {
+    void withoutASettingsServiceTheToolkitUsesMemory() throws Exception {
         Path jdk = copied();
         program(jdk.resolve("bin/java"), "#!/bin/sh\necho \"settings: $GSETTINGS_BACKEND\"\n");
         assertThat(run(jdk)).contains("settings: memory");
@@ -237,7 +237,7 @@ class StartScriptTest {
 
     /** Setting a new variable moves the whole environment while other threads read it. */
     @Test
-    void theToolkitNeedNotSetAnythingInTheEnvironment() throws Exception {
+    void theScriptSetsTheToolkitsEnvironmentVariables() throws Exception {
         Path jdk = copied();
         program(
                 jdk.resolve("bin/java"),
@@ -246,7 +246,7 @@ class StartScriptTest {
     }
 
     @Test
-    void commandsCompileAllThatWorksOnVectorsBeforeTheyRunIt() throws Exception {
+    void vectorClassesAreCompiledBeforeTheyRun() throws Exception {
         List<String> wanted = new ArrayList<>(List.of("quiet"));
         for (Path file : SourceFiles.all()) {
             if (Files.readString(file).contains("\nimport jdk.incubator.vector.")) {
@@ -263,7 +263,7 @@ class StartScriptTest {
     }
 
     @Test
-    void javaMayHaveAQuarterMoreThanPicturesMayOrAThirdOfTheMachineUpTo4Gb() throws Exception {
+    void theHeapFollowsThePictureBudgetOrTheMachine() throws Exception {
         Path jdk = copied();
         write("target/ivrik.aot.for", home.toString());
         Path settings = Files.createDirectory(folder.resolve("data")).resolve("window.json");

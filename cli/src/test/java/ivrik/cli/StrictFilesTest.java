@@ -91,7 +91,7 @@ class StrictFilesTest extends Commanded {
     }
 
     @Test
-    void whatIsNamedMustBeThere() throws IOException {
+    void namedStepsMustExist() throws IOException {
         Path project =
                 Files.writeString(
                         folder.resolve("hand.ivrik"),
@@ -115,7 +115,7 @@ class StrictFilesTest extends Commanded {
     }
 
     @Test
-    void treatmentsAreListedWithTheirRangesInWordsAndInJson() throws IOException {
+    void treatmentsAreListedWithTheirRanges() throws IOException {
         assertThat(ivrik("treatments")).isZero();
         assertThat(out).contains("gaussian (per channel)").contains("exposure (whole picture)");
         assertThat(ivrik("treatments", "--json")).isZero();
@@ -133,7 +133,7 @@ class StrictFilesTest extends Commanded {
     }
 
     @Test
-    void aPictureTreatmentInALookFileIsDoneToTheLastCode() throws IOException {
+    void aPictureTreatmentInALookFileIsExact() throws IOException {
         Path look =
                 look(
                         "{\"id\": \"e\", \"treatment\": \"exposure\", \"options\": {\"light\":"
@@ -157,7 +157,7 @@ class StrictFilesTest extends Commanded {
     }
 
     @Test
-    void aPictureThatDoesNotFitIsAWordBeforeAnyMemoryIsTaken() throws IOException {
+    void aPictureTooLargeIsRefusedBeforeAllocation() throws IOException {
         Path picture = picture8("a.png", false);
         assertThat(ivrik("render", large(picture).toString(), "-o", folder + "/out.png"))
                 .isEqualTo(1);

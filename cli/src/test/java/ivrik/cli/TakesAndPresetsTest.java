@@ -78,7 +78,7 @@ class TakesAndPresetsTest extends Commanded {
     }
 
     @Test
-    void takesByNameAndThoseSelectedBecomeWhatTheirLooksWouldBe() throws IOException {
+    void takesByNameAndMarkedTakesRenderTheirLooks() throws IOException {
         Path still = picture8("in.png", false);
         Path file = project(still);
         assertThat(render(file, "out-{take}.png", List.of("Red by 3"), "--marked")).isZero();
@@ -90,7 +90,7 @@ class TakesAndPresetsTest extends Commanded {
     }
 
     @Test
-    void whatIsNotThereOrWouldGoToOneFileIsReportedAndNothingIsWritten() throws IOException {
+    void missingTakesAndClashingFilesAreReported() throws IOException {
         Path file = project(picture8("in.png", false));
         List<String> both = List.of("Red by 3", "Red by 8");
         assertThat(render(file, "one.png", List.of("Red by 5"))).isNotZero();
@@ -109,7 +109,7 @@ class TakesAndPresetsTest extends Commanded {
     }
 
     @Test
-    void aPresetDecidesTheFormatAndTheEndingMustBeIts() throws IOException {
+    void aPresetSetsTheFormatAndChecksTheEnding() throws IOException {
         Path still = picture8("in.png", true);
         assertThat(apply(still, "s.webp", "--preset", "animated-image")).isZero();
         assertThat(bytes("s.webp")).isNotEmpty();

@@ -83,7 +83,7 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void eachIsListedWithItsDialsAndAtRestTheSource() throws Exception {
+    void eachTimedLookIsListedAndIsTheSourceAtRest() throws Exception {
         assertThat(ivrik("looks", "--json")).isZero();
         JsonNode looks = new ObjectMapper().readTree(out);
         assertThat(dials(looks, "burst-split"))
@@ -128,7 +128,7 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void aBurstPartsTheChannelsInStepsAboutItsFrame() throws IOException {
+    void aBurstSplitsTheChannelsInStepsAroundItsFrame() throws IOException {
         List<BufferedImage> made =
                 apply("burst-split", "at=6", "before=3", "after=3", "phases=1", "peak=8");
         for (int n = 0; n < FRAMES; n++) {
@@ -141,7 +141,7 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void aSwipeIsHalfATileOnInItsMiddleAndArrives() throws IOException {
+    void aSwipeIsHalfATileAtItsMiddleAndArrives() throws IOException {
         List<BufferedImage> made =
                 apply("tile-swipe", "at=6", "length=6", "tiles=1", "shutter=180");
         for (int n = 0; n < FRAMES; n++) {
@@ -158,7 +158,7 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void aSlitIsAnotherFrameInEachColumn() throws IOException {
+    void aSlitScanShowsAnotherFrameInEachColumn() throws IOException {
         List<BufferedImage> made = apply("slit-scan", "red=4");
         int n = 7;
         for (int x = 0; x < WIDTH; x++) {
@@ -173,7 +173,7 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void channelsArePulledApartUntilTheCutAndComeTogetherAfterIt() throws IOException {
+    void channelsSplitUpToTheCutAndRejoinAfterIt() throws IOException {
         List<BufferedImage> made = apply("pull-apart", "at=6", "length=8", "distance=16");
         for (int n = 0; n < FRAMES; n++) {
             int px = Math.max(0, 16 - (n - 6) * (n - 6));
@@ -185,7 +185,7 @@ class TimedLooksTest extends Commanded {
     }
 
     @Test
-    void laggingChannelsAreThoseOfOtherFrames() throws IOException {
+    void delayedChannelsComeFromOtherFrames() throws IOException {
         List<BufferedImage> made = apply("channel-delay", "red=2", "blue=-3");
         for (int n = 0; n < FRAMES; n++) {
             assertMoved(made.get(n), source.get(Math.max(0, n - 2)), RED, 0);

@@ -60,7 +60,7 @@ class TreatedChannelsTest extends Commanded {
     }
 
     @Test
-    void aMovedChannelLeavesMovedAndTheOthersAsTheyAre() throws IOException {
+    void aMovedChannelIsExportedMovedAndTheOthersUnchanged() throws IOException {
         Path picture = picture8("in.png", false);
         Path project = project(picture, BuiltInLooks.named("rgb-split").withDial("red-x", 3));
         Path out = folder.resolve("channels");
@@ -90,7 +90,7 @@ class TreatedChannelsTest extends Commanded {
     }
 
     @Test
-    void anyModelsChannelsAreWrittenAndNothingIsReplacedUnasked() throws IOException {
+    void channelsOfAnyModelAreWrittenAndNothingIsReplacedUnasked() throws IOException {
         Look look =
                 Look.atRest("inks", Separations.named("cmyk"), new Shift())
                         .withSettings(0, 3, a -> a.with("y", Value.of(2)));
@@ -124,7 +124,7 @@ class TreatedChannelsTest extends Commanded {
 
     /** Red has a tint; its shift shows in every format; the parts are decoded one by one. */
     @Test
-    void theyLeaveAsGreysInTheirInksAndAsPartsOfOneFile() throws IOException {
+    void channelsAreWrittenAsGreysTintedAndAsPartsOfOneFile() throws IOException {
         Path picture = picture8("in.png", false);
         Path project = project(picture, BuiltInLooks.named("rgb-split").withDial("red-x", 3));
         BufferedImage image = ImageIO.read(picture.toFile());

@@ -21,13 +21,13 @@ class WindowStartTest extends Commanded {
     }
 
     @Test
-    void withoutWordsItOpens() {
+    void withoutArgumentsTheWindowOpens() {
         assertThat(ivrik()).isEqualTo(WindowStandIn.EXIT);
         assertReported();
     }
 
     @Test
-    void theDemoIsAskedFor() {
+    void demoOpensTheDemoProject() {
         assertThat(ivrik("demo")).isEqualTo(WindowStandIn.EXIT);
         assertReported("--demo");
         assertThat(ivrik("screenshots", "there")).isEqualTo(WindowStandIn.EXIT);
@@ -36,7 +36,7 @@ class WindowStartTest extends Commanded {
 
     /** The commands that fill the class cache succeed. */
     @Test
-    void theDemoEndsARehearsal() {
+    void theClassCacheRunEndsWithTheDemo() {
         assertThat(ivrik("rehearse")).isEqualTo(WindowStandIn.EXIT);
         assertReported("--demo");
         assertThat(ivrik("--help")).isZero();
@@ -44,7 +44,7 @@ class WindowStartTest extends Commanded {
     }
 
     @Test
-    void filesAreHandedOnWhetherTheyAreThereOrNot() throws IOException {
+    void filesArePassedOnWhetherTheyExistOrNot() throws IOException {
         Path tram = Files.createFile(folder.resolve("tram.mov"));
         String gone = folder.resolve("gone.mov").toString();
         assertThat(ivrik(tram.toString(), tram.toString())).isEqualTo(WindowStandIn.EXIT);
@@ -54,7 +54,7 @@ class WindowStartTest extends Commanded {
     }
 
     @Test
-    void optionsAndCommandsAreNoFiles() throws IOException {
+    void optionsAndCommandsAreNotTakenForFiles() throws IOException {
         Path tram = Files.createFile(folder.resolve("tram.mov"));
         assertThat(ivrik(tram.toString(), "--no-such-option")).isEqualTo(2);
         assertThat(ivrik("info", tram.toString())).as("it holds nothing").isEqualTo(1);

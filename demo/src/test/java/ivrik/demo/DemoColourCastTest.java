@@ -83,7 +83,7 @@ class DemoColourCastTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"tram.webm", "lanterns.webm"})
-    void theAverageIsBackWithinHalfAPerCent(String shot) {
+    void theAverageIsRestoredWithinHalfAPerCent(String shot) {
         Project project =
                 Import.project(Import.source(MEDIA.resolve(shot), "shot"), blurredAndGrainy());
         Layer layer = project.layers().getFirst();

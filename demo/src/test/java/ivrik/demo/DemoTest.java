@@ -21,12 +21,12 @@ class DemoTest {
             Path.of(System.getProperty("ivrik.home"), "demo/lantern-week");
 
     @Test
-    void theTramIsStillMadeByItsProgram() {
+    void theTramEqualsItsGenerator() {
         assertMade(new TramScene(), "tram.webm", 0, 52, 95);
     }
 
     @Test
-    void theLanternsAreStillMadeByTheirProgram() {
+    void theLanternsEqualTheirGenerator() {
         assertMade(new LanternScene(), "lanterns.webm", 0, 40, 95);
     }
 
@@ -59,7 +59,7 @@ class DemoTest {
     }
 
     @Test
-    void soundTitleChartAndProjectAreStillMade() throws IOException {
+    void soundTitleChartAndProjectEqualTheirGenerators() throws IOException {
         try (SoundReader sound = new SoundReader(FOLDER.resolve("media/tram.webm"))) {
             float[] heard = sound.read(48_000, 24_000);
             double dot = 0;

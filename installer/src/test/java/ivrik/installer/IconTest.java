@@ -19,7 +19,7 @@ import javax.imageio.ImageIO;
 class IconTest {
     @ParameterizedTest
     @ValueSource(ints = {48, 256, 512})
-    void thereIsLightOfEachColourOnADarkRoundedBackground(int size) {
+    void theIconHasThreeColoursOnDark(int size) {
         BufferedImage icon = Icon.draw(size);
         assertThat(icon.getRGB(0, 0) >>> 24).as("the corner is empty").isLessThan(200);
         assertThat(icon.getRGB(size / 16, size / 2) | 0xff000000).isEqualTo(0xff1c1b1b);
@@ -34,7 +34,7 @@ class IconTest {
     }
 
     @Test
-    void windowsFindsItsPicture() throws IOException {
+    void theWindowsIconIsValid() throws IOException {
         byte[] ico = Icon.ico();
         ByteBuffer head = ByteBuffer.wrap(ico).order(ByteOrder.LITTLE_ENDIAN);
         assertThat(head.getShort(2)).as("an icon").isEqualTo((short) 1);
@@ -45,7 +45,7 @@ class IconTest {
     }
 
     @Test
-    void macosFindsItsPicture() throws IOException {
+    void theMacosIconIsValid() throws IOException {
         byte[] icns = Icon.icns();
         ByteBuffer head = ByteBuffer.wrap(icns);
         assertThat(new String(icns, 0, 4)).isEqualTo("icns");

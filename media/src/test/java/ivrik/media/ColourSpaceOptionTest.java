@@ -22,7 +22,7 @@ class ColourSpaceOptionTest {
 
     /** Code 500 of 10 bit as PQ is equal with a tag and with the option. */
     @Test
-    void colourWithoutTagsIsTakenAsWhatOneSays() {
+    void theOptionReplacesMissingTags() {
         String flat =
                 "color=black:s=8x8:r=25:d=0.04,format=yuv444p10,geq=lum=500:cb=512:cr=512"
                         + ",setparams=range=tv:colorspace=bt2020nc";

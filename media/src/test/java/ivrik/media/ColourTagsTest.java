@@ -102,7 +102,7 @@ class ColourTagsTest {
     }
 
     @Test
-    void aPaletteIsReadAsItsColours() throws java.io.IOException {
+    void paletteImagesAreRead() throws java.io.IOException {
         var image =
                 new java.awt.image.BufferedImage(
                         8, 8, java.awt.image.BufferedImage.TYPE_BYTE_INDEXED);

@@ -171,7 +171,7 @@ class ExportTest {
         "prores, 422",
         "prores, 444"
     })
-    void compressedMoviesLookTheSameAndAreTaggedRight(String name, String sample) {
+    void compressedMoviesMatchAndAreTagged(String name, String sample) {
         ExportFormat format = ExportFormats.named(name);
         Path movie = folder.resolve("out" + format.ending());
         Export.run(
@@ -217,8 +217,7 @@ class ExportTest {
         "bt2100-hlg, ffv1,   'primaries 9, transfer 18, matrix 0, range 2'",
         "bt2100-pq,  h264,   'primaries 1, transfer 1, matrix 1, range 1'"
     })
-    void aSequenceIsTaggedAsWhatItsNumbersMeanAndComesBackTheSame(
-            String space, String format, String tags) {
+    void sequencesAreTaggedAndRoundTrip(String space, String format, String tags) {
         Project wide =
                 project.withLayer("shots", l -> l.withLook(0, k -> BuiltInLooks.named("neutral")))
                         .withSequence(project.sequence().withColour(ColourSpace.named(space)));
@@ -244,7 +243,7 @@ class ExportTest {
     }
 
     @Test
-    void formatsWithoutAlphaSayOnWhatThePictureIsLaid() throws IOException {
+    void formatsWithoutAlphaNameTheirBackground() throws IOException {
         Path svg =
                 Files.writeString(
                         folder.resolve("t.svg"),
@@ -317,7 +316,7 @@ class ExportTest {
     }
 
     @Test
-    void alphaLeavesInTheFormatsThatKeepIt() throws IOException {
+    void formatsWithAlphaKeepIt() throws IOException {
         Path svg =
                 Files.writeString(
                         folder.resolve("t.svg"),
@@ -347,7 +346,7 @@ class ExportTest {
     }
 
     @Test
-    void aCancelledExportLeavesWhatWasThereBefore() throws IOException {
+    void aCancelledExportKeepsTheFormerFile() throws IOException {
         Path out = Files.writeString(folder.resolve("kept.mkv"), "mine");
         List<Long> done = new CopyOnWriteArrayList<>();
         var order = Export.Order.of(project, out, ExportFormats.FFV1).withOverwrite(true);
@@ -360,7 +359,7 @@ class ExportTest {
     }
 
     @Test
-    void targetsAndSourcesThatCannotBeAreSaid() throws IOException {
+    void impossibleTargetsAndSourcesAreReported() throws IOException {
         assertThatThrownBy(
                         () ->
                                 export(

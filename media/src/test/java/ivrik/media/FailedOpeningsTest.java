@@ -78,7 +78,7 @@ class FailedOpeningsTest {
     }
 
     @Test
-    void aMovieTakenAwayWhileItIsRead() throws IOException {
+    void aMovieDeletedWhileRead() throws IOException {
         Path file = TestMedia.counting(folder.resolve("counting.mkv"), 12, "ffv1", "");
         Path away = folder.resolve("away.mkv");
         FootageSettings counted =

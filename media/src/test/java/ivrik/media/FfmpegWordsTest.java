@@ -22,7 +22,7 @@ class FfmpegWordsTest {
     @TempDir Path folder;
 
     @Test
-    void aTextEndsAtItsZeroWhateverComesAfterIt() {
+    void textsEndAtTheirZeroByte() {
         Ffmpeg.load();
         assertThat(Ffmpeg.errorText(AVERROR_INVALIDDATA))
                 .isEqualTo("Invalid data found when processing input");
@@ -36,7 +36,7 @@ class FfmpegWordsTest {
 
     /** Writes a movie with an unknown codec tag. */
     @Test
-    void aCompressionThatIsNotKnownIsSaidToBeThat() throws IOException {
+    void anUnknownCodecIsReported() throws IOException {
         Path movie = TestMedia.counting(folder.resolve("m.mov"), 3, "png", "", ",format=rgb24");
         String bytes = Files.readString(movie, StandardCharsets.ISO_8859_1);
         int name = bytes.indexOf("png ", bytes.indexOf("stsd"));

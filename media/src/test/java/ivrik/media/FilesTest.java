@@ -44,7 +44,7 @@ class FilesTest {
     }
 
     @Test
-    void aFileThatIsNotFinishedIsNeverSeen() throws IOException {
+    void unfinishedFilesAreNeverVisible() throws IOException {
         Path target = Files.writeString(folder.resolve("a.txt"), "before");
         try (SafeFile file = new SafeFile(target)) {
             Files.writeString(file.aside(), "half");
@@ -58,7 +58,7 @@ class FilesTest {
     }
 
     @Test
-    void aFullDiskIsCalledAFullDisk() {
+    void aFullDiskIsReportedAsOne() {
         assertThat(SafeFile.fault(folder, new IOException("No space left on device")).oneLine())
                 .contains("disk is full")
                 .contains("free disk space");
@@ -67,7 +67,7 @@ class FilesTest {
     }
 
     @Test
-    void aProjectsMediaAreFoundWhereverItIsSaved() throws IOException {
+    void mediaAreFoundAfterSavingElsewhere() throws IOException {
         Project project = project();
         Path elsewhere = Files.createDirectories(folder.resolve("deep/er"));
         for (Path file : List.of(folder.resolve("p.ivrik"), elsewhere.resolve("p.ivrik"))) {
@@ -81,7 +81,7 @@ class FilesTest {
     }
 
     @Test
-    void closedPicturesAreGivenUpHoweverManyStillAsk() throws Exception {
+    void closingCancelsAllRequests() throws Exception {
         Source source = project().sources().getFirst();
         for (int round = 0; round < 20; round++) {
             MediaPictures pictures = new MediaPictures(Workers.shared());
@@ -117,7 +117,7 @@ class FilesTest {
     }
 
     @Test
-    void filesOfSourcesThatAreGoneAreClosedAndWhatIsReadIsCounted() {
+    void filesOfRemovedSourcesAreClosed() {
         Source source = project().sources().getFirst();
         FrameCache cache = new FrameCache(1 << 24);
         try (MediaPictures pictures = new MediaPictures(Workers.shared(), cache)) {
@@ -138,7 +138,7 @@ class FilesTest {
     }
 
     @Test
-    void aFileThatAnotherClosesIsOpenedAgainWhileItIsWanted() throws Exception {
+    void aFileClosedByAnotherRequestIsReopened() throws Exception {
         Source source = project().sources().getFirst();
         try (MediaPictures pictures = new MediaPictures(Workers.shared());
                 var thread = java.util.concurrent.Executors.newSingleThreadExecutor()) {
@@ -158,7 +158,7 @@ class FilesTest {
     }
 
     @Test
-    void aSourceThatVanishesOrChangesIsNoticed() throws IOException {
+    void deletedAndChangedSourcesAreNoticed() throws IOException {
         Source source = project().sources().getFirst();
         Path file = Path.of(source.path());
         try (MediaPictures pictures = new MediaPictures(Workers.shared())) {

@@ -101,7 +101,7 @@ class FormatsTest {
     };
 
     @Test
-    void theDocumentSaysWhatIsSo() throws IOException {
+    void theFormatsPageIsCurrent() throws IOException {
         StringBuilder text = new StringBuilder();
         text.append("# File formats\n\n");
         text.append(

@@ -77,7 +77,7 @@ class FrameNumbersTest {
 
     @ParameterizedTest
     @CsvSource({"90, ',transpose=clock'", "180, ',hflip,vflip'", "270, ',transpose=cclock'"})
-    void aPhoneMovieStandsUpright(int clockwise, String upright) {
+    void rotatedMoviesAreUpright(int clockwise, String upright) {
         String picture = "testsrc=s=64x48:r=25:d=0.2,format=yuv444p";
         Path turned =
                 TestMedia.make(
@@ -105,7 +105,7 @@ class FrameNumbersTest {
     }
 
     @Test
-    void pixelsThatAreNotSquareAreMadeSo() {
+    void nonSquarePixelsAreResampled() {
         Path wide = folder.resolve("wide.mkv");
         TestMedia.make(
                 wide,
@@ -118,7 +118,7 @@ class FrameNumbersTest {
     }
 
     @Test
-    void aMovieCutOffShowsWhatIsThereAndSaysWhatIsNot() throws IOException {
+    void aTruncatedMovieShowsItsFramesAndNamesTheLoss() throws IOException {
         Path whole =
                 TestMedia.counting(
                         folder.resolve("whole.mkv"),

@@ -74,7 +74,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void aGraphicOfFarTooManyIsRefusedAsThat() throws IOException {
+    void aGraphicOfTooManyElementsIsRefused() throws IOException {
         assertRefused(
                 file("many.svg", SVG + RECT.repeat(60_000) + "</svg>"), "50000", "simplify it");
         assertRefused(
@@ -83,7 +83,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void aPathThatWouldBeClosedWithoutEndIsRefused() throws IOException {
+    void anEndlessPathIsRefused() throws IOException {
         String path = SVG + "<path d='M1 1L9 1L9 9%s'/></svg>";
         open(file("good.svg", path.formatted("Z M2 2L3 3 z m1 1l2 2z ")));
         assertRefused(
@@ -92,7 +92,7 @@ class HostileFilesTest {
 
     /** Files found by random changes to the bytes of valid files. */
     @Test
-    void damagedBeginningsAndShapesOfPixelsDoNoHarm() throws IOException {
+    void damagedHeadersDoNoHarm() throws IOException {
         Path cut = folder.resolve("cut.mp4");
         Files.write(cut, "\0\0\0\u0020ftypiso".getBytes(StandardCharsets.ISO_8859_1));
         assertRefused(cut, "cannot be read");
@@ -116,7 +116,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void aGraphicTakesNothingFromOtherFilesAndDoesNotGrowByItsEntities() throws IOException {
+    void aGraphicReadsNoOtherFilesAndExpandsNoEntities() throws IOException {
         file("secret.txt", "very secret");
         String head = "<!DOCTYPE svg [<!ENTITY a SYSTEM 'secret.txt'>]>";
         String text = "<text y='12' font-size='12'>&a;</text></svg>";
@@ -142,7 +142,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void aPictureThatClaimsToBeHugeIsRefusedBeforeMemoryIsTaken() throws IOException {
+    void aHugePictureIsRefusedBeforeAllocation() throws IOException {
         ByteBuffer header = ByteBuffer.allocate(13).putInt(32_000).putInt(32_000);
         header.put(new byte[] {8, 2, 0, 0, 0});
         ByteBuffer png = ByteBuffer.allocate(100).putLong(0x89504e470d0a1a0aL);
@@ -161,7 +161,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void whatIsFarTooLargeForAProjectOrATableIsNotReadAtAll() throws IOException {
+    void hugeProjectAndTableFilesAreNotRead() throws IOException {
         for (String name : new String[] {"large.ivrik", "large.look.json", "large.cube"}) {
             Path file = folder.resolve(name);
             try (RandomAccessFile sparse = new RandomAccessFile(file.toFile(), "rw")) {
@@ -181,7 +181,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void aPictureFileThatIsLargerThanAnArrayIsRefused() throws IOException {
+    void aPictureFileLargerThanAnArrayIsRefused() throws IOException {
         for (String name : new String[] {"large.exr", "large.webp"}) {
             Path file = folder.resolve(name);
             try (RandomAccessFile sparse = new RandomAccessFile(file.toFile(), "rw")) {
@@ -206,7 +206,7 @@ class HostileFilesTest {
                 "\u00fcml\u00e4ut \ud83c\udfee",
                 ""
             })
-    void anyNameIsOneName(String stem) throws IOException {
+    void unusualNamesStayOneName(String stem) throws IOException {
         String name = stem.isEmpty() ? "l".repeat(240) : stem;
         Path picture = folder.resolve(name + ".png");
         StillWriter.write(
@@ -227,7 +227,7 @@ class HostileFilesTest {
 
     /** Each level uses the previous one eight times: 8^11 rectangles. */
     @Test
-    void aGraphicThatUsesItselfManyTimesIsRefusedAtOnce() throws IOException {
+    void anExponentialGraphicIsRefusedAtOnce() throws IOException {
         StringBuilder bomb = new StringBuilder(SVG + "<defs><rect id='u0' width='1' height='1'/>");
         for (int level = 1; level < 12; level++) {
             bomb.append("<g id='u").append(level).append("'>");
@@ -248,7 +248,7 @@ class HostileFilesTest {
                 "empty.json",
                 "numbers.csv"
             })
-    void whatIsOnlyTextIsNoMovie(String name) throws IOException {
+    void textFilesAreNoMovies(String name) throws IOException {
         String text =
                 name.endsWith("m3u8")
                         ? "#EXTM3U\n#EXTINF:10,\nhttp://127.0.0.1:9/x.ts\n"
@@ -258,8 +258,7 @@ class HostileFilesTest {
 
     @Test
     @EnabledOnOs({OS.LINUX, OS.MAC})
-    void aPipeOrAFolderIsNeitherWaitedForNorCalledMissing()
-            throws IOException, InterruptedException {
+    void pipesAndFoldersAreRefusedAtOnce() throws IOException, InterruptedException {
         Path pipe = folder.resolve("pipe.png");
         assertThat(new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor()).isZero();
         assertRefused(pipe, "not a regular file");
@@ -267,7 +266,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void whatIsNoProjectOrLookIsRefusedByItsName() throws IOException {
+    void otherFilesAreRefusedByName() throws IOException {
         for (String text : new String[] {"[".repeat(100_000), "", "3", "{}", "\u0000\u0000"}) {
             assertThatThrownBy(() -> ProjectFile.open(file("a b.ivrik", text)))
                     .isInstanceOf(IvrikException.class)

@@ -88,7 +88,7 @@ class InterruptedExportTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"ffv1", "h264", "vp9", "av1", "prores"})
-    void aMovieGoesOnFromItsLastWholePartAndComesToTheSameBytes(String name) throws IOException {
+    void aMovieContinuesFromItsLastCompletePart(String name) throws IOException {
         ExportFormat format = ExportFormats.named(name);
         Export.Order order = order("broken" + format.ending(), format);
         broken(order, 120);
@@ -105,7 +105,7 @@ class InterruptedExportTest {
     }
 
     @Test
-    void aPartWhosePicturesAreAllEncodedIsFinishedThoughItIsBrokenOffThere() {
+    void anEncodedPartIsFinishedAfterAnInterruption() {
         Export.Order order = order("out.mp4", ExportFormats.H264);
         broken(order, 96);
         List<Long> done = new ArrayList<>();
@@ -114,7 +114,7 @@ class InterruptedExportTest {
     }
 
     @Test
-    void whatIsAskedForOtherwiseBeginsAnew() throws IOException {
+    void aChangedOrderStartsFromTheBeginning() throws IOException {
         Export.Order order = order("out.mp4", ExportFormats.H264);
         broken(order, 120);
         List<Long> done = new ArrayList<>();
@@ -129,7 +129,7 @@ class InterruptedExportTest {
     }
 
     @Test
-    void whatWasDoneCanBeThrownAway() throws IOException {
+    void unfinishedWorkCanBeDiscarded() throws IOException {
         Export.Order order = order("out.mkv", ExportFormats.FFV1);
         broken(order, 120);
         assertThat(hidden()).hasSize(1);
@@ -140,7 +140,7 @@ class InterruptedExportTest {
     }
 
     @Test
-    void stillsGoOnAndOnlyTheirOwnAreTakenForDone() throws IOException {
+    void stillsContinueAndForeignOnesAreNotCounted() throws IOException {
         Export.Order order =
                 order("s-%03d.png", ExportFormats.PNG).withRange(new FrameRange(10, 29));
         broken(order, 8);
@@ -164,7 +164,7 @@ class InterruptedExportTest {
     }
 
     @Test
-    void aPlaceWhereAnotherIvrikExportsIsLeftToIt() throws IOException {
+    void aRunningExportKeepsItsTarget() throws IOException {
         Export.Order order = order("out.mkv", ExportFormats.FFV1);
         broken(order, 120);
         Path claim = hidden().getFirst().resolve("order");

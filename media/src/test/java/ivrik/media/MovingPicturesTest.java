@@ -88,7 +88,7 @@ class MovingPicturesTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"apng", "webp", "gif"})
-    void comeBackWithEveryFrameItsTimeAndWhatIsTransparent(String name) throws IOException {
+    void animatedPicturesRoundTripWithTimesAndAlpha(String name) throws IOException {
         ExportFormat format = ExportFormats.named(name);
         Project project = animation();
         Path out = export(project, "out" + format.ending(), format);
@@ -112,7 +112,7 @@ class MovingPicturesTest {
     }
 
     @Test
-    void goRoundAndRound() throws IOException {
+    void animatedPicturesLoop() throws IOException {
         Project project = animation();
         assertThat(text(export(project, "a.gif", ExportFormats.GIF)))
                 .contains("NETSCAPE2.0\u0003\u0001\0\0");

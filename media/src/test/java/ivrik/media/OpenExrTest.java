@@ -24,7 +24,7 @@ class OpenExrTest {
     @TempDir Path folder;
 
     @Test
-    void layersOfAnOpenExrAreShownAndChosen() throws IOException {
+    void layersOfAnOpenExrAreListedAndChosen() throws IOException {
         int[] window = {0, 0, 3, 2};
         Path file =
                 exr(
@@ -56,7 +56,7 @@ class OpenExrTest {
     }
 
     @Test
-    void partsOfAnOpenExrAreShownAndChosen() throws IOException {
+    void partsOfAnOpenExrAreListedAndChosen() throws IOException {
         // Two single-part files, the second with an offset window, joined to one file of two parts.
         byte[] beauty = part("beauty", new String[] {"B", "G", "R"}, new float[] {3, 2, 1}, 0);
         byte[] glow = part("glow", new String[] {"B", "G", "R"}, new float[] {30, 20, 10}, 7);
@@ -123,7 +123,7 @@ class OpenExrTest {
     }
 
     @Test
-    void windowsOfAnOpenExrThatDoNotBeginAtTheOrigin() throws IOException {
+    void openExrWindowsMayHaveAnOffset() throws IOException {
         Path file =
                 exr(
                         folder.resolve("window.exr"),

@@ -82,8 +82,7 @@ class SafeFileTest {
     }
 
     @Test
-    void whatAKilledProcessLeftIsTakenAwayAndWhatALivingOneWritesIsNot()
-            throws IOException, InterruptedException {
+    void leftoversOfKilledProcessesAreDeleted() throws IOException, InterruptedException {
         Path dead = Files.createFile(folder.resolve(".o.mp4." + ended().token() + ".1.part"));
         Path alive =
                 Files.createFile(
@@ -99,7 +98,7 @@ class SafeFileTest {
     }
 
     @Test
-    void aProcessIsGoneWhenAnotherHasItsNumber() {
+    void aReusedProcessIdIsRecognised() {
         ProcessOwner self = ProcessOwner.self();
         assertThat(self.isGone()).isFalse();
         assertThat(new ProcessOwner(self.machine(), self.pid(), self.began() - 60_000).isGone())
@@ -110,7 +109,7 @@ class SafeFileTest {
     }
 
     @Test
-    void journalsAreTheirUsersOnlyAndEachWindowHasItsOwn() throws IOException {
+    void journalsArePrivateAndOnePerWindow() throws IOException {
         Path file = folder.resolve("p.ivrik");
         Project project = project();
         ProjectFile.save(file, project);
@@ -127,7 +126,7 @@ class SafeFileTest {
     }
 
     @Test
-    void lostWorkStaysUntilItIsTakenOrThrownAway() throws IOException, InterruptedException {
+    void lostWorkStaysUntilRestoredOrDeleted() throws IOException, InterruptedException {
         Path file = folder.resolve("p.ivrik");
         Project project = project();
         Journal journal = Journal.beside(file);
@@ -154,7 +153,7 @@ class SafeFileTest {
     }
 
     @Test
-    void onlyOneHoldsAProjectAndItsClaimLeavesNothing() throws IOException {
+    void oneProcessLocksAProjectWithoutLeftovers() throws IOException {
         Path file = Files.writeString(folder.resolve("p.ivrik"), "{}");
         try (ProjectLock held = ProjectLock.take(file)) {
             assertThat(held).isNotNull();

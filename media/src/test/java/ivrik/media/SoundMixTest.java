@@ -59,7 +59,7 @@ class SoundMixTest {
     }
 
     @Test
-    void clipsSoundInTheirPlacesAndLayersTogether() {
+    void clipsAreMixedAtTheirTimesAcrossLayers() {
         Source low = tone("low", 240);
         Source high = tone("high", 960);
         Project shots = Import.project(low, BuiltInLooks.named("neutral")).withSource(high);
@@ -94,7 +94,7 @@ class SoundMixTest {
     }
 
     @Test
-    void aShotIsAsLoudAsItIsReportedToBe() {
+    void shotLevelsAreApplied() {
         Source low = tone("low", 240);
         Project shots = Import.project(low, BuiltInLooks.named("neutral"));
         Clip clip = shots.layers().getFirst().clips().getFirst();
@@ -131,7 +131,7 @@ class SoundMixTest {
 
     /** The JDK reads the samples of the mix, within half a code. */
     @Test
-    void theSoundAloneIsWrittenAsItIsMixed() throws Exception {
+    void theMixIsWrittenWithoutPicture() throws Exception {
         Project shots = Import.project(tone("low", 240), BuiltInLooks.named("neutral"));
         Path file = folder.resolve("sound.wav");
         WavFile.write(shots, new FrameRange(6, 29), file, n -> {}, Cancellation.NEVER);
@@ -155,7 +155,7 @@ class SoundMixTest {
     }
 
     @Test
-    void whatHasNoSoundIsNotWritten() {
+    void silenceIsNotWritten() {
         Path still =
                 TestMedia.make(
                         folder.resolve("mute.mkv"),

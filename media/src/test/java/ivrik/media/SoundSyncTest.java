@@ -109,7 +109,7 @@ class SoundSyncTest {
     }
 
     @Test
-    void aClipThatIsTrimmedTakesItsSoundAlong() {
+    void aTrimmedClipKeepsItsSoundInSync() {
         Path file = clicking("a.mp4", "mpeg4", "aac", "stereo", 0.38, 0.8);
         Source source = Import.source(file, "s");
         Project project = Import.project(source, BuiltInLooks.named("neutral"));

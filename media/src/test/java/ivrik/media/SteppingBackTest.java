@@ -37,7 +37,7 @@ class SteppingBackTest {
         "c.mkv,  mpeg2video,  -flags qscale -global_quality 118 -bf 2 -g 75",
         "d.h264, libopenh264, -b 4000000 -g 75"
     })
-    void framesOnTheDirectionAreThere(String name, String encoder, String options) {
+    void passedFramesAreKept(String name, String encoder, String options) {
         Path file = TestMedia.counting(folder.resolve(name), FRAMES, encoder, options);
         try (Footage footage = Footage.open(file, Workers.shared())) {
             rows(footage, FRAMES - 1);
@@ -56,7 +56,7 @@ class SteppingBackTest {
     }
 
     @Test
-    void onTheDirectionForwardAndInLeapsNothingIsKept() {
+    void forwardReadsAndJumpsKeepNothing() {
         Path file =
                 TestMedia.counting(
                         folder.resolve("a.mp4"), FRAMES, "libopenh264", "-b 4000000 -g 75");
@@ -69,7 +69,7 @@ class SteppingBackTest {
     }
 
     @Test
-    void whatIsKeptCountsAgainstTheBudgetUntilTheFileIsClosed() {
+    void keptFramesCountAgainstTheBudget() {
         Path file =
                 TestMedia.counting(
                         folder.resolve("a.mp4"), FRAMES, "libopenh264", "-b 4000000 -g 75");

@@ -105,7 +105,7 @@ class StillFormatsTest {
     }
 
     @Test
-    void alphaThatColourIsMultipliedByIsTakenOut() throws IOException {
+    void premultipliedColourIsDivided() throws IOException {
         for (String name : new String[] {"associated8.tif", "unassociated16.tif"}) {
             try (Footage footage = Footage.open(FORMATS.resolve(name), Workers.shared())) {
                 Frame frame = footage.frame(0, footage.size());
@@ -130,7 +130,7 @@ class StillFormatsTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"tif", "jpg"})
-    void picturesStandUprightByTheirOrientation(String ending) throws IOException {
+    void picturesFollowTheirOrientation(String ending) throws IOException {
         Raster stored = ImageIO.read(FORMATS.resolve("base8.png").toFile()).getRaster();
         int w = stored.getWidth();
         int h = stored.getHeight();
@@ -155,7 +155,7 @@ class StillFormatsTest {
     }
 
     @Test
-    void theContentCountsNotTheNameAndAWordSaysSo() throws IOException {
+    void theContentDecidesTheFormat() throws IOException {
         Path lies = folder.resolve("lies.png");
         Files.copy(FORMATS.resolve("plain.jpg"), lies, StandardCopyOption.REPLACE_EXISTING);
         assertThat(apart(lies, "base8.png").most()).isLessThan(14);
@@ -171,7 +171,7 @@ class StillFormatsTest {
     }
 
     @Test
-    void aNumberedSequenceOfJpegsAndOfTargasOpens() throws IOException {
+    void numberedJpegsAndTargasOpen() throws IOException {
         for (String ending : new String[] {"jpg", "tga"}) {
             for (int i = 0; i < 3; i++) {
                 Files.copy(
@@ -187,7 +187,7 @@ class StillFormatsTest {
     }
 
     @Test
-    void textIsNoMovieAndNothingElseIsFetched() throws IOException {
+    void textIsNoMovieAndNothingIsFetched() throws IOException {
         for (String text :
                 new String[] {
                     "only words\n".repeat(40),
@@ -214,7 +214,7 @@ class StillFormatsTest {
                 "width='20' height='30' viewBox='0 0 80 40'      | 20 | 30",
                 "viewBox='0 0 4e9 1e9'                           | 4096 | 1024"
             })
-    void aVectorGraphicHasTheSizeItMeans(String root, int width, int height) throws IOException {
+    void aVectorGraphicHasItsDeclaredSize(String root, int width, int height) throws IOException {
         Path file =
                 Files.writeString(
                         folder.resolve("g.svg"),
@@ -228,7 +228,7 @@ class StillFormatsTest {
     }
 
     @Test
-    void aVectorGraphicShowsPicturesOfItsFolderOnlyAndItsStyleForLightScreens() throws IOException {
+    void aVectorGraphicReadsPicturesOfItsFolderOnly() throws IOException {
         Path inside = Files.createDirectories(folder.resolve("art"));
         Files.copy(FORMATS.resolve("base8.png"), folder.resolve("secret.png"));
         Files.copy(FORMATS.resolve("base8.png"), inside.resolve("p.png"));

@@ -64,8 +64,8 @@ class StillsTest {
         "tif,INT16,false",
         "tif,INT16,true"
     })
-    void integerStillsComeBackBitForBitAlsoWhereNothingCovers(
-            String ending, Depth depth, boolean alpha) throws IOException {
+    void integerStillsRoundTripToTheBit(String ending, Depth depth, boolean alpha)
+            throws IOException {
         Frame frame = random(37, 23, depth, alpha);
         Path file = folder.resolve("a." + ending);
         StillWriter.write(frame, file, depth, workers);
@@ -83,7 +83,7 @@ class StillsTest {
     }
 
     @Test
-    void anExrHoldsLinearLightAndComesBack() {
+    void anExrHoldsLinearLightAndRoundTrips() {
         Frame frame = random(20, 10, Depth.INT16, true);
         Path file = folder.resolve("a.exr");
         StillWriter.write(frame, file, Depth.FLOAT, workers);
@@ -114,7 +114,7 @@ class StillsTest {
 
     @ParameterizedTest
     @CsvSource({"1,1", "16384,3", "2,16384"})
-    void theSmallestAndTheLargestPicturesGoThrough(int width, int height) {
+    void theSmallestAndTheLargestPicturesWork(int width, int height) {
         Frame frame = random(width, height, Depth.INT8, false);
         Path file = folder.resolve("edge.png");
         StillWriter.write(frame, file, Depth.INT8, workers);
@@ -122,7 +122,7 @@ class StillsTest {
     }
 
     @Test
-    void whatCannotBeReadIsSaidInAWord() throws IOException {
+    void unreadablePicturesAreExplained() throws IOException {
         Path text =
                 Files.writeString(folder.resolve("notes.png"), "this is only text\n".repeat(50));
         Path empty = Files.createFile(folder.resolve("empty.mp4"));
@@ -166,7 +166,7 @@ class StillsTest {
     }
 
     @Test
-    void aVectorGraphicIsDrawnAtTheSizeItIsShown() throws IOException {
+    void aVectorGraphicIsDrawnAtItsDisplaySize() throws IOException {
         Path file =
                 Files.writeString(
                         folder.resolve("half.svg"),

@@ -50,7 +50,7 @@ class TitleTest {
     }
 
     @Test
-    void wordsStandInTheMiddleOfTheirBoxInTheirColour() {
+    void textIsCentredInItsBoxInItsColour() {
         Frame frame = TitleGraphic.draw(BAR.withColour(Ink.parse("ff8000")), BOX, BOX);
         int[] x = columns(frame);
         assertThat(x[0] + x[1]).isBetween(395, 403);
@@ -60,14 +60,14 @@ class TitleTest {
     }
 
     @Test
-    void atHalfTheSizeItIsTheSameWordsSmaller() {
+    void halfSizeTextEqualsTheReducedText() {
         Frame full = TitleGraphic.draw(BAR, BOX, BOX);
         Frame half = TitleGraphic.draw(BAR, BOX, BOX.scaled(0.5));
         assertThat(covered(half) * 4).isCloseTo(covered(full), within(covered(full) * 0.02));
     }
 
     @Test
-    void weightSizeAndTrackingTellInTheDrawing() {
+    void weightSizeAndTrackingChangeTheText() {
         double regular = covered(TitleGraphic.draw(BAR.withWeight(400), BOX, BOX));
         double bold = covered(TitleGraphic.draw(BAR.withWeight(700), BOX, BOX));
         assertThat(bold).isGreaterThan(regular * 1.2);
@@ -78,7 +78,7 @@ class TitleTest {
     }
 
     @Test
-    void linesOfDifferentLengthStandAsTheyAreAligned() {
+    void linesFollowTheirAlignment() {
         Title two = Title.EMPTY.withText("HHHHHH\nH").withSizePx(40);
         int left = lowLine(two.withAlign(Align.LEFT));
         int middle = lowLine(two.withAlign(Align.CENTRE));
@@ -100,7 +100,7 @@ class TitleTest {
     }
 
     @Test
-    void noTextIsNothingAndAnUnknownFontIsTheShippedOne() {
+    void emptyTextIsTransparentAndUnknownFontsAreReplaced() {
         assertThat(covered(TitleGraphic.draw(Title.EMPTY, BOX, BOX))).isZero();
         assertThat(covered(TitleGraphic.draw(BAR.withText(" \n "), BOX, BOX))).isZero();
         assertThat(ShippedFonts.has("No Such Font Anywhere")).isFalse();

@@ -75,7 +75,7 @@ class UnevenRateTest {
         "e.apng, apng,         ''",
         "f.webp, libwebp_anim, -lossless 1"
     })
-    void framesAreShownByTheirTimes(String name, String encoder, String options) {
+    void framesFollowTheirTimestamps(String name, String encoder, String options) {
         Path file = counting(name, 30, TIMES, encoder, options);
         try (Footage footage = Footage.open(file, Workers.shared())) {
             assertThat(footage.isUneven()).isTrue();
@@ -93,7 +93,7 @@ class UnevenRateTest {
     }
 
     @Test
-    void lengthAndSoundOfAnUnevenMovieAreKept() {
+    void lengthAndSoundOfAVariableRateMovieAreKept() {
         // 25 fps for one second, then 10 fps for two.
         String times = "if(lt(N\\,25)\\,N*4\\,100+(N-25)*10)";
         Path file =
@@ -162,7 +162,7 @@ class UnevenRateTest {
     }
 
     @Test
-    void aMovieOfOneFrameKeepsTheRateItSays() {
+    void aMovieOfOneFrameKeepsItsDeclaredRate() {
         Path file =
                 TestMedia.make(
                         folder.resolve("one.mov"),
@@ -175,7 +175,7 @@ class UnevenRateTest {
     }
 
     @Test
-    void aMovieThatLiesAboutWhereDecodingCanBeginIsCountedAndThatIsSaid() {
+    void aMovieWithWrongKeyframeFlagsIsCountedAndReported() {
         Path file =
                 TestMedia.lying(
                         folder.resolve("lies.mov"),

@@ -45,7 +45,7 @@ class WideColourTest {
         "bt709,        bt2020,   2020_ncl, bt2020nc, bt709,        2020",
         "bt709,        smpte432, 709,      bt709,    iec61966-2-1, smpte432"
     })
-    void tagsOfAMovieAreObeyed(
+    void tagsOfAMovieApply(
             String trc,
             String primaries,
             String matrix,
@@ -98,7 +98,7 @@ class WideColourTest {
 
     /** ITU-R BT.2100, table 5, written out: scene light times a power of its luminance. */
     @Test
-    void hybridLogGammaIsBrightenedByItsLuminance() {
+    void hybridLogGammaAppliesItsOotf() {
         String red =
                 "color=black:s=8x8:r=25:d=0.04,format=yuv444p10,geq=lum=400:cb=480:cr=600"
                         + ",setparams=range=tv:colorspace=bt2020nc:color_primaries=bt2020"
@@ -132,7 +132,7 @@ class WideColourTest {
     }
 
     @Test
-    void whoLikesLeavesColoursAsTheyAre() {
+    void conversionCanBeSwitchedOff() {
         String flat =
                 "color=black:s=8x8:r=25:d=0.04,format=yuv444p10,geq=lum=500:cb=512:cr=512"
                     + ",setparams=range=tv:colorspace=bt2020nc:color_primaries=bt2020:color_trc=smpte2084";
@@ -270,7 +270,7 @@ class WideColourTest {
     }
 
     @Test
-    void anIccProfileMeansWhatTheJdksEngineMakesOfIt() throws IOException {
+    void iccProfilesMatchTheJdksEngine() throws IOException {
         double[][] d50 = {
             {0.60974, 0.31111, 0.01947}, {0.20528, 0.62567, 0.06087}, {0.14919, 0.06322, 0.74457}
         };
@@ -306,7 +306,7 @@ class WideColourTest {
     }
 
     @Test
-    void aProfileThatSaysSrgbChangesNoBit() throws IOException {
+    void anSrgbProfileChangesNoBit() throws IOException {
         var deflated = new ByteArrayOutputStream();
         deflated.write("s".getBytes(StandardCharsets.US_ASCII));
         deflated.write(new byte[2]);
@@ -325,7 +325,7 @@ class WideColourTest {
     }
 
     @Test
-    void gammaAndChromaticitiesOfAPngAreObeyed() throws IOException {
+    void gammaAndChromaticitiesOfAPngApply() throws IOException {
         byte[] linear = chunk("gAMA", ByteBuffer.allocate(4).putInt(100_000).array());
         try (Footage footage = Footage.open(png("linear.png", COLOURS, linear), WORKERS)) {
             Frame frame = footage.frame(0, footage.size());
@@ -370,7 +370,7 @@ class WideColourTest {
     }
 
     @Test
-    void chromaticitiesOfAnOpenExrAreObeyed() throws IOException {
+    void chromaticitiesOfAnOpenExrApply() throws IOException {
         int[] window = {0, 0, 0, 0};
         Path file =
                 OpenExrTest.exr(

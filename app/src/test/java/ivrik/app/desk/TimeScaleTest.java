@@ -54,7 +54,7 @@ class TimeScaleTest {
     }
 
     @Property(tries = 300)
-    void everyFrameIsFoundAgainWhereItIsDrawn(
+    void framesMapToPositionsAndBack(
             @ForAll @IntRange(min = 60, max = 3000) int width,
             @ForAll @IntRange(min = 1, max = 5000) int frames) {
         TimeScale s = TimeScale.of(new View(), width, frames);
@@ -66,7 +66,7 @@ class TimeScaleTest {
     }
 
     @Property(tries = 300)
-    void closerInTimeTheMomentUnderThePointerStaysThere(
+    void zoomingKeepsTheFrameUnderThePointer(
             @ForAll @IntRange(min = 20, max = 5000) int frames,
             @ForAll @IntRange(min = 12, max = 988) int x,
             @ForAll @IntRange(min = 1, max = 30) int steps) {
@@ -85,7 +85,7 @@ class TimeScaleTest {
     }
 
     @Test
-    void aFrameThatIsNotSeenIsRevealed() {
+    void aHiddenFrameIsScrolledIntoView() {
         View view = new View();
         TimeScale.of(view, 1000, 400).zoom(view, 0.1, 12);
         TimeScale close = TimeScale.of(view, 1000, 400);
@@ -101,7 +101,7 @@ class TimeScaleTest {
     }
 
     @Test
-    void aGraphIsDrawnToTheLargestOfAllChannelsSoThatRowsCompare() {
+    void graphsOfAllChannelsShareOneScale() {
         Graph red = graph(look, 0, "x");
         Graph green = graph(look, 1, "x");
         assertThat(red.range()).isEqualTo(green.range()).isCloseTo(8 * 1.1, within(1e-9));
@@ -110,7 +110,7 @@ class TimeScaleTest {
     }
 
     @Test
-    void aGraphShowsWhatTheValueComesToWithJitterAndDials() {
+    void aGraphShowsTheResultWithJitterAndDials() {
         Look shaken =
                 BuiltInLooks.named("rgb-split")
                         .withDial("red-x", 5)
@@ -128,7 +128,7 @@ class TimeScaleTest {
     }
 
     @Test
-    void theAmountOfAJitterIsGraphedOfAChannelAValueAndThePicture() {
+    void theAmountOfAJitterHasAGraph() {
         Jitter jitter = new Jitter(Value.of(2), 12, Jitter.Kind.STEPPED, 3);
         Look own = look.withSettings(0, 0, a -> a.withJitter("y", jitter));
         assertThat(result(own, "jitter.y")).isEqualTo(2);
@@ -168,7 +168,7 @@ class TimeScaleTest {
     }
 
     @Test
-    void aHandleIsDraggedWithinItsKeyframesInTime() {
+    void easeHandlesStayBetweenTheirKeyframes() {
         Graph graph = graph(look, 0, "x");
         Keyframe from = MOVING.keyframes().get(0);
         Keyframe to = MOVING.keyframes().get(1);
@@ -204,7 +204,7 @@ class TimeScaleTest {
     }
 
     @Test
-    void layersLieUnderEachOtherTheLowestAsARibbon() {
+    void theLowestLayerIsTheLowestStrip() {
         List<Layer> layers =
                 List.of(
                         Layer.of("shots", "shots", look, new Clip("a", 0, 60, 0)),

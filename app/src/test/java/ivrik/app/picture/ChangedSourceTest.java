@@ -19,7 +19,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 /** A source file is reopened while frames of the old file are still being rendered. */
 class ChangedSourceTest {
     @Test
-    void whatIsMadeOfTheFormerOnesIsNotTakenForOneOfTheNew() {
+    void framesOfTheOldFileAreNotShownForTheNewFile() {
         Source title = Source.of("title", Title.EMPTY.withText("TEA"), new Size(64, 36));
         Project project = Import.project(title, BuiltInLooks.named("rgb-split"));
         Plan plan = Planner.plan(project, 0);

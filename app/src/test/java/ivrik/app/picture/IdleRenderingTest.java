@@ -78,7 +78,7 @@ class IdleRenderingTest {
     }
 
     @Test
-    void thePlayRangeIsMadeFromTheFrameOnAndRoundAtHalfSize() {
+    void thePlayRangeIsRenderedFromThePlayheadAtHalfSize() {
         filling.from(plans, 10);
         InterfaceThread.until("all are made", () -> made().size() == 10);
         assertThat(made()).isEqualTo(LongStream.rangeClosed(4, 13).boxed().toList());
@@ -88,14 +88,14 @@ class IdleRenderingTest {
     }
 
     @Test
-    void noMoreAreMadeThanAPartOfTheMemoryHasRoomFor() {
+    void idleRenderingStopsAtItsShareOfTheMemory() {
         long each = 32 * 18 * 4;
         service.setBudget(3 * each * 4 * 8 / 7 + 64);
         assertThat(service.room(SMALL, 0.5)).isEqualTo(3);
     }
 
     @Test
-    void whatIsAskedForLaterTakesItsPlace() {
+    void aLaterRequestReplacesAnEarlierOne() {
         filling.from(plans, 4);
         filling.stop();
         filling.from(plans, 12);

@@ -28,7 +28,7 @@ class PlaybackSizeTest {
     }
 
     @Test
-    void framesThatKeepOccurrenceLateHalveTheSizeDownToAQuarter() {
+    void repeatedLateFramesHalveTheSizeDownToAQuarter() {
         late(7);
         assertThat(pace.scale()).isEqualTo(0.5);
         late(12 + 6);
@@ -40,7 +40,7 @@ class PlaybackSizeTest {
     }
 
     @Test
-    void framesInTimeMakeUpForLateOnes() {
+    void framesInTimeOffsetLateFrames() {
         for (int i = 0; i < 50; i++) {
             pace.shown(i % 2 == 0);
         }
@@ -57,7 +57,7 @@ class PlaybackSizeTest {
     }
 
     @Test
-    void aSizeIsTriedForAWhileBeforeALargerOne() {
+    void aSizeIsHeldBeforeALargerOneIsTried() {
         late(7);
         render(23, FRAME / 100);
         assertThat(pace.scale()).isEqualTo(0.5);

@@ -28,7 +28,7 @@ class PlayerFaultTest {
 
     @ParameterizedTest
     @ValueSource(classes = {OutOfMemoryError.class, IllegalStateException.class})
-    void itIsReportedAndTheClockGoesOn(Class<? extends Throwable> fault) {
+    void aFaultIsReportedAndTheClockContinues(Class<? extends Throwable> fault) {
         doThrow(fault).when(service).prepare(any(), anyDouble(), any());
         InterfaceThread.start();
         Player player =

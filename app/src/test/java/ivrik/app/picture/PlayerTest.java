@@ -85,7 +85,7 @@ class PlayerTest {
     }
 
     @Test
-    void theFrameShownIsTheOneHeardUntilTheOutputFails() throws InterruptedException {
+    void theFrameFollowsTheSoundUntilTheOutputFails() throws InterruptedException {
         Thread.sleep(300); // seven frames by the clock
         assertThat(frame()).isEqualTo(20);
         speaker.heard = 5 * 2000 + 1;

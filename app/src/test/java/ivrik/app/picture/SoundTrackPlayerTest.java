@@ -85,7 +85,7 @@ class SoundTrackPlayerTest {
     }
 
     @Test
-    void roundAndRoundItBeginsAgainUntilStopped() throws InterruptedException {
+    void aLoopRestartsUntilStopped() throws InterruptedException {
         SoundTrackPlayer[] player = new SoundTrackPlayer[1];
         play(tape(6, () -> player[0].stop()), 12, true, player);
         assertThat(heard.toByteArray()).isEqualTo(expected(12, 13, 10, 11, 12, 13));
@@ -130,7 +130,7 @@ class SoundTrackPlayerTest {
     }
 
     @Test
-    void theFrameIsTheOneThatIsHeardNotTheOneThatWasSent() throws InterruptedException {
+    void theFrameFollowsPlayedSamplesNotSentSamples() throws InterruptedException {
         Let speaker = new Let();
         SoundTrackPlayer player = player(speaker, new ArrayList<>());
         player.start(project, 11, false);
@@ -151,7 +151,7 @@ class SoundTrackPlayerTest {
     }
 
     @Test
-    void anEditWhileItPlaysIsHeard() throws InterruptedException {
+    void anEditDuringPlaybackIsHeard() throws InterruptedException {
         Let speaker = new Let();
         SoundTrackPlayer player = player(speaker, new ArrayList<>());
         player.start(project, 10, true);
@@ -170,7 +170,7 @@ class SoundTrackPlayerTest {
     }
 
     @Test
-    void soundThatAnEditBringsBeginsAtTheFrameShown() throws InterruptedException {
+    void soundAddedByAnEditStartsAtTheShownFrame() throws InterruptedException {
         Let speaker = new Let();
         SoundTrackPlayer player = player(speaker, new ArrayList<>());
         Project none = project.withLayers(List.of());
@@ -184,7 +184,7 @@ class SoundTrackPlayerTest {
     }
 
     @Test
-    void withoutAnOutputOrWithOneThatStandsStillTheClockLeads() throws InterruptedException {
+    void withoutAWorkingOutputTheClockLeads() throws InterruptedException {
         SoundTrackPlayer none = new SoundTrackPlayer(Optional::empty, System::nanoTime, w -> {});
         none.start(project, 10, false);
         until(() -> none.now().isEmpty());
@@ -207,7 +207,7 @@ class SoundTrackPlayerTest {
     }
 
     @Test
-    void floatsBecomeLittleEndianIntegersCutOffAtFull() {
+    void floatsBecomeClippedLittleEndianIntegers() {
         assertThat(SoundTrackPlayer.bytes(new float[] {0, 1, -1, 0.5f, 7, -7}))
                 .containsExactly(0, 0, 0xff, 0x7f, 0x01, 0x80, 0, 0x40, 0xff, 0x7f, 0x01, 0x80);
     }

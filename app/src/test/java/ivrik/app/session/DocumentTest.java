@@ -18,8 +18,7 @@ import java.util.concurrent.TimeUnit;
 /** Opening and saving a project without a window. */
 class DocumentTest {
     @Test
-    void aFaultNobodyForesawIsReportedAndNotWaitedForWithoutEnd(@TempDir Path data)
-            throws Exception {
+    void anUnexpectedFaultIsReportedAndEndsTheWait(@TempDir Path data) throws Exception {
         BlockingQueue<Runnable> onInterface = new LinkedBlockingQueue<>();
         BlockingQueue<IvrikException> reported = new LinkedBlockingQueue<>();
         RecoverableWork lost = mock(RecoverableWork.class);

@@ -30,7 +30,7 @@ class LatestTaskTest {
     }
 
     @Test
-    void onlyTheNewestIsReported() {
+    void onlyTheLatestResultIsReported() {
         ask(
                 cancel -> {
                     while (true) {
@@ -45,7 +45,7 @@ class LatestTaskTest {
     @ParameterizedTest
     @ValueSource(
             classes = {CancelledException.class, IllegalStateException.class, LinkageError.class})
-    void workThatEndsWithoutAResultIsNotWaitedFor(Class<? extends Throwable> how) {
+    void aTaskWithoutAResultEndsTheWait(Class<? extends Throwable> how) {
         ask(
                 cancel -> {
                     throw sneaky(how);

@@ -31,7 +31,7 @@ class ProjectPreloadTest {
     }
 
     @Test
-    void whatWasReadEarlyIsTakenOnceAndIsWhatReadingSays() {
+    void aPreloadedProjectIsUsedOnceAndEqualsALoadedOne() {
         ProjectJson.Reading early = ProjectPreload.begin(file).join().orElseThrow();
         assertThat(opened()).isSameAs(early);
         assertThat(early.project()).isEqualTo(ProjectFile.open(file).project());
@@ -39,21 +39,21 @@ class ProjectPreloadTest {
     }
 
     @Test
-    void aFileThatHasChangedMeanwhileIsReadAnew() {
+    void aChangedFileIsReadAgain() {
         ProjectPreload.begin(file).join();
         ProjectFile.save(file, Project.empty("lanterns"));
         assertThat(opened().project().name()).isEqualTo("lanterns");
     }
 
     @Test
-    void anotherFileIsReadAlthoughItSaysTheSame() throws IOException {
+    void anotherFileOfEqualContentIsReadAgain() throws IOException {
         ProjectJson.Reading early = ProjectPreload.begin(file).join().orElseThrow();
         Path copy = Files.copy(file, folder.toRealPath().resolve("copy.ivrik"));
         assertThat(ProjectPreload.of(ProjectFile.text(copy), copy)).isNotSameAs(early);
     }
 
     @Test
-    void whatCannotBeReadIsReportedWhenItIsOpened() throws IOException {
+    void anUnreadableFileIsReportedWhenOpened() throws IOException {
         Files.writeString(file, "{\"form\": \"of something else\"}");
         ProjectPreload.begin(file);
         assertThatThrownBy(this::opened).isInstanceOf(ForeignFileException.class);

@@ -68,7 +68,7 @@ class SessionTest {
     }
 
     @Test
-    void undoAndRedoWalkTheStatesByName() {
+    void undoAndRedoNameTheirStates() {
         nudge(1);
         nudge(2);
         assertThat(session.undoName()).contains("Nudge to 2.0");
@@ -85,7 +85,7 @@ class SessionTest {
     }
 
     @Test
-    void aNewEditForgetsWhatWasUndone() {
+    void aNewEditClearsRedo() {
         nudge(1);
         session.undo();
         nudge(5);
@@ -95,14 +95,14 @@ class SessionTest {
     }
 
     @Test
-    void anEditThatChangesNothingIsNoStep() {
+    void anEditWithoutEffectAddsNoUndoStep() {
         session.editLook("Nothing", l -> l);
         assertThat(session.undoName()).isEmpty();
         assertThat(session.isSaved()).isTrue();
     }
 
     @Test
-    void aDragIsOneStepFromWhereItBegan() {
+    void aDragIsOneUndoStep() {
         nudge(1);
         Session.Gesture drag = session.gesture("Drag");
         for (int i = 2; i < 9; i++) {
@@ -117,7 +117,7 @@ class SessionTest {
     }
 
     @Test
-    void aDragBackToWhereItBeganIsNoStep() {
+    void aDragBackToItsStartAddsNoUndoStep() {
         Session.Gesture drag = session.gesture("Drag");
         drag.editLook(l -> ChannelEdits.with(l, "shift-1", 0, 0, "x", 4));
         drag.editLook(l -> ChannelEdits.with(l, "shift-1", 0, 0, "x", 0));
@@ -126,7 +126,7 @@ class SessionTest {
     }
 
     @Test
-    void selectingIsNoStepButUndoBringsItBack() {
+    void selectionIsNoUndoStepButUndoRestoresIt() {
         session.selectChannel(2);
         nudge(3);
         session.selectChannel(0);
@@ -136,7 +136,7 @@ class SessionTest {
     }
 
     @Test
-    void aSelectionPastTheEndIsHeldWithin() {
+    void aSelectionPastTheEndIsClamped() {
         session.select(new Selection("gone", "gone", "gone", "gone", 9));
         assertThat(session.state().channel()).isEqualTo(2);
         assertThat(session.state().stepId()).isEqualTo("shift-1");
@@ -144,7 +144,7 @@ class SessionTest {
     }
 
     @Test
-    void aMovingValueIsKeyframedAndAStillOneIsSet() {
+    void aKeyframedValueGetsAKeyframeAndAFixedOneIsSet() {
         Value moving =
                 new Value(
                         0,
@@ -205,7 +205,7 @@ class SessionTest {
     }
 
     @Test
-    void whyAnEditShowsNothingIsSaidInTheUsersWords() {
+    void anEditWithoutEffectIsExplained() {
         session.selectChannel(1);
         session.editLook("Mute", l -> l.withChannel(1, s -> s.withMute(true)));
         session.editLook("Nudge", l -> ChannelEdits.with(l, "shift-1", 1, 0, "x", 3));
@@ -226,7 +226,7 @@ class SessionTest {
     }
 
     @Test
-    void historyIsBoundInMemoryAndNotInNumber() {
+    void historyIsLimitedByMemoryNotByCount() {
         History small = new History(40_000);
         State state = session.state();
         for (int i = 1; i <= 2000; i++) {

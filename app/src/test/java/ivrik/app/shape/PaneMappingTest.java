@@ -18,7 +18,7 @@ class PaneMappingTest {
     private static final Size SIZE = new Size(1280, 720);
 
     @Property(tries = 200)
-    void aPlaceOnTheScreenIsAPlaceInThePictureAndBack(
+    void screenPositionsMapToPicturePositionsAndBack(
             @ForAll @DoubleRange(min = 0.05, max = 32) double zoom,
             @ForAll @DoubleRange(min = 0, max = 1) double cx,
             @ForAll @IntRange(min = 0, max = 1279) int x) {
@@ -29,7 +29,7 @@ class PaneMappingTest {
     }
 
     @Test
-    void fittedItLiesInTheMiddleAndFillsThePane() {
+    void fitCentresThePictureAndFillsThePane() {
         PaneMapping m = PaneMapping.of(SIZE, 1000, 500, 0, new Point2D(0.5, 0.5));
         Point2D first = m.toScreen(0, 0);
         Point2D last = m.toScreen(1280, 720);

@@ -13,7 +13,7 @@ import java.util.List;
 class GlossaryTest {
     /** Every word of Ivrik's own, as listed in {@code docs/vocabulary.md}. */
     @Test
-    void eachWordOfOurOwnIsExplained() throws IOException {
+    void everyOwnWordIsExplained() throws IOException {
         List<String> ours =
                 Files.readAllLines(Path.of("../docs/vocabulary.md")).stream()
                         .filter(line -> line.startsWith("| ") && !line.startsWith("| word"))

@@ -52,7 +52,7 @@ class AroundThePictureTest extends InAWindow {
     }
 
     @Test
-    void theSplitLineStaysInSight() {
+    void theSplitLineStaysVisible() {
         Driver.run(() -> d.window.view().split.set(0.5));
         Driver.run(() -> d.window.view().zoom.set(30));
         Driver.run(() -> d.window.view().centre.set(new Point2D(0.1, 0.5)));
@@ -63,7 +63,7 @@ class AroundThePictureTest extends InAWindow {
     }
 
     @Test
-    void arrowKeysGoByTheStepThatIsChosen() {
+    void arrowKeysUseTheChosenStep() {
         d.click("#nudge-5");
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
@@ -75,7 +75,7 @@ class AroundThePictureTest extends InAWindow {
     }
 
     @Test
-    void thePictureIsAlsoInAWindowOfItsOwn() {
+    void thePictureOpensInASeparateWindow() {
         d.key(KeyCode.SHIFT, KeyCode.F);
         d.settle();
         Stage own =
@@ -97,7 +97,7 @@ class AroundThePictureTest extends InAWindow {
     }
 
     @Test
-    void aFrameGoesToTheClipboardAndAPictureComesFromIt() {
+    void framesAreCopiedAndPicturesPasted() {
         d.key(KeyCode.CONTROL, KeyCode.ALT, KeyCode.C);
         Driver.until("it is copied", () -> Clipboard.getSystemClipboard().hasImage());
         assertThat(Driver.on(() -> Clipboard.getSystemClipboard().getImage().getWidth()))
@@ -137,7 +137,7 @@ class AroundThePictureTest extends InAWindow {
     }
 
     @Test
-    void fortyClipsStandInLowRowsAndAreFound() {
+    void fortyClipsUseCompactRowsAndCanBeSearched() {
         List<Path> many =
                 IntStream.range(0, 40)
                         .mapToObj(n -> Material.still(folder, "shot" + n + "-x.png", n / 50.0))

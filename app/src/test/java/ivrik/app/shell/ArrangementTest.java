@@ -20,7 +20,7 @@ class ArrangementTest extends InAWindow {
     }
 
     @Test
-    void theDeskGivesDirectionForChannelsAndLayersOnlyAndComesBack() {
+    void theTrayYieldsToChannelsAndLayersAndReturns() {
         resize(1280, 800, 1);
         Driver.until("the picture is large", () -> pane().zoom() * 1280 >= 760);
         double wide = Driver.on(() -> pane().zoom() * 1280);
@@ -39,7 +39,7 @@ class ArrangementTest extends InAWindow {
     }
 
     @Test
-    void twoPanesShareTheRoomWhateverWasBesideThem() {
+    void twoPanesShareTheSpace() {
         resize(1000, 700, 1.25);
         Driver.run(() -> d.window.view().scopes.set(true));
         d.settle();
@@ -59,7 +59,7 @@ class ArrangementTest extends InAWindow {
     }
 
     @Test
-    void timeHasItsRoomBackWhenColumnsAreGone() {
+    void theTimeViewRegainsItsSpaceWhenColumnsAreRemoved() {
         resize(1280, 800, 1);
         Desk desk = (Desk) d.find("Desk");
         double before = Driver.on(() -> desk.getDividerPositions()[0]);

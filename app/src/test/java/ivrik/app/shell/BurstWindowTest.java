@@ -86,7 +86,7 @@ class BurstWindowTest {
     }
 
     @Test
-    void oneKeyPutsABurstOnTheCutThatIsNear() {
+    void oneKeyAddsABurstAtTheNearestCut() {
         newBurst();
         assertThat(burst().anchor()).isEqualTo(new Anchor.AtCut("clip-2"));
         assertThat(burst().directions())
@@ -100,7 +100,7 @@ class BurstWindowTest {
     }
 
     @Test
-    void awayFromCutsItStandsOnTheFrameOrItsMarker() {
+    void awayFromCutsABurstIsAddedAtTheFrameOrItsMarker() {
         d.go(40);
         newBurst();
         assertThat(burst().anchor()).isEqualTo(new Anchor.AtFrame(40));
@@ -113,7 +113,7 @@ class BurstWindowTest {
     }
 
     @Test
-    void oneKeyMakesItTighterOrWiderAboutItsCut() {
+    void oneKeyNarrowsOrWidensABurst() {
         newBurst();
         d.key(KeyCode.PERIOD);
         d.key(KeyCode.PERIOD);
@@ -144,7 +144,7 @@ class BurstWindowTest {
     }
 
     @Test
-    void itsEndsAndItsBodyAreDraggedInTime() {
+    void itsEndsAndItsBodyAreDragged() {
         newBurst();
         Driver.run(() -> d.window.view().face.set(Face.TREATMENT));
         drag(103, 107);
@@ -160,7 +160,7 @@ class BurstWindowTest {
     }
 
     @Test
-    void itGoesWhereItsCutOrItsMarkerGoes() {
+    void aBurstFollowsItsCutOrMarker() {
         newBurst();
         Driver.run(
                 () ->
@@ -195,7 +195,7 @@ class BurstWindowTest {
     }
 
     @Test
-    void stepsAreShapedInTheDrawing() {
+    void phasesAreDraggedInTheDrawing() {
         newBurst();
         double strength = peakEnvelope().in().getLast().strength();
         // the mirrored side: 2 free frames, the outermost phase, then the others up to the peak of
@@ -247,7 +247,7 @@ class BurstWindowTest {
     }
 
     @Test
-    void theControlsSayWhatAValueComesToWhereABurstAddsToIt() {
+    void theControlsShowTheResultWithABurst() {
         newBurst();
         d.go(96);
         Driver.run(() -> d.window.view().face.set(Face.TREATMENT));

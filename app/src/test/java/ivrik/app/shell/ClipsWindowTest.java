@@ -32,7 +32,7 @@ class ClipsWindowTest extends OneFrame {
     }
 
     @Test
-    void eachIsMadeAndBadOnesAreNamed() throws IOException {
+    void goodClipsAreExportedAndBadOnesNamed() throws IOException {
         set(0, 0, "x", 6);
         Path light = Material.still(folder, "light.png", 0.8);
         Path dark = Material.still(folder, "dark.png", 0.3);
@@ -52,7 +52,7 @@ class ClipsWindowTest extends OneFrame {
     }
 
     @Test
-    void namesThatWouldMeetAreRefused() {
+    void clashingOutputNamesAreRefused() {
         d.files.footage = List.of(Material.still(folder, "light.png", 0.8));
         d.files.project = folder.resolve("same.png");
         make();
@@ -62,7 +62,7 @@ class ClipsWindowTest extends OneFrame {
 
     /** Escape stops a long export and leaves no file. */
     @Test
-    void itCanBeStopped() {
+    void anExportCanBeStopped() {
         add(new Grain());
         Path tram = Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm");
         d.files.footage = List.of(tram);
@@ -77,7 +77,7 @@ class ClipsWindowTest extends OneFrame {
 
     /** Three frames of the tram's bell, at 24 fps: 44 bytes of header and 6000 samples of 6 bytes. */
     @Test
-    void theSoundIsSavedByItself() throws IOException {
+    void soundIsSavedWithoutPicture() throws IOException {
         d.importFile(
                 Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
         Driver.until("it is in", () -> d.window.session().project().sources().size() == 2);

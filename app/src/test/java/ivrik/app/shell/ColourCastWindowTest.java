@@ -26,7 +26,7 @@ class ColourCastWindowTest extends OneFrame {
     }
 
     @Test
-    void isTakenOutInOnePressAndSaysWhenTheChannelsAreOthers() {
+    void onePressCorrectsTheCastAndChangesMarkItOutdated() {
         add(new Gain());
         set(1, 0, "gain", 130);
         set(1, 2, "gain", 70);
@@ -55,7 +55,7 @@ class ColourCastWindowTest extends OneFrame {
     }
 
     @Test
-    void aStepThatWasNeverMeasuredSaysSo() {
+    void anUnmeasuredStepSaysSo() {
         Driver.run(
                 () ->
                         d.window

@@ -85,7 +85,7 @@ class DialWindowTest {
     }
 
     @Test
-    void aWholeControlIsPutOnADial() {
+    void allNumbersOfAControlAreAssignedToADial() {
         d.fromMenu("shift-pad", "Add x of all channels to new dial");
         Dial dial = d.selectedLook().dials().getFirst();
         assertThat(dial.links()).hasSize(3);
@@ -93,7 +93,7 @@ class DialWindowTest {
     }
 
     @Test
-    void aRowOfNumbersIsPutOnADialThatHoldsThem() {
+    void aRowOfNumbersIsAssignedToADial() {
         String before = d.text("#register");
         put();
         assertThat(List.of(x(0), x(1), x(2))).containsExactly(0.0, 0.0, 0.0);
@@ -127,7 +127,7 @@ class DialWindowTest {
     }
 
     @Test
-    void aDialIsKeyframedAndGraphedLikeAnyNumber() {
+    void dialsHaveKeyframesAndGraphs() {
         put();
         d.key(KeyCode.SHIFT, KeyCode.I);
         d.go(10);
@@ -147,7 +147,7 @@ class DialWindowTest {
     }
 
     @Test
-    void thePlaceOfALayerIsKeyframed() {
+    void thePositionOfALayerIsKeyframed() {
         Driver.run(() -> d.window.view().face.set(Face.LAYER));
         d.settle();
         d.go(5);
@@ -163,7 +163,7 @@ class DialWindowTest {
     }
 
     @Test
-    void aTreatmentOfChannelsIsDoneToThePictureAndBack() {
+    void aChannelTreatmentMovesToThePictureAndBack() {
         d.choose("#section", "whole picture, after rejoin");
         assertThat(look().steps().getFirst().section()).isEqualTo(Section.FINISH);
         assertThat(x(0)).as("the settings of the selected channel").isEqualTo(-6);
@@ -175,7 +175,7 @@ class DialWindowTest {
     }
 
     @Test
-    void jitterIsBakedToKeyframesAndComesBack() {
+    void jitterIsBakedToKeyframesAndRestored() {
         d.number("#jitter-amount", "6");
         Jitter jitter = look().steps().getFirst().settings(2).jitter();
         assertThat(jitter.amount()).isEqualTo(Value.of(6));
@@ -190,7 +190,7 @@ class DialWindowTest {
     }
 
     @Test
-    void oneValueJittersByItself() {
+    void aSingleValueJitters() {
         d.choose("#jitter-of", "y only");
         d.number("#jitter-amount", "3");
         assertThat(look().steps().getFirst().settings(2).jitters()).containsOnlyKeys("y");

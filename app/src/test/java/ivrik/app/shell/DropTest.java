@@ -74,7 +74,7 @@ class DropTest {
     }
 
     @Test
-    void aClipDroppedOnTheWindowIsBroughtInAndNudgedByOneKey() throws IOException {
+    void aDroppedClipIsImportedAndNudgedByOneKey() throws IOException {
         Path tram = Files.copy(DEMO.resolve("media/tram.webm"), folder.resolve("tram.webm"));
         assertThat(drop(List.of(tram.toFile()))).isTrue();
         Driver.until("it is in", () -> !d.window.session().project().isEmpty());
@@ -84,20 +84,20 @@ class DropTest {
     }
 
     @Test
-    void aProjectDroppedOnTheWindowIsOpened() {
+    void aDroppedProjectIsOpened() {
         assertThat(drop(List.of(DEMO.resolve("lantern-week.ivrik").toFile()))).isTrue();
         Driver.until(
                 "it is open", () -> d.window.session().project().name().equals("Lantern Week"));
     }
 
     @Test
-    void textOrAnythingElseThatIsNoFileIsLeftAlone() {
+    void droppedTextIsIgnored() {
         assertThat(drop(List.of())).isFalse();
         assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
     }
 
     @Test
-    void aFileThatIsNoPictureIsExplained() throws IOException {
+    void aDroppedFileThatIsNoPictureIsExplained() throws IOException {
         Path note = Files.writeString(folder.resolve("note.png"), "this is only text");
         assertThat(drop(List.of(note.toFile()))).isTrue();
         Driver.until(
@@ -108,7 +108,7 @@ class DropTest {
 
     /** A file is dragged by mouse from a second window. Runs with a display only. */
     @Test
-    void aFileIsDraggedFromAnotherWindowOfTheDisplay() {
+    void aFileIsDraggedFromAnotherWindow() {
         assumeTrue("gtk".equals(System.getProperty("glass.platform")));
         Path file = Material.still(folder, "dragged.png", 0.4);
         Stage other =

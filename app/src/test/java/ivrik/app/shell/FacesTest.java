@@ -28,7 +28,7 @@ class FacesTest extends OneFrame {
     @EnumSource(
             value = Face.class,
             names = {"SEPARATE", "MASK", "LOOK", "LAYER"})
-    void aFaceIsThereAtOnceButNotAllOfIt(Face face) {
+    void aPanelAppearsAtOnceAndFillsLater(Face face) {
         List<String> atOnce =
                 Driver.on(
                         () -> {
@@ -41,7 +41,7 @@ class FacesTest extends OneFrame {
     }
 
     @Test
-    void howItIsSeparatedIsKeptAndShowsWhatChangedMeanwhile() {
+    void theSeparationPanelIsReusedAndUpdated() {
         face(Face.SEPARATE);
         Node delay = d.find("#red-delay");
         face(Face.TREATMENT);

@@ -56,7 +56,7 @@ class FoundationsTest extends InAWindow {
     }
 
     @Test
-    void aTreatmentOfTheWholePictureHasOneCellOverAllChannelsAndStandsOnEitherSide() {
+    void aPictureTreatmentHasOneCellOnEitherSideOfTheChannels() {
         importFile(picture("grey.png", 0.25));
         add(new Exposure());
         Node cell = d.find("#cell-1-picture");
@@ -101,7 +101,7 @@ class FoundationsTest extends InAWindow {
     }
 
     @Test
-    void whatIsWorkedOnStaysWhileColumnsMoveAndComeBackByUndo() {
+    void theSelectedStepStaysSelectedWhileColumnsMove() {
         importFile(picture("grey.png", 0.25));
         add(new LensDistortion());
         add(new Grain());
@@ -117,7 +117,7 @@ class FoundationsTest extends InAWindow {
     }
 
     @Test
-    void twoGrainsOfOneSeedAreEqualOnlyIfTheyShareTheirPattern() {
+    void twoGrainsOfOneSeedAreEqualOnlyWithASharedPattern() {
         importFile(picture("grey.png", 0.5));
         add(new Grain());
         d.click("#seed");
@@ -132,7 +132,7 @@ class FoundationsTest extends InAWindow {
     }
 
     @Test
-    void aFrameThatCannotBeMadeIsExplainedWheneverItIsShown() throws IOException {
+    void aFrameThatCannotBeRenderedIsExplained() throws IOException {
         for (int n = 0; n < 3; n++) {
             picture("shot-000" + n + ".png", 0.2 + 0.2 * n);
         }
@@ -151,7 +151,7 @@ class FoundationsTest extends InAWindow {
     }
 
     @Test
-    void howASourceIsReadIsShownAndCanBeChosen() {
+    void colourSpaceOptionsOfASourceAreShownAndChosen() {
         for (int n = 0; n < 3; n++) {
             picture("shot-000" + n + ".png", 0.2 + 0.2 * n);
         }
@@ -188,7 +188,7 @@ class FoundationsTest extends InAWindow {
     }
 
     @Test
-    void aPictureThatDoesNotFitSaysSoAndTheWindowGoesOn() {
+    void aPictureTooLargeForMemoryIsReported() {
         importFile(picture("lantern.png", 0.5));
         Size small = Driver.on(() -> d.window.session().project().sequence().size());
         resize(new Size(16384, 16384));
@@ -218,7 +218,7 @@ class FoundationsTest extends InAWindow {
     }
 
     @Test
-    void picturesTakeNoMoreMemoryThanTheUserAllows() {
+    void picturesStayWithinTheMemoryBudget() {
         importFile(picture("grey.png", 0.25));
         Driver.run(() -> d.window.sheetActions().memory());
         d.click("#memory-mb");
@@ -238,7 +238,7 @@ class FoundationsTest extends InAWindow {
      * The panels of the last twelve treatments are kept; older panels are no longer registered as listeners.
      */
     @Test
-    void whatIsReplacedIsLetGo() {
+    void replacedPanelsAreReleased() {
         importFile(picture("grey.png", 0.25));
         add(new LensDistortion());
         List<WeakReference<Node>> before = new ArrayList<>();

@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 /** Handles on the picture, in plots, strips and grids, dragged by mouse. */
 class HandlesWindowTest extends OneFrame {
     @Test
-    void aCurveGetsPointsInItsPlotAndLosesThemByTheRightButton() {
+    void curvePointsAreAddedByPressAndRemovedByRightClick() {
         add(new Curve());
         d.drag(d.find("#channel-plot"), 0.25, 0.5, 0, -20);
         assertThat(settings(1, 0).count(Curve.SERIES)).isEqualTo(1);
@@ -37,7 +37,7 @@ class HandlesWindowTest extends OneFrame {
     }
 
     @Test
-    void aHueCurveIsSetOverHuesAndGoesBelowItsMiddle() {
+    void aHueCurveHasPointsBelowItsMiddle() {
         add(new HueCurve());
         d.drag(d.find("#channel-plot"), 0.5, 0.5, 0, 30);
         assertThat(settings(1, 0).value("point.0.in").rest()).isCloseTo(180, within(6.0));
@@ -106,7 +106,7 @@ class HandlesWindowTest extends OneFrame {
     }
 
     @Test
-    void theLineOfADirectionIsTurnedAndDrawnOutOnThePicture() {
+    void theLineOfADirectionIsTurnedAndLengthenedOnThePicture() {
         add(new DirectionalBlur());
         set(1, 0, "length", 0);
         d.settle();
@@ -125,7 +125,7 @@ class HandlesWindowTest extends OneFrame {
     }
 
     @Test
-    void aSpectrumIsDrawnOutInTheStripOfItsChannel() {
+    void aSpectrumIsLengthenedInTheStripOfItsChannel() {
         add(new Dispersion());
         double before = settings(1, 0).value("length").rest();
         d.drag(d.find("#spectrum-strip"), 0.6, 0.5, 40, 0);

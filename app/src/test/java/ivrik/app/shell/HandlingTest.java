@@ -74,7 +74,7 @@ class HandlingTest {
     }
 
     @Test
-    void shotsFollowEachOtherAndGraphicsLieOver() throws IOException {
+    void importedMoviesBecomeShotsAndGraphicsBecomeLayers() throws IOException {
         Path tram = Files.copy(MEDIA.resolve("tram.webm"), folder.resolve("tram.webm"));
         Path title = Files.copy(MEDIA.resolve("title.svg"), folder.resolve("title.svg"));
         importFile(tram, still("card.png", 0.2f), title);
@@ -91,7 +91,7 @@ class HandlingTest {
     }
 
     @Test
-    void unsavedWorkIsAskedAfter() {
+    void closingAsksAboutUnsavedWork() {
         importFile(still("a.png", 0.3f));
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.CONTROL, KeyCode.N);
@@ -109,7 +109,7 @@ class HandlingTest {
     }
 
     @Test
-    void aSourceThatChangesOrGoesWhileOpenIsSaid() throws IOException {
+    void aChangedOrDeletedSourceIsReported() throws IOException {
         Path file = still("a.png", 0.3f);
         importFile(file);
         still("a.png", 0.9f);
@@ -129,7 +129,7 @@ class HandlingTest {
     }
 
     @Test
-    void channelsFollowByTheDirectionThatIsChosenWithAKey() {
+    void aKeyChoosesHowOtherChannelsFollow() {
         importFile(still("a.png", 0.3f));
         d.key(KeyCode.V);
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
@@ -169,7 +169,7 @@ class HandlingTest {
     }
 
     @Test
-    void zoomKeepsToTheMiddleAndTheFooterReadsTheValueBeforeAndAfter() {
+    void zoomKeepsTheMiddleAndTheFooterShowsValuesBeforeAndAfter() {
         importFile(still("a.png", 0.2f));
         d.key(KeyCode.EQUALS);
         double zoom = Driver.on(() -> d.window.view().zoom.get());
@@ -185,7 +185,7 @@ class HandlingTest {
     }
 
     @Test
-    void jitterCanBeGivenToAllChannelsAtOnceEachItsOwnDirection() {
+    void jitterIsAddedToAllChannelsWithSeparateSeeds() {
         importFile(still("a.png", 0.3f));
         d.click("#jitter-all");
         d.number("#jitter-amount", "5");
@@ -197,7 +197,7 @@ class HandlingTest {
     }
 
     @Test
-    void spacePlaysWhateverHasTheFocusAndEnterPressesIt() {
+    void spacePlaysAndEnterPressesTheFocusedControl() {
         importFile(still("a.png", 0.3f));
         Driver.run(() -> d.look("#red-mute").requestFocus());
         d.key(KeyCode.SPACE);
@@ -230,7 +230,7 @@ class HandlingTest {
 
     @Test
     @SuppressWarnings("unchecked")
-    void anExportIsCancelledWithoutAGraph() throws IOException {
+    void aCancelledExportLeavesNoFile() throws IOException {
         Path tram = Files.copy(MEDIA.resolve("tram.webm"), folder.resolve("tram.webm"));
         importFile(tram);
         Path out = folder.resolve("long.mkv");
@@ -258,7 +258,7 @@ class HandlingTest {
 
     @Test
     @SuppressWarnings("unchecked")
-    void ofACancelledSequenceTheStillsThatAreWrittenStay() throws IOException {
+    void aCancelledSequenceKeepsItsFinishedStills() throws IOException {
         importFile(Files.copy(MEDIA.resolve("tram.webm"), folder.resolve("tram.webm")));
         d.key(KeyCode.CONTROL, KeyCode.E);
         Driver.run(

@@ -23,7 +23,7 @@ class HeldKeysTest extends OneFrame {
     }
 
     @Test
-    void aKeyThatSwitchesSwitchesOnce() {
+    void aHeldToggleKeyTogglesOnce() {
         hold(KeyCode.B);
         assertThat(is(d.window.view().twoPanes)).isTrue();
         hold(KeyCode.B);
@@ -37,7 +37,7 @@ class HeldKeysTest extends OneFrame {
     }
 
     @Test
-    void aKeyThatMovesABitMovesOn() {
+    void aHeldNudgeKeyRepeats() {
         hold(KeyCode.RIGHT);
         assertThat(settings(0, 0).value("x").rest()).isEqualTo(4);
         d.press(KeyCode.CONTROL);
@@ -52,7 +52,7 @@ class HeldKeysTest extends OneFrame {
     }
 
     @Test
-    void aKeyThatIsLetGoElsewhereCountsAsLetGo() {
+    void aKeyReleasedInAnotherWindowCountsAsReleased() {
         d.press(KeyCode.B);
         d.press(KeyCode.W);
         assertThat(is(d.window.view().bypass)).isTrue();

@@ -12,7 +12,7 @@ class IdleTest {
     private final Idle idle = new Idle(Duration.ofNanos(100), now::get);
 
     @Test
-    void itBeginsOnceForEachWhileWithoutAnythingWanted() {
+    void idleWorkStartsOncePerIdlePeriod() {
         now.addAndGet(99);
         assertThat(idle.begins()).isFalse();
         now.addAndGet(1);

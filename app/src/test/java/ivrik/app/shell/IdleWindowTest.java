@@ -58,7 +58,7 @@ class IdleWindowTest extends InAWindow {
     }
 
     @Test
-    void itIsLetGoOnlyAfterAWhileWithoutAnythingWanted() {
+    void cachesAreReleasedAfterIdleTimeOnly() {
         looks(3);
         verify(service, never()).release();
         now.set(REST.toNanos() - 1);

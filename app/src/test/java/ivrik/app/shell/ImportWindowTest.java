@@ -72,7 +72,7 @@ class ImportWindowTest extends InAWindow {
     }
 
     @Test
-    void stillsThatAreChosenTogetherAreThoseInTheOrderGiven() {
+    void stillsChosenTogetherKeepTheirOrder() {
         List<Path> chosen = new ArrayList<>();
         for (int n : new int[] {4, 1, 3, 2, 5}) {
             chosen.add(still("pic" + n + ".png", n / 10f));

@@ -44,7 +44,7 @@ class InterfaceThreadTest {
     @TempDir Path folder;
 
     @Test
-    void itNeitherPlansNorWaitsForFiles() throws InterruptedException {
+    void theInterfaceThreadNeitherPlansNorWaitsForFiles() throws InterruptedException {
         try (Driver d = new Driver(folder.resolve("data"))) {
             Thread its = Driver.on(Thread::currentThread);
             Set<String> found = ConcurrentHashMap.newKeySet();
@@ -84,7 +84,7 @@ class InterfaceThreadTest {
 
     /** Every listed class and method exists, so that a renaming cannot disable the test. */
     @Test
-    void allThatIsNamedExists() throws ClassNotFoundException {
+    void everyListedMethodExists() throws ClassNotFoundException {
         for (Map.Entry<String, List<String>> named : NOT_ITS_WORK.entrySet()) {
             assertThat(Class.forName(named.getKey()).getDeclaredMethods())
                     .extracting(Method::getName)

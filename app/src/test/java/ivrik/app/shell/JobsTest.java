@@ -178,7 +178,7 @@ class JobsTest extends InAWindow {
     }
 
     @Test
-    void aTitleSplitBothDirections() {
+    void aTitleSplitInBothDirections() {
         drop(still("title"));
         click("#follow-mirrored");
         key(KeyCode.SHIFT, KeyCode.RIGHT);
@@ -188,7 +188,7 @@ class JobsTest extends InAWindow {
     }
 
     @Test
-    void stereoForGlassesOfTwoColours() {
+    void stereoForTwoColourGlasses() {
         drop(still("view"));
         look("anaglyph");
         ink("#dial-pair-left", Ink.GREEN);
@@ -248,7 +248,7 @@ class JobsTest extends InAWindow {
     }
 
     @Test
-    void channelsBentApartByPins() {
+    void channelsWarpedApartByPins() {
         drop(still("face"));
         look("ghost-warp");
         export();
@@ -292,7 +292,7 @@ class JobsTest extends InAWindow {
      * applied to a clip of another project.
      */
     @Test
-    void aShakeThatGrowsAndRests() throws IOException {
+    void aShakeThatIncreasesAndStops() throws IOException {
         drop(still("one"));
         look("rgb-split");
         click("#green-fixed");

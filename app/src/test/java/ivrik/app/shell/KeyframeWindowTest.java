@@ -67,7 +67,7 @@ class KeyframeWindowTest {
     }
 
     @Test
-    void allKeyframesArePlayedBackwardsStretchedCopiedAndDeleted() {
+    void keyframesAreReversedStretchedCopiedAndDeleted() {
         List<Double> rising = values(0);
         assertThat(rising).isSorted().hasSize(3);
         d.key(KeyCode.CONTROL, KeyCode.A);
@@ -92,7 +92,7 @@ class KeyframeWindowTest {
 
     /** The marker lies slightly right of the release point. */
     @Test
-    void aKeyframeThatIsDraggedSaysItsFrameAndCatchesOnAMarker() {
+    void aDraggedKeyframeShowsItsFrameAndSnapsToAMarker() {
         d.go(50);
         d.key(KeyCode.K);
         d.go(80);
@@ -131,7 +131,7 @@ class KeyframeWindowTest {
     }
 
     @Test
-    void aBandPicksKeyframesOfSeveralChannelsAndOneOfThemDragsAll() {
+    void aBandSelectsKeyframesOfSeveralChannelsThatMoveTogether() {
         shifted(MouseEvent.MOUSE_PRESSED, across(15), high(0, 19));
         shifted(MouseEvent.MOUSE_DRAGGED, across(45), high(2, -15));
         shifted(MouseEvent.MOUSE_RELEASED, across(45), high(2, -15));
@@ -145,7 +145,7 @@ class KeyframeWindowTest {
     }
 
     @Test
-    void theSelectedKeyframeIsSetByItsNumbers() {
+    void theSelectedKeyframeIsTyped() {
         d.go(20);
         d.key(KeyCode.DIGIT1);
         d.key(KeyCode.P);
@@ -182,7 +182,7 @@ class KeyframeWindowTest {
     }
 
     @Test
-    void allChannelsAreInOnePlotAndGraphsAreDrawnCloser() {
+    void allChannelsShareOnePlotAndGraphsZoom() {
         int[] rows = belowTheRuler();
         d.key(KeyCode.SHIFT, KeyCode.G);
         d.settle();

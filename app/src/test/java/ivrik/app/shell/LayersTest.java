@@ -113,7 +113,7 @@ class LayersTest {
     }
 
     @Test
-    void aLookIsPutOnASpanOverAShotAsAWholeOrInPart() {
+    void aLookOnASpanCoversAShotWhollyOrPartly() {
         importFile("two.png", 0.6f);
         d.go(100);
         Driver.run(() -> d.window.session().editLook("x", l -> BuiltInLooks.named("film-print")));
@@ -132,7 +132,7 @@ class LayersTest {
     }
 
     @Test
-    void aTitleIsTypedSetAndPutOutOfRegister() {
+    void aTitleIsTypedStyledAndSplit() {
         d.key(KeyCode.CONTROL, KeyCode.T);
         d.settle();
         assertThat(layer(1).name()).isEqualTo("title");
@@ -180,7 +180,7 @@ class LayersTest {
     }
 
     @Test
-    void aSolidLiesUnderAllAndLayersChangeTheirOrder() {
+    void aSolidIsTheLowestLayerAndLayersAreReordered() {
         command("Add solid colour");
         assertThat(layer(0).name()).isEqualTo("solid colour");
         fire("#layer", "Move up");
@@ -190,7 +190,7 @@ class LayersTest {
     }
 
     @Test
-    void aPictureFromTheTrayIsLaidOverAllOnALayerOfItsOwn() {
+    void aPictureFromTheTrayBecomesTheTopLayer() {
         importFile("two.png", 0.9f);
         Driver.run(() -> d.window.layerActions().addOnTop(project().source("two").orElseThrow()));
         assertThat(layer(1).clips().getFirst().source()).isEqualTo("two");
@@ -204,7 +204,7 @@ class LayersTest {
     }
 
     @Test
-    void placeBlendOpacityAndTimeOfALayerAreNumbers() {
+    void positionBlendOpacityAndTimeOfALayerAreEdited() {
         command("Add solid colour");
         fire("#layer-blend", "Multiply");
         fire("#layer-fit", "original size");
@@ -228,7 +228,7 @@ class LayersTest {
     }
 
     @Test
-    void looksAreStackedSwitchedAndMoved() {
+    void looksAreStackedSwitchedAndReordered() {
         fire("#look", "Add look after this");
         assertThat(layer(0).looks()).hasSize(2);
         assertThat(Driver.on(() -> d.window.session().state().lookNumber())).isEqualTo(1);
@@ -275,7 +275,7 @@ class LayersTest {
     }
 
     @Test
-    void theSequenceMayBeLargerThanThePictureOnBlackOrPaper() {
+    void theSequenceMayExceedThePicture() {
         command("Sequence settings...");
         type("#sequence-width", "200");
         type("#sequence-height", "100");
@@ -294,7 +294,7 @@ class LayersTest {
     }
 
     @Test
-    void aChannelTakesAnotherPictureAndAnotherTime() {
+    void aChannelUsesAnotherPictureAndAnotherTime() {
         importFile("two.png", 0.9f);
         d.key(KeyCode.N);
         fire("#red-picture", "two");
@@ -315,7 +315,7 @@ class LayersTest {
     }
 
     @Test
-    void allOfItIsThereAgainWhenTheProjectIsOpened() {
+    void aSavedProjectReopensComplete() {
         d.key(KeyCode.CONTROL, KeyCode.T);
         fire("#look", "Add look after this");
         command("CMYK");

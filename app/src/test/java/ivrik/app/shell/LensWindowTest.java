@@ -83,7 +83,7 @@ class LensWindowTest extends InAWindow {
     }
 
     @Test
-    void aLensIsTakenOutBeforeAllElseAndPutOnAnotherLayerOverWhatItHas() {
+    void aLensIsCorrectedFirstAndReproducedLast() {
         d.importFile(fringed());
         measure();
         double px = RED_K0 * Math.hypot(W, H) / 2;
@@ -108,7 +108,7 @@ class LensWindowTest extends InAWindow {
     }
 
     @Test
-    void aPictureWithoutStructureIsRefusedWithAWord() {
+    void aPictureWithoutStructureIsRefused() {
         d.importFile(Material.still(folder, "flat.png", 0.4));
         measure();
         assertThat(d.text("#lens-text")).contains("Too little detail");

@@ -64,7 +64,7 @@ class LookWindowTest {
     }
 
     @Test
-    void looksAreSeenOnThisFrameFoundByTheirWordsAndLaidOn() {
+    void looksArePreviewedFoundAndApplied() {
         d.key(KeyCode.SHIFT, KeyCode.INSERT);
         assertThat(tiles()).hasSize(BuiltInLooks.shelf().size());
         Set<String> headings =
@@ -95,7 +95,7 @@ class LookWindowTest {
     }
 
     @Test
-    void onTopItIsOneMoreLookAndUndoTakesItAway() {
+    void aLookAppliedOnTopIsUndone() {
         int before = d.window.session().state().layer().orElseThrow().looks().size();
         Look under = look();
         d.key(KeyCode.SHIFT, KeyCode.INSERT);
@@ -111,7 +111,7 @@ class LookWindowTest {
     }
 
     @Test
-    void theOneThatIsRestedOnMovesAndIsStillAgainAfterwards() {
+    void theLookUnderThePointerPlaysAndStops() {
         d.key(KeyCode.SHIFT, KeyCode.INSERT);
         d.type("broken digital");
         assertThat(tiles()).containsExactly("tile-block-glitch", "tile-digital-breakup");
@@ -126,7 +126,7 @@ class LookWindowTest {
     }
 
     @Test
-    void theTrayShowsWhatEachLookMakesOfTheFootage() {
+    void theTrayPreviewsEachLookOnTheFootage() {
         Driver.until("they are made", () -> trayPicture("channel-trails") != null);
         assertThat(trayPicture("crt").getPixelReader().getArgb(3, 3))
                 .isNotEqualTo(trayPicture("neutral").getPixelReader().getArgb(3, 3));
@@ -138,7 +138,7 @@ class LookWindowTest {
     }
 
     @Test
-    void theCommandListFindsLooksAndTreatmentsByWhatTheyAreFor() {
+    void theCommandListFindsLooksAndTreatmentsByPurpose() {
         assertThat(found("grain")).contains("Grain", "Film print");
         assertThat(found("crt")).contains("CRT screen", "Phosphor screen");
         assertThat(found("chromatic aberration")).contains("RGB split", "Chromatic aberration");

@@ -39,7 +39,7 @@ class MenusTest extends InAWindow {
     }
 
     @Test
-    void everyCommandHasAnIdOfItsOwn() {
+    void everyCommandHasItsOwnId() {
         List<String> ids =
                 Driver.on(() -> Commands.of(d.window).stream().map(Command::id).toList());
         assertThat(ids).doesNotHaveDuplicates().allMatch(id -> id.matches("[a-z0-9-]+"));
@@ -77,7 +77,7 @@ class MenusTest extends InAWindow {
     }
 
     @Test
-    void theRightButtonOffersWhatIsAboutTheThing() {
+    void contextMenusOfferTheCommandsOfTheirItem() {
         Node picture = d.find("#picture-a");
         d.click(picture, 0.5, 0.2, 1, MouseButton.SECONDARY);
         assertThat(offered()).contains("Copy frame as image", "Actual size (100 %)", "Loupe");
@@ -108,7 +108,7 @@ class MenusTest extends InAWindow {
 
     /** The menu key opens the context menu of the focused node. */
     @Test
-    void theMenuKeyOffersItToo() {
+    void theMenuKeyOpensTheContextMenu() {
         asked(d.find("#picture-a"));
         assertThat(offered()).contains("Copy frame as image");
         d.key(KeyCode.ESCAPE);

@@ -50,7 +50,7 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void aLookFromTheTrayTakesNoWorkAway() {
+    void aLookFromTheTrayKeepsExistingWork() {
         d.importFile(still("a.png", 0.3f));
         lay("videotape");
         lay("film-print");
@@ -72,7 +72,7 @@ class NoSurpriseTest extends InAWindow {
      * twelve columns.
      */
     @Test
-    void noSizeOfTheWindowIsAFault() {
+    void everyWindowSizeIsLaidOutWithoutFaults() {
         List<Throwable> faults = new CopyOnWriteArrayList<>();
         Driver.run(
                 () ->
@@ -129,7 +129,7 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void thePictureIsLargeAndTheRowsTakeWhatTimeLeaves() {
+    void thePictureIsLargeAndTheRowsFillTheRest() {
         d.importFile(Material.still(folder, "wide.png", 0.5));
         Driver.run(() -> d.resize(1280, 800));
         d.settle();
@@ -146,7 +146,7 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void nudgesThatFollowEachOtherQuicklyAreOneStep() {
+    void quickNudgesAreOneUndoStep() {
         d.importFile(still("a.png", 0.3f));
         for (int i = 0; i < 4; i++) {
             d.key(KeyCode.RIGHT);
@@ -186,7 +186,7 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void aCommandIsFoundByOtherWordsAndNearlyRightOnes() {
+    void aCommandIsFoundBySynonymsAndMisspellings() {
         d.importFile(still("a.png", 0.3f));
         d.key(KeyCode.CONTROL, KeyCode.SPACE);
         Driver.run(() -> ((TextField) d.find("#command-search")).setText("peg"));
@@ -208,7 +208,7 @@ class NoSurpriseTest extends InAWindow {
 
     /** While a slow look renders a large picture, the header says that its measure is outdated. */
     @Test
-    void anOlderPictureSaysThatItIs() {
+    void anOutdatedPictureIsMarked() {
         d.importFile(Material.still(folder, "large.png", 3000, 2000, 0.4));
         Label register = (Label) d.find("#register");
         assertThat(d.window.view().behind.get()).isFalse();
@@ -222,7 +222,7 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void formatAndEndingAgreeAndChoicesAreKept() {
+    void formatAndEndingAgreeAndChoicesPersist() {
         d.importFile(still("a.png", 0.3f));
         d.files.project = folder.resolve("kept.ivrik");
         d.key(KeyCode.CONTROL, KeyCode.S);
@@ -277,7 +277,7 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void aKeyframeStandsInAllChannelsThatMoveTogether() {
+    void aKeyframeIsSetInAllFollowingChannels() {
         d.importFile(still("a.png", 0.3f));
         Driver.run(() -> d.window.view().follow.set(Follow.MIRRORED));
         d.key(KeyCode.P);
@@ -297,7 +297,7 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void whatANumberIsForIsMadeOnceThePointerComesOverIt() {
+    void theTooltipOfANumberIsBuiltOnHover() {
         d.importFile(still("a.png", 0.3f));
         Node number = d.find("#red-x");
         assertThat(hints(number)).isEmpty();
@@ -318,7 +318,7 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void aNumberTakesDigitsOnlyWhenItIsBeingEdited() {
+    void aNumberTakesDigitsOnlyWhileEdited() {
         d.importFile(still("a.png", 0.3f));
         Driver.run(() -> d.find("#red-x").requestFocus());
         d.key(KeyCode.DIGIT3);

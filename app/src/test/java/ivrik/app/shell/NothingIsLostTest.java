@@ -82,7 +82,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void aKillUnderABusyHandCostsTwoSecondsAtMost() throws IOException {
+    void aKillLosesTwoSecondsOfWorkAtMost() throws IOException {
         try (OtherWindow other = new OtherWindow(data, project, 30, 300)) {
             other.nudged(14);
             long killed = other.kill();
@@ -115,7 +115,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void workWithoutANameOutlivesAllThatIsDoneAfterTheCrash() throws IOException {
+    void unnamedWorkSurvivesLaterSessions() throws IOException {
         try (OtherWindow other = new OtherWindow(data, picture, 3, 10)) {
             other.nudged(3);
             Driver.sleep(1500);
@@ -151,7 +151,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void keptWorkIsThrownAwayByNameOnly() throws IOException {
+    void recoveredWorkIsDeletedByNameOnly() throws IOException {
         try (OtherWindow other = new OtherWindow(data, picture, 1, 10)) {
             other.nudged(1);
             Driver.sleep(1500);
@@ -170,7 +170,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void theWorkOfAWindowThatLivesIsNotOffered() throws IOException {
+    void workOfARunningWindowIsNotOffered() throws IOException {
         try (OtherWindow other = new OtherWindow(data, picture, 2, 10)) {
             other.nudged(2);
             Driver.sleep(1500);
@@ -186,7 +186,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void aSecondWindowOnAProjectSaysWhoHasItAndLooksOrCopies() throws IOException {
+    void aSecondWindowNamesTheFirstAndOpensReadOnlyOrACopy() throws IOException {
         try (OtherWindow other = new OtherWindow(data, project, 0, 10)) {
             try (Driver d = window()) {
                 Driver.run(() -> d.window.open(project));
@@ -229,7 +229,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void whatAnotherProgramWroteIsNotSavedOver() throws IOException {
+    void externalChangesAreNotOverwritten() throws IOException {
         try (Driver d = window()) {
             open(d, project);
             d.key(KeyCode.RIGHT);
@@ -251,7 +251,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void aFileThatWasRenamedOrDeletedIsSavedAgainOnlyWhenAsked() throws IOException {
+    void aRenamedOrDeletedFileIsSavedAgainOnlyOnRequest() throws IOException {
         try (Driver d = window()) {
             open(d, project);
             d.key(KeyCode.RIGHT);
@@ -267,7 +267,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void undoneToWhatIsSavedThereIsNothingToOffer() throws IOException {
+    void workUndoneToTheSavedStateIsNotOffered() throws IOException {
         try (Driver d = window()) {
             open(d, project);
             d.key(KeyCode.RIGHT);
@@ -282,7 +282,7 @@ class NothingIsLostTest {
     }
 
     @Test
-    void pathsFollowTheProjectsFileAndAreNoPartOfWhatUndoWalks() throws IOException {
+    void pathsFollowTheProjectFileAndIgnoreUndo() throws IOException {
         Path saved = Files.createDirectories(folder.resolve("deep/er")).resolve("new.ivrik");
         try (Driver d = window()) {
             Driver.run(() -> d.window.take(List.of(picture)));

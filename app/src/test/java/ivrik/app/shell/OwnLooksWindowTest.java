@@ -58,7 +58,7 @@ class OwnLooksWindowTest extends OneFrame {
     }
 
     @Test
-    void aBuiltInLookIsChangedAndKeptUnderAnotherName() throws IOException {
+    void aChangedBuiltInLookIsSavedUnderAnotherName() throws IOException {
         Driver.run(
                 () ->
                         d.window
@@ -87,7 +87,7 @@ class OwnLooksWindowTest extends OneFrame {
     }
 
     @Test
-    void whatWasKeptIsThereAtTheNextStartInAnotherProject() {
+    void savedLooksAppearInOtherProjects() {
         add(new Grain());
         keep("Amber");
         d.close();
@@ -109,7 +109,7 @@ class OwnLooksWindowTest extends OneFrame {
     }
 
     @Test
-    void aLookGoesToAFileAndAnotherTakesItIn() throws IOException {
+    void aLookIsExportedAndImported() throws IOException {
         add(new Grain());
         d.files.project = folder.resolve("given.json");
         openSheet("Given away");
@@ -135,7 +135,7 @@ class OwnLooksWindowTest extends OneFrame {
      * A look file from another version or edited by hand: known parts are read, unknown parts are listed.
      */
     @Test
-    void partsThatAreNotKnownAreListedAndLeftOut() throws IOException {
+    void unknownPartsAreListedAndOmitted() throws IOException {
         add(new Grain());
         Look look = look().withName("odd").withTitle("Odd");
         Path file =
@@ -149,7 +149,7 @@ class OwnLooksWindowTest extends OneFrame {
     }
 
     @Test
-    void whatNamesThingsOfItsProjectDoesNotWhereItIsKept() throws IOException {
+    void savedLooksOmitReferencesToTheProject() throws IOException {
         Driver.run(
                 () ->
                         d.window
@@ -176,7 +176,7 @@ class OwnLooksWindowTest extends OneFrame {
 
     /** Two looks of one name stay apart, and no look is replaced without a question. */
     @Test
-    void anotherOfTheSameNameIsNotReplacedUnasked() throws IOException {
+    void aLookOfTheSameNameIsNotReplacedUnasked() throws IOException {
         add(new Grain());
         keep("Amber");
         Path other = folder.resolve("other.look.json");
@@ -205,7 +205,7 @@ class OwnLooksWindowTest extends OneFrame {
      * The file ending selects a decision list or a table; the window lists what a table cannot hold.
      */
     @Test
-    void whatALookDoesToColoursIsSavedAsATable() throws IOException {
+    void theColoursOfALookAreExportedAsATable() throws IOException {
         Driver.run(
                 () ->
                         d.window
@@ -247,7 +247,7 @@ class OwnLooksWindowTest extends OneFrame {
      * changes nothing.
      */
     @Test
-    void aTableThatIsDroppedIsUsed() throws IOException {
+    void aDroppedTableIsApplied() throws IOException {
         Path table = folder.resolve("Blue hour.cube");
         Files.writeString(table, "LUT_1D_SIZE 2\n0 0 0.2\n0.8 0.9 1\n");
         Driver.run(() -> d.window.take(List.of(table)));
@@ -273,7 +273,7 @@ class OwnLooksWindowTest extends OneFrame {
      * The system dialog asks about the name without its ending; Ivrik asks about the final name.
      */
     @Test
-    void aFileThatGetsItsEndingIsNotReplacedUnasked() throws IOException {
+    void aFileNameCompletedByItsEndingIsNotReplacedUnasked() throws IOException {
         Path there = Files.writeString(folder.resolve("mine.look.json"), "of before");
         d.files.project = folder.resolve("mine");
         openSheet("Amber");

@@ -15,7 +15,7 @@ import java.util.List;
 /** A project is packed in one window and opened from the package in another. */
 class PackWindowTest extends OneFrame {
     @Test
-    void isOpenedFromItsPackageWithTheSamePicture() {
+    void aPackageOpensWithTheSamePicture() {
         add(new Grain());
         set(0, 1, "x", 30);
         d.settle();
@@ -43,7 +43,7 @@ class PackWindowTest extends OneFrame {
     }
 
     @Test
-    void whatCannotBePackedOrUnpackedIsSaid() throws Exception {
+    void packingFaultsAreExplained() throws Exception {
         d.files.project = folder.resolve("no such folder/night.zip");
         Driver.run(() -> d.window.actions().packages().pack());
         Driver.until(

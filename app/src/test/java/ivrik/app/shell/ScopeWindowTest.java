@@ -28,7 +28,7 @@ class ScopeWindowTest extends OneFrame {
     }
 
     @Test
-    void areFoldedOutAndAwayByAKey() {
+    void aKeyOpensAndClosesTheScopes() {
         assertThat(d.look("#scope")).isNull();
         double before = d.find("PicturePane").getLayoutBounds().getWidth();
         foldOut();
@@ -41,7 +41,7 @@ class ScopeWindowTest extends OneFrame {
 
     /** Each scope draws a different picture, and redraws when the picture changes. */
     @Test
-    void showEachKindAndFollowThePicture() {
+    void scopesSwitchAndFollowThePicture() {
         foldOut();
         int[] before = null;
         for (String kind : new String[] {"Histogram", "Waveform", "Parade", "Vectorscope"}) {
@@ -56,7 +56,7 @@ class ScopeWindowTest extends OneFrame {
     }
 
     @Test
-    void measureThePartBetweenTwoPlacesThatArePressed() {
+    void scopesMeasureASelectedRegion() {
         foldOut();
         int[] all = scope();
         d.click("#scope-part");

@@ -85,7 +85,7 @@ class SeparationTest {
     }
 
     @Test
-    void everyModelIsInRegisterUntouchedAndTheWindowSaysSo() {
+    void everyUntouchedModelIsReportedExact() {
         d.click("#head-separate");
         for (Separation model : Separations.all()) {
             separate(model);
@@ -99,7 +99,7 @@ class SeparationTest {
     }
 
     @Test
-    void aChannelOfAnyModelIsNudgedWithAKeyAndSeenAlone() {
+    void aChannelOfAnyModelIsNudgedAndShownAlone() {
         d.key(KeyCode.N);
         assertThat(Driver.on(() -> d.window.view().face.get())).isEqualTo(Face.SEPARATE);
         separate(Separations.named("cmyk"));
@@ -118,7 +118,7 @@ class SeparationTest {
     }
 
     @Test
-    void whatHasNoCounterpartIsSaid() {
+    void lossesOfASeparationChangeAreNamed() {
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.N);
         separate(Separations.named("oklab"));
@@ -129,7 +129,7 @@ class SeparationTest {
     }
 
     @Test
-    void blackGenerationIsANumber() {
+    void blackGenerationIsEdited() {
         d.key(KeyCode.N);
         separate(Separations.named("cmyk"));
         Driver.run(() -> d.look("#black-generation").requestFocus());
@@ -142,7 +142,7 @@ class SeparationTest {
     }
 
     @Test
-    void threeColoursOfOnesOwnAreTakenFromWellsAndFromThePicture() {
+    void customPrimariesComeFromWellsAndFromThePicture() {
         d.key(KeyCode.N);
         Driver.run(() -> ((ButtonBase) d.look("#model-primaries")).fire());
         d.settle();
@@ -160,7 +160,7 @@ class SeparationTest {
     }
 
     @Test
-    void aCustomPrimariesInOnePlaneIsRefusedWithTheReasonAndTheNearestOffered() {
+    void coplanarPrimariesAreRefusedAndTheNearestOffered() {
         d.key(KeyCode.N);
         Driver.run(() -> ((ButtonBase) d.look("#model-primaries")).fire());
         d.settle();
@@ -216,7 +216,7 @@ class SeparationTest {
     }
 
     @Test
-    void theBlendSheetIsWalkedByKeysThePaneFollowsAndEnterTakes() {
+    void theBlendSheetPreviewsByArrowsAndAppliesByEnter() {
         d.key(KeyCode.E);
         d.settle();
         assertThat(Driver.on(() -> d.window.view().band.get())).isEqualTo(Band.BLENDS);
@@ -237,7 +237,7 @@ class SeparationTest {
     }
 
     @Test
-    void theBlendSheetAlsoSetsTheLookBlendAndEscapeChangesNothing() {
+    void theBlendSheetSetsTheLookBlendAndEscapeCancels() {
         Look before = look();
         d.key(KeyCode.E);
         d.settle();

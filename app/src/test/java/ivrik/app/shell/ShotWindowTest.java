@@ -72,7 +72,7 @@ class ShotWindowTest {
     }
 
     @Test
-    void aShotHasALookOfItsOwnBesidesThatOfItsLayer() {
+    void aShotHasALookBesidesThatOfItsLayer() {
         d.key(KeyCode.RIGHT);
         d.go(100);
         Driver.run(() -> d.window.layerActions().newLookForShots());
@@ -91,7 +91,7 @@ class ShotWindowTest {
     }
 
     @Test
-    void aLookIsPutOnTheShotsThatAreSelected() {
+    void aLookIsAppliedToTheSelectedShots() {
         d.go(20);
         d.key(KeyCode.SLASH);
         d.go(0);
@@ -162,7 +162,7 @@ class ShotWindowTest {
     }
 
     @Test
-    void timeIsSeenCloserAboutThePlayheadAndFollowsIt() {
+    void theTimeViewZoomsAroundThePlayhead() {
         d.go(96);
         d.key(KeyCode.SHIFT, KeyCode.EQUALS);
         d.key(KeyCode.SHIFT, KeyCode.EQUALS);
@@ -187,7 +187,7 @@ class ShotWindowTest {
     }
 
     @Test
-    void theCutIsDraggedAndCatchesOnAMarker() {
+    void aDraggedCutSnapsToAMarker() {
         dragCut(96, 110);
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 110L);
         assertThat(shots()).extracting(Clip::end).containsExactly(110L, 192L);
@@ -272,7 +272,7 @@ class ShotWindowTest {
     }
 
     @Test
-    void whatLiesAboutTheCutIsPlayedRoundAndRound() {
+    void theFramesAroundACutAreLooped() {
         d.go(90);
         d.key(KeyCode.SHIFT, KeyCode.SPACE);
         assertThat(d.window.session().project().playRange()).contains(new FrameRange(84, 108));
@@ -294,7 +294,7 @@ class ShotWindowTest {
     }
 
     @Test
-    void aShotSaysItsFramesAndItsSoundHasALevel() {
+    void aShotShowsItsFramesAndHasASoundLevel() {
         importTheTram();
         Driver.run(() -> d.window.view().face.set(Face.LAYER));
         d.settle();
@@ -321,7 +321,7 @@ class ShotWindowTest {
     }
 
     @Test
-    void framesThatComeNextAreMadeWhileNothingIsWanted() {
+    void upcomingFramesAreRenderedWhileIdle() {
         d.go(30);
         Driver.until("they are made", () -> isMade(31) && isMade(60) && isMade(29));
         d.key(KeyCode.RIGHT);
@@ -330,7 +330,7 @@ class ShotWindowTest {
     }
 
     @Test
-    void whatAShotShowsSlipsWithTheShortcutKeyHeld() {
+    void aShotSlipsWithTheShortcutKeyHeld() {
         importTheTram();
         d.key(KeyCode.CONTROL, KeyCode.OPEN_BRACKET);
         long in = shots().getLast().in();

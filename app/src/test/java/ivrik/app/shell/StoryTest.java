@@ -37,7 +37,7 @@ class StoryTest {
     }
 
     @Test
-    void aClipIsSplitAnimatedExportedAndFoundAgain() throws IOException {
+    void aClipIsSplitAnimatedExportedAndReopened() throws IOException {
         Files.createDirectories(folder.resolve("data"));
         Path clip = Files.copy(DEMO.resolve("media/tram.webm"), folder.resolve("tram.webm"));
         Path file = folder.resolve("night.ivrik");

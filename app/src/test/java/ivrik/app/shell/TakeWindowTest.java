@@ -66,7 +66,7 @@ class TakeWindowTest extends OneFrame {
     }
 
     @Test
-    void whatIsKeptComesBackWithAClickAndUndoBringsBackWhatWas() {
+    void aTakeIsRestoredByAClickAndUndone() {
         use("rgb-split");
         dial("red-x", 4);
         keep();
@@ -87,7 +87,7 @@ class TakeWindowTest extends OneFrame {
     }
 
     @Test
-    void variantsBySeedAndAlongTwoDialsAreKeptFromTheirTiles() {
+    void variantsAreSavedAsTakesFromTheirTiles() {
         use("rgb-split");
         dial("shake", 6);
         Look before = look();
@@ -112,7 +112,7 @@ class TakeWindowTest extends OneFrame {
     }
 
     @Test
-    void aTakeIsNamedSelectedAndThrownOut() {
+    void aTakeIsRenamedMarkedAndDeleted() {
         use("rgb-split");
         dial("red-x", 4);
         keep();

@@ -56,7 +56,7 @@ class TextFitsTest extends InAWindow {
     }
 
     @Test
-    void everyControlSaysWhatItIsFor() {
+    void everyControlHasAnExplanation() {
         Driver.pulses(2);
         Set<String> silent = new TreeSet<>(silent("the empty window"));
         d.importFile(Material.still(folder, "a.png", 0.3));
@@ -123,7 +123,7 @@ class TextFitsTest extends InAWindow {
 
     /** From a small window to a large window with text of twice the size. */
     @Test
-    void noWordIsCutToNothingOrLiesOverAnother() throws IOException {
+    void noTextIsCutOffOrOverlaps() throws IOException {
         Driver.run(() -> d.resize(1000, 700));
         Driver.run(() -> d.window.view().textScale.set(1.5));
         Driver.pulses(3);
@@ -206,7 +206,7 @@ class TextFitsTest extends InAWindow {
 
     /** The controls of four channels side by side fit the controls panel. */
     @Test
-    void fourChannelsStayInTheControls() {
+    void fourChannelsFitTheControlsPanel() {
         d.importFile(Material.still(folder, "a.png", 0.3));
         Driver.run(
                 () ->

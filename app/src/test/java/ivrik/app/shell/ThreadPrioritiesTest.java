@@ -23,8 +23,7 @@ class ThreadPrioritiesTest {
     private static final int LATER = ThreadPriorities.NICE;
 
     @Test
-    void picturesGiveDirectionToTheInterfaceAndOnceTheFirstIsThereAlsoToWhatCompiles()
-            throws IOException {
+    void renderThreadsYieldToTheInterfaceAndLaterToTheCompiler() throws IOException {
         Process process =
                 new ProcessBuilder(
                                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),

@@ -18,7 +18,7 @@ import java.lang.foreign.ValueLayout;
 
 class ToolkitMessagesTest {
     @Test
-    void aWarningOfGlibIsInTheLog() throws Throwable {
+    void warningsOfGlibAreLogged() throws Throwable {
         ListAppender<ILoggingEvent> heard = new ListAppender<>();
         heard.start();
         Logger log = (Logger) LoggerFactory.getLogger(ToolkitMessages.class);

@@ -33,7 +33,7 @@ import java.util.stream.IntStream;
 /** Columns, cells and controls of treatments, by keyboard and mouse. */
 class TreatmentWindowTest extends OneFrame {
     @Test
-    void theSheetShowsWhatEachTreatmentDoesFindsByWordsAndAddsByEnter() {
+    void theTreatmentSheetPreviewsFindsAndAdds() {
         Driver.run(() -> ((ButtonBase) d.look("#add-treatment")).fire());
         d.settle();
         assertThat(d.words()).contains("Gaussian blur", "Grain", "Pin warp", "Posterise");
@@ -99,7 +99,7 @@ class TreatmentWindowTest extends OneFrame {
      * keys are answered.
      */
     @Test
-    void theFirstControlsPanelOfATreatmentIsMadePieceByPiece() {
+    void aNewControlsPanelIsBuiltInPieces() {
         add(new LensDistortion());
         add(new GaussianBlur());
         Driver.run(
@@ -138,7 +138,7 @@ class TreatmentWindowTest extends OneFrame {
     }
 
     @Test
-    void aHalationIsOpenedIntoItsPartsAndShowsTheSame() {
+    void halationIsSplitIntoItsPartsWithTheSamePicture() {
         add(new Halation());
         int[] before = d.pixels(d.find("PicturePane"));
         Driver.run(() -> ((ButtonBase) d.look("#open-parts")).fire());
@@ -166,7 +166,7 @@ class TreatmentWindowTest extends OneFrame {
 
     /** With the channel view on, digits switch the channel that is shown. */
     @Test
-    void channelsAreFlickedThroughOnTheNumberKeys() {
+    void digitsSwitchTheShownChannel() {
         Driver.run(() -> d.window.view().paneA.set(Show.CHANNEL_GREY));
         List<Integer> seen = new ArrayList<>();
         for (KeyCode key : List.of(KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3)) {
@@ -178,7 +178,7 @@ class TreatmentWindowTest extends OneFrame {
     }
 
     @Test
-    void whyNothingChangesIsSaid() {
+    void anEditWithoutVisibleEffectIsExplained() {
         add(new ScreenPattern());
         Driver.run(
                 () ->
@@ -200,7 +200,7 @@ class TreatmentWindowTest extends OneFrame {
      * Building a controls panel is the longest task of the interface thread, so panels are kept and reused.
      */
     @Test
-    void theControlsPanelOfATreatmentComesBackAsItIsAndSaysWhatHoldsThen() {
+    void aReusedControlsPanelShowsCurrentValues() {
         add(new LensDistortion());
         d.number("#green-k0", "0.3");
         Node lens = d.find("#green-k0");
@@ -215,7 +215,7 @@ class TreatmentWindowTest extends OneFrame {
 
     /** Step ids of files are arbitrary, so two treatments may share an id. */
     @Test
-    void anotherTreatmentByTheSameNameHasItsOwnControlsPanel() {
+    void treatmentsOfOneIdHaveSeparateControlsPanels() {
         only(Step.atRest("one", new LensDistortion(), 3));
         assertThat(d.find("#red-k0")).isNotNull();
         only(Step.atRest("one", new GaussianBlur(), 3));
@@ -235,7 +235,7 @@ class TreatmentWindowTest extends OneFrame {
     }
 
     @Test
-    void nothingMovesWhileANumberIsTyped() {
+    void typingANumberMovesNoControl() {
         Bounds before = Driver.on(() -> where("#green-x"));
         Driver.run(() -> d.find("#green-x").requestFocus());
         d.key(KeyCode.ENTER);

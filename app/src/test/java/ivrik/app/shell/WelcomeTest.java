@@ -21,7 +21,7 @@ class WelcomeTest extends InAWindow {
     }
 
     @Test
-    void theWelcomeIsBackWhenAProjectCannotBeOpened() {
+    void theWelcomeReturnsWhenAProjectCannotBeOpened() {
         Driver.run(() -> d.window.open(folder.resolve("gone.ivrik")));
         Driver.until("it says so", () -> d.window.sheets().isShowing());
         assertThat(d.find(".welcome").isVisible()).isTrue();

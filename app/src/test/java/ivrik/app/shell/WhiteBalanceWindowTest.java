@@ -41,7 +41,7 @@ class WhiteBalanceWindowTest extends InAWindow {
     }
 
     @Test
-    void theChannelsAreEqualAfterwardsAndAsBright() {
+    void balancingEqualisesTheChannelsAtTheSameLuma() {
         bring(0.6, 0.4, 0.2);
         press();
         double luma = 0.2126 * 0.6 + 0.7152 * 0.4 + 0.0722 * 0.2;
@@ -59,7 +59,7 @@ class WhiteBalanceWindowTest extends InAWindow {
     }
 
     @Test
-    void whatIsTooDarkToTellIsRefused() {
+    void tooDarkASampleIsRefused() {
         bring(0.01, 0.005, 0);
         int steps = d.selectedLook().steps().size();
         press();

@@ -64,7 +64,7 @@ class WindowTest {
     }
 
     @Test
-    void theDemoOpensInFullWithItsNamesAndChannels() {
+    void theDemoOpensCompletely() {
         open();
         assertThat(d.words())
                 .contains(
@@ -82,7 +82,7 @@ class WindowTest {
     }
 
     @Test
-    void thePadMirrorsTheOppositeChannelAsOneStep() {
+    void thePadMirrorsTheOppositeChannelInOneUndoStep() {
         open();
         d.click("#follow-mirrored");
         Driver.run(() -> d.window.session().selectLayer("title"));
@@ -109,7 +109,7 @@ class WindowTest {
     }
 
     @Test
-    void followingMovesTheOtherChannelsAndLeavesAHeldOneAlone() {
+    void followMovesTheOtherChannelsExceptFixedOnes() {
         Look rest = BuiltInLooks.named("neutral");
         var to = new javafx.geometry.Point2D(4, -2);
         Look opposite = Follow.MIRRORED.moved(rest, "shift-1", 0, 0, to);
@@ -182,7 +182,7 @@ class WindowTest {
     }
 
     @Test
-    void theProjectHasOneNameSavedOrNot() {
+    void theTitleNamesTheProject() {
         open();
         Label name = (Label) d.find(".project-name");
         assertThat(Driver.on(name::getText)).isEqualTo("Lantern Week");
@@ -192,7 +192,7 @@ class WindowTest {
     }
 
     @Test
-    void anEditThatShowsNothingSaysWhy() {
+    void anInvisibleEditIsExplained() {
         open();
         d.key(KeyCode.DIGIT2);
         d.key(KeyCode.RIGHT);
@@ -254,7 +254,7 @@ class WindowTest {
     }
 
     @Test
-    void everyCommandIsInTheListAndNoTwoShareAKey() {
+    void theListHasEveryCommandAndKeysAreUnique() {
         open();
         List<String> keys = new ArrayList<>();
         Driver.run(
@@ -272,7 +272,7 @@ class WindowTest {
     }
 
     @Test
-    void typingInAFieldIsNotTakenForCommands() {
+    void typingInAFieldRunsNoCommand() {
         open();
         Project before = Driver.on(() -> d.window.session().project());
         d.key(KeyCode.CONTROL, KeyCode.E);
@@ -289,7 +289,7 @@ class WindowTest {
     }
 
     @Test
-    void timeIsWalkedByKeys() {
+    void keysMoveThePlayhead() {
         open();
         atFrame(92);
         d.key(KeyCode.P);
@@ -308,7 +308,7 @@ class WindowTest {
     }
 
     @Test
-    void partsFoldAndTheSchemeChanges() {
+    void panelsFoldAndTheSchemeChanges() {
         open();
         d.key(KeyCode.T);
         assertThat(d.words()).doesNotContain("Footage");
@@ -327,7 +327,7 @@ class WindowTest {
     }
 
     @Test
-    void missingFootageIsAnExplainedGapAndIsFoundAgain() throws IOException {
+    void missingFootageIsExplainedAndRelinked() throws IOException {
         Path away = Files.move(folder.resolve("media/tram.webm"), folder.resolve("elsewhere.webm"));
         open();
         Driver.until("the tray says so", () -> d.words().contains("missing: relink"));
@@ -351,7 +351,7 @@ class WindowTest {
     }
 
     @Test
-    void aDamagedProjectOpensAsFarAsItCanAndIsNotTouched() throws IOException {
+    void aDamagedProjectOpensPartlyAndIsNotOverwritten() throws IOException {
         String text = Files.readString(project);
         String damaged = text.substring(0, text.lastIndexOf("\"Title drift\"") + 20);
         Files.writeString(project, damaged);
@@ -367,7 +367,7 @@ class WindowTest {
     }
 
     @Test
-    void savingWhereItCannotBeSavedKeepsTheWork() {
+    void aFailedSaveKeepsTheWork() {
         open();
         d.key(KeyCode.RIGHT);
         d.files.project = folder.resolve("no/such/place/p.ivrik");
@@ -379,7 +379,7 @@ class WindowTest {
     }
 
     @Test
-    void aFileThatIsNoFootageIsExplained() throws IOException {
+    void importOfAFileThatIsNoFootageIsExplained() throws IOException {
         Path text = Files.writeString(folder.resolve("notes.png"), "only words");
         Driver.run(() -> d.window.take(List.of(text)));
         Driver.until(

@@ -38,7 +38,7 @@ class PaletteTest {
 
     @ParameterizedTest
     @ValueSource(booleans = {true, false})
-    void smallTypeCanBeReadOnEveryBackground(boolean darkroom) {
+    void smallTextHasContrastOnEveryBackground(boolean darkroom) {
         Palette p = Palette.of(darkroom);
         for (String background : List.of("background", "panel", "raised")) {
             assertThat(contrast(p.colour("type"), p.colour(background)))
@@ -64,7 +64,7 @@ class PaletteTest {
 
     @ParameterizedTest
     @ValueSource(booleans = {true, false})
-    void hueIsOnlyInInks(boolean darkroom) {
+    void onlyChannelColoursHaveHue(boolean darkroom) {
         Palette p = Palette.of(darkroom);
         for (String chrome : List.of("background", "panel", "raised", "line", "faint")) {
             assertThat(p.colour(chrome).getSaturation()).as(chrome).isLessThan(0.1);
@@ -73,14 +73,14 @@ class PaletteTest {
     }
 
     @Test
-    void aSchemeNamesItsSheetAndItsShapes() {
+    void aSchemeHasItsStyleSheetAndShapes() {
         assertThat(Palette.of(true).sheets()).anyMatch(s -> s.endsWith("darkroom.css")).hasSize(2);
         assertThat(Palette.of(false).sheets()).anyMatch(s -> s.endsWith("proof.css"));
     }
 
     @ParameterizedTest
     @ValueSource(booleans = {true, false})
-    void aColourOfOnesOwnIsDrawnSoThatItStandsOut(boolean darkroom) {
+    void customChannelColoursHaveContrast(boolean darkroom) {
         Palette p = Palette.of(darkroom);
         for (String hex : List.of("101010", "f0f0f0", "20104a", "ffe0a0")) {
             ChannelKind channel =
@@ -90,7 +90,7 @@ class PaletteTest {
     }
 
     @Test
-    void typeIsSetLargerWhenAskedFor() {
+    void textSizeFollowsTheSetting() {
         assertThat(Palette.of(true, 1.25).textFont(12).getSize()).isEqualTo(15);
         assertThat(Palette.of(true).numberFont(12).getSize()).isEqualTo(12);
     }

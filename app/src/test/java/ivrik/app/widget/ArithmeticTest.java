@@ -6,7 +6,7 @@ import org.junit.jupiter.api.Test;
 
 class ArithmeticTest {
     @Test
-    void sumsAreWorkedOutAndNonsenseIsNot() {
+    void sumsAreEvaluatedAndNonsenseIsRefused() {
         assertThat(Arithmetic.of("412+3")).hasValue(415);
         assertThat(Arithmetic.of("-2*(1.5+3)/4")).hasValue(-2.25);
         assertThat(Arithmetic.of("2 - -3")).hasValue(5);

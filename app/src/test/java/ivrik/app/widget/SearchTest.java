@@ -8,7 +8,7 @@ import java.util.List;
 
 class SearchTest {
     @Test
-    void allThatWasTypedIsThereInAnyOrder() {
+    void everyTypedWordMustMatchInAnyOrder() {
         assertThat(Search.fits("blur gauss", "Gaussian blur")).isTrue();
         assertThat(Search.fits("blur lens", "Gaussian blur")).isFalse();
         assertThat(Search.fits("", "anything")).isTrue();
@@ -22,7 +22,7 @@ class SearchTest {
     }
 
     @Test
-    void aTitleThatFitsIsSelectedBeforeKeywords() {
+    void titlesMatchBeforeKeywords() {
         List<String> titles = List.of("Lens", "RGB split", "Chromatic aberration");
         assertThat(Search.best("chromatic aberration", titles)).isEqualTo(2);
         assertThat(Search.best("glasses", titles)).isZero();
@@ -30,7 +30,7 @@ class SearchTest {
     }
 
     @Test
-    void whatIsNearlyAWordIsThatWord() {
+    void misspelledWordsMatch() {
         List<String> titles = List.of("Save as take", "Show channel combinations...", "Scopes");
         assertThat(Search.nearest("combinatoins", titles)).contains("combinations");
         assertThat(Search.nearest("scops", titles)).contains("scopes");

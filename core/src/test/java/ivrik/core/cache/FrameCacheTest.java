@@ -25,7 +25,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void keysAreEqualWhenAllThatTheyTellIs() {
+    void keysAreEqualWhenTheirPartsAreEqual() {
         CacheKey a = CacheKey.of("picture").then(1).then("blur");
         assertThat(a).isEqualTo(CacheKey.of("picture").then(1).then("blur"));
         assertThat(a.hashCode()).isEqualTo(CacheKey.of("picture").then(1).then("blur").hashCode());
@@ -36,7 +36,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void whatIsKeptIsMadeOnce() {
+    void cachedResultsAreComputedOnce() {
         FrameCache cache = new FrameCache(1 << 20);
         AtomicInteger made = new AtomicInteger();
         for (int i = 0; i < 3; i++) {
@@ -55,7 +55,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void whatIsLetGoIsMadeAnewAndWhatIsReservedStays() {
+    void evictedResultsAreRecomputedAndPinnedOnesStay() {
         FrameCache cache = new FrameCache(1 << 20);
         cache.get(CacheKey.of("p"), FrameCacheTest::plane);
         cache.reserve(1000);
@@ -68,7 +68,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void anArrayThatStandsInAResultSeveralTimesCountsOnce() {
+    void aSharedArrayCountsOnce() {
         Plane one = plane();
         assertThat(FrameCache.bytes(Frame.opaque(one, one, one)))
                 .isBetween(PLANE_BYTES, PLANE_BYTES + 1000);
@@ -77,7 +77,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void neverMoreIsKeptThanTheBudgetAllows() {
+    void theCacheStaysWithinItsBudget() {
         FrameCache cache = new FrameCache(10 * PLANE_BYTES);
         for (int i = 0; i < 50; i++) {
             cache.get(CacheKey.of(i), FrameCacheTest::plane);
@@ -96,7 +96,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void whatSeveralAskForAtOnceIsMadeByOneOfThem() throws Exception {
+    void concurrentRequestsComputeOnce() throws Exception {
         FrameCache cache = new FrameCache(1 << 20);
         AtomicInteger made = new AtomicInteger();
         CountDownLatch all = new CountDownLatch(4);
@@ -134,7 +134,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void whoeverWaitsForWhatFailsMakesItThemselvesOrGivesUp() throws Exception {
+    void waitersRetryAFailedComputation() throws Exception {
         FrameCache cache = new FrameCache(1 << 20);
         CountDownLatch making = new CountDownLatch(1);
         CountDownLatch fail = new CountDownLatch(1);
@@ -169,7 +169,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void whenMemoryRunsOutAllIsLetGoBeforeTheWorkFails() {
+    void outOfMemoryEmptiesTheCacheFirst() {
         FrameCache cache = new FrameCache(1 << 20);
         cache.get(CacheKey.of("kept"), FrameCacheTest::plane);
         AtomicInteger tries = new AtomicInteger();
@@ -187,7 +187,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void whatDoesNotFitIsTriedTwiceHoweverDeepItLiesAndSaysSo() {
+    void tooLargeAResultIsTriedTwiceAndReported() {
         FrameCache cache = new FrameCache(1 << 20);
         AtomicInteger tries = new AtomicInteger();
         Supplier<Plane> full =
@@ -210,7 +210,7 @@ class FrameCacheTest {
     }
 
     @Test
-    void whatIsAskedAboutASecondTimeRecurs() {
+    void aSecondRequestMarksAResultAsRecurring() {
         FrameCache cache = new FrameCache(1 << 20);
         assertThat(cache.recurs(CacheKey.of("a"))).isFalse();
         assertThat(cache.recurs(CacheKey.of("a"))).isTrue();

@@ -73,7 +73,7 @@ class ColourTableTest {
     }
 
     @Test
-    void aLatticeIsLookedUpByTetrahedraWithinItsDomain() {
+    void aLatticeIsInterpolatedInTetrahedra() {
         double[][] colours = random(POINTS * POINTS * POINTS);
         ColourTable table =
                 CubeFormat.read(
@@ -110,7 +110,7 @@ class ColourTableTest {
     }
 
     @Test
-    void curvesGoInStraightLinesEachByItself() {
+    void curvesAreInterpolatedLinearlyPerChannel() {
         double[][] colours = {{0, 1, 0.5}, {0.3, 0.5, 0.5}, {1, 0, 0.5}};
         ColourTable table = CubeFormat.read(text(colours, "LUT_1D_SIZE 3"), "file");
         assertThat(table.name()).isEqualTo("file");
@@ -119,7 +119,7 @@ class ColourTableTest {
     }
 
     @Test
-    void isWrittenAndReadAgainAsItIs() {
+    void aTableIsWrittenAndReadUnchanged() {
         ColourTable table =
                 CubeFormat.read(
                         text(random(27), "TITLE \"x\"", "LUT_3D_SIZE 3", "DOMAIN_MAX 4 4 4"), "f");
@@ -149,7 +149,7 @@ class ColourTableTest {
                 "LUT_1D_SIZE 2;DOMAIN_MIN 1 0 0;0 0 0;1 1 1 | line 4 | empty or inverted: 1.0 to"
                         + " 1.0"
             })
-    void aDamagedOneIsRefusedWithTheLine(String lines, String where, String why) {
+    void aDamagedTableIsRefusedWithTheLine(String lines, String where, String why) {
         assertThatThrownBy(() -> CubeFormat.read(lines.replace(';', '\n'), "grade.cube"))
                 .isInstanceOf(DamagedTableException.class)
                 .hasMessageContainingAll("grade.cube", where, why);

@@ -45,7 +45,7 @@ class Matrix3Test {
     }
 
     @Test
-    void theMatrixOfTheStandardFollowsFromItsPrimaries() {
+    void theStandardMatrixFollowsFromItsPrimaries() {
         Matrix3 m = Primaries.SRGB.toXyz();
         double[][] published = {
             {0.4124, 0.3576, 0.1805}, {0.2126, 0.7152, 0.0722}, {0.0193, 0.1192, 0.9505}

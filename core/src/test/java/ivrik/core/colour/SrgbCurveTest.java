@@ -26,7 +26,7 @@ class SrgbCurveTest {
 
     /** A million values, evenly spaced and denser towards black. */
     @Test
-    void bothDirectionsAreTheFunction() {
+    void bothDirectionsEqualTheFormula() {
         int n = 1 << 20;
         float[] values = new float[n];
         for (int i = 0; i < n; i++) {
@@ -49,7 +49,7 @@ class SrgbCurveTest {
 
     /** Within the range of the polynomials and above it; negative values are mirrored. */
     @Test
-    void whatIsBrighterThanWhiteOrNegativeIsTheFunctionToo() {
+    void valuesOutsideTheRangeEqualTheFormula() {
         int n = 200_000;
         float[] values = new float[n];
         for (int i = 0; i < n; i++) {
@@ -73,7 +73,7 @@ class SrgbCurveTest {
     }
 
     @Test
-    void codesOf16BitsComeBackAndNeverFall() {
+    void codesOf16BitRoundTripAndAreMonotonic() {
         int n = 1 << 16;
         float[] values = new float[n];
         for (int i = 0; i < n; i++) {
@@ -91,7 +91,7 @@ class SrgbCurveTest {
 
     /** The result is independent of the neighbours and of the position in the row. */
     @Test
-    void aValueIsTheSameInAVectorAndByItself() {
+    void vectorAndScalarResultsAreEqual() {
         Random random = new Random(8);
         float[] row = new float[203];
         for (int i = 0; i < row.length; i++) {
@@ -117,7 +117,7 @@ class SrgbCurveTest {
 
     /** Includes the sign of zero. */
     @Test
-    void aRowAndAValueByItselfGiveTheSameBits() {
+    void rowsAndSingleValuesGiveTheSameBits() {
         float[] values = new float[256];
         for (int i = 0; i < values.length; i++) {
             values[i] = (i - 128) / 64f;
@@ -137,7 +137,7 @@ class SrgbCurveTest {
 
     /** HotSpot inlines hot methods up to this size into their callers. */
     @Test
-    void theMethodsForRowsStayMethodsOfTheirOwn() throws IOException {
+    void rowMethodsStayTooLargeToInline() throws IOException {
         int longestPutIn = 325;
         byte[] compiled = SrgbCurve.class.getResourceAsStream("SrgbCurve.class").readAllBytes();
         List<MethodModel> forRows =

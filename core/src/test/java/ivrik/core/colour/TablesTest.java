@@ -13,7 +13,7 @@ import java.util.function.DoubleUnaryOperator;
 class TablesTest {
     @ParameterizedTest
     @EnumSource(names = {"LINEAR", "SRGB"})
-    void tablesAreAsGoodAsTheFunction(Transfer transfer) {
+    void tablesMatchTheFunction(Transfer transfer) {
         TransferTable to = TransferTable.toLinear(transfer);
         TransferTable from = TransferTable.fromLinear(transfer);
         Random random = new Random(11);

@@ -34,7 +34,7 @@ class AffineRowTest {
 
     @ParameterizedTest
     @EnumSource
-    void areWhatPlacesOneByOneAre(EdgeFill fill) {
+    void rowsEqualSinglePositions(EdgeFill fill) {
         Plane in = Pictured.noise(W, H, 4);
         AffineRow rows = new AffineRow(in, fill);
         ScatteredSamples samples = new ScatteredSamples(in, W, fill, Sampler.LINEAR);

@@ -21,7 +21,7 @@ class AxisAlignedResampleTest {
     private final Plane in = Pictured.smooth(53, 31, 0.7).crop(new Region(2, 1, 49, 29));
 
     @Property(tries = 200)
-    void everyValueIsThatOfASampleByItself(
+    void everyValueEqualsASingleSample(
             @ForAll @DoubleRange(min = -3, max = 3) double across,
             @ForAll @DoubleRange(min = -3, max = 3) double down,
             @ForAll @DoubleRange(min = -20, max = 20) double right,
@@ -60,7 +60,7 @@ class AxisAlignedResampleTest {
     }
 
     @Test
-    void whatIsTurnedOrSampledByLanczosGoesTheOtherDirection() {
+    void rotationsAndLanczosUseTheGeneralSampler() {
         assertThat(AxisAlignedResample.fits(Affine.scaled(2, 3, 1, 1), Sampler.CUBIC)).isTrue();
         assertThat(AxisAlignedResample.fits(Affine.scaled(2, 3, 1, 1), Sampler.LANCZOS)).isFalse();
         assertThat(AxisAlignedResample.fits(Affine.turned(3, 1, 1), Sampler.CUBIC)).isFalse();

@@ -49,7 +49,7 @@ class BlurTest {
                 0.3, 0.5, 0.8, 1, 1.7, 2.5, 3.5, 3.99, 4, 4.4, 5, 5.99, 6, 7.5, 8, 11, 16, 20, 33,
                 50, 80, 120, 200
             })
-    void aGaussianOfAnySizeIsNearTheExactOneInEveryEdgeFill(double sigma) {
+    void aGaussianOfAnySizeMatchesTheExactOne(double sigma) {
         Plane in = hard(91, 70);
         for (EdgeFill fill : EdgeFill.values()) {
             Plane out = Gaussian.of(in, sigma, sigma, fill, WORKERS).toPlane(WORKERS);
@@ -61,7 +61,7 @@ class BlurTest {
 
     @ParameterizedTest
     @CsvSource({"0, 2.2", "2.2, 0", "9, 0", "0, 9", "1.3, 14", "14, 1.3", "5, 40"})
-    void itsTwoDirectionsAreFree(double sigmaX, double sigmaY) {
+    void theTwoDirectionsAreIndependent(double sigmaX, double sigmaY) {
         Plane in = hard(83, 64);
         Plane out = Gaussian.of(in, sigmaX, sigmaY, EdgeFill.MIRROR, WORKERS).toPlane(WORKERS);
         assertThat(worst(out, Exact.gaussian(in, sigmaX, sigmaY, EdgeFill.MIRROR)))
@@ -92,7 +92,7 @@ class BlurTest {
 
     @ParameterizedTest
     @CsvSource({"1, 1", "3, 3", "5, 7", "4.4, 1", "1, 6.5", "21, 33.7", "150, 90.2", "2.1, 60"})
-    void aBoxIsTheMeanOfItsWindowEndsByTheirShare(double across, double down) {
+    void aBoxIsTheMeanOfItsWindowWithFractionalEnds(double across, double down) {
         Plane in = Pictured.noise(67, 45, 3);
         for (EdgeFill fill : EdgeFill.values()) {
             Plane out = BoxFilter.of(in, across, down, fill).toPlane(WORKERS);
@@ -123,7 +123,7 @@ class BlurTest {
 
     @ParameterizedTest
     @ValueSource(doubles = {0.5, 0.6, 1, 2.5, 4, 7.3})
-    void aPointOfLightBecomesADiscThatCoversItsRimAsFarAsItReaches(double radius) {
+    void aPointBecomesADiscWithAreaCoverage(double radius) {
         Plane point = Plane.of(31, 31);
         point.data()[15 * 31 + 15] = 1;
         Plane out = new DiscMean(point, radius, EdgeFill.EMPTY).toPlane(WORKERS);
@@ -156,7 +156,7 @@ class BlurTest {
     }
 
     @Test
-    void aDiscOfAPictureIsTheMeanOfWhatItCovers() {
+    void aDiscBlurIsTheMeanOverTheDisc() {
         Plane in = Pictured.noise(41, 33, 9);
         Plane out = new DiscMean(in, 3.3, EdgeFill.WRAP).toPlane(WORKERS);
         for (int y = 0; y < 33; y += 8) {
@@ -175,7 +175,7 @@ class BlurTest {
 
     @ParameterizedTest
     @EnumSource(EdgeFill.class)
-    void alongALineOfAnyAngleItIsTheBlurOfThatDirection(EdgeFill fill) {
+    void aDirectionalBlurEqualsTheLineIntegral(EdgeFill fill) {
         Plane in = Pictured.smooth(80, 60, 0.4);
         double sigma = 5;
         double angle = 33;

@@ -92,7 +92,7 @@ class NoiseTest {
     }
 
     @Test
-    void channelsShareAsMuchAsIsAsked() {
+    void channelsAreCorrelatedAsAsked() {
         for (double shared : new double[] {0, 0.4, 1}) {
             Plane a = noise(1, 1, 1, shared);
             Plane b = noise(1, 1, 2, shared);
@@ -104,7 +104,7 @@ class NoiseTest {
     /** The fourth moment of a normal distribution is 3, of a uniform one 1.8. */
     @ParameterizedTest
     @EnumSource(Spread.class)
-    void itIsSpreadAsAsked(Spread spread) {
+    void theDistributionIsAsAsked(Spread spread) {
         Plane noise = new Noise(SIZE, 1, 1, new Origin(5, 6, 0, spread)).toPlane(WORKERS);
         assertThat(moment(noise, 3)).isCloseTo(0, within(0.03));
         assertThat(moment(noise, 4)).isCloseTo(spread == Spread.GAUSSIAN ? 3 : 1.8, within(0.06));

@@ -46,7 +46,7 @@ class OrderedFloatsTest {
     }
 
     @Property(tries = 60)
-    void aMedianIsTheMiddleOfAll(
+    void aMedianIsTheMiddleValue(
             @ForAll @IntRange(min = 1, max = 2) int radius,
             @ForAll EdgeFill fill,
             @ForAll @IntRange(min = 1, max = 40) int width,
@@ -63,7 +63,7 @@ class OrderedFloatsTest {
     }
 
     @Test
-    void aMedianWorksInPiecesWithoutSeams() {
+    void aMedianInTilesHasNoSeams() {
         Plane in = Pictured.noise(900, 7, 4);
         Plane out = new Median(in, 2, EdgeFill.REPEAT).toPlane(WORKERS);
         for (int x = 240; x < 900; x++) {
@@ -74,7 +74,7 @@ class OrderedFloatsTest {
     }
 
     @Property(tries = 80)
-    void anExtremeIsTheLeastOrGreatestOfItsSquareOrDisc(
+    void minimumAndMaximumCoverTheirSquareOrDisc(
             @ForAll Morphology kind,
             @ForAll boolean round,
             @ForAll @IntRange(min = 1, max = 9) int radius,
@@ -94,7 +94,7 @@ class OrderedFloatsTest {
     }
 
     @Test
-    void betweenWholeRadiiAnExtremeIsBetweenTheirs() {
+    void fractionalRadiiInterpolate() {
         Plane in = Pictured.noise(40, 30, 2);
         Plane low = Morphology.DILATION.of(in, 3, false, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
         Plane high = Morphology.DILATION.of(in, 4, false, EdgeFill.WRAP, WORKERS).toPlane(WORKERS);
@@ -107,7 +107,7 @@ class OrderedFloatsTest {
     }
 
     @Test
-    void aKernelIsLaidOnThePictureAsItIsSeen() {
+    void aKernelIsNotMirrored() {
         Plane in = Pictured.noise(11, 9, 7);
         float[] weights = {0, 1, 2, -3, 4, 5, 6, -7, 8};
         Plane out = new Convolution(in, weights, 0.25f, EdgeFill.MIRROR).toPlane(WORKERS);

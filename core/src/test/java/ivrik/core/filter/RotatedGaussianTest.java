@@ -77,7 +77,8 @@ class RotatedGaussianTest {
         "1, 12, 45", "5, 14, 135", "6, 0.3, 45", "6, 0.3, 20", "16, 0.8, 33", "24, 1.2, 52",
         "9, 9.001, 20", "2, 0.9, 301", "3, 3.5, 70"
     })
-    void isNearTheExactOneAtEveryAngleAndRatio(double along, double across, double degrees) {
+    void theBlurMatchesTheExactOneAtEveryAngleAndRatio(
+            double along, double across, double degrees) {
         Plane in = hard();
         for (EdgeFill fill : EdgeFill.values()) {
             Plane out =

@@ -10,7 +10,7 @@ import java.util.concurrent.locks.LockSupport;
 
 class ScalarOrVectorTest {
     @Test
-    void vectorsThatAreSlowerAreNotTaken() throws Exception {
+    void slowerVectorsAreNotUsed() throws Exception {
         CountDownLatch vectorsRan = new CountDownLatch(1);
         AtomicInteger races = new AtomicInteger();
         ScalarOrVector quicker =
@@ -31,7 +31,7 @@ class ScalarOrVectorTest {
     }
 
     @Test
-    void vectorsThatWinAreTakenFromThenOn() {
+    void fasterVectorsAreUsed() {
         ScalarOrVector quicker =
                 new ScalarOrVector("won", 1, () -> LockSupport.parkNanos(100_000), () -> {});
         assertThat(quicker.takesVectors(1)).isFalse();

@@ -60,7 +60,7 @@ class ShiftedRunsTest {
 
     @ParameterizedTest
     @EnumSource
-    void isEachPlaceByItself(EdgeFill fill) {
+    void runsEqualTheDefinition(EdgeFill fill) {
         Plane in = Pictured.noise(W, H, 4);
         float[] out = new float[W + 3];
         for (Sampler sampler : Sampler.values()) {
@@ -80,7 +80,7 @@ class ShiftedRunsTest {
     /** A picture must not depend on whether positions happen to form runs. */
     @ParameterizedTest
     @EnumSource
-    void isToTheBitWhatPlacesOneByOneAre(Sampler sampler) {
+    void runsEqualSinglePositionsToTheBit(Sampler sampler) {
         Plane in = Pictured.noise(W, H, 4);
         float[] out = new float[W];
         float[] other = new float[W];
@@ -94,7 +94,7 @@ class ShiftedRunsTest {
     }
 
     @Test
-    void whatIsMovedByWholePixelsIsCopiedToTheBit() {
+    void wholePixelShiftsAreCopies() {
         Plane in = Pictured.noise(W, H, 4);
         for (int i = 0; i < W; i++) {
             x[i] = i + 0.5 - (i < 40 ? 3 : -7);
@@ -109,7 +109,7 @@ class ShiftedRunsTest {
 
     /** Scattered positions are left to the general sampler. */
     @Test
-    void placesThatLieAsTheyLikeAreRefused() {
+    void scatteredPositionsAreRefused() {
         for (int i = 0; i < W; i++) {
             x[i] = 1.01 * i;
             y[i] = 3;

@@ -32,7 +32,7 @@ class VectorLengthTest {
 
     @ParameterizedTest
     @ValueSource(ints = {16, 32})
-    void filtersGiveTheSameBitsWhateverTheLengthOfAVector(int bytes)
+    void filtersGiveTheSameBitsAtEveryVectorLength(int bytes)
             throws IOException, InterruptedException {
         Process other =
                 new ProcessBuilder(

@@ -34,7 +34,7 @@ class WarpTest {
     }
 
     @Property(tries = 200)
-    void whatALensMovesItFindsAgain(
+    void aLensAndItsInverseCancel(
             @ForAll @DoubleRange(min = -0.1, max = 0.1) double k0,
             @ForAll @DoubleRange(min = -0.15, max = 0.3) double k1,
             @ForAll @DoubleRange(min = -0.05, max = 0.2) double k2,
@@ -47,7 +47,7 @@ class WarpTest {
     }
 
     @Property(tries = 200)
-    void aRowOfALensSplitInFloatsIsTheRowInDoubles(
+    void aLensRowInSplitFloatsEqualsDoubles(
             @ForAll @DoubleRange(min = -0.05, max = 0.05) double k0,
             @ForAll @DoubleRange(min = -0.04, max = 0.05) double k1,
             @ForAll @DoubleRange(min = 100, max = 260) double centreY) {
@@ -69,14 +69,14 @@ class WarpTest {
     }
 
     @Test
-    void aLensTooStrongForFloatsSaysSo() {
+    void aLensTooStrongForFloatsIsReported() {
         RadialWarp lens = new RadialWarp(320, 180, 367, 2, 0, -0.6, -0.4);
         assertThat(lens.places(5, new SplitPositions(640), 640)).isFalse();
     }
 
     /** Beyond the fold of a lens both clamp to the turning point. */
     @Property(tries = 500)
-    void theOutlineOfALensIsTheLens(
+    void theOutlineFollowsTheLens(
             @ForAll @DoubleRange(min = -0.5, max = 0.5) double k0,
             @ForAll @DoubleRange(min = -1, max = 1) double k1,
             @ForAll @DoubleRange(min = -1, max = 1) double k2,
@@ -100,7 +100,7 @@ class WarpTest {
     }
 
     @Test
-    void aLensThatFoldsStillAnswersEverywhere() {
+    void aFoldingLensIsDefinedEverywhere() {
         RadialWarp lens = new RadialWarp(0, 0, 100, 2, 0, -0.5, -0.5);
         for (double x = 0; x < 400; x += 7) {
             assertThat(back(lens, x, 0)[0]).isBetween(0.0, 1000.0);
@@ -108,7 +108,7 @@ class WarpTest {
     }
 
     @Test
-    void aTurnIsClockwiseAndRightAnglesAreExact() {
+    void aRotationIsClockwiseAndRightAnglesAreExact() {
         Affine quarter = Affine.turned(90, 2, 2);
         assertThat(back(quarter, 3.5, 2.5)).containsExactly(2.5, 0.5);
         Plane in = Pictured.noise(4, 4, 1);
@@ -126,7 +126,7 @@ class WarpTest {
     }
 
     @Property(tries = 100)
-    void aChainIsWhatItsPartsDoOneAfterTheOther(
+    void aChainEqualsItsPartsInTurn(
             @ForAll @DoubleRange(min = -30, max = 30) double degrees,
             @ForAll @DoubleRange(min = 0.5, max = 2) double scale,
             @ForAll @DoubleRange(min = -9, max = 9) double dx) {
@@ -147,7 +147,7 @@ class WarpTest {
 
     @ParameterizedTest
     @EnumSource(Sampler.class)
-    void samplesBetweenPixelsAreTheTextbookSumInEveryEdgeFill(Sampler sampler) {
+    void samplesBetweenPixelsEqualTheTextbookSum(Sampler sampler) {
         Plane in = Pictured.noise(13, 11, 2);
         Random random = new Random(3);
         for (EdgeFill fill : EdgeFill.values()) {
@@ -176,7 +176,7 @@ class WarpTest {
 
     @ParameterizedTest
     @EnumSource(Kind.class)
-    void pinsTakeWhatTheyHoldAlong(Kind kind) {
+    void pinsMoveTheirPoints(Kind kind) {
         List<Pin> pins =
                 List.of(
                         new Pin(150, 120, 18, -7),
@@ -193,7 +193,7 @@ class WarpTest {
     /** Pins with one common angle rotate the whole picture, for every kind. */
     @ParameterizedTest
     @EnumSource(Kind.class)
-    void pinsThatTurnTogetherTurnThePicture(Kind kind) {
+    void pinsOfOneAngleRotateThePicture(Kind kind) {
         double a = Math.toRadians(7);
         List<Pin> pins = List.of(turned(100, 80, a), turned(500, 100, a), turned(300, 300, a));
         MovingLeastSquares warp = MovingLeastSquares.of(pins, 0, kind, SIZE);
@@ -230,7 +230,7 @@ class WarpTest {
     }
 
     @Test
-    void aCurveGoesThroughItsPointsAndTurnsNowhereElse() {
+    void aCurvePassesItsPointsMonotonically() {
         MonotoneCurve curve =
                 MonotoneCurve.through(List.of(new double[] {0.25, 0.1}, new double[] {0.6, 0.8}));
         assertThat(curve.at(0)).isZero();

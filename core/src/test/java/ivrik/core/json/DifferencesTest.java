@@ -27,7 +27,7 @@ class DifferencesTest {
     }
 
     @Test
-    void theSameProjectDiffersInNothing() {
+    void equalProjectsHaveNoDifference() {
         assertThat(against(here)).isEmpty();
     }
 
@@ -51,7 +51,7 @@ class DifferencesTest {
     }
 
     @Test
-    void whatOnlyOneHasAndAnotherOrderAreReported() {
+    void missingPartsAndAnotherOrderAreReported() {
         assertThat(against(here.withLayers(List.of(layer("low")))))
                 .containsExactly("layer high: only here");
         assertThat(against(here.withLayers(List.of(layer("high"), layer("low")))))

@@ -101,7 +101,7 @@ class EveryFieldTest {
     }
 
     @Test
-    void aNumberBeyondAllBoundsIsReported() {
+    void aHugeNumberIsReported() {
         for (double far : new double[] {1e308, -1e308}) {
             assertThat(untold(JsonNode::isNumber, n -> MAPPER.getNodeFactory().numberNode(far)))
                     .isEmpty();
@@ -109,7 +109,7 @@ class EveryFieldTest {
     }
 
     @Test
-    void whatIsNoNumberIsReported() {
+    void aWrongTypeInPlaceOfANumberIsReported() {
         assertThat(untold(JsonNode::isNumber, n -> MAPPER.getNodeFactory().textNode("NaN")))
                 .isEmpty();
         assertThat(untold(JsonNode::isNumber, n -> MAPPER.getNodeFactory().booleanNode(true)))
@@ -117,19 +117,19 @@ class EveryFieldTest {
     }
 
     @Test
-    void whatIsNeitherTrueNorFalseIsReported() {
+    void aWrongTypeInPlaceOfABooleanIsReported() {
         assertThat(untold(JsonNode::isBoolean, n -> MAPPER.getNodeFactory().textNode("yes")))
                 .isEmpty();
     }
 
     @Test
-    void aNameThatNobodyKnowsIsReported() {
+    void anUnknownNameIsReported() {
         assertThat(untold(JsonNode::isObject, n -> ((ObjectNode) n.deepCopy()).put("zyx", 1)))
                 .isEmpty();
     }
 
     @Test
-    void whatShouldBeAListOrAnObjectIsReported() {
+    void aWrongTypeInPlaceOfAListOrObjectIsReported() {
         assertThat(untold(JsonNode::isContainerNode, n -> MAPPER.getNodeFactory().textNode("x")))
                 .isEmpty();
     }

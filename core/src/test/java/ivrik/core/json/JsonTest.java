@@ -67,19 +67,19 @@ class JsonTest {
                     Optional.of(new FrameRange(10, 40)));
 
     @Test
-    void aProjectComesBackWhole() {
+    void aProjectRoundTrips() {
         ProjectJson.Reading reading = ProjectJson.read(ProjectJson.write(project));
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.project()).isEqualTo(project);
     }
 
     @Test
-    void aLookComesBackWhole() {
+    void aLookRoundTrips() {
         assertThat(LookJson.read(LookJson.write(look)).look()).isEqualTo(look);
     }
 
     @Test
-    void cutOffAnywhereItStillGivesWhatStoodBefore() {
+    void aTruncatedFileGivesThePartBeforeTheCut() {
         String text = ProjectJson.write(project);
         int recovered = 0;
         for (int end = text.indexOf("\"sequence\""); end < text.length() - 2; end += 37) {
@@ -92,7 +92,7 @@ class JsonTest {
     }
 
     @Test
-    void oneBadPartCostsOnlyItself() {
+    void aFaultyPartLosesOnlyItself() {
         String text = ProjectJson.write(project).replace("\"shift\"", "\"no-such-treatment\"");
         ProjectJson.Reading reading = ProjectJson.read(text);
         assertThat(reading.project().layers()).hasSize(2);
@@ -103,14 +103,14 @@ class JsonTest {
     }
 
     @Test
-    void aClipOfAnUnlistedSourceIsSaid() {
+    void aClipOfAnUnlistedSourceIsReported() {
         String text = ProjectJson.write(project.withSources(List.of()));
         assertThat(ProjectJson.read(text).problems())
                 .anyMatch(p -> p.contains("unknown source: tram"));
     }
 
     @Test
-    void foreignAndNewerFilesAreRefusedWithAWord() {
+    void foreignAndNewerFilesAreRefused() {
         assertThatThrownBy(() -> ProjectJson.read("{\"a\": 1}"))
                 .isInstanceOf(ForeignFileException.class)
                 .hasMessageContaining("not an Ivrik project");
@@ -123,7 +123,7 @@ class JsonTest {
     }
 
     @Test
-    void aLargeTableComesBackToTheBitWithItsLook() {
+    void aLargeTableRoundTripsToTheBit() {
         ColourTable table =
                 ColourTable.of(
                         "large", 100, rgb -> rgb[0] = Math.sqrt(rgb[0] * rgb[1] + 0.1 * rgb[2]));

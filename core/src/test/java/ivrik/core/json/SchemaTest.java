@@ -75,7 +75,7 @@ class SchemaTest {
     }
 
     @Test
-    void everyKindIsOffered() throws IOException {
+    void everyKindIsInTheSchema() throws IOException {
         JsonNode defs = schema("look.schema.json").path("$defs");
         JsonNode step = defs.path("step").path("properties");
         assertThat(words(step.path("edgeFill").path("enum")))
@@ -93,7 +93,7 @@ class SchemaTest {
     }
 
     @Test
-    void everyTreatmentIsDescribedAsItDescribesItself() throws IOException {
+    void theSchemaFollowsEveryTreatment() throws IOException {
         ObjectNode schema = (ObjectNode) schema("look.schema.json");
         String before = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(schema);
         ObjectNode defs = (ObjectNode) schema.path("$defs");
@@ -168,7 +168,7 @@ class SchemaTest {
     }
 
     @Test
-    void whatIsWrittenIsValid() throws IOException {
+    void writtenFilesAreValid() throws IOException {
         for (Look look : BuiltInLooks.all()) {
             assertThat(faults("look.schema.json", LookJson.write(look))).isEmpty();
         }
@@ -196,7 +196,7 @@ class SchemaTest {
         "'\"sampler\" : \"cubic\"', '\"sampler\" : \"good\"', 'choose one of: linear'",
         "'\"rejoin\" : \"exact\"', '\"rejoin\" : \"exactly\"', 'no rejoin mode is named'"
     })
-    void aMistakeIsFoundAndWhatIsMeantIsSaid(String right, String wrong, String reported)
+    void aMistakeIsFoundAndExplained(String right, String wrong, String reported)
             throws IOException {
         String text = LookJson.write(BuiltInLooks.named("neutral"));
         assertThat(text).contains(right);
@@ -209,7 +209,7 @@ class SchemaTest {
     }
 
     @Test
-    void whatTheSchemaLeavesOptionalIsTheDefault() throws IOException {
+    void optionalFieldsHaveTheirDefaults() throws IOException {
         String least =
                 "{\"format\": \"ivrik-look\", \"version\": 3, \"name\": \"n\", \"separation\":"
                         + " \"rgb\", \"steps\": [{\"id\": \"shift-1\", \"treatment\": \"shift\"}]}";
@@ -221,7 +221,7 @@ class SchemaTest {
     }
 
     @Test
-    void aProjectMayLeaveOutAllButWhatCannotBeGuessed() throws IOException {
+    void onlyFieldsWithoutADefaultAreRequired() throws IOException {
         String least =
                 """
                 {"format": "ivrik-project", "version": 3,

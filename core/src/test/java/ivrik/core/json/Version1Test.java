@@ -42,7 +42,7 @@ class Version1Test {
 
     @ParameterizedTest
     @ValueSource(strings = {"demo", "everything", "random", "before"})
-    void itsProjectsHaveThePlansThatTheyHad(String name) {
+    void projectsKeepTheirPlans(String name) {
         Project project = project(name);
         String expected = resource(name + ".plans.txt");
         StringBuilder plans = new StringBuilder();
@@ -65,7 +65,7 @@ class Version1Test {
     }
 
     @Test
-    void whatIsRandomIsTheSameToThePixel() {
+    void randomTreatmentsKeepTheirPixels() {
         Project project = project("random");
         Renderer renderer =
                 new Renderer(
@@ -112,7 +112,7 @@ class Version1Test {
 
     @ParameterizedTest
     @ValueSource(strings = {"ghost-pins", "glow-one-colour", "rgb-split", "stereo-glasses"})
-    void itsLooksAreThoseThatAreBuiltIn(String name) {
+    void looksEqualTheBuiltInLooks(String name) {
         LookJson.Reading reading = LookJson.read(resource(name + ".look.json"));
         assertThat(reading.problems()).isEmpty();
         Look read = reading.look();
@@ -131,7 +131,7 @@ class Version1Test {
     }
 
     @Test
-    void aSeedThatMovedIsReportedAndItsRestIsTaken() {
+    void aMovingSeedIsReportedAndItsRestIsUsed() {
         String text =
                 resource("random.ivrik")
                         .replaceFirst(
@@ -156,7 +156,7 @@ class Version1Test {
     }
 
     @Test
-    void aDialThatDroveNothingIsReportedByItsOldPlace() {
+    void aDialWithoutTargetsIsReportedByItsOldPlace() {
         String text = resource("rgb-split.look.json").replaceFirst("\"step\" : 0", "\"step\" : 4");
         assertThat(LookJson.read(text).problems())
                 .singleElement()

@@ -212,7 +212,7 @@ class WholeProjectTest {
     }
 
     @Test
-    void itComesBackAsItWas() {
+    void theWholeProjectRoundTrips() {
         ProjectJson.Reading reading = ProjectJson.read(ProjectJson.write(project()));
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.project()).isEqualTo(project());
@@ -226,7 +226,7 @@ class WholeProjectTest {
 
     @ParameterizedTest
     @MethodSource("models")
-    void aLookOfEveryModelComesBack(Separation model) {
+    void aLookOfEveryModelRoundTrips(Separation model) {
         Look look = Look.atRest("m", model, new Shift());
         LookJson.Reading reading = LookJson.read(LookJson.write(look));
         assertThat(reading.problems()).isEmpty();
@@ -235,7 +235,7 @@ class WholeProjectTest {
 
     @ParameterizedTest
     @EnumSource
-    void everyBlendModeComesBackInEachPlaceItCanStand(Blend blend) {
+    void everyBlendModeRoundTripsInEveryPlace(Blend blend) {
         Look look =
                 BuiltInLooks.named("neutral")
                         .withRejoin(blend == Blend.NORMAL ? Rejoin.EXACT : Rejoin.by(blend))
@@ -245,7 +245,7 @@ class WholeProjectTest {
     }
 
     @Test
-    void aProjectOfBeforeLayersHadSeveralLooksAndAPlaceIsRead() {
+    void aProjectWithoutLayerPositionsIsRead() {
         String old =
                 """
                 {
@@ -289,7 +289,7 @@ class WholeProjectTest {
     }
 
     @Test
-    void whatIsWrongInAChannelOrALookCostsOnlyItselfAndIsNamed() {
+    void aFaultInAChannelOrLookIsNamedAndLosesOnlyThatPart() {
         String text = ProjectJson.write(project());
         ProjectJson.Reading mode = ProjectJson.read(text.replace("vivid-light", "vivid-night"));
         assertThat(mode.problems()).isNotEmpty().allMatch(p -> p.contains("vivid-night"));

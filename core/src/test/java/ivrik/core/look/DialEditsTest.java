@@ -35,7 +35,7 @@ class DialEditsTest {
     }
 
     @Test
-    void aNewDialHoldsWhatWasSetAndTurnsAllOfItTogether() {
+    void aNewDialTakesTheCurrentValuesAndScalesThem() {
         Look dialled = DialEdits.onNew(look, List.of(RED, GREEN, BLUE), "Split across");
         Dial dial = dialled.dial("split-across");
         assertThat(dial.unit()).isEqualTo("%");
@@ -48,7 +48,7 @@ class DialEditsTest {
     }
 
     @Test
-    void ofValuesAtRestTheDialIsInTheirUnit() {
+    void aDialOfValuesAtRestHasTheirUnit() {
         Look dialled = DialEdits.onNew(look, List.of(GREEN), "Green");
         Dial dial = dialled.dial("green");
         assertThat(dial.unit()).isEqualTo("px");
@@ -57,7 +57,7 @@ class DialEditsTest {
     }
 
     @Test
-    void aDialTakesMoreAndHoldsThatToo() {
+    void aDialTakesFurtherTargets() {
         Look one = DialEdits.onNew(look, List.of(RED), "Split");
         Look two = DialEdits.driving(one, "split", List.of(BLUE, RED));
         assertThat(two.dial("split").links()).hasSize(2);
@@ -67,7 +67,7 @@ class DialEditsTest {
     }
 
     @Test
-    void keyframesStayWhereTheyAreAndTheDialAddsToThem() {
+    void keyframesStayAndTheDialAdds() {
         Value moving = new Value(0, List.of(new Keyframe(0, 3, Ease.LINEAR)));
         Look keyframed = Targets.with(look, GREEN, moving);
         Look dialled = DialEdits.onNew(keyframed, List.of(GREEN), "Green").withDial("green", 5);
@@ -76,7 +76,7 @@ class DialEditsTest {
     }
 
     @Test
-    void takenOffAValueIsWhatTheTwoCameTo() {
+    void aRemovedTargetKeepsItsResult() {
         Look dialled = DialEdits.onNew(look, List.of(RED, BLUE), "Split").withDial("split", 50);
         Look off = DialEdits.off(dialled, "split", RED);
         assertThat(Targets.value(off, RED)).contains(Value.of(6));
@@ -87,7 +87,7 @@ class DialEditsTest {
     }
 
     @Test
-    void takenOffADialThatMovesAValueMovesOn() {
+    void aTargetRemovedFromAKeyframedDialKeepsMoving() {
         Value rising =
                 new Value(
                         0,
@@ -114,7 +114,7 @@ class DialEditsTest {
     }
 
     @Test
-    void whatALinkThatIsNotChosenWouldAddIsNotThereWhenItIsTakenOff() {
+    void anInactiveLinkAddsNothingWhenRemoved() {
         Look two =
                 DialEdits.onNew(
                         DialEdits.onNew(look, List.of(RED), "Split"), List.of(GREEN), "Way");
@@ -135,7 +135,7 @@ class DialEditsTest {
     }
 
     @Test
-    void namesAreThoseOfFilesAndNoneTwice() {
+    void dialNamesAreValidAndUnique() {
         Look two =
                 DialEdits.onNew(
                         DialEdits.onNew(look, List.of(RED), "Red: x!"), List.of(BLUE), "Red - x");
@@ -143,7 +143,7 @@ class DialEditsTest {
     }
 
     @Test
-    void aLinkIsBentAndWeighed() {
+    void aLinkHasResponseAndWeight() {
         Look dialled = DialEdits.onNew(look, List.of(GREEN), "Green").withDial("green", 10);
         Look weighed = DialEdits.withLink(dialled, "green", GREEN, l -> l.withPerUnit(-0.5));
         assertThat(x(weighed, 1)).isEqualTo(-5);

@@ -70,7 +70,7 @@ class LookPartsTest {
     }
 
     @Test
-    void treatmentsComeWithTheirChannelsAndLeaveTheRest() {
+    void treatmentsAreCopiedWithTheirChannels() {
         Look blend =
                 inks().withDials(
                                 List.of(
@@ -87,7 +87,7 @@ class LookPartsTest {
     }
 
     @Test
-    void theFinishComesAloneUnderIdsOfItsOwn() {
+    void theFinishIsCopiedUnderNewIds() {
         Look blend = Look.atRest("target", Separations.named("rgb"), new Grain());
         Look grainy =
                 Look.atRest("g", Separations.named("rgb"), new Grain())
@@ -115,7 +115,7 @@ class LookPartsTest {
     }
 
     @Test
-    void dialsComeThatHaveSomethingToDrive() {
+    void onlyDialsWithTargetsAreCopied() {
         assertThat(LookParts.pasted(rgb(), from(), Part.DIALS).dials())
                 .extracting(Dial::name)
                 .containsExactly("pale");

@@ -32,7 +32,7 @@ class LookTest {
     private final Look split = BuiltInLooks.named("rgb-split");
 
     @Test
-    void theBuiltInDialsAreThoseOfTheContract() {
+    void builtInDialsKeepTheirNames() {
         assertThat(split.dials().stream().map(Dial::name))
                 .containsExactly(
                         "red-x", "red-y", "green-x", "green-y", "blue-x", "blue-y", "shake",
@@ -45,13 +45,13 @@ class LookTest {
     }
 
     @Test
-    void aDialAddsItsShareToWhatItDrives() {
+    void aDialAddsToItsTargets() {
         Look set = split.withSettings(0, 2, a -> a.with("y", Value.of(10))).withDial("blue-y", -3);
         assertThat(settings(set, 2, 0).number("y")).isEqualTo(7);
     }
 
     @Test
-    void aKeyedDialMovesWhatItDrives() {
+    void aKeyframedDialMovesItsTargets() {
         Dial keyed =
                 split.dial("red-x")
                         .withValue(
@@ -66,7 +66,7 @@ class LookTest {
 
     @ParameterizedTest
     @CsvSource({"0, 0", "2, 0", "3, 1.5625", "4, 5", "5, 8.4375", "6, 10", "9, 10"})
-    void aBentLinkAddsOnItsPartOfTheDial(double at, double added) {
+    void aLinkWithAResponseAddsWithinItsRange(double at, double added) {
         // From 2 to 6 at 2.5 per unit: 10 in all; the smooth ease is 3 s^2 - 2 s^3.
         Dial.Response response = new Dial.Response(2, 6, Ease.SMOOTH);
         Dial.Link link = new Dial.Link(new Target.OfOpacity(), 2.5, null, response);
@@ -74,7 +74,7 @@ class LookTest {
     }
 
     @Test
-    void unknownNamesAndValuesOutOfRangeSayWhatThereIs() {
+    void unknownNamesAndValuesListTheChoices() {
         assertThatThrownBy(() -> BuiltInLooks.named("nope"))
                 .isInstanceOf(UnknownNameException.class)
                 .satisfies(
@@ -108,7 +108,7 @@ class LookTest {
     }
 
     @Test
-    void cutsLieWhereShotsMeetAndMarkersToggle() {
+    void cutsAreBetweenShotsAndMarkersToggle() {
         Layer layer =
                 Layer.of(
                         "l",
@@ -133,7 +133,7 @@ class LookTest {
     }
 
     @Test
-    void dialsFollowTheirStepsWhereverTheyGo() {
+    void dialsFollowTheirMovedSteps() {
         Look two =
                 BuiltInLooks.named("chromatic-aberration")
                         .withStepAdded(0, Step.atRest("grain-1", new Grain(), 3));
@@ -153,7 +153,7 @@ class LookTest {
     }
 
     @Test
-    void aNewStepsIdIsNoneThatIsThere() {
+    void newStepsGetUnusedIds() {
         Look one = BuiltInLooks.named("rgb-split");
         assertThat(one.freeId(new Shift())).isEqualTo("shift-2");
         assertThat(one.freeId(new Grain())).isEqualTo("grain-1");

@@ -22,7 +22,7 @@ class ModelChangeTest {
     }
 
     @Test
-    void redBecomesCyanWithAllThatWasDoneToIt() {
+    void redBecomesCyanWithAllItsSettings() {
         ModelChange change = ModelChange.of(SPLIT, Separations.named("cmyk"));
         Look look = change.look();
         assertThat(change.dropped()).isEmpty();
@@ -38,7 +38,7 @@ class ModelChangeTest {
     }
 
     @Test
-    void whatHasNoCounterpartIsPutToRestAndNamed() {
+    void settingsWithoutCounterpartRestAndAreNamed() {
         ModelChange change = ModelChange.of(SPLIT, Separations.named("oklab"));
         assertThat(change.dropped())
                 .startsWith("Red", "Blue")
@@ -51,7 +51,7 @@ class ModelChangeTest {
     }
 
     @Test
-    void lightnessAndItsDifferencesAreCounterpartsWhateverTheirNames() {
+    void lightnessAndOpponentChannelsAreCounterparts() {
         Look lab =
                 ModelChange.of(SPLIT, Separations.named("ycbcr-709"))
                         .look()
@@ -66,7 +66,7 @@ class ModelChangeTest {
     }
 
     @Test
-    void thereAndBackIsTheSameWhereAllHaveCounterparts() {
+    void modelsWithCounterpartsRoundTrip() {
         Look plain = SPLIT.withChannel(2, s -> s.withInk(Optional.empty()));
         Look back =
                 ModelChange.of(

@@ -39,7 +39,7 @@ class TargetTest {
                 "burst.b.strength",
                 "burst.b.angle"
             })
-    void anAddressSaysWhereAValueIsAndItCanBeSetThere(String address) {
+    void anAddressReadsAndSetsItsValue(String address) {
         Target target = Target.parse(address, look.model());
         assertThat(target.address(look.model())).isEqualTo(address);
         assertThat(Targets.exists(look, target)).isTrue();
@@ -59,7 +59,7 @@ class TargetTest {
                 "burst.b.after",
                 "burst.b.repeat"
             })
-    void whatIsCountedIsSetToWholeNumbers(String address) {
+    void countsAreRoundedToIntegers(String address) {
         Target target = Target.parse(address, look.model());
         assertThat(target.address(look.model())).isEqualTo(address);
         assertThat(Targets.range(look, target)).isPresent();
@@ -80,12 +80,12 @@ class TargetTest {
                 "pin-warp-1.red.pin.0.x",
                 "mask.width-of"
             })
-    void whatIsNotInTheLookIsNoTarget(String address) {
+    void aTargetMustExistInTheLook(String address) {
         assertThat(Targets.exists(look, Target.parse(address, look.model()))).isFalse();
     }
 
     @Test
-    void whatIsNoAddressIsSaid() {
+    void invalidAddressesAreReported() {
         assertThatThrownBy(() -> Target.parse("x", look.model()))
                 .hasMessageContaining("is not an address");
         assertThatThrownBy(() -> Target.parse("shift-1.cyan.x", look.model()))
@@ -93,7 +93,7 @@ class TargetTest {
     }
 
     @Test
-    void aTargetStaysAimedWhileStepsComeGoAndMove() {
+    void targetsFollowTheirSteps() {
         Target target = Target.parse("exposure-1.stops", look.model());
         Look set = Targets.with(look, target, Value.of(2));
         Look moved = set.withStep("exposure-1", s -> s.withSection(Section.PREPARE));

@@ -55,7 +55,7 @@ class ColourCastTest {
     }
 
     @Test
-    void whatIsAddedBringsTheAveragesOfAllZonesBack() {
+    void theCorrectionRestoresTheAveragesOfAllZones() {
         double[][] by = colourCast(0, 1).correction();
         double[][] was = new double[3][3];
         double[][] is = new double[3][3];
@@ -79,7 +79,7 @@ class ColourCastTest {
     }
 
     @Test
-    void averagesAreThoseOfTheZones() {
+    void zoneAveragesMatchTheDefinition() {
         ColourCast colourCast = colourCast(0, 1);
         double sum = 0;
         double all = 0;
@@ -93,7 +93,7 @@ class ColourCastTest {
     }
 
     @Test
-    void aZoneWithNothingInItIsLeftAlone() {
+    void anEmptyZoneStaysUnchanged() {
         double[][] by = colourCast(0, 0.3).correction();
         assertThat(by[2]).containsExactly(new double[3], within(1e-6));
         assertThat(colourCast(0, 0.3).before(2)).containsExactly(0, 0, 0);

@@ -27,7 +27,7 @@ class EdgeProfileTest {
     }
 
     @Property(tries = 100)
-    void itMeasuresHowFarChannelsAreApartToAHundredth(
+    void channelOffsetsAreMeasuredToAHundredth(
             @ForAll @DoubleRange(min = -4, max = 4) double red,
             @ForAll @DoubleRange(min = -4, max = 4) double blue,
             @ForAll boolean across) {
@@ -40,7 +40,7 @@ class EdgeProfileTest {
     }
 
     @Test
-    void whatIsFlatHasNoEdge() {
+    void aFlatPictureHasNoEdge() {
         Plane flat = Plane.flat(60, 40, 0.3f);
         EdgeProfile profile = EdgeProfile.at(Frame.opaque(flat, edge(20, true), flat), 20, 5, 10);
         assertThat(profile.edge(0)).isEmpty();
@@ -49,14 +49,14 @@ class EdgeProfileTest {
     }
 
     @Test
-    void anEdgeThatIsWiderThanWhatIsLookedAtIsReported() {
+    void anEdgeWiderThanTheWindowIsReported() {
         Frame frame = Frame.opaque(edge(20, true), edge(20, true), edge(20, true));
         assertThat(EdgeProfile.at(frame, 20, 20, 12).isCutOff(0)).isFalse();
         assertThat(EdgeProfile.at(frame, 20, 20, 2).isCutOff(0)).isTrue();
     }
 
     @Test
-    void atTheBorderThePictureGoesOn() {
+    void profilesExtendBeyondTheBorder() {
         EdgeProfile profile = EdgeProfile.at(Pictured.frame(8, 6), 0, 0, 12);
         assertThat(profile.values().getFirst()).hasSize(25);
         assertThat(profile.values().getFirst()[0]).isEqualTo(profile.values().getFirst()[11]);

@@ -97,7 +97,7 @@ class LensMatchTest {
 
     /** A displacement of twenty edge widths is found and not mistaken for a smaller one. */
     @Test
-    void wideDisplacementsAreFoundToo() {
+    void wideDisplacementsAreRecovered() {
         double k0 = 0.03;
         double k1 = -0.01;
         Plane held = scene(3, 0, 0, 1, 0, 1);
@@ -112,7 +112,7 @@ class LensMatchTest {
     }
 
     @Test
-    void aPictureWithoutStructureSaysThatItCannot() {
+    void aFlatPictureIsRefused() {
         Plane flat = Plane.flat(W, H, 0.4f);
         assertThat(LensMatch.between(flat, flat, Workers.shared())).isEmpty();
         assertThat(

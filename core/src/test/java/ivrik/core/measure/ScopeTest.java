@@ -75,7 +75,7 @@ class ScopeTest {
     }
 
     @Test
-    void greyLiesInTheMiddleAndFullColoursAtTheEdge() {
+    void greyIsInTheMiddleAndFullColoursAtTheEdge() {
         assertThat(Scope.cb(0xff777777)).isEqualTo(128);
         assertThat(Scope.cr(0xff777777)).isEqualTo(128);
         assertThat(Scope.cr(0xffff0000)).isEqualTo(255);

@@ -43,7 +43,7 @@ class EnvelopeTest {
     }
 
     @Property
-    void retimedItStaysInTheMirrorAboutItsAxisAndInWholeFrames(
+    void retimingKeepsSymmetryAndWholeFrames(
             @ForAll("peakEnvelopes") PeakEnvelope peakEnvelope,
             @ForAll @IntRange(min = 0, max = 30) int frames) {
         PeakEnvelope timed = peakEnvelope.timed(frames, frames, peakEnvelope.phases());
@@ -57,8 +57,7 @@ class EnvelopeTest {
     }
 
     @Property
-    void outsideItsFramesNothingMovesAlsoBetweenThem(
-            @ForAll("peakEnvelopes") PeakEnvelope peakEnvelope) {
+    void anEnvelopeIsZeroOutsideItsFrames(@ForAll("peakEnvelopes") PeakEnvelope peakEnvelope) {
         long extent = (long) peakEnvelope.before() + peakEnvelope.peak();
         Rational justAfter = new Rational((40 + extent) * 8 + 1, 8);
         Rational justBefore = new Rational((40 - extent) * 8 + 7, 8);
@@ -79,13 +78,13 @@ class EnvelopeTest {
     }
 
     @Test
-    void aboutACutThePeakHasAFrameOnEachSide() {
+    void aPeakAtACutHasAFrameOnEachSide() {
         assertThat(shares(PeakEnvelope.even(1, 1), CUT, 37, 42))
                 .containsExactly(0., 0.5, 1., 1., 0.5, 0.);
     }
 
     @Test
-    void rampsReachEachStrengthAtTheFrameNearestToThePeak() {
+    void rampsReachTheirStrengthNextToThePeak() {
         PeakEnvelope peakEnvelope =
                 new PeakEnvelope(List.of(new Phase(2, 0.5)), 1, Optional.empty(), true);
         assertThat(shares(peakEnvelope, FRAME, 37, 43))
@@ -95,7 +94,7 @@ class EnvelopeTest {
     }
 
     @Test
-    void aPhaseOfNoFramesIsLeftOutAndComesBackInProportionOnlyIfAllAre() {
+    void phasesOfZeroFramesAreOmitted() {
         PeakEnvelope peakEnvelope =
                 new PeakEnvelope(
                         List.of(new Phase(2, 0.25), new Phase(0, 0.9)), 1, Optional.empty(), false);
@@ -107,7 +106,7 @@ class EnvelopeTest {
     }
 
     @Test
-    void ownPhasesAfterThePeakAreTimedByThemselves() {
+    void phasesAfterThePeakHaveTheirOwnTimes() {
         PeakEnvelope timed = PeakEnvelope.even(6, 3).timed(3, 9, 3);
         assertThat(timed.in()).extracting(Phase::frames).containsExactly(1, 1, 1);
         assertThat(timed.down()).extracting(Phase::frames).containsExactly(3, 3, 3);
@@ -115,14 +114,14 @@ class EnvelopeTest {
     }
 
     @Test
-    void anotherNumberOfPhasesIsEven() {
+    void aNewNumberOfPhasesIsEvenlySpaced() {
         PeakEnvelope timed = PeakEnvelope.even(6, 3).timed(10, 10, 4);
         assertThat(timed.in()).extracting(Phase::frames).containsExactly(3, 2, 3, 2);
         assertThat(timed.in()).extracting(Phase::strength).containsExactly(0.2, 0.4, 0.6, 0.8);
     }
 
     @Test
-    void aSwipeGoesForGoodAndItsSpeedIsOneAtTheFastest() {
+    void aTransitionStaysAtOneAndItsSpeedPeaksAtOne() {
         TransitionEnvelope direction = new TransitionEnvelope(4, 4, Ease.SMOOTH, false);
         assertThat(shares(direction, FRAME, 35, 36)).containsExactly(0., 0.);
         assertThat(direction.at(FRAME, Rational.of(40))).isCloseTo(0.5, within(1e-12));

@@ -80,7 +80,7 @@ class JitterTest {
     }
 
     @Test
-    void noAmountIsExactlyStill() {
+    void zeroJitterIsExactlyZero() {
         assertThat(at(Jitter.NONE, 17, 0, "x")).isEqualTo(0.0);
     }
 

@@ -20,21 +20,21 @@ class KeyframeEditsTest {
     private static final Value VALUE = new Value(0, List.of(A, B, C, D));
 
     @Test
-    void severalMoveTogetherAndTheOthersStay() {
+    void selectedKeyframesMoveTogether() {
         assertThat(KeyframeEdits.moved(VALUE, Set.of(20L, 40L), 3, -2).orElseThrow().keyframes())
                 .containsExactly(
                         A, new Keyframe(23, 3, Ease.HOLD), new Keyframe(43, -5, Ease.LINEAR), D);
     }
 
     @Test
-    void noKeyframeIsLostUnderAnother() {
+    void movedKeyframesDoNotReplaceOthers() {
         assertThat(KeyframeEdits.moved(VALUE, Set.of(20L, 40L), 10, 0)).isEmpty();
         assertThat(KeyframeEdits.stretched(VALUE, Set.of(10L, 20L), 0, 10)).isEmpty();
         assertThat(KeyframeEdits.moved(VALUE, Set.of(20L, 40L), 20, 0)).isPresent();
     }
 
     @Test
-    void stretchedAboutAFrameTheyStayOnWholeFrames() {
+    void stretchedKeyframesStayOnWholeFrames() {
         assertThat(
                         KeyframeEdits.stretched(VALUE, Set.of(10L, 20L, 40L), 0.5, 10)
                                 .orElseThrow()
@@ -50,7 +50,7 @@ class KeyframeEditsTest {
     }
 
     @Property
-    void reversedItIsTheSameReadBackwards(@ForAll @IntRange(min = 0, max = 160) int quarters) {
+    void reversedKeyframesPlayBackwards(@ForAll @IntRange(min = 0, max = 160) int quarters) {
         Value smooth =
                 new Value(0, List.of(A, B.withEase(Ease.LINEAR), C.withEase(Ease.SMOOTH), D));
         Value turned = KeyframeEdits.reversed(smooth, Set.of(10L, 20L, 40L, 50L)).orElseThrow();
@@ -69,13 +69,13 @@ class KeyframeEditsTest {
     }
 
     @Test
-    void theLastToGoLeavesItsValue() {
+    void theLastDeletedKeyframeLeavesItsValue() {
         assertThat(KeyframeEdits.without(VALUE, Set.of(20L))).isEqualTo(VALUE.without(20));
         assertThat(KeyframeEdits.without(VALUE, Set.of(10L, 20L, 40L, 50L))).isEqualTo(Value.of(1));
     }
 
     @Test
-    void copiesArePastedWhereTheyAreAskedForInPlaceOfWhatIsThere() {
+    void pastedKeyframesReplaceThoseBelow() {
         List<Keyframe> copied = KeyframeEdits.copied(VALUE, Set.of(20L, 40L), 20);
         assertThat(KeyframeEdits.pasted(VALUE, copied, 30).keyframes())
                 .containsExactly(
@@ -84,7 +84,7 @@ class KeyframeEditsTest {
     }
 
     @Test
-    void enclosedOnlyWhatLiesBetweenMoves() {
+    void theEnclosedRangeMoves() {
         Value value =
                 KeyframeEdits.enclosed(Value.of(4), 0, 8, 16)
                         .with(new Keyframe(12, 4, Ease.LINEAR));

@@ -29,7 +29,7 @@ class OccurrenceTest {
     private static final PeakEnvelope ONE = PeakEnvelope.even(0, 0);
 
     @Test
-    void itStandsWhereItsAnchorIs() {
+    void anOccurrenceFollowsItsAnchor() {
         assertThat(moving(new Anchor.AtFrame(7), ONE, Repeat.ONCE)).containsExactly(7L);
         assertThat(moving(new Anchor.AtCut("second"), ONE, Repeat.ONCE)).containsExactly(95L, 96L);
         assertThat(moving(new Anchor.AtMarkers(List.of("b", "a")), ONE, Repeat.ONCE))
@@ -39,7 +39,7 @@ class OccurrenceTest {
     }
 
     @Test
-    void itComesAgainFromItsFirstTimeOn() {
+    void repeatsStartAtTheFirstOccurrence() {
         assertThat(moving(new Anchor.AtFrame(100), ONE, new Repeat(40, false, 5)))
                 .containsExactly(105L, 145L, 185L);
     }
@@ -52,7 +52,7 @@ class OccurrenceTest {
     }
 
     @Test
-    void whereTwoMeetTheStrongerCounts() {
+    void overlappingOccurrencesTakeTheStronger() {
         PeakEnvelope wide = PeakEnvelope.even(9, 3);
         Repeat often = new Repeat(10, false, 0);
         Anchor here = new Anchor.AtFrame(50);
@@ -64,7 +64,7 @@ class OccurrenceTest {
     }
 
     @Test
-    void whatGoesForGoodAddsUp() {
+    void transitionsAddUp() {
         TransitionEnvelope direction = new TransitionEnvelope(2, 2, Ease.LINEAR, false);
         Repeat often = new Repeat(10, false, 0);
         Anchor here = new Anchor.AtFrame(20);

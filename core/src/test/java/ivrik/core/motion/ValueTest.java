@@ -18,12 +18,12 @@ class ValueTest {
                             new Keyframe(30, -5, Ease.LINEAR)));
 
     @Test
-    void withoutKeyframesItRests() {
+    void withoutKeyframesAValueIsFixed() {
         assertThat(Value.of(3).at(99)).isEqualTo(3);
     }
 
     @Test
-    void keyframesAreMetExactlyAndHeldOutside() {
+    void keyframesAreExactAndHeldOutside() {
         assertThat(ramp.at(0)).isZero();
         assertThat(ramp.at(10)).isZero();
         assertThat(ramp.at(15)).isEqualTo(2.5);
@@ -45,7 +45,7 @@ class ValueTest {
     }
 
     @Test
-    void settingAMovingValueKeyframesTheFrameAndAStillOneItsRest() {
+    void settingAValueAddsAKeyframeOrSetsTheFixedValue() {
         assertThat(Value.of(1).set(12, 4)).isEqualTo(Value.of(4));
         assertThat(ramp.set(15, 9).at(15)).isEqualTo(9);
         assertThat(ramp.set(25, 9).keyframeAt(25).orElseThrow().ease()).isEqualTo(Ease.HOLD);
@@ -53,7 +53,7 @@ class ValueTest {
     }
 
     @Test
-    void twoKeyframesAtOneFrameOrNoNumberAreRefused() {
+    void doubleKeyframesAndNaNAreRefused() {
         assertThatThrownBy(
                         () ->
                                 new Value(

@@ -32,7 +32,7 @@ class ColourRowsTest {
     }
 
     @Test
-    void someChannelsCanStandInPlaceOfTheirOwn() {
+    void channelsCanBeReplaced() {
         List<Rows> others = Arrays.asList(null, Rows.of(other), null);
         for (ColourRows rows : List.of(Made.stored(planes, made), Made.dear(planes, made))) {
             ColourRows changed = rows.with(others);
@@ -50,7 +50,7 @@ class ColourRowsTest {
 
     /** A channel that is expensive to compute must not be computed again for each consumer. */
     @Test
-    void channelsAreThereByThemselvesOnlyIfAllOfThemAreJustRead() {
+    void onlyStoredRowsOfferSingleChannels() {
         assertThat(Made.stored(planes, made).channels()).isPresent();
         assertThat(ColourRows.ofPlanes(planes).channels()).isPresent();
         assertThat(Made.dear(planes, made).channels()).isEmpty();
@@ -60,14 +60,14 @@ class ColourRowsTest {
     }
 
     @Test
-    void channelsThatStayAreTheSamePlanes() {
+    void unchangedChannelsShareTheirPlanes() {
         ColourRows changed =
                 ColourRows.ofPlanes(planes).with(Arrays.asList(null, Rows.of(other), null));
         assertThat(changed.toPlanes(WORKERS)).containsExactly(planes.get(0), other, planes.get(2));
     }
 
     @Test
-    void whereAllAreReplacedTheFirstOnesAreNotMade() {
+    void replacedChannelsAreNotComputed() {
         ColourRows changed = Made.dear(planes, made).with(planes.stream().map(Rows::of).toList());
         assertThat(changed.toPlanes(WORKERS)).containsExactlyElementsOf(planes);
         assertThat(made.get()).isZero();

@@ -9,14 +9,14 @@ import org.junit.jupiter.params.provider.EnumSource;
 class DepthTest {
     @ParameterizedTest
     @EnumSource(names = {"INT8", "INT10", "INT12", "INT16"})
-    void everyIntegerCodeComesBack(Depth depth) {
+    void everyIntegerCodeRoundTrips(Depth depth) {
         for (int code = 0; code < 1 << depth.bits(); code++) {
             assertThat(depth.toCode(depth.toFloat(code))).isEqualTo(code);
         }
     }
 
     @Test
-    void everyHalfComesBack() {
+    void everyHalfRoundTrips() {
         for (int code = 0; code < 1 << 16; code++) {
             float value = Depth.HALF.toFloat(code);
             if (!Float.isNaN(value)) {

@@ -78,7 +78,7 @@ class FrameTest {
     }
 
     @Test
-    void aFrameWithOneCoverageForAllHasThePremultipliedColourItHad() {
+    void aFrameOfOneCoverageKeepsItsPremultipliedColour() {
         Plane full = Plane.flat(2, 1, 1);
         Plane none = Plane.of(2, 1);
         Frame parted =

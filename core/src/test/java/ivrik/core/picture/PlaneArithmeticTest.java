@@ -42,13 +42,13 @@ class PlaneArithmeticTest {
     }
 
     @Test
-    void nothingDividedByNothingIsNothing() {
+    void zeroDividedByZeroIsZero() {
         Plane zero = Plane.of(37, 41);
         assertThat(PlaneArithmetic.divide(a, zero, workers).data()).containsOnly(0f);
     }
 
     @Test
-    void croppedPlanesAreReadWhereTheyAre() {
+    void croppedPlanesAreReadAtTheirOffset() {
         Region part = new Region(5, 7, 9, 4);
         Plane sum = PlaneArithmetic.add(a.crop(part), b.crop(part), workers);
         assertThat(sum.at(8, 3)).isEqualTo(a.at(13, 10) + b.at(13, 10));
@@ -65,7 +65,7 @@ class PlaneArithmeticTest {
 
     @ParameterizedTest
     @EnumSource
-    void transferFunctionsGoThereAndBackAlsoBelowBlackAndAboveWhite(Transfer transfer) {
+    void transferFunctionsRoundTripBeyondTheRange(Transfer transfer) {
         // The standards print rounded constants; the darkest code of PQ is not zero.
         double exact = transfer == Transfer.PQ || transfer == Transfer.HLG ? 1e-6 : 1e-9;
         for (double v = -0.5; v < 2; v += 0.01) {
@@ -78,14 +78,14 @@ class PlaneArithmeticTest {
 
     /** SMPTE ST 2084 and ITU-R BT.2408: reference white is 58 % of PQ and 75 % of HLG. */
     @Test
-    void referenceWhiteLiesWhereTheReportsSay() {
+    void referenceWhiteMatchesTheReports() {
         assertThat(Transfer.PQ.toLinear(0.5807)).isCloseTo(1, within(2e-3));
         assertThat(1000 / 203.0 * Math.pow(Transfer.HLG.toLinear(0.75), 1.2))
                 .isCloseTo(1, within(5e-3));
     }
 
     @Test
-    void srgbIsThatOfTheStandard() {
+    void srgbMatchesTheStandard() {
         // IEC 61966-2-1 at half: ((0.5 + 0.055) / 1.055) ^ 2.4.
         assertThat(Transfer.SRGB.toLinear(0.5)).isCloseTo(0.21404114048223255, within(1e-12));
         assertThat(Transfer.SRGB.toLinear(0.04)).isCloseTo(0.04 / 12.92, within(1e-12));

@@ -33,7 +33,7 @@ class RowArithmeticTest {
 
     @ParameterizedTest
     @EnumSource(names = {"INT8", "INT10", "INT12", "INT16"})
-    void codesAreThoseOfTheDepthOneByOne(Depth depth) {
+    void rowsOfCodesEqualSingleCodes(Depth depth) {
         int largest = (1 << depth.bits()) - 1;
         float[] samples = samples(depth, largest);
         float[] wanted = new float[samples.length - 3];
@@ -48,7 +48,7 @@ class RowArithmeticTest {
     }
 
     @Test
-    void wordsHoldEachCodeInItsPlace() {
+    void wordsHoldTheirCodesInOrder() {
         float[] samples = samples(Depth.INT8, 255);
         int n = samples.length - 6;
         float[][] rows = new float[3][];
@@ -70,7 +70,7 @@ class RowArithmeticTest {
      */
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 7, 15, 16, 17, 33, 100})
-    void sumsOfPairsLeaveWhatLiesBeyondTheirEnd(int n) {
+    void sumsOfPairsStopAtTheirEnd(int n) {
         Random random = new Random(n);
         float[][] rows = new float[5][];
         Arrays.setAll(rows, k -> noise(random, n + k));

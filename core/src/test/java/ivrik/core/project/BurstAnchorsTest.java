@@ -39,7 +39,7 @@ class BurstAnchorsTest {
     }
 
     @Test
-    void aLookFromElsewhereStandsOnItAndOthersStay() {
+    void aLookWithoutAnchorsStandsOnTheNearestCut() {
         Look swipe = BurstAnchors.standing(LOOK, new Anchor.AtCut("two"));
         assertThat(swipe.bursts())
                 .isNotEmpty()

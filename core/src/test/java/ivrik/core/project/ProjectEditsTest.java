@@ -41,7 +41,7 @@ class ProjectEditsTest {
     }
 
     @Test
-    void theNextFollowsAsAShotOfAsManySeconds() {
+    void theNextClipBecomesAShotOfEqualSeconds() {
         Project two = ProjectEdits.putOn(one, movie("street", 90, 30));
         assertThat(ids(two)).containsExactly("shots");
         assertThat(two.layers().getFirst().clips())
@@ -52,7 +52,7 @@ class ProjectEditsTest {
     }
 
     @Test
-    void whatIsLaidOverLastsToTheEndAndWhatIsLaidUnderLiesBelowAll() {
+    void overlaysLastToTheEndAndUnderlaysAreLowest() {
         Project titled = ProjectEdits.over(one, title("title"), 40);
         assertThat(ids(titled)).containsExactly("shots", "title");
         assertThat(titled.layers().getLast().clips())
@@ -65,14 +65,14 @@ class ProjectEditsTest {
     }
 
     @Test
-    void withoutLayersAStillLastsForFourSeconds() {
+    void aFirstStillLastsFourSeconds() {
         Project only = ProjectEdits.over(empty, title("title"), 0);
         assertThat(only.frames()).isEqualTo(Math.round(4 * empty.sequence().rate().toDouble()));
         assertThat(ProjectEdits.end(only)).isEqualTo(only.frames());
     }
 
     @Test
-    void aSourceThatIsTakenOutTakesItsClipsAndEmptyLayersAlong() {
+    void removingASourceRemovesItsClipsAndEmptyLayers() {
         Project all =
                 ProjectEdits.over(
                         ProjectEdits.putOn(one, movie("street", 48, 24)), movie("fog", 24, 24), 0);
@@ -86,7 +86,7 @@ class ProjectEditsTest {
     }
 
     @Test
-    void idsAreFree() {
+    void newIdsAreUnused() {
         assertThat(ProjectEdits.freeSourceId(one, "fog")).isEqualTo("fog");
         assertThat(ProjectEdits.freeSourceId(one, "tram")).isEqualTo("tram 2");
         assertThat(ProjectEdits.freeSourceId(one.withSource(movie("tram 2", 3, 24)), "tram"))
@@ -94,7 +94,7 @@ class ProjectEditsTest {
     }
 
     @Test
-    void layersAndLooksChangePlacesAndGo() {
+    void layersAndLooksAreReorderedAndRemoved() {
         Project two = ProjectEdits.over(one, title("title"), 0);
         assertThat(ids(ProjectEdits.swapped(two, 0, 1))).containsExactly("title", "shots");
         assertThat(ids(ProjectEdits.withoutLayer(two, "shots"))).containsExactly("title");
@@ -121,7 +121,7 @@ class ProjectEditsTest {
     }
 
     @Test
-    void aShotThatBeginsBeforeTheFirstFrameIsSeenFromThereOn() {
+    void aShotThatStartsBeforeTheSequenceIsTrimmed() {
         Look look = BuiltInLooks.named("neutral");
         assertThat(Layer.of("l", "l", look, new Clip("a", -5, 20, 0)).range())
                 .isEqualTo(new FrameRange(0, 14));

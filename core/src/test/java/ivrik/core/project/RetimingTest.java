@@ -76,7 +76,7 @@ class RetimingTest {
     }
 
     @Test
-    void secondsStaySecondsAtAnotherRate() {
+    void anotherRateKeepsTheSeconds() {
         Project twice = Retiming.at(project(look()), Rational.of(48));
         Layer layer = twice.layers().getFirst();
         assertThat(twice.sequence().rate()).isEqualTo(Rational.of(48));
@@ -105,14 +105,14 @@ class RetimingTest {
     }
 
     @Test
-    void thereAndBackNothingIsLostWhereFramesAreWhole() {
+    void wholeFramesRoundTripThroughAnotherRate() {
         Project project = project(look());
         assertThat(Retiming.at(Retiming.at(project, Rational.of(48)), Rational.of(24)))
                 .isEqualTo(project);
     }
 
     @Test
-    void shotsStillMeetAtARateThatDoesNotFit() {
+    void shotsStayAdjacentAtAnyRate() {
         Project odd = Retiming.at(project(look()), new Rational(30000, 1001));
         List<Clip> clips = odd.layers().getFirst().clips();
         assertThat(clips.get(0).end()).isEqualTo(clips.get(1).start()).isEqualTo(45);
@@ -121,7 +121,7 @@ class RetimingTest {
     }
 
     @Test
-    void ofTwoKeyframesOnOneFrameTheLaterStays() {
+    void twoKeyframesOnOneFrameKeepTheLater() {
         Project half = Retiming.at(project(look()), Rational.of(12));
         assertThat(half.layers().getFirst().look().blend().opacity().keyframes())
                 .extracting(Keyframe::frame, Keyframe::value)
@@ -135,7 +135,7 @@ class RetimingTest {
     }
 
     @Test
-    void aShorterLengthCutsOffAndALongerOneGoesOn() {
+    void aShorterLengthTrimsAndALongerOneExtends() {
         Project project = project(look());
         Project shorter = Retiming.lasting(project, 40);
         assertThat(shorter.frames()).isEqualTo(40);

@@ -76,7 +76,7 @@ class ShotEditsTest {
     }
 
     @Property
-    void aMovedCutShowsTheSameOnBothSidesOfIt(@ForAll @IntRange(min = 2, max = 58) int cut) {
+    void aMovedCutKeepsTheFramesOfBothShots(@ForAll @IntRange(min = 2, max = 58) int cut) {
         Layer moved = SHOTS.beginning("b", cut);
         Clip b = moved.clips().get(1);
         long to = Math.max(cut, 25); // its source has 30 earlier frames, which are 15 frames of the
@@ -89,7 +89,7 @@ class ShotEditsTest {
     }
 
     @Test
-    void eachShotKeepsAFrame() {
+    void everyShotKeepsAtLeastOneFrame() {
         assertThat(SHOTS.beginning("c", 5).clips().get(1).length()).isEqualTo(1);
         assertThat(SHOTS.beginning("c", 500).clips().get(2).length()).isEqualTo(1);
         assertThat(SHOTS.ending("c", -5).clips().get(2).length()).isEqualTo(1);
@@ -97,7 +97,7 @@ class ShotEditsTest {
     }
 
     @Test
-    void aRemovedShotLeavesAGapOrNone() {
+    void aRemovedShotLeavesOrClosesItsGap() {
         Layer gap = SHOTS.without("b", false);
         assertSame(gap, 0, 40);
         assertThat(shown(gap, 45)).isEqualTo("nothing");
@@ -114,14 +114,14 @@ class ShotEditsTest {
     }
 
     @Test
-    void aSlippedShotStaysInPlaceAndInsideItsSource() {
+    void aSlippedShotKeepsItsPlaceAndStaysInsideItsSource() {
         assertThat(SHOTS.slipped("b", 7).clips().get(1)).isEqualTo(B.withIn(37));
         assertThat(SHOTS.slipped("b", -99).clips().get(1)).isEqualTo(B.withIn(0));
         assertThat(SHOTS.slipped("b", 999).clips().get(1)).isEqualTo(B.withIn(199));
     }
 
     @Test
-    void shotsChangePlaces() {
+    void shotsAreSwapped() {
         assertThat(SHOTS.reordered("a", true).clips())
                 .containsExactly(A.withStart(20), B.withStart(0), C);
         assertThat(SHOTS.reordered("b", false)).isEqualTo(SHOTS.reordered("a", true));
@@ -130,13 +130,13 @@ class ShotEditsTest {
     }
 
     @Test
-    void editsCatchOnCutsEndsAndMarkers() {
+    void editsSnapToCutsEndsAndMarkers() {
         Project marked = PROJECT.withMarkers(List.of(new Marker(13, "")));
         assertThat(ShotEdits.catches(marked)).containsExactly(0L, 13L, 40L, 60L, 90L);
     }
 
     @Test
-    void inARowAShotComesBetweenTheShotsThatItsMiddleLiesBetween() {
+    void aDraggedShotIsInsertedByItsMiddle() {
         Layer last = SHOTS.moved("a", 60);
         assertThat(last.clips())
                 .extracting(Clip::id, Clip::start)
@@ -151,7 +151,7 @@ class ShotEditsTest {
     }
 
     @Property
-    void whereverAShotIsMovedTheRowStaysWholeAndShowsTheSameFrames(
+    void aMovedShotKeepsTheRowContiguous(
             @ForAll @IntRange(min = -50, max = 150) int to, @ForAll @IntRange(max = 2) int which) {
         String id = List.of("a", "b", "c").get(which);
         Layer moved = SHOTS.moved(id, to);
@@ -170,7 +170,7 @@ class ShotEditsTest {
     }
 
     @Test
-    void aShotByItselfGoesWhereThereIsRoom() {
+    void aSingleShotMovesIntoFreeSpace() {
         Layer apart = LAYER.withClips(List.of(A, C.withStart(100)));
         ShotEdits shots = new ShotEdits(PROJECT, apart);
         assertThat(shots.moved("a", 55).clips().getFirst().start()).isEqualTo(55);

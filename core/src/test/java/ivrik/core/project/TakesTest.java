@@ -30,7 +30,7 @@ class TakesTest {
     }
 
     @Test
-    void eachKeepsAllThatWasDoneUnderANameAndAnIdOfItsOwn() {
+    void aTakeKeepsItsLooksUnderItsOwnNameAndId() {
         Layer kept = Takes.withTake(LAYER, Takes.nextName(LAYER), LAYER.looks());
         kept = Takes.withTake(kept, Takes.nextName(kept), only("crt"));
         kept = Takes.withTake(kept, "Take 2", only("videotape"));
@@ -47,7 +47,7 @@ class TakesTest {
     }
 
     @Test
-    void oneOfAnyLayerIsFoundByItsNameAndThoseSelectedInOrder() {
+    void takesAreFoundByNameAndMarkedTakesInOrder() {
         Layer kept = Takes.withTake(LAYER, "cold", only("crt"));
         kept = kept.withTakes(kept.takes().stream().map(t -> t.withMarkedForExport(true)).toList());
         Project project = project(Takes.withTake(kept, "warm", only("videotape")));
@@ -61,7 +61,7 @@ class TakesTest {
     }
 
     @Test
-    void theyAreInTheFileAndGoAlongWithAnotherRate() {
+    void takesAreSavedAndRetimed() {
         Layer kept = Takes.withTake(LAYER, "cold", only("burst-split"));
         Project project =
                 project(kept.withTakes(List.of(kept.takes().getFirst().withMarkedForExport(true))));
@@ -77,7 +77,7 @@ class TakesTest {
     }
 
     @Test
-    void variantsDifferBySeedOrAlongTwoDials() {
+    void variantsDifferBySeedOrTwoDials() {
         List<Variant> seeds = Variants.bySeed(BuiltInLooks.named("film-print"), 3);
         assertThat(seeds).extracting(Variant::name).containsExactly("Seed 1", "Seed 2", "Seed 3");
         assertThat(seeds).extracting(Variant::look).doesNotHaveDuplicates();

@@ -94,7 +94,7 @@ class BlendTest {
     }
 
     @Test
-    void sumsAndProductsGoOnOutsideTheRange() {
+    void sumsAndProductsExtendBeyondTheRange() {
         assertThat(at(Blend.ADD, 1.5, 1)).isEqualTo(2.5f);
         assertThat(at(Blend.SUBTRACT, 0.25, 1)).isEqualTo(-0.75f);
         assertThat(at(Blend.MULTIPLY, 2, -0.5)).isEqualTo(-1f);
@@ -104,7 +104,7 @@ class BlendTest {
     }
 
     @Test
-    void quotientsStopWhereTheStandardStopsThem() {
+    void quotientsClampAsTheStandardDoes() {
         assertThat(at(Blend.COLOR_DODGE, -0.5, 0.5)).isZero();
         assertThat(at(Blend.COLOR_DODGE, 0.5, 3)).isEqualTo(1f);
         assertThat(at(Blend.COLOR_BURN, 2, 0.5)).isEqualTo(1f);
@@ -128,7 +128,7 @@ class BlendTest {
     }
 
     @Test
-    void namesAreTheStandardsOwn() {
+    void namesFollowTheStandard() {
         assertThat(Blend.COLOR_DODGE.id()).isEqualTo("color-dodge");
         assertThat(Blend.SOFT_LIGHT.title()).isEqualTo("Soft light");
         assertThat(Rejoin.named("hard-light")).isEqualTo(Rejoin.by(Blend.HARD_LIGHT));

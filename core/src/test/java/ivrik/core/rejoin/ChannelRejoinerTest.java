@@ -49,7 +49,7 @@ class ChannelRejoinerTest {
     }
 
     @Test
-    void eachRgbChannelContributesToOneChannelSoThatSeveralDirectionsAgree() {
+    void rgbChannelsAgreeInSeveralBlendModes() {
         List<ChannelPrint> prints = prints(Separations.named("rgb"));
         for (String direction :
                 List.of("exact", "add", "screen", "lighten", "exclusion", "difference")) {
@@ -60,14 +60,14 @@ class ChannelRejoinerTest {
     }
 
     @Test
-    void subtractiveInksMultiplyToThePicture() {
+    void subtractiveInksMultiplyToTheSource() {
         List<ChannelPrint> prints = prints(Separations.named("cmyk"));
         assertThat(join("cmyk", prints, Rejoin.by(Blend.MULTIPLY), 0.2, 0.5, 0.9))
                 .containsExactly(new double[] {0.2, 0.5, 0.9}, within(1e-6));
     }
 
     @Test
-    void aRecolouredLightTakesThePlaceOfItsOwn() {
+    void aRecolouredLightReplacesItsOwnColour() {
         List<ChannelPrint> prints = prints(Separations.named("rgb"));
         prints.set(0, with(prints.get(0), new Ink(1, 0.5f, 0), 1));
         assertThat(join("rgb", prints, Rejoin.EXACT, 0.4, 0.1, 0.3))
@@ -77,7 +77,7 @@ class ChannelRejoinerTest {
     }
 
     @Test
-    void aRecolouredInkMultipliesAsInkDoes() {
+    void aRecolouredInkMultiplies() {
         List<ChannelPrint> prints = prints(Separations.named("cmy"));
         prints.set(2, with(prints.get(2), new Ink(1, 0.5f, 0), 1));
         // 0.7 of orange's yellow: removes 0.7 * 0.5 of green and 0.7 of blue
@@ -86,7 +86,7 @@ class ChannelRejoinerTest {
     }
 
     @Test
-    void aWeakChannelGivesLessAndAHiddenOneNothing() {
+    void opacityScalesAChannelAndHidingRemovesIt() {
         List<ChannelPrint> prints = prints(Separations.named("rgb"));
         prints.set(1, with(prints.get(1), Ink.GREEN, 0.25));
         prints.set(2, new ChannelPrint(2, false, Ink.BLUE, Optional.empty(), 1));
@@ -97,7 +97,7 @@ class ChannelRejoinerTest {
     }
 
     @Test
-    void theOrderAndAChannelsOwnModeDecide() {
+    void orderAndBlendOfAChannelApply() {
         List<ChannelPrint> prints = prints(Separations.named("rgb"));
         List<ChannelPrint> redLast =
                 List.of(
@@ -112,7 +112,7 @@ class ChannelRejoinerTest {
     }
 
     @Test
-    void colourDifferencesAreSeenAroundGrey() {
+    void colourDifferencesAreShownAroundGrey() {
         Separation model = Separations.named("ycbcr-709");
         ChannelKind cr = model.channels().get(2);
         List<Plane> neutral = ChannelRejoiner.picture(Plane.of(1, 1, 0f), cr, cr.ink(), workers);
@@ -123,7 +123,7 @@ class ChannelRejoinerTest {
     }
 
     @Test
-    void nothingShownIsBlack() {
+    void noVisibleChannelIsBlack() {
         ChannelPrint hidden = new ChannelPrint(0, false, Ink.RED, Optional.empty(), 1);
         assertThat(join("rgb", List.of(hidden), Rejoin.by(Blend.ADD), 1, 1, 1))
                 .containsExactly(0, 0, 0);

@@ -26,7 +26,7 @@ class CompositeTest {
     }
 
     @Test
-    void mixingGoesAllTheDirectionExactly() {
+    void aFullMixIsExact() {
         Frame a = Pictured.frame(3, 3);
         Frame b = flat(0.5, 0.5);
         assertThat(Composite.mix(a, b, 1, workers)).isSameAs(b);

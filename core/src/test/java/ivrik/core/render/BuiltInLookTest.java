@@ -43,7 +43,7 @@ class BuiltInLookTest {
     }
 
     @Test
-    void thereAreTwoDozenAndEachIsReportedFromTheOthers() {
+    void everyLookIsDistinct() {
         assertThat(all()).hasSizeGreaterThanOrEqualTo(24);
         assertThat(all().stream().map(b -> b.look().name())).doesNotHaveDuplicates();
         assertThat(all().stream().map(b -> b.look().title()))
@@ -58,7 +58,7 @@ class BuiltInLookTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void atZeroItIsNotEvenOnThePipeline(BuiltInLook each) {
+    void aLookAtRestAddsNoWork(BuiltInLook each) {
         for (long frame : new long[] {0, 7, 100}) {
             Instant instant = Instant.of(frame, Rational.of(24));
             assertThat(LookPlanner.plan(each.atZero(), instant).isNeutral()).isTrue();
@@ -68,7 +68,7 @@ class BuiltInLookTest {
     /** Includes every dial target, which a reader refuses if absent. */
     @ParameterizedTest
     @MethodSource("all")
-    void itComesBackFromAFile(BuiltInLook each) {
+    void aLookRoundTripsThroughAFile(BuiltInLook each) {
         LookJson.Reading reading = LookJson.read(LookJson.write(each.look()));
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.look()).isEqualTo(each.look());
@@ -97,7 +97,7 @@ class BuiltInLookTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void bothEndsOfEveryDialAndAnySettingComeToAPicture(BuiltInLook each) {
+    void everyDialSettingRenders(BuiltInLook each) {
         Workers workers = Workers.shared();
         for (Dial dial : each.look().dials()) {
             for (double end : new double[] {dial.min(), dial.max()}) {
@@ -166,7 +166,7 @@ class BuiltInLookTest {
      */
     @ParameterizedTest
     @MethodSource("all")
-    void atEverySizeItIsTheSameLook(BuiltInLook each) {
+    void aLookIsEqualAtEverySize(BuiltInLook each) {
         Size full = new Size(3840, 2160);
         Size coarse = new Size(32, 18);
         Scene scene = new Scene(SCENES.computeIfAbsent(full, s -> scene(s.width(), s.height())));

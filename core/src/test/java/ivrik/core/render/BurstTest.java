@@ -80,7 +80,7 @@ class BurstTest {
     }
 
     @Property(tries = 30)
-    void outsideItsFramesEveryFrameIsTheSources(
+    void outsideABurstFramesEqualTheSource(
             @ForAll @IntRange(min = 0, max = 39) int at,
             @ForAll @IntRange(max = 9) int before,
             @ForAll @IntRange(max = 9) int after,
@@ -108,7 +108,7 @@ class BurstTest {
     }
 
     @Test
-    void atItsFrameRedIsMovedByThePeakAndBlueAgainstIt() {
+    void atThePeakRedAndBlueMoveApart() {
         Map<String, Double> dials = Map.of("at", 20.0, "peak", 4.0);
         Frame across = render(split(dials), 20);
         float[] red = channel(picture(20), 0);
@@ -137,7 +137,7 @@ class BurstTest {
     }
 
     @Test
-    void itsStepsAreInTheMirrorAndComeAgain() {
+    void phasesAreMirroredAndRepeated() {
         Look look = split(Map.of("at", 10.0, "peak", 8.0, "repeat", 15.0));
         for (int d = 0; d <= 6; d++) {
             double step = 8 * (d == 0 ? 1 : d <= 2 ? 0.75 : d <= 4 ? 0.5 : 0.25);
@@ -150,7 +150,7 @@ class BurstTest {
     }
 
     @Test
-    void atAnAngleTheSplitIsAsFar() {
+    void anAngleKeepsTheDistance() {
         Settings settings = settings(split(Map.of("peak", 10.0, "angle", 30.0)), 0, 0);
         assertThat(settings.number("x")).isCloseTo(10 * Math.sqrt(3) / 2, within(1e-12));
         assertThat(settings.number("y")).isCloseTo(5, within(1e-12));
@@ -167,7 +167,7 @@ class BurstTest {
     }
 
     @Test
-    void randomDirectionsAreOneForEachPhaseAndAlwaysAsFar() {
+    void randomDirectionsChangePerPhaseAndKeepTheDistance() {
         Look look = withBurst(moving(new Anchor.AtFrame(20), Direction.RANDOM));
         Settings peak = settings(look, 0, 20);
         assertThat(Math.hypot(peak.number("x"), peak.number("y"))).isCloseTo(10, within(1e-9));
@@ -178,7 +178,7 @@ class BurstTest {
     }
 
     @Test
-    void aBurstGoesWhereItsCutGoes() {
+    void aBurstFollowsItsCut() {
         Look look = withBurst(moving(new Anchor.AtCut("clip-2"), Direction.AS_SET));
         for (int cut : new int[] {12, 17}) {
             Project project =
@@ -203,7 +203,7 @@ class BurstTest {
     }
 
     @Test
-    void betweenFramesAStepStaysThatOfItsFrame() {
+    void phasesAreConstantWithinAFrame() {
         Look look = withBurst(moving(new Anchor.AtFrame(20), Direction.AS_SET));
         Instant between = Instant.of(18, Scene.RATE).withFrame(new Rational(37, 2));
         assertThat(
@@ -214,7 +214,7 @@ class BurstTest {
     }
 
     @Test
-    void itsStrengthCanBeKeyed() {
+    void itsStrengthIsKeyframed() {
         Value rising =
                 new Value(
                         0,
@@ -228,7 +228,7 @@ class BurstTest {
     }
 
     @Test
-    void aChannelThatLagsIsTheSourcesOfThen() {
+    void aDelayedChannelIsTheEarlierSource() {
         Look lag = BuiltInLooks.named("channel-delay").withDial("red", 3).withDial("blue", -2);
         Frame at = render(lag, 10);
         assertThat(channel(at, 0)).isEqualTo(channel(picture(7), 0));

@@ -95,7 +95,7 @@ class ChannelTimesTest {
         "-3, 17, 0.52",
         "-8, 14, 0.50"
     })
-    void aChannelCutsWhenItIsReportedTo(int later, long frame, float expected) {
+    void aChannelCutsAtItsOwnFrame(int later, long frame, float expected) {
         Project project = twoShots(red(f -> f.withCutFrames(Value.of(later))));
         assertThat(at(project, frame, 0, 3)).isCloseTo(expected, within(1e-6f));
         boolean second = frame >= CUT;
@@ -104,7 +104,7 @@ class ChannelTimesTest {
     }
 
     @Test
-    void awayFromTheCutsAChannelIsTheLayersOwn() {
+    void awayFromCutsAChannelEqualsItsLayer() {
         Look look = red(f -> f.withCutFrames(Value.of(3)));
         for (long frame : new long[] {5, CUT - 1, CUT, CUT + 2, CUT + 3, 35}) {
             boolean between = frame >= CUT && frame < CUT + 3;
@@ -119,7 +119,7 @@ class ChannelTimesTest {
 
     @ParameterizedTest
     @ValueSource(doubles = {8, 3.5, -6})
-    void aSlitIsLaterAcrossThePicture(double frames) {
+    void aSlitScanIsLaterAcrossThePicture(double frames) {
         Look look = slit(s -> s.withDelayFrames(Value.of(frames)));
         for (int x = 0; x < W; x++) {
             double delay = frames * (x + 0.5) / W;
@@ -130,7 +130,7 @@ class ChannelTimesTest {
     }
 
     @Test
-    void aSlitGrowsAlongItsDirection() {
+    void aSlitScanGrowsAlongItsDirection() {
         Look down = slit(s -> s.withDelayFrames(Value.of(10)).withAngleDegrees(Value.of(90)));
         Frame out = renderer.render(project(down), 20);
         for (int y = 0; y < H; y++) {
@@ -140,7 +140,7 @@ class ChannelTimesTest {
     }
 
     @Test
-    void aSlitGoesByAPictureOrByTheChannelItself() {
+    void aSlitScanFollowsAPictureOrTheChannel() {
         Look own = slit(s -> s.withDelayFrames(Value.of(10)).withBy(SlitScan.By.CHANNEL));
         assertThat(at(project(own), 20, 0, 3)).isCloseTo(0.18f, within(1e-6f));
         Look picture =
@@ -154,7 +154,7 @@ class ChannelTimesTest {
     }
 
     @Test
-    void whatStandsStillStaysWholeToTheBit() {
+    void aFixedPictureStaysBitExact() {
         Frame still = ivrik.core.Pictured.frame(W, H);
         Scene scene = new Scene(still);
         Look look = slit(s -> s.withDelayFrames(Value.of(7.3)).withWipeFrames(Value.of(4)));
@@ -182,7 +182,7 @@ class ChannelTimesTest {
     }
 
     @Test
-    void nothingStandsWhereTimeHasNoFrames() {
+    void framesBeforeTheSourceAreEmpty() {
         Look look =
                 red(
                         f ->
@@ -199,7 +199,7 @@ class ChannelTimesTest {
     }
 
     @Test
-    void aDelayMoves() {
+    void aDelayIsKeyframed() {
         Value growing =
                 new Value(
                         0,
@@ -213,7 +213,7 @@ class ChannelTimesTest {
     }
 
     @Test
-    void aSmallPictureIsTheFullOneMadeSmall() {
+    void aPreviewEqualsTheReducedFullFrame() {
         Size full = new Size(W, H);
         Renderer sized =
                 new Renderer(
@@ -234,14 +234,14 @@ class ChannelTimesTest {
     }
 
     @Test
-    void theFrameIsMadeOfAllThatItsPlanNames() {
+    void thePlanNamesEveryFrameThatIsRead() {
         Plan plan = Planner.plan(project(slit(s -> s.withDelayFrames(Value.of(3)))), 20);
         assertThat(plan.pictures().stream().map(Plan.Picture::frame))
                 .containsExactlyInAnyOrder(20L, 19L, 18L, 17L);
     }
 
     @Test
-    void inASpanAChannelIsWhatLayBelowItThen() {
+    void aSpanDelaysTheLayersBelowIt() {
         Look late = red(f -> f.delayed(4));
         Layer span = Layer.of("span", "span", late, new Clip(Clip.BELOW, 10, 20, 0));
         Look brighter = Look.atRest("beneath", new Rgb(), new Gain());
@@ -258,7 +258,7 @@ class ChannelTimesTest {
     }
 
     @Test
-    void aSlitInASpanSeesEachFrameBelowIt() {
+    void aSlitScanInASpanReadsTheLayersBelow() {
         Look slit = slit(s -> s.withDelayFrames(Value.of(6)));
         Layer span = Layer.of("span", "span", slit, new Clip(Clip.BELOW, 0, 40, 0));
         Project project = project(BuiltInLooks.named("neutral"));
@@ -274,7 +274,7 @@ class ChannelTimesTest {
      */
     @ParameterizedTest
     @ValueSource(doubles = {80, 30})
-    void whatLingersIsWhatIsLeftOfItOrWhatIsLighterNow(double percent) {
+    void aTrailKeepsTheLighterOfDecayAndPresent(double percent) {
         Renderer flash =
                 new Renderer(
                         (p, s) -> grey(p.frame() == 10 ? 0.9 : 0.1),

@@ -60,7 +60,7 @@ class ChannelsTest {
 
     @ParameterizedTest
     @MethodSource("models")
-    void theProofReallyRejoinsAndFindsNothingThatSixteenBitsCouldTell(Separation model) {
+    void theProofRejoinsWithin16BitCodes(Separation model) {
         Scene scene = new Scene(Pictured.frame(W, H));
         Plan plan = Planner.plan(scene.project(shift(model)), 0);
         Misregistration proof =
@@ -70,7 +70,7 @@ class ChannelsTest {
 
     @ParameterizedTest
     @MethodSource("models")
-    void allChannelsMovedAlikeMoveThePicture(Separation model) {
+    void equalShiftsOfAllChannelsShiftThePicture(Separation model) {
         Frame picture = Pictured.frame(W, H);
         Scene scene = new Scene(picture);
         Look look = shift(model);
@@ -116,7 +116,7 @@ class ChannelsTest {
 
     @ParameterizedTest
     @MethodSource("notLinear")
-    void aTitleOnNothingLooksTheSameOverAnyBackdropHereAndElsewhere(Separation model) {
+    void aTitleWithAlphaCompositesAlikeHereAndElsewhere(Separation model) {
         Workers workers = Workers.shared();
         Scene title = new Scene(title());
         Frame alone = title.render(title.project(apart(model)), 0);
@@ -144,7 +144,7 @@ class ChannelsTest {
      */
     @ParameterizedTest
     @MethodSource("linear")
-    void aWhiteTitlesPartedChannelsLeaveNoDarkFringeOnAnyBackground(Separation model) {
+    void separatedChannelsOfAWhiteTitleLeaveNoDarkFringe(Separation model) {
         for (float background : new float[] {0.05f, 0.5f, 0.9f}) {
             Plane flat = Plane.flat(W, H, background);
             Frame under = Frame.opaque(flat, flat, flat);
@@ -210,7 +210,7 @@ class ChannelsTest {
     }
 
     @Test
-    void huesMeetTheShortDirectionRound() {
+    void huesInterpolateAlongTheShorterArc() {
         float[] r = new float[W * H];
         float[] g = new float[W * H];
         float[] b = new float[W * H];
@@ -242,7 +242,7 @@ class ChannelsTest {
         "REPEAT, 10, 5",
         "WRAP, 0, 35"
     })
-    void aDelayedChannelIsThatOfAnEarlierFrame(EdgeFill beyond, long frame, int expected) {
+    void aDelayedChannelComesFromAnEarlierFrame(EdgeFill beyond, long frame, int expected) {
         Look late =
                 BuiltInLooks.named("neutral")
                         .withChannel(
@@ -260,7 +260,7 @@ class ChannelsTest {
     }
 
     @Test
-    void aChannelTakesItsPictureFromAnotherSource() {
+    void aChannelUsesAnotherSource() {
         Frame a = Pictured.frame(W, H);
         Plane flat = Plane.flat(W, H, 0.25f);
         Frame b = Frame.opaque(flat, flat, flat);
@@ -283,7 +283,7 @@ class ChannelsTest {
     }
 
     @Test
-    void looksAreDoneOneAfterTheOtherAndOneThatIsOffIsNot() {
+    void looksApplyInOrderAndOnlyIfOn() {
         Frame picture = Pictured.frame(W, H);
         Scene scene = new Scene(picture);
         Look two = BuiltInLooks.named("rgb-split").withDial("red-x", 2);
@@ -312,7 +312,7 @@ class ChannelsTest {
     }
 
     @Test
-    void stereoGlassesMoveOneChannelAndTheOthersApartByHalvesForEachPair() {
+    void stereoGlassesShiftEachPairByHalves() {
         Look glasses = BuiltInLooks.named("anaglyph");
         Frame picture = Pictured.frame(W, H);
         Scene scene = new Scene(picture);

@@ -81,7 +81,7 @@ class ChannelwiseStageTest {
 
     @ParameterizedTest
     @EnumSource(names = {"PREPARE", "FINISH"})
-    void aMoveMovesTheWholePicture(Section section) {
+    void aShiftMovesTheWholePicture(Section section) {
         Look look = whole("rgb", section, new Shift(), shifted(5, EdgeFill.REPEAT));
         Frame made = scene.render(scene.project(look), 0);
         assertThat(made.isOpaque()).isTrue();
@@ -89,7 +89,7 @@ class ChannelwiseStageTest {
     }
 
     @Test
-    void whereNothingIsToLieOutsideThePictureEnds() {
+    void withoutAnEdgeFillThePictureEnds() {
         Look look = whole("rgb", Section.FINISH, new Shift(), shifted(5, EdgeFill.EMPTY));
         Frame made = scene.render(scene.project(look), 0);
         for (int x = 0; x < W; x++) {
@@ -99,7 +99,7 @@ class ChannelwiseStageTest {
     }
 
     @Test
-    void channelsAndThePictureMoveEachByItsOwn() {
+    void channelsAndPictureMoveIndependently() {
         Look look =
                 whole("rgb", Section.FINISH, new Shift(), shifted(-3, EdgeFill.REPEAT))
                         .withStepAdded(Step.atRest("shift-channels", new Shift(), 3));
@@ -110,7 +110,7 @@ class ChannelwiseStageTest {
     }
 
     @Test
-    void movesThatFollowEachOtherAreOneMapping() {
+    void consecutiveMovesAreOneMapping() {
         UnaryOperator<Step> half =
                 s -> s.withSampler(Sampler.LINEAR).withChannel(0, a -> a.with("x", Value.of(0.5)));
         Look look = whole("rgb", Section.FINISH, new Shift(), half);
@@ -120,7 +120,7 @@ class ChannelwiseStageTest {
     }
 
     @Test
-    void aBlurOfThePictureIsThatOfAllItsChannels() {
+    void aPictureBlurEqualsTheBlurOfAllChannels() {
         Look whole =
                 whole(
                         "rgb",
@@ -150,7 +150,7 @@ class ChannelwiseStageTest {
     }
 
     @Test
-    void channelsThatLieApartMoveWithThePictureOverAnother() {
+    void separatedChannelsMoveWithTheirPicture() {
         Look look =
                 whole("cmy", Section.FINISH, new Shift(), shifted(4, EdgeFill.EMPTY))
                         .withStepAdded(Step.atRest("shift-channels", new Shift(), 3));
@@ -192,7 +192,7 @@ class ChannelwiseStageTest {
 
     @ParameterizedTest
     @MethodSource("rowTreatments")
-    void rowsTreatedAsTheyComeAreThoseOfThePlanes(Treatment treatment) {
+    void treatedRowsEqualTreatedPlanes(Treatment treatment) {
         Look moved =
                 Look.atRest("rows", Separations.named("rgb"), new Shift())
                         .withSettings("shift-1", 0, a -> a.with("x", Value.of(2.5)));
@@ -221,7 +221,7 @@ class ChannelwiseStageTest {
     }
 
     @Test
-    void thePictureShakesAsOne() {
+    void aPictureShakeMovesAllChannelsAlike() {
         Jitter jitter = new Jitter(Value.of(6), 24, Jitter.Kind.STEPPED, 3);
         Look look =
                 whole(
@@ -251,7 +251,7 @@ class ChannelwiseStageTest {
     }
 
     @Test
-    void theShutterSeesThePictureMove() {
+    void motionBlurIncludesPictureMoves() {
         Value moving =
                 new Value(
                         0,
@@ -280,7 +280,7 @@ class ChannelwiseStageTest {
 
     @ParameterizedTest
     @ValueSource(ints = {0, 2})
-    void aStepMovedAlongThePipelineKeepsItsAmountsAndWhatDrivesIt(int channel) {
+    void aMovedStepKeepsItsAmountsAndDials(int channel) {
         Target of = new Target.OfChannel("shift-1", channel, "x");
         Look look =
                 DialEdits.onNew(

@@ -42,7 +42,7 @@ class EdgeOfCoverageTest {
 
     @ParameterizedTest
     @MethodSource("cases")
-    void whatIsFlatStaysFlatUpToTheEdge(Case c) {
+    void aFlatColourStaysFlatUpToTheEdge(Case c) {
         Plane flat = Plane.flat(W, H, 0.5f);
         Plane cover = Pictured.disc(W, H, 16);
         Scene title = new Scene(Frame.straight(flat, flat, flat, cover));

@@ -51,7 +51,7 @@ class GivenUpTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void eachIsAskedForEveryFewRowsAndEndsAtOnce(Treatment treatment) {
+    void everyTreatmentChecksForCancellation(Treatment treatment) {
         int times = asked(treatment, Integer.MAX_VALUE);
         assertThat(times).isGreaterThanOrEqualTo(HEIGHT / 32);
         for (int k : List.of(1, times / 3, times / 2, times - 1)) {
@@ -60,7 +60,7 @@ class GivenUpTest {
     }
 
     @Test
-    void aSourceIsReadToItsEndThoughItIsNoLongerWanted() {
+    void aSourceReadIsNotInterrupted() {
         AtomicBoolean given = new AtomicBoolean();
         AtomicInteger read = new AtomicInteger();
         Scene scene = new Scene(Pictured.frame(24, HEIGHT));

@@ -55,7 +55,7 @@ class GlowBeyondCoverageTest {
     }
 
     @Test
-    void overNothingItIsTheHalationOfTheTitleOnBlack() {
+    void overTransparencyHalationIsAsOnBlack() {
         Frame lit = rendered(title(1), HALATED).premultiplied(WORKERS);
         Frame onBlack = rendered(Frame.opaque(DISC, DISC, DISC), HALATED);
         int glowing = 0;
@@ -75,7 +75,7 @@ class GlowBeyondCoverageTest {
     }
 
     @Test
-    void overAPictureItIsLightThatIsAddedAndNeverDarkens() {
+    void overAPictureHalationAddsLight() {
         float background = 0.3f;
         Plane grey = Plane.flat(W, H, background);
         Scene both = new Scene(Frame.opaque(grey, grey, grey));
@@ -117,7 +117,7 @@ class GlowBeyondCoverageTest {
     }
 
     @Test
-    void aDarkTitleIsLeftToTheLastBit() {
+    void aDarkTitleStaysBitExact() {
         Frame dark = title(0.2f);
         Frame out = rendered(dark, HALATED);
         Frame untouched = rendered(dark, Look.atRest("n", new Rgb(), new Shift()));
@@ -129,7 +129,7 @@ class GlowBeyondCoverageTest {
     }
 
     @Test
-    void channelsThatHaveMovedApartGlowEachWhereItIs() {
+    void separatedChannelsGlowAtTheirPositions() {
         Look near = halation(10, 0);
         Look apart =
                 Look.atRest("a", new Rgb(), new Shift())

@@ -77,7 +77,7 @@ class HalationPartsTest {
     }
 
     @Test
-    void theLookIsTheSameInPartsAndItsDialsAreNumbers() {
+    void theSplitLookEqualsTheWholeLook() {
         Look look = shown().withDial("keep-energy", 1).withDial("tail", 0.3);
         List<Look> parts = HalationParts.opened(look, ID).looks();
         assertThat(parts).as("nothing else was in it").hasSize(1);
@@ -120,7 +120,7 @@ class HalationPartsTest {
     }
 
     @Test
-    void whatItsShutterSeesAndHowFarItIsEnlargedStays() {
+    void shutterAndOverscanAreKept() {
         Value rising =
                 Value.ZERO
                         .with(new Keyframe(0, 0, Ease.LINEAR))
@@ -142,7 +142,7 @@ class HalationPartsTest {
     }
 
     @Test
-    void whatElseIsInTheLookIsDoneBeforeOrAfterIt() {
+    void otherTreatmentsKeepTheirOrder() {
         Look last =
                 Look.atRest("two", new Rgb(), new GaussianBlur(), new Halation())
                         .withSettings("gaussian-1", 0, a -> a.with("radius", Value.of(6)))
@@ -159,7 +159,7 @@ class HalationPartsTest {
     }
 
     @Test
-    void amongOthersItStaysWhole() {
+    void halationBetweenTreatmentsStaysWhole() {
         Look look = Look.atRest("three", new Rgb(), new Halation(), new Halation(), new Halation());
         assertThat(HalationParts.canOpen(look, "halation-2")).isFalse();
         assertThat(HalationParts.canOpen(look, "halation-3")).isTrue();

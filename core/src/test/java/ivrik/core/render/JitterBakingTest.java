@@ -53,7 +53,7 @@ class JitterBakingTest {
 
     @ParameterizedTest
     @EnumSource
-    void everyFrameIsAsItWasAndTheKeyframesAreOneAFrame(Jitter.Kind kind) {
+    void bakedJitterHasAKeyframePerFrameAndEqualPixels(Jitter.Kind kind) {
         Project project = scene.project(shaking(kind));
         Planner planner = new Planner(project);
         Look baked = JitterBaking.baked(project.layers().getFirst(), 0, "shift-1", 0, planner);
@@ -74,7 +74,7 @@ class JitterBakingTest {
     }
 
     @Test
-    void whatADialAddsToTheJitterGoesOnBeingAdded() {
+    void aDialStillAddsToBakedJitter() {
         Dial shake =
                 new Dial(
                         "shake",
@@ -96,7 +96,7 @@ class JitterBakingTest {
     }
 
     @Test
-    void aValueCanJitterByItself() {
+    void aSingleValueHasJitter() {
         Jitter across = new Jitter(Value.of(5), 7, Jitter.Kind.STEPPED, 11);
         Look look =
                 BuiltInLooks.named("neutral").withSettings(0, 1, a -> a.withJitter("x", across));

@@ -70,21 +70,21 @@ class LinearLightStageTest {
     }
 
     @Test
-    void lightGoesOnFromOneToTheNext() {
+    void consecutiveTreatmentsStayInLinearLight() {
         Look look = vignettes(-1, 2.5, 100);
         assertThat(at(look, 2, 3)).isCloseTo(brighter(GREY, 1.5 * share(2, 3)), within(3e-6));
         assertThat(at(look, 40, 30)).isCloseTo(brighter(GREY, 1.5 * share(40, 30)), within(3e-6));
     }
 
     @Test
-    void whatIsDoneByHalfIsMixedAsItIsDelivered() {
+    void partialAmountsMixInDisplayCodes() {
         double first = brighter(GREY, -1 * share(2, 3));
         double both = brighter(GREY, 1.5 * share(2, 3));
         assertThat(at(vignettes(-1, 2.5, 50), 2, 3)).isCloseTo((first + both) / 2, within(3e-6));
     }
 
     @Test
-    void whatWasKeptOfTheFirstMakesTheSameAsWhatIsMadeAnew() {
+    void aCachedFirstTreatmentGivesTheSameResult() {
         Scene scene = new Scene(Pictured.frame(W, H));
         Look look =
                 Look.atRest("l", new Rgb())

@@ -55,7 +55,7 @@ class LookDialsTest {
         "low-res, pixels palette dither bleed dots",
         "digital-breakup, blocks slices lines stuck swap bits hold"
     })
-    void theDialsThatScriptsNameAreThere(String look, String dials) {
+    void scriptNamesOfDialsExist(String look, String dials) {
         assertThat(named(look).look().dials()).extracting(Dial::name).contains(dials.split(" "));
     }
 
@@ -127,7 +127,7 @@ class LookDialsTest {
      */
     @ParameterizedTest
     @ValueSource(doubles = {4, 2.5, -3})
-    void theColourOfATapeIsAsLateAsItsDialSays(double px) {
+    void chromaDelayOfTapeMatchesItsDial(double px) {
         Plane red = Plane.of(W, H);
         Plane green = Plane.of(W, H);
         Plane blue = Plane.of(W, H);
@@ -163,7 +163,7 @@ class LookDialsTest {
     }
 
     @Test
-    void fringesAreTakenOffWhereTheLensIsKnown() {
+    void aKnownLensIsCorrected() {
         Plane green = discs(0);
         Frame parted = Frame.opaque(discs(0.01), green, discs(-0.01));
         Look look = named("fringe-correction").atZero().withDial("red", 1).withDial("blue", -1);
@@ -201,7 +201,7 @@ class LookDialsTest {
     }
 
     @Test
-    void theGateWeavesSmoothlyByPartsOfAPixelAndTakesAllChannelsAlong() {
+    void gateWeaveIsSmoothAndCommonToAllChannels() {
         Plane spot = Plane.of(W, H);
         for (int i = 0; i < W * H; i++) {
             double far = Math.hypot(i % W - W / 2.0, i / W - H / 2.0);

@@ -35,12 +35,12 @@ class LookPlannerTest {
     }
 
     @Test
-    void oneNumberIsWhatItIsAmongAll() {
+    void aSingleParameterEqualsTheFullPlan() {
         assertThat(BuiltInLooks.all()).isNotEmpty().allSatisfy(LookPlannerTest::assertSameOneByOne);
     }
 
     @Test
-    void aMoveOfLessThanAllIsALesserMoveAlsoNumberByNumber() {
+    void aPartialAmountScalesAMove() {
         Look look =
                 Look.atRest("shifted", new Rgb(), new Shift())
                         .withSettings(

@@ -58,7 +58,7 @@ class LooksForShotsTest {
     }
 
     @Test
-    void itIsDoneThereAndNowhereElse() {
+    void aLookOfAShotAppliesToItOnly() {
         assertThat(red(layer(), 9)).isEqualTo(3);
         assertThat(red(layer(), 10)).isEqualTo(5);
         assertThat(red(layer(), 19)).isEqualTo(5);
@@ -66,7 +66,7 @@ class LooksForShotsTest {
     }
 
     @Test
-    void aCutLeavesItOnBothHalves() {
+    void aSplitShotKeepsItsLookOnBothHalves() {
         Layer cut = new ShotEdits(project(layer()), layer()).split(15);
         assertThat(cut.clips()).hasSize(4);
         assertThat(red(cut, 14)).isEqualTo(5);
@@ -76,7 +76,7 @@ class LooksForShotsTest {
 
     /** The look is neither applied to all shots nor lost. */
     @Test
-    void withoutItsShotItIsPutBy() {
+    void aLookWithoutItsShotIsSuspended() {
         Layer fewer = new ShotEdits(project(layer()), layer()).without("two", true);
         assertThat(fewer.looks())
                 .extracting(LayerLook::id, LayerLook::on)

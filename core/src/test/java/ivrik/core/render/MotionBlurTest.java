@@ -95,7 +95,7 @@ class MotionBlurTest {
     }
 
     @Test
-    void whatStandsStillIsSeenOnceAndStaysAsItIs() {
+    void aFixedPictureIsSampledOnce() {
         Scene scene = new Scene(EDGED);
         Look still = moving(4, open(360, 0, 16));
         Plan plan = Planner.plan(scene.project(still), 20);
@@ -105,7 +105,7 @@ class MotionBlurTest {
     }
 
     @Test
-    void aTitleIsBlurredWithItsCoverage() {
+    void motionBlurIncludesCoverage() {
         Plane white = Plane.flat(WIDTH, HEIGHT, 1);
         Frame title = Frame.straight(white, white, white, edge());
         Look look = moving(4, open(360, 0, 16));
@@ -133,7 +133,7 @@ class MotionBlurTest {
     }
 
     @Property(tries = 20)
-    void aTileSwipeBeginsAndArrivesInRegister(
+    void aTileSwipeStartsAndEndsUnshifted(
             @ForAll @IntRange(min = 0, max = 39) int at,
             @ForAll @IntRange(max = 12) int length,
             @ForAll @IntRange(min = -3, max = 3) int tiles,
@@ -159,7 +159,7 @@ class MotionBlurTest {
     }
 
     @Test
-    void copiesStayCopiesWhateverMovesAfterThemAndUncoverNothing() {
+    void repeatedTilesStayCopiesUnderLaterMoves() {
         Look look =
                 Look.atRest("travel", new Rgb(), new TiledScroll(), new Shift())
                         .withSettings(0, 0, a -> a.with("x", Value.of(0.5)))
@@ -177,7 +177,7 @@ class MotionBlurTest {
     }
 
     @Test
-    void halfDirectionATileSwipeIsHalfATileOnWithItsChannelsApart() {
+    void atItsMiddleATileSwipeIsHalfATileWithSplitChannels() {
         Look look =
                 BuiltInLooks.named("tile-swipe")
                         .withDial("at", 20)

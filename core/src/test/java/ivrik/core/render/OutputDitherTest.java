@@ -21,7 +21,7 @@ class OutputDitherTest {
     }
 
     @Test
-    void whatLiesOnACodeStaysOnIt() {
+    void exactCodesStayUndithered() {
         Plane codes = Plane.of(256, 40);
         for (int i = 0; i < codes.data().length; i++) {
             codes.data()[i] = Depth.INT8.toFloat(i % 256);
@@ -33,7 +33,7 @@ class OutputDitherTest {
     }
 
     @Test
-    void betweenCodesTheMeanIsKept() {
+    void ditherKeepsTheMean() {
         for (double part : new double[] {0.1, 0.25, 0.5, 0.8}) {
             Plane flat = Plane.flat(400, 400, (float) ((100 + part) / 255));
             double sum = 0;
@@ -45,7 +45,7 @@ class OutputDitherTest {
     }
 
     @Test
-    void theSameFrameIsTheSameOnAnyThreadsAndTheNextIsAnother() {
+    void ditherIsRepeatableAndChangesPerFrame() {
         Plane noise = Pictured.noise(64, 64, 1);
         Frame frame = Frame.opaque(noise, noise, noise);
         Frame one = OutputDither.of(frame, Depth.INT8, 5, new Workers(1));

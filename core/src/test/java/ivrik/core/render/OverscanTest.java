@@ -62,7 +62,7 @@ class OverscanTest {
     }
 
     @Property(tries = 30)
-    void noUncoveredEdgeIsEverSeenAndHalfAPercentLessWouldShowOne(
+    void overscanIsSufficientAndMinimal(
             @ForAll boolean across,
             @ForAll @DoubleRange(min = -9, max = 9) double red,
             @ForAll @DoubleRange(min = -6, max = 6) double blue,
@@ -104,7 +104,7 @@ class OverscanTest {
     }
 
     @Test
-    void itIsTheLeastThatHidesAWholePixelMoveAndNamesTheFrame() {
+    void overscanIsMinimalAndNamesItsFrame() {
         Value once =
                 new Value(0, List.of(new Keyframe(0, 0, Ease.HOLD), new Keyframe(7, 5, Ease.HOLD)));
         Look look = SPLIT.withSettings(0, 1, a -> a.with("x", once));
@@ -116,7 +116,7 @@ class OverscanTest {
     }
 
     @Test
-    void untilItIsKnownAGuessHasWhatItWasBeforeTheEdit() {
+    void pendingOverscanKeepsTheFormerValue() {
         OverscanFinder overscans = new OverscanFinder();
         Look look = SPLIT.withOverscan(new Overscan(Kind.AUTOMATIC, 1));
         Project before = scene.project(look.withDial("red-x", 8));
@@ -136,7 +136,7 @@ class OverscanTest {
     }
 
     @Test
-    void whoeverAsksForTheSameWaitsAndHasIt() throws Exception {
+    void equalRequestsShareOneSearch() throws Exception {
         OverscanFinder overscans = new OverscanFinder();
         Project project =
                 scene.project(
@@ -155,7 +155,7 @@ class OverscanTest {
     }
 
     @Test
-    void heldMutedAndRestingChannelsDemandNothing() {
+    void fixedMutedAndNeutralChannelsNeedNoOverscan() {
         assertThat(scene.demanded(SPLIT).scale()).isEqualTo(1);
         Look moved = SPLIT.withDial("red-x", 8);
         for (Look look :
@@ -192,7 +192,7 @@ class OverscanTest {
     }
 
     @Test
-    void trimmingCropsToWhatIsCoveredAndMovesNothing() {
+    void trimCropsToTheCoveredAreaWithoutShift() {
         Plane ramp = Plane.of(SIZE.width(), SIZE.height());
         for (int i = 0; i < ramp.data().length; i++) {
             ramp.data()[i] = i % SIZE.width() / 200f;

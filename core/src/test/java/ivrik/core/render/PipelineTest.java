@@ -49,7 +49,7 @@ class PipelineTest {
     }
 
     @Test
-    void whatIsDoneBeforeTheChannelsIsTreatedByThemAndWhatIsDoneAfterTreatsThem() {
+    void stagesApplyBeforeAndAfterTheChannels() {
         Frame first = scene.render(scene.project(grey(Section.PREPARE)), 0);
         Frame last = scene.render(scene.project(grey(Section.FINISH)), 0);
         for (int i = 0; i < 64 * 48; i += 11) {
@@ -69,7 +69,7 @@ class PipelineTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"rgb", "cmyk", "lab", "ycbcr-709"})
-    void theStraightDirectionToTheScreenIsTheSameAsByDirectionOfPlanes(String model) {
+    void directScreenPixelsEqualThoseOfPlanes(String model) {
         Look look = Look.atRest("l", Separations.named(model), new Shift());
         look =
                 look.withStepAdded(
@@ -91,7 +91,7 @@ class PipelineTest {
     }
 
     @Test
-    void halfAnAmountOfAPictureTreatmentIsAMixture() {
+    void aPartialPictureTreatmentIsAMix() {
         Look all =
                 Look.atRest("l", new Rgb())
                         .withStepAdded(
@@ -129,7 +129,7 @@ class PipelineTest {
      * White from which red is shifted away: a brighter picture covers no more than the picture itself.
      */
     @Test
-    void partedChannelsOfATitleStayParted() {
+    void separatedChannelsOfATitleStaySeparated() {
         Plane square = Plane.of(64, 48);
         for (int y = 10; y < 30; y++) {
             Arrays.fill(square.data(), y * 64 + 10, y * 64 + 30, 1);
@@ -157,7 +157,7 @@ class PipelineTest {
 
     /** The cache contains exactly the results that were computed. */
     @Test
-    void aChangeOfALateStepOrOfOneChannelKeepsWhatCameBefore() {
+    void aLateChangeReusesEarlierResults() {
         Look look = Look.atRest("l", new Rgb(), new GaussianBlur(), new Gain());
         for (int channel = 0; channel < 3; channel++) {
             look =
@@ -191,7 +191,7 @@ class PipelineTest {
     }
 
     @Test
-    void stepsStandInTheOrderOfTheirSections() {
+    void stepsAreOrderedBySection() {
         Look look =
                 Look.atRest("l", new Rgb(), new Shift())
                         .withStepAdded(0, Step.atRest("saturation-1", new Saturation(), 3))

@@ -42,12 +42,12 @@ class PlacementTest {
     }
 
     @Test
-    void atRestThePictureGoesThroughUntouched() {
+    void aNeutralPlacementIsExact() {
         assertThat(placed(Placement.FITTED)).isSameAs(picture);
     }
 
     @Test
-    void wholePixelsAreMovedExactlyAndNothingLiesBehind() {
+    void wholePixelShiftsAreExactWithTransparencyBehind() {
         Frame out = placed(Placement.FITTED.withX(Value.of(5)).withY(Value.of(-3)));
         for (int y = 0; y < 13; y++) {
             for (int x = 5; x < 24; x++) {
@@ -93,7 +93,7 @@ class PlacementTest {
     }
 
     @Test
-    void thePivotStaysWhereItIs() {
+    void thePivotIsFixed() {
         Plane dot = Plane.of(9, 9);
         dot.data()[0] = 1; // top left, 4 px from the middle in both directions
         Scene dots = new Scene(Frame.opaque(dot, dot, dot));
@@ -120,7 +120,7 @@ class PlacementTest {
     }
 
     @Test
-    void theShutterOfTheFirstLookSeesTheLayerMove() {
+    void layerMovesUseTheShutterOfTheFirstLook() {
         Value moving =
                 new Value(
                         0,
@@ -174,7 +174,7 @@ class PlacementTest {
     }
 
     @Test
-    void lightPulledWhollyApartAddsOnBlack() {
+    void separatedLightAddsOnBlack() {
         Look apart = BuiltInLooks.named("rgb-split").withDial("red-x", -8).withDial("blue-x", 8);
         Frame out = scene.render(larger(apart, Background.BLACK), 0);
         assertThat(out.isOpaque()).isTrue();
@@ -184,7 +184,7 @@ class PlacementTest {
     }
 
     @Test
-    void inkPulledWhollyApartMultipliesOnPaper() {
+    void separatedInkMultipliesOnPaper() {
         Look apart =
                 Look.atRest("inks", Separations.named("cmy"), new Shift())
                         .withSettings(0, 0, a -> a.with("x", Value.of(-8)))
@@ -209,7 +209,7 @@ class PlacementTest {
     }
 
     @Test
-    void opacityAndBlendOfALayerActOnWhatLiesBelow() {
+    void opacityAndBlendOfALayerApplyToLayersBelow() {
         Project two =
                 scene.project(REST)
                         .withLayers(

@@ -89,7 +89,7 @@ class RendererTest {
     }
 
     @Test
-    void theRegisterIsTheLargestAndTheMeanDifference() {
+    void theProofIsTheLargestAndTheMeanDifference() {
         Plane zero = Plane.of(2, 2);
         Frame source = Frame.opaque(zero, zero, zero);
         Frame moved = Frame.opaque(Plane.of(2, 2, 0, 0.5f, 0, -0.7f), zero, zero);
@@ -99,7 +99,7 @@ class RendererTest {
     }
 
     @Test
-    void aHeldChannelTakesNoPartInMovement() {
+    void aFixedChannelDoesNotMove() {
         Look shaken = split.withDial("shake", 9).withChannel(1, s -> s.withFixed(true));
         Frame out = render(shaken);
         assertThat(out.colour().get(1)).isSameAs(picture.colour().get(1));
@@ -107,7 +107,7 @@ class RendererTest {
     }
 
     @Test
-    void aMutedChannelPaintsNothingAndASoloedOneIsAlone() {
+    void muteHidesAChannelAndSoloHidesTheOthers() {
         Frame mute = render(split.withChannel(0, s -> s.withMute(true)));
         assertThat(mute.colour().get(0).data()).containsOnly(0f);
         assertThat(mute.colour().get(1)).isSameAs(picture.colour().get(1));
@@ -143,7 +143,7 @@ class RendererTest {
     }
 
     @Test
-    void aTitleOnNothingPartsWithItsCoverage() {
+    void aTransparentTitleSplitsWithItsCoverage() {
         Plane white = Plane.flat(96, 64, 1);
         Plane cover = Plane.of(96, 64);
         cover.data()[30 * 96 + 40] = 1;
@@ -180,7 +180,7 @@ class RendererTest {
     }
 
     @Test
-    void aRegionIsThatPartOfTheWhole() {
+    void aRegionEqualsItsPartOfTheFullFrame() {
         Plan plan = Planner.plan(project(split.withDial("green-x", 2.5)), 0);
         Frame whole = renderer().render(plan, 1, Cancellation.NEVER);
         Frame part = renderer().render(plan, 1, new Region(10, 20, 30, 15), Cancellation.NEVER);
@@ -211,7 +211,7 @@ class RendererTest {
     }
 
     @Test
-    void layersLieOverEachOtherAndTheLookOfOneLeavesTheOtherAlone() {
+    void aLookAppliesToItsLayerOnly() {
         Plane white = Plane.flat(96, 64, 1);
         Plane cover = Plane.flat(96, 64, 0.5f);
         Frame glass = Frame.straight(white, white, white, cover);
@@ -287,7 +287,7 @@ class RendererTest {
     }
 
     @Test
-    void whatNobodyWantsIsGivenUp() {
+    void unwantedRendersAreCancelled() {
         AtomicInteger asked = new AtomicInteger();
         Plan plan = Planner.plan(project(split.withDial("red-x", 1).withDial("blue-x", 1)), 0);
         assertThatThrownBy(() -> renderer().render(plan, 1, () -> asked.incrementAndGet() > 2))
@@ -295,7 +295,7 @@ class RendererTest {
     }
 
     @Test
-    void jitterRisesWithItsKeyedAmountAndComesToRest() {
+    void jitterFollowsItsKeyframedAmount() {
         Value burst =
                 new Value(
                         0,
@@ -323,7 +323,7 @@ class RendererTest {
     }
 
     @Test
-    void straightToTheScreenIsTheSameAsByDirectionOfPlanes() {
+    void screenPixelsEqualThoseOfPlanes() {
         for (Look look :
                 List.of(
                         split,

@@ -56,7 +56,7 @@ class RowPipelineTest {
     }
 
     @Test
-    void anOpaqueFrameIsRowsAtFirstAndTheSameAgainAsOneThatIsKept() {
+    void opaqueFramesAsRowsEqualCachedFrames() {
         Scene scene = opaque();
         Project project = scene.project(BLURRED);
         Plan plan = Planner.plan(project, 3);
@@ -70,7 +70,7 @@ class RowPipelineTest {
     }
 
     @Test
-    void aFrameWithCoverageIsWholeEachTime() {
+    void framesWithCoverageAreDeliveredAsPlanes() {
         Scene scene = new Scene(Frame.straight(plane(0), plane(2), plane(4), plane(6)));
         Project project = scene.project(BLURRED);
         Plan plan = Planner.plan(project, 3);
@@ -80,7 +80,7 @@ class RowPipelineTest {
     }
 
     @Test
-    void whetherAFrameIsOpaqueIsKnownBeforeItsRowsAreMade() {
+    void opacityIsKnownBeforeTheRows() {
         Scene scene = opaque();
         Plan plan = Planner.plan(scene.project(BLURRED), 3);
         Renderer renderer = scene.renderer();
@@ -93,7 +93,7 @@ class RowPipelineTest {
     }
 
     @Test
-    void whatIsKeptAlreadyIsTaken() {
+    void cachedFramesAreReused() {
         Scene scene = opaque();
         Plan plan = Planner.plan(scene.project(BLURRED), 3);
         Renderer renderer = scene.renderer();

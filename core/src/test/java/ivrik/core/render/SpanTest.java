@@ -82,7 +82,7 @@ class SpanTest {
     }
 
     @Test
-    void itsLooksApplyToAllBelowOverTheCutAndNowhereElse() {
+    void aSpanAppliesToAllLayersBelowWithinItsFrames() {
         Project project = spanned(SPLIT);
         for (long frame : new long[] {10, 19, 20, 29}) {
             Frame below = scene.render(below(), frame);
@@ -119,7 +119,7 @@ class SpanTest {
     }
 
     @Test
-    void anUntouchedSpanIsInRegister() {
+    void anUntouchedSpanIsExact() {
         Project project = spanned(PLAIN);
         assertSame(scene.render(project, 15), scene.render(below(), 15));
         Plan plan = Planner.plan(project, 15);
@@ -129,7 +129,7 @@ class SpanTest {
     }
 
     @Test
-    void itsBurstsStandOnTheCutsBelow() {
+    void burstsOfASpanUseTheCutsBelow() {
         Look look =
                 PLAIN.withBurst(
                         Burst.of("b", new Anchor.AtCut("l/clip-2"), 3)
@@ -144,7 +144,7 @@ class SpanTest {
     }
 
     @Test
-    void whatIsKeptOfOneFrameIsNotTakenForAnother() {
+    void cachedFramesOfASpanAreNotConfused() {
         Source title =
                 new Source(
                         "still",

@@ -81,7 +81,7 @@ class StoredSourceTest {
                 "tile-swipe",
                 "digital-breakup"
             })
-    void anyLookGivesTheSame(String name) {
+    void everyLookEqualsThatOfPlanes(String name) {
         Look look = BuiltInLooks.named(name);
         Project project = scene.project(look);
         Frame wanted = scene.render(project, 3);
@@ -91,7 +91,7 @@ class StoredSourceTest {
     }
 
     @Test
-    void noPlaneIsAskedForWhereRowsAreEnough() {
+    void rowsSufficeWithoutPlanes() {
         Look look = BuiltInLooks.named("channel-blur").withDial("red", 30).withDial("blue", 20);
         renderer().render(scene.project(look), 3);
         assertThat(planesAsked.get()).isZero();
@@ -99,7 +99,7 @@ class StoredSourceTest {
 
     @ParameterizedTest
     @ValueSource(doubles = {0.25, 0.5, 0.7, 1.5})
-    void atAnotherSizeItIsTheSameToo(double scale) {
+    void otherSizesAreEqual(double scale) {
         Plan plan = Planner.plan(scene.project(BuiltInLooks.named("rgb-split")), 3);
         same(
                 renderer().render(plan, scale, Cancellation.NEVER),
@@ -109,7 +109,7 @@ class StoredSourceTest {
 
     /** Repeated work on one frame computes its rows twice and then uses planes. */
     @Test
-    void aPictureThatComesAgainBecomesPlanesOnce() {
+    void aRepeatedPictureBecomesPlanesOnce() {
         Renderer renderer = renderer();
         for (int i = 0; i < 4; i++) {
             int by = 2 * i + 1;

@@ -83,7 +83,7 @@ class TreatedTest {
         "dilate-erode, radius",
         "colour-streak, length"
     })
-    void aBuiltInLookShowsItselfOffAndCanBePutInRegister(String name, String dials) {
+    void aBuiltInLookHasAnEffectAndRests(String name, String dials) {
         Look look = BuiltInLooks.named(name);
         assertThat(same(scene.render(scene.project(look), 3), picture)).isFalse();
         for (String dial : dials.split(" ")) {
@@ -104,7 +104,7 @@ class TreatedTest {
     }
 
     @Test
-    void anAmountOfAMoveIsALesserMoveAndOfAnythingElseAMixture() {
+    void partialMovesScaleAndOtherTreatmentsMix() {
         Look moved = with(Look.atRest("l", new Rgb(), new Shift()), 0, 0, "x", 8, "amount", 50);
         Frame out = scene.render(scene.project(moved), 0);
         assertThat(out.colour().get(0).at(30, 9)).isEqualTo(picture.colour().get(0).at(26, 9));
@@ -120,7 +120,7 @@ class TreatedTest {
     }
 
     @Test
-    void theOrderOfTheColumnsIsTheOrderOfWork() {
+    void columnsApplyInTheirOrder() {
         Look gainFirst = Look.atRest("l", new Rgb(), new Gain(), new MinimumMaximum());
         Look look = with(with(gainFirst, 0, 0, "gain", 50, "offset", 10), 1, 0, "radius", 2);
         Look other = look.withSteps(List.of(look.steps().get(1), look.steps().get(0)));
@@ -133,7 +133,7 @@ class TreatedTest {
     }
 
     @Test
-    void aToneLeavesCoverageAndABlurTakesItAlong() {
+    void toneKeepsCoverageAndBlurSpreadsIt() {
         Plane cover = Plane.of(40, 30);
         for (int y = 10; y < 20; y++) {
             Arrays.fill(cover.data(), y * 40 + 15, y * 40 + 25, 1f);
@@ -154,7 +154,7 @@ class TreatedTest {
     }
 
     @Test
-    void aToneOfAHueTurnsItAndABlurOfItGoesTheShortDirection() {
+    void hueChannelsWrapAndBlurAlongTheShorterArc() {
         Plane one = Plane.flat(16, 16, 1);
         Plane none = Plane.flat(16, 16, 0);
         Scene red = new Scene(Frame.opaque(one, none, none));
@@ -226,7 +226,7 @@ class TreatedTest {
     }
 
     @Test
-    void aMaskedLookMaySpreadOrStayWithin() {
+    void aMaskAppliesBeforeOrAfterTheSpread() {
         Plane spot = Plane.flat(60, 40, 0.1f);
         for (int y = 12; y < 28; y++) {
             Arrays.fill(spot.data(), y * 60 + 22, y * 60 + 38, 1f);
@@ -350,7 +350,7 @@ class TreatedTest {
     }
 
     @Test
-    void aHeldChannelTakesNoPartInAnyMove() {
+    void aFixedChannelTakesNoPartInMoves() {
         Look look = Look.atRest("l", new Rgb(), new Flip());
         Look flipped = with(look, 0, 0, "across", 1);
         assertThat(same(scene.render(scene.project(flipped), 0), picture)).isFalse();
@@ -359,7 +359,7 @@ class TreatedTest {
     }
 
     @Test
-    void thingsOfASeriesAreAddedCountedAndTakenAway() {
+    void seriesMembersAreAddedCountedAndRemoved() {
         ChannelSettings none = ChannelSettings.atRest(new PinWarp().description());
         var series = PinWarp.SERIES;
         ChannelSettings two =

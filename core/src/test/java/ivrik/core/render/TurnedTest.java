@@ -55,7 +55,7 @@ class TurnedTest {
     }
 
     @Test
-    void turningThereAndBackKeepsASmoothPicture() {
+    void rotationRoundTripKeepsASmoothPicture() {
         Plane in = Pictured.smooth(60, 60, 0.3);
         Plane there = turned(in, new Size(90, 90), 33, 0, 0);
         Plane back = turned(there, new Size(60, 60), -33, 0, 0);
@@ -67,7 +67,7 @@ class TurnedTest {
     }
 
     @Test
-    void aRampTurnedByThirtyDegreesRunsAlongItsNewDirection() {
+    void aRotatedRampRunsAlongItsNewDirection() {
         Plane ramp = Plane.of(61, 61);
         for (int i = 0; i < ramp.data().length; i++) {
             ramp.data()[i] = i % 61;

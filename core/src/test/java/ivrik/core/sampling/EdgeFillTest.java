@@ -13,7 +13,7 @@ class EdgeFillTest {
         "MIRROR, c b a a b c c b a",
         "WRAP,   a b c a b c a b c"
     })
-    void aRowGoesOnOutsideInItsOwnDirection(EdgeFill fill, String expected) {
+    void edgeFillsExtendARow(EdgeFill fill, String expected) {
         float[] row = {9, 1, 2, 3, 9};
         float[] out = new float[9];
         fill.read(row, 1, 3, -3, out, 9);

@@ -43,7 +43,7 @@ class ResampleTest {
     }
 
     @Property(tries = 60)
-    void rowsAsTheyComeAreWhatTheirPlanesAre(
+    void resampledRowsEqualResampledPlanes(
             @ForAll @IntRange(min = 1, max = 40) int w,
             @ForAll @IntRange(min = 1, max = 90) int h) {
         List<Plane> planes = List.of(noise(1), noise(2), noise(3));

@@ -68,7 +68,7 @@ class CustomPrimariesTest {
     }
 
     @Test
-    void anyThreeColoursThatAreAcceptedRoundTripExactly() {
+    void acceptedPrimariesRoundTripExactly() {
         int tried = 0;
         int bad = 0;
         while (tried < 120) {
@@ -87,7 +87,7 @@ class CustomPrimariesTest {
     }
 
     @Test
-    void inLinearLightToo() {
+    void acceptedPrimariesRoundTripInLinearLight() {
         int bad = 0;
         for (int i = 0; i < 120; ) {
             List<Ink> inks = i % 2 == 0 ? randomInks() : nearlyPlanar();
@@ -104,7 +104,7 @@ class CustomPrimariesTest {
     }
 
     @Test
-    void threeColoursInAPlaneAreRefusedAndTheNearestOffered() {
+    void coplanarColoursAreRefusedAndTheNearestOffered() {
         List<Ink> planar = List.of(Ink.RED, Ink.GREEN, new Ink(0.6f, 0.4f, 0));
         PlanarPrimariesException refusal =
                 catchThrowableOfType(
@@ -122,7 +122,7 @@ class CustomPrimariesTest {
     }
 
     @Test
-    void aCustomPrimariesOfThePrimariesIsRgb() {
+    void customPrimariesOfRedGreenAndBlueAreRgb() {
         Plane a = Plane.of(2, 1, 0.25f, -1f);
         Plane b = Plane.of(2, 1, 0.5f, 3f);
         CustomPrimaries customPrimaries =

@@ -11,21 +11,21 @@ import org.junit.jupiter.params.provider.ValueSource;
 class InkTest {
     @ParameterizedTest
     @ValueSource(strings = {"000000", "ffffff", "ff8001", "0a0b0c", "7f80fe"})
-    void sixDigitsComeBack(String hex) {
+    void sixDigitColoursRoundTrip(String hex) {
         assertThat(Ink.parse(hex).hex()).isEqualTo(hex);
         assertThat(Ink.parse(hex.toUpperCase(java.util.Locale.ROOT)).hex()).isEqualTo(hex);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"", "fff", "#ffffff", "ff00zz", "ff00000", "rot"})
-    void anythingElseIsRefused(String text) {
+    void otherTextsAreRefused(String text) {
         assertThatThrownBy(() -> Ink.parse(text))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("six hexadecimal digits");
     }
 
     @Test
-    void itsPartsAreOfTheChannels() {
+    void inkComponentsMatchTheChannels() {
         Ink ink = new Ink(0.1f, 0.2f, 0.3f);
         assertThat(ink.part(0)).isEqualTo(0.1f);
         assertThat(ink.part(1)).isEqualTo(0.2f);
@@ -39,8 +39,7 @@ class InkTest {
         "INK, 0, 0.7, 1", "INK, 1, 0.7, 0.7", "INK, 0.5, 0, 0.5",
         "SIGNED, 0, 0.7, 0.5", "SIGNED, 1, 0.7, 0.7", "SIGNED, -1, 0.7, 0.3"
     })
-    void paintsAreStraightLinesFromNothingToTheInk(
-            Paint paint, float value, float ink, float expected) {
+    void tintsAreLinearFromZeroToTheInk(Paint paint, float value, float ink, float expected) {
         assertThat(paint.of(value, ink))
                 .isEqualTo(expected, org.assertj.core.api.Assertions.within(1e-6f));
     }

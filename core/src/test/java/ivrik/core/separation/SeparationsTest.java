@@ -74,7 +74,7 @@ class SeparationsTest {
 
     @ParameterizedTest
     @MethodSource("models")
-    void colourOutsideTheRangeComesBackAsWell(Separation model) {
+    void colourOutsideTheRangeRoundTrips(Separation model) {
         Random random = new Random(23);
         float[][] c = new float[3][N];
         for (int i = 0; i < N; i++) {
@@ -140,7 +140,7 @@ class SeparationsTest {
         "'primaries:ff0000,00ff00,0000ff', 0.1 0.2 0.3, 0.1 0.2 0.3",
         "'primaries:ffff00,00ffff,ff00ff', 1 1 1, 0.5 0.5 0.5"
     })
-    void channelsHaveThePublishedValues(String model, String colour, String channels) {
+    void channelsMatchPublishedValues(String model, String colour, String channels) {
         List<Plane> in = planes(colour);
         List<Plane> out = Separations.named(model).separate(in, workers);
         double[] expected = numbers(channels);
@@ -164,7 +164,7 @@ class SeparationsTest {
 
     @ParameterizedTest
     @MethodSource("models")
-    void namesLeadBackToTheModelAndChannelsAreReported(Separation model) {
+    void modelNamesRoundTripAndListTheirChannels(Separation model) {
         assertThat(Separations.named(model.id()).id()).isEqualTo(model.id());
         assertThat(model.channels().stream().map(ChannelKind::id)).doesNotHaveDuplicates();
         assertThat(model.channels().stream().map(ChannelKind::letter)).doesNotHaveDuplicates();
@@ -172,7 +172,7 @@ class SeparationsTest {
     }
 
     @Test
-    void whatIsNotUnderstoodIsExplained() {
+    void unknownModelsAreExplained() {
         assertThatThrownBy(() -> Separations.named("cmky"))
                 .isInstanceOf(UnknownNameException.class);
         assertThatThrownBy(() -> Separations.named("cmyk:2"))

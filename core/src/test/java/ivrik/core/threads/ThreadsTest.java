@@ -18,7 +18,7 @@ class ThreadsTest {
     }
 
     @Test
-    void eachBeginsWithWhatItIsReportedAndOnItself() throws InterruptedException {
+    void threadsRunTheirStartActionFirst() throws InterruptedException {
         Queue<String> done = new ConcurrentLinkedQueue<>();
         Threads.beginWith(() -> done.add("first on " + Thread.currentThread().getName()));
         CountDownLatch ended = new CountDownLatch(1);
@@ -33,7 +33,7 @@ class ThreadsTest {
     }
 
     @Test
-    void aNameWithADashIsNumberedAndNoneKeepsTheProcess() {
+    void threadsAreNumberedDaemons() {
         ThreadFactory several = Threads.named("ivrik-several-");
         List<Thread> threads = List.of(several.newThread(() -> {}), several.newThread(() -> {}));
         assertThat(threads)

@@ -20,7 +20,7 @@ import java.util.function.IntConsumer;
 class WorkersTest {
     @Test
     @Timeout(20)
-    void workWithinWorkWithinWorkIsAllDoneOnceAndNothingWaitsForItself() {
+    void nestedWorkRunsOnceWithoutDeadlock() {
         try (Workers workers = new Workers(3)) {
             AtomicIntegerArray done = new AtomicIntegerArray(8 * 8 * 100);
             workers.parts(
@@ -46,7 +46,7 @@ class WorkersTest {
     @ParameterizedTest
     @ValueSource(ints = {1, 2, 3})
     @Timeout(20)
-    void eachThreadHasItsOwnForAllItsBandsAndEveryRowIsDoneOnce(int threads) {
+    void everyRowRunsOnceWithPerThreadState(int threads) {
         AtomicInteger own = new AtomicInteger();
         AtomicIntegerArray done = new AtomicIntegerArray(1000);
         try (Workers workers = new Workers(threads)) {
@@ -69,7 +69,7 @@ class WorkersTest {
 
     @Test
     @Timeout(20)
-    void threadsThatAreLeftToOthersAreNotAskedToHelp() {
+    void reservedThreadsDoNotHelp() {
         try (Workers workers = new Workers(2)) {
             Set<Thread> atWork = ConcurrentHashMap.newKeySet();
             IntConsumer part = number -> atWork.add(Thread.currentThread());
@@ -95,7 +95,7 @@ class WorkersTest {
 
     @Test
     @Timeout(value = 20, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
-    void whatIsDoneDoesNotWaitForAHelperThatIsBusyElsewhere() throws InterruptedException {
+    void finishedWorkDoesNotWaitForBusyHelpers() throws InterruptedException {
         try (Workers workers = new Workers(2)) {
             CountDownLatch busy = new CountDownLatch(2);
             CountDownLatch over = new CountDownLatch(1);
@@ -131,7 +131,7 @@ class WorkersTest {
 
     @Test
     @Timeout(20)
-    void aFailureWithinComesOutAndLeavesThePoolUsable() {
+    void aFailureIsRethrownAndThePoolStaysUsable() {
         try (Workers workers = new Workers(3)) {
             assertThatThrownBy(
                             () ->
@@ -156,7 +156,7 @@ class WorkersTest {
     @ParameterizedTest
     @ValueSource(ints = {1, 3})
     @Timeout(20)
-    void noBandIsBegunOfWhatIsNoLongerWanted(int threads) {
+    void cancelledWorkStartsNoBand(int threads) {
         AtomicInteger rows = new AtomicInteger();
         try (Workers workers = new Workers(threads)) {
             Cancellation enough = () -> rows.get() >= 64;

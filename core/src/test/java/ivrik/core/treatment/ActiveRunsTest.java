@@ -19,7 +19,7 @@ class ActiveRunsTest {
     }
 
     @Test
-    void partsBesideEachOtherAreDoneAtOnceAndTheRestIsLeft() {
+    void adjacentBlocksAreOneRun() {
         float[] row = new float[300];
         assertThat(worked(row, 0.1f)).isEmpty();
         row[70] = 1;
@@ -30,7 +30,7 @@ class ActiveRunsTest {
     }
 
     @Test
-    void aValueAsLargeAsIsAskedForCountsAndASmallerOneDoesNot() {
+    void theThresholdIsInclusive() {
         float[] row = {0, 0.4999f, 0};
         assertThat(worked(row, 0.5f)).isEmpty();
         row[1] = -0.5f;

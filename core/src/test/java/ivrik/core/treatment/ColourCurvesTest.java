@@ -67,7 +67,7 @@ class ColourCurvesTest {
      */
     @ParameterizedTest
     @CsvSource({"0, 8", "0.125, 54", "0.25, 100", "0.5, 77", "0.75, 54", "0.875, 77", "1, 100"})
-    void aGradientGoesThroughTheStopsThatAreSet(double tone, double red) {
+    void aGradientPassesItsStops(double tone, double red) {
         Map<String, Double> numbers =
                 Map.of(
                         "amount",
@@ -89,7 +89,7 @@ class ColourCurvesTest {
     /** Flat at its points, half way between two points, zero at 60 degrees from a single point. */
     @ParameterizedTest
     @CsvSource({"350, 1", "10, 0.5", "30, 0", "20, 0.15625", "320, 0.5", "290, 0", "180, 0"})
-    void aHueCurveGoesRoundTheCircle(double hue, double by) {
+    void aHueCurveWrapsAround(double hue, double by) {
         Map<String, Double> numbers =
                 Map.of(
                         "point.0.in",

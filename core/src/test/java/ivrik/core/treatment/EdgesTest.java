@@ -42,7 +42,7 @@ class EdgesTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void anEdgeFillIsThePictureContinued(ChannelTreatment treatment) {
+    void anEdgeFillExtendsThePicture(ChannelTreatment treatment) {
         Plane in = Pictured.noise(WIDTH, HEIGHT, 5);
         for (EdgeFill fill : EdgeFill.values()) {
             Plane asked = done(treatment, in, numbers(treatment, 1), fill);

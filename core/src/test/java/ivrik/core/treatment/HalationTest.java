@@ -57,7 +57,7 @@ class HalationTest {
     }
 
     @Test
-    void theRingGoesFromOrangeInsideToRedOutside() {
+    void theRingIsOrangeInsideAndRedOutside() {
         List<Plane> done = Whole.done(new Halation(), discs(), SHOWN, Map.of());
         double before = 0;
         for (int far : new int[] {9, 14, 20, 28, 36}) {
@@ -76,7 +76,7 @@ class HalationTest {
      */
     @ParameterizedTest
     @CsvSource({"0, 0.0005", "100, 0.012", "50, 0.008"})
-    void theProfileIsThatOfTheAskedTail(double tail, double tolerance) {
+    void theProfileMatchesTheTail(double tail, double tolerance) {
         double radius = 40;
         Map<String, Double> numbers = with("tail", tail);
         Plane red = Whole.done(new Halation(), discs(), numbers, Map.of()).getFirst();
@@ -119,7 +119,7 @@ class HalationTest {
 
     @ParameterizedTest
     @ValueSource(doubles = {0, 0.2, 0.5, 0.93})
-    void whatIsDarkOrEvenIsLeftToTheLastBit(double value) {
+    void darkAndFlatPicturesStayBitExact(double value) {
         List<Plane> flat = Whole.flat(64, 48, value);
         Plane dim = PlaneArithmetic.scale(Pictured.noise(64, 48, 4), 0.5f, Workers.shared());
         for (List<Plane> picture : List.of(flat, List.of(dim, dim, dim))) {
@@ -131,7 +131,7 @@ class HalationTest {
     }
 
     @Test
-    void withTheEnergyKeptTheMeanLightIsAsBefore() {
+    void energyConservationKeepsTheMeanLight() {
         double before = meanLight(disc());
         List<Plane> kept =
                 Whole.done(new Halation(), discs(), with("conserve-energy", 100), Map.of());
@@ -144,7 +144,7 @@ class HalationTest {
 
     /** The energy within any radius r is that of exp(-r/l): 1 - e^-r/l (1 + r/l). */
     @Test
-    void theTailHoldsAsMuchWithinAnyRadiusAsAnExponential() {
+    void theTailHasTheEnergyOfAnExponential() {
         Plane point = Plane.of(SIDE, SIDE);
         point.data()[point.row(MIDDLE) + MIDDLE] = 1;
         double sigma = 24;

@@ -26,7 +26,7 @@ class IndexedPaletteTest {
     }
 
     @Test
-    void largePixelsAreTheMeansOfWhatTheyCoverWithCleanEdges() {
+    void largePixelsAreAreaMeansWithSharpEdges() {
         List<Plane> picture =
                 List.of(
                         Pictured.smooth(96, 48, 0),
@@ -51,7 +51,7 @@ class IndexedPaletteTest {
 
     /** An edge within a large pixel is mixed by area. */
     @Test
-    void whereAnEdgeFallsWithinAPixelBothShare() {
+    void anEdgeWithinALargePixelIsMixed() {
         Plane ramp = Plane.of(10, 4);
         for (int i = 0; i < 40; i++) {
             ramp.data()[i] = i % 10 / 10f;
@@ -67,7 +67,7 @@ class IndexedPaletteTest {
     /** The mean of a dithered grey over 8x8 pixels is the grey, within one step of the dither. */
     @ParameterizedTest
     @CsvSource({"8, even steps", "27, even steps", "2, greys", "4, greys"})
-    void ditheredTheMeanOfAGreyIsThatGrey(double colours, String palette) {
+    void ditherKeepsTheMeanOfAGrey(double colours, String palette) {
         for (double grey : new double[] {0.13, 0.37, 0.5, 0.71, 0.9}) {
             List<Plane> out =
                     done(Whole.flat(64, 64, grey), Map.of("colours", colours), palette, "squares");
@@ -81,7 +81,7 @@ class IndexedPaletteTest {
 
     @ParameterizedTest
     @ValueSource(doubles = {2, 5, 12, 27, 64, 200})
-    void thereAreNoMoreColoursThanAskedFor(double colours) {
+    void thePaletteHasAtMostTheAskedColours(double colours) {
         List<Plane> noise =
                 List.of(
                         Pictured.noise(80, 80, 1),
@@ -99,7 +99,7 @@ class IndexedPaletteTest {
     }
 
     @Test
-    void undidtheredEachValueBecomesTheNearest() {
+    void withoutDitherEachValueTakesTheNearestColour() {
         List<Plane> ramp = List.of(ramp(), ramp(), ramp());
         List<Plane> out = done(ramp, Map.of("colours", 3.0, "dither", 0.0), "greys", "squares");
         for (int x = 0; x < 101; x++) {
@@ -121,7 +121,7 @@ class IndexedPaletteTest {
     /** A dot of radius (1 - gap)/2 covers pi (1 - gap)^2 / 4 of its pixel. */
     @ParameterizedTest
     @ValueSource(doubles = {20, 40, 60})
-    void dotsCoverWhatTheGapLeaves(double gap) {
+    void dotsCoverTheAreaWithoutTheGap(double gap) {
         Map<String, Double> numbers = new HashMap<>(Map.of("pixels", 10.0, "gap", gap));
         Plane out = done(Whole.flat(320, 160, 0.8), numbers, "uniform RGB", "dots").getFirst();
         double mean = 0;
@@ -135,7 +135,7 @@ class IndexedPaletteTest {
     /** The covered fraction of a cell equals the value, for dots and lines at any angle. */
     @ParameterizedTest
     @CsvSource({"dots, 6", "dots, 11", "lines, 6", "lines, 17"})
-    void aHalftoneCoversAsMuchAsTheValueSays(String shape, double size) {
+    void halftoneCoverageEqualsTheValue(String shape, double size) {
         Halftone halftone = new Halftone();
         for (double value : new double[] {0, 0.05, 0.3, 0.5, 0.85, 1}) {
             for (double angle : new double[] {0, 15, 45, 71}) {
@@ -157,7 +157,7 @@ class IndexedPaletteTest {
     }
 
     @Test
-    void dotGainIsHowMuchMoreAHalfIsCovered() {
+    void dotGainIsTheExtraCoverageAtHalf() {
         Halftone halftone = new Halftone();
         Map<String, Double> numbers = Map.of("amount", 100.0, "size", 8.0, "gain", 20.0);
         Plane out =

@@ -27,7 +27,7 @@ class MixedPicturesTest {
                     Pictured.noise(96, 64, 3));
 
     @Test
-    void channelsAreMadeOfSharesOfAll() {
+    void channelsAreMixedByTheirWeights() {
         Map<String, Double> numbers =
                 Map.of(
                         "red-from-red", 0.0,
@@ -48,7 +48,7 @@ class MixedPicturesTest {
 
     @ParameterizedTest
     @CsvSource({"0, 0", "0.25, 0.5", "0.5, 1", "0.8, 1.4", "1, 2"})
-    void tonesBecomeColoursInStraightLines(double tone, double at) {
+    void tonesMapLinearlyToColours(double tone, double at) {
         double[][] stops = {{0.08, 0.06, 0.24}, {0.54, 0.47, 0.52}, {1, 0.88, 0.8}};
         List<Plane> out =
                 Whole.done(
@@ -65,7 +65,7 @@ class MixedPicturesTest {
     }
 
     @Test
-    void aVignetteTakesSoManyStopsAtTheCornerAndNoneInside() {
+    void aVignetteReducesStopsTowardsTheCorner() {
         Map<String, Double> numbers = Map.of("stops", -2.0, "inner", 40.0);
         Plane out =
                 Whole.done(new Vignette(), Whole.flat(160, 120, 0.6), numbers, Map.of()).getFirst();
@@ -115,7 +115,7 @@ class MixedPicturesTest {
     }
 
     @Test
-    void specksAreAnotherAtEveryFrameAndAsManyAsAsked() {
+    void specksChangePerFrameAndMatchTheirCount() {
         Plane few = dusty(Map.of("specks", 5.0), "dark", 3);
         Plane many = dusty(Map.of("specks", 100.0), "dark", 3);
         assertThat(dirty(many)).isGreaterThan(8 * dirty(few)).isPositive();
@@ -130,7 +130,7 @@ class MixedPicturesTest {
 
     /** A scratch moves a few pixels per frame during its life. */
     @Test
-    void scratchesStayForAWhile() {
+    void scratchesPersist() {
         int stayed = 0;
         int seen = 0;
         for (long frame = 0; frame < 60; frame++) {
@@ -211,7 +211,7 @@ class MixedPicturesTest {
     }
 
     @Test
-    void asManyBlocksBreakAsTheShareSaysAndStaySoForTheHold() {
+    void damagedBlocksMatchTheShareAndHold() {
         int stuck = 0;
         for (long frame = 0; frame < 60; frame += 3) {
             List<Plane> out = broken(Map.of("stuck", 25.0), frame);

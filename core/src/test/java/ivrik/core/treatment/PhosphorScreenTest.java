@@ -43,7 +43,7 @@ class PhosphorScreenTest {
 
     @ParameterizedTest
     @ValueSource(doubles = {0.1, 0.46, 0.9})
-    void aFlatGreyIsAsBrightAsBeforeAndNothingIsClipped(double grey) {
+    void aFlatGreyKeepsItsBrightnessUnclipped(double grey) {
         List<Plane> flat = Whole.flat(W, H, grey);
         for (String mask : MASKS) {
             for (double pitch : PITCHES) {
@@ -63,7 +63,7 @@ class PhosphorScreenTest {
     }
 
     @Test
-    void aMaskOfOnesOwnIsPaidBackByItsOwnMean() {
+    void aCustomMaskIsCompensatedByItsMean() {
         Frame own = Pictured.frame(13, 7);
         List<Plane> back = masked(own, "compensated");
         List<Plane> taken = masked(own, "uncompensated");
@@ -86,7 +86,7 @@ class PhosphorScreenTest {
 
     /** Red, green and blue have a third of the pitch each, in this order. */
     @Test
-    void aGrilleHasItsStripesSideBySide() {
+    void aGrilleHasThreeStripesPerPitch() {
         List<Plane> done =
                 shown(
                         Whole.flat(W, H, 0.3),
@@ -175,7 +175,7 @@ class PhosphorScreenTest {
      */
     @ParameterizedTest
     @CsvSource({"10", "25"})
-    void theMaskIsBulgedAsTheGlassIs(double curve) {
+    void theMaskFollowsTheCurvature(double curve) {
         Map<String, Double> numbers =
                 Map.of(
                         "mask-strength",
@@ -217,7 +217,7 @@ class PhosphorScreenTest {
     /** At the pitch that the notice names, the mask is as visible as at any larger pitch. */
     @ParameterizedTest
     @CsvSource({"1, 1.9, is not visible, 2.5", "1, 2.4, is faded, 2.5", "0.5, 4.4, is faded, 5.0"})
-    void wherePixelsAreTooCoarseTheNextCleanPitchIsSaid(
+    void tooFineAPitchIsReportedWithTheNextUsableOne(
             double scale, double pitch, String how, double clean) {
         assertThat(advice(pitch, scale).orElseThrow()).contains(how, clean + " px");
         assertThat(advice(clean, scale)).isEmpty();
@@ -225,7 +225,7 @@ class PhosphorScreenTest {
     }
 
     @Test
-    void linesThatAreTooManyAreSaid() {
+    void tooManyLinesAreReported() {
         PhosphorScreen phosphors = new PhosphorScreen();
         Settings settings =
                 Whole.settings(

@@ -78,7 +78,7 @@ class PictureTreatmentsTest {
 
     @ParameterizedTest
     @CsvSource({"150, 46", "40, 46", "220, 20", "0, 60"})
-    void contrastDrawsValuesFromAPivotInStopsOrAsTheyAre(double percent, double about) {
+    void contrastScalesAroundAPivotInStopsOrCodes(double percent, double about) {
         double[] in = {0.2, 0.5, 0.03};
         double k = percent / 100;
         double p = about / 100;
@@ -97,7 +97,7 @@ class PictureTreatmentsTest {
 
     /** By the formulas of ASC CDL 1.2, with luma by BT.709. */
     @Test
-    void slopeOffsetAndPowerAreThoseOfADecisionList() {
+    void slopeOffsetAndPowerFollowAscCdl() {
         double[] in = {0.2, 0.5, 0.03};
         double[] slope = {1.2, 0.8, 3};
         double[] offset = {0.05, -0.1, -0.2};
@@ -210,7 +210,7 @@ class PictureTreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("inLight")
-    void whatWorksInLightDoesTheSameToLightThatItIsGiven(PictureTreatment treatment) {
+    void linearTreatmentsAcceptLinearInput(PictureTreatment treatment) {
         // the brightness compensation of a mask comes from a table with the nearest level
         float near = treatment instanceof PhosphorScreen ? 3e-4f : 2e-6f;
         List<Plane> delivered = Pictured.frame(96, 64).colour();
@@ -269,7 +269,7 @@ class PictureTreatmentsTest {
 
     /** At the points of the table, without interpolation. */
     @Test
-    void readyTablesAreTheirRules() {
+    void tablesFollowTheirFormulas() {
         for (int k = 0; k <= 32; k += 4) {
             double v = k / 32.0;
             double[] warm = table("warm", v);
@@ -306,7 +306,7 @@ class PictureTreatmentsTest {
 
     /** Triangular weights on black, mid grey and white, at a luma of 0.2 and of 0.9. */
     @Test
-    void theColourCastIsTakenOutZoneByZone() {
+    void theColourCastIsCorrectedByZone() {
         Map<String, Double> numbers =
                 Map.of(
                         "amount", 100.0,
@@ -348,7 +348,7 @@ class PictureTreatmentsTest {
     /** Cb = (B - Y) / 1.8556 and Cr = (R - Y) / 1.5748 rotated by an angle, at the same luma. */
     @ParameterizedTest
     @ValueSource(doubles = {30, -90, 180})
-    void huesAreTurnedAboutLuma(double degrees) {
+    void huesRotateAtConstantLuma(double degrees) {
         double[] in = {0.6, 0.3, 0.2};
         double luma = 0.2126 * in[0] + 0.7152 * in[1] + 0.0722 * in[2];
         double cb = (in[2] - luma) / 1.8556;

@@ -87,7 +87,7 @@ class ReferenceFormulaTest {
 
     @ParameterizedTest
     @EnumSource(EdgeFill.class)
-    void aScaleIsAboutItsCentre(EdgeFill fill) {
+    void aScaleKeepsItsCentre(EdgeFill fill) {
         Map<String, Double> numbers =
                 Map.of("x", 130.0, "y", 80.0, "centre-x", 4.0, "centre-y", -3.0);
         isTheMean(
@@ -112,7 +112,7 @@ class ReferenceFormulaTest {
     }
 
     @Test
-    void aFlipTurnsOverEitherDirection() {
+    void aFlipMirrorsEitherDirection() {
         Plane out = treated(new Flip(), Map.of("across", 1.0), Map.of(), EdgeFill.EMPTY);
         Plane both =
                 treated(new Flip(), Map.of("across", 1.0, "down", 1.0), Map.of(), EdgeFill.EMPTY);
@@ -144,7 +144,7 @@ class ReferenceFormulaTest {
 
     @ParameterizedTest
     @EnumSource(EdgeFill.class)
-    void aSpinBlurIsTheMeanOfTurns(EdgeFill fill) {
+    void aSpinBlurIsTheMeanOfRotations(EdgeFill fill) {
         double corner = Math.hypot(WIDTH, HEIGHT) / 2;
         int n = (int) Math.ceil(Math.toRadians(20) * corner) + 1;
         Place[] places = new Place[n];
@@ -263,7 +263,7 @@ class ReferenceFormulaTest {
 
     @ParameterizedTest
     @CsvSource({"'maximum, minimum', true", "'minimum, maximum', false"})
-    void twoInARowAreOneAfterTheOther(String order, boolean greatestFirst) {
+    void twoTreatmentsApplyInOrder(String order, boolean greatestFirst) {
         Plane out =
                 treated(
                         new MinimumMaximum(),
@@ -305,7 +305,7 @@ class ReferenceFormulaTest {
         "0.25, 50, 0.875",
         "1, 0, 1"
     })
-    void grainIsAsStrongAsTheToneAllows(double tone, double response, double share) {
+    void grainStrengthFollowsTheTone(double tone, double response, double share) {
         Plane flat = Plane.flat(120, 90, (float) tone);
         Map<String, Double> numbers = new HashMap<>();
         numbers.put("strength", 10.0);
@@ -321,7 +321,7 @@ class ReferenceFormulaTest {
     }
 
     @Test
-    void grainIsNewAtEachFrameOrHeldForSome() {
+    void grainChangesPerFrameOrHolds() {
         Plane flat = Plane.flat(20, 10, 0.5f);
         for (double hold : new double[] {1, 3}) {
             Map<String, Double> numbers = Map.of("strength", 10.0, "size", 1.0, "hold", hold);

@@ -48,7 +48,7 @@ class ShiftTest {
     }
 
     @Property(tries = 200)
-    void betweenPixelsItIsTheTextbookSum(
+    void fractionalShiftsEqualTheTextbookSum(
             @ForAll @DoubleRange(min = -9, max = 9) double dx,
             @ForAll @DoubleRange(min = -9, max = 9) double dy,
             @ForAll EdgeFill fill,
@@ -91,7 +91,7 @@ class ShiftTest {
     }
 
     @Test
-    void pixelsAreThoseOfTheFullSizeSequence() {
+    void shiftsAreInPixelsOfTheSequence() {
         Plane in = Pictured.noise(20, 20, 4);
         Plane half = shifted(in, 8, -4, EdgeFill.WRAP, Sampler.LANCZOS, 0.5);
         assertThat(half.sameSamples(shifted(in, 4, -2, EdgeFill.WRAP, Sampler.LANCZOS, 1)))
@@ -99,7 +99,7 @@ class ShiftTest {
     }
 
     @Test
-    void farBeyondThePictureIsStillDefined() {
+    void hugeShiftsAreDefined() {
         Plane in = Pictured.noise(7, 1, 4);
         assertThat(shifted(in, 20000, -20000, EdgeFill.EMPTY, Sampler.LANCZOS, 1).data())
                 .containsOnly(0f);

@@ -53,7 +53,7 @@ class TapeTest {
      */
     @ParameterizedTest
     @CsvSource({"60, 0, 1", "30, 0, 1", "60, 0, 3", "60, 50, 1", "40, 80, 2"})
-    void aSweepComesOutAtTheAskedResponse(double lines, double ringing, double passes) {
+    void aSweepHasTheAskedResponse(double lines, double ringing, double passes) {
         double half = lines / 2 * W / H;
         for (double cycles : new double[] {10, 20, 40, 60, 80, 100, 140, 180}) {
             Plane out =
@@ -72,7 +72,7 @@ class TapeTest {
     }
 
     @Test
-    void onlyTheLinesAreSoftenedNotWhatLiesBelowEachOther() {
+    void softeningIsHorizontalOnly() {
         Plane rows = Plane.of(W, H);
         for (int i = 0; i < W * H; i++) {
             rows.data()[i] = i / W % 2;
@@ -95,7 +95,7 @@ class TapeTest {
     }
 
     @Test
-    void linesBeginUpToTheWobbleTooLateEachInItsOwnDirection() {
+    void linesShiftIndependentlyWithinTheWobble() {
         Plane out =
                 done(new TimeBaseError(), wave(10), Map.of("line-jitter", 6.0, "line-height", 4.0));
         double most = 0;
@@ -111,7 +111,7 @@ class TapeTest {
     }
 
     @Test
-    void onlyTheLastLinesAreTornAndMostAtTheBottom() {
+    void headSwitchingTearsTheLastLines() {
         Plane out =
                 done(
                         new TimeBaseError(),
@@ -130,7 +130,7 @@ class TapeTest {
     }
 
     @Test
-    void everySecondLineIsOfAnotherFieldOnlyWhereThereAreFields() {
+    void interlacingAlternatesFields() {
         Plane[] frames = new Plane[4];
         for (int i = 0; i < 4; i++) {
             Map<String, Double> numbers =
@@ -155,7 +155,7 @@ class TapeTest {
 
     @ParameterizedTest
     @ValueSource(doubles = {4, 20})
-    void dropoutsAreWhitePiecesOfLinesAndInColourNothing(double rate) {
+    void dropoutsAreWhiteLinesWithoutColour(double rate) {
         Plane in = Plane.flat(W, H, 0.3f);
         Map<String, Double> numbers = Map.of("rate", rate, "length", 60.0, "line-height", 2.0);
         Plane luma = done(new Dropouts(), in, numbers);
@@ -184,7 +184,7 @@ class TapeTest {
     }
 
     @Test
-    void anotherFrameLosesOtherPieces() {
+    void dropoutsChangePerFrame() {
         Dropouts dropouts = new Dropouts();
         Plane in = Pictured.smooth(W, H, 1);
         Map<String, Double> numbers = Map.of("rate", 12.0);

@@ -91,7 +91,7 @@ class ToneTest {
     }
 
     @Test
-    void aChannelOfDifferencesIsTreatedAboutItsMiddle() {
+    void differenceChannelsAreTreatedAroundTheirMiddle() {
         ChannelKind signed = Separations.named("ycbcr-709").channels().get(1);
         assertThat(of(new Invert(), 0.2, signed)).isCloseTo(-0.2, within(1e-6));
         assertThat(of(new Gain(), -0.2, signed, "gain", 200)).isCloseTo(-0.4, within(1e-6));
@@ -113,7 +113,7 @@ class ToneTest {
     /** In 8x8 dots the raised fraction equals the position between the two levels. */
     @ParameterizedTest
     @CsvSource({"0.5, 2, 1, 32", "0.25, 2, 3, 16", "0.4, 6, 1, 0", "0.55, 5, 2, 13"})
-    void ditherMixesALevelOutOfDots(float value, double levels, double size, int raised) {
+    void ditherMixesTwoLevels(float value, double levels, double size, int raised) {
         Map<String, Double> numbers = Map.of("amount", 100.0, "levels", levels, "dot-size", size);
         Settings settings = Treating.settings(new Dither(), numbers);
         int side = (int) (8 * size);
@@ -131,7 +131,7 @@ class ToneTest {
 
     /** The 2x2 matrix from which the larger ones are built: 0 2, 3 1. */
     @Test
-    void thePatternIsBayers() {
+    void theDitherMatrixIsBayers() {
         assertThat(Dither.threshold(0, 0)).isLessThan(Dither.threshold(1, 1));
         assertThat(Dither.threshold(1, 1)).isLessThan(Dither.threshold(1, 0));
         assertThat(Dither.threshold(1, 0)).isLessThan(Dither.threshold(0, 1));
@@ -155,7 +155,7 @@ class ToneTest {
     }
 
     @Test
-    void sharpeningAddsWhatTheBlurTakes() {
+    void sharpeningAddsTheDifferenceToTheBlur() {
         Plane in = Plane.of(9, 1);
         in.data()[4] = 1;
         Settings s = Treating.settings(new UnsharpMask(), Map.of("strength", 100.0, "radius", 2.0));
@@ -199,7 +199,7 @@ class ToneTest {
     }
 
     @Test
-    void aMaskIsRepeatedAndPaysBackByItsTrueMean() {
+    void aMaskIsRepeatedAndCompensatedByItsMean() {
         Plane pattern = Plane.of(3, 1, 1f, 0.5f, 0f);
         Plane in = Plane.flat(6, 2, 0.4f);
         Plane out = withPicture(new ScreenPattern(), in, pattern, Map.of("amount", 100.0));
@@ -214,7 +214,7 @@ class ToneTest {
     }
 
     @Test
-    void aPictureIsBlendedByTheModeItsContrastAndStrength() {
+    void aPictureIsBlendedByModeContrastAndStrength() {
         Plane picture = Plane.flat(4, 4, 0.75f);
         Plane in = Plane.flat(4, 4, 0.5f);
         Plane out =
@@ -238,7 +238,7 @@ class ToneTest {
     }
 
     @Test
-    void aPictureDisplacesByHowFarItIsFromMiddleGrey() {
+    void displacementIsRelativeToMidGrey() {
         Plane in = ivrik.core.Pictured.noise(20, 10, 3);
         Plane out =
                 withPicture(
@@ -261,7 +261,7 @@ class ToneTest {
     }
 
     @Test
-    void blocksStayForTheirFramesAndChannelsGoTheirOwnDirection() {
+    void blocksHoldTheirFramesAndChannelsMoveApart() {
         Plane in = ivrik.core.Pictured.noise(96, 64, 5);
         Plane first = broken(in, 0, 0, 0);
         assertThat(broken(in, 0, 2, 0).sameSamples(first)).isTrue();

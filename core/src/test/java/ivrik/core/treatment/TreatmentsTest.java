@@ -66,7 +66,7 @@ class TreatmentsTest {
     }
 
     @Test
-    void namesAreTheirOwnAndRangesHoldWhatIsShown() {
+    void namesAreUniqueAndRangesContainTheExamples() {
         assertThat(Treatments.all().stream().map(t -> t.description().id()))
                 .doesNotHaveDuplicates();
         for (Treatment t : Treatments.all()) {
@@ -83,7 +83,7 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void atRestItIsNeutralAndShownOffItIsNot(ChannelTreatment treatment) {
+    void aTreatmentIsNeutralAtRestOnly(ChannelTreatment treatment) {
         assertThat(treatment.isNeutral(Treating.settings(treatment, Map.of()))).isTrue();
         Settings shown = withExampleSettings(treatment, EdgeFill.REPEAT);
         assertThat(treatment.isNeutral(shown)).isFalse();
@@ -104,7 +104,7 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void anyNumberOfThreadsGivesTheSameBitsAndTheChannelIsLeftAsItIs(ChannelTreatment treatment) {
+    void anyNumberOfThreadsGivesTheSameBitsAndKeepsTheInput(ChannelTreatment treatment) {
         Plane in = Pictured.noise(201, 157, 6);
         Plane before = Plane.of(201, 157, in.data().clone());
         Settings shown = withExampleSettings(treatment, EdgeFill.MIRROR);
@@ -120,7 +120,7 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void rowsAsTheyAreMadeAreTreatedAsTheirPlaneIs(ChannelTreatment treatment) {
+    void treatedRowsEqualTheTreatedPlane(ChannelTreatment treatment) {
         Plane in = Pictured.noise(201, 157, 6);
         Workers workers = Workers.shared();
         for (EdgeFill fill : EdgeFill.values()) {
@@ -171,7 +171,7 @@ class TreatmentsTest {
 
     @ParameterizedTest
     @MethodSource("all")
-    void aPictureOfOnePixelIsNoTrouble(ChannelTreatment treatment) {
+    void aPictureOfOnePixelIsTreated(ChannelTreatment treatment) {
         for (EdgeFill fill : EdgeFill.values()) {
             Plane one =
                     done(
@@ -217,7 +217,7 @@ class TreatmentsTest {
 
     /** Blurs and spectral spreads preserve the mean. */
     @Test
-    void whatIsFlatStaysFlat() {
+    void blursKeepAFlatPictureFlat() {
         Plane flat = Plane.flat(70, 50, 0.3f);
         for (ChannelTreatment t : Treatments.ofChannels()) {
             TreatmentGroup group = t.description().group();
@@ -237,7 +237,7 @@ class TreatmentsTest {
     }
 
     @Test
-    void dispersionLeavesWhatIsFlatExactly() {
+    void dispersionKeepsAFlatPictureExact() {
         Plane flat = Plane.flat(70, 50, 0.3f);
         Dispersion d = new Dispersion();
         for (int channel = 0; channel < 3; channel++) {

@@ -22,7 +22,7 @@ class PassedFramesTest {
     }
 
     @Test
-    void thoseFarFromTheOneThatIsAskedForGo() {
+    void distantFramesAreEvicted() {
         StoredPicture small = picture(10);
         stepTo(100);
         for (long n = 0; n < 100; n++) {
@@ -37,7 +37,7 @@ class PassedFramesTest {
     }
 
     @Test
-    void ofLargeOnesThoseThatCameLastAreKept() {
+    void largeFramesKeepTheLatest() {
         StoredPicture large = picture(PassedFrames.MAX_BYTES / 5);
         stepTo(9);
         for (long n = 0; n < 9; n++) {
@@ -50,7 +50,7 @@ class PassedFramesTest {
     }
 
     @Test
-    void onlyThoseAreTakenThatWillStillBeThere() {
+    void onlyFramesThatStayAreKept() {
         stepTo(60);
         assertThat(passed.wants(60 - PassedFrames.MAX_DISTANCE, 60)).isTrue();
         assertThat(passed.wants(59 - PassedFrames.MAX_DISTANCE, 60)).isFalse();
@@ -60,7 +60,7 @@ class PassedFramesTest {
     }
 
     @Test
-    void whoGoesForwardOrLeapsGoesOnLikeThat() {
+    void theReadingPatternIsDetected() {
         passed.asked(10);
         passed.asked(200);
         assertThat(passed.wants(199, 200)).isFalse();

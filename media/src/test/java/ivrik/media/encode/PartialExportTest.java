@@ -13,7 +13,7 @@ class PartialExportTest {
     @TempDir Path folder;
 
     @Test
-    void onlyTheSameIvrikGoesOnWithWhatAnotherHasBegun() {
+    void onlyTheSameVersionContinuesAnExport() {
         Export.Order order =
                 Export.Order.of(Project.empty("p"), folder.resolve("out.mkv"), ExportFormats.FFV1);
         assertThat(PartialExport.of(order, "one").begin()).isEmpty();

@@ -18,7 +18,7 @@ import java.util.concurrent.CyclicBarrier;
 @Timeout(value = 20, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
 class SerialWorkerTest {
     @Test
-    void workIsDoneInTurnAndAllOfItBeforeWaitingEnds() {
+    void tasksRunInOrderAndCompletelyBeforeTheWaitEnds() {
         List<Integer> done = new ArrayList<>();
         try (SerialWorker together = new SerialWorker()) {
             for (int i = 0; i < 9; i++) {
@@ -31,7 +31,7 @@ class SerialWorkerTest {
     }
 
     @Test
-    void aFaultOfTheWorkIsTheCallers() {
+    void aFaultIsRethrownToTheCaller() {
         try (SerialWorker together = new SerialWorker()) {
             together.then(
                     () -> {
@@ -42,7 +42,7 @@ class SerialWorkerTest {
     }
 
     @Test
-    void nothingIsDoneAfterAFault() {
+    void nothingRunsAfterAFault() {
         List<Integer> done = new ArrayList<>();
         CountDownLatch mayGoOn = new CountDownLatch(1);
         try (SerialWorker together = new SerialWorker()) {
@@ -58,7 +58,7 @@ class SerialWorkerTest {
     }
 
     @Test
-    void whatIsHandedInIsDoneWhoeverGivesUpTheRest() {
+    void submittedTasksRunDespiteCancellation() {
         List<Integer> done = new ArrayList<>();
         CountDownLatch mayGoOn = new CountDownLatch(1);
         try (SerialWorker together = new SerialWorker()) {
@@ -70,7 +70,7 @@ class SerialWorkerTest {
     }
 
     @Test
-    void whatIsBehindHasAProcessorOfItsOwn() {
+    void aLateEncoderGetsItsOwnProcessor() {
         CountDownLatch mayGoOn = new CountDownLatch(1);
         try (Workers workers = new Workers(2);
                 SerialWorker together = new SerialWorker()) {

@@ -43,7 +43,7 @@ class ThreadsStayTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"av1", "h264", "vp9", "ffv1", "prores", "webp"})
-    void noneIsARealTimeOneAfterAnExport(String id) throws IOException {
+    void noThreadIsRealTimeAfterAnExport(String id) throws IOException {
         Path picture = folder.resolve("p.png");
         Plane plane = Plane.flat(64, 64, 0.5f);
         StillWriter.write(Frame.opaque(plane, plane, plane), picture, Depth.INT8, Workers.shared());

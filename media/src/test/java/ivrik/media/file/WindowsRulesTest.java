@@ -52,7 +52,7 @@ class WindowsRulesTest {
     }
 
     @Test
-    void filesAreReplacedWholeThoughThereAreNoPermissions() throws IOException {
+    void filesAreReplacedWithoutPermissions() throws IOException {
         Path file = folder.resolve("look.json");
         SafeFile.write(file, "first");
         SafeFile.write(windows.getPath("c:\\shows\\LANTERN WéEK\\LOOK.JSON"), "second");
@@ -68,7 +68,7 @@ class WindowsRulesTest {
     }
 
     @Test
-    void unsavedWorkIsKeptThere() throws IOException {
+    void unsavedWorkIsBackedUp() throws IOException {
         Path project = folder.resolve("night tram.ivrik");
         Journal journal = Journal.beside(project);
         journal.write(Project.empty("night"));
@@ -77,7 +77,7 @@ class WindowsRulesTest {
     }
 
     @Test
-    void namesLeaveRoomForWhatComesBeforeAndAfterThem() {
+    void namesLeaveSpaceForPrefixesAndSuffixes() {
         String umlauts = "ü".repeat(120);
         assertThat(SafeFile.shortened(umlauts)).startsWith("ü".repeat(60)).hasSizeLessThan(72);
         assertThat(SafeFile.shortened("🏮".repeat(60))).startsWith("🏮".repeat(30)).isNotBlank();

@@ -78,7 +78,7 @@ class PackedFontsTest {
     }
 
     @Test
-    void itIsInThePackageAndKnownWhereThatIsOpened() throws IOException {
+    void aFontIsPackedAndUsedAfterUnpacking() throws IOException {
         assertThat(ShippedFonts.has(FAMILY)).isFalse();
         assertThat(same(drawn(FAMILY), drawn(KNOWN))).as("another takes its place").isFalse();
         Title title = Title.EMPTY.withText("QUILL").withFamily(FAMILY);

@@ -21,7 +21,7 @@ class ChromaTest {
 
     @ParameterizedTest
     @ValueSource(ints = {1, 2, 16, 17, 33, 100})
-    void twiceAsManyLieOnTheirOwnPixelsAndBetween(int n) {
+    void upsampledChromaIsCositedOrInterpolated(int n) {
         float[] in = noise(n, 1);
         float[] out = new float[2 * n];
         Chroma.doubled(in, out);
@@ -34,7 +34,7 @@ class ChromaTest {
 
     @ParameterizedTest
     @ValueSource(ints = {1, 2, 31, 32, 36, 67, 200})
-    void halfAsManyAreOneTwoOneAboutTheLeftPixel(int n) {
+    void downsampledChromaIsWeighted121(int n) {
         float[] upper = noise(n, 2);
         float[] lower = noise(n, 3);
         float[] out = new float[(n + 1) / 2];

@@ -9,7 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Every code against its fraction of full scale, divided in double precision. */
 class CodeRowsTest {
     @Test
-    void everyByteIsItsShareOf255() {
+    void everyByteIsDividedBy255() {
         byte[] stored = new byte[256];
         for (int code = 0; code < stored.length; code++) {
             stored[code] = (byte) code;
@@ -30,7 +30,7 @@ class CodeRowsTest {
     /** The significant bits are read; the padding bits are arbitrary. */
     @ParameterizedTest
     @CsvSource({"9, 0", "10, 0", "10, 6", "12, 0", "12, 4", "14, 0", "16, 0"})
-    void everyCodeOfMoreBitsIsItsShareOfTheLargest(int depth, int shift) {
+    void everyCodeIsDividedByTheLargest(int depth, int shift) {
         int codes = 1 << depth;
         int others = ~(codes - 1 << shift);
         short[] stored = new short[codes];

@@ -86,7 +86,7 @@ class StoredPictureTest {
                 "gbrp10le",
                 "gbrpf32le"
             })
-    void itsRowsAndChannelsAreWhatItsPlanesAre(String format) {
+    void rowsAndChannelsEqualThePlanes(String format) {
         for (int width : new int[] {WIDTH, WIDTH + 1}) {
             noise(
                     width,
@@ -116,7 +116,7 @@ class StoredPictureTest {
     /** FFmpeg's line length exceeds the needed length by at most 64 bytes. */
     @ParameterizedTest
     @ValueSource(strings = {"yuv420p", "nv12"})
-    void itTakesTheBytesThatItCameIn(String format) {
+    void aStoredPictureTakesItsBytesOnly(String format) {
         noise(
                 640,
                 format,
@@ -137,13 +137,13 @@ class StoredPictureTest {
                 "monob",
                 "bayer_rggb8"
             })
-    void whatHasAlphaOrIsGreyOrLaidOutInAnUnusualDirectionIsNot(String format) {
+    void alphaGreyAndUnusualLayoutsAreNotStored(String format) {
         noise(WIDTH, format, frame -> assertThat(PixelReader.stored(frame)).isEmpty());
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"gbrp", "yuv444p"})
-    void norAreRowsThatRunUpward(String format) {
+    void bottomUpRowsAreNotStored(String format) {
         noise(
                 WIDTH,
                 format,

@@ -37,7 +37,7 @@ class YuvTest {
      */
     @ParameterizedTest
     @ValueSource(ints = {1, 7, 16, 17, 33, 100})
-    void codesAreThoseOfTheRecommendation(int n) {
+    void codesMatchTheRecommendation(int n) {
         float[][] rgb = noise(n);
         float[][] narrow = codes(BT709, rgb);
         float[][] full = codes(BT2020_FULL, rgb);
@@ -62,7 +62,7 @@ class YuvTest {
 
     /** Codes are independent of the vector length of the machine. */
     @Test
-    void samplesByThemselvesGiveTheSameBitsAsInARow() {
+    void singleSamplesGiveTheSameBitsAsRows() {
         float[][] rgb = noise(67);
         rgb[0][3] = Float.NaN;
         rgb[1][20] = Float.POSITIVE_INFINITY;
@@ -82,14 +82,14 @@ class YuvTest {
     }
 
     @Test
-    void whatIsNoColourIsTheNearestAndWhatIsNoNumberIsNothing() {
+    void outOfRangeColoursClampAndNaNIsZero() {
         float[] odd = {Float.NaN, -0f, -3, Float.NEGATIVE_INFINITY, 1.5f, Float.POSITIVE_INFINITY};
         float[] plain = {0, 0, 0, 0, 1, 1};
         assertThat(codes(BT709, odd, odd, odd)).isDeepEqualTo(codes(BT709, plain, plain, plain));
     }
 
     @Test
-    void codesComeBackAsTheColoursThatTheyWereMadeOf() {
+    void codesRoundTripToTheirColours() {
         float[][] rgb = noise(40);
         for (float[] row : rgb) {
             for (int i = 0; i < row.length; i++) {
@@ -111,7 +111,7 @@ class YuvTest {
     }
 
     @Test
-    void differencesBetweenTwoRowsAreDrawnThroughThem() {
+    void chromaBetweenRowsIsInterpolated() {
         float[] upper = noise(40)[0];
         float[] lower = noise(40)[1];
         float[] mixed = new float[40];

@@ -82,7 +82,7 @@ class CubeCommandTest extends Commanded {
                 }
             }
         }
-        assertThat(furthest).as("it is a grade").isGreaterThan(0.05);
+        assertThat(furthest).as("the look is a grade").isGreaterThan(0.05);
     }
 
     private static Frame frame(Path file) {

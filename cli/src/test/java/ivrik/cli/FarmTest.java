@@ -217,7 +217,7 @@ class FarmTest extends Commanded {
         assertThat(movie("out.gif")).isEqualTo(1);
         assertThat(err).contains("cannot be rendered in parts");
         assertThat(movie("out.mkv", "--parts", "9", "--dry-run")).as(err).isZero();
-        assertThat(err).as("no more than there are pieces").contains("2 parts");
+        assertThat(err).as("at most as many threads as blocks").contains("2 parts");
     }
 
     @Test

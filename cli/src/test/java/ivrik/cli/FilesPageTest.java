@@ -63,7 +63,7 @@ class FilesPageTest extends Commanded {
         Files.writeString(parts.resolve("order.properties"), sample("order"));
         assertThat(ivrik("join", parts.toString(), "-o", folder.resolve("out.mp4").toString()))
                 .isEqualTo(1);
-        assertThat(err).as("it is understood as far as its footage").contains("tram.webm");
+        assertThat(err).as("footage of the project is read").contains("tram.webm");
     }
 
     @Test

@@ -65,7 +65,7 @@ class NamesTest extends Commanded {
         try (ProjectLock held = ProjectLock.take(project)) {
             assertThat(held).isNotNull();
             Journal.beside(project).write(made);
-            assertThat(RecoverableWork.of(project)).as("its own is not lost").isEmpty();
+            assertThat(RecoverableWork.of(project)).as("its own value is kept").isEmpty();
         }
         try (var left = Files.list(inside)) {
             assertThat(left.map(f -> f.getFileName().toString()).filter(f -> f.endsWith(".part")))

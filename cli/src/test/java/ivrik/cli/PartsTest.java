@@ -64,13 +64,13 @@ class PartsTest extends Commanded {
         var made = Files.getLastModifiedTime(second);
         assertThat(render("out.mp4", "--part", "1/2")).as(err).isZero();
         assertThat(render("out.mp4", "--part", "2/2")).as(err).isZero();
-        assertThat(Files.getLastModifiedTime(second)).as("not made again").isEqualTo(made);
+        assertThat(Files.getLastModifiedTime(second)).as("not computed again").isEqualTo(made);
         Path left = Files.writeString(second.resolveSibling("of a killed one.part"), "");
         assertThat(join("out.mp4.parts", "out.mp4")).as(err).isZero();
         assertThat(folder.resolve("out.mp4"))
                 .hasBinaryContent(Files.readAllBytes(folder.resolve("whole.mp4")));
         try (var there = Files.list(left.getParent())) {
-            assertThat(there).as("what is not ours stays").containsExactly(left);
+            assertThat(there).as("foreign files stay").containsExactly(left);
         }
         assertThat(ivrik("info", folder.resolve("out.mp4").toString())).isZero();
         assertThat(out).containsPattern("frames +115").containsPattern("sound +true");

@@ -119,14 +119,14 @@ class StartScriptTest {
     void aCopiedFolderStartsSilentlyAndRebuildsItsClassCache() throws Exception {
         Path jdk = copied();
         String first = run(jdk);
-        assertThat(first.lines()).as("nothing else is said").hasSize(1);
+        assertThat(first.lines()).as("no other message").hasSize(1);
         assertThat(first)
                 .startsWith("told @" + home + "/build/java.args ")
                 .doesNotContain("AOTCache")
                 .endsWith("looks\n");
         awaitCache();
         assertThat(Files.readString(home.resolve("target/rehearsed")))
-                .as("as the window is started, which the cache is to be quick for")
+                .as("as the window is started, for which the cache is made")
                 .doesNotContain("command.args")
                 .endsWith("rehearse\n");
         String second = run(jdk);
@@ -172,7 +172,7 @@ class StartScriptTest {
                         .redirectError(ProcessBuilder.Redirect.DISCARD)
                         .start();
         String said = new String(java.getInputStream().readAllBytes());
-        assertThat(java.waitFor()).as("Java knows what it is told").isZero();
+        assertThat(java.waitFor()).as("Java accepts the flag").isZero();
         return said;
     }
 

@@ -57,7 +57,7 @@ class WindowStartTest extends Commanded {
     void optionsAndCommandsAreNotTakenForFiles() throws IOException {
         Path tram = Files.createFile(folder.resolve("tram.mov"));
         assertThat(ivrik(tram.toString(), "--no-such-option")).isEqualTo(2);
-        assertThat(ivrik("info", tram.toString())).as("it holds nothing").isEqualTo(1);
+        assertThat(ivrik("info", tram.toString())).as("the cache is empty").isEqualTo(1);
         assertThat(WindowStandIn.reported).isNull();
     }
 }

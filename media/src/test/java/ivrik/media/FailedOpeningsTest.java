@@ -93,7 +93,7 @@ class FailedOpeningsTest {
                     .hasMessageContaining("counting.mkv");
             assertThat(reader.size()).isEqualTo(second.size());
             assertThat(reader.isStill()).isFalse();
-            assertThat(reader.frame(7)).as("what is open is read on").isNotNull();
+            assertThat(reader.frame(7)).as("open files are still read").isNotNull();
             assertThat(open()).isEqualTo(before);
             Files.move(away, file);
             assertThat(reader.frame(1).colour().getFirst().data())

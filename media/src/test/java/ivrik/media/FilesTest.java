@@ -123,16 +123,14 @@ class FilesTest {
         try (MediaPictures pictures = new MediaPictures(Workers.shared(), cache)) {
             var frame = pictures.frame(new Plan.Picture(source, 0), source.size());
             assertThat(pictures.openFiles()).isEqualTo(1);
-            assertThat(cache.held())
-                    .as("in the bytes that it came in")
-                    .isEqualTo(read(source).bytes());
+            assertThat(cache.held()).as("in its stored bytes").isEqualTo(read(source).bytes());
             pictures.closeOthers(List.of(source));
             assertThat(pictures.openFiles()).isEqualTo(1);
             pictures.closeOthers(List.of());
             assertThat(pictures.openFiles()).isZero();
             assertThat(cache.held()).isZero();
             assertThat(pictures.frame(new Plan.Picture(source, 0), source.size()).size())
-                    .as("and opened again when it is asked for")
+                    .as("and opened again on request")
                     .isEqualTo(frame.size());
         }
     }

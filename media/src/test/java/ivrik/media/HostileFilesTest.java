@@ -111,7 +111,7 @@ class HostileFilesTest {
         chunk(png, "IEND", new byte[0]);
         Files.write(flat, Arrays.copyOf(png.array(), png.position()));
         try (Footage footage = Footage.open(flat, Workers.shared())) {
-            assertThat(footage.size()).as("pixels of such a shape").isEqualTo(new Size(8, 4));
+            assertThat(footage.size()).as("the pixel aspect ratio").isEqualTo(new Size(8, 4));
         }
     }
 

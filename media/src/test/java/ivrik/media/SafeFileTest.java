@@ -120,7 +120,7 @@ class SafeFileTest {
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(first.file())))
                 .isEqualTo("rw-------");
         assertThat(ProjectFile.open(first.file()).project()).isEqualTo(project);
-        assertThat(RecoverableWork.of(file)).as("its window lives").isEmpty();
+        assertThat(RecoverableWork.of(file)).as("its window is running").isEmpty();
         first.clear();
         assertThat(first.file()).doesNotExist();
     }

@@ -45,7 +45,7 @@ class SteppingBackTest {
             assertThat(footage.keptBytes()).isPositive();
             for (int n = FRAMES - 3; n > FRAMES - 20; n--) {
                 ColourRows back = rows(footage, n);
-                assertThat(rows(footage, n)).as("the one that was passed").isSameAs(back);
+                assertThat(rows(footage, n)).as("the frame passed before").isSameAs(back);
                 float[][] rgb = new float[3][back.width()];
                 back.reader().row(20, rgb);
                 assertThat((rgb[0][30] + rgb[1][30] + rgb[2][30]) / 3)

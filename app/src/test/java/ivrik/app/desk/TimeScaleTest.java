@@ -81,7 +81,7 @@ class TimeScaleTest {
         for (int i = 0; i < 60; i++) {
             TimeScale.of(view, 1000, frames).zoom(view, 1.25, x);
         }
-        assertThat(view.timeShown.get()).as("all of it again").isZero();
+        assertThat(view.timeShown.get()).as("the whole again").isZero();
     }
 
     @Test
@@ -91,7 +91,7 @@ class TimeScaleTest {
         TimeScale close = TimeScale.of(view, 1000, 400);
         assertThat(close.end()).isLessThan(60);
         close.reveal(view, 20);
-        assertThat(view.timeFrom.get()).as("it is seen already").isZero();
+        assertThat(view.timeFrom.get()).as("the result is already visible").isZero();
         close.reveal(view, 399);
         TimeScale late = TimeScale.of(view, 1000, 400);
         assertThat(late.first()).isLessThanOrEqualTo(399);

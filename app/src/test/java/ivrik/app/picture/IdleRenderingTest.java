@@ -80,7 +80,7 @@ class IdleRenderingTest {
     @Test
     void thePlayRangeIsRenderedFromThePlayheadAtHalfSize() {
         filling.from(plans, 10);
-        InterfaceThread.until("all are made", () -> made().size() == 10);
+        InterfaceThread.until("all are rendered", () -> made().size() == 10);
         assertThat(made()).isEqualTo(LongStream.rangeClosed(4, 13).boxed().toList());
         assertThat(service.isReady(plans.of(10, Cancellation.NEVER), 1)).isFalse();
         assertThat(service.ready(plans.of(9, Cancellation.NEVER), 0.5).orElseThrow().size())
@@ -99,7 +99,7 @@ class IdleRenderingTest {
         filling.from(plans, 4);
         filling.stop();
         filling.from(plans, 12);
-        InterfaceThread.until("the next is made", () -> isMade(12));
-        InterfaceThread.until("and all others after it", () -> made().size() == 10);
+        InterfaceThread.until("the next frame is rendered", () -> isMade(12));
+        InterfaceThread.until("and all later ones", () -> made().size() == 10);
     }
 }

@@ -32,7 +32,7 @@ class PlaybackSizeTest {
         late(7);
         assertThat(pace.scale()).isEqualTo(0.5);
         late(12 + 6);
-        assertThat(pace.scale()).as("the first of the new size are waited for").isEqualTo(0.5);
+        assertThat(pace.scale()).as("the first frames of the new size are pending").isEqualTo(0.5);
         late(1);
         assertThat(pace.scale()).isEqualTo(0.25);
         late(70);

@@ -42,10 +42,10 @@ class PlayerFaultTest {
                             return made;
                         });
         InterfaceThread.until(
-                "it is told",
+                "the message appears",
                 () -> view.notice.get().startsWith("Some frames could not be rendered: "));
         long then = InterfaceThread.on(() -> view.frame.get());
-        InterfaceThread.until("the clock goes on", () -> view.frame.get() > then + 2);
+        InterfaceThread.until("the clock continues", () -> view.frame.get() > then + 2);
         InterfaceThread.run(
                 () -> {
                     assertThat(view.playing.get()).isTrue();

@@ -89,13 +89,13 @@ class PlayerTest {
         Thread.sleep(300); // seven frames by the clock
         assertThat(frame()).isEqualTo(20);
         speaker.heard = 5 * 2000 + 1;
-        InterfaceThread.until("it is at what is heard", () -> view.frame.get() == 25);
+        InterfaceThread.until("the frame follows the sound", () -> view.frame.get() == 25);
         speaker.heard = 12 * 2000;
-        InterfaceThread.until("it has followed", () -> view.frame.get() == 32);
+        InterfaceThread.until("the value has followed", () -> view.frame.get() == 32);
         // From here the output makes no progress; after one second the clock takes over.
-        InterfaceThread.until("the clock goes on", () -> view.frame.get() > 36);
+        InterfaceThread.until("the clock continues", () -> view.frame.get() > 36);
         assertThat(InterfaceThread.on(() -> view.notice.get())).contains("does not respond");
-        InterfaceThread.until("it ends with the range", () -> !view.playing.get());
+        InterfaceThread.until("playback ends with the range", () -> !view.playing.get());
         assertThat(frame()).isEqualTo(60);
     }
 }

@@ -38,7 +38,7 @@ class LatestTaskTest {
                     }
                 });
         ask(cancel -> "second");
-        InterfaceThread.until("it is over", () -> !work.isBusy());
+        InterfaceThread.until("the work has ended", () -> !work.isBusy());
         assertThat(reported).containsExactly("second");
     }
 
@@ -50,9 +50,9 @@ class LatestTaskTest {
                 cancel -> {
                     throw sneaky(how);
                 });
-        InterfaceThread.until("it is over", () -> !work.isBusy());
+        InterfaceThread.until("the work has ended", () -> !work.isBusy());
         ask(cancel -> "next");
-        InterfaceThread.until("it is over", () -> !work.isBusy());
+        InterfaceThread.until("the work has ended", () -> !work.isBusy());
         assertThat(reported).containsExactly("next");
     }
 

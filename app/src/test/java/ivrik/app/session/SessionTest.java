@@ -245,11 +245,11 @@ class SessionTest {
                                 .toList());
         session.editLook("Keyframes", l -> l.withSettings(0, 0, a -> a.with("x", long1)));
         small.add("Keyframes", state, session.state());
-        assertThat(small.size()).as("what is large alone stays").isEqualTo(1);
+        assertThat(small.size()).as("a single large result stays").isEqualTo(1);
         assertThat(small.undoName()).contains("Keyframes");
         while (session.undoName().isPresent()) {
             session.undo();
         }
-        assertThat(x()).as("all two thousand small edits are there").isZero();
+        assertThat(x()).as("all 2000 small edits are in the history").isZero();
     }
 }

@@ -87,11 +87,11 @@ class AroundThePictureTest extends InAWindow {
                                         .findFirst()
                                         .orElseThrow());
         PicturePane pane = (PicturePane) Driver.on(() -> own.getScene().getRoot());
-        Driver.until("it has the picture", () -> pane.shown() != null);
+        Driver.until("the pane shows the picture", () -> pane.shown() != null);
         assertThat(own.getTitle()).contains("frame 0");
         Driver.run(own::requestFocus);
         d.key(KeyCode.RIGHT);
-        assertThat(x()).as("keys act there as well").isEqualTo(1);
+        assertThat(x()).as("keys work there too").isEqualTo(1);
         Driver.run(own::close);
         assertThat(d.window.view().ownWindow.get()).isFalse();
     }
@@ -99,7 +99,7 @@ class AroundThePictureTest extends InAWindow {
     @Test
     void framesAreCopiedAndPicturesPasted() {
         d.key(KeyCode.CONTROL, KeyCode.ALT, KeyCode.C);
-        Driver.until("it is copied", () -> Clipboard.getSystemClipboard().hasImage());
+        Driver.until("the item is copied", () -> Clipboard.getSystemClipboard().hasImage());
         assertThat(Driver.on(() -> Clipboard.getSystemClipboard().getImage().getWidth()))
                 .isEqualTo(96);
         WritableImage image = new WritableImage(20, 10);
@@ -108,7 +108,8 @@ class AroundThePictureTest extends InAWindow {
         content.putImage(image);
         Driver.run(() -> Clipboard.getSystemClipboard().setContent(content));
         d.key(KeyCode.CONTROL, KeyCode.ALT, KeyCode.V);
-        Driver.until("it is in", () -> d.window.session().project().sources().size() == 2);
+        Driver.until(
+                "the file is imported", () -> d.window.session().project().sources().size() == 2);
         Source pasted = Driver.on(() -> d.window.session().project().sources().getLast());
         assertThat(pasted.kind()).isEqualTo(Source.Kind.STILL);
         assertThat(pasted.size()).hasToString("20x10");
@@ -123,7 +124,7 @@ class AroundThePictureTest extends InAWindow {
         d.key(KeyCode.CLOSE_BRACKET); // plays two frames
         Driver.run(() -> d.window.actions().channels().ask());
         d.click("#choice-2"); // selects grey channels
-        Driver.until("they are saved", () -> d.words().contains("Channels exported"));
+        Driver.until("the files are saved", () -> d.words().contains("Channels exported"));
         try (var files = Files.walk(channels)) {
             assertThat(files.filter(Files::isRegularFile).map(f -> f.getFileName().toString()))
                     .containsExactlyInAnyOrder(
@@ -143,13 +144,15 @@ class AroundThePictureTest extends InAWindow {
                         .mapToObj(n -> Material.still(folder, "shot" + n + "-x.png", n / 50.0))
                         .toList();
         Driver.run(() -> d.window.take(many));
-        Driver.until("they are in", () -> d.window.session().project().sources().size() == 41);
+        Driver.until(
+                "the files are imported",
+                () -> d.window.session().project().sources().size() == 41);
         d.settle();
         assertThat(Driver.on(() -> d.find("#source-a").getLayoutBounds().getHeight()))
                 .isLessThan(40);
         assertThat(Driver.on(() -> d.window.hasPicture())).isTrue();
         assertThat(Driver.on(() -> d.find("#import-footage").getLayoutBounds().getHeight()))
-                .as("footage is there too")
+                .as("the footage is listed too")
                 .isGreaterThan(20);
         assertThat(Driver.on(() -> shelf().getHeight())).isGreaterThan(100);
         javafx.geometry.Bounds looks =

@@ -27,7 +27,7 @@ class ArrangementTest extends InAWindow {
         assertDeskHasRoom();
         resize(1000, 700, 1.25);
         assertDeskHasRoom();
-        Driver.until("there is a picture still", () -> pane().zoom() * 1280 > 340);
+        Driver.until("the picture is still shown", () -> pane().zoom() * 1280 > 340);
         Driver.run(() -> d.window.view().scopes.set(true));
         d.settle();
         assertDeskHasRoom();
@@ -66,7 +66,7 @@ class ArrangementTest extends InAWindow {
         Driver.run(() -> d.window.session().editLook("Tube", l -> BuiltInLooks.named("crt")));
         d.settle();
         Driver.pulses(4);
-        Driver.until("columns take room", () -> desk.getDividerPositions()[0] > before + 0.02);
+        Driver.until("columns take space", () -> desk.getDividerPositions()[0] > before + 0.02);
         Driver.run(() -> d.window.session().undo());
         d.settle();
         Driver.pulses(4);

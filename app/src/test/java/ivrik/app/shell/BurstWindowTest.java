@@ -121,7 +121,7 @@ class BurstWindowTest {
         assertThat(burst().envelope().after()).isEqualTo(8);
         d.key(KeyCode.COMMA);
         assertThat(burst().envelope().before()).isEqualTo(7);
-        assertThat(peakEnvelope().out()).as("still in the mirror").isEmpty();
+        assertThat(peakEnvelope().out()).as("still symmetric").isEmpty();
         for (int i = 0; i < 9; i++) {
             d.key(KeyCode.COMMA);
         }

@@ -22,7 +22,7 @@ import java.util.Optional;
 class ClipsWindowTest extends OneFrame {
     private void make() {
         Driver.run(() -> d.window.actions().clips().ask());
-        Driver.until("it is told", () -> d.look("#choice-0") != null);
+        Driver.until("the message appears", () -> d.look("#choice-0") != null);
     }
 
     private static Frame read(Path file) {
@@ -68,9 +68,10 @@ class ClipsWindowTest extends OneFrame {
         d.files.footage = List.of(tram);
         d.files.project = folder.resolve("{name}-grain.mkv");
         Driver.run(() -> d.window.actions().clips().ask());
-        Driver.until("it is under way", () -> d.text("#progress-text").startsWith("Clip 1 of 1"));
+        Driver.until("the export runs", () -> d.text("#progress-text").startsWith("Clip 1 of 1"));
         d.key(KeyCode.ESCAPE);
-        Driver.until("it says so", () -> d.window.view().notice.get().startsWith("Stopped"));
+        Driver.until(
+                "the message appears", () -> d.window.view().notice.get().startsWith("Stopped"));
         assertThat(d.window.sheets().isShowing()).isFalse();
         assertThat(folder.resolve("tram-grain.mkv")).doesNotExist();
     }
@@ -80,7 +81,8 @@ class ClipsWindowTest extends OneFrame {
     void soundIsSavedWithoutPicture() throws IOException {
         d.importFile(
                 Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
-        Driver.until("it is in", () -> d.window.session().project().sources().size() == 2);
+        Driver.until(
+                "the file is imported", () -> d.window.session().project().sources().size() == 2);
         Driver.run(
                 () ->
                         d.window
@@ -92,7 +94,7 @@ class ClipsWindowTest extends OneFrame {
                                                         Optional.of(new FrameRange(100, 102)))));
         d.files.project = folder.resolve("bell");
         Driver.run(() -> d.window.actions().sound().save());
-        Driver.until("it is told", () -> d.look("#choice-0") != null);
+        Driver.until("the message appears", () -> d.look("#choice-0") != null);
         assertThat(d.words()).contains("Sound exported");
         assertThat(Files.size(folder.resolve("bell.wav"))).isEqualTo(44 + 6000 * 6);
     }

@@ -34,7 +34,7 @@ class ColourCastWindowTest extends OneFrame {
         add(new CastCorrection());
         assertThat(columns()).endsWith("cast-correction");
         assertThat(of("amount")).isEqualTo(100);
-        assertThat(of("midtones-red")).as("red was lifted").isLessThan(-3);
+        assertThat(of("midtones-red")).as("red was raised").isLessThan(-3);
         assertThat(of("midtones-blue")).as("blue was lowered").isGreaterThan(3);
         assertThat(d.text("#colour-cast-text")).startsWith("Measurement is up to date");
         assertThat(d.words()).contains("treated", "shadows", "midtones", "highlights");
@@ -47,7 +47,7 @@ class ColourCastWindowTest extends OneFrame {
         d.settle();
         assertThat(d.text("#colour-cast-text")).startsWith("Measurement is up to date");
         assertThat(of("midtones-blue")).isLessThan(before);
-        assertThat(columns()).as("no second one").containsOnlyOnce("cast-correction");
+        assertThat(columns()).as("no second file").containsOnlyOnce("cast-correction");
 
         Driver.run(() -> d.window.session().undo());
         d.settle();

@@ -122,7 +122,7 @@ final class Driver extends OnInterface implements AutoCloseable {
     /** Waits for a node that is being built. Call off the interface thread. */
     Node find(String selector) {
         if (!Platform.isFxApplicationThread()) {
-            until("its controls are made", () -> !window.unsettled().contains("the controls"));
+            until("its controls are built", () -> !window.unsettled().contains("the controls"));
         }
         Node node = on(() -> stage.getScene().getRoot().lookup(selector));
         if (node == null) {
@@ -169,7 +169,7 @@ final class Driver extends OnInterface implements AutoCloseable {
     /** Imports files and waits for the picture. */
     void importFile(Path... files) {
         run(() -> window.take(List.of(files)));
-        until("it is there", () -> on(window::hasPicture));
+        until("the item appears", () -> on(window::hasPicture));
         settle();
     }
 

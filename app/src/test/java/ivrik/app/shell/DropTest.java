@@ -77,7 +77,7 @@ class DropTest {
     void aDroppedClipIsImportedAndNudgedByOneKey() throws IOException {
         Path tram = Files.copy(DEMO.resolve("media/tram.webm"), folder.resolve("tram.webm"));
         assertThat(drop(List.of(tram.toFile()))).isTrue();
-        Driver.until("it is in", () -> !d.window.session().project().isEmpty());
+        Driver.until("the file is imported", () -> !d.window.session().project().isEmpty());
         d.settle();
         d.key(javafx.scene.input.KeyCode.RIGHT);
         assertThat(d.channels().getFirst().value("x").rest()).isEqualTo(1);
@@ -87,7 +87,8 @@ class DropTest {
     void aDroppedProjectIsOpened() {
         assertThat(drop(List.of(DEMO.resolve("lantern-week.ivrik").toFile()))).isTrue();
         Driver.until(
-                "it is open", () -> d.window.session().project().name().equals("Lantern Week"));
+                "the sheet is open",
+                () -> d.window.session().project().name().equals("Lantern Week"));
     }
 
     @Test
@@ -140,7 +141,8 @@ class DropTest {
             Driver.sleep(20);
         }
         Platform.runLater(() -> robot.mouseRelease(MouseButton.PRIMARY));
-        Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
+        Driver.until(
+                "the file is imported", () -> !d.window.session().project().layers().isEmpty());
         Driver.run(other::close);
         assertThat(d.window.session().project().sources().getFirst().path())
                 .isEqualTo(file.toString());

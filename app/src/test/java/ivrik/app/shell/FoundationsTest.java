@@ -158,7 +158,7 @@ class FoundationsTest extends InAWindow {
         importFile(folder.resolve("shot-%04d.png"));
         String id = "source-" + d.window.session().project().sources().getFirst().id();
         d.fromMenu(id, "Footage settings...");
-        Driver.until("the sheet is there", () -> d.look("#source-done") != null);
+        Driver.until("the sheet is open", () -> d.look("#source-done") != null);
         assertThat(d.words()).anyMatch(w -> w.contains("96x64") && w.contains("8 bit"));
         Driver.run(
                 () -> {
@@ -192,7 +192,7 @@ class FoundationsTest extends InAWindow {
         importFile(picture("lantern.png", 0.5));
         Size small = Driver.on(() -> d.window.session().project().sequence().size());
         resize(new Size(16384, 16384));
-        Driver.until("it is said", () -> explanation().contains("need "));
+        Driver.until("the message appears", () -> explanation().contains("need "));
         assertThat(explanation()).contains("16384x16384").contains("IVRIK_MEMORY");
         resize(small);
         d.settle();

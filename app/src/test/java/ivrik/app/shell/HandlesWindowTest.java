@@ -117,7 +117,10 @@ class HandlesWindowTest extends OneFrame {
         for (int channel = 0; channel < 3; channel++) {
             assertThat(settings(1, channel).value("angle").rest()).isBetween(45.0, 90.0);
         }
-        assertThat(settings(1, 1).value("length").rest()).as("its own").isNotZero().isLessThan(41);
+        assertThat(settings(1, 1).value("length").rest())
+                .as("its own value")
+                .isNotZero()
+                .isLessThan(41);
         d.settle();
         assertThat(d.text("#register")).startsWith("differs by up to");
         d.key(KeyCode.CONTROL, KeyCode.Z);
@@ -130,7 +133,7 @@ class HandlesWindowTest extends OneFrame {
         double before = settings(1, 0).value("length").rest();
         d.drag(d.find("#spectrum-strip"), 0.6, 0.5, 40, 0);
         assertThat(settings(1, 1).value("length").rest()).isGreaterThan(12).isNotEqualTo(before);
-        assertThat(settings(1, 0).value("length").rest()).as("red is left").isEqualTo(before);
+        assertThat(settings(1, 0).value("length").rest()).as("red remains").isEqualTo(before);
         assertThat(d.words()).contains("editing Green, Dispersion");
     }
 

@@ -60,7 +60,7 @@ class HandlingTest {
         for (Path file : files) {
             Driver.run(() -> d.window.take(List.of(file)));
             int wanted = ++before;
-            Driver.until("it is in", () -> project().sources().size() == wanted);
+            Driver.until("the file is imported", () -> project().sources().size() == wanted);
         }
         d.settle();
     }
@@ -101,7 +101,7 @@ class HandlingTest {
         d.key(KeyCode.CONTROL, KeyCode.N);
         d.files.project = folder.resolve("kept.ivrik");
         d.click("#choice-0");
-        Driver.until("it is new", () -> project().isEmpty());
+        Driver.until("the look is new", () -> project().isEmpty());
         assertThat(folder.resolve("kept.ivrik")).exists();
         assertThat(d.words())
                 .contains("Drop a clip here")
@@ -119,12 +119,12 @@ class HandlingTest {
                 () -> d.words().stream().anyMatch(w -> w.contains("changed on disk")));
         d.settle();
         Files.delete(file);
-        Driver.until("it is missed", () -> d.words().contains("missing: relink"));
+        Driver.until("the missing file is noticed", () -> d.words().contains("missing: relink"));
         d.files.source = still("b.png", 0.5f);
         d.settle();
         Driver.pulses(10);
         d.click("#source-a");
-        Driver.until("it is found", () -> !d.words().contains("missing: relink"));
+        Driver.until("the item is found", () -> !d.words().contains("missing: relink"));
         assertThat(Driver.on(() -> project().sources().getFirst().path())).endsWith("b.png");
     }
 
@@ -221,8 +221,8 @@ class HandlingTest {
         d.key(KeyCode.HOME);
         assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(10);
         d.key(KeyCode.SPACE);
-        Driver.until("it has begun", () -> d.window.view().frame.get() > 10);
-        Driver.until("it has stopped", () -> !d.window.view().playing.get());
+        Driver.until("the work has started", () -> d.window.view().frame.get() > 10);
+        Driver.until("playback has stopped", () -> !d.window.view().playing.get());
         assertThat(Driver.on(() -> d.window.view().frame.get())).isEqualTo(16);
         d.key(KeyCode.BACK_SLASH);
         assertThat(Driver.on(() -> project().playRange())).isEmpty();
@@ -242,7 +242,7 @@ class HandlingTest {
         Driver.run(() -> ((TextField) d.look("#export-target")).setText(out.toString()));
         d.click("#export-start");
         Driver.until(
-                "it is under way", () -> d.words().stream().anyMatch(w -> w.contains(" left")));
+                "the export runs", () -> d.words().stream().anyMatch(w -> w.contains(" left")));
         d.click("#export-cancel");
         Driver.until(
                 "it has ended",
@@ -269,7 +269,7 @@ class HandlingTest {
         Driver.run(() -> ((TextField) d.look("#export-target")).setText(target));
         d.click("#export-start");
         Driver.until(
-                "it is under way", () -> d.words().stream().anyMatch(w -> w.contains(" left")));
+                "the export runs", () -> d.words().stream().anyMatch(w -> w.contains(" left")));
         d.click("#export-cancel");
         Driver.until(
                 "it has ended",

@@ -18,7 +18,7 @@ class IdleTest {
         now.addAndGet(1);
         assertThat(idle.begins()).isTrue();
         now.addAndGet(500);
-        assertThat(idle.begins()).as("it has begun before").isFalse();
+        assertThat(idle.begins()).as("the work started before").isFalse();
         idle.wanted();
         assertThat(idle.begins()).isFalse();
         now.addAndGet(60);

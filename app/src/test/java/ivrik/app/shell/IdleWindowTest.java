@@ -48,7 +48,7 @@ class IdleWindowTest extends InAWindow {
     /** Waits for a number of further checks. */
     private void looks(int times) {
         long before = looks();
-        Driver.until("it looks", () -> looks() >= before + times);
+        Driver.until("the check runs", () -> looks() >= before + times);
     }
 
     private long looks() {

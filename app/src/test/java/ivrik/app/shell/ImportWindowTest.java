@@ -30,12 +30,12 @@ class ImportWindowTest extends InAWindow {
         still("pic1.png", 0.1f);
         Path second = still("pic2.png", 0.2f);
         Driver.run(() -> d.window.take(List.of(second)));
-        Driver.until("it asks", () -> d.look("#choice-1") != null);
+        Driver.until("the question appears", () -> d.look("#choice-1") != null);
         assertThat(d.find("#first-still")).isNotNull();
         assertThat(d.find("#last-still")).isNotNull();
         assertThat(((Button) d.find("#choice-0")).isDefaultButton()).isTrue();
         d.click("#choice-0");
-        Driver.until("it is in", () -> !project().sources().isEmpty());
+        Driver.until("the file is imported", () -> !project().sources().isEmpty());
         Source source = Driver.on(() -> project().sources().getFirst());
         assertThat(source.kind()).isEqualTo(Source.Kind.STILL);
         assertThat(source.path()).isEqualTo(second.toString());
@@ -47,10 +47,10 @@ class ImportWindowTest extends InAWindow {
             still("walk-000" + n + ".png", n / 10f);
         }
         Driver.run(() -> d.window.take(List.of(folder.resolve("walk-0003.png"))));
-        Driver.until("it asks", () -> d.look("#choice-0") != null);
+        Driver.until("the question appears", () -> d.look("#choice-0") != null);
         assertThat(d.words()).anyMatch(w -> w.contains("walk-0003.png belongs to 5"));
         d.click("#choice-1");
-        Driver.until("it is in", () -> !project().sources().isEmpty());
+        Driver.until("the file is imported", () -> !project().sources().isEmpty());
         Source source = Driver.on(() -> project().sources().getFirst());
         assertThat(source.kind()).isEqualTo(Source.Kind.SEQUENCE);
         assertThat(source.frames()).isEqualTo(5);
@@ -64,7 +64,7 @@ class ImportWindowTest extends InAWindow {
         Path clip = Files.copy(tram, folder.resolve("clip1.webm"));
         Files.copy(tram, folder.resolve("clip2.webm"));
         Driver.run(() -> d.window.take(List.of(clip)));
-        Driver.until("it is in", () -> !project().sources().isEmpty());
+        Driver.until("the file is imported", () -> !project().sources().isEmpty());
         assertThat(Driver.on(() -> project().sources().getFirst().kind()))
                 .isEqualTo(Source.Kind.MOVIE);
         assertThat(Driver.on(() -> project().sources().getFirst().path()))
@@ -78,8 +78,8 @@ class ImportWindowTest extends InAWindow {
             chosen.add(still("pic" + n + ".png", n / 10f));
         }
         Driver.run(() -> d.window.take(chosen));
-        Driver.until("they are in", () -> project().sources().size() == 5);
-        assertThat(d.look("#choice-0")).as("nothing is asked").isNull();
+        Driver.until("the files are imported", () -> project().sources().size() == 5);
+        assertThat(d.look("#choice-0")).as("no question appears").isNull();
         assertThat(project().sources())
                 .extracting(Source::path)
                 .containsExactlyElementsOf(chosen.stream().map(Path::toString).toList());

@@ -55,7 +55,9 @@ class JobsTest extends InAWindow {
         actions++;
         int before = Driver.on(() -> project().sources().size());
         Driver.run(() -> d.window.take(List.of(files)));
-        Driver.until("they are in", () -> project().sources().size() == before + files.length);
+        Driver.until(
+                "the files are imported",
+                () -> project().sources().size() == before + files.length);
         d.settle();
     }
 
@@ -135,7 +137,7 @@ class JobsTest extends InAWindow {
     private void export() {
         key(KeyCode.CONTROL, KeyCode.E);
         key(KeyCode.ENTER);
-        Driver.until("it is exported", () -> d.text("#export-text").startsWith("Exported"));
+        Driver.until("the file is exported", () -> d.text("#export-text").startsWith("Exported"));
         try (var files = Files.list(folder)) {
             assertThat(files.map(Path::toString).filter(f -> f.contains("untitled"))).isNotEmpty();
         } catch (IOException e) {
@@ -312,10 +314,10 @@ class JobsTest extends InAWindow {
         key(KeyCode.ENTER);
         type("shake it");
         key(KeyCode.ENTER);
-        Driver.until("it is kept", () -> d.look("#look-shake-it") != null);
+        Driver.until("the state is kept", () -> d.look("#look-shake-it") != null);
         key(KeyCode.CONTROL, KeyCode.N);
         click("#choice-1"); // discard
-        Driver.until("it is empty", () -> project().layers().isEmpty());
+        Driver.until("the list is empty", () -> project().layers().isEmpty());
         drop(bright("two"));
         look("shake-it");
         export();
@@ -328,7 +330,7 @@ class JobsTest extends InAWindow {
         assertThat(x(55, 2)).isEqualTo(x(5, 2));
         assertThat(most(0)).isBetween(most / 4, most * 1.1);
         assertThat(most(2)).isBetween(most / 4, most * 1.1).isNotEqualTo(most(0));
-        assertThat(most(1)).as("green is still").isZero();
+        assertThat(most(1)).as("green is fixed").isZero();
         assertThat(darkest(28, 29, 30, 31, 32)).as("no edge shows").isGreaterThan(0.4f);
         done("shake", 20);
     }

@@ -141,7 +141,7 @@ class KeyframeWindowTest {
         assertThat(frames(0)).containsExactly(10L, 28L, 48L);
         assertThat(frames(2)).containsExactly(10L, 28L, 48L);
         d.key(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(frames(2)).as("one step").containsExactly(10L, 20L, 40L);
+        assertThat(frames(2)).as("one undo step").containsExactly(10L, 20L, 40L);
     }
 
     @Test
@@ -157,7 +157,9 @@ class KeyframeWindowTest {
         d.number("#keyframe-frame", "25");
         assertThat(frames(0)).containsExactly(10L, 25L, 40L);
         d.number("#keyframe-frame", "40");
-        assertThat(frames(0)).as("it stops before another keyframe").containsExactly(10L, 25L, 40L);
+        assertThat(frames(0))
+                .as("the drag stops before another keyframe")
+                .containsExactly(10L, 25L, 40L);
         d.choose("#keyframe-ease", "ease");
         d.number("#keyframe-handle-0", "0.8");
         d.number("#keyframe-handle-3", "1.5");
@@ -189,7 +191,7 @@ class KeyframeWindowTest {
         int[] plot = belowTheRuler();
         assertThat(plot).isNotEqualTo(rows);
         assertThat(d.find("#graph-tall"))
-                .as("its button says so")
+                .as("its button shows the state")
                 .isInstanceOfSatisfying(
                         ToggleButton.class, b -> assertThat(b.isSelected()).isTrue());
         d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.UP);

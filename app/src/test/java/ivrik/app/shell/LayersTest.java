@@ -65,7 +65,7 @@ class LayersTest {
         StillWriter.write(Frame.opaque(p, p, p), file, Depth.INT8, Workers.shared());
         int before = Driver.on(() -> project().sources().size());
         Driver.run(() -> d.window.take(List.of(file)));
-        Driver.until("it is in", () -> project().sources().size() > before);
+        Driver.until("the file is imported", () -> project().sources().size() > before);
         d.settle();
     }
 
@@ -151,7 +151,7 @@ class LayersTest {
         assertThat(layer(1).look().steps().getFirst().channels().getFirst().value("x").rest())
                 .isEqualTo(1);
         assertThat(layer(0).look().steps().getFirst().channels().getFirst().value("x").rest())
-                .as("the picture beneath is left alone")
+                .as("the picture below is unchanged")
                 .isZero();
     }
 
@@ -199,7 +199,7 @@ class LayersTest {
         d.key(KeyCode.Z);
         d.key(KeyCode.RIGHT);
         assertThat(layer(0).look().steps().getFirst().channels().getFirst().value("x").rest())
-                .as("the layer beneath is not treated")
+                .as("the layer below is untreated")
                 .isZero();
     }
 
@@ -260,9 +260,12 @@ class LayersTest {
     void overscanFollowsTheMovesAndNamesTheFrame() {
         d.click("#head-rejoin");
         Driver.until(
-                "it is measured", () -> d.text("#overscan-text").equals("No uncovered edges."));
+                "the measurement is done",
+                () -> d.text("#overscan-text").equals("No uncovered edges."));
         d.key(KeyCode.SHIFT, KeyCode.RIGHT);
-        Driver.until("it is measured", () -> d.text("#overscan-text").contains("most at frame 0"));
+        Driver.until(
+                "the measurement is done",
+                () -> d.text("#overscan-text").contains("most at frame 0"));
         assertThat(d.text("#overscan-text")).contains("edges show");
         fire("#overscan", "automatic");
         assertThat(d.text("#overscan-text")).doesNotContain("edges show");

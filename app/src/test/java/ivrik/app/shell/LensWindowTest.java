@@ -60,7 +60,8 @@ class LensWindowTest extends InAWindow {
 
     private void measure() {
         Driver.run(() -> d.window.sheetActions().lens());
-        Driver.until("it is measured", () -> !d.text("#lens-text").startsWith("Measuring"));
+        Driver.until(
+                "the measurement is done", () -> !d.text("#lens-text").startsWith("Measuring"));
     }
 
     private Layer layer(Predicate<Layer> which) {

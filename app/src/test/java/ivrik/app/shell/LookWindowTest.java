@@ -81,7 +81,7 @@ class LookWindowTest {
         assertThat(headings).contains("Film and print", "Tape and CRT");
         d.type("phosphor");
         assertThat(tiles()).containsExactly("tile-crt");
-        Driver.until("the small picture is there", () -> picture("crt") != null);
+        Driver.until("the thumbnail is rendered", () -> picture("crt") != null);
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.ENTER);
         assertThat(look().name()).isEqualTo("crt");
@@ -115,19 +115,19 @@ class LookWindowTest {
         d.key(KeyCode.SHIFT, KeyCode.INSERT);
         d.type("broken digital");
         assertThat(tiles()).containsExactly("tile-block-glitch", "tile-digital-breakup");
-        Driver.until("the small picture is there", () -> picture("digital-breakup") != null);
+        Driver.until("the thumbnail is rendered", () -> picture("digital-breakup") != null);
         Image still = picture("digital-breakup");
         d.key(KeyCode.RIGHT);
-        Driver.until("it moves", () -> picture("digital-breakup") != still);
+        Driver.until("the handle moves", () -> picture("digital-breakup") != still);
         Image one = picture("digital-breakup");
-        Driver.until("it moves on", () -> picture("digital-breakup") != one);
+        Driver.until("the value moves on", () -> picture("digital-breakup") != one);
         d.key(KeyCode.LEFT);
         assertThat(picture("digital-breakup")).isSameAs(still);
     }
 
     @Test
     void theTrayPreviewsEachLookOnTheFootage() {
-        Driver.until("they are made", () -> trayPicture("channel-trails") != null);
+        Driver.until("the pictures are rendered", () -> trayPicture("channel-trails") != null);
         assertThat(trayPicture("crt").getPixelReader().getArgb(3, 3))
                 .isNotEqualTo(trayPicture("neutral").getPixelReader().getArgb(3, 3));
     }

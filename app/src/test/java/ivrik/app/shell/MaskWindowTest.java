@@ -56,10 +56,10 @@ class MaskWindowTest extends OneFrame {
         selectNothing();
         Driver.run(() -> d.window.view().paneA.set(Show.MASK_ONLY));
         d.settle();
-        assertThat(tones()).as("the mask is empty: all is one grey").hasSize(1);
+        assertThat(tones()).as("the mask is empty: the picture is one grey").hasSize(1);
         Driver.run(() -> d.window.view().paneA.set(Show.MASK_OVERLAY));
         d.settle();
-        assertThat(tones()).as("the picture lies under it").hasSizeGreaterThan(40);
+        assertThat(tones()).as("the picture is below").hasSizeGreaterThan(40);
     }
 
     /** The grey levels in the middle of the picture; fails if the picture has a hue. */

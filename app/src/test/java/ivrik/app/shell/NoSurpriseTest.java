@@ -54,7 +54,7 @@ class NoSurpriseTest extends InAWindow {
         d.importFile(still("a.png", 0.3f));
         lay("videotape");
         lay("film-print");
-        assertThat(looks()).as("nothing was done to the first").containsExactly("film-print");
+        assertThat(looks()).as("the first is unchanged").containsExactly("film-print");
         Driver.run(() -> d.window.session().undo());
         Driver.run(() -> d.window.session().undo());
         d.key(KeyCode.RIGHT);
@@ -213,7 +213,7 @@ class NoSurpriseTest extends InAWindow {
         Label register = (Label) d.find("#register");
         assertThat(d.window.view().behind.get()).isFalse();
         Driver.run(() -> d.window.session().editLook("Slow", l -> BuiltInLooks.named("crt")));
-        Driver.until("it says so", () -> d.window.view().behind.get());
+        Driver.until("the message appears", () -> d.window.view().behind.get());
         assertThat(d.words()).contains("rendering");
         assertThat(register.getStyleClass()).contains("stale");
         d.settle();
@@ -226,7 +226,7 @@ class NoSurpriseTest extends InAWindow {
         d.importFile(still("a.png", 0.3f));
         d.files.project = folder.resolve("kept.ivrik");
         d.key(KeyCode.CONTROL, KeyCode.S);
-        Driver.until("it is saved", () -> d.window.session().isSaved());
+        Driver.until("the project is saved", () -> d.window.session().isSaved());
         Driver.run(() -> d.window.export());
         Driver.run(() -> target().setText(folder.resolve("job1.png").toString()));
         assertThat(format()).isEqualTo(ExportFormats.PNG);
@@ -235,7 +235,7 @@ class NoSurpriseTest extends InAWindow {
         assertThat(d.text("#export-target")).endsWith("job1.mkv");
         Driver.run(() -> ((TextField) d.find("#export-to")).setText("2"));
         d.click("#export-start");
-        Driver.until("it is done", () -> d.text("#export-text").startsWith("Exported"));
+        Driver.until("the work is done", () -> d.text("#export-text").startsWith("Exported"));
         d.key(KeyCode.ESCAPE);
         Driver.run(() -> d.window.export());
         assertThat(format()).isEqualTo(ExportFormats.FFV1);
@@ -247,7 +247,7 @@ class NoSurpriseTest extends InAWindow {
         d.close();
         d = new Driver(folder.resolve("data"));
         Driver.run(() -> d.window.open(folder.resolve("kept.ivrik")));
-        Driver.until("it is open", () -> !project().layers().isEmpty());
+        Driver.until("the sheet is open", () -> !project().layers().isEmpty());
         d.settle();
         Driver.run(() -> d.window.export());
         assertThat(format()).as("at the next start").isEqualTo(ExportFormats.FFV1);
@@ -289,7 +289,7 @@ class NoSurpriseTest extends InAWindow {
         d.key(KeyCode.P);
         assertThat(keyframes()).containsExactly(1, 0, 1);
         Driver.run(() -> d.window.session().undo());
-        assertThat(keyframes()).as("one step").containsExactly(2, 0, 2);
+        assertThat(keyframes()).as("one undo step").containsExactly(2, 0, 2);
     }
 
     private List<Integer> keyframes() {
@@ -337,7 +337,7 @@ class NoSurpriseTest extends InAWindow {
         d.click(d.find("#red-x"), 0.5, 0.5, 2, MouseButton.PRIMARY);
         d.key(KeyCode.BACK_SPACE);
         d.key(KeyCode.ENTER);
-        assertThat(x(0)).as("nothing is the default").isZero();
+        assertThat(x(0)).as("no default button").isZero();
         Driver.run(() -> d.find("#red-x").requestFocus());
         d.key(KeyCode.ENTER);
         d.type("7");

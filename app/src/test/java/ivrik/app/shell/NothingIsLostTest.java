@@ -105,10 +105,10 @@ class NothingIsLostTest {
             open(d, project);
             assertThat(red(d)).isZero();
             d.click("#take-0");
-            Driver.until("it is back", () -> red(d) == 2);
+            Driver.until("the state is restored", () -> red(d) == 2);
             assertThat(red(project)).isZero();
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is saved", () -> d.window.session().isSaved());
+            Driver.until("the project is saved", () -> d.window.session().isSaved());
             assertThat(red(project)).isEqualTo(2);
         }
         assertThat(RecoverableWork.of(project)).isEmpty();
@@ -123,30 +123,34 @@ class NothingIsLostTest {
         }
         try (Driver d = window()) {
             firstStart(d);
-            Driver.until("it is offered", () -> says(d, "Recovered work"));
+            Driver.until("the offer appears", () -> says(d, "Recovered work"));
             d.key(KeyCode.ESCAPE);
             d.key(KeyCode.CONTROL, KeyCode.N);
             Driver.run(() -> d.window.take(List.of(picture)));
-            Driver.until("another is in", () -> !d.window.session().project().layers().isEmpty());
+            Driver.until(
+                    "another file is imported",
+                    () -> !d.window.session().project().layers().isEmpty());
             d.key(KeyCode.LEFT);
-            Driver.until("that is kept too", () -> says(d, "unsaved changes (backed up)"));
+            Driver.until(
+                    "the second state is kept too", () -> says(d, "unsaved changes (backed up)"));
         }
         assertThat(RecoverableWork.unnamed(data))
                 .singleElement()
                 .satisfies(lost -> assertThat(OtherWindow.red(lost.read().project())).isEqualTo(3));
         try (Driver d = window()) {
             Driver.run(() -> d.window.startWith(List.of(picture)));
-            Driver.until("it is mentioned", () -> says(d, "Recovered work..."));
+            Driver.until("the message mentions the file", () -> says(d, "Recovered work..."));
             Driver.run(() -> d.window.projects().showRecoveredWork());
-            Driver.until("it is listed", () -> d.look("#take-0") != null);
+            Driver.until("the list has the item", () -> d.look("#take-0") != null);
             Driver.pulses(2);
             d.key(KeyCode.ENTER); // the default button keeps the work
-            Driver.until("it is asked", () -> says(d, "Save"));
-            Driver.until("the picture stands", () -> d.look("#choice-1") != null);
+            Driver.until("the question appears", () -> says(d, "Save"));
+            Driver.until("the picture is shown", () -> d.look("#choice-1") != null);
             d.click("#choice-1");
-            Driver.until("it is back", () -> red(d) == 3);
+            Driver.until("the state is restored", () -> red(d) == 3);
             assertThat(Driver.on(() -> d.window.session().isSaved())).isFalse();
-            Driver.until("it is ours now", () -> says(d, "unsaved changes (backed up)"));
+            Driver.until(
+                    "this window owns the project", () -> says(d, "unsaved changes (backed up)"));
         }
     }
 
@@ -159,12 +163,12 @@ class NothingIsLostTest {
         }
         try (Driver d = window()) {
             firstStart(d);
-            Driver.until("it is offered", () -> d.look("#discard-0") != null);
+            Driver.until("the offer appears", () -> d.look("#discard-0") != null);
             d.click("#discard-0");
             assertThat(RecoverableWork.unnamed(data)).hasSize(1);
             assertThat(d.text("#discard-0")).contains("Discard lantern");
             d.click("#discard-0");
-            Driver.until("it is gone", () -> RecoverableWork.unnamed(data).isEmpty());
+            Driver.until("the item is gone", () -> RecoverableWork.unnamed(data).isEmpty());
             assertThat(Driver.on(() -> d.window.sheets().isShowing())).isFalse();
         }
     }
@@ -176,7 +180,7 @@ class NothingIsLostTest {
             Driver.sleep(1500);
             try (Driver d = window()) {
                 firstStart(d);
-                Driver.until("the disk was looked at", d.window::isSettled);
+                Driver.until("the disk was checked", d.window::isSettled);
                 assertThat(says(d, "Recovered work")).isFalse();
                 d.key(KeyCode.CONTROL, KeyCode.N);
             }
@@ -190,11 +194,11 @@ class NothingIsLostTest {
         try (OtherWindow other = new OtherWindow(data, project, 0, 10)) {
             try (Driver d = window()) {
                 Driver.run(() -> d.window.open(project));
-                Driver.until("it is said", () -> says(d, "is already open"));
+                Driver.until("the message appears", () -> says(d, "is already open"));
                 assertThat(says(d, System.getProperty("user.name") + " in another window"))
                         .isTrue();
                 d.click("#choice-0");
-                Driver.until("it is shown", () -> says(d, "read-only"));
+                Driver.until("the item is shown", () -> says(d, "read-only"));
                 d.settle();
                 d.key(KeyCode.RIGHT);
                 d.files.project = project;
@@ -210,9 +214,9 @@ class NothingIsLostTest {
             }
             try (Driver d = window()) {
                 Driver.run(() -> d.window.open(project));
-                Driver.until("it is said again", () -> d.look("#choice-1") != null);
+                Driver.until("the message appears again", () -> d.look("#choice-1") != null);
                 d.click("#choice-1");
-                Driver.until("a copy is there", () -> says(d, "unsaved changes"));
+                Driver.until("the copy appears", () -> says(d, "unsaved changes"));
                 d.settle();
                 assertThat(Driver.on(() -> d.window.session().project().layers())).hasSize(1);
             }
@@ -236,16 +240,16 @@ class NothingIsLostTest {
             String theirs = Files.readString(project).replace("\"lantern\"", "\"paper lantern\"");
             Files.writeString(project, theirs);
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is asked", () -> says(d, "was changed by another program"));
+            Driver.until("the question appears", () -> says(d, "was changed by another program"));
             assertThat(project).hasContent(theirs);
             d.click("#choice-1");
             assertThat(d.words()).anyMatch(w -> w.contains("in the file") && w.contains("lantern"));
             d.key(KeyCode.ESCAPE);
             assertThat(project).hasContent(theirs);
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is asked again", () -> d.look("#choice-2") != null);
+            Driver.until("the question appears again", () -> d.look("#choice-2") != null);
             d.click("#choice-2");
-            Driver.until("it is saved", () -> d.window.session().isSaved());
+            Driver.until("the project is saved", () -> d.window.session().isSaved());
             assertThat(red(project)).isEqualTo(1);
         }
     }
@@ -257,10 +261,10 @@ class NothingIsLostTest {
             d.key(KeyCode.RIGHT);
             Files.move(project, folder.resolve("renamed.ivrik"));
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is asked", () -> says(d, "no longer exists"));
+            Driver.until("the question appears", () -> says(d, "no longer exists"));
             assertThat(project).doesNotExist();
             d.click("#choice-1");
-            Driver.until("it is saved", () -> d.window.session().isSaved());
+            Driver.until("the project is saved", () -> d.window.session().isSaved());
             assertThat(red(project)).isEqualTo(1);
             assertThat(red(folder.resolve("renamed.ivrik"))).isZero();
         }
@@ -271,7 +275,7 @@ class NothingIsLostTest {
         try (Driver d = window()) {
             open(d, project);
             d.key(KeyCode.RIGHT);
-            Driver.until("it is kept", () -> says(d, "unsaved changes (backed up)"));
+            Driver.until("the state is kept", () -> says(d, "unsaved changes (backed up)"));
             d.key(KeyCode.CONTROL, KeyCode.Z);
             assertThat(says(d, "saved")).isTrue();
             d.key(KeyCode.CONTROL, KeyCode.Q);
@@ -286,16 +290,17 @@ class NothingIsLostTest {
         Path saved = Files.createDirectories(folder.resolve("deep/er")).resolve("new.ivrik");
         try (Driver d = window()) {
             Driver.run(() -> d.window.take(List.of(picture)));
-            Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
+            Driver.until(
+                    "the file is imported", () -> !d.window.session().project().layers().isEmpty());
             d.key(KeyCode.RIGHT);
             d.files.project = saved;
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is saved", () -> d.window.session().isSaved());
+            Driver.until("the project is saved", () -> d.window.session().isSaved());
             d.key(KeyCode.CONTROL, KeyCode.Z);
             d.settle();
             assertThat(says(d, "missing")).isFalse();
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is saved again", () -> d.window.session().isSaved());
+            Driver.until("the project is saved again", () -> d.window.session().isSaved());
             assertThat(saved).content().contains("\"../../lantern.png\"");
         }
     }
@@ -316,11 +321,11 @@ class NothingIsLostTest {
             Driver.run(() -> ((TextField) d.look("#export-to")).setText("1"));
             Driver.run(() -> ((TextField) d.look("#export-target")).setText(taken.toString()));
             d.click("#export-start");
-            Driver.until("it is asked", () -> says(d, "already exists"));
+            Driver.until("the question appears", () -> says(d, "already exists"));
             assertThat(taken).hasContent("of yesterday");
             assertThat(d.text("#export-start")).isEqualTo("Replace");
             d.click("#export-start");
-            Driver.until("it is done", () -> says(d, "Exported: "));
+            Driver.until("the work is done", () -> says(d, "Exported: "));
             assertThat(Files.size(taken)).isGreaterThan(100);
             d.key(KeyCode.CONTROL, KeyCode.Z);
             assertThat(red(d)).as("keys have no effect behind a sheet").isEqualTo(1);
@@ -338,7 +343,7 @@ class NothingIsLostTest {
             Driver.run(() -> ((TextField) d.look("#export-target")).setText(picture.toString()));
             byte[] before = Files.readAllBytes(picture);
             d.click("#export-start");
-            Driver.until("it is refused", () -> says(d, "is a source of this export"));
+            Driver.until("the input is refused", () -> says(d, "is a source of this export"));
             assertThat(picture).hasBinaryContent(before);
             d.key(KeyCode.ESCAPE);
         }

@@ -46,7 +46,8 @@ abstract class OneFrame {
     void open() {
         d = new Driver(folder.resolve("data"));
         Driver.run(() -> d.window.take(List.of(still)));
-        Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
+        Driver.until(
+                "the file is imported", () -> !d.window.session().project().layers().isEmpty());
         Driver.run(() -> d.window.view().frame.set(40));
         d.settle();
     }

@@ -116,7 +116,8 @@ final class OtherWindow implements AutoCloseable {
     private static void nudge(String[] args) throws InterruptedException {
         Driver d = new Driver(Path.of(args[0]));
         Driver.run(() -> d.window.take(List.of(Path.of(args[1]))));
-        Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
+        Driver.until(
+                "the file is imported", () -> !d.window.session().project().layers().isEmpty());
         d.settle();
         System.out.println(READY);
         for (int i = 0; i < Integer.parseInt(args[2]); i++) {

@@ -42,7 +42,8 @@ class OwnLooksWindowTest extends OneFrame {
     private void keep(String title) {
         openSheet(title);
         d.click("#save-own");
-        Driver.until("it is in the tray", () -> d.look("#look-" + title.toLowerCase()) != null);
+        Driver.until(
+                "the tray shows the file", () -> d.look("#look-" + title.toLowerCase()) != null);
     }
 
     private static Image picture(Node card) {
@@ -75,7 +76,7 @@ class OwnLooksWindowTest extends OneFrame {
         Driver.run(() -> ((TextInputControl) d.find("#save-note")).setText("For the square."));
         assertThat(d.words()).anyMatch(w -> w.contains("Red x: "));
         d.click("#save-own");
-        Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+        Driver.until("the tray shows the file", () -> d.look("#look-amber") != null);
 
         Look kept = read(kept("amber"));
         assertThat(kept.displayName()).isEqualTo("Amber");
@@ -83,7 +84,7 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(kept.note()).isEqualTo("For the square.");
         assertThat(kept.dial("red-x").value().rest()).isEqualTo(9);
         assertThat(kept.steps()).hasSize(2);
-        assertThat(look().displayName()).as("the one on the desk is it").isEqualTo("Amber");
+        assertThat(look().displayName()).as("the current look is the take").isEqualTo("Amber");
     }
 
     @Test
@@ -92,9 +93,9 @@ class OwnLooksWindowTest extends OneFrame {
         keep("Amber");
         d.close();
         d = new Driver(folder.resolve("data"));
-        Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+        Driver.until("the tray shows the file", () -> d.look("#look-amber") != null);
         assertThat(Driver.on(() -> picture(card("amber")).getWidth()))
-                .as("as it was when it was kept, where there is no footage")
+                .as("the stored picture, without footage")
                 .isEqualTo(192);
         d.importFile(Material.still(folder, "grey.png", 0.5));
         Driver.run(() -> card("amber").requestFocus());
@@ -115,18 +116,18 @@ class OwnLooksWindowTest extends OneFrame {
         openSheet("Given away");
         d.click("#save-to-file");
         Path given = folder.resolve("given.look.json");
-        Driver.until("it is written", () -> Files.exists(given));
+        Driver.until("the file is written", () -> Files.exists(given));
         assertThat(kept("given-away")).doesNotExist();
 
         Driver.run(() -> d.window.take(List.of(given)));
-        Driver.until("it is in the tray", () -> d.look("#look-given-away") != null);
+        Driver.until("the tray shows the file", () -> d.look("#look-given-away") != null);
         assertThat(kept("given-away")).hasSameTextualContentAs(given);
         assertThat(d.window.session().project().sources()).as("no footage").hasSize(1);
 
         d.fromMenu("look-given-away", "Delete...");
         assertThat(d.words()).anyMatch(w -> w.startsWith("Delete Given away"));
         d.click("#choice-1");
-        Driver.until("it is gone", () -> d.look("#look-given-away") == null);
+        Driver.until("the item is gone", () -> d.look("#look-given-away") == null);
         assertThat(kept("given-away")).doesNotExist();
         assertThat(given).exists();
     }
@@ -143,7 +144,9 @@ class OwnLooksWindowTest extends OneFrame {
                         folder.resolve("odd.look.json"),
                         LookJson.write(look).replace("\"grain\"", "\"moonlight\""));
         Driver.run(() -> d.window.take(List.of(file)));
-        Driver.until("it is said", () -> d.words().stream().anyMatch(w -> w.contains("moonlight")));
+        Driver.until(
+                "the message appears",
+                () -> d.words().stream().anyMatch(w -> w.contains("moonlight")));
         assertThat(d.words()).anyMatch(w -> w.startsWith("odd.look.json was opened with errors"));
         assertThat(read(kept("odd")).steps()).hasSize(look.steps().size() - 1);
     }
@@ -184,14 +187,16 @@ class OwnLooksWindowTest extends OneFrame {
                 other,
                 LookJson.write(BuiltInLooks.named("swap").withName("amber").withTitle("Amber")));
         Driver.run(() -> d.window.take(List.of(other)));
-        Driver.until("it asks", () -> d.words().stream().anyMatch(w -> w.contains("already")));
+        Driver.until(
+                "the question appears",
+                () -> d.words().stream().anyMatch(w -> w.contains("already")));
         d.click("#choice-0");
         assertThat(read(kept("amber")).steps()).extracting("treatment").contains("grain");
 
         Path crt = folder.resolve("crt.look.json");
         Files.writeString(crt, LookJson.write(BuiltInLooks.named("crt")));
         Driver.run(() -> d.window.take(List.of(crt)));
-        Driver.until("it has a name of its own", () -> d.look("#look-crt-screen-2") != null);
+        Driver.until("the copy has its own name", () -> d.look("#look-crt-screen-2") != null);
         Driver.run(() -> card("crt-screen-2").requestFocus());
         d.key(KeyCode.ENTER);
         d.settle();
@@ -227,18 +232,18 @@ class OwnLooksWindowTest extends OneFrame {
         d.files.project = folder.resolve("grade");
         Driver.run(() -> d.window.actions().grades().save());
         Path table = folder.resolve("grade.cube");
-        Driver.until("it is written", () -> Files.exists(table));
+        Driver.until("the file is written", () -> Files.exists(table));
         assertThat(Files.readString(table)).contains("LUT_3D_SIZE 33");
         d.files.project = folder.resolve("grade.cc");
         Driver.run(() -> d.window.actions().grades().save());
-        Driver.until("it is written", () -> Files.exists(folder.resolve("grade.cc")));
+        Driver.until("the file is written", () -> Files.exists(folder.resolve("grade.cc")));
         assertThat(Files.readString(folder.resolve("grade.cc")))
                 .contains("<Offset>0.250000 0.000000 0.000000</Offset>");
 
         add(new Grain());
         d.files.project = folder.resolve("grain.cube");
         Driver.run(() -> d.window.actions().grades().save());
-        Driver.until("it says so", () -> d.words().contains("The command failed"));
+        Driver.until("the message appears", () -> d.words().contains("The command failed"));
         assertThat(folder.resolve("grain.cube")).doesNotExist();
     }
 
@@ -251,7 +256,7 @@ class OwnLooksWindowTest extends OneFrame {
         Path table = folder.resolve("Blue hour.cube");
         Files.writeString(table, "LUT_1D_SIZE 2\n0 0 0.2\n0.8 0.9 1\n");
         Driver.run(() -> d.window.take(List.of(table)));
-        Driver.until("it is laid", () -> looks().size() == 2);
+        Driver.until("the layer is added", () -> looks().size() == 2);
         d.settle();
         assertThat(look().steps().getFirst().table().orElseThrow().name())
                 .isEqualTo("Blue hour.cube");
@@ -260,12 +265,14 @@ class OwnLooksWindowTest extends OneFrame {
         Path other = folder.resolve("other.cube");
         Files.writeString(other, "TITLE \"Amber hour\"\nLUT_1D_SIZE 2\n0 0 0\n1 0.9 0.7\n");
         Driver.run(() -> d.window.take(List.of(other)));
-        Driver.until("it is there", () -> d.words().contains("Custom table: Amber hour"));
+        Driver.until("the item appears", () -> d.words().contains("Custom table: Amber hour"));
         assertThat(looks()).hasSize(2);
 
         Files.writeString(other, "LUT_1D_SIZE 2\n0 0 0\n1 0.9\n");
         Driver.run(() -> d.window.take(List.of(other)));
-        Driver.until("it is said", () -> d.words().stream().anyMatch(w -> w.contains("line 3")));
+        Driver.until(
+                "the message appears",
+                () -> d.words().stream().anyMatch(w -> w.contains("line 3")));
         assertThat(look().steps().getFirst().table().orElseThrow().name()).isEqualTo("Amber hour");
     }
 
@@ -278,13 +285,14 @@ class OwnLooksWindowTest extends OneFrame {
         d.files.project = folder.resolve("mine");
         openSheet("Amber");
         d.click("#save-to-file");
-        Driver.until("it asks", () -> d.words().contains("mine.look.json already exists"));
+        Driver.until(
+                "the question appears", () -> d.words().contains("mine.look.json already exists"));
         d.click("#choice-0");
         assertThat(there).hasContent("of before");
         openSheet("Amber");
         d.click("#save-to-file");
         d.click("#choice-1");
-        Driver.until("it is written", () -> d.window.view().notice.get().startsWith("Saved"));
+        Driver.until("the file is written", () -> d.window.view().notice.get().startsWith("Saved"));
         assertThat(read(there).title()).isEqualTo("Amber");
     }
 

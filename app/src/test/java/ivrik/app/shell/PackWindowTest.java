@@ -24,13 +24,14 @@ class PackWindowTest extends OneFrame {
         Driver.run(() -> d.window.actions().packages().pack());
         Path zip = folder.resolve("night.zip");
         Driver.until(
-                "it is packed", () -> d.window.view().notice.get().startsWith("Project packaged"));
+                "the project is packed",
+                () -> d.window.view().notice.get().startsWith("Project packaged"));
         d.close();
 
         d = new Driver(folder.resolve("data-2"));
         Driver.run(() -> d.window.take(List.of(zip)));
         d.click("#choice-0");
-        Driver.until("it is open", d.window::hasPicture);
+        Driver.until("the sheet is open", d.window::hasPicture);
         d.settle();
         Path there = folder.resolve("night/night.ivrik");
         assertThat(ProjectFile.open(there).problems()).isEmpty();
@@ -47,14 +48,16 @@ class PackWindowTest extends OneFrame {
         d.files.project = folder.resolve("no such folder/night.zip");
         Driver.run(() -> d.window.actions().packages().pack());
         Driver.until(
-                "it says so", () -> d.words().stream().anyMatch(w -> w.contains("does not exist")));
+                "the message appears",
+                () -> d.words().stream().anyMatch(w -> w.contains("does not exist")));
         Driver.run(() -> d.window.sheets().away());
 
         Path bad = Files.writeString(folder.resolve("bad.zip"), "no package");
         Driver.run(() -> d.window.take(List.of(bad)));
         d.click("#choice-0");
         Driver.until(
-                "it says so", () -> d.words().stream().anyMatch(w -> w.contains("is damaged")));
+                "the message appears",
+                () -> d.words().stream().anyMatch(w -> w.contains("is damaged")));
         assertThat(folder.resolve("bad")).doesNotExist();
         assertThat(d.window.hasPicture()).isTrue();
     }

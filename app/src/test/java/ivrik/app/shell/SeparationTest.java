@@ -54,7 +54,8 @@ class SeparationTest {
         }
         StillWriter.write(Frame.opaque(r, g, b), file, Depth.INT8, Workers.shared());
         Driver.run(() -> d.window.take(List.of(file)));
-        Driver.until("it is in", () -> !d.window.session().project().layers().isEmpty());
+        Driver.until(
+                "the file is imported", () -> !d.window.session().project().layers().isEmpty());
         d.settle();
     }
 
@@ -220,7 +221,7 @@ class SeparationTest {
         d.key(KeyCode.E);
         d.settle();
         assertThat(Driver.on(() -> d.window.view().band.get())).isEqualTo(Band.BLENDS);
-        Driver.until("the keys are its own", () -> d.look(".tiles").getScene() != null);
+        Driver.until("the sheet receives the keys", () -> d.look(".tiles").getScene() != null);
         Driver.pulses(3);
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.RIGHT);
@@ -271,7 +272,7 @@ class SeparationTest {
         assertThat(look().channels().get(1).mute()).isFalse();
         d.files.project = folder.resolve("combinations.png");
         Driver.run(() -> ((ButtonBase) d.look("#save-channel-combinations")).fire());
-        Driver.until("it is saved", () -> d.words().contains("Saved"));
+        Driver.until("the project is saved", () -> d.words().contains("Saved"));
         try (MovieReader saved =
                 new MovieReader(folder.resolve("combinations.png"), Workers.shared())) {
             Plane picture = saved.frame(0).colour().getFirst();
@@ -280,10 +281,10 @@ class SeparationTest {
             for (int i = picture.row(below); i < picture.row(below + 34); i++) {
                 brightest = Math.max(brightest, picture.data()[i]);
             }
-            assertThat(brightest).as("words under the pictures").isGreaterThan(0.9f);
+            assertThat(brightest).as("labels under the pictures").isGreaterThan(0.9f);
         }
         d.click("#choice-0");
-        Driver.until("it is read", () -> !d.window.sheets().isShowing());
+        Driver.until("the file is read", () -> !d.window.sheets().isShowing());
         d.key(KeyCode.I);
         d.settle();
         assertThat(Driver.on(() -> d.window.view().band.get())).isEqualTo(Band.NONE);

@@ -141,7 +141,7 @@ class ShotWindowTest {
         assertThat(frame()).isEqualTo(136);
         d.key(KeyCode.SHIFT, KeyCode.BACK_SPACE);
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 40L);
-        assertThat(frame()).as("inside what is left").isEqualTo(135);
+        assertThat(frame()).as("inside the rest").isEqualTo(135);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         d.key(KeyCode.CONTROL, KeyCode.Z);
@@ -197,7 +197,7 @@ class ShotWindowTest {
         dragCut(110, 130.8);
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 130L);
         d.key(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(shots()).extracting(Clip::start).as("one step").containsExactly(0L, 110L);
+        assertThat(shots()).extracting(Clip::start).as("one undo step").containsExactly(0L, 110L);
     }
 
     @Test
@@ -235,7 +235,7 @@ class ShotWindowTest {
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(shots().getFirst().start()).isZero();
         d.click(d.window.time(), across(130), ribbon, 1, MouseButton.PRIMARY);
-        assertThat(frame()).as("a press that goes no further goes to its frame").isEqualTo(130);
+        assertThat(frame()).as("a press without a drag goes to its frame").isEqualTo(130);
         assertThat(shots()).extracting(Clip::start).containsExactly(0L, 96L);
     }
 
@@ -323,10 +323,10 @@ class ShotWindowTest {
     @Test
     void upcomingFramesAreRenderedWhileIdle() {
         d.go(30);
-        Driver.until("they are made", () -> isMade(31) && isMade(60) && isMade(29));
+        Driver.until("the pictures are rendered", () -> isMade(31) && isMade(60) && isMade(29));
         d.key(KeyCode.RIGHT);
-        assertThat(Driver.on(() -> isMade(60))).as("another picture now").isFalse();
-        Driver.until("they are made anew", () -> isMade(60));
+        assertThat(Driver.on(() -> isMade(60))).as("another picture").isFalse();
+        Driver.until("the pictures are rendered again", () -> isMade(60));
     }
 
     @Test
@@ -354,7 +354,7 @@ class ShotWindowTest {
         d.importFile(
                 Path.of(System.getProperty("ivrik.home"), "demo/lantern-week/media/tram.webm"));
         Driver.until(
-                "it is there",
+                "the item appears",
                 () -> d.window.session().project().layers().getFirst().clips().size() == 3);
         d.go(200);
     }

@@ -47,7 +47,8 @@ class StoryTest {
             assertThat(d.words()).contains("Import...", "Drop a clip here");
             d.files.footage = List.of(clip);
             d.key(KeyCode.CONTROL, KeyCode.I);
-            Driver.until("the clip is in", () -> !d.window.session().project().layers().isEmpty());
+            Driver.until(
+                    "the clip is imported", () -> !d.window.session().project().layers().isEmpty());
             d.settle();
             assertThat(d.text("#register")).isEqualTo("exact");
 
@@ -60,7 +61,9 @@ class StoryTest {
             undoAllAndRedo(d, made);
             d.files.project = file;
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is saved", () -> Files.exists(file) && d.window.session().isSaved());
+            Driver.until(
+                    "the project is saved",
+                    () -> Files.exists(file) && d.window.session().isSaved());
         }
         assertMovieIsWhatIsRendered(made, movie);
         try (Driver d = new Driver(folder.resolve("data"))) {

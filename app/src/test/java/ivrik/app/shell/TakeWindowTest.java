@@ -73,7 +73,7 @@ class TakeWindowTest extends OneFrame {
         dial("red-x", 12);
         keep();
         keep();
-        assertThat(takes()).as("the same is not kept twice").hasSize(2);
+        assertThat(takes()).as("equal results are cached once").hasSize(2);
         assertThat(d.window.view().notice.get()).contains("Already saved as Take 2");
         dial("red-x", 30);
         sheet();
@@ -98,7 +98,7 @@ class TakeWindowTest extends OneFrame {
         d.settle();
         assertThat(takes()).extracting(Take::name).containsExactly("Seed 3");
         assertThat(takes().getFirst().looks().getFirst().look()).isEqualTo(before.withSeed(3));
-        assertThat(look()).as("what is on the desk stays").isEqualTo(before);
+        assertThat(look()).as("the project stays").isEqualTo(before);
 
         d.click("#takes-dials");
         d.settle();
@@ -121,7 +121,7 @@ class TakeWindowTest extends OneFrame {
         Driver.run(() -> ((TextField) d.find("#take-name-take-1")).clear());
         d.type("mk left");
         assertThat(d.window.session().project().markers())
-                .as("letters are no shortcuts meanwhile")
+                .as("letters are no shortcuts while typing")
                 .isEmpty();
         d.key(KeyCode.ENTER);
         d.settle();
@@ -146,7 +146,7 @@ class TakeWindowTest extends OneFrame {
         dial("red-x", 20);
         keep();
         sheet();
-        Driver.until("both are there", () -> picture(1) != null && picture(2) != null);
+        Driver.until("both appear", () -> picture(1) != null && picture(2) != null);
         Image first = picture(1);
         Image second = picture(2);
         d.click("#play-takes");
@@ -178,12 +178,12 @@ class TakeWindowTest extends OneFrame {
         Driver.run(() -> d.window.actions().looks().save());
         Driver.run(() -> ((TextField) d.find("#save-title")).setText("Amber"));
         d.click("#save-own");
-        Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+        Driver.until("the tray shows the file", () -> d.look("#look-amber") != null);
         d.close();
 
         d = new Driver(folder.resolve("data"));
         d.importFile(Material.DEMO.resolve("media/lanterns.webm"));
-        Driver.until("it is in the tray", () -> d.look("#look-amber") != null);
+        Driver.until("the tray shows the file", () -> d.look("#look-amber") != null);
         Driver.run(() -> d.find("#look-amber").requestFocus());
         d.key(KeyCode.ENTER);
         d.settle();
@@ -213,7 +213,7 @@ class TakeWindowTest extends OneFrame {
         Driver.run(() -> ((CheckBox) d.find("#export-takes")).setSelected(true));
         assertThat(d.text("#export-target")).endsWith("out-{take}-%04d.png");
         d.click("#export-start");
-        Driver.until("it is done", () -> d.text("#export-text").startsWith("Exported"));
+        Driver.until("the work is done", () -> d.text("#export-text").startsWith("Exported"));
         d.key(KeyCode.ESCAPE);
         List<Takes.OfLayer> selected = Takes.marked(project);
         assertThat(selected).hasSize(2);
@@ -230,12 +230,12 @@ class TakeWindowTest extends OneFrame {
         Frame here = d.rendered();
         Driver.run(() -> d.window.actions().packages().pack());
         Path zip = folder.resolve("night.zip");
-        Driver.until("it is packed", () -> Files.exists(zip));
+        Driver.until("the project is packed", () -> Files.exists(zip));
         d.close();
         d = new Driver(folder.resolve("data-2"));
         Driver.run(() -> d.window.take(List.of(zip)));
         d.click("#choice-0");
-        Driver.until("it is open", d.window::hasPicture);
+        Driver.until("the sheet is open", d.window::hasPicture);
         d.settle();
         assertThat(takes()).extracting(Take::name).containsExactly("Take 1", "Take 2", "Take 3");
         Frame there = d.rendered();

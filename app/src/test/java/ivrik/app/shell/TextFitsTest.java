@@ -88,7 +88,7 @@ class TextFitsTest extends InAWindow {
             Driver.run(() -> d.window.sheets().away());
         }
         d.fromMenu("source-a", "Footage settings...");
-        Driver.until("the sheet is there", () -> d.look("#source-done") != null);
+        Driver.until("the sheet is open", () -> d.look("#source-done") != null);
         silent.addAll(silent("how it is read"));
         assertThat(silent).isEmpty();
     }
@@ -130,7 +130,7 @@ class TextFitsTest extends InAWindow {
         assertThat(Driver.on(() -> d.root().minWidth(-1))).as("empty").isLessThanOrEqualTo(1000);
         Path demo = Material.demo(folder.resolve("demo"));
         Driver.run(() -> d.window.open(demo));
-        Driver.until("it is open", () -> !d.window.session().project().layers().isEmpty());
+        Driver.until("the sheet is open", () -> !d.window.session().project().layers().isEmpty());
         d.settle();
         Set<String> cut = new TreeSet<>();
         for (Room room :
@@ -144,7 +144,7 @@ class TextFitsTest extends InAWindow {
             Driver.run(() -> d.resize(room.width, room.height));
             Driver.pulses(3);
             assertThat(Driver.on(() -> d.root().minWidth(-1)))
-                    .as("nothing lies outside the window")
+                    .as("no control is outside the window")
                     .isLessThanOrEqualTo(room.width);
             for (Face face : Face.values()) {
                 Driver.run(() -> d.window.view().face.set(face));

@@ -65,7 +65,7 @@ class TimeStoryTest {
             export(d, shown, ABOUT_THE_CUT);
             d.files.project = project;
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is saved", () -> d.window.session().isSaved());
+            Driver.until("the project is saved", () -> d.window.session().isSaved());
         }
         assertSameRendering(project, shown, ABOUT_THE_CUT);
     }
@@ -120,7 +120,7 @@ class TimeStoryTest {
             export(d, shown, ACROSS_THE_CUT);
             d.files.project = project;
             d.key(KeyCode.CONTROL, KeyCode.S);
-            Driver.until("it is saved", () -> d.window.session().isSaved());
+            Driver.until("the project is saved", () -> d.window.session().isSaved());
         }
         assertSameRendering(project, shown, ACROSS_THE_CUT);
     }

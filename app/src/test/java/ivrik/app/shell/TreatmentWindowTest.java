@@ -47,7 +47,7 @@ class TreatmentWindowTest extends OneFrame {
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.LEFT);
         d.settle();
-        assertThat(d.text("#register")).as("it is tried").startsWith("differs by up to");
+        assertThat(d.text("#register")).as("the attempt is made").startsWith("differs by up to");
         assertThat(columns()).as("only tried").containsExactly("shift");
         d.key(KeyCode.ENTER);
         d.settle();
@@ -89,7 +89,7 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(settings(1, 1).value("radius").rest()).isEqualTo(before + 11);
         d.drag(d.find("#channel-ruler"), 0.06, 0.62, 90, 0);
         assertThat(settings(1, 1).value("radius").rest()).isNotEqualTo(before + 11);
-        assertThat(settings(1, 0).value("radius").rest()).as("red is left").isEqualTo(16);
+        assertThat(settings(1, 0).value("radius").rest()).as("red remains").isEqualTo(16);
         d.number("#green-radius", "7.5");
         assertThat(settings(1, 1).value("radius").rest()).isEqualTo(7.5);
     }
@@ -115,7 +115,7 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(nudged).isNotZero();
         assertThat(((NumberField) d.find("#green-k0")).text()).contains("" + nudged);
         assertThat(d.find("#settings-negate").isVisible()).isTrue();
-        assertThat(d.look("#total-green-1").isVisible()).as("nothing else adds to it").isFalse();
+        assertThat(d.look("#total-green-1").isVisible()).as("no other contribution").isFalse();
     }
 
     @Test
@@ -147,7 +147,7 @@ class TreatmentWindowTest extends OneFrame {
                 .containsExactly("linear-light", "bright-pass", "bloom", "linear-light");
         int[] after = d.pixels(d.find("PicturePane"));
         long apart = IntStream.range(0, after.length).filter(i -> after[i] != before[i]).count();
-        assertThat(apart).as("but for what rounds to the next code").isLessThan(after.length / 500);
+        assertThat(apart).as("apart from rounding to the next code").isLessThan(after.length / 500);
         d.key(KeyCode.CONTROL, KeyCode.Z);
         assertThat(columns()).containsExactly("shift", "halation");
     }
@@ -161,7 +161,7 @@ class TreatmentWindowTest extends OneFrame {
         assertThat(d.text("#advice")).contains("is not visible", "the next usable pitch is 2.5 px");
         double wide = Driver.on(() -> d.find("#advice").getLayoutBounds().getWidth());
         double room = Driver.on(() -> d.find(".controls").getLayoutBounds().getWidth());
-        assertThat(wide).as("it is broken into lines").isLessThan(room);
+        assertThat(wide).as("the text wraps").isLessThan(room);
     }
 
     /** With the channel view on, digits switch the channel that is shown. */
@@ -207,7 +207,7 @@ class TreatmentWindowTest extends OneFrame {
         choose(0);
         set(1, 1, "k0", 0.2);
         choose(1);
-        assertThat(d.find("#green-k0")).as("not made anew").isSameAs(lens);
+        assertThat(d.find("#green-k0")).as("not computed again").isSameAs(lens);
         assertThat(((NumberField) d.find("#green-k0")).text()).isEqualTo("+0.2");
         d.number("#green-k0", "0.5");
         assertThat(settings(1, 1).value("k0").rest()).isEqualTo(0.5);

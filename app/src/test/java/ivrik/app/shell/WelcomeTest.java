@@ -16,14 +16,14 @@ class WelcomeTest extends InAWindow {
                             return d.find(".welcome").isVisible();
                         });
         assertThat(meanwhile).isFalse();
-        Driver.until("it is open", () -> !d.window.session().project().isEmpty());
+        Driver.until("the sheet is open", () -> !d.window.session().project().isEmpty());
         assertThat(d.find(".welcome").isVisible()).isFalse();
     }
 
     @Test
     void theWelcomeReturnsWhenAProjectCannotBeOpened() {
         Driver.run(() -> d.window.open(folder.resolve("gone.ivrik")));
-        Driver.until("it says so", () -> d.window.sheets().isShowing());
+        Driver.until("the message appears", () -> d.window.sheets().isShowing());
         assertThat(d.find(".welcome").isVisible()).isTrue();
         assertThat(d.window.view().notice.get()).isEmpty();
     }

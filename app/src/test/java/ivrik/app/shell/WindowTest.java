@@ -330,12 +330,12 @@ class WindowTest {
     void missingFootageIsExplainedAndRelinked() throws IOException {
         Path away = Files.move(folder.resolve("media/tram.webm"), folder.resolve("elsewhere.webm"));
         open();
-        Driver.until("the tray says so", () -> d.words().contains("missing: relink"));
+        Driver.until("the tray shows the state", () -> d.words().contains("missing: relink"));
         d.files.source = away;
         d.settle();
         Driver.pulses(10);
         d.click("#source-tram");
-        Driver.until("it is back", () -> !d.words().contains("missing: relink"));
+        Driver.until("the state is restored", () -> !d.words().contains("missing: relink"));
         d.settle();
         assertThat(
                         Driver.on(
@@ -357,7 +357,7 @@ class WindowTest {
         Files.writeString(project, damaged);
         Driver.run(() -> d.window.open(project));
         Driver.until(
-                "it is said",
+                "the message appears",
                 () -> d.words().stream().anyMatch(w -> w.contains("was opened with errors")));
         d.click("#choice-0");
         d.settle();
@@ -373,7 +373,8 @@ class WindowTest {
         d.files.project = folder.resolve("no/such/place/p.ivrik");
         d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
         Driver.until(
-                "it is said", () -> d.words().stream().anyMatch(w -> w.contains("does not exist")));
+                "the message appears",
+                () -> d.words().stream().anyMatch(w -> w.contains("does not exist")));
         d.click("#choice-0");
         assertThat(Driver.on(() -> d.window.session().undoName())).contains("Nudge Red");
     }
@@ -383,7 +384,7 @@ class WindowTest {
         Path text = Files.writeString(folder.resolve("notes.png"), "only words");
         Driver.run(() -> d.window.take(List.of(text)));
         Driver.until(
-                "it is said",
+                "the message appears",
                 () -> d.words().stream().anyMatch(w -> w.contains("notes.png cannot be read")));
         assertThat(Driver.on(() -> d.window.session().project().isEmpty())).isTrue();
     }

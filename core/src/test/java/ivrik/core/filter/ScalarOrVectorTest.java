@@ -24,7 +24,7 @@ class ScalarOrVectorTest {
                                     20_000_000); // delays this candidate, so that it never wins
                         });
         assertThat(quicker.takesVectors(60)).isFalse();
-        assertThat(races).as("not enough has been done").hasValue(0);
+        assertThat(races).as("not enough work done").hasValue(0);
         assertThat(quicker.takesVectors(60)).isFalse();
         vectorsRan.await();
         assertThat(quicker.takesVectors(60)).as("slower").isFalse();

@@ -125,7 +125,7 @@ class Version1Test {
                             .filter(d -> d.name().equals(dial.name()))
                             .findFirst()
                             .orElseThrow();
-            assertThat(now.links()).as("more may have come").containsAll(dial.links());
+            assertThat(now.links()).as("later nudges may be included").containsAll(dial.links());
             assertThat(now.rest()).isEqualTo(dial.rest());
         }
     }

@@ -83,7 +83,7 @@ class LookPartsTest {
         assertThat(treatments(pasted)).containsExactly("grain", "shift", "gaussian", "saturation");
         assertThat(pasted.step("shift-1")).isEqualTo(from().step("shift-1"));
         assertThat(pasted.dial("pale").links()).hasSize(1);
-        assertThat(pasted.dial("black").links()).as("what it drove is gone").isEmpty();
+        assertThat(pasted.dial("black").links()).as("the targets are gone").isEmpty();
     }
 
     @Test

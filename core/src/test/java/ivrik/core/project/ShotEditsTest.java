@@ -175,6 +175,6 @@ class ShotEditsTest {
         ShotEdits shots = new ShotEdits(PROJECT, apart);
         assertThat(shots.moved("a", 55).clips().getFirst().start()).isEqualTo(55);
         assertThat(shots.moved("a", -5).clips().getFirst().start()).isZero();
-        assertThat(shots.moved("a", 70)).as("another is there").isEqualTo(apart);
+        assertThat(shots.moved("a", 70)).as("another item appears").isEqualTo(apart);
     }
 }

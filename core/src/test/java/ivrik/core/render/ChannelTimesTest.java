@@ -251,7 +251,7 @@ class ChannelTimesTest {
         assertThat(at(spanned, 20, 1, 3)).isCloseTo(0.2f, within(1e-6f));
         assertThat(at(spanned, 8, 0, 3)).as("before it").isCloseTo(0.08f, within(1e-6f));
         assertThat(at(spanned, 11, 0, 3))
-                .as("before its first frame that is held")
+                .as("before the start the first frame is held")
                 .isCloseTo(0.10f, within(1e-6f));
         Plan plan = Planner.plan(spanned, 20);
         assertThat(plan.pictures().stream().map(Plan.Picture::frame)).containsExactly(20L, 16L);

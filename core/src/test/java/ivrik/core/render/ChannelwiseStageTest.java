@@ -181,7 +181,7 @@ class ChannelwiseStageTest {
             }
         }
         assertThat(moved.colour().get(0).at(16, 10))
-                .as("cyan has gone from there: red is that beneath, green is the title's")
+                .as("cyan has moved away: red comes from below, green from the title")
                 .isCloseTo(picture.colour().get(0).at(16, 10), within(1e-6f));
         assertThat(moved.colour().get(1).at(16, 10)).isEqualTo(1f);
     }

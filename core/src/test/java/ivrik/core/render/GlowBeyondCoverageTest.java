@@ -65,7 +65,7 @@ class GlowBeyondCoverageTest {
                 assertThat(lit.colour().get(c).data()[i]).isCloseTo(light, within(1e-6f));
                 if (DISC.data()[i] == 0) {
                     assertThat(lit.coverage().get(c).data()[i])
-                            .as("it covers as much as it shines")
+                            .as("coverage equals brightness")
                             .isCloseTo(light, within(1e-6f));
                     glowing += light > 0.05f ? 1 : 0;
                 }
@@ -143,7 +143,7 @@ class GlowBeyondCoverageTest {
                     .as("red")
                     .isCloseTo(still.colour().get(0).data()[i], within(1e-4f));
             assertThat(lit.coverage().get(1).data()[i])
-                    .as("green is not covered by what red covers")
+                    .as("green is not covered by red")
                     .isEqualTo(still.coverage().get(1).data()[i]);
         }
     }

@@ -80,7 +80,7 @@ class HalationPartsTest {
     void theSplitLookEqualsTheWholeLook() {
         Look look = shown().withDial("keep-energy", 1).withDial("tail", 0.3);
         List<Look> parts = HalationParts.opened(look, ID).looks();
-        assertThat(parts).as("nothing else was in it").hasSize(1);
+        assertThat(parts).as("no other entry").hasSize(1);
         assertThat(apart(done(List.of(look), 3), done(parts, 3))).isLessThan(SAME);
         assertThat(apart(done(List.of(look), 3), picture())).isGreaterThan(0.01);
         assertThat(parts.getFirst().steps())
@@ -154,7 +154,7 @@ class HalationPartsTest {
             assertThat(apart(done(List.of(look), 0), done(opened, 0))).isLessThan(SAME);
         }
         assertThat(apart(done(List.of(first), 0), done(List.of(last), 0)))
-                .as("it is not all the same")
+                .as("the picture is not flat")
                 .isGreaterThan(0.001);
     }
 

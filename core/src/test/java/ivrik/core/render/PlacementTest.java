@@ -116,7 +116,7 @@ class PlacementTest {
                 dots.project(REST)
                         .withLayer(
                                 "l", l -> l.withPlacement(Placement.FITTED.withScale(Value.of(2))));
-        assertThat(red(dots.render(about, 0), 0, 0)).as("about the middle").isZero();
+        assertThat(red(dots.render(about, 0), 0, 0)).as("around the middle").isZero();
     }
 
     @Test

@@ -86,7 +86,7 @@ class RowPipelineTest {
         Renderer renderer = scene.renderer();
         assertThat(renderer.isOpaque(plan, 1, Cancellation.NEVER)).isTrue();
         made(renderer, plan);
-        assertThat(directions).as("it was not asked for before").containsExactly("rows");
+        assertThat(directions).as("the frame was not requested before").containsExactly("rows");
         Scene covered = new Scene(Frame.straight(plane(0), plane(2), plane(4), plane(6)));
         Plan other = Planner.plan(covered.project(BLURRED), 3);
         assertThat(covered.renderer().isOpaque(other, 1, Cancellation.NEVER)).isFalse();

@@ -30,7 +30,9 @@ class InkTest {
         assertThat(ink.part(0)).isEqualTo(0.1f);
         assertThat(ink.part(1)).isEqualTo(0.2f);
         assertThat(ink.part(2)).isEqualTo(0.3f);
-        assertThat(new Ink(2, -1, 0.5f).hex()).as("as near as can be written").isEqualTo("ff0080");
+        assertThat(new Ink(2, -1, 0.5f).hex())
+                .as("as near as the format permits")
+                .isEqualTo("ff0080");
     }
 
     @ParameterizedTest

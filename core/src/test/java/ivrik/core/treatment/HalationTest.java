@@ -66,7 +66,7 @@ class HalationTest {
             double blue = light(done.get(2).at(MIDDLE + far, MIDDLE));
             assertThat(red).isGreaterThan(green).isPositive();
             assertThat(green).isGreaterThan(blue);
-            assertThat(red / green).as("further out it is redder").isGreaterThan(before);
+            assertThat(red / green).as("redder further out").isGreaterThan(before);
             before = red / green;
         }
     }

@@ -91,7 +91,7 @@ class PictureTreatmentsTest {
             assertThat(stops[c]).isCloseTo(wanted, within(1e-6));
         }
         assertThat(pixel(new Contrast(), new double[3], numbers, Map.of("light", "linear"))[0])
-                .as("black stays black, but where all is one grey")
+                .as("black stays black except in a flat grey")
                 .isCloseTo(k == 0 ? p : 0, within(1e-6));
     }
 
@@ -112,7 +112,7 @@ class PictureTreatmentsTest {
             double v = in[c] * slope[c] + offset[c];
             graded[c] = v > 0 ? Math.pow(v, power[c]) : v;
         }
-        assertThat(graded[2]).as("negative, and left so").isCloseTo(-0.11, within(1e-9));
+        assertThat(graded[2]).as("negative values stay negative").isCloseTo(-0.11, within(1e-9));
         double luma = 0.2126 * graded[0] + 0.7152 * graded[1] + 0.0722 * graded[2];
         double[] out = pixel(new SlopeOffsetPower(), in, numbers, Map.of());
         for (int c = 0; c < 3; c++) {

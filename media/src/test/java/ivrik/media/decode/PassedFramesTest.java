@@ -46,7 +46,7 @@ class PassedFramesTest {
         assertThat(passed.bytes()).isLessThanOrEqualTo(PassedFrames.MAX_BYTES);
         assertThat(passed.asked(5)).isPresent();
         assertThat(passed.asked(4)).isEmpty();
-        assertThat(passed.bytes()).as("there is room for those before it").isZero();
+        assertThat(passed.bytes()).as("space for the earlier frames").isZero();
     }
 
     @Test
@@ -56,7 +56,7 @@ class PassedFramesTest {
         assertThat(passed.wants(59 - PassedFrames.MAX_DISTANCE, 60)).isFalse();
         passed.keep(59, picture(PassedFrames.MAX_BYTES / 3));
         assertThat(passed.wants(58, 60)).isTrue();
-        assertThat(passed.wants(56, 60)).as("four of that size are too many").isFalse();
+        assertThat(passed.wants(56, 60)).as("four of this size exceed the budget").isFalse();
     }
 
     @Test

@@ -47,7 +47,7 @@ class WindowsRulesTest {
                 .isEqualTo("D:\\Stock\\a.png");
         Path here = Path.of("/shows/p");
         assertThat(ProjectFile.relative(here, here.resolve("back\\slash.png")))
-                .as("elsewhere that is a letter like others")
+                .as("elsewhere the letter is typed")
                 .isEqualTo("back\\slash.png");
     }
 

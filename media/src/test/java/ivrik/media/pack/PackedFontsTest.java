@@ -80,7 +80,9 @@ class PackedFontsTest {
     @Test
     void aFontIsPackedAndUsedAfterUnpacking() throws IOException {
         assertThat(ShippedFonts.has(FAMILY)).isFalse();
-        assertThat(same(drawn(FAMILY), drawn(KNOWN))).as("another takes its place").isFalse();
+        assertThat(same(drawn(FAMILY), drawn(KNOWN)))
+                .as("another item replaces the first")
+                .isFalse();
         Title title = Title.EMPTY.withText("QUILL").withFamily(FAMILY);
         Project project =
                 Project.empty("night").withSources(List.of(Source.of("title", title, BOX)));
@@ -94,6 +96,6 @@ class PackedFontsTest {
         Unpacking.into(zip, there);
         assertThat(ProjectFile.open(there.resolve("night.ivrik")).problems()).isEmpty();
         assertThat(ShippedFonts.has(FAMILY)).isTrue();
-        assertThat(same(drawn(FAMILY), drawn(KNOWN))).as("its outlines are those").isTrue();
+        assertThat(same(drawn(FAMILY), drawn(KNOWN))).as("the outlines are equal").isTrue();
     }
 }

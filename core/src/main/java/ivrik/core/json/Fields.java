@@ -172,7 +172,7 @@ public final class Fields {
         if (clamped != value) {
             report(
                     name,
-                    value + " lies outside " + min + " to " + max + "; " + clamped + " is taken");
+                    value + " lies outside " + min + " to " + max + "; " + clamped + " used");
         }
         return clamped;
     }

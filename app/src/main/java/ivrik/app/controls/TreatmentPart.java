@@ -119,6 +119,9 @@ final class TreatmentPart extends IncrementalBuild<State> {
         if (HalationParts.canOpen(look, step.id())) {
             add(() -> open(step.id()));
         }
+        if (d.hasExample()) {
+            add(this::example);
+        }
         if (!step.isWhole()) {
             add(this::among);
         }
@@ -185,6 +188,14 @@ final class TreatmentPart extends IncrementalBuild<State> {
                                 + " can be edited. The picture does not change"));
         button.setOnAction(e -> steps.open(id));
         return button;
+    }
+
+    private Node example() {
+        return small(
+                "example",
+                "Example settings",
+                "Sets every channel to a value that shows what the treatment does",
+                steps::showExample);
     }
 
     /** Section of the treatment. */

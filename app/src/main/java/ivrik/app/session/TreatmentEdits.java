@@ -38,16 +38,36 @@ public final class TreatmentEdits {
         this.session = session;
     }
 
+    /** The channels on which a new treatment has an effect. */
+    public enum Scope {
+        /** The selected channel; other channels are at rest. */
+        SELECTED,
+        /** All channels alike. */
+        ALL
+    }
+
     /**
-     * The look with a treatment added after another step, or last in its section, with example settings.
+     * The look with a treatment added after the selected step, or last in its section.
      *
-     * @param after id of the preceding step
+     * @param state the selected step and channel
      */
-    public static Look with(Look look, String after, Treatment treatment, Project project) {
+    public static Look with(Look look, State state, Treatment treatment, Scope scope) {
+        String id = look.freeId(treatment);
+        int channels = look.channels().size();
         Step step =
-                Step.withExampleSettings(look.freeId(treatment), treatment, look.channels().size());
+                scope == Scope.ALL
+                        ? Step.ofAllChannels(id, treatment, channels)
+                        : Step.ofChannel(id, treatment, channels, state.channel());
+        return with(look, state, step);
+    }
+
+    /** The look with a new step added after the selected step, or last in its section. */
+    public static Look with(Look look, State state, Step added) {
+        Step step = added;
+        String after = state.stepId();
+        Treatment treatment = step.kind();
         if (treatment.description().is(Trait.PICTURE)) {
-            step = step.withPicture(likelyPicture(project));
+            step = step.withPicture(likelyPicture(state.project()));
         }
         Section section = step.section();
         boolean among = look.step(after).filter(s -> s.section() == section).isPresent();
@@ -74,8 +94,13 @@ public final class TreatmentEdits {
         measured = measures;
     }
 
-    /** Adds a treatment and selects it. */
+    /** Adds a treatment of the selected channel, or of the whole picture, and selects it. */
     public void add(Treatment treatment) {
+        add(treatment, Scope.SELECTED);
+    }
+
+    /** Adds a treatment and selects it. */
+    public void add(Treatment treatment, Scope scope) {
         Look look = session.state().look().orElse(null);
         if (look == null) {
             return;
@@ -84,11 +109,10 @@ public final class TreatmentEdits {
             measured.run();
             return;
         }
-        String after = session.state().stepId();
+        State state = session.state();
         String added = look.freeId(treatment);
         session.editLook(
-                "Add " + treatment.description().title(),
-                l -> with(l, after, treatment, session.project()));
+                "Add " + treatment.description().title(), l -> with(l, state, treatment, scope));
         session.selectCell(added, session.state().channel());
     }
 
@@ -155,6 +179,11 @@ public final class TreatmentEdits {
 
     private static String title(Look look, String step) {
         return look.step(step).orElseThrow().kind().description().title();
+    }
+
+    /** Sets all channels of the selected treatment to its example settings. */
+    public void showExample() {
+        edit("Example settings", Step::withExampleSettings);
     }
 
     /** Copies the selected channel's settings. */

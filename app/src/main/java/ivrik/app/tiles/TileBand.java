@@ -149,6 +149,11 @@ abstract class TileBand extends BorderPane {
     /** Applies a tile. */
     abstract void take(Tile tile);
 
+    /** Applies a tile to all channels, by Shift+Enter. */
+    void takeForAll(Tile tile) {
+        take(tile);
+    }
+
     /** Index of the tile that equals the present state; -1 for none. */
     abstract int present(List<Tile> tiles);
 
@@ -264,7 +269,12 @@ abstract class TileBand extends BorderPane {
             walk(to);
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER && at >= 0) {
-            take(tiles.get(at));
+            Tile tile = tiles.get(at);
+            if (e.isShiftDown()) {
+                takeForAll(tile);
+            } else {
+                take(tile);
+            }
             e.consume();
         } else if (e.getCode() == KeyCode.ESCAPE) {
             view.band.set(View.Band.NONE);

@@ -170,9 +170,7 @@ public final class Fields {
         long value = found.longValue();
         long clamped = Math.clamp(value, min, max);
         if (clamped != value) {
-            report(
-                    name,
-                    value + " lies outside " + min + " to " + max + "; " + clamped + " used");
+            report(name, value + " lies outside " + min + " to " + max + "; " + clamped + " used");
         }
         return clamped;
     }

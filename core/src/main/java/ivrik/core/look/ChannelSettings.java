@@ -55,10 +55,9 @@ public record ChannelSettings(
         return new ChannelSettings(values, Jitter.NONE, Map.of(), FIRST_SEED, Optional.empty());
     }
 
-    /** Settings that show the treatment's effect. */
-    public static ChannelSettings withExampleSettings(
-            Description description, int channel, int channels) {
-        ChannelSettings settings = atRest(description);
+    /** These settings with fixed values that show the treatment's effect; jitter is unchanged. */
+    public ChannelSettings withExample(Description description, int channel, int channels) {
+        ChannelSettings settings = this;
         for (Parameter parameter : description.parameters()) {
             settings =
                     settings.with(

@@ -5,8 +5,10 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import ivrik.core.colour.ColourTable;
 import ivrik.core.sampling.EdgeFill;
 import ivrik.core.sampling.Sampler;
+import ivrik.core.treatment.Description;
 import ivrik.core.treatment.LookupTable;
 import ivrik.core.treatment.Option;
+import ivrik.core.treatment.Trait;
 import ivrik.core.treatment.Treatment;
 import ivrik.core.treatment.Treatments;
 
@@ -81,18 +83,49 @@ public record Step(
                         whole ? 1 : channels, ChannelSettings.atRest(treatment.description())));
     }
 
-    /** A treatment with settings that show its effect. */
-    public static Step withExampleSettings(String id, Treatment treatment, int channels) {
+    /**
+     * A new treatment of one channel: an example value shows its effect there, other channels are at rest. A
+     * grading treatment is at rest everywhere.
+     *
+     * @param channels number of channels of the look
+     * @param channel the treated channel; without effect for a treatment of the whole picture
+     */
+    public static Step ofChannel(String id, Treatment treatment, int channels, int channel) {
         Step step = atRest(id, treatment, channels);
-        int count = step.channels().size();
+        return step.startsAtRest() ? step : step.withChannel(channel, a -> step.example());
+    }
+
+    /** As {@link #ofChannel}, with equal settings in all channels. */
+    public static Step ofAllChannels(String id, Treatment treatment, int channels) {
+        Step step = atRest(id, treatment, channels);
+        return step.startsAtRest()
+                ? step
+                : step.withChannels(Collections.nCopies(step.channels().size(), step.example()));
+    }
+
+    private boolean startsAtRest() {
+        return kind().description().is(Trait.GRADES);
+    }
+
+    private ChannelSettings example() {
+        Description description = kind().description();
+        return ChannelSettings.atRest(description).withExample(description, 0, 1);
+    }
+
+    /** A treatment with settings that show its effect in each channel. */
+    public static Step withExampleSettings(String id, Treatment treatment, int channels) {
+        return atRest(id, treatment, channels).withExampleSettings();
+    }
+
+    /** The step with settings that show its effect in each channel. */
+    public Step withExampleSettings() {
+        Step step = this;
+        int count = channels.size();
         for (int channel = 0; channel < count; channel++) {
             int number = channel;
             step =
                     step.withChannel(
-                            channel,
-                            a ->
-                                    ChannelSettings.withExampleSettings(
-                                            treatment.description(), number, count));
+                            channel, a -> a.withExample(kind().description(), number, count));
         }
         return step;
     }

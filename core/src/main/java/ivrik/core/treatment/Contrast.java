@@ -30,7 +30,7 @@ public final class Contrast implements PictureTreatment {
                                     .example(150, 150),
                             Parameter.percent("pivot", "pivot", 1, 100, MIDDLE_GREY).setting())
                     .choosing(LIGHT)
-                    .with(Trait.POINTWISE, Trait.BY_CHANNEL)
+                    .with(Trait.POINTWISE, Trait.BY_CHANNEL, Trait.GRADES)
                     .called("flat", "punch", "gamma");
 
     @Override

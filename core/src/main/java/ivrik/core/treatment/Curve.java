@@ -32,7 +32,7 @@ public final class Curve implements Tone {
                             TreatmentGroup.TONE,
                             Control.PLOT)
                     .listing(SERIES)
-                    .with(Trait.POINTWISE);
+                    .with(Trait.POINTWISE, Trait.GRADES);
 
     @Override
     public Description description() {

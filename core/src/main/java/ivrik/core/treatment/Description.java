@@ -129,6 +129,12 @@ public record Description(
         return parameters.stream().anyMatch(p -> p.name().equals(parameter));
     }
 
+    /** Whether the example settings differ from the defaults. */
+    public boolean hasExample() {
+        return parameters.stream()
+                .anyMatch(p -> p.exampleFirst() != p.rest() || p.exampleLast() != p.rest());
+    }
+
     /** The first parameter. */
     public Parameter main() {
         return parameters.getFirst();

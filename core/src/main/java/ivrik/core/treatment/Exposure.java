@@ -17,7 +17,7 @@ public final class Exposure implements PictureTreatment {
                             Parameter.of("stops", "stops", "stops", -MAX_STOPS, MAX_STOPS, 0, 0.1)
                                     .example(0.7, 0.7))
                     .choosing(LIGHT)
-                    .with(Trait.POINTWISE, Trait.BY_CHANNEL);
+                    .with(Trait.POINTWISE, Trait.BY_CHANNEL, Trait.GRADES);
 
     @Override
     public Description description() {

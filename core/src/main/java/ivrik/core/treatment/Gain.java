@@ -12,7 +12,7 @@ public final class Gain implements Tone {
                             Parameter.percent("gain", "gain", 0, 1000, 100).example(140, 80),
                             Parameter.percent("offset", "offset", -100, 100, 0),
                             Parameter.of("gamma", "gamma", "", 0.05, 20, 1, 0.05))
-                    .with(Trait.POINTWISE);
+                    .with(Trait.POINTWISE, Trait.GRADES);
 
     @Override
     public Description description() {

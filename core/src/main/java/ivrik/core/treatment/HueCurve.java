@@ -51,7 +51,7 @@ public final class HueCurve implements PictureTreatment, Plot {
                             Control.PLOT)
                     .choosing(WHAT)
                     .listing(SERIES)
-                    .with(Trait.POINTWISE)
+                    .with(Trait.POINTWISE, Trait.GRADES)
                     .called("hue against saturation", "selective colour");
 
     @Override

@@ -15,7 +15,7 @@ public final class Levels implements Tone {
                                     .example(0, 10),
                             Parameter.percent("out-high", "to", -100, 200, 100).example(100, 90),
                             Parameter.of("gamma", "gamma", "", 0.05, 20, 1, 0.05))
-                    .with(Trait.POINTWISE);
+                    .with(Trait.POINTWISE, Trait.GRADES);
 
     @Override
     public Description description() {

@@ -17,7 +17,7 @@ public final class LumaCurve implements CurveTreatment {
                             TreatmentGroup.WHOLE,
                             Control.PLOT)
                     .listing(Curve.SERIES)
-                    .with(Trait.POINTWISE)
+                    .with(Trait.POINTWISE, Trait.GRADES)
                     .called("brightness", "tone", "contrast");
 
     @Override

@@ -29,7 +29,7 @@ public final class RgbCurves implements CurveTreatment {
                             Control.PLOT)
                     .choosing(LIGHT, OF)
                     .listing(Curve.SERIES)
-                    .with(Trait.POINTWISE, Trait.BY_CHANNEL);
+                    .with(Trait.POINTWISE, Trait.BY_CHANNEL, Trait.GRADES);
 
     @Override
     public Description description() {

@@ -19,7 +19,7 @@ public final class Saturation implements PictureTreatment {
                             Parameter.percent("saturation", "saturation", 0, 400, 100)
                                     .example(160, 160),
                             Parameter.of("hue", "hue rotation", "deg", -180, 180, 0, 1))
-                    .with(Trait.POINTWISE);
+                    .with(Trait.POINTWISE, Trait.GRADES);
 
     @Override
     public Description description() {

@@ -31,7 +31,7 @@ public final class SlopeOffsetPower implements PictureTreatment {
                             TreatmentGroup.WHOLE,
                             Control.RULER,
                             parameters())
-                    .with(Trait.POINTWISE)
+                    .with(Trait.POINTWISE, Trait.GRADES)
                     .called("cdl", "colour decision list", "lift gamma gain", "grade", "primary");
 
     private static Parameter[] parameters() {

@@ -1,6 +1,6 @@
 package ivrik.core.treatment;
 
-/** Properties of a treatment that the renderer uses. */
+/** Properties of a treatment beyond its parameters. */
 public enum Trait {
     /** Each value is treated on its own; coverage and angles stay as they are. */
     POINTWISE,
@@ -21,5 +21,7 @@ public enum Trait {
     /** Uses the step's own colour table. */
     TABLE,
     /** Its settings are measured from the shot. */
-    MEASURED
+    MEASURED,
+    /** Grades tones or colours: a new one is at rest, because its values depend on the footage. */
+    GRADES
 }

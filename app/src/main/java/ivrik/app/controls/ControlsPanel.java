@@ -125,14 +125,22 @@ public final class ControlsPanel extends ScrollPane {
         return part == null || part.isWhole();
     }
 
+    public void scrollToTop() {
+        setVvalue(0);
+    }
+
     /** Switches to the panel that the selection needs and shows its values. */
     private void refresh() {
         State state = session.state();
+        if (view.face.get() == Face.BURST && state.burst().isEmpty()) {
+            view.face.set(Face.TREATMENT); // comes back here
+            return;
+        }
         String needed = state.look().map(l -> needs(state, l)).orElse("nothing");
         if (!needed.equals(madeFor)) {
             madeFor = needed;
             part = state.look().map(l -> cachedOrNew(needed, l)).orElse(null);
-            setContent(part == null ? hint() : part.node());
+            setContent(part == null ? hint(state) : part.node());
             Platform.runLater(this::requestParentLayout);
             beginToFill();
         }
@@ -221,8 +229,12 @@ public final class ControlsPanel extends ScrollPane {
         }
     }
 
-    private static VBox hint() {
-        Label hint = new Label("Import a clip to see the controls of its first treatment here.");
+    private static VBox hint(State state) {
+        Label hint =
+                new Label(
+                        state.look().isEmpty()
+                                ? "Import a clip to see the controls of its first treatment here."
+                                : "This look has no treatment. Press Insert to add one.");
         hint.setWrapText(true);
         hint.getStyleClass().add("quiet");
         VBox box = new VBox(hint);

@@ -76,6 +76,7 @@ public final class PicturePane extends Drawing {
                 });
         redrawOn(
                 view.zoom,
+                view.deviceScale,
                 view.centre,
                 view.split,
                 view.surround,
@@ -139,9 +140,9 @@ public final class PicturePane extends Drawing {
         return workedOn && view.handles.get();
     }
 
-    /** Present zoom in screen pixels per sequence pixel. */
+    /** Present zoom in device pixels per sequence pixel. */
     public double zoom() {
-        return mapping().zoom();
+        return mapping().zoom() * view.deviceScale.get();
     }
 
     private Size sequence() {
@@ -150,7 +151,12 @@ public final class PicturePane extends Drawing {
 
     private PaneMapping mapping() {
         return PaneMapping.of(
-                sequence(), getWidth(), getHeight(), view.zoom.get(), view.centre.get());
+                sequence(),
+                getWidth(),
+                getHeight(),
+                view.zoom.get(),
+                view.deviceScale.get(),
+                view.centre.get());
     }
 
     @Override
@@ -166,7 +172,7 @@ public final class PicturePane extends Drawing {
         double w = sequence().width() * m.zoom();
         double h = sequence().height() * m.zoom();
         if (image != null) {
-            g.setImageSmoothing(m.zoom() / shown.scale() < 1 || shown.scale() < 1);
+            g.setImageSmoothing(zoom() / shown.scale() < 1 || shown.scale() < 1);
             g.drawImage(image, m.left(), m.top(), w, h);
             drawSplit(g, p, m, w, h);
         }
@@ -285,13 +291,14 @@ public final class PicturePane extends Drawing {
     public void zoomAt(double x, double y, double factor) {
         PaneMapping m = mapping();
         Point2D under = m.toPicture(x, y);
-        double zoom = Math.clamp(m.zoom() * factor, ZOOM_MIN, ZOOM_MAX);
+        double device = Math.clamp(zoom() * factor, ZOOM_MIN, ZOOM_MAX);
+        double zoom = device / view.deviceScale.get();
         Size size = sequence();
         view.centre.set(
                 new Point2D(
                         (under.getX() + (getWidth() / 2 - x) / zoom) / size.width(),
                         (under.getY() + (getHeight() / 2 - y) / zoom) / size.height()));
-        view.zoom.set(zoom);
+        view.zoom.set(device);
     }
 
     private void pressed(MouseEvent e) {
@@ -322,7 +329,7 @@ public final class PicturePane extends Drawing {
         if (draggingSplit) {
             view.split.set(Math.clamp((e.getX() - m.left()) / (size.width() * m.zoom()), 0, 1));
         } else if (panFrom != null) {
-            view.zoom.set(m.zoom());
+            view.zoom.set(zoom());
             view.centre.set(
                     new Point2D(
                             panCentre.getX()

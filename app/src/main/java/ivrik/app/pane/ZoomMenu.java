@@ -1,8 +1,11 @@
 package ivrik.app.pane;
 
+import ivrik.app.session.Session;
+import ivrik.app.session.State;
 import ivrik.app.session.View;
 import ivrik.app.widget.Arithmetic;
 import ivrik.app.widget.Controls;
+import ivrik.core.picture.Size;
 
 import javafx.application.Platform;
 import javafx.scene.control.CustomMenuItem;
@@ -16,7 +19,7 @@ public final class ZoomMenu extends MenuButton {
     private final PicturePane pane;
     private final TextField field = new TextField();
 
-    public ZoomMenu(View view, PicturePane pane) {
+    public ZoomMenu(Session session, View view, PicturePane pane) {
         this.view = view;
         this.pane = pane;
         setId("zoom");
@@ -24,8 +27,8 @@ public final class ZoomMenu extends MenuButton {
         getStyleClass().addAll("plain", "bare", "number", "quiet");
         setTooltip(
                 new Tooltip(
-                        "Zoom of the picture; 100 % shows one image pixel per screen pixel. Keys: 0"
-                                + " fits the pane, Shift+0 is 100 %, + and - zoom in and out"));
+                        "Zoom of the picture; 100 % shows one image pixel per pixel of the screen."
+                            + " Keys: 0 fits the pane, Shift+0 is 100 %, + and - zoom in and out"));
         getItems().add(Controls.item("Fit", view.zoom.get() == 0, () -> view.zoom.set(0)));
         for (double stop : PicturePane.STOPS) {
             getItems().add(Controls.item(percent(stop), () -> to(stop)));
@@ -37,8 +40,20 @@ public final class ZoomMenu extends MenuButton {
         getItems().add(new CustomMenuItem(field, false));
         Runnable show = () -> setText(percent(pane.zoom()));
         view.zoom.addListener((o, a, b) -> show.run());
+        view.deviceScale.addListener((o, a, b) -> show.run());
+        session.stateProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (!size(was).equals(size(is))) {
+                                show.run();
+                            }
+                        });
         pane.layoutBoundsProperty().addListener((o, a, b) -> Platform.runLater(show));
         setOnShowing(e -> field.clear());
+    }
+
+    private static Size size(State state) {
+        return state.project().sequence().size();
     }
 
     private void typed() {

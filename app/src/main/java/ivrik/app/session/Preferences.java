@@ -124,6 +124,26 @@ public record Preferences(
         return withExports(next);
     }
 
+    /**
+     * The export settings of a project that was saved to another file; those of a project that was replaced
+     * are dropped.
+     *
+     * @param was the former file; null if there was none
+     */
+    public Preferences withExportMoved(Path was, Path is) {
+        if (is.equals(was)) {
+            return this;
+        }
+        Map<String, SavedExportSettings> next = new TreeMap<>(exports);
+        SavedExportSettings own = was == null ? null : next.get(was.toString());
+        if (own == null) {
+            next.remove(is.toString());
+        } else {
+            next.put(is.toString(), own);
+        }
+        return withExports(next);
+    }
+
     public Preferences withShares(double tray, double controls, double desk, double time) {
         return with(p -> p.trayShare(tray).controlsShare(controls).deskShare(desk).timeShare(time));
     }

@@ -93,6 +93,8 @@ public final class View {
         WHITE
     }
 
+    private static final Point2D MIDDLE = new Point2D(0.5, 0.5);
+
     public final LongProperty frame = new SimpleLongProperty();
 
     /** Frame at the left side of the timeline. */
@@ -133,11 +135,14 @@ public final class View {
     public final BooleanProperty loupe = new SimpleBooleanProperty();
     public final BooleanProperty handles = new SimpleBooleanProperty(true);
 
-    /** Screen pixels per sequence pixel; 0 fits the pane. */
+    /** Device pixels per point of the screen. */
+    public final DoubleProperty deviceScale = new SimpleDoubleProperty(1);
+
+    /** Device pixels per sequence pixel; 0 fits the pane. */
     public final DoubleProperty zoom = new SimpleDoubleProperty();
 
     /** Centre of the pane as shares of the picture's width and height. */
-    public final ObjectProperty<Point2D> centre = new SimpleObjectProperty<>(new Point2D(0.5, 0.5));
+    public final ObjectProperty<Point2D> centre = new SimpleObjectProperty<>(MIDDLE);
 
     public final ObjectProperty<Surround> surround = new SimpleObjectProperty<>(Surround.BLACK);
     public final BooleanProperty playing = new SimpleBooleanProperty();
@@ -197,6 +202,33 @@ public final class View {
     /** Zooms graphs in value. */
     public void zoomValue(double times) {
         valueZoom.set(Math.clamp(valueZoom.get() * times, 0.25, 64));
+    }
+
+    /** Shows another project as a new window would; settings of the window itself stay. */
+    public void startOver() {
+        playing.set(false);
+        frame.set(0);
+        trial.set(null);
+        sampling.set(null);
+        band.set(Band.NONE);
+        face.set(Face.TREATMENT);
+        paneA.set(Show.RESULT);
+        paneB.set(Show.SOURCE);
+        takeA.set(null);
+        takeB.set(null);
+        bypass.set(false);
+        showSnapshot.set(false);
+        split.set(-1);
+        zoom.set(0);
+        centre.set(MIDDLE);
+        surround.set(Surround.BLACK);
+        measured.set(null);
+        follow.set(Follow.ALONE);
+        nudge.set(1);
+        graphed.set(new GraphTargets.OfTreatment("x"));
+        tall.set(false);
+        selectedShots.set(Set.of());
+        fitTime();
     }
 
     /** Shows all frames and all of each graph. */

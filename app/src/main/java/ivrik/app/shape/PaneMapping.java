@@ -8,17 +8,24 @@ import javafx.geometry.Point2D;
  * Maps between the picture and a pane.
  *
  * @param sequence size of the picture
- * @param zoom screen pixels per sequence pixel
+ * @param zoom screen points per sequence pixel
  */
 public record PaneMapping(Size sequence, double left, double top, double zoom) {
     private static final double MARGIN = 6;
 
     /**
-     * @param zoom 0 to fit
+     * @param deviceZoom device pixels per sequence pixel; 0 to fit
+     * @param deviceScale device pixels per screen point
      * @param centre centre of the pane, as shares of the picture
      */
     public static PaneMapping of(
-            Size sequence, double width, double height, double zoom, Point2D centre) {
+            Size sequence,
+            double width,
+            double height,
+            double deviceZoom,
+            double deviceScale,
+            Point2D centre) {
+        double zoom = deviceZoom / deviceScale;
         if (zoom == 0) {
             double fit =
                     Math.min(
@@ -27,15 +34,20 @@ public record PaneMapping(Size sequence, double left, double top, double zoom) {
             double z = Math.max(0.01, fit);
             return new PaneMapping(
                     sequence,
-                    Math.rint((width - z * sequence.width()) / 2),
-                    Math.rint((height - z * sequence.height()) / 2),
+                    snapped((width - z * sequence.width()) / 2, deviceScale),
+                    snapped((height - z * sequence.height()) / 2, deviceScale),
                     z);
         }
         return new PaneMapping(
                 sequence,
-                Math.rint(width / 2 - centre.getX() * sequence.width() * zoom),
-                Math.rint(height / 2 - centre.getY() * sequence.height() * zoom),
+                snapped(width / 2 - centre.getX() * sequence.width() * zoom, deviceScale),
+                snapped(height / 2 - centre.getY() * sequence.height() * zoom, deviceScale),
                 zoom);
+    }
+
+    /** The nearest border between device pixels. */
+    private static double snapped(double at, double deviceScale) {
+        return Math.rint(at * deviceScale) / deviceScale;
     }
 
     public Point2D toPicture(double x, double y) {

@@ -24,7 +24,7 @@ final class Exporting implements ExportSheet.Host {
     private final Sheets sheets;
     private final Supplier<Chooser> chooser;
 
-    /** Last settings of an unnamed project. */
+    /** Last settings of the open project in this window; null if it was not exported here. */
     private SavedExportSettings before;
 
     Exporting(
@@ -38,6 +38,11 @@ final class Exporting implements ExportSheet.Host {
         this.remembered = remembered;
         this.sheets = sheets;
         this.chooser = chooser;
+    }
+
+    /** Forgets the settings of the former project when another is opened. */
+    void forget() {
+        before = null;
     }
 
     void show() {
@@ -90,16 +95,18 @@ final class Exporting implements ExportSheet.Host {
 
     private Optional<SavedExportSettings> kept() {
         Path project = document.file();
-        return Optional.ofNullable(
-                project == null ? before : remembered.get().exports().get(project.toString()));
+        return Optional.ofNullable(before)
+                .or(
+                        () ->
+                                Optional.ofNullable(project)
+                                        .map(p -> remembered.get().exports().get(p.toString())));
     }
 
     @Override
     public void remember(Export.Order order) {
         Path project = document.file();
-        if (project == null) {
-            before = SavedExportSettings.of(order);
-        } else {
+        before = SavedExportSettings.of(order);
+        if (project != null) {
             remembered.change(p -> p.withExport(project, SavedExportSettings.of(order)));
         }
     }

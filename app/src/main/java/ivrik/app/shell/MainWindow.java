@@ -160,7 +160,7 @@ public final class MainWindow {
                         sheets,
                         remembered,
                         () -> chooser,
-                        this::filesChanged);
+                        this::projectChanged);
         watch =
                 new PeriodicChecks(
                         session,
@@ -193,6 +193,7 @@ public final class MainWindow {
 
     private void listen() {
         pictures.service().setBudget(remembered.get().pictureBytes());
+        view.deviceScale.bind(stage.outputScaleXProperty());
         view.pictureOnly.addListener((o, a, b) -> panes.first().requestFocus());
         session.stateProperty()
                 .addListener(
@@ -242,6 +243,14 @@ public final class MainWindow {
 
     private void forgetSmall() {
         small.forget();
+    }
+
+    /** Reacts to another project in the window. */
+    private void projectChanged() {
+        exporting.forget();
+        pictures.forgetSnapshot();
+        controls.scrollToTop();
+        filesChanged();
     }
 
     /** Reacts to files that changed on disk. */

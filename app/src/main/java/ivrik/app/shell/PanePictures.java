@@ -161,6 +161,10 @@ final class PanePictures {
         paint();
     }
 
+    void forgetSnapshot() {
+        held = null;
+    }
+
     /** Whether the panes show the final result of the latest request. */
     boolean isSettled() {
         return settled && !why.isBusy();
@@ -358,7 +362,9 @@ final class PanePictures {
             if (shown != null) {
                 pane.picture().show(shown);
             }
-            pane.picture().workedOn(!pane.show().get().isTake());
+            pane.picture()
+                    .workedOn(
+                            !pane.show().get().isTake() && chosen(pane.show().get()) != Show.HELD);
             boolean split = view.split.get() >= 0 && pane.show().get() == Show.RESULT;
             pane.picture().showSplit(split ? latest.get(Show.SOURCE) : null);
         }

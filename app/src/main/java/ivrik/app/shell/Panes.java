@@ -53,7 +53,7 @@ record Panes(
                         view.takeA,
                         View.Show.TAKE,
                         paneA,
-                        new ZoomMenu(view, paneA));
+                        new ZoomMenu(session, view, paneA));
         PaneFrame frameB =
                 new PaneFrame(session, view, view.paneB, view.takeB, View.Show.OTHER_TAKE, paneB);
         PanePictures pictures =

@@ -211,10 +211,9 @@ final class Projects {
         sheets.report(title, fault.oneLine());
     }
 
-    /** Shows the first frame of another project. */
+    /** Shows another project as a new window would. */
     private void fresh() {
-        view.playing.set(false);
-        view.frame.set(0);
+        view.startOver();
         opened.run();
     }
 
@@ -276,13 +275,14 @@ final class Projects {
     }
 
     private void saveTo(Path target, boolean replace, Runnable then) {
+        Path was = document.file();
         document.save(
                 target,
                 replace,
                 outcome -> {
                     switch (outcome) {
                         case Outcome.Saved(Path file) -> {
-                            remembered.change(s -> s.withRecent(file));
+                            remembered.change(s -> s.withRecent(file).withExportMoved(was, file));
                             view.notice.set("Saved: " + file);
                             then.run();
                         }

@@ -109,6 +109,7 @@ class HandlesWindowTest extends OneFrame {
     void theLineOfADirectionIsTurnedAndLengthenedOnThePicture() {
         add(new DirectionalBlur());
         set(1, 0, "length", 0);
+        set(1, 1, "length", 24);
         d.settle();
         // the handle lies right of the middle, 22 points beyond a line of zero length
         double width = Driver.on(() -> ((Region) d.find("PicturePane")).getWidth());

@@ -24,6 +24,7 @@ import javafx.geometry.HPos;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -106,6 +107,7 @@ final class DialCard extends VBox {
                                                         Math.min(
                                                                 d.value().at(view.frame.get()),
                                                                 d.rest())))),
+                new SeparatorMenuItem(),
                 Controls.item(
                         "Delete dial",
                         () ->
@@ -214,6 +216,7 @@ final class DialCard extends VBox {
                         part(rest, far, new Ease.Eased(0.5, 0, 1, 1))),
                 response("First half of the range only", target, part(rest, middle, Ease.LINEAR)),
                 response("Second half of the range only", target, part(middle, far, Ease.LINEAR)),
+                new SeparatorMenuItem(),
                 Controls.item(
                         "Remove from dial",
                         () ->

@@ -8,6 +8,7 @@ import ivrik.core.look.Step;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -65,13 +66,14 @@ final class ColumnHead extends Label {
                                                 "Turn treatment on or off",
                                                 l -> l.withStep(id, s -> s.withOn(!s.on())))),
                         item("Move earlier", () -> steps.move(id, -1)),
-                        item("Move later", () -> steps.move(id, 1)),
-                        item("Remove treatment", () -> steps.remove(id)));
+                        item("Move later", () -> steps.move(id, 1)));
         for (Section section : Section.of(step.kind())) {
             if (section != step.section()) {
                 menu.getItems().add(item(to(section), () -> steps.place(id, section)));
             }
         }
+        menu.getItems()
+                .addAll(new SeparatorMenuItem(), item("Remove treatment", () -> steps.remove(id)));
         return menu;
     }
 

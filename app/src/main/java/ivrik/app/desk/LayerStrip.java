@@ -104,6 +104,7 @@ public final class LayerStrip extends FlowPane {
         item(menu, "Show layer", () -> show(Face.LAYER));
         item(menu, "Move up", () -> swap(at, at + 1)).setDisable(at == layers.size() - 1);
         item(menu, "Move down", () -> swap(at, at - 1)).setDisable(at == 0);
+        menu.getItems().add(new SeparatorMenuItem());
         item(menu, "Delete layer", () -> remove(layer)).setDisable(layers.size() < 2);
         return menu;
     }
@@ -189,6 +190,7 @@ public final class LayerStrip extends FlowPane {
                 });
         item(menu, "Move earlier", () -> moveLook(at, at - 1)).setDisable(at == 0);
         item(menu, "Move later", () -> moveLook(at, at + 1)).setDisable(at == count - 1);
+        menu.getItems().add(new SeparatorMenuItem());
         item(
                         menu,
                         "Remove look",

@@ -10,6 +10,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.CustomMenuItem;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.shape.Rectangle;
@@ -90,6 +91,7 @@ final class MarkerMenu {
                         new CustomMenuItem(name, false),
                         new CustomMenuItem(inks, false),
                         plain,
+                        new SeparatorMenuItem(),
                         away);
         menu.show(owner, screenX, screenY);
         name.requestFocus();

@@ -191,9 +191,10 @@ public final class TargetedFields {
             items.add(Controls.item("Add all channels to new dial", () -> onNew(all)));
         }
         List<Dial> driving = DialEdits.of(look, target);
+        List<MenuItem> removals = new ArrayList<>();
         for (Dial dial : look.dials()) {
             if (driving.contains(dial)) {
-                items.add(
+                removals.add(
                         Controls.item(
                                 "Remove from dial " + dial.title(),
                                 () -> edit(dial, l -> DialEdits.off(l, dial.name(), target))));
@@ -208,6 +209,10 @@ public final class TargetedFields {
                                                         DialEdits.driving(
                                                                 l, dial.name(), List.of(target)))));
             }
+        }
+        if (!removals.isEmpty()) {
+            items.add(new SeparatorMenuItem());
+            items.addAll(removals);
         }
         return items;
     }

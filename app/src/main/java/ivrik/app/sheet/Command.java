@@ -35,6 +35,11 @@ public record Command(
         this(id, menu, name, null, action, enabled, keywords, false);
     }
 
+    /** Whether the command deletes something; such commands are last in their menu. */
+    public boolean isDestructive() {
+        return id.startsWith("delete-") || id.startsWith("remove-");
+    }
+
     public String title() {
         return name.get();
     }

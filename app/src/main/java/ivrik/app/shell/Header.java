@@ -27,6 +27,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -111,8 +113,14 @@ final class Header extends StackPane {
 
     private List<Menu> menusOf(List<Command> commands) {
         Map<String, Menu> menus = new LinkedHashMap<>();
-        for (Command command : commands) {
+        Set<Menu> apart = new HashSet<>();
+        List<Command> ordered =
+                commands.stream().sorted(Comparator.comparing(Command::isDestructive)).toList();
+        for (Command command : ordered) {
             Menu menu = menus.computeIfAbsent(command.menu(), Menu::new);
+            if (command.isDestructive() && apart.add(menu)) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
             MenuItem item = new MenuItem(command.title());
             item.setMnemonicParsing(false);
             item.setAccelerator(command.key());

@@ -18,6 +18,7 @@ final class Menus {
     private Menus() {}
 
     static void install(Scene scene) {
+        new SecondPress(scene).guard();
         scene.addEventHandler(MenuButton.ON_SHOWING, e -> button(e, Menus::tick));
         scene.addEventHandler(MenuButton.ON_SHOWN, e -> button(e, Menus::place));
     }

@@ -7,6 +7,7 @@ import ivrik.core.project.Source;
 import javafx.geometry.Pos;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -99,6 +100,7 @@ final class FootageCard extends VBox {
                         Controls.item("Add to sequence", () -> actions.place(source)),
                         Controls.item("Add as new layer on top", () -> actions.addOnTop(source)),
                         Controls.item("Replace file...", () -> actions.replace(source)),
+                        new SeparatorMenuItem(),
                         Controls.item("Remove from project", () -> actions.remove(source)));
         if (source.kind().isFile()) {
             menu.getItems()

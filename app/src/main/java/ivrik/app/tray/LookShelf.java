@@ -10,6 +10,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.image.Image;
 import javafx.scene.layout.VBox;
 
@@ -104,6 +105,7 @@ final class LookShelf extends ScrollPane {
         LookCard card = new LookCard(kept.look(), () -> actions.use(kept.look()));
         card.offer(
                 Controls.item("Export look...", () -> actions.write(kept)),
+                new SeparatorMenuItem(),
                 Controls.item("Delete...", () -> actions.remove(kept)));
         card.show(pictures.computeIfAbsent(kept.look().name(), name -> picture(kept)));
         return card;

@@ -3,13 +3,16 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.sheet.Command;
+import ivrik.core.look.Look;
 import ivrik.core.rejoin.Blend;
 
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Control;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -104,6 +107,54 @@ class MenusTest extends InAWindow {
                                 .orElseThrow()
                                 .fire());
         assertThat(d.window.session().project().layers().getFirst().clips()).hasSize(2);
+    }
+
+    @Test
+    void aDoubleClickOnAMenuChoosesNothing() {
+        d.choose("#look", "Add look after this");
+        d.settle();
+        Look before = d.selectedLook();
+        d.click(d.find("#look"), 0.5, 0.5, 2, MouseButton.PRIMARY);
+        assertThat(d.window.session().project().layers().getFirst().looks()).hasSize(2);
+        assertThat(d.selectedLook()).isEqualTo(before);
+        assertThat(offered()).as("still open").contains("Remove look");
+        d.key(KeyCode.ESCAPE);
+    }
+
+    @Test
+    void destructiveItemsAreLastAndApart() {
+        d.choose("#look", "Add look after this");
+        d.settle();
+        d.key(KeyCode.Q);
+        d.settle();
+        Driver.run(
+                () -> {
+                    for (Node node : d.root().lookupAll("*")) {
+                        if (node instanceof MenuButton button && button.isVisible()) {
+                            button.show();
+                            assertApart(button.getItems());
+                            button.hide();
+                        } else if (node instanceof Control c && c.getContextMenu() != null) {
+                            assertApart(c.getContextMenu().getItems());
+                        }
+                    }
+                });
+    }
+
+    private static void assertApart(List<MenuItem> items) {
+        List<MenuItem> rest = items.stream().dropWhile(i -> !isDestructive(i)).toList();
+        assertThat(rest.stream().filter(i -> !isDestructive(i)).map(MenuItem::getText))
+                .as(items.getFirst().getText())
+                .isEmpty();
+        if (!rest.isEmpty() && rest.size() < items.size()) {
+            assertThat(items.get(items.size() - rest.size() - 1))
+                    .as(rest.getFirst().getText())
+                    .isInstanceOf(SeparatorMenuItem.class);
+        }
+    }
+
+    private static boolean isDestructive(MenuItem item) {
+        return item.getText() != null && item.getText().matches("(Remove|Delete|Discard).*");
     }
 
     /** The menu key opens the context menu of the focused node. */

@@ -1,13 +1,16 @@
 package ivrik.app.session;
 
 import ivrik.core.look.ChannelSettings;
+import ivrik.core.look.ListEdits;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
 import ivrik.core.project.BurstAnchors;
 import ivrik.core.project.Layer;
+import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
 import ivrik.core.project.ProjectEdits;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -42,6 +45,10 @@ public final class LookApplication {
 
     /** The edit that applies a look; its bursts are anchored near the present frame. */
     public UnaryOperator<Project> change(Look look, How how) {
+        return change(look, how, List.of());
+    }
+
+    private UnaryOperator<Project> change(Look look, How how, List<String> shots) {
         UnaryOperator<Look> standing = old -> BurstAnchors.standing(look, near());
         if (how == How.INSTEAD) {
             return session.lookChange(standing);
@@ -53,12 +60,14 @@ public final class LookApplication {
                         .map(
                                 layer ->
                                         project.withLayer(
-                                                layer.id(),
-                                                l ->
-                                                        ProjectEdits.withNewLook(
-                                                                        l, l.freeLookId(), at - 1)
-                                                                .withLook(at, standing)))
+                                                layer.id(), l -> added(l, at, standing, shots)))
                         .orElse(project);
+    }
+
+    private static Layer added(Layer layer, int at, UnaryOperator<Look> look, List<String> shots) {
+        Layer more = ProjectEdits.withNewLook(layer, layer.freeLookId(), at - 1).withLook(at, look);
+        LayerLook added = more.looks().get(at).withShots(shots);
+        return more.withLooks(ListEdits.with(more.looks(), at, added));
     }
 
     private Anchor near() {
@@ -98,9 +107,18 @@ public final class LookApplication {
      * Applies a look, selects it, shows its dials, and reports what happened to the previous one.
      */
     public void apply(Look look, How how) {
+        apply(look, how, List.of());
+    }
+
+    /**
+     * Applies a look to shots of the layer.
+     *
+     * @param shots ids of clips; empty for all shots
+     */
+    public void apply(Look look, How how, List<String> shots) {
         String id = session.state().layer().map(Layer::freeLookId).orElse("");
         Optional<Look> before = session.state().look();
-        session.edit(how.prefix + look.displayName(), change(look, how));
+        session.edit(how.prefix + look.displayName(), change(look, how, shots));
         before.filter(b -> !isAtRest(b))
                 .ifPresent(
                         b ->

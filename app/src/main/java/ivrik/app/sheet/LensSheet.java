@@ -64,7 +64,14 @@ public final class LensSheet extends VBox {
     private final Button on = new Button("Add aberration");
     private final Button off = new Button("Correct aberration");
     private final Button done = new Button("Close");
-    private Layer target;
+    private Target target;
+
+    /**
+     * Where the look is added.
+     *
+     * @param shots the shots of the layer; empty for all
+     */
+    public record Target(String title, Layer layer, List<String> shots) {}
 
     /** Result of the measurement: a message, and the fit if there is one. */
     private record Answer(String message, Optional<Channels> found) {}
@@ -75,27 +82,25 @@ public final class LensSheet extends VBox {
         /**
          * @param how before or after the layer's looks
          */
-        void apply(Look look, Layer layer, LookApplication.How how);
+        void apply(Look look, Target target, LookApplication.How how);
     }
 
     /**
      * @param picture name of the measured picture
      * @param frame provides the picture, off the interface thread
-     * @param layers layers that the look can be applied to
-     * @param chosen default layer
+     * @param targets what the look can be applied to, the default first
      */
     public LensSheet(
             String picture,
             Function<Cancellation, Optional<Frame>> frame,
-            List<Layer> layers,
-            Layer chosen,
+            List<Target> targets,
             Use use,
             ObjectProperty<Palette> palette,
             Sheets sheets) {
         this.picture = picture;
         this.use = use;
         this.sheets = sheets;
-        this.target = chosen;
+        this.target = targets.getFirst();
         this.plot = new LensPlot(palette);
         setId("lens-sheet");
         Label head = new Label("Match lens");
@@ -109,7 +114,7 @@ public final class LensSheet extends VBox {
                         plot,
                         new HBox(24, red, blue),
                         status,
-                        buttons(layers));
+                        buttons(targets));
         setMaxWidth(660);
         on.setDisable(true);
         off.setDisable(true);
@@ -133,18 +138,18 @@ public final class LensSheet extends VBox {
         return label;
     }
 
-    private HBox buttons(List<Layer> layers) {
-        MenuButton where = menu("lens-where", "Layer that receives the look");
-        Controls.show(where, target.id(), target.name());
-        for (Layer layer : layers) {
+    private HBox buttons(List<Target> targets) {
+        MenuButton where = menu("lens-where", "Layer or shot that receives the look");
+        Controls.show(where, target, target.title());
+        for (Target each : targets) {
             where.getItems()
                     .add(
                             item(
-                                    layer.id(),
-                                    layer.name(),
+                                    each,
+                                    each.title(),
                                     () -> {
-                                        target = layer;
-                                        Controls.show(where, layer.id(), layer.name());
+                                        target = each;
+                                        Controls.show(where, each, each.title());
                                     }));
         }
         on.setId("lens-on");
@@ -158,7 +163,7 @@ public final class LensSheet extends VBox {
         done.setOnAction(e -> sheets.away());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox row = new HBox(8, quiet("Layer"), where, gap, done, on, off);
+        HBox row = new HBox(8, quiet("Apply to"), where, gap, done, on, off);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }

@@ -18,6 +18,7 @@ import ivrik.core.project.Source;
 
 import javafx.beans.property.ObjectProperty;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -72,16 +73,37 @@ final class SheetActions {
                                         .flatMap(l -> l.picture().stream())
                                         .findFirst()
                                         .map(service::original),
-                        session.project().layers(),
-                        layer,
+                        targets(layer, frame),
                         (look, on, how) -> {
-                            session.selectLayer(on.id());
-                            laying.apply(look, how);
+                            session.selectLayer(on.layer().id());
+                            laying.apply(look, how, on.shots());
                         },
                         palette,
                         sheets);
         sheets.show(sheet, sheet.first());
         sheets.onClosed(sheet::forget);
+    }
+
+    /** The measured shot, its layer, and all other layers. */
+    private List<LensSheet.Target> targets(Layer measured, long frame) {
+        List<LensSheet.Target> targets = new ArrayList<>();
+        if (measured.clips().size() > 1) {
+            measured.clipAt(frame)
+                    .ifPresent(
+                            shot ->
+                                    targets.add(
+                                            new LensSheet.Target(
+                                                    measured.name() + ", this shot",
+                                                    measured,
+                                                    List.of(shot.id()))));
+            targets.add(new LensSheet.Target(measured.name() + ", all shots", measured, List.of()));
+        } else {
+            targets.add(new LensSheet.Target(measured.name(), measured, List.of()));
+        }
+        session.project().layers().stream()
+                .filter(l -> !l.id().equals(measured.id()))
+                .forEach(l -> targets.add(new LensSheet.Target(l.name(), l, List.of())));
+        return targets;
     }
 
     /** Shows and changes the memory limit for pictures. */

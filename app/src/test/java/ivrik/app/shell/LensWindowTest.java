@@ -7,10 +7,13 @@ import ivrik.core.look.Look;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
+import ivrik.core.project.Clip;
 import ivrik.core.project.Layer;
 import ivrik.core.project.LayerLook;
 import ivrik.core.threads.Workers;
 import ivrik.media.encode.StillWriter;
+
+import javafx.scene.input.KeyCode;
 
 import org.junit.jupiter.api.Test;
 
@@ -106,6 +109,23 @@ class LensWindowTest extends InAWindow {
         List<Look> of = looks(layer(l -> !l.id().equals(picture)));
         assertThat(of).extracting(Look::name).last().isEqualTo("lens");
         assertThat(corner(of.getLast())).isCloseTo(100 * RED_K0, within(0.04));
+    }
+
+    @Test
+    void aLensIsCorrectedInTheMeasuredShotOnlyUnlessAsked() {
+        d.importFile(fringed());
+        d.go(10);
+        d.key(KeyCode.SLASH);
+        List<Clip> shots = layer(l -> true).clips();
+        assertThat(shots).hasSize(2);
+        measure();
+        d.click("#lens-off");
+        assertThat(layer(l -> true).looks().getFirst().shots()).containsExactly(shots.get(1).id());
+        d.key(KeyCode.CONTROL, KeyCode.Z);
+        measure();
+        d.choose("#lens-where", layer(l -> true).name() + ", all shots");
+        d.click("#lens-off");
+        assertThat(layer(l -> true).looks().getFirst().shots()).isEmpty();
     }
 
     @Test

@@ -11,6 +11,7 @@ import ivrik.core.picture.Frame;
 
 import javafx.geometry.Point2D;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -45,6 +46,11 @@ public final class Footer extends HBox {
         getStyleClass().addAll("strip", "footer");
         notice.getStyleClass().add("quiet");
         notice.setMinWidth(0);
+        Tooltip whole = new Tooltip();
+        whole.textProperty().bind(notice.textProperty());
+        whole.setWrapText(true);
+        whole.setMaxWidth(480);
+        notice.setTooltip(whole);
         working.setMinWidth(USE_PREF_SIZE);
         was.getStyleClass().add("quiet");
         place.getStyleClass().addAll("number", "quiet");

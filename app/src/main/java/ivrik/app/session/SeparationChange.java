@@ -8,7 +8,7 @@ import ivrik.core.separation.Separation;
 public final class SeparationChange {
     private SeparationChange() {}
 
-    /** Changes the colour model in one undo step, and reports settings that were removed. */
+    /** Changes the colour model in one undo step, and reports settings that are kept for the former model. */
     public static void change(Session session, View view, Separation model) {
         Look look = session.state().look().orElse(null);
         if (look == null || look.separation().equals(model.id())) {
@@ -16,13 +16,13 @@ public final class SeparationChange {
         }
         ModelChange change = ModelChange.of(look, model);
         session.editLook("Separate " + model.title(), l -> change.look());
-        if (!change.dropped().isEmpty()) {
+        if (!change.kept().isEmpty()) {
             view.notice.set(
-                    String.join(", ", change.dropped())
+                    "Kept for "
+                            + look.model().title()
                             + ": "
-                            + model.title()
-                            + " has no equivalent, so the settings were removed. Undo restores"
-                            + " them");
+                            + String.join(", ", change.kept())
+                            + ". The settings return with that separation");
         }
     }
 }

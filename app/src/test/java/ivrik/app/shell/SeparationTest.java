@@ -119,13 +119,13 @@ class SeparationTest {
     }
 
     @Test
-    void lossesOfASeparationChangeAreNamed() {
+    void settingsWithoutCounterpartAreNamedAndReturn() {
         d.key(KeyCode.RIGHT);
         d.key(KeyCode.N);
         separate(Separations.named("oklab"));
-        assertThat(d.words()).anyMatch(w -> w.startsWith("Red: OKLab has no equivalent"));
+        assertThat(d.words()).anyMatch(w -> w.startsWith("Kept for RGB: Red"));
         assertThat(d.channels().getFirst().value("x").rest()).isZero();
-        d.key(KeyCode.CONTROL, KeyCode.Z);
+        separate(Separations.named("rgb"));
         assertThat(d.channels().getFirst().value("x").rest()).isEqualTo(1);
     }
 

@@ -32,6 +32,7 @@ public final class LookJson {
 
     private static final double LARGEST_OVERSCAN = 10;
     private static final double FAR = 1e9;
+    private static final String OTHER_MODELS = "otherModels";
     private static final int MARK_BYTES = 8;
     private static final String FINISH = EnumNames.of(Section.FINISH);
 
@@ -106,7 +107,7 @@ public final class LookJson {
      * @param look is changed
      */
     static String channelMark(ObjectNode look) {
-        look.remove(List.of("format", "version", "picture"));
+        look.remove(List.of("format", "version", "picture", OTHER_MODELS));
         look.put("name", "").put("title", "").put("note", "");
         if (look.path("steps") instanceof ArrayNode steps) {
             steps.removeIf(step -> step.path("section").asText().equals(FINISH));
@@ -150,6 +151,10 @@ public final class LookJson {
         look.bursts().forEach(burst -> bursts.add(BurstJson.write(burst, look.model())));
         ArrayNode dials = node.putArray("dials");
         look.dials().forEach(dial -> dials.add(DialJson.write(dial, look.model())));
+        if (!look.otherModels().isEmpty()) {
+            ArrayNode others = node.putArray(OTHER_MODELS);
+            look.otherModels().forEach(other -> others.add(tree(other)));
+        }
         return node;
     }
 
@@ -206,7 +211,8 @@ public final class LookJson {
                         fields.read("overscan", Overscan.OFF, LookJson::overscan),
                         fields.read("shutter", Shutter.OFF, LookJson::shutter),
                         List.of(),
-                        List.of());
+                        List.of(),
+                        fields.each(OTHER_MODELS, "colour model", LookJson::read));
         Look moving = withBursts(fields, look);
         return marked(
                 moving.withDials(fields.each("dials", "dial", f -> DialJson.read(f, moving))));

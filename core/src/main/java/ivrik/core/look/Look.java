@@ -32,6 +32,8 @@ import java.util.stream.Stream;
  * @param order channel indices in stacking order, the lowest first
  * @param steps all treatments in rendering order
  * @param bursts animations relative to anchors
+ * @param otherModels settings that this model has no channels for, one look per former model;
+ *     {@link ModelChange} restores them
  */
 @RecordBuilder
 public record Look(
@@ -49,7 +51,8 @@ public record Look(
         Overscan overscan,
         Shutter shutter,
         List<Burst> bursts,
-        List<Dial> dials)
+        List<Dial> dials,
+        List<Look> otherModels)
         implements LookBuilder.With {
     public Look {
         tags = List.copyOf(tags);
@@ -58,6 +61,7 @@ public record Look(
         steps = steps.stream().sorted(Comparator.comparing(Step::section)).toList();
         bursts = List.copyOf(bursts);
         dials = List.copyOf(dials);
+        otherModels = List.copyOf(otherModels);
         if (steps.stream().map(Step::id).distinct().count() < steps.size()) {
             throw new IllegalArgumentException("two steps of a look have one id");
         }
@@ -81,6 +85,7 @@ public record Look(
                         Mask.NONE,
                         Overscan.OFF,
                         Shutter.OFF,
+                        List.of(),
                         List.of(),
                         List.of());
         for (Treatment treatment : treatments) {

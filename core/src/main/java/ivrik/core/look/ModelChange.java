@@ -21,17 +21,25 @@ import java.util.stream.Stream;
 
 /**
  * A look converted to another colour model. The settings of a channel move to the channel with the same role;
- * other settings are reset.
+ * other settings are kept in {@link Look#otherModels} and return with their model.
  *
  * @param look the look in the new model
- * @param dropped titles of the channels whose settings were reset because the new model has no such role
+ * @param kept titles of the channels and dials that the new model has no role for
  */
-public record ModelChange(Look look, List<String> dropped) {
+public record ModelChange(Look look, List<String> kept) {
     public ModelChange {
-        dropped = List.copyOf(dropped);
+        kept = List.copyOf(kept);
     }
 
     public static ModelChange of(Look old, Separation model) {
+        ModelChange change = moved(old, model);
+        Look there = OtherModel.restored(old, change.look);
+        boolean isWhole = moved(change.look, old.model()).look.equals(old);
+        return new ModelChange(isWhole ? there : OtherModel.keeping(there, old), change.kept);
+    }
+
+    /** The look with the settings of counterparts only. */
+    private static ModelChange moved(Look old, Separation model) {
         List<ChannelKind> before = old.model().channels();
         List<ChannelKind> after = model.channels();
         int[] from = after.stream().mapToInt(k -> counterpart(k, before)).toArray();
@@ -46,19 +54,19 @@ public record ModelChange(Look look, List<String> dropped) {
                                                         .get(i)
                                                         .withInk(java.util.Optional.empty()))
                         .toList();
-        List<String> dropped = new ArrayList<>();
+        List<String> kept = new ArrayList<>();
         for (int i = 0; i < before.size(); i++) {
             int channel = i;
-            boolean kept = IntStream.of(from).anyMatch(f -> f == channel);
-            if (!kept && isTouched(old, channel)) {
-                dropped.add(before.get(channel).title());
+            boolean hasCounterpart = IntStream.of(from).anyMatch(f -> f == channel);
+            if (!hasCounterpart && isTouched(old, channel)) {
+                kept.add(before.get(channel).title());
             }
         }
         List<Dial> dials = new ArrayList<>();
         for (Dial dial : old.dials()) {
             Dial there = dial.driving(t -> moved(t, from));
             if (there.links().isEmpty() && !dial.links().isEmpty()) {
-                dropped.add("the dial " + dial.title());
+                kept.add("the dial " + dial.title());
             } else {
                 dials.add(there);
             }
@@ -75,10 +83,10 @@ public record ModelChange(Look look, List<String> dropped) {
                                                         .map(b -> moved(b, from))
                                                         .toList())
                                         .dials(dials));
-        return new ModelChange(look, dropped);
+        return new ModelChange(look, kept);
     }
 
-    private static int counterpart(ChannelKind kind, List<ChannelKind> among) {
+    static int counterpart(ChannelKind kind, List<ChannelKind> among) {
         return IntStream.range(0, among.size())
                 .filter(i -> among.get(i).role() == kind.role())
                 .findFirst()

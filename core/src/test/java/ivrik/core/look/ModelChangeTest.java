@@ -2,12 +2,14 @@ package ivrik.core.look;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.core.json.LookJson;
 import ivrik.core.motion.Value;
 import ivrik.core.separation.Ink;
 import ivrik.core.separation.Separations;
 
 import org.junit.jupiter.api.Test;
 
+import java.util.List;
 import java.util.Optional;
 
 class ModelChangeTest {
@@ -25,7 +27,7 @@ class ModelChangeTest {
     void redBecomesCyanWithAllItsSettings() {
         ModelChange change = ModelChange.of(SPLIT, Separations.named("cmyk"));
         Look look = change.look();
-        assertThat(change.dropped()).isEmpty();
+        assertThat(change.kept()).isEmpty();
         assertThat(look.separation()).isEqualTo("cmyk");
         assertThat(look.channels()).hasSize(4);
         assertThat(amount(look, 0, "x")).isEqualTo(5);
@@ -40,7 +42,7 @@ class ModelChangeTest {
     @Test
     void settingsWithoutCounterpartRestAndAreNamed() {
         ModelChange change = ModelChange.of(SPLIT, Separations.named("oklab"));
-        assertThat(change.dropped())
+        assertThat(change.kept())
                 .startsWith("Red", "Blue")
                 .doesNotContain("Green")
                 .contains("the dial Red x");
@@ -63,6 +65,35 @@ class ModelChangeTest {
         assertThat(there.model().channels().get(1).id()).isEqualTo("a");
         assertThat(amount(there, 1, "x")).as("red against green").isEqualTo(3);
         assertThat(amount(there, 2, "x")).as("blue against yellow").isEqualTo(2);
+    }
+
+    @Test
+    void settingsWithoutCounterpartReturnWithTheirModel() {
+        Look edited = SPLIT.withDials(List.of(SPLIT.dials().getFirst()));
+        Look there = ModelChange.of(edited, Separations.named("oklab")).look();
+        Look back =
+                ModelChange.of(
+                                there.withSettings(0, 0, a -> a.with("x", Value.of(7))),
+                                Separations.named("rgb"))
+                        .look();
+        assertThat(back.withOtherModels(List.of())).isEqualTo(edited);
+        Look again = ModelChange.of(back, Separations.named("oklab")).look();
+        assertThat(amount(again, 0, "x")).isEqualTo(7);
+    }
+
+    @Test
+    void settingsOfRemovedTreatmentsStayAway() {
+        Look there = ModelChange.of(SPLIT, Separations.named("oklab")).look();
+        Look without = there.withoutStep(there.steps().getFirst().id());
+        Look back = ModelChange.of(without, Separations.named("rgb")).look();
+        assertThat(back.steps()).isEmpty();
+        assertThat(back.dials()).hasSameSizeAs(without.dials());
+    }
+
+    @Test
+    void keptSettingsAreInTheFile() {
+        Look there = ModelChange.of(SPLIT, Separations.named("oklab")).look();
+        assertThat(LookJson.read(LookJson.write(there)).look()).isEqualTo(there);
     }
 
     @Test

@@ -15,7 +15,9 @@ import picocli.CommandLine.TypeConversionException;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Reads the inputs of several commands. */
 final class InputFiles {
@@ -29,6 +31,7 @@ final class InputFiles {
         if (file.isEmpty()) {
             return BuiltInLooks.find(nameOrFile)
                     .or(() -> kept(nameOrFile))
+                    .or(() -> titled(nameOrFile))
                     .orElseGet(() -> BuiltInLooks.named(nameOrFile));
         }
         if (GradeFile.isGrade(file.get())) {
@@ -43,14 +46,24 @@ final class InputFiles {
         return reading.look();
     }
 
-    /** One of the user's own looks, which the window also uses. */
-    private static Optional<Look> kept(String name) {
+    /** The user's own looks, which the window also uses; damaged ones are left out. */
+    static List<Look> kept() {
         return new LookLibrary(LookLibrary.usual())
                 .contents().looks().stream()
                         .filter(k -> k.problems().isEmpty())
                         .map(LookLibrary.SavedLook::look)
-                        .filter(l -> l.name().equals(name))
-                        .findFirst();
+                        .toList();
+    }
+
+    private static Optional<Look> kept(String name) {
+        return kept().stream().filter(l -> l.name().equals(name)).findFirst();
+    }
+
+    /** A look by the title that the window shows; one of the user's own before a built-in one. */
+    private static Optional<Look> titled(String title) {
+        return Stream.concat(kept().stream(), BuiltInLooks.all().stream())
+                .filter(l -> l.displayName().equalsIgnoreCase(title.strip()))
+                .findFirst();
     }
 
     /** A project without any error, with absolute media paths. */

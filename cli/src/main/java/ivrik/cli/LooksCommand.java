@@ -10,14 +10,17 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Stream;
 
 @Command(
         name = "looks",
         mixinStandardHelpOptions = true,
-        description = "List the built-in looks and their dials.")
+        description = "List the built-in looks and your own, with their dials.")
 final class LooksCommand implements Runnable {
     @Spec private CommandSpec spec;
 
@@ -30,10 +33,15 @@ final class LooksCommand implements Runnable {
         if (json) {
             out.println(
                     InfoCommand.text(
-                            BuiltInLooks.shelf().stream().map(LooksCommand::tree).toList()));
+                            Stream.concat(
+                                            BuiltInLooks.shelf().stream().map(LooksCommand::tree),
+                                            InputFiles.kept().stream().map(LooksCommand::tree))
+                                    .toList()));
             return;
         }
-        for (Look look : BuiltInLooks.all()) {
+        List<Look> all = new ArrayList<>(BuiltInLooks.all());
+        all.addAll(InputFiles.kept());
+        for (Look look : all) {
             out.printf("%s%n  %s%n", look.name(), look.note());
             for (Dial dial : look.dials()) {
                 if (!dial.choices().isEmpty()) {
@@ -57,11 +65,20 @@ final class LooksCommand implements Runnable {
     }
 
     private static Map<String, Object> tree(BuiltInLook built) {
-        Look look = built.look();
+        return tree(built.look(), built.group().title(), d -> built.zero().get(d.name()));
+    }
+
+    /** One of the user's own looks, whose dials are neutral at their default. */
+    private static Map<String, Object> tree(Look own) {
+        return tree(own, "Your looks", Dial::rest);
+    }
+
+    private static Map<String, Object> tree(
+            Look look, String group, Function<Dial, Double> neutral) {
         Map<String, Object> tree = new LinkedHashMap<>();
         tree.put("name", look.name());
         tree.put("title", look.title());
-        tree.put("group", built.group().title());
+        tree.put("group", group);
         tree.put("note", look.note());
         tree.put("tags", look.tags());
         tree.put("separation", look.separation());
@@ -84,7 +101,7 @@ final class LooksCommand implements Runnable {
                         .toList();
         tree.put("dials", dials);
         Map<String, Double> zero = new LinkedHashMap<>();
-        look.dials().forEach(d -> zero.put(d.name(), built.zero().get(d.name())));
+        look.dials().forEach(d -> zero.put(d.name(), neutral.apply(d)));
         tree.put("zero", zero);
         return tree;
     }

@@ -382,4 +382,23 @@ class CommandLineTest extends Commanded {
         ivrik("apply", in, "--look", "swap", "-o", swapped.toString());
         assertThat(Files.readAllBytes(swapped)).isNotEqualTo(Files.readAllBytes(own));
     }
+
+    @Test
+    void aLookIsFoundByItsTitleAndSavedLooksAreListed() throws IOException {
+        Path kept = Files.createDirectories(folder.resolve("data/looks"));
+        Look look = BuiltInLooks.named("rgb-split").withName("amber-hour").withTitle("Amber Hour");
+        Files.writeString(kept.resolve("amber-hour.look.json"), LookJson.write(look));
+        String in = picture8("in.png", false).toString();
+        Path titled = folder.resolve("titled.png");
+        Path named = folder.resolve("named.png");
+        assertThat(ivrik("apply", in, "--look", "amber hour", "-o", titled.toString()))
+                .as(err)
+                .isZero();
+        ivrik("apply", in, "--look", "amber-hour", "-o", named.toString());
+        assertThat(titled).hasSameBinaryContentAs(named);
+        assertThat(ivrik("looks")).isZero();
+        assertThat(out).contains("amber-hour\n");
+        ivrik("looks", "--json");
+        assertThat(out).contains("\"name\" : \"amber-hour\"").contains("Your looks");
+    }
 }

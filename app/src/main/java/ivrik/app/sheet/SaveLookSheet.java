@@ -9,6 +9,7 @@ import ivrik.core.look.PortableLook;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
@@ -31,6 +32,7 @@ public final class SaveLookSheet extends VBox {
     private final TextField title = new TextField();
     private final TextField tags = new TextField();
     private final TextArea note = new TextArea();
+    private final CheckBox movement = new CheckBox("include keyframes of dials");
     private final Label status = Controls.hint("");
     private final Button keep = new Button("Save to your looks");
     private final Button toFile = new Button("Export look...");
@@ -59,11 +61,12 @@ public final class SaveLookSheet extends VBox {
         tags.setId("save-tags");
         Controls.explain(tags, "Search keywords, separated by commas");
         tags.setPromptText("night, neon, soft ...");
-        tags.setText(String.join(", ", look.tags()));
+        boolean borrowed = PortableLook.hasBorrowedNote(look);
+        tags.setText(borrowed ? "" : String.join(", ", look.tags()));
         note.setId("save-note");
         Controls.explain(note, "Shown with the look in the tray and in search");
         note.setPromptText("What the look is for, in one or two sentences");
-        note.setText(look.note());
+        note.setText(borrowed ? PortableLook.description(look) : look.note());
         note.setWrapText(true);
         note.setPrefRowCount(NOTE_ROWS);
         GridPane grid = new GridPane(12, 10);
@@ -71,6 +74,14 @@ public final class SaveLookSheet extends VBox {
         grid.addRow(1, Controls.quiet("Keywords"), tags);
         grid.addRow(2, Controls.quiet("Note"), note);
         grid.addRow(3, Controls.quiet("Dials"), dials());
+        if (look.dials().stream().anyMatch(d -> d.value().isMoving())) {
+            movement.setId("save-movement");
+            Controls.explain(
+                    movement,
+                    "Saves the keyframes of the dials with the look. Off: the dials of the saved"
+                            + " look rest, and the keyframes stay with this layer only");
+            grid.addRow(4, Controls.quiet("Movement"), movement);
+        }
         for (Node field : List.of(title, tags, note)) {
             GridPane.setHgrow(field, Priority.ALWAYS);
         }
@@ -129,7 +140,8 @@ public final class SaveLookSheet extends VBox {
                         .filter(t -> !t.isEmpty())
                         .distinct()
                         .toList();
-        return PortableLook.of(look, title.getText(), note.getText(), found);
+        Look made = PortableLook.of(look, title.getText(), note.getText(), found);
+        return movement.isSelected() ? made : PortableLook.withoutDialKeyframes(made);
     }
 
     private void check() {

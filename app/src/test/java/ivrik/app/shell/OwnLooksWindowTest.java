@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivrik.core.json.LookJson;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Burst;
+import ivrik.core.look.Dial;
+import ivrik.core.look.ListEdits;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Value;
 import ivrik.core.project.LayerLook;
 import ivrik.core.separation.Rgb;
@@ -15,6 +19,7 @@ import ivrik.core.treatment.SlopeOffsetPower;
 
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.image.Image;
@@ -85,6 +90,42 @@ class OwnLooksWindowTest extends OneFrame {
         assertThat(kept.dial("red-x").value().rest()).isEqualTo(9);
         assertThat(kept.steps()).hasSize(2);
         assertThat(look().displayName()).as("the current look is the take").isEqualTo("Amber");
+    }
+
+    @Test
+    void aSavedLookDescribesItselfAndItsKeyframedDialsRest() throws IOException {
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "Split",
+                                        l ->
+                                                BuiltInLooks.named("rgb-split")
+                                                        .withDials(
+                                                                moving(
+                                                                        BuiltInLooks.named(
+                                                                                "rgb-split")))));
+        keep("Amber");
+        Look kept = read(kept("amber"));
+        assertThat(kept.note()).isEqualTo("Shift in RGB.");
+        assertThat(kept.tags()).isEmpty();
+        assertThat(kept.dials().getFirst().value()).isEqualTo(Value.of(0));
+        assertThat(look().dials().getFirst().value().isMoving()).isTrue();
+
+        openSheet("Violet");
+        Driver.run(() -> ((CheckBox) d.find("#save-movement")).fire());
+        d.click("#save-own");
+        Driver.until("the tray shows the look", () -> d.look("#look-violet") != null);
+        assertThat(read(kept("violet")).dials().getFirst().value().isMoving()).isTrue();
+    }
+
+    private static List<Dial> moving(Look look) {
+        Value moving =
+                Value.of(1)
+                        .with(new Keyframe(0, 0, Ease.LINEAR))
+                        .with(new Keyframe(8, 5, Ease.LINEAR));
+        return ListEdits.with(look.dials(), 0, look.dials().getFirst().withValue(moving));
     }
 
     @Test

@@ -154,6 +154,11 @@ public record Dial(
         }
     }
 
+    /** A keyframed dial at rest; any other dial unchanged. */
+    public Dial withoutKeyframes() {
+        return value.isMoving() ? withValue(Value.of(rest)) : this;
+    }
+
     /** This dial with each target replaced by others. */
     Dial driving(Function<Target, Stream<Target>> instead) {
         return withLinks(

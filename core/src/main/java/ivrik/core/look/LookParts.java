@@ -153,6 +153,7 @@ public final class LookParts {
                 from.dials().stream()
                         .map(d -> d.driving(t -> in(to, steps, t)))
                         .filter(d -> !d.links().isEmpty())
+                        .map(Dial::withoutKeyframes)
                         .toList());
     }
 }

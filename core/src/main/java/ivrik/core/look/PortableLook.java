@@ -5,6 +5,7 @@ import ivrik.core.motion.Anchor;
 import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /** Prepares a look for use outside its project: references to the project are removed. */
 public final class PortableLook {
@@ -32,7 +33,33 @@ public final class PortableLook {
                 .withBursts(
                         look.bursts().stream()
                                 .map(b -> b.withAnchor(new Anchor.AtFrame(0)))
-                                .toList());
+                                .toList())
+                .withOtherModels(List.of());
+    }
+
+    /** The look with keyframed dials at rest; other dials keep their values. */
+    public static Look withoutDialKeyframes(Look look) {
+        return look.withDials(look.dials().stream().map(Dial::withoutKeyframes).toList());
+    }
+
+    /**
+     * Whether the description of a look is that of the built-in look that it was made from, and so tells
+     * nothing of the changes.
+     */
+    public static boolean hasBorrowedNote(Look look) {
+        return BuiltInLooks.find(look.name())
+                .filter(b -> b.note().equals(look.note()) && b.tags().equals(look.tags()))
+                .isPresent();
+    }
+
+    /** A description made of the treatments, such as {@code Shift, Grain in RGB.}; empty without any. */
+    public static String description(Look look) {
+        String treatments =
+                look.steps().stream()
+                        .map(s -> s.kind().description().title())
+                        .distinct()
+                        .collect(Collectors.joining(", "));
+        return treatments.isEmpty() ? "" : treatments + " in " + look.model().title() + ".";
     }
 
     private static ChannelState of(ChannelState channel) {

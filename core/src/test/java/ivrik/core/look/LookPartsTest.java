@@ -128,4 +128,14 @@ class LookPartsTest {
         assertThat(pasted.steps()).containsExactlyElementsOf(from().steps());
         assertThat(pasted).isEqualTo(from());
     }
+
+    @Test
+    void pastedDialsAreAtRest() {
+        Value moving = Value.of(0).with(new Keyframe(3, 5, Ease.LINEAR));
+        Look from =
+                from().withDials(from().dials().stream().map(d -> d.withValue(moving)).toList());
+        assertThat(LookParts.pasted(inks(), from, Part.DIALS).dials())
+                .isNotEmpty()
+                .allMatch(d -> d.value().equals(Value.of(d.rest())));
+    }
 }

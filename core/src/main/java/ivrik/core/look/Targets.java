@@ -113,10 +113,17 @@ public final class Targets {
                     case OfChannel.JITTER_RATE -> Value.of(settings.jitter().frequencyHz());
                     default ->
                             ownJitter(parameter)
-                                    .map(settings.jitters()::get)
-                                    .map(Jitter::amount)
+                                    .map(of -> ownJitter(settings, of))
                                     .orElseGet(() -> settings.value(parameter));
                 });
+    }
+
+    /** The amount of a parameter's own jitter, 0 by default; null without such a parameter. */
+    private static Value ownJitter(ChannelSettings settings, String parameter) {
+        Jitter jitter = settings.jitters().get(parameter);
+        return jitter != null
+                ? jitter.amount()
+                : settings.value(parameter) == null ? null : Value.ZERO;
     }
 
     /** The look with the addressed value replaced; the same look if the target does not exist. */

@@ -340,12 +340,15 @@ public final class LookPlanner {
     private double jitter(Step step, int channel, Parameter parameter) {
         ChannelSettings settings = step.settings(channel);
         boolean own = settings.jitters().containsKey(parameter.name());
-        if (!own && !parameter.jitters()) {
-            return 0;
+        Target target = target(step, channel, OfChannel.OWN_JITTER + parameter.name());
+        double amount =
+                own
+                        ? at(settings.jitters().get(parameter.name()).amount(), target)
+                        : driven.to(target);
+        if (!own && parameter.jitters()) {
+            amount += at(settings.jitter().amount(), target(step, channel, OfChannel.JITTER));
         }
-        String amount = own ? OfChannel.OWN_JITTER + parameter.name() : OfChannel.JITTER;
-        Jitter jitter = settings.jitterOf(parameter);
-        return jitter(step, channel, parameter, at(jitter.amount(), target(step, channel, amount)));
+        return amount == 0 ? 0 : jitter(step, channel, parameter, amount);
     }
 
     /** The jitter of a parameter, without dials and bursts. */

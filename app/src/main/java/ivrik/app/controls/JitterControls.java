@@ -35,6 +35,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * Jitter of the selected channel, or of all channels that are not fixed: of all parameters that move, or of
@@ -66,7 +67,7 @@ final class JitterControls extends VBox {
         this.view = view;
         this.description = description;
         if (!hasCommon()) {
-            own = description.main().name();
+            own = jittering().map(Parameter::name).findFirst().orElse(description.main().name());
         }
         amount =
                 new NumberField(
@@ -141,16 +142,23 @@ final class JitterControls extends VBox {
         if (hasCommon()) {
             items.add(Controls.item("", "all position values", () -> choose("")));
         }
-        for (Parameter parameter : description.parameters()) {
-            if (!parameter.title().isEmpty() && parameter.drives()) {
-                items.add(
-                        Controls.item(
-                                parameter.name(),
-                                parameter.title() + " only",
-                                () -> choose(parameter.name())));
-            }
-        }
+        jittering()
+                .forEach(
+                        parameter ->
+                                items.add(
+                                        Controls.item(
+                                                parameter.name(),
+                                                parameter.title() + " only",
+                                                () -> choose(parameter.name()))));
         return items;
+    }
+
+    /** The parameters with a title that can jitter on their own: those with an effect first. */
+    private Stream<Parameter> jittering() {
+        List<Parameter> titled =
+                description.parameters().stream().filter(p -> !p.title().isEmpty()).toList();
+        List<Parameter> driving = titled.stream().filter(Parameter::drives).toList();
+        return driving.isEmpty() ? titled.stream() : driving.stream();
     }
 
     private void choose(String parameter) {

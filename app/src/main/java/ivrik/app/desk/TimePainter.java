@@ -88,12 +88,12 @@ final class TimePainter {
             }
         }
         double rate = project.sequence().rate().toDouble();
-        long every = tickEvery(rate);
+        RulerTicks ticks = RulerTicks.of(scale.frameWidth(), rate);
         g.setFont(p.numberFont(11));
         g.setLineWidth(1);
-        long step = Math.max(1, every / 4);
+        long step = ticks.small();
         for (long f = scale.first() / step * step; f < scale.end(); f += step) {
-            boolean large = f % every == 0;
+            boolean large = f % ticks.every() == 0;
             double x = Math.rint(scale.x(f));
             g.setFill(p.colour(large ? "quiet" : "line"));
             CanvasLines.vertical(g, x, large ? 10 : 18, Metrics.HEAD - 4, 1);
@@ -103,21 +103,6 @@ final class TimePainter {
             }
         }
         line(Metrics.HEAD - 0.5);
-    }
-
-    /** Distance of ticks: about 80 pixels, in halves or multiples of a second. */
-    private long tickEvery(double rate) {
-        double frames = 80 / scale.frameWidth();
-        long second = Math.max(1, Math.round(rate));
-        for (long step :
-                new long[] {
-                    4, 12, second, 2 * second, 5 * second, 10 * second, 30 * second, 60 * second
-                }) {
-            if (step >= frames) {
-                return step;
-            }
-        }
-        return 300 * second;
     }
 
     private void line(double y) {

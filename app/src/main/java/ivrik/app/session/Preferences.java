@@ -27,6 +27,7 @@ import java.util.TreeMap;
  * Settings of the window that persist between sessions.
  *
  * @param memoryMb memory for pictures in MB; 0 for half of Java's limit
+ * @param window x, y, width and height of the window; empty at the first start
  * @param exports last export settings by project file
  */
 @RecordBuilder
@@ -39,10 +40,11 @@ public record Preferences(
         double deskShare,
         double timeShare,
         long memoryMb,
+        List<Double> window,
         Map<String, SavedExportSettings> exports)
         implements PreferencesBuilder.With {
     public static final Preferences FIRST =
-            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.653, 0.4, 0, Map.of());
+            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.653, 0.4, 0, List.of(), Map.of());
     private static final Logger LOG = LoggerFactory.getLogger(Preferences.class);
     private static final int RECENT = 8;
     private static final JsonMapper MAPPER =
@@ -53,6 +55,7 @@ public record Preferences(
 
     public Preferences {
         recent = List.copyOf(recent);
+        window = List.copyOf(window);
         exports = Map.copyOf(exports);
     }
 

@@ -48,6 +48,7 @@ final class ExportChoices extends GridPane {
     private static final List<Double> SCALES = List.of(1.0, 0.5, 0.25, 2.0);
 
     private final Project project;
+    private final long frame;
     private final List<Takes.OfLayer> marked;
     private final ChoiceBox<ExportFormat> format = new ChoiceBox<>();
     private final ChoiceBox<Quality> quality = new ChoiceBox<>();
@@ -63,17 +64,19 @@ final class ExportChoices extends GridPane {
     private int row;
 
     /**
+     * @param frame the present frame
      * @param target target without extension
      */
-    ExportChoices(Project project, Path target, ExportSheet.Host around) {
+    ExportChoices(Project project, long frame, Path target, ExportSheet.Host around) {
         super(12, 10);
         this.project = project;
+        this.frame = frame;
         marked = Takes.marked(project);
         fill(
                 format,
                 ExportFormats.all(),
                 ExportFormat::title,
-                ExportFormats.AV1,
+                isOfStills() ? ExportFormats.PNG : ExportFormats.AV1,
                 f -> formatChosen());
         fill(quality, List.of(Quality.values()), Quality::title, Quality.GOOD, q -> {});
         fill(sampling, List.of(Sampling.values()), Sampling::title, Sampling.QUARTER, s -> {});
@@ -81,7 +84,7 @@ final class ExportChoices extends GridPane {
         fill(scale, SCALES, this::sizeText, 1.0, s -> {});
         each.setText("one file per take marked for export (" + marked.size() + ")");
         each.selectedProperty().addListener((o, a, b) -> name(b));
-        show(project.played());
+        show(isOfStills() ? new FrameRange(frame, frame) : project.played());
         sound.setSelected(true);
         this.target.setText(target.toString());
         this.target.textProperty().addListener((o, a, b) -> endingTyped(b));
@@ -105,6 +108,22 @@ final class ExportChoices extends GridPane {
         name(sound, "sound", "Includes the sound of the shots");
         formatChosen();
         lay(around);
+    }
+
+    /** Whether nothing in the project moves by itself: stills, titles and graphics only. */
+    private boolean isOfStills() {
+        return project.sources().stream().noneMatch(s -> s.frames() > 1);
+    }
+
+    /** One PNG of the present frame. */
+    void chooseFrame() {
+        show(new FrameRange(frame, frame));
+        format.setValue(ExportFormats.PNG);
+        formatChosen();
+    }
+
+    private boolean isOneFrame() {
+        return !from.getText().isBlank() && from.getText().strip().equals(to.getText().strip());
     }
 
     private static void name(javafx.scene.control.Control control, String id, String help) {
@@ -228,7 +247,7 @@ final class ExportChoices extends GridPane {
         String ended = target.getText();
         if (!ended.endsWith(now.ending())) {
             String name = ended.replaceAll("(-%0\\d+d)?\\.[A-Za-z0-9]+$", "");
-            String number = now.isMovie() ? "" : "-%04d";
+            String number = now.isMovie() || isOneFrame() ? "" : "-%04d";
             target.setText(OutputFiles.free(Path.of(name + number + now.ending())).toString());
         }
     }
@@ -239,7 +258,11 @@ final class ExportChoices extends GridPane {
             return;
         }
         try {
-            format.setValue(ExportFormats.of(Path.of(name)));
+            ExportFormat typed = ExportFormats.of(Path.of(name));
+            if (!typed.isMovie() && !name.contains("%")) {
+                show(new FrameRange(frame, frame)); // the format holds one frame
+            }
+            format.setValue(typed);
         } catch (UnknownNameException | java.nio.file.InvalidPathException e) {
             return; // not a complete extension yet
         }

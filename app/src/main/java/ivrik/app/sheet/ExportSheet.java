@@ -64,14 +64,16 @@ public final class ExportSheet extends VBox {
     }
 
     /**
+     * @param frame the present frame
      * @param kept further files that must not be overwritten
      * @param target target without extension
      */
-    public ExportSheet(Project project, List<Path> kept, Path target, Sheets sheets, Host around) {
+    public ExportSheet(
+            Project project, long frame, List<Path> kept, Path target, Sheets sheets, Host around) {
         this.kept = kept;
         this.sheets = sheets;
         this.around = around;
-        choices = new ExportChoices(project, target, around);
+        choices = new ExportChoices(project, frame, target, around);
         around.before().ifPresent(choices::choose);
         choices.targetProperty().addListener((o, a, b) -> askBeforeReplacing());
         start.setId("export-start");
@@ -112,6 +114,11 @@ public final class ExportSheet extends VBox {
     /** Selects a format. */
     public void choose(ExportFormat format) {
         choices.choose(format);
+    }
+
+    /** Selects a PNG of the present frame. */
+    public void chooseFrame() {
+        choices.chooseFrame();
     }
 
     /** Selects a preset. */

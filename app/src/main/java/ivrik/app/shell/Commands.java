@@ -67,6 +67,12 @@ final class Commands extends CommandMenu {
                 null,
                 window.actions().channels()::ask,
                 this::any);
+        add(
+                "save-frame",
+                "Save this frame...",
+                key(KeyCode.E, CTRL, SHIFT),
+                window::saveFrame,
+                this::any);
         add("export", "Export...", key(KeyCode.E, CTRL), window::export, this::any);
         add("quit", "Quit", key(KeyCode.Q, CTRL), window::quit);
     }

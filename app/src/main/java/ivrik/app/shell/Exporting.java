@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import ivrik.app.session.Document;
 import ivrik.app.session.SavedExportSettings;
 import ivrik.app.session.Session;
+import ivrik.app.session.View;
 import ivrik.app.sheet.ExportSheet;
 import ivrik.app.sheet.Sheets;
 import ivrik.media.encode.Export;
@@ -19,6 +20,7 @@ import java.util.function.Supplier;
 /** Opens the export sheet with the project's last settings. */
 final class Exporting implements ExportSheet.Host {
     private final Session session;
+    private final View view;
     private final Document document;
     private final SavedPreferences remembered;
     private final Sheets sheets;
@@ -29,11 +31,13 @@ final class Exporting implements ExportSheet.Host {
 
     Exporting(
             Session session,
+            View view,
             Document document,
             SavedPreferences remembered,
             Sheets sheets,
             Supplier<Chooser> chooser) {
         this.session = session;
+        this.view = view;
         this.document = document;
         this.remembered = remembered;
         this.sheets = sheets;
@@ -47,6 +51,11 @@ final class Exporting implements ExportSheet.Host {
 
     void show() {
         open();
+    }
+
+    /** Opens the sheet for a PNG of the present frame. */
+    void showFrame() {
+        open().chooseFrame();
     }
 
     /** Opens the sheet with a format. */
@@ -67,6 +76,7 @@ final class Exporting implements ExportSheet.Host {
         ExportSheet sheet =
                 new ExportSheet(
                         session.project(),
+                        view.frame.get(),
                         project == null ? List.of() : List.of(project),
                         folder.resolve(name()),
                         sheets,

@@ -68,6 +68,7 @@ public final class IvrikApp extends Application {
             return;
         }
         MainWindow window = new MainWindow(stage, UserFolder.data());
+        window.restorePlace();
         stage.show();
         if (args.contains(DEMO)) {
             window.openDemo();

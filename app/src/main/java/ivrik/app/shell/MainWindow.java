@@ -101,7 +101,7 @@ public final class MainWindow {
                         this::open,
                         this::take);
         steps.measureBy(actions.colourCasts()::correct);
-        exporting = new Exporting(session, document, remembered, sheets, () -> chooser);
+        exporting = new Exporting(session, view, document, remembered, sheets, () -> chooser);
         arrivals = new IncomingFiles(this::open, actions, importer);
         commands = Commands.of(this);
         header = new Header(commands, view, palette, this::export);
@@ -378,6 +378,11 @@ public final class MainWindow {
         projects.offerUnnamed();
     }
 
+    /** Gives the window its last size and place, fitted to the screens that are there. */
+    void restorePlace() {
+        WindowPlace.restore(stage, remembered);
+    }
+
     /** Starts with files; recoverable work is only mentioned. */
     void startWith(List<Path> files) {
         arrivals.take(files, projects::mentionUnnamed);
@@ -387,6 +392,13 @@ public final class MainWindow {
         if (hasPicture()) {
             view.playing.set(false);
             exporting.show();
+        }
+    }
+
+    void saveFrame() {
+        if (hasPicture()) {
+            view.playing.set(false);
+            exporting.showFrame();
         }
     }
 
@@ -401,6 +413,7 @@ public final class MainWindow {
         }
         closed = true;
         arrangement.remember();
+        WindowPlace.remember(stage, remembered);
         remembered.save();
         watch.stop();
         panes.ownWindow().close();

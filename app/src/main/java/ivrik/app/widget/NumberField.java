@@ -225,6 +225,14 @@ public final class NumberField extends StackPane {
         field.resizeRelocate(getWidth() - width, (getHeight() - height) / 2, width, height);
     }
 
+    /** Keeps space for the text field, so that typing covers no neighbour. */
+    public void reserveTyping() {
+        TextField typed = new TextField();
+        typed.setPrefColumnCount(TYPED);
+        typed.setVisible(false);
+        getChildren().addFirst(typed);
+    }
+
     private void commit() {
         String text = editor.getText();
         stopEditing();

@@ -44,11 +44,8 @@ public final class ExportFormats {
 
     /** The default format of a file extension; {@code .mp4} is H.264. */
     public static ExportFormat of(Path out) {
-        String name =
-                out.getFileName()
-                        .toString()
-                        .toLowerCase(Locale.ROOT)
-                        .replaceAll("\\.tiff$", ".tif");
+        String file = out.getFileName() == null ? "" : out.getFileName().toString();
+        String name = file.toLowerCase(Locale.ROOT).replaceAll("\\.tiff$", ".tif");
         return name.endsWith(H264.ending())
                 ? H264
                 : ALL.stream()
@@ -58,7 +55,7 @@ public final class ExportFormats {
                                 () ->
                                         new UnknownNameException(
                                                 "format for the extension",
-                                                out.getFileName().toString(),
+                                                file,
                                                 ALL.stream()
                                                         .map(ExportFormat::ending)
                                                         .distinct()

@@ -1,0 +1,87 @@
+package ivrik.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+
+import org.junit.jupiter.api.Test;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** Stills are exported as stills. */
+class ExportStillsTest extends InAWindow {
+    private String format() {
+        return Driver.on(
+                () ->
+                        ((ivrik.media.encode.ExportFormat)
+                                        ((ChoiceBox<?>) d.look("#export-format")).getValue())
+                                .id());
+    }
+
+    private void target(String path) {
+        Driver.run(() -> ((TextField) d.look("#export-target")).setText(path));
+    }
+
+    private void export(Path file) {
+        target(file.toString());
+        d.click("#export-start");
+        Driver.until(
+                "the file is written",
+                () -> d.words().stream().anyMatch(w -> w.startsWith("Exported")));
+        assertThat(Files.isRegularFile(file)).isTrue();
+    }
+
+    @Test
+    void aProjectOfStillsIsExportedAsAPngOfThisFrame() {
+        d.importFile(Material.still(folder, "a.png", 0.5));
+        d.go(7);
+        d.key(KeyCode.CONTROL, KeyCode.E);
+        d.settle();
+        assertThat(format()).isEqualTo("png");
+        assertThat(d.text("#export-from")).isEqualTo("7");
+        assertThat(d.text("#export-to")).isEqualTo("7");
+        assertThat(d.text("#export-target")).endsWith(".png").doesNotContain("%");
+        export(folder.resolve("frame.png"));
+    }
+
+    @Test
+    void aMovieIsExportedWhole() {
+        d.importFile(Material.DEMO.resolve("media/tram.webm"));
+        d.key(KeyCode.CONTROL, KeyCode.E);
+        d.settle();
+        assertThat(format()).isEqualTo("av1");
+        assertThat(d.text("#export-from")).isEqualTo("0");
+    }
+
+    @Test
+    void thisFrameIsSavedByAKey() {
+        d.importFile(Material.DEMO.resolve("media/tram.webm"));
+        d.go(12);
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.E);
+        d.settle();
+        assertThat(format()).isEqualTo("png");
+        assertThat(d.text("#export-from")).isEqualTo("12");
+        assertThat(d.text("#export-to")).isEqualTo("12");
+        export(folder.resolve("tram.png"));
+    }
+
+    @Test
+    void aTypedEndingChangesTheFormatAndTheRange() {
+        d.importFile(Material.DEMO.resolve("media/tram.webm"));
+        d.go(3);
+        d.key(KeyCode.CONTROL, KeyCode.E);
+        d.settle();
+        target("/");
+        assertThat(format()).as("not a complete name").isEqualTo("av1");
+        target("/tmp/tram-%04d.png");
+        assertThat(format()).isEqualTo("png");
+        assertThat(d.text("#export-from")).isEqualTo("0");
+        target("/tmp/tram.tif");
+        assertThat(format()).isEqualTo("tiff");
+        assertThat(d.text("#export-from")).isEqualTo("3");
+        assertThat(d.text("#export-to")).isEqualTo("3");
+    }
+}

@@ -46,7 +46,7 @@ public final class Desk extends SplitPane {
                                 view.frame.set(
                                         Math.min(Math.round(to), session.project().frames() - 1)));
         frame.setId("go-to-frame");
-        frame.reserveTyping();
+        frame.openOver(clock);
         clock.getStyleClass().addAll("number", "quiet");
         clock.setMinWidth(Region.USE_PREF_SIZE);
         HBox transport = new HBox(6, play(), loop(), frame, clock);

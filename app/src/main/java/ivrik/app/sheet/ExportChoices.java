@@ -76,7 +76,7 @@ final class ExportChoices extends GridPane {
                 format,
                 ExportFormats.all(),
                 ExportFormat::title,
-                isOfStills() ? ExportFormats.PNG : ExportFormats.AV1,
+                ExportFormats.AV1,
                 f -> formatChosen());
         fill(quality, List.of(Quality.values()), Quality::title, Quality.GOOD, q -> {});
         fill(sampling, List.of(Sampling.values()), Sampling::title, Sampling.QUARTER, s -> {});
@@ -84,7 +84,7 @@ final class ExportChoices extends GridPane {
         fill(scale, SCALES, this::sizeText, 1.0, s -> {});
         each.setText("one file per take marked for export (" + marked.size() + ")");
         each.selectedProperty().addListener((o, a, b) -> name(b));
-        show(isOfStills() ? new FrameRange(frame, frame) : project.played());
+        show(project.played());
         sound.setSelected(true);
         this.target.setText(target.toString());
         this.target.textProperty().addListener((o, a, b) -> endingTyped(b));
@@ -108,11 +108,6 @@ final class ExportChoices extends GridPane {
         name(sound, "sound", "Includes the sound of the shots");
         formatChosen();
         lay(around);
-    }
-
-    /** Whether nothing in the project moves by itself: stills, titles and graphics only. */
-    private boolean isOfStills() {
-        return project.sources().stream().noneMatch(s -> s.frames() > 1);
     }
 
     /** One PNG of the present frame. */

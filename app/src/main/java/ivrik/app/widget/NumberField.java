@@ -3,6 +3,7 @@ package ivrik.app.widget;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -37,6 +38,9 @@ public final class NumberField extends StackPane {
 
     /** The text field while typing; null otherwise, because there are many numbers. */
     private TextField editor;
+
+    /** Node on the right that the text field opens over; null to open to the left. */
+    private Node covered;
 
     private double value;
     private double pressedAt;
@@ -205,6 +209,9 @@ public final class NumberField extends StackPane {
         editor.setManaged(false);
         getChildren().add(editor);
         label.setVisible(false);
+        if (covered != null) {
+            covered.setVisible(false);
+        }
         place(editor);
         editor.requestFocus();
         editor.selectAll();
@@ -222,15 +229,15 @@ public final class NumberField extends StackPane {
         field.applyCss();
         double width = Math.max(getWidth(), field.prefWidth(-1));
         double height = field.prefHeight(width);
-        field.resizeRelocate(getWidth() - width, (getHeight() - height) / 2, width, height);
+        double x = covered == null ? getWidth() - width : 0;
+        field.resizeRelocate(x, (getHeight() - height) / 2, width, height);
     }
 
-    /** Keeps space for the text field, so that typing covers no neighbour. */
-    public void reserveTyping() {
-        TextField typed = new TextField();
-        typed.setPrefColumnCount(TYPED);
-        typed.setVisible(false);
-        getChildren().addFirst(typed);
+    /**
+     * Opens the text field over the node on the right, which is hidden meanwhile, instead of to the left.
+     */
+    public void openOver(Node right) {
+        covered = right;
     }
 
     private void commit() {
@@ -275,5 +282,8 @@ public final class NumberField extends StackPane {
         editor = null; // first, because removing the field removes its focus, which would commit
         getChildren().remove(done);
         label.setVisible(true);
+        if (covered != null) {
+            covered.setVisible(true);
+        }
     }
 }

@@ -7,6 +7,7 @@ import ivrik.app.pane.PicturePane;
 import ivrik.core.project.Source;
 
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.Clipboard;
@@ -49,6 +50,23 @@ class AroundThePictureTest extends InAWindow {
         assertThat(d.window.view().zoom.get()).isEqualTo(1.3, within(1e-9));
         d.choose("#zoom", "Fit");
         assertThat(d.window.view().zoom.get()).isZero();
+    }
+
+    @Test
+    void theFrameFieldOpensBesideTheLoopButton() {
+        Node field = d.find("#go-to-frame");
+        Driver.run(field::requestFocus);
+        d.key(KeyCode.ENTER);
+        Node editor = Driver.on(() -> field.lookup(".text-field"));
+        double loop =
+                Driver.on(
+                        () -> {
+                            Node before = field.getParent().getChildrenUnmodifiable().get(1);
+                            return before.localToScene(before.getLayoutBounds()).getMaxX();
+                        });
+        double left = Driver.on(() -> editor.localToScene(editor.getLayoutBounds()).getMinX());
+        assertThat(left).isGreaterThanOrEqualTo(loop);
+        d.key(KeyCode.ESCAPE);
     }
 
     @Test

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** Stills are exported as stills. */
+/** One frame is saved as a still. */
 class ExportStillsTest extends InAWindow {
     private String format() {
         return Driver.on(
@@ -32,19 +32,6 @@ class ExportStillsTest extends InAWindow {
                 "the file is written",
                 () -> d.words().stream().anyMatch(w -> w.startsWith("Exported")));
         assertThat(Files.isRegularFile(file)).isTrue();
-    }
-
-    @Test
-    void aProjectOfStillsIsExportedAsAPngOfThisFrame() {
-        d.importFile(Material.still(folder, "a.png", 0.5));
-        d.go(7);
-        d.key(KeyCode.CONTROL, KeyCode.E);
-        d.settle();
-        assertThat(format()).isEqualTo("png");
-        assertThat(d.text("#export-from")).isEqualTo("7");
-        assertThat(d.text("#export-to")).isEqualTo("7");
-        assertThat(d.text("#export-target")).endsWith(".png").doesNotContain("%");
-        export(folder.resolve("frame.png"));
     }
 
     @Test

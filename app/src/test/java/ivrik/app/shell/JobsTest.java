@@ -313,7 +313,8 @@ class JobsTest extends InAWindow {
         type("save look");
         key(KeyCode.ENTER);
         type("shake it");
-        key(KeyCode.ENTER);
+        click("#save-movement");
+        click("#save-own");
         Driver.until("the state is kept", () -> d.look("#look-shake-it") != null);
         key(KeyCode.CONTROL, KeyCode.N);
         click("#choice-1"); // discard

@@ -119,7 +119,7 @@ final class OtherModel {
             List<Link> own =
                     dial.links().stream()
                             .filter(l -> isOwn(l.target(), isOwn))
-                            .filter(l -> Targets.range(look, l.target()).isPresent())
+                            .filter(l -> Targets.exists(look, l.target()))
                             .toList();
             if (own.isEmpty()) {
                 continue;

@@ -33,6 +33,9 @@ public record ModelChange(Look look, List<String> kept) {
 
     public static ModelChange of(Look old, Separation model) {
         ModelChange change = moved(old, model);
+        if (OtherModel.isSame(old, change.look)) {
+            return change; // only its parameters differ
+        }
         Look there = OtherModel.restored(old, change.look);
         boolean isWhole = moved(change.look, old.model()).look.equals(old);
         return new ModelChange(isWhole ? there : OtherModel.keeping(there, old), change.kept);

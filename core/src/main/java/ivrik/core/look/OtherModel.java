@@ -19,7 +19,8 @@ final class OtherModel {
         return look.separation().replaceFirst(":.*", "");
     }
 
-    private static boolean isSame(Look a, Look b) {
+    /** Whether two looks have one model, whatever its parameters. */
+    static boolean isSame(Look a, Look b) {
         return family(a).equals(family(b));
     }
 

@@ -91,6 +91,16 @@ class ModelChangeTest {
     }
 
     @Test
+    void anotherBlackGenerationKeepsNothingForItsOwnModel() {
+        Look cmyk =
+                ModelChange.of(SPLIT, Separations.named("cmyk"))
+                        .look()
+                        .withChannel(0, s -> s.withInk(Optional.of(Ink.YELLOW)));
+        Look half = ModelChange.of(cmyk, Separations.named("cmyk:0.5")).look();
+        assertThat(half.otherModels()).noneMatch(l -> l.separation().startsWith("cmyk"));
+    }
+
+    @Test
     void keptSettingsAreInTheFile() {
         Look there = ModelChange.of(SPLIT, Separations.named("oklab")).look();
         assertThat(LookJson.read(LookJson.write(there)).look()).isEqualTo(there);

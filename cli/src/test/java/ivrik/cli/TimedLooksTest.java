@@ -65,7 +65,7 @@ class TimedLooksTest extends Commanded {
     }
 
     /**
-     * Asserts that a channel equals that of another picture, shifted right by a number of pixels.
+     * Asserts that a channel equals the same channel of another picture, shifted right by some pixels.
      */
     private void assertMoved(BufferedImage made, BufferedImage from, int channel, int right) {
         for (int y = 0; y < HEIGHT; y++) {

@@ -1,12 +1,10 @@
 package ivrik.app.session;
 
 import ivrik.core.look.ChannelSettings;
-import ivrik.core.look.ListEdits;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
 import ivrik.core.project.BurstAnchors;
 import ivrik.core.project.Layer;
-import ivrik.core.project.LayerLook;
 import ivrik.core.project.Project;
 import ivrik.core.project.ProjectEdits;
 
@@ -65,9 +63,8 @@ public final class LookApplication {
     }
 
     private static Layer added(Layer layer, int at, UnaryOperator<Look> look, List<String> shots) {
-        Layer more = ProjectEdits.withNewLook(layer, layer.freeLookId(), at - 1).withLook(at, look);
-        LayerLook added = more.looks().get(at).withShots(shots);
-        return more.withLooks(ListEdits.with(more.looks(), at, added));
+        return ProjectEdits.withNewLook(layer, layer.freeLookId(), at - 1, shots)
+                .withLook(at, look);
     }
 
     private Anchor near() {

@@ -71,7 +71,7 @@ final class Commands extends CommandMenu {
                 "save-frame",
                 "Save this frame...",
                 key(KeyCode.E, CTRL, SHIFT),
-                window::saveFrame,
+                window.exporting()::showFrame,
                 this::any);
         add("export", "Export...", key(KeyCode.E, CTRL), window::export, this::any);
         add("quit", "Quit", key(KeyCode.Q, CTRL), window::quit);

@@ -49,8 +49,11 @@ final class Exporting implements ExportSheet.Host {
         before = null;
     }
 
+    /** Opens the sheet if there is anything to export. */
     void show() {
-        open();
+        if (!session.project().layers().isEmpty()) {
+            open();
+        }
     }
 
     /** Opens the sheet for a PNG of the present frame. */
@@ -69,6 +72,7 @@ final class Exporting implements ExportSheet.Host {
     }
 
     private ExportSheet open() {
+        view.playing.set(false);
         Path project = document.file();
         Path first =
                 project == null ? Path.of(System.getProperty("user.home")) : project.getParent();

@@ -4,7 +4,6 @@ import ivrik.app.session.LatestTask;
 import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.session.View.Face;
-import ivrik.core.look.ListEdits;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
@@ -110,13 +109,7 @@ final class LayerActions {
         }
         String id = layer.freeLookId();
         int last = layer.looks().size() - 1;
-        session.editLayer(
-                "Add look for shots",
-                l -> {
-                    Layer more = ProjectEdits.withNewLook(l, id, last);
-                    LayerLook own = more.looks().getLast().withShots(shots);
-                    return more.withLooks(ListEdits.with(more.looks(), last + 1, own));
-                });
+        session.editLayer("Add look for shots", l -> ProjectEdits.withNewLook(l, id, last, shots));
         session.selectLook(id);
         view.selectedShots.set(Set.of());
         view.notice.set(

@@ -389,17 +389,11 @@ public final class MainWindow {
     }
 
     void export() {
-        if (hasPicture()) {
-            view.playing.set(false);
-            exporting.show();
-        }
+        exporting.show();
     }
 
-    void saveFrame() {
-        if (hasPicture()) {
-            view.playing.set(false);
-            exporting.showFrame();
-        }
+    Exporting exporting() {
+        return exporting;
     }
 
     void quit() {

@@ -355,16 +355,12 @@ final class PanePictures {
 
     private void paint() {
         for (Pane pane : panes) {
-            ShownFrame shown = latest.get(chosen(pane.show().get()));
-            if (chosen(pane.show().get()) == Show.HELD) {
-                shown = held;
-            }
+            Show chosen = chosen(pane.show().get());
+            ShownFrame shown = chosen == Show.HELD ? held : latest.get(chosen);
             if (shown != null) {
                 pane.picture().show(shown);
             }
-            pane.picture()
-                    .workedOn(
-                            !pane.show().get().isTake() && chosen(pane.show().get()) != Show.HELD);
+            pane.picture().workedOn(!chosen.isTake() && chosen != Show.HELD);
             boolean split = view.split.get() >= 0 && pane.show().get() == Show.RESULT;
             pane.picture().showSplit(split ? latest.get(Show.SOURCE) : null);
         }

@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Function;
 
-/** Background tasks of which only the latest result is used. */
+/** Only the latest result of several background tasks is used. */
 class LatestTaskTest {
     private final LatestTask work = new LatestTask();
     private final List<String> reported = new CopyOnWriteArrayList<>();

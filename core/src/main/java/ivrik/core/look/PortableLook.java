@@ -43,8 +43,7 @@ public final class PortableLook {
     }
 
     /**
-     * Whether the description of a look is that of the built-in look that it was made from, and so tells
-     * nothing of the changes.
+     * Whether a look still has the description and keywords of the built-in look that it was made from.
      */
     public static boolean hasBorrowedNote(Look look) {
         return BuiltInLooks.find(look.name())

@@ -154,8 +154,17 @@ public final class ProjectEdits {
 
     /** Inserts a look without effect after another look of a layer. */
     public static Layer withNewLook(Layer layer, String id, int after) {
+        return withNewLook(layer, id, after, List.of());
+    }
+
+    /**
+     * Inserts a look without effect after another look of a layer.
+     *
+     * @param shots ids of the clips that the look applies to; empty for all
+     */
+    public static Layer withNewLook(Layer layer, String id, int after, List<String> shots) {
         List<LayerLook> more = new ArrayList<>(layer.looks());
-        more.add(after + 1, new LayerLook(id, fresh(), true));
+        more.add(after + 1, new LayerLook(id, fresh(), true).withShots(shots));
         return layer.withLooks(more);
     }
 

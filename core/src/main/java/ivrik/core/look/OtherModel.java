@@ -37,13 +37,34 @@ final class OtherModel {
                                         l.channels(former.channels())
                                                 .order(former.order())
                                                 .steps(steps)
-                                                .bursts(former.bursts())
-                                                .dials(former.dials()));
+                                                .bursts(former.bursts()));
+        Look moving =
+                settings.withBursts(
+                                former.bursts().stream().map(b -> ofChannels(b, settings)).toList())
+                        .withDials(
+                                former.dials().stream()
+                                        .map(d -> d.withLinks(ofChannels(d, settings)))
+                                        .filter(d -> !d.links().isEmpty())
+                                        .toList());
         return look.withOtherModels(
                 Stream.concat(
                                 look.otherModels().stream().filter(l -> !isSame(l, former)),
-                                Stream.of(settings))
+                                Stream.of(moving))
                         .toList());
+    }
+
+    private static Burst ofChannels(Burst burst, Look settings) {
+        return burst.withDrives(
+                burst.drives().stream().filter(d -> isOfChannel(settings, d.target())).toList());
+    }
+
+    private static List<Link> ofChannels(Dial dial, Look settings) {
+        return dial.links().stream().filter(l -> isOfChannel(settings, l.target())).toList();
+    }
+
+    /** Whether a target is a number of one channel in the kept steps. */
+    private static boolean isOfChannel(Look settings, Target target) {
+        return target.channel() >= 0 && Targets.exists(settings, target);
     }
 
     /**

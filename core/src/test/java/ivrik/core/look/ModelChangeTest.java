@@ -68,6 +68,16 @@ class ModelChangeTest {
     }
 
     @Test
+    void everyLookIsReadAsItWasWrittenAfterAChangeOfItsModel() {
+        for (BuiltInLook builtIn : BuiltInLooks.shelf()) {
+            Look look = builtIn.withExampleSettings();
+            Look lab = ModelChange.of(look, Separations.named("lab")).look();
+            Look cmyk = ModelChange.of(lab, Separations.named("cmyk")).look();
+            assertThat(LookJson.read(LookJson.write(cmyk)).look()).as(look.name()).isEqualTo(cmyk);
+        }
+    }
+
+    @Test
     void settingsWithoutCounterpartReturnWithTheirModel() {
         Look edited = SPLIT.withDials(List.of(SPLIT.dials().getFirst()));
         Look there = ModelChange.of(edited, Separations.named("oklab")).look();

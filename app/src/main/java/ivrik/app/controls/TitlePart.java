@@ -7,6 +7,7 @@ import static ivrik.app.widget.Controls.text;
 
 import ivrik.app.session.Session;
 import ivrik.app.widget.Controls;
+import ivrik.app.widget.EditingDone;
 import ivrik.app.widget.InkWell;
 import ivrik.app.widget.NumberField;
 import ivrik.core.project.Source;
@@ -14,6 +15,7 @@ import ivrik.core.project.Title;
 import ivrik.core.project.Title.Align;
 import ivrik.media.vector.ShippedFonts;
 
+import javafx.application.Platform;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextArea;
@@ -25,6 +27,9 @@ import java.util.function.UnaryOperator;
 
 /** Text and style of a title; only the colour of a solid. */
 final class TitlePart extends VBox {
+    /** Name of the edit that adds a title. */
+    public static final String ADDED = "Add title";
+
     private final Session session;
     private final String source;
     private final TextArea text = new TextArea();
@@ -52,6 +57,10 @@ final class TitlePart extends VBox {
                                 edit("Edit text", t -> t.withText(is));
                             }
                         });
+        EditingDone.onEscape(text);
+        if (session.undoName().equals(Optional.of(ADDED))) {
+            text.sceneProperty().addListener((o, was, is) -> Platform.runLater(this::typeText));
+        }
         family.setId("title-family");
         family.setMaxWidth(Double.MAX_VALUE);
         family.getItems().setAll(ShippedFonts.families());
@@ -97,6 +106,14 @@ final class TitlePart extends VBox {
                             row(quiet("Tracking"), tracking, align, colour));
         }
         show(drawn);
+    }
+
+    /** Selects the text of a title that was just added, for typing. */
+    private void typeText() {
+        if (text.getScene() != null) {
+            text.requestFocus();
+            text.selectAll();
+        }
     }
 
     private interface Set {

@@ -2,6 +2,7 @@ package ivrik.app.shell;
 
 import ivrik.app.session.View;
 import ivrik.app.sheet.Command;
+import ivrik.app.widget.EditingDone;
 import ivrik.app.widget.NumberField;
 
 import javafx.scene.Scene;
@@ -44,6 +45,14 @@ final class Keys {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
         scene.getRoot().addEventHandler(KeyEvent.KEY_PRESSED, this::keepFromMenus);
+        scene.getRoot()
+                .addEventHandler(
+                        EditingDone.TYPE,
+                        e -> {
+                            if (!window.sheets().isShowing()) {
+                                window.panes().first().requestFocus();
+                            }
+                        });
     }
 
     /** Runs after the focused control and before the menus. */
@@ -82,6 +91,7 @@ final class Keys {
             return;
         }
         View view = window.view();
+        boolean zooms = !e.isShortcutDown() && !(scene.getFocusOwner() instanceof NumberField);
         if (e.getCode() == KeyCode.W && !e.isShortcutDown()) {
             view.bypass.set(true);
             e.consume();
@@ -91,10 +101,10 @@ final class Keys {
         } else if (e.getCode() == KeyCode.SPACE && !e.isShortcutDown()) {
             play(e.isShiftDown());
             e.consume();
-        } else if (CLOSER.contains(e.getCode()) && !e.isShortcutDown()) {
+        } else if (CLOSER.contains(e.getCode()) && zooms) {
             window.panes().first().zoomToStop(true);
             e.consume();
-        } else if (e.getCode() == KeyCode.SUBTRACT && !e.isShortcutDown()) {
+        } else if (e.getCode() == KeyCode.SUBTRACT && zooms) {
             window.panes().first().zoomToStop(false);
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER

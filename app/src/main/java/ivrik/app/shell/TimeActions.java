@@ -7,6 +7,7 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Targets;
 import ivrik.core.motion.AnchorTime;
 import ivrik.core.motion.Instant;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.Occurrence;
 import ivrik.core.motion.Rational;
 import ivrik.core.project.FrameRange;
@@ -14,10 +15,12 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Marker;
 import ivrik.core.project.ProjectEdits;
 
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.NavigableSet;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 
 /** Effects of keys on time. */
@@ -39,23 +42,44 @@ final class TimeActions {
         go(Math.clamp(view.frame.get() + by, 0, session.project().frames() - 1));
     }
 
-    /** Goes to the next or previous keyframe or burst of the selected look, cut or marker. */
-    void jump(boolean forward) {
-        NavigableSet<Long> places = new TreeSet<>(session.project().cuts());
-        session.project().markers().forEach(m -> places.add(m.frame()));
-        session.state()
-                .look()
-                .ifPresent(
-                        look ->
-                                Targets.keyed(look).stream()
-                                        .flatMap(t -> Targets.value(look, t).stream())
-                                        .flatMap(v -> v.keyframes().stream())
-                                        .forEach(p -> places.add(p.frame())));
-        places.addAll(bursts());
+    /** Goes to the next or previous place of some kinds: cut, marker, keyframe or burst. */
+    void jump(Set<Place> kinds, boolean forward) {
+        NavigableSet<Long> places = new TreeSet<>();
+        kinds.forEach(kind -> places.addAll(places(kind)));
         Long to = forward ? places.higher(view.frame.get()) : places.lower(view.frame.get());
         if (to != null) {
             go(Math.min(to, session.project().frames() - 1));
         }
+    }
+
+    /** Moves the playhead by one second, rounded to whole frames. */
+    void stepSecond(int direction) {
+        step(direction * Math.round(session.project().sequence().rate().toDouble()));
+    }
+
+    /** What a jump stops at. */
+    enum Place {
+        CUT,
+        MARKER,
+        KEYFRAME,
+        BURST
+    }
+
+    private Collection<Long> places(Place kind) {
+        return switch (kind) {
+            case CUT -> session.project().cuts();
+            case MARKER -> session.project().markers().stream().map(Marker::frame).toList();
+            case KEYFRAME -> session.state().look().map(TimeActions::keyframes).orElse(List.of());
+            case BURST -> bursts();
+        };
+    }
+
+    private static List<Long> keyframes(Look look) {
+        return Targets.keyed(look).stream()
+                .flatMap(t -> Targets.value(look, t).stream())
+                .flatMap(v -> v.keyframes().stream())
+                .map(Keyframe::frame)
+                .toList();
     }
 
     /** Anchor frames of the selected look's bursts. */

@@ -1,10 +1,14 @@
 package ivrik.app.shell;
 
 import ivrik.app.desk.KeyframeActions;
+import ivrik.app.shell.TimeActions.Place;
 
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
 
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 
 /** Commands for shots, time and animation. */
 final class TimeCommands extends CommandMenu {
@@ -72,6 +76,21 @@ final class TimeCommands extends CommandMenu {
                 work::any);
     }
 
+    /** Two commands that go to the next and to the previous place. */
+    private void jumps(
+            TimeActions work,
+            String what,
+            Set<Place> places,
+            KeyCombination next,
+            KeyCombination back) {
+        boolean one = places.size() == 1;
+        String id = one ? what : "place";
+        String title = (one ? "Playhead to next " : "Next ") + what;
+        String former = (one ? "Playhead to previous " : "Previous ") + what;
+        goingOn("next-" + id, title, next, () -> work.jump(places, true), this::any);
+        goingOn("previous-" + id, former, back, () -> work.jump(places, false), this::any);
+    }
+
     private void time() {
         TimeActions work = new TimeActions(session, view);
         menu = "Time";
@@ -101,17 +120,35 @@ final class TimeCommands extends CommandMenu {
                 () -> work.step(-1),
                 this::any);
         goingOn(
-                "jump-forward",
-                "Next keyframe, burst, cut or marker",
-                key(KeyCode.DOWN, CTRL),
-                () -> work.jump(true),
+                "one-second-forward",
+                "One second forward",
+                key(KeyCode.RIGHT, CTRL, SHIFT),
+                () -> work.stepSecond(1),
                 this::any);
         goingOn(
-                "jump-back",
-                "Previous keyframe, burst, cut or marker",
-                key(KeyCode.UP, CTRL),
-                () -> work.jump(false),
+                "one-second-back",
+                "One second back",
+                key(KeyCode.LEFT, CTRL, SHIFT),
+                () -> work.stepSecond(-1),
                 this::any);
+        jumps(
+                work,
+                "keyframe, burst, cut or marker",
+                EnumSet.allOf(Place.class),
+                key(KeyCode.DOWN, CTRL),
+                key(KeyCode.UP, CTRL));
+        jumps(
+                work,
+                "cut",
+                EnumSet.of(Place.CUT),
+                key(KeyCode.PAGE_DOWN, CTRL),
+                key(KeyCode.PAGE_UP, CTRL));
+        jumps(
+                work,
+                "keyframe",
+                EnumSet.of(Place.KEYFRAME),
+                key(KeyCode.PAGE_DOWN, SHIFT),
+                key(KeyCode.PAGE_UP, SHIFT));
         add(
                 "go-to-first-frame",
                 "Go to first frame",
@@ -177,6 +214,12 @@ final class TimeCommands extends CommandMenu {
                 key(KeyCode.G, SHIFT),
                 view.tall);
         add("toggle-marker", "Set or delete marker", key(KeyCode.K), work::marker, this::any);
+        jumps(
+                work,
+                "marker",
+                EnumSet.of(Place.MARKER),
+                key(KeyCode.PAGE_DOWN, CTRL, SHIFT),
+                key(KeyCode.PAGE_UP, CTRL, SHIFT));
     }
 
     private void motion() {

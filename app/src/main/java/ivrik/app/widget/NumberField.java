@@ -4,6 +4,7 @@ import javafx.animation.PauseTransition;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -14,11 +15,17 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
- * A number that is dragged, stepped with the arrow keys, or typed (including sums) after Enter or a double
- * click; empty text sets the default. It shows the value it is given and reports requested values.
+ * A number that is dragged, stepped with the arrow keys, or typed (including sums); empty text sets the
+ * default. A digit, Enter or a double-click opens the field for typing, Tab opens the next number of the
+ * window. Enter ends typing and Escape restores the former value; both leave the field, see {@link
+ * EditingDone}. The field shows the value it is given and reports requested values.
  */
 public final class NumberField extends StackPane {
     /** Values with more decimals, such as those between keyframes, are shown rounded. */
@@ -29,6 +36,15 @@ public final class NumberField extends StackPane {
 
     /** Visible characters while typing. */
     private static final int TYPED = 6;
+
+    private static final Set<KeyCode> SIGNS =
+            EnumSet.of(
+                    KeyCode.MINUS,
+                    KeyCode.PERIOD,
+                    KeyCode.COMMA,
+                    KeyCode.ADD,
+                    KeyCode.SUBTRACT,
+                    KeyCode.DECIMAL);
 
     private static final Duration SAID = Duration.seconds(3);
 
@@ -93,8 +109,8 @@ public final class NumberField extends StackPane {
                 () ->
                         help
                                 + "\n"
-                                + "Drag, or press the arrow keys\n"
-                                + "Enter or double-click to type a value or a sum\n"
+                                + "Drag, press the arrow keys, or type a value or a sum\n"
+                                + "Tab opens the next number\n"
                                 + "Leave empty for the default, "
                                 + text(spec.rest())
                                 + "\n"
@@ -181,7 +197,7 @@ public final class NumberField extends StackPane {
         if (editor != null) {
             if (e.getCode() == KeyCode.ESCAPE) {
                 stopEditing();
-                requestFocus();
+                leave();
                 e.consume();
             }
             return;
@@ -191,10 +207,45 @@ public final class NumberField extends StackPane {
             double size = e.isAltDown() ? 0.1 : e.isShiftDown() ? 10 : 1;
             listener.set(clamp(value + direction * size * spec.step()));
             e.consume();
-        } else if (e.getCode() == KeyCode.ENTER) {
-            edit();
+        } else if (e.getCode() == KeyCode.ENTER || beginsNumber(e)) {
+            edit(); // the typed character replaces the selected text
             e.consume();
         }
+    }
+
+    private static boolean beginsNumber(KeyEvent e) {
+        if (e.isShortcutDown() || e.isAltDown() || e.isMetaDown()) {
+            return false;
+        }
+        boolean isKey = e.getCode().isDigitKey() || SIGNS.contains(e.getCode());
+        return isKey && !e.isShiftDown() || e.getText().matches("[-+.,0-9]");
+    }
+
+    private void leave() {
+        requestFocus();
+        EditingDone.fire(this);
+    }
+
+    /** Opens the next or previous number of the window; a number behind the last is the first. */
+    private void openNext(boolean back) {
+        List<NumberField> numbers = numbers(getScene().getRoot()).toList();
+        int by = back ? numbers.size() - 1 : 1;
+        String next = numbers.get((numbers.indexOf(this) + by) % numbers.size()).getId();
+        Parent root = getScene().getRoot();
+        commit(); // may replace the fields
+        numbers(root).filter(n -> n.getId().equals(next)).findFirst().ifPresent(NumberField::edit);
+    }
+
+    private static Stream<NumberField> numbers(Node node) {
+        if (!node.isVisible() || node.isDisabled()) {
+            return Stream.empty();
+        }
+        if (node instanceof NumberField number) {
+            return number.getId() == null ? Stream.empty() : Stream.of(number);
+        }
+        return node instanceof Parent parent
+                ? parent.getChildrenUnmodifiable().stream().flatMap(NumberField::numbers)
+                : Stream.empty();
     }
 
     private void edit() {
@@ -203,7 +254,15 @@ public final class NumberField extends StackPane {
         editor.setOnAction(
                 e -> {
                     commit();
-                    requestFocus();
+                    leave();
+                });
+        editor.addEventFilter(
+                KeyEvent.KEY_PRESSED,
+                e -> {
+                    if (e.getCode() == KeyCode.TAB) {
+                        openNext(e.isShiftDown());
+                        e.consume();
+                    }
                 });
         editor.setPrefColumnCount(TYPED);
         editor.setManaged(false);

@@ -8,8 +8,11 @@ import ivrik.core.look.Burst;
 import ivrik.core.look.Burst.Direction;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
+import ivrik.core.motion.Ease;
+import ivrik.core.motion.Keyframe;
 import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Phase;
+import ivrik.core.motion.Value;
 import ivrik.core.picture.Depth;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
@@ -110,6 +113,53 @@ class BurstWindowTest {
         String marker = Driver.on(() -> d.window.session().project().markers().getFirst().id());
         assertThat(look().bursts().get(1).anchor())
                 .isEqualTo(new Anchor.AtMarkers(List.of(marker)));
+    }
+
+    private long frame() {
+        return Driver.on(() -> d.window.view().frame.get());
+    }
+
+    @Test
+    void timeStepsAreAFrameASecondOrToTheNextOfEachKind() {
+        d.go(40);
+        newBurst();
+        d.go(60);
+        d.key(KeyCode.K); // a marker
+        d.go(30);
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "Keyframe",
+                                        l ->
+                                                l.withSettings(
+                                                        0,
+                                                        0,
+                                                        a ->
+                                                                a.with(
+                                                                        "y",
+                                                                        new Value(
+                                                                                0,
+                                                                                List.of(
+                                                                                        new Keyframe(
+                                                                                                70,
+                                                                                                1,
+                                                                                                Ease
+                                                                                                        .SMOOTH)))))));
+        d.key(KeyCode.CONTROL, KeyCode.RIGHT);
+        assertThat(frame()).isEqualTo(31);
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.LEFT);
+        assertThat(frame()).isEqualTo(31 - 24);
+        d.key(KeyCode.CONTROL, KeyCode.DOWN);
+        assertThat(frame()).as("the burst").isEqualTo(40);
+        d.key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.PAGE_DOWN);
+        assertThat(frame()).as("the marker").isEqualTo(60);
+        d.go(0);
+        d.key(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
+        assertThat(frame()).as("the cut").isEqualTo(96);
+        d.key(KeyCode.SHIFT, KeyCode.PAGE_UP);
+        assertThat(frame()).as("the keyframe").isEqualTo(70);
     }
 
     @Test

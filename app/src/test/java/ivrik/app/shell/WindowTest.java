@@ -133,6 +133,7 @@ class WindowTest {
         d.type("4.5+3");
         d.key(KeyCode.ENTER);
         assertThat(Driver.on(y::value)).isEqualTo(7.5);
+        Driver.run(y::requestFocus);
         d.key(KeyCode.UP);
         assertThat(Driver.on(y::value)).isEqualTo(8.5);
         d.key(KeyCode.SHIFT, KeyCode.DOWN);
